@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Findings;
+
+/** Where a finding stands: a stretch of a run (stations in mm), or a spot in section coordinates (mm). */
+final readonly class Place
+{
+    private function __construct(
+        public ?string $run,
+        public ?float $fromMm,
+        public ?float $toMm,
+        public float $xMm,
+        public float $yMm,
+        public ?string $side = null,
+    ) {}
+
+    /** (x, y) is where a mark goes: the middle of the stretch. */
+    public static function onRun(string $run, float $fromMm, float $toMm, float $xMm, float $yMm, ?string $side = null): self
+    {
+        return new self($run, $fromMm, $toMm, $xMm, $yMm, $side);
+    }
+
+    public static function at(float $xMm, float $yMm): self
+    {
+        return new self(null, null, null, $xMm, $yMm);
+    }
+
+    /** @return array<string, float|string> */
+    public function toArray(): array
+    {
+        if ($this->run === null) {
+            return ['x_mm' => round($this->xMm, 1), 'y_mm' => round($this->yMm, 1)];
+        }
+
+        return ['run' => $this->run, 'from_mm' => round((float) $this->fromMm, 1), 'to_mm' => round((float) $this->toMm, 1)]
+            + ($this->side === null ? [] : ['side' => $this->side]);
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Findings;
+
+/** How much a finding weighs: work must stop, take care, or a hint. */
+enum Severity: string
+{
+    case Stop = 'stop';
+    case Care = 'care';
+    case Hint = 'hint';
+}

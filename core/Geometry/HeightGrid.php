@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Geometry;
+
+use IdleRidge\Core\Measure\Refusal;
+
+/**
+ * Heights (mm) on a square raster, row-major from the lowest y. Either every value stands in the middle of its cell and
+ * the cells cover the board (`cells`), or the outermost values stand on the board's edges (`nodes`).
+ */
+final readonly class HeightGrid
+{
+    /** Most values a grid may hold: a board of 5 × 2 m at 2.5 mm. */
+    public const MOST = 1_600_000;
+
+    /** @param list<float> $values */
+    private function __construct(
+        public int $cols,
+        public int $rows,
+        public float $cell,
+        public float $x0,
+        public float $y0,
+        public bool $onNodes,
+        public array $values,
+    ) {}
+
+    /**
+     * @param  float  $x0  left edge of the first cell
+     * @param  list<float>  $values
+     *
+     * @throws Refusal when the counts do not agree
+     */
+    public static function cells(int $cols, int $rows, float $cell, float $x0, float $y0, array $values): self
+    {
+        return self::checked($cols, $rows, $cell, $x0, $y0, false, $values);
+    }
+
+    /**
+     * @param  float  $x0  place of the first value
+     * @param  list<float>  $values
+     *
+     * @throws Refusal when the counts do not agree
+     */
+    public static function nodes(int $cols, int $rows, float $cell, float $x0, float $y0, array $values): self
+    {
+        return self::checked($cols, $rows, $cell, $x0, $y0, true, $values);
+    }
+
+    /**
+     * The surface between the values, out to the board's edges: where values stand in cell middles, the strip half a
+     * cell wide along each edge continues the nearest ones. `$width` and `$depth` trim a last cell that overhangs.
+     */
+    public function mesh(?float $width = null, ?float $depth = null): HeightMesh
+    {
+        if ($this->onNodes) {
+            return new HeightMesh($this->line($this->x0, $this->cols), $this->line($this->y0, $this->rows), $this->values);
+        }
+        $xs = $this->padded($this->x0, $this->cols, $width);
+        $ys = $this->padded($this->y0, $this->rows, $depth);
+        $values = [];
+        for ($j = 0; $j < $this->rows; $j++) {
+            $row = array_slice($this->values, $j * $this->cols, $this->cols);
+            array_unshift($row, $row[0]);
+            $row[] = $row[$this->cols];
+            $repeat = 1 + ($j === 0 ? 1 : 0) + ($j === $this->rows - 1 ? 1 : 0);
+            for ($k = 0; $k < $repeat; $k++) {
+                array_push($values, ...$row);
+            }
+        }
+
+        return new HeightMesh($xs, $ys, $values);
+    }
+
+    /** Steepest slope, rise over run, from 3 × 3 windows (B. K. P. Horn, "Hill shading and the reflectance map", 1981). */
+    public function maxSlope(): float
+    {
+        $steepest = 0.0;
+        $n = $this->cols;
+        $z = $this->values;
+        for ($j = 1; $j < $this->rows - 1; $j++) {
+            for ($i = 1; $i < $n - 1; $i++) {
+                $p = $j * $n + $i;
+                $gx = ($z[$p - $n + 1] + 2 * $z[$p + 1] + $z[$p + $n + 1]) - ($z[$p - $n - 1] + 2 * $z[$p - 1] + $z[$p + $n - 1]);
+                $gy = ($z[$p + $n - 1] + 2 * $z[$p + $n] + $z[$p + $n + 1]) - ($z[$p - $n - 1] + 2 * $z[$p - $n] + $z[$p - $n + 1]);
+                $steepest = max($steepest, $gx * $gx + $gy * $gy);
+            }
+        }
+
+        return sqrt($steepest) / (8.0 * $this->cell);
+    }
+
+    /** @param list<float> $values */
+    private static function checked(int $cols, int $rows, float $cell, float $x0, float $y0, bool $onNodes, array $values): self
+    {
+        Refusal::unlessBetween($cell, 0.1, 1000.0, 'The cell size', 'mm', 'cellsize');
+        if ($cols < 2 || $rows < 2) {
+            throw new Refusal("A grid needs at least 2 columns and 2 rows; this one has {$cols} × {$rows}.", 'ncols');
+        }
+        if ($cols * $rows > self::MOST) {
+            throw new Refusal("{$cols} × {$rows} values are more than the ".self::MOST.' a grid may hold; use larger cells.', 'ncols');
+        }
+        if (count($values) !== $cols * $rows) {
+            throw new Refusal(sprintf('%d values for %d × %d cells.', count($values), $cols, $rows), 'values');
+        }
+
+        return new self($cols, $rows, $cell, $x0, $y0, $onNodes, $values);
+    }
+
+    /** @return list<float> */
+    private function line(float $from, int $count): array
+    {
+        $out = [];
+        for ($i = 0; $i < $count; $i++) {
+            $out[] = $from + $i * $this->cell;
+        }
+
+        return $out;
+    }
+
+    /** @return list<float> */
+    private function padded(float $from, int $count, ?float $extent): array
+    {
+        $end = $from + ($extent ?? $count * $this->cell);
+        $out = [$from];
+        for ($i = 0; $i < $count; $i++) {
+            $out[] = min($end, $from + ($i + 0.5) * $this->cell);
+        }
+        $out[] = $end;
+
+        return $out;
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Land;
+
+/**
+ * Natural ground: the surface of least curvature in tension through spots and lines,
+ * `(1−T)·h⁴∇⁴z − T·h²∇²z = 0` (W. H. F. Smith and P. Wessel, "Gridding with continuous curvature splines in tension",
+ * Geophysics 55, 1990), with free edges.
+ *
+ * The equation is solved as its energy, `∫ (1−T)·h²·(z_xx² + 2·z_xy² + z_yy²) + T·|∇z|²`, whose natural edges are free:
+ * ∂²z/∂n² = 0 along them and ∂²z/∂x∂y = 0 in the corners. Spots act at their true places through the cubic weights
+ * by which the lattice is read, held by springs whose targets are moved until the surface passes through them
+ * (augmented Lagrangian: M. R. Hestenes, "Multiplier and gradient methods", 1969).
+ */
+final class GroundSolver
+{
+    /** Raise when an answer changes: caches are keyed by it. */
+    public const VERSION = 1;
+
+    /** Lattice nodes to a stiffness length; more change heights by less than 0.1 mm. */
+    private const NODES_PER_STIFFNESS = 8.0;
+
+    private const MOST_NODES = 40_000;
+
+    private const SPRING = 20.0;
+
+    /** A spot counts as met within this, mm. */
+    private const MET = 0.02;
+
+    /** Of the residual, in the first round and in those that follow; the last leaves heights within 0.02 mm. */
+    private const TOLERANCES = [1e-3, 1e-4, 1e-4, 1e-4];
+
+    /**
+     * @param  float  $finest  no finer lattice than this, mm
+     * @param  Lattice|null  $start  an earlier answer; used when its lattice is the same
+     */
+    public static function solve(GroundProblem $problem, float $finest = 5.0, ?Lattice $start = null): Lattice
+    {
+        $spacing = max($finest, $problem->stiffness / self::NODES_PER_STIFFNESS, sqrt($problem->width * $problem->depth / self::MOST_NODES));
+        $cols = max(5, (int) ceil($problem->width / $spacing - 1e-9) + 1);
+        $rows = max(5, (int) ceil($problem->depth / $spacing - 1e-9) + 1);
+        $held = $problem->spots;
+        foreach ($problem->lines as $line) {
+            array_push($held, ...$line->spots($spacing));
+        }
+        if ($held === []) {
+            return new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, array_fill(0, $cols * $rows, $problem->base));
+        }
+        $plane = Plane::through($held);
+        [$constraints, $targets] = self::constraints($held, $plane, $problem, $spacing, $cols, $rows);
+        $offsets = self::planeAt($plane, $problem, $spacing, $cols, $rows);
+        $begin = null;
+        if ($start !== null && $start->cols === $cols && $start->rows === $rows && $start->spacing === $spacing) {
+            $begin = array_map(fn (float $z, float $o): float => $z - $o, $start->heights, $offsets);
+        }
+        $z = self::hold($constraints, $targets, $problem, $spacing, $cols, $rows, $begin);
+        $heights = array_map(fn (float $v, float $o): float => $v + $o, $z, $offsets);
+
+        return new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, $heights);
+    }
+
+    /**
+     * @param  list<array<int, float>>  $constraints
+     * @param  list<float>  $targets
+     * @param  list<float>|null  $begin
+     * @return list<float>
+     */
+    private static function hold(array $constraints, array $targets, GroundProblem $problem, float $spacing, int $cols, int $rows, ?array $begin): array
+    {
+        $bend = (1.0 - $problem->tension) * ($problem->stiffness / $spacing) ** 2;
+        $spring = self::SPRING * ($bend + 0.2 * $problem->tension);
+        $solver = new PlateSolver($cols, $rows, $bend, $problem->tension, $spring, $constraints);
+        $z = $begin;
+        $pull = $targets;
+        foreach (self::TOLERANCES as $tolerance) {
+            $force = array_fill(0, $cols * $rows, 0.0);
+            foreach ($constraints as $k => $row) {
+                foreach ($row as $node => $weight) {
+                    $force[$node] += $spring * $weight * $pull[$k];
+                }
+            }
+            $z = $solver->solve($force, $z, $tolerance);
+            $worst = 0.0;
+            foreach ($constraints as $k => $row) {
+                $miss = $targets[$k];
+                foreach ($row as $node => $weight) {
+                    $miss -= $weight * $z[$node];
+                }
+                $worst = max($worst, abs($miss));
+                $pull[$k] += $miss;
+            }
+            if ($worst < self::MET) {
+                break;
+            }
+        }
+
+        return $z ?? [];
+    }
+
+    /**
+     * @param  non-empty-list<Spot>  $held
+     * @return array{list<array<int, float>>, list<float>}
+     */
+    private static function constraints(array $held, Plane $plane, GroundProblem $problem, float $spacing, int $cols, int $rows): array
+    {
+        $constraints = [];
+        $targets = [];
+        foreach ($held as $spot) {
+            [$i, $wx] = Lattice::weights(($spot->x - $problem->x0) / $spacing, $cols);
+            [$j, $wy] = Lattice::weights(($spot->y - $problem->y0) / $spacing, $rows);
+            $row = [];
+            foreach ($wy as $b => $v) {
+                foreach ($wx as $a => $u) {
+                    if (abs($u * $v) > 1e-12) {
+                        $row[($j + $b) * $cols + $i + $a] = $u * $v;
+                    }
+                }
+            }
+            $constraints[] = $row;
+            $targets[] = $spot->z - $plane->at($spot->x, $spot->y);
+        }
+
+        return [$constraints, $targets];
+    }
+
+    /** @return list<float> */
+    private static function planeAt(Plane $plane, GroundProblem $problem, float $spacing, int $cols, int $rows): array
+    {
+        $out = [];
+        for ($j = 0; $j < $rows; $j++) {
+            for ($i = 0; $i < $cols; $i++) {
+                $out[] = $plane->at($problem->x0 + $i * $spacing, $problem->y0 + $j * $spacing);
+            }
+        }
+
+        return $out;
+    }
+}

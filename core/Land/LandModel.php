@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Land;
+
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Track\Run;
+
+/** The land of one section, in its coordinates: natural ground, and the grading of its runs. */
+final readonly class LandModel
+{
+    public function __construct(
+        public float $width,
+        public float $depth,
+        public Ground $ground,
+        public Grading $grading,
+    ) {}
+
+    /** The terrain on a raster of `$cell` mm. */
+    public function terrain(float $cell): Terrain
+    {
+        $cols = max(2, (int) ceil($this->width / $cell - 1e-9));
+        $rows = max(2, (int) ceil($this->depth / $cell - 1e-9));
+        $xs = $ys = [];
+        for ($i = 0; $i < $cols; $i++) {
+            $xs[] = min(($i + 0.5) * $cell, $this->width);
+        }
+        for ($j = 0; $j < $rows; $j++) {
+            $ys[] = min(($j + 0.5) * $cell, $this->depth);
+        }
+        $ground = $this->ground->raster($xs, $ys);
+        $near = $this->places($xs, $ys, $ground);
+        $heights = $ground;
+        $graded = [];
+        foreach ($near as $p => $places) {
+            $at = $this->grading->clamp($ground[$p], $places);
+            if ($at !== null) {
+                $heights[$p] = $at->height;
+                $graded[$p] = $at;
+            }
+        }
+
+        return new Terrain($this->width, $this->depth, $cell, $cols, $rows, $ground, $heights, $graded);
+    }
+
+    /** Height of the terrain at one place, mm. */
+    public function heightAt(float $x, float $y): float
+    {
+        $ground = $this->ground->at($x, $y);
+
+        return $this->grading->at($x, $y, $ground)->height ?? $ground;
+    }
+
+    /**
+     * For every value of the raster, the runs that can reach it. A run is looked for only as far out as its slopes can
+     * go before they meet the highest or lowest land there is.
+     *
+     * @param  list<float>  $xs
+     * @param  list<float>  $ys
+     * @param  list<float>  $ground
+     * @return array<int, list<array{int, float, float}>> index → run, station, signed offset
+     */
+    private function places(array $xs, array $ys, array $ground): array
+    {
+        if ($this->grading->runs === []) {
+            return [];
+        }
+        $lowest = min($ground);
+        $highest = max($ground);
+        $levels = array_map(fn (Run $run): array => $run->grade->range(), $this->grading->runs);
+        $places = [];
+        foreach ($this->grading->runs as $k => $run) {
+            $others = array_diff_key($levels, [$k => true]);
+            $low = $others === [] ? INF : min(array_column($others, 0));
+            $high = $others === [] ? -INF : max(array_column($others, 1));
+            $stations = $offsets = [];
+            $this->scan($run, $this->influence($run, min($lowest, $low), max($highest, $high)), $xs, $ys, $stations, $offsets);
+            $profile = $run->profile;
+            foreach ($offsets as $p => $offset) {
+                // A slope that another run's cannot cross and that lies clear of the ground has no say here.
+                $left = $offset >= 0.0;
+                $beyond = abs($offset) - $profile->halfWidth($left);
+                $level = $run->grade->heightAt($stations[$p]);
+                if ($beyond <= 0.0
+                    || $level + $beyond / $profile->batterInCut($left) < max($ground[$p], $high)
+                    || $level - $beyond / $profile->batterInFill($left) > min($ground[$p], $low)) {
+                    $places[$p][] = [$k, $stations[$p], $offset];
+                }
+            }
+        }
+
+        return $places;
+    }
+
+    private function influence(Run $run, float $lowest, float $highest): float
+    {
+        [$low, $high] = $run->grade->range();
+        $out = 0.0;
+        foreach ([true, false] as $left) {
+            $slope = max(($highest - $low) * $run->profile->batterInCut($left), ($high - $lowest) * $run->profile->batterInFill($left));
+            if ($this->grading->reach !== null) {
+                $slope = min($slope, $this->grading->reach);
+            }
+            $out = max($out, $run->profile->halfWidth($left) + $slope);
+        }
+
+        return $out + 1.0;
+    }
+
+    /**
+     * @param  list<float>  $xs
+     * @param  list<float>  $ys
+     * @param  array<int, float>  $stations
+     * @param  array<int, float>  $offsets
+     */
+    private function scan(Run $run, float $reach, array $xs, array $ys, array &$stations, array &$offsets): void
+    {
+        $cols = count($xs);
+        foreach ($run->alignment->elements as $e => $element) {
+            [$x1, $y1, $x2, $y2] = $element->bounds();
+            $begin = $run->alignment->begins[$e];
+            [$i1, $i2] = self::span($xs, $x1 - $reach, $x2 + $reach);
+            [$j1, $j2] = self::span($ys, $y1 - $reach, $y2 + $reach);
+            for ($j = $j1; $j <= $j2; $j++) {
+                $y = $ys[$j];
+                for ($i = $i1; $i <= $i2; $i++) {
+                    $foot = $element->foot($xs[$i], $y);
+                    if ($foot !== null) {
+                        $away = abs($foot[1]);
+                        $p = $j * $cols + $i;
+                        if ($away <= $reach && $away < abs($offsets[$p] ?? INF)) {
+                            $stations[$p] = $begin + $foot[0];
+                            $offsets[$p] = $foot[1];
+                        }
+                    }
+                }
+            }
+        }
+        foreach ([0.0, $run->alignment->length] as $end) {
+            $q = $run->alignment->pointAt($end);
+            $heading = $run->alignment->headingAt($end);
+            [$i1, $i2] = self::span($xs, $q->x - $reach, $q->x + $reach);
+            [$j1, $j2] = self::span($ys, $q->y - $reach, $q->y + $reach);
+            for ($j = $j1; $j <= $j2; $j++) {
+                for ($i = $i1; $i <= $i2; $i++) {
+                    $p = $j * $cols + $i;
+                    $away = $q->distanceTo(new Point($xs[$i], $ys[$j]));
+                    if ($away <= $reach && $away < abs($offsets[$p] ?? INF) - 1e-9) {
+                        $side = ($ys[$j] - $q->y) * cos($heading) - ($xs[$i] - $q->x) * sin($heading);
+                        $stations[$p] = $end;
+                        $offsets[$p] = $side < 0.0 ? -$away : $away;
+                    }
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  list<float>  $line
+     * @return array{int, int} first and last index within the range; the second smaller when there is none
+     */
+    private static function span(array $line, float $from, float $to): array
+    {
+        $count = count($line);
+        $first = 0;
+        while ($first < $count && $line[$first] < $from) {
+            $first++;
+        }
+        $last = $count - 1;
+        while ($last >= 0 && $line[$last] > $to) {
+            $last--;
+        }
+
+        return [$first, $last];
+    }
+}

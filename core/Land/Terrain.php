@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Land;
+
+use IdleRidge\Core\Geometry\HeightGrid;
+use IdleRidge\Core\Geometry\HeightMesh;
+
+/**
+ * A section's land on a raster: natural ground and terrain in the middle of each cell (mm, row-major from the front), and
+ * what grading made of the cells it touched.
+ */
+final readonly class Terrain
+{
+    /**
+     * @param  list<float>  $ground
+     * @param  list<float>  $heights
+     * @param  array<int, Graded>  $graded
+     */
+    public function __construct(
+        public float $width,
+        public float $depth,
+        public float $cell,
+        public int $cols,
+        public int $rows,
+        public array $ground,
+        public array $heights,
+        public array $graded,
+    ) {}
+
+    public function grid(): HeightGrid
+    {
+        return HeightGrid::cells($this->cols, $this->rows, $this->cell, 0.0, 0.0, $this->heights);
+    }
+
+    /** The surface out to the board's edges. */
+    public function mesh(): HeightMesh
+    {
+        return $this->grid()->mesh($this->width, $this->depth);
+    }
+
+    /**
+     * What is taken away from the ground and what is put on it, mm³.
+     *
+     * @return array{cut: float, fill: float}
+     */
+    public function earthworks(): array
+    {
+        $cut = $fill = 0.0;
+        foreach ($this->graded as $p => $at) {
+            $change = ($at->height - $this->ground[$p]) * $this->cellArea($p);
+            if ($change > 0.0) {
+                $fill += $change;
+            } else {
+                $cut -= $change;
+            }
+        }
+
+        return ['cut' => $cut, 'fill' => $fill];
+    }
+
+    /** Middle of a cell. @return array{float, float} */
+    public function middle(int $p): array
+    {
+        return [($p % $this->cols + 0.5) * $this->cell, (intdiv($p, $this->cols) + 0.5) * $this->cell];
+    }
+
+    /** Plan area of a cell; those along the far edges may be cut short by the board. */
+    private function cellArea(int $p): float
+    {
+        $dx = min($this->cell, $this->width - ($p % $this->cols) * $this->cell);
+        $dy = min($this->cell, $this->depth - intdiv($p, $this->cols) * $this->cell);
+
+        return $dx * $dy;
+    }
+}

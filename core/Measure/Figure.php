@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Measure;
+
+/**
+ * A number that can say where it comes from.
+ *
+ * `formula` is the rule in words or symbols, `inputs` the values that went in (name → text with unit),
+ * `provenance` one of *computed*, *yours*, *starting value*.
+ */
+final readonly class Figure
+{
+    /** @param array<string, string> $inputs */
+    public function __construct(
+        public float $value,
+        public string $unit,
+        public string $formula,
+        public array $inputs = [],
+        public string $provenance = 'computed',
+        public int $decimals = 0,
+    ) {}
+
+    public function text(): string
+    {
+        return Length::decimal($this->value, $this->decimals);
+    }
+
+    /** One sentence for a hover or a reader. */
+    public function origin(): string
+    {
+        $parts = [];
+        foreach ($this->inputs as $name => $value) {
+            $parts[] = "{$name} {$value}";
+        }
+        $from = $parts === [] ? '' : ' From '.implode(', ', $parts).'.';
+
+        return ucfirst($this->formula).'.'.$from.' '.ucfirst($this->provenance).'.';
+    }
+}

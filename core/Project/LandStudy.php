@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Project;
+
+use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Land\Terrain;
+use IdleRidge\Core\Land\Wall;
+use IdleRidge\Core\Land\Walls;
+use IdleRidge\Core\Measure\Figure;
+
+/** The land of one section worked out: terrain, walls and the figures that stand on screen and in files. */
+final readonly class LandStudy
+{
+    /** @param list<Wall> $walls */
+    private function __construct(
+        public Project $project,
+        public Section $section,
+        public LandModel $model,
+        public Terrain $terrain,
+        public array $walls,
+    ) {}
+
+    public static function of(Project $project, Section $section, LandModel $model, Terrain $terrain): self
+    {
+        $walls = Walls::find($terrain, $model->grading->runs, $model->grading->reach, $project->joinedEdges($section));
+
+        return new self($project, $section, $model, $terrain, $walls);
+    }
+
+    /**
+     * Heights over the layout's datum; areas and volumes within the board, volume over the board's top.
+     *
+     * @return array<string, Figure>
+     */
+    public function figures(): array
+    {
+        $mesh = $this->terrain->mesh();
+        $works = $this->terrain->earthworks();
+        $cell = ['cells of' => round($this->terrain->cell, 2).' mm'];
+        $plan = $this->section->width * $this->section->depth;
+
+        return [
+            'z_min' => new Figure(min($this->terrain->heights), 'mm', 'lowest cell of the terrain', $cell, decimals: 1),
+            'z_max' => new Figure(max($this->terrain->heights), 'mm', 'highest cell of the terrain', $cell, decimals: 1),
+            'cut' => new Figure($works['cut'], 'mm³', 'sum of what grading takes from the natural ground', $cell),
+            'fill' => new Figure($works['fill'], 'mm³', 'sum of what grading puts on the natural ground', $cell),
+            'volume' => new Figure($mesh->volumeAbove($this->section->base), 'mm³', 'volume between the terrain and the board top', $cell + ['board top' => round($this->section->base, 1).' mm']),
+            'plan' => new Figure($plan, 'mm²', 'width × depth', ['width' => round($this->section->width, 1).' mm', 'depth' => round($this->section->depth, 1).' mm']),
+            'surface' => new Figure($mesh->surface(), 'mm²', 'area of the land itself, two triangles a cell, mean of both diagonals', $cell),
+            'max_slope' => new Figure(rad2deg(atan($this->terrain->grid()->maxSlope())), '°', 'steepest slope over three by three cells', $cell, decimals: 1),
+        ];
+    }
+}

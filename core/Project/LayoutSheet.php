@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Project;
+
+use DateTimeZone;
+use IdleRidge\Core\Land\GroundProblem;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Scale;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Track\Vehicle;
+
+/** What holds for a whole layout. */
+final readonly class LayoutSheet
+{
+    public const EDGES = ['front', 'back', 'left', 'right'];
+
+    /**
+     * @param  list<string>  $viewingEdges
+     * @param  array<string, string>  $typed  field → what the builder typed
+     * @param  array<string, mixed>  $extra  keys beginning with x_, kept as they came
+     */
+    private function __construct(
+        public string $uid,
+        public string $name,
+        public Scale $scale,
+        public float $gauge,
+        public Units $units,
+        public string $zone,
+        public string $currency,
+        public array $viewingEdges,
+        public string $region,
+        public string $season,
+        public Vehicle $vehicle,
+        public float $clearanceMargin,
+        public float $faceLimitDeg,
+        public ?float $bankReach,
+        public float $tension,
+        public float $stiffness,
+        public array $typed,
+        public array $extra,
+    ) {}
+
+    /**
+     * @param  list<string>  $viewingEdges
+     * @param  array<string, string>  $typed
+     * @param  array<string, mixed>  $extra
+     *
+     * @throws Refusal naming the field
+     */
+    public static function of(
+        string $uid,
+        string $name,
+        float $ratio,
+        float $gauge,
+        Units $units = Units::Metric,
+        string $zone = 'UTC',
+        string $currency = 'EUR',
+        array $viewingEdges = ['front'],
+        string $region = '',
+        string $season = '',
+        ?Vehicle $vehicle = null,
+        float $clearanceMargin = 8.0,
+        float $faceLimitDeg = 60.0,
+        ?float $bankReach = null,
+        float $tension = GroundProblem::TENSION,
+        float $stiffness = GroundProblem::STIFFNESS,
+        array $typed = [],
+        array $extra = [],
+    ): self {
+        if (trim($name) === '' || mb_strlen($name) > 80) {
+            throw new Refusal('A layout needs a name of 1 to 80 characters.', 'name');
+        }
+        Refusal::unlessBetween($gauge, 2.0, 200.0, 'The gauge', 'mm', 'gauge_mm');
+        if (! in_array($zone, DateTimeZone::listIdentifiers(), true)) {
+            throw new Refusal("“{$zone}” is not a time zone; choose one such as Europe/Oslo.", 'zone');
+        }
+        if (preg_match('/^[A-Z]{3}$/', $currency) !== 1) {
+            throw new Refusal('A currency is three capital letters, such as EUR.', 'currency');
+        }
+        if (array_diff($viewingEdges, self::EDGES) !== []) {
+            throw new Refusal('A viewing edge is front, back, left or right.', 'viewing_edges');
+        }
+        foreach (['region' => $region, 'season' => $season] as $field => $text) {
+            if (mb_strlen($text) > 120) {
+                throw new Refusal('At most 120 characters.', $field);
+            }
+        }
+        Refusal::unlessBetween($clearanceMargin, 0.0, 100.0, 'The margin', 'mm', 'clearance_margin_mm');
+        Refusal::unlessBetween($faceLimitDeg, 20.0, 89.0, 'The steepest face', '°', 'face_limit_deg');
+        if ($bankReach !== null) {
+            Refusal::unlessBetween($bankReach, 5.0, 5000.0, 'The width for slopes', 'mm', 'bank_reach_mm');
+        }
+        Refusal::unlessBetween($tension, 0.0, 1.0, 'The tension', '', 'tension');
+        Refusal::unlessBetween($stiffness, 5.0, 1000.0, 'The stiffness length', 'mm', 'stiffness_mm');
+
+        return new self(
+            $uid, trim($name), Scale::oneTo($ratio), $gauge, $units, $zone, $currency,
+            array_values(array_intersect(self::EDGES, $viewingEdges)), trim($region), trim($season),
+            $vehicle ?? Vehicle::coach(), $clearanceMargin, $faceLimitDeg, $bankReach, $tension, $stiffness, $typed, $extra,
+        );
+    }
+}

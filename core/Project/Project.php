@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Project;
+
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Land\Grading;
+use IdleRidge\Core\Land\Ground;
+use IdleRidge\Core\Land\GroundProblem;
+use IdleRidge\Core\Land\HeightLine;
+use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Land\Lattice;
+use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Track\Run;
+
+/**
+ * One layout as a whole: what files and database rows load into, and what every computation starts from. Runs and land
+ * features are in layout coordinates.
+ */
+final readonly class Project
+{
+    /**
+     * @param  list<Section>  $sections
+     * @param  list<Run>  $runs
+     * @param  list<LandFeature>  $features
+     * @param  array<string, array<string, mixed>>  $runExtras  run uid → keys beginning with x_
+     * @param  array<string, mixed>  $extra
+     */
+    private function __construct(
+        public LayoutSheet $layout,
+        public array $sections,
+        public array $runs,
+        public array $features,
+        public array $runExtras,
+        public array $extra,
+    ) {}
+
+    /**
+     * @param  list<Section>  $sections
+     * @param  list<Run>  $runs
+     * @param  list<LandFeature>  $features
+     * @param  array<string, array<string, mixed>>  $runExtras
+     * @param  array<string, mixed>  $extra
+     *
+     * @throws Refusals when two records share a uid, two sections a name, or two spots one place at different heights
+     */
+    public static function of(LayoutSheet $layout, array $sections, array $runs = [], array $features = [], array $runExtras = [], array $extra = []): self
+    {
+        $faults = [];
+        $names = [];
+        foreach ($sections as $k => $section) {
+            if (isset($names[mb_strtolower($section->name)])) {
+                $faults[] = new Refusal("Two sections are called “{$section->name}”.", "/sections/{$k}/name");
+            }
+            $names[mb_strtolower($section->name)] = true;
+        }
+        foreach (['sections' => $sections, 'runs' => $runs, 'features' => $features] as $list => $records) {
+            $seen = [];
+            foreach ($records as $k => $record) {
+                if (isset($seen[$record->uid])) {
+                    $faults[] = new Refusal("The uid “{$record->uid}” stands twice.", "/{$list}/{$k}/uid");
+                }
+                $seen[$record->uid] = true;
+            }
+        }
+        if ($faults === []) {
+            try {
+                $spots = [];
+                $index = [];
+                foreach ($features as $k => $feature) {
+                    if ($feature->kind === 'spot') {
+                        $spots[] = $feature->points[0];
+                        $index[] = $k;
+                    }
+                }
+                GroundProblem::over(0.0, 0.0, 100.0, 100.0, $spots);
+            } catch (Refusal $refusal) {
+                $spot = (int) substr($refusal->place, strlen('spots/'));
+                $faults[] = new Refusal($refusal->getMessage(), '/features/'.($index[$spot] ?? 0).'/points/0');
+            }
+        }
+        if ($faults !== []) {
+            throw new Refusals($faults);
+        }
+
+        return new self($layout, $sections, $runs, $features, $runExtras, $extra);
+    }
+
+    /** @throws Refusal when there is no such section */
+    public function section(string $uidOrName): Section
+    {
+        foreach ($this->sections as $section) {
+            if ($section->uid === $uidOrName || mb_strtolower($section->name) === mb_strtolower($uidOrName)) {
+                return $section;
+            }
+        }
+        $known = implode(', ', array_map(fn (Section $s): string => $s->name, $this->sections));
+        throw new Refusal("There is no section “{$uidOrName}”".($known === '' ? '; the layout has none.' : "; there are {$known}."), '/sections');
+    }
+
+    /**
+     * The boards that hang together with this one, itself included: they share one natural ground.
+     *
+     * @return list<Section>
+     */
+    public function joinedWith(Section $section): array
+    {
+        $group = [$section];
+        $rest = array_filter($this->sections, fn (Section $s): bool => $s->uid !== $section->uid);
+        for ($k = 0; $k < count($group); $k++) {
+            foreach ($rest as $key => $other) {
+                if ($group[$k]->touches($other)) {
+                    $group[] = $other;
+                    unset($rest[$key]);
+                }
+            }
+        }
+        usort($group, fn (Section $a, Section $b): int => $a->uid <=> $b->uid);
+
+        return $group;
+    }
+
+    /**
+     * The edges of a section along most of which a neighbour goes on.
+     *
+     * @return list<string> of left, right, front, back
+     */
+    public function joinedEdges(Section $section): array
+    {
+        [$w, $d] = [$section->width, $section->depth];
+        $joined = [];
+        foreach (['left' => [-1.0, 0.0, 0.0, $d], 'right' => [$w + 1.0, 0.0, 0.0, $d], 'front' => [0.0, -1.0, $w, 0.0], 'back' => [0.0, $d + 1.0, $w, 0.0]] as $edge => [$x, $y, $dx, $dy]) {
+            $met = 0;
+            foreach ([0.1, 0.3, 0.5, 0.7, 0.9] as $t) {
+                $p = $section->placement->toLayout(new Point($x + $t * $dx, $y + $t * $dy));
+                foreach ($this->sections as $other) {
+                    if ($other->uid !== $section->uid && $other->holds($p->x, $p->y, 1.0)) {
+                        $met++;
+                        break;
+                    }
+                }
+            }
+            if ($met >= 3) {
+                $joined[] = $edge;
+            }
+        }
+
+        return $joined;
+    }
+
+    /** The natural ground of the boards that hang together with this one, as one problem. */
+    public function groundProblem(Section $section): GroundProblem
+    {
+        $group = $this->joinedWith($section);
+        $xs = $ys = [];
+        foreach ($group as $board) {
+            foreach ($board->corners() as $corner) {
+                $xs[] = $corner->x;
+                $ys[] = $corner->y;
+            }
+        }
+        $spots = $lines = [];
+        foreach ($this->features as $feature) {
+            if (! $this->liesOn($feature, $group)) {
+                continue;
+            }
+            if ($feature->kind === 'spot') {
+                $spots[] = $feature->points[0];
+            } else {
+                $lines[] = HeightLine::through($feature->points);
+            }
+        }
+
+        return GroundProblem::over(
+            min($xs), min($ys), max($xs) - min($xs), max($ys) - min($ys), $spots, $lines,
+            $this->layout->tension, $this->layout->stiffness, $section->base,
+        );
+    }
+
+    /**
+     * The land of a section on a solved ground, in its own coordinates. Only runs that lie on or near the board count.
+     */
+    public function land(Section $section, Lattice $lattice): LandModel
+    {
+        return new LandModel(
+            $section->width, $section->depth, new Ground($lattice, $section->placement),
+            new Grading($this->runsNear($section), $this->layout->bankReach),
+        );
+    }
+
+    /**
+     * Runs in section coordinates, those whose formation or slopes may come onto the board, in order of uid.
+     *
+     * @return list<Run>
+     */
+    public function runsNear(Section $section): array
+    {
+        $near = [];
+        foreach ($this->runs as $run) {
+            $here = $run->seenFrom($section->placement);
+            if ($here->alignment->reaches(0.0, 0.0, $section->width, $section->depth, 300.0)) {
+                $near[] = $here;
+            }
+        }
+        usort($near, fn (Run $a, Run $b): int => $a->uid <=> $b->uid);
+
+        return $near;
+    }
+
+    /** @param list<Section> $boards */
+    private function liesOn(LandFeature $feature, array $boards): bool
+    {
+        foreach ($feature->points as $p) {
+            foreach ($boards as $board) {
+                if ($board->holds($p->x, $p->y, 0.5)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+}

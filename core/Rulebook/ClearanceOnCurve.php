@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Rulebook;
+
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Findings\Place;
+use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\Stretch;
+
+/** Land inside the room that the longest vehicle and its margin take. */
+final class ClearanceOnCurve implements Rule
+{
+    /** Stations and offsets are tried this far apart, mm. */
+    private const STEP = 5.0;
+
+    private const OFFSET_STEP = 0.5;
+
+    public function check(LandStudy $study): array
+    {
+        $found = [];
+        foreach ($study->model->grading->runs as $run) {
+            $here = $run->within($study->section->width, $study->section->depth);
+            if ($here === null) {
+                continue;
+            }
+            try {
+                foreach ($this->strikes($study, $run, $here) as $side => $samples) {
+                    foreach (Stretch::gather($samples, self::STEP, $run->alignment->length) as $stretch) {
+                        $found[] = $this->finding($study, $run, $side, $stretch);
+                    }
+                }
+            } catch (Refusal $refusal) {
+                $mark = $run->alignment->pointAt(($here[0] + $here[1]) / 2.0);
+                $found[] = new Finding(
+                    'clearance', Severity::Stop, 'Curve too tight', $study->section->uid,
+                    Place::onRun($run->uid, $here[0], $here[1], $mark->x, $mark->y), [],
+                    $refusal->getMessage(), 'Ease the curve, or choose a shorter vehicle on the Layout sheet.',
+                );
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  array{float, float}  $here
+     * @return array<string, list<array{float, float}>> side → station, depth
+     */
+    private function strikes(LandStudy $study, Run $run, array $here): array
+    {
+        $layout = $study->project->layout;
+        $samples = [];
+        for ($station = $here[0]; $station <= $here[1]; $station += self::STEP) {
+            $throw = $layout->vehicle->throwAt($run->alignment, $station);
+            $railTop = $run->grade->heightAt($station) + $run->profile->railTop();
+            foreach (['left' => 1.0, 'right' => -1.0] as $side => $sign) {
+                $room = $throw[$side] + $layout->clearanceMargin;
+                for ($away = $run->profile->halfWidth($side === 'left'); $away < $room; $away += self::OFFSET_STEP) {
+                    $p = $run->alignment->beside($station, $sign * $away);
+                    if ($p->x < 0.0 || $p->x > $study->section->width || $p->y < 0.0 || $p->y > $study->section->depth) {
+                        break;
+                    }
+                    if ($study->model->heightAt($p->x, $p->y) > $railTop) {
+                        $samples[$side][] = [$station, $room - $away];
+                        break;
+                    }
+                }
+            }
+        }
+
+        return $samples;
+    }
+
+    private function finding(LandStudy $study, Run $run, string $side, Stretch $stretch): Finding
+    {
+        $layout = $study->project->layout;
+        $middle = ($stretch->from + $stretch->to) / 2.0;
+        $throw = $layout->vehicle->throwAt($run->alignment, $middle);
+        $left = $side === 'left';
+        $mark = $run->alignment->beside($middle, ($left ? 1 : -1) * $throw[$side]);
+        $margin = round($layout->clearanceMargin, 1).' mm';
+        $figures = [
+            'depth' => new Figure($stretch->greatest, 'mm', 'how far the land reaches into vehicle and margin', ['margin' => $margin], decimals: 1),
+            'throw' => new Figure($throw[$side], 'mm', $throw['radius'] === null ? 'half the vehicle’s width' : 'room the vehicle takes beside the centreline on this curve',
+                ['body' => round($layout->vehicle->body).' mm', 'bogie centres' => round($layout->vehicle->bogieCentres).' mm', 'width' => round($layout->vehicle->width).' mm']
+                + ($throw['radius'] === null ? [] : ['radius' => round($throw['radius']).' mm']), decimals: 1),
+            'left_free' => new Figure($layout->clearanceMargin - $stretch->greatest, 'mm', 'margin less depth; below zero the vehicle strikes', ['margin' => $margin], decimals: 1),
+        ];
+
+        $strikes = $stretch->greatest >= $layout->clearanceMargin;
+
+        return new Finding(
+            'clearance', $strikes ? Severity::Stop : Severity::Care, $throw['radius'] === null ? 'Clearance' : 'Clearance on a curve', $study->section->uid,
+            Place::onRun($run->uid, $stretch->from, $stretch->to, $mark->x, $mark->y, $side), $figures,
+            $strikes ? 'The land strikes the longest vehicle.' : 'The longest vehicle passes with less than its margin.',
+            'Widen the formation on this side, ease the slope beside it, or ease the curve.',
+        );
+    }
+}

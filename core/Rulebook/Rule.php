@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Rulebook;
+
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Project\LandStudy;
+
+/** One thing that a builder should know about a section's land. */
+interface Rule
+{
+    /** @return list<Finding> */
+    public function check(LandStudy $study): array;
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Rulebook;
+
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Project\LandStudy;
+
+/** All rules there are. */
+final class Rulebook
+{
+    /** Raise when a finding changes: caches are keyed by it. */
+    public const VERSION = 1;
+
+    /** @return list<Rule> */
+    public static function rules(): array
+    {
+        return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds];
+    }
+
+    /** @return list<Finding> those that stop first, then as the rules stand */
+    public static function check(LandStudy $study): array
+    {
+        $found = [];
+        foreach (self::rules() as $rule) {
+            array_push($found, ...$rule->check($study));
+        }
+        $weight = fn (Finding $f): int => array_search($f->severity, Severity::cases(), true) ?: 0;
+        usort($found, fn (Finding $a, Finding $b): int => $weight($a) <=> $weight($b));
+
+        return $found;
+    }
+}

@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Track;
+
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Measure\Refusal;
+
+/**
+ * A chain of tangents and arcs in plan, each beginning where and as the one before ends. Stations are mm along it.
+ */
+final readonly class Alignment
+{
+    public const LEAST_RADIUS = 100.0;
+
+    public const MOST_RADIUS = 100_000.0;
+
+    /** @var list<float> station at which each element begins */
+    public array $begins;
+
+    public float $length;
+
+    /** @param non-empty-list<Element> $elements */
+    private function __construct(public array $elements)
+    {
+        $begins = [];
+        $at = 0.0;
+        foreach ($elements as $element) {
+            $begins[] = $at;
+            $at += $element->length;
+        }
+        $this->begins = $begins;
+        $this->length = $at;
+    }
+
+    /**
+     * @param  list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}>  $pieces
+     *                                                                                                     tangents by length; arcs by radius and angle, positive to the left
+     *
+     * @throws Refusal naming the piece that cannot be
+     */
+    public static function from(Point $start, float $headingDeg, array $pieces): self
+    {
+        Refusal::unlessBetween($headingDeg, -3600.0, 3600.0, 'The heading', '°', 'heading_deg');
+        if ($pieces === []) {
+            throw new Refusal('A run needs at least one tangent or arc.', 'elements');
+        }
+        if (count($pieces) > 200) {
+            throw new Refusal('A run may have at most 200 tangents and arcs.', 'elements');
+        }
+        $elements = [];
+        $heading = deg2rad($headingDeg);
+        foreach ($pieces as $k => $piece) {
+            $at = "elements/{$k}";
+            if ($piece['kind'] === 'tangent') {
+                $length = Refusal::unlessBetween($piece['length_mm'] ?? NAN, 1.0, 100_000.0, 'The tangent’s length', 'mm', "{$at}/length_mm");
+                $element = new Tangent($start, $heading, $length);
+            } elseif ($piece['kind'] === 'arc') {
+                $radius = Refusal::unlessBetween($piece['radius_mm'] ?? NAN, self::LEAST_RADIUS, self::MOST_RADIUS, 'The radius', 'mm', "{$at}/radius_mm");
+                $angle = Refusal::unlessBetween($piece['angle_deg'] ?? NAN, -350.0, 350.0, 'The arc’s angle', '°', "{$at}/angle_deg");
+                if (abs($angle) < 0.1) {
+                    throw new Refusal('The arc’s angle is less than 0.1°; use a tangent.', "{$at}/angle_deg");
+                }
+                $element = new Arc($start, $heading, $radius * deg2rad(abs($angle)), $radius, $angle > 0 ? 1 : -1);
+            } else {
+                throw new Refusal("“{$piece['kind']}” is neither tangent nor arc.", "{$at}/kind");
+            }
+            $elements[] = $element;
+            $start = $element->pointAt($element->length);
+            $heading = $element->headingAt($element->length);
+        }
+
+        return new self($elements);
+    }
+
+    public function pointAt(float $station): Point
+    {
+        [$element, $along] = $this->locate($station);
+
+        return $element->pointAt($along);
+    }
+
+    /** Radians, counter-clockwise from x. */
+    public function headingAt(float $station): float
+    {
+        [$element, $along] = $this->locate($station);
+
+        return $element->headingAt($along);
+    }
+
+    /** Signed, 1/mm; positive turns left. At a joint that of the element that begins there. */
+    public function curvatureAt(float $station): float
+    {
+        return $this->locate($station)[0]->curvature();
+    }
+
+    /** A point beside the run; positive offsets lie to the left of rising stations. */
+    public function beside(float $station, float $offset): Point
+    {
+        return $this->pointAt($station)->toward($this->headingAt($station) + M_PI / 2.0, $offset);
+    }
+
+    /**
+     * Nearest place on the run. Beyond an end the offset is the distance to it, signed by side.
+     *
+     * @return array{station: float, offset: float}
+     */
+    public function nearest(Point $p): array
+    {
+        $station = 0.0;
+        $offset = INF;
+        foreach ($this->elements as $k => $element) {
+            $foot = $element->foot($p->x, $p->y);
+            if ($foot !== null && abs($foot[1]) < abs($offset)) {
+                [$station, $offset] = [$this->begins[$k] + $foot[0], $foot[1]];
+            }
+        }
+        foreach ([0.0, $this->length] as $end) {
+            $q = $this->pointAt($end);
+            $away = $q->distanceTo($p);
+            if ($away < abs($offset) - 1e-9) {
+                $heading = $this->headingAt($end);
+                $side = ($p->y - $q->y) * cos($heading) - ($p->x - $q->x) * sin($heading);
+                [$station, $offset] = [$end, $side < 0.0 ? -$away : $away];
+            }
+        }
+
+        return ['station' => $station, 'offset' => $offset];
+    }
+
+    /**
+     * Points along the run close enough to draw it within `$sagitta` mm.
+     *
+     * @return list<Point>
+     */
+    public function polyline(float $from, float $to, float $offset = 0.0, float $sagitta = 0.1): array
+    {
+        $stations = [$from];
+        foreach ($this->elements as $k => $element) {
+            $begin = $this->begins[$k];
+            $curvature = abs($element->curvature());
+            $step = $curvature > 0.0 ? sqrt(8.0 * $sagitta / $curvature) : $element->length;
+            $parts = max(1, (int) ceil($element->length / max($step, 1.0)));
+            for ($i = $k === 0 ? 1 : 0; $i <= $parts; $i++) {
+                $station = $begin + $element->length * $i / $parts;
+                if ($station > $stations[count($stations) - 1] + 1e-6 && $station < $to - 1e-6) {
+                    $stations[] = $station;
+                }
+            }
+        }
+        $stations[] = $to;
+
+        return array_map(fn (float $s): Point => $offset === 0.0 ? $this->pointAt($s) : $this->beside($s, $offset), $stations);
+    }
+
+    /** Whether the run comes within `$margin` mm of a rectangle, by the bounds of its elements. */
+    public function reaches(float $x1, float $y1, float $x2, float $y2, float $margin): bool
+    {
+        foreach ($this->elements as $element) {
+            [$a, $b, $c, $d] = $element->bounds();
+            if ($a <= $x2 + $margin && $c >= $x1 - $margin && $b <= $y2 + $margin && $d >= $y1 - $margin) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array{Element, float} */
+    private function locate(float $station): array
+    {
+        $k = count($this->elements) - 1;
+        while ($k > 0 && $station < $this->begins[$k]) {
+            $k--;
+        }
+
+        return [$this->elements[$k], max(0.0, min($this->elements[$k]->length, $station - $this->begins[$k]))];
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Track;
+
+use IdleRidge\Core\Geometry\Placement;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Measure\Refusal;
+
+/**
+ * A stretch of track: where it lies, how it climbs, what its formation looks like. Heights are those of the formation.
+ */
+final readonly class Run
+{
+    /**
+     * @param  list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}>  $pieces
+     * @param  list<array{station_mm: float, height_mm: float}>  $gradePoints
+     */
+    private function __construct(
+        public string $uid,
+        public string $name,
+        public Point $start,
+        public float $headingDeg,
+        public array $pieces,
+        public float $startHeight,
+        public array $gradePoints,
+        public FormationProfile $profile,
+        public Alignment $alignment,
+        public GradeProfile $grade,
+    ) {}
+
+    /**
+     * @param  list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}>  $pieces
+     * @param  list<array{station_mm: float, height_mm: float}>  $gradePoints
+     *
+     * @throws Refusal
+     */
+    public static function lay(
+        string $uid,
+        string $name,
+        Point $start,
+        float $headingDeg,
+        array $pieces,
+        float $startHeight,
+        array $gradePoints,
+        FormationProfile $profile,
+    ): self {
+        if (trim($name) === '' || mb_strlen($name) > 80) {
+            throw new Refusal('A run needs a name of 1 to 80 characters.', 'name');
+        }
+        Refusal::unlessBetween($start->x, -100_000.0, 100_000.0, 'The start’s x', 'mm', 'x_mm');
+        Refusal::unlessBetween($start->y, -100_000.0, 100_000.0, 'The start’s y', 'mm', 'y_mm');
+        $alignment = Alignment::from($start, $headingDeg, $pieces);
+        $grade = GradeProfile::from($startHeight, $gradePoints, $alignment->length);
+
+        return new self($uid, $name, $start, $headingDeg, $pieces, $startHeight, $gradePoints, $profile, $alignment, $grade);
+    }
+
+    /** The same run in a section's own coordinates. */
+    public function seenFrom(Placement $placement): self
+    {
+        return self::lay(
+            $this->uid, $this->name, $placement->toSection($this->start), $this->headingDeg - $placement->angleDeg,
+            $this->pieces, $this->startHeight, $this->gradePoints, $this->profile,
+        );
+    }
+
+    /**
+     * The stations between which the run lies over the rectangle 0 … width, 0 … depth, to about a millimetre; null when
+     * it never does. A run that leaves and comes back gives the whole stretch.
+     *
+     * @return array{float, float}|null
+     */
+    public function within(float $width, float $depth): ?array
+    {
+        $first = $last = null;
+        $parts = max(1, (int) ceil($this->alignment->length));
+        for ($k = 0; $k <= $parts; $k++) {
+            $station = $this->alignment->length * $k / $parts;
+            $p = $this->alignment->pointAt($station);
+            if ($p->x >= -0.5 && $p->x <= $width + 0.5 && $p->y >= -0.5 && $p->y <= $depth + 0.5) {
+                $first ??= $station;
+                $last = $station;
+            }
+        }
+
+        return $first === null || $last === null ? null : [$first, $last];
+    }
+}

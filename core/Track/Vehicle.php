@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Track;
+
+use IdleRidge\Core\Measure\Refusal;
+
+/** The vehicle that needs most room: body length, distance of bogie centres, width, height over rail top; mm. */
+final readonly class Vehicle
+{
+    private function __construct(public float $body, public float $bogieCentres, public float $width, public float $height) {}
+
+    /** @throws Refusal when it could not stand on a track */
+    public static function from(float $body, float $bogieCentres, float $width, float $height): self
+    {
+        Refusal::unlessBetween($body, 20.0, 2000.0, 'The body', 'mm', 'vehicle_body_mm');
+        Refusal::unlessBetween($bogieCentres, 5.0, $body, 'The distance of bogie centres', 'mm', 'vehicle_bogie_centres_mm');
+        Refusal::unlessBetween($width, 5.0, 300.0, 'The width', 'mm', 'vehicle_width_mm');
+        Refusal::unlessBetween($height, 5.0, 500.0, 'The height', 'mm', 'vehicle_height_mm');
+
+        return new self($body, $bogieCentres, $width, $height);
+    }
+
+    /** The long coach that a layout begins with. */
+    public static function coach(): self
+    {
+        return new self(303.0, 212.0, 34.0, 46.0);
+    }
+
+    /**
+     * Room taken on each side of the centreline on a curve of constant radius, mm. With `m = √(R² − B²/4)`, the radius
+     * of the body's middle: inside `R − (m − w/2)`, outside `√((m + w/2)² + (L/2)²) − R`.
+     *
+     * @return array{inside: float, outside: float}
+     *
+     * @throws Refusal when the bogies do not fit the curve
+     */
+    public function throwOn(float $radius): array
+    {
+        if ($radius <= $this->bogieCentres / 2.0 + $this->width / 2.0) {
+            throw new Refusal(sprintf('A vehicle with bogie centres %s mm apart cannot stand on radius %s mm.', $this->bogieCentres, round($radius)), 'radius_mm');
+        }
+        $middle = sqrt($radius ** 2 - $this->bogieCentres ** 2 / 4.0);
+
+        return [
+            'inside' => $radius - ($middle - $this->width / 2.0),
+            'outside' => hypot($middle + $this->width / 2.0, $this->body / 2.0) - $radius,
+        ];
+    }
+
+    /**
+     * Room taken to the left and right at a station, mm. Half a body from a curve the widest throw within reach already
+     * counts: more than a vehicle entering it takes, never less.
+     *
+     * @return array{left: float, right: float, radius: float|null}
+     */
+    public function throwAt(Alignment $alignment, float $station): array
+    {
+        $left = $right = $this->width / 2.0;
+        $tightest = null;
+        foreach ($alignment->elements as $k => $element) {
+            $begin = $alignment->begins[$k];
+            $near = $station + $this->body / 2.0 >= $begin && $station - $this->body / 2.0 <= $begin + $element->length;
+            if (! $near || ! $element instanceof Arc) {
+                continue;
+            }
+            $throw = $this->throwOn($element->radius);
+            $left = max($left, $throw[$element->turn > 0 ? 'inside' : 'outside']);
+            $right = max($right, $throw[$element->turn > 0 ? 'outside' : 'inside']);
+            $tightest = min($tightest ?? INF, $element->radius);
+        }
+
+        return ['left' => $left, 'right' => $right, 'radius' => $tightest];
+    }
+}
