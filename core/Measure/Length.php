@@ -89,6 +89,12 @@ final class Length
         return $sign.$text.'"';
     }
 
+    /** For a field that already says its unit: bare mm, or inches to 1/32. */
+    public static function field(float $mm, Units $units): string
+    {
+        return $units === Units::Metric ? self::decimal($mm, 2) : self::show($mm, $units, fraction: 32);
+    }
+
     /** A figure with at most `$decimals`, trailing zeros and a negative zero dropped. */
     public static function decimal(float $value, int $decimals): string
     {

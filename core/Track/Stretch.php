@@ -7,6 +7,8 @@ namespace IdleRidge\Core\Track;
 /** A range of stations over which something holds, with its least and greatest value and the integral along it. */
 final readonly class Stretch
 {
+    private const BRIDGED = 30.0;
+
     private function __construct(
         public float $from,
         public float $to,
@@ -16,8 +18,8 @@ final readonly class Stretch
     ) {}
 
     /**
-     * Gathers samples into stretches. In each bin `$step` mm long the greatest value counts; up to two empty bins are
-     * bridged.
+     * Gathers samples into stretches. In each bin `$step` mm long the greatest value counts; gaps up to BRIDGED mm, as a
+     * face one or two cells wide leaves them on a raster, do not part a stretch.
      *
      * @param  list<array{float, float}>  $samples  station, value
      * @param  float  $within  stretches end at 0 and here
@@ -38,7 +40,7 @@ final readonly class Stretch
         $out = [];
         $group = [];
         foreach (array_keys($bins) as $bin) {
-            if ($group !== [] && $bin - $group[count($group) - 1] > 3) {
+            if ($group !== [] && ($bin - $group[count($group) - 1] - 1) * $step > self::BRIDGED) {
                 $out[] = self::over($group, $bins, $low, $high, $step, $within);
                 $group = [];
             }

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Drawing\ReliefPicture;
+use App\Models\Layout;
+use App\Models\Section;
+use App\Workshop\Land\LandDesk;
+use App\Workshop\Land\Look;
+use App\Workshop\Land\MoveGrip;
+use App\Workshop\Land\OpenLand;
+use App\Workshop\Land\ShowLand;
+use App\Workshop\LoadProject;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+final class LandController
+{
+    public function __construct(private readonly OpenLand $open, private readonly MoveGrip $move, private readonly ShowLand $show) {}
+
+    public function show(Request $request, Layout $layout, Section $section): View
+    {
+        $page = $this->open->page($layout, $section, Look::from($request->query()));
+
+        return $request->header('HX-Request') === 'true'
+            ? view('land.views', $this->show->of($page, $layout))
+            : view('land.show', $this->show->of($page, $layout) + ['rail' => $this->show->rail($page)]);
+    }
+
+    public function preview(Request $request, Layout $layout, Section $section): View
+    {
+        $page = $this->open->page($layout, $section, Look::from($request->input()), $this->move->apply($layout, $section, $request->input()));
+
+        return view('land.views', $this->show->of($page, $layout));
+    }
+
+    public function grip(Request $request, Layout $layout, Section $section): View
+    {
+        $this->move->save($layout, $section, $request->input());
+
+        return view('land.views', $this->show->of($this->open->page($layout, $section, Look::from($request->input())), $layout));
+    }
+
+    /** The picture of exactly the land that the address names; gone when that land is. */
+    public function relief(Layout $layout, Section $section, string $hash, LandDesk $desk, LoadProject $load): Response
+    {
+        $sheet = $desk->kept($hash);
+        if ($sheet === null) {
+            $project = $load->of($layout);
+            $sheet = $desk->sheet($project, $project->section($section->uid));
+        }
+        abort_unless($sheet->hash === $hash, 404);
+
+        return response(ReliefPicture::png($sheet), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+    }
+}

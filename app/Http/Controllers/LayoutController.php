@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Layout;
+use App\Workshop\Layouts\KeepLayout;
+use App\Workshop\Layouts\ShowLayouts;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+final class LayoutController
+{
+    public function __construct(private readonly KeepLayout $keep, private readonly ShowLayouts $show) {}
+
+    public function index(): View
+    {
+        return view('layouts.index', $this->show->all());
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        return redirect()->route('layouts.settings', $this->keep->create($request->input()));
+    }
+
+    public function show(Layout $layout): RedirectResponse
+    {
+        $section = $layout->sections()->first();
+
+        return $section === null
+            ? redirect()->route('layouts.settings', $layout)
+            : redirect()->route('land.show', [$layout, $section]);
+    }
+
+    public function settings(Layout $layout): View
+    {
+        return view('layouts.settings', $this->show->one($layout));
+    }
+
+    public function update(Request $request, Layout $layout): RedirectResponse
+    {
+        $this->keep->change($layout, $request->input());
+
+        return redirect()->route('layouts.settings', $layout)->with('said', 'Saved.');
+    }
+
+    public function destroy(Layout $layout): RedirectResponse
+    {
+        $this->keep->putAway($layout);
+
+        return redirect()->route('layouts.index')->with('put_away', $layout->uid);
+    }
+
+    public function restore(Layout $layout): RedirectResponse
+    {
+        $this->keep->bringBack($layout);
+
+        return redirect()->route('layouts.index');
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Layout;
+use App\Models\Section;
+use App\Workshop\Layouts\PlaceSection;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+final class SectionController
+{
+    public function __construct(private readonly PlaceSection $place) {}
+
+    public function store(Request $request, Layout $layout): RedirectResponse
+    {
+        return redirect()->route('land.show', [$layout, $this->place->create($layout, $request->input())]);
+    }
+
+    public function update(Request $request, Layout $layout, Section $section): RedirectResponse
+    {
+        $this->place->change($layout, $section, $request->input());
+
+        return redirect()->route('layouts.settings', $layout)->with('said', "{$section->name} saved.");
+    }
+
+    public function destroy(Layout $layout, Section $section): RedirectResponse
+    {
+        $this->place->remove($layout, $section);
+
+        return redirect()->route('layouts.settings', $layout)->with('said', "{$section->name} removed. Undo brings it back.");
+    }
+}

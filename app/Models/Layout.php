@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property float $ratio
+ * @property float $gauge_mm
+ * @property string $units
+ * @property string $zone
+ * @property string $currency
+ * @property list<string> $viewing_edges
+ * @property string $region
+ * @property string $season
+ * @property array{body_mm: float, bogie_centres_mm: float, width_mm: float, height_mm: float} $vehicle
+ * @property float $clearance_margin_mm
+ * @property float $face_limit_deg
+ * @property float|null $bank_reach_mm
+ * @property float $tension
+ * @property float $stiffness_mm
+ * @property array<string, string> $typed
+ * @property string $file_extra
+ * @property string|null $removed_at
+ */
+final class Layout extends Record
+{
+    protected $casts = [
+        'ratio' => 'float', 'gauge_mm' => 'float', 'viewing_edges' => 'array', 'vehicle' => 'array',
+        'clearance_margin_mm' => 'float', 'face_limit_deg' => 'float', 'bank_reach_mm' => 'float',
+        'tension' => 'float', 'stiffness_mm' => 'float', 'typed' => 'array',
+    ];
+
+    /** @return HasMany<Section, $this> */
+    public function sections(): HasMany
+    {
+        return $this->hasMany(Section::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Run, $this> */
+    public function runs(): HasMany
+    {
+        return $this->hasMany(Run::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<LandFeature, $this> */
+    public function features(): HasMany
+    {
+        return $this->hasMany(LandFeature::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Revision, $this> */
+    public function revisions(): HasMany
+    {
+        return $this->hasMany(Revision::class);
+    }
+}

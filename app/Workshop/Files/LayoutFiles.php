@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Files;
+
+use App\Models\LandFeature;
+use App\Models\Layout;
+use App\Models\Run;
+use App\Models\Section;
+use App\Workshop\Land\LayRun;
+use App\Workshop\Land\PlaceFeature;
+use App\Workshop\Layouts\KeepLayout;
+use App\Workshop\Layouts\PlaceSection;
+use App\Workshop\LoadProject;
+use App\Workshop\Time\Uids;
+use IdleRidge\Core\Interchange\RidgeReader;
+use IdleRidge\Core\Interchange\RidgeWriter;
+use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Project\Project;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+
+/** Whole layouts out to `*.ridge.json` and in again. */
+final readonly class LayoutFiles
+{
+    public const MOST_BYTES = 20_000_000;
+
+    public function __construct(private LoadProject $load, private Uids $uids, private ClockInterface $clock) {}
+
+    public function export(Layout $layout): string
+    {
+        return RidgeWriter::write($this->load->of($layout), $this->clock->now()->format('Y-m-d\TH:i:s\Z'));
+    }
+
+    /**
+     * A new layout from a file: all of it or nothing. It gets a uid of its own, and another name when its own is taken.
+     *
+     * @throws Refusals with the JSON pointer of every fault
+     */
+    public function import(string $json): Layout
+    {
+        return $this->store(RidgeReader::read($json));
+    }
+
+    public function store(Project $project): Layout
+    {
+        $encode = fn (array $extra): string => json_encode((object) $extra, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+
+        return DB::transaction(function () use ($project, $encode): Layout {
+            $layout = new Layout([
+                'uid' => $this->uids->next(), 'rev' => 1, 'extra' => $encode($project->layout->extra), 'file_extra' => $encode($project->extra),
+                'name' => $this->freeName($project->layout->name),
+            ] + KeepLayout::columns($project->layout));
+            $layout->save();
+            $row = fn (string $uid, int $k, array $extra): array => ['uid' => $uid, 'layout_id' => $layout->id, 'rev' => 1, 'position' => $k + 1, 'extra' => $encode($extra)];
+            foreach ($project->sections as $k => $section) {
+                (new Section($row($section->uid, $k, $section->extra) + PlaceSection::columns($section)))->save();
+            }
+            foreach ($project->runs as $k => $run) {
+                (new Run($row($run->uid, $k, $project->runExtras[$run->uid] ?? []) + LayRun::columns($run)))->save();
+            }
+            foreach ($project->features as $k => $feature) {
+                (new LandFeature($row($feature->uid, $k, $feature->extra) + ['kind' => $feature->kind, 'name' => $feature->name, 'points' => PlaceFeature::rows($feature)]))->save();
+            }
+
+            return $layout;
+        });
+    }
+
+    private function freeName(string $name): string
+    {
+        $taken = Layout::query()->whereNull('removed_at')->pluck('name')->map(fn (string $n): string => mb_strtolower($n))->all();
+        $free = $name;
+        for ($k = 2; in_array(mb_strtolower($free), $taken, true); $k++) {
+            $free = mb_substr($name, 0, 72)." ({$k})";
+        }
+
+        return $free;
+    }
+}

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Land;
+
+use IdleRidge\Core\Geometry\Contours;
+use IdleRidge\Core\Geometry\HeightMesh;
+use IdleRidge\Core\Geometry\Simplify;
+use IdleRidge\Core\Land\GroundSolver;
+use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Land\Lattice;
+use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Rulebook\Rulebook;
+use IdleRidge\Core\Track\Run;
+use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Support\Facades\Cache;
+
+/**
+ * Works a section's land out, or takes it from what was computed before: everything is kept under the hash of its inputs,
+ * so unchanged input is never computed again and a changed input never shows an old answer.
+ */
+final class LandDesk
+{
+    /** Cells of what is shown and saved, of a preview, and of a thumbnail, mm. */
+    public const CELL = 5.0;
+
+    public const PREVIEW_CELL = 10.0;
+
+    public const THUMB_CELL = 25.0;
+
+    public const INTERVAL = 10.0;
+
+    /** Raise when what is kept changes its form. */
+    private const VERSION = 1;
+
+    private const DAYS = 7;
+
+    public function model(Project $project, Section $section, float $cell = self::CELL): LandModel
+    {
+        return $project->land($section, $this->lattice($project, $section, $cell));
+    }
+
+    public function sheet(Project $project, Section $section, float $cell = self::CELL): LandSheet
+    {
+        $hash = $this->hash($project, $section, $cell);
+        $kept = $this->kept($hash);
+        if ($kept !== null) {
+            return $kept;
+        }
+        $model = $this->model($project, $section, $cell);
+        $study = LandStudy::of($project, $section, $model, $model->terrain($cell));
+        $mesh = $study->terrain->mesh();
+        [$contours, $bands] = $this->lines($mesh, $cell);
+        $sheet = new LandSheet(
+            $hash, $cell, $study->terrain->cols, $study->terrain->rows, $study->figures(), Rulebook::check($study),
+            $study->walls, $contours, $bands, pack('g*', ...$study->terrain->heights),
+        );
+        $this->store()->put('sheet-'.$hash, $sheet, 86400 * self::DAYS);
+
+        return $sheet;
+    }
+
+    /**
+     * A few contours of a section, for its thumbnail.
+     *
+     * @return list<list<array{float, float}>> lines in section coordinates
+     */
+    public function thumb(Project $project, Section $section): array
+    {
+        $key = 'thumb-'.$this->hash($project, $section, self::THUMB_CELL);
+        $lines = $this->store()->get($key);
+        if (! is_array($lines)) {
+            $mesh = $this->model($project, $section)->terrain(self::THUMB_CELL)->mesh();
+            $range = max($mesh->z) - min($mesh->z);
+            $lines = [];
+            foreach (Contours::of($mesh, Contours::levels($mesh, max(self::INTERVAL, 10.0 * ceil($range / 60.0)))) as $contour) {
+                foreach ($contour->lines as $line) {
+                    $points = Simplify::line($line['points'], 4.0, $line['closed']);
+                    $lines[] = $line['closed'] ? [...$points, $points[0]] : $points;
+                }
+            }
+            $this->store()->put($key, $lines, 86400 * self::DAYS);
+        }
+
+        return $lines;
+    }
+
+    public function kept(string $hash): ?LandSheet
+    {
+        $sheet = $this->store()->get('sheet-'.$hash);
+
+        return $sheet instanceof LandSheet ? $sheet : null;
+    }
+
+    private function lattice(Project $project, Section $section, float $cell): Lattice
+    {
+        $problem = $project->groundProblem($section);
+        // A preview may stand on a ground with fewer nodes; what is saved never does.
+        $finest = $cell > self::CELL ? 2.0 * $cell : self::CELL;
+        $key = 'ground-'.sha1(json_encode([GroundSolver::VERSION, self::VERSION, $finest, $problem], JSON_THROW_ON_ERROR));
+        $packed = $this->store()->get($key);
+        if (! is_array($packed)) {
+            $lattice = GroundSolver::solve($problem, $finest);
+            $this->store()->put($key, [$lattice->spacing, $lattice->cols, $lattice->rows, pack('e*', ...$lattice->heights)], 86400 * self::DAYS);
+
+            return $lattice;
+        }
+        [$spacing, $cols, $rows, $heights] = $packed;
+
+        return new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, array_values(unpack('e*', $heights) ?: []));
+    }
+
+    private function hash(Project $project, Section $section, float $cell): string
+    {
+        $layout = $project->layout;
+        $runs = array_map(fn (Run $r): array => [$r->uid, $r->start, $r->headingDeg, $r->pieces, $r->startHeight, $r->gradePoints, $r->profile->toArray()], $project->runsNear($section));
+
+        return sha1(json_encode([
+            self::VERSION, GroundSolver::VERSION, Rulebook::VERSION, $cell,
+            $section->uid, $section->width, $section->depth, $section->placement, $section->base,
+            $project->groundProblem($section), $runs, $project->joinedEdges($section),
+            $layout->bankReach, $layout->faceLimitDeg, $layout->vehicle, $layout->clearanceMargin,
+        ], JSON_THROW_ON_ERROR));
+    }
+
+    /**
+     * @return array{list<array{level: float, lines: list<array{points: list<array{float, float}>, closed: bool}>}>, list<array{level: float, rings: list<list<array{float, float}>>}>}
+     */
+    private function lines(HeightMesh $mesh, float $cell): array
+    {
+        $interval = self::INTERVAL;
+        $range = max($mesh->z) - min($mesh->z);
+        while ($range / $interval > 40) {
+            $interval *= 2.0;
+        }
+        $tolerance = 0.06 * $cell;
+        $contours = $bands = [];
+        foreach (Contours::of($mesh, Contours::levels($mesh, $interval)) as $contour) {
+            $allowed = Simplify::withinBand($mesh, $contour->level, 0.45 * $interval, $cell);
+            $thin = fn (array $points, bool $closed): array => Simplify::line($points, $tolerance, $closed, $allowed);
+            $contours[] = [
+                'level' => $contour->level,
+                'lines' => array_map(fn (array $line): array => ['points' => $thin($line['points'], $line['closed']), 'closed' => $line['closed']], $contour->lines),
+            ];
+            if (fmod($contour->level, 2.0 * $interval) === 0.0) {
+                $bands[] = ['level' => $contour->level, 'rings' => array_map(fn (array $ring): array => Simplify::line($ring, 2.0 * $tolerance, true), $contour->rings)];
+            }
+        }
+
+        return [$contours, $bands];
+    }
+
+    private function store(): Repository
+    {
+        return Cache::store('computed');
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Land;
+
+use IdleRidge\Core\Land\Cut;
+use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Track\Run;
+
+/** One look at a section's land: what is worked out, where the cut line stands, what is picked. */
+final readonly class LandPage
+{
+    /**
+     * @param  list<Run>  $runs  in section coordinates, as far as they come near the board
+     * @param  array<string, array{float, float}>  $spans  run uid → stations over the board
+     * @param  list<LandFeature>  $features  in section coordinates
+     * @param  array<string, int>  $revs  record uid → rev
+     */
+    public function __construct(
+        public Project $project,
+        public Section $section,
+        public LandSheet $sheet,
+        public LandModel $model,
+        public array $runs,
+        public array $spans,
+        public array $features,
+        public array $revs,
+        public Cut $cut,
+        public ?string $picked,
+        public string $tab,
+        public bool $preview,
+    ) {}
+
+    public function pickedRun(): ?Run
+    {
+        foreach ($this->runs as $run) {
+            if ($run->uid === $this->picked) {
+                return $run;
+            }
+        }
+
+        return null;
+    }
+
+    public function pickedFeature(): ?LandFeature
+    {
+        foreach ($this->features as $feature) {
+            if ($feature->uid === $this->picked) {
+                return $feature;
+            }
+        }
+
+        return null;
+    }
+
+    /** The station span of the run that the cut follows, over this board. @return array{float, float}|null */
+    public function span(): ?array
+    {
+        return $this->cut->run === null ? null : ($this->spans[$this->cut->run->uid] ?? [0.0, $this->cut->run->alignment->length]);
+    }
+}

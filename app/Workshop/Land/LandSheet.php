@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Land;
+
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Land\Wall;
+use IdleRidge\Core\Measure\Figure;
+
+/**
+ * What is kept of a section's land once it is worked out: enough to show it without computing it again. Lines and rings
+ * are in section coordinates, mm.
+ */
+final readonly class LandSheet
+{
+    /**
+     * @param  array<string, Figure>  $figures
+     * @param  list<Finding>  $findings
+     * @param  list<Wall>  $walls
+     * @param  list<array{level: float, lines: list<array{points: list<array{float, float}>, closed: bool}>}>  $contours
+     * @param  list<array{level: float, rings: list<list<array{float, float}>>}>  $bands  rising; each covers what is at or above its level
+     * @param  string  $heights  packed 32-bit floats, row by row from the front
+     */
+    public function __construct(
+        public string $hash,
+        public float $cell,
+        public int $cols,
+        public int $rows,
+        public array $figures,
+        public array $findings,
+        public array $walls,
+        public array $contours,
+        public array $bands,
+        public string $heights,
+    ) {}
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Land;
+
+use App\Models\LandFeature as FeatureRow;
+use App\Models\Layout;
+use App\Models\Section as SectionRow;
+use App\Workshop\LoadProject;
+use App\Workshop\Revising\Changes;
+use App\Workshop\Revising\Ledger;
+use App\Workshop\Revising\StaleRecord;
+use App\Workshop\Time\Uids;
+use App\Workshop\Typed;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\LandFeature;
+
+/** Places, changes and removes spots, ridge lines and hollows. Forms speak section coordinates, rows the layout's. */
+final readonly class PlaceFeature
+{
+    /** How far a new line's points start above or below the ground they are put on, mm. */
+    private const START = ['spot' => 0.0, 'ridge' => 30.0, 'hollow' => -15.0];
+
+    public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load, private LandDesk $desk) {}
+
+    /** @param array<string, mixed> $input kind, points[]{x, y, z?}: where no height is given the ground's is taken */
+    public function create(Layout $layout, SectionRow $row, array $input): FeatureRow
+    {
+        $project = $this->load->of($layout);
+        $section = $project->section($row->uid);
+        $ground = null;
+        $typed = new Typed($input, Units::from($layout->units));
+        $kind = $typed->text('kind');
+        $points = [];
+        foreach (array_keys($typed->list('points')) as $k) {
+            $x = $typed->length("points.{$k}.x");
+            $y = $typed->length("points.{$k}.y");
+            if (is_finite($x) && is_finite($y)) {
+                $ground ??= $this->desk->model($project, $section)->ground;
+                $z = $typed->length("points.{$k}.z", round($ground->at($x, $y) + (self::START[$kind] ?? 0.0)));
+                $points[] = $this->onBoard($typed, $row, $x, $y, $z, $k);
+            }
+        }
+        $feature = $typed->made(fn (): LandFeature => LandFeature::of($this->uids->next(), $kind, $points, $typed->text('name')));
+
+        return $this->ledger->record($layout, ucfirst($kind).' placed', function (Changes $changes) use ($layout, $feature): FeatureRow {
+            $new = new FeatureRow([
+                'uid' => $feature->uid, 'layout_id' => $layout->id, 'rev' => 1, 'kind' => $feature->kind, 'name' => $feature->name, 'extra' => '{}',
+                'position' => (int) $layout->features()->max('position') + 1, 'points' => self::rows($feature),
+            ]);
+            $changes->save($new);
+            $this->whole($layout);
+
+            return $new;
+        });
+    }
+
+    /** @param array<string, mixed> $input points[]{x, y, z}, name, rev */
+    public function change(Layout $layout, SectionRow $section, FeatureRow $feature, array $input): void
+    {
+        $typed = new Typed($input, Units::from($layout->units));
+        $points = [];
+        $standing = LoadProject::section($section)->placement;
+        foreach (array_keys($typed->list('points')) as $k) {
+            $old = $feature->points[$k] ?? null;
+            $here = $old === null ? null : $standing->toSection(new Point((float) $old['x_mm'], (float) $old['y_mm']));
+            $x = $typed->length("points.{$k}.x", current: $here === null ? null : round($here->x, 6));
+            $y = $typed->length("points.{$k}.y", current: $here === null ? null : round($here->y, 6));
+            $z = $typed->length("points.{$k}.z", current: $old === null ? null : (float) $old['z_mm']);
+            $points[] = $this->onBoard($typed, $section, $x, $y, $z, $k);
+        }
+        $made = $typed->made(fn (): LandFeature => LandFeature::of($feature->uid, $feature->kind, $points, $typed->text('name')));
+        $rev = $typed->has('rev') ? (int) $typed->text('rev') : null;
+        StaleRecord::unlessFresh($feature, $rev, 'This '.$feature->kind, ['name' => $made->name, 'points' => self::rows($made)]);
+        $feature->fill(['name' => $made->name, 'points' => self::rows($made)]);
+        $this->save($layout, $feature, self::sentence($made));
+    }
+
+    public function save(Layout $layout, FeatureRow $feature, string $sentence): void
+    {
+        $this->ledger->record($layout, $sentence, function (Changes $changes) use ($layout, $feature): void {
+            $changes->save($feature);
+            $this->whole($layout);
+        });
+    }
+
+    public function remove(Layout $layout, FeatureRow $feature): void
+    {
+        $this->ledger->record($layout, ucfirst($feature->kind).' removed', fn (Changes $changes) => $changes->delete($feature));
+    }
+
+    public static function sentence(LandFeature $feature): string
+    {
+        return $feature->kind === 'spot'
+            ? 'Spot set to '.Length::decimal($feature->points[0]->z, 1).' mm'
+            : ucfirst($feature->kind).' line changed';
+    }
+
+    /** @return list<array{x_mm: float, y_mm: float, z_mm: float}> */
+    public static function rows(LandFeature $feature): array
+    {
+        return array_map(fn (Spot $p): array => ['x_mm' => $p->x, 'y_mm' => $p->y, 'z_mm' => $p->z], $feature->points);
+    }
+
+    /** The change as part of the whole: two spots in one place are refused here, and the transaction undone. */
+    private function whole(Layout $layout): void
+    {
+        $this->load->of($layout);
+    }
+
+    private function onBoard(Typed $typed, SectionRow $row, float $x, float $y, float $z, int|string $k): Spot
+    {
+        if ($x < -0.5 || $x > $row->width_mm + 0.5 || $y < -0.5 || $y > $row->depth_mm + 0.5) {
+            $axis = $x < -0.5 || $x > $row->width_mm + 0.5 ? 'x' : 'y';
+            $typed->fault(sprintf('That lies outside the board, which is %s × %s mm.', Length::decimal($row->width_mm, 1), Length::decimal($row->depth_mm, 1)), "points/{$k}/{$axis}");
+        }
+        $p = LoadProject::section($row)->placement->toLayout(new Point($x, $y));
+
+        return new Spot($p->x, $p->y, $z);
+    }
+}

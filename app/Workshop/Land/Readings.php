@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Land;
+
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Track\GradeProfile;
+use IdleRidge\Core\Track\Run;
+
+/** Puts the core's figures into the words of the Land screen. Every one is a Figure that can say where it comes from. */
+final class Readings
+{
+    /** @return list<array{label: string, figure: Figure, unit: string, note: string}> the title strip */
+    public function facts(LandPage $page): array
+    {
+        $f = $page->sheet->figures;
+        $units = $page->project->layout->units;
+        $scale = $page->project->layout->scale;
+        $plan = Length::decimal($f['plan']->value / 1e6, 2);
+        $litres = fn (Figure $mm3): Figure => new Figure($mm3->value / 1e6, 'l', $mm3->formula, $mm3->inputs, $mm3->provenance, 1);
+
+        return [
+            ['label' => 'Highest point', 'figure' => $f['z_max'], 'unit' => 'mm', 'note' => $this->prototype($scale->toPrototype($f['z_max']->value - $page->section->base), $units)],
+            ['label' => 'Land surface, true', 'figure' => new Figure($f['surface']->value / 1e6, 'm²', $f['surface']->formula, $f['surface']->inputs, decimals: 2), 'unit' => 'm²', 'note' => "on {$plan} plan"],
+            ['label' => 'Land over the board', 'figure' => $litres($f['volume']), 'unit' => 'l', 'note' => ''],
+            ['label' => 'Steepest', 'figure' => new Figure($f['max_slope']->value, '°', $f['max_slope']->formula, $f['max_slope']->inputs, decimals: 0), 'unit' => '°', 'note' => ''],
+        ];
+    }
+
+    /** @return list<array{label: string, figures: list<Figure>, bad: bool}> at the cut line */
+    public function atCut(LandPage $page): array
+    {
+        $run = $page->cut->run;
+        if ($run === null) {
+            $p = $page->cut->origin;
+            $ground = $page->model->ground->at($p->x, $p->y);
+
+            return [['label' => 'Ground in the middle of the cut', 'figures' => [new Figure($ground, 'mm', 'natural ground through the spots and lines', ['x' => round($p->x).' mm', 'y' => round($p->y).' mm'], decimals: 1)], 'bad' => false]];
+        }
+        $station = $page->cut->station;
+        $at = ['station' => round($station).' mm'];
+        $p = $run->alignment->pointAt($station);
+        $level = new Figure($run->grade->heightAt($station), 'mm', 'straight between the grade points on either side', $at, decimals: 1);
+        $ground = new Figure($page->model->ground->at($p->x, $p->y), 'mm', 'natural ground through the spots and lines', $at, decimals: 1);
+
+        return [
+            ['label' => 'Formation, ground at centre', 'figures' => [$level, $ground], 'bad' => false],
+            $this->grade($page, $run, $station),
+            ...$this->clearance($page, $run, $station),
+        ];
+    }
+
+    /** @return list<array{finding: Finding, number: int, where: string, what: string}> */
+    public function findings(LandPage $page): array
+    {
+        $out = [];
+        foreach ($page->sheet->findings as $k => $finding) {
+            $place = $finding->place;
+            $where = $place->run === null ? sprintf('x %d, y %d', round($place->xMm), round($place->yMm)) : sprintf('st %d–%d', round((float) $place->fromMm), round((float) $place->toMm));
+            $first = array_values($finding->figures)[0] ?? null;
+            $out[] = [
+                'finding' => $finding, 'number' => $k + 1, 'where' => $where.($place->side === null ? '' : ', '.$place->side),
+                'what' => $first === null ? '' : Length::decimal($first->value, $first->decimals).($first->unit === '°' ? '°' : ' '.$first->unit),
+            ];
+        }
+
+        return $out;
+    }
+
+    /** @return array{label: string, figures: list<Figure>, bad: bool} */
+    private function grade(LandPage $page, Run $run, float $station): array
+    {
+        $grade = new Figure($run->grade->gradeAt($station), '%', 'rise over length between the grade points on either side', ['station' => round($station).' mm'], decimals: 1);
+        $curvature = $run->alignment->curvatureAt($station);
+        if ($curvature === 0.0) {
+            return ['label' => 'Grade, on the straight', 'figures' => [$grade], 'bad' => false];
+        }
+        $gauge = $page->project->layout->gauge;
+        $felt = new Figure(
+            abs($grade->value) + GradeProfile::curveResistance($curvature, $gauge), '%', 'grade + 812.8 / radius × gauge / 16.5, a rule of thumb',
+            ['grade' => $grade->text().' %', 'radius' => round(1.0 / abs($curvature)).' mm', 'gauge' => Length::decimal($gauge, 2).' mm'], decimals: 1,
+        );
+
+        return ['label' => sprintf('Grade, felt on R %d', round(1.0 / abs($curvature))), 'figures' => [$grade, $felt], 'bad' => false];
+    }
+
+    /** @return list<array{label: string, figures: list<Figure>, bad: bool}> */
+    private function clearance(LandPage $page, Run $run, float $station): array
+    {
+        $layout = $page->project->layout;
+        try {
+            $throw = $layout->vehicle->throwAt($run->alignment, $station);
+        } catch (Refusal) {
+            return [];
+        }
+        $railTop = $run->grade->heightAt($station) + $run->profile->railTop();
+        $figures = [];
+        $bad = false;
+        foreach (['left' => 1.0, 'right' => -1.0] as $side => $sign) {
+            $free = 60.0;
+            for ($away = $throw[$side]; $away < $throw[$side] + 60.0; $away += 0.5) {
+                $p = $run->alignment->beside($station, $sign * $away);
+                if ($page->model->heightAt($p->x, $p->y) > $railTop) {
+                    $free = $away - $throw[$side];
+                    break;
+                }
+            }
+            $bad = $bad || $free < $layout->clearanceMargin;
+            $figures[] = new Figure($free, 'mm', $free >= 60.0 ? 'no land above the rails within 60 mm of the vehicle' : 'from the side of the longest vehicle to land above the rails', [$side => Length::decimal($throw[$side], 1).' mm taken', 'wanted' => Length::decimal($layout->clearanceMargin, 1).' mm'], decimals: 1);
+        }
+
+        return [['label' => 'Free beside the vehicle, up to 60', 'figures' => $figures, 'bad' => $bad]];
+    }
+
+    private function prototype(float $mm, Units $units): string
+    {
+        return $units === Units::Metric ? Length::decimal($mm / 1000.0, 0).' m real' : Length::decimal($mm / 304.8, 0).' ft real';
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Land;
+
+use App\Drawing\PlanDrawing;
+use App\Drawing\ProfileDrawing;
+use App\Drawing\SectionDrawing;
+use App\Drawing\Svg;
+use App\Drawing\ThumbDrawing;
+use App\Models\Layout;
+use App\Workshop\Revising\Ledger;
+
+/** Everything that the Land views show, drawn and put into words. */
+final readonly class ShowLand
+{
+    public function __construct(private LandDesk $desk, private Readings $readings, private Ledger $ledger) {}
+
+    /** @return array<string, mixed> for the view land.views */
+    public function of(LandPage $page, Layout $layout): array
+    {
+        return [
+            'page' => $page,
+            'layout' => $layout,
+            'section' => $page->section,
+            'units' => $page->project->layout->units,
+            'plan' => PlanDrawing::of($page),
+            'profile' => ProfileDrawing::of($page),
+            'stretch' => ProfileDrawing::stretch($page),
+            'cross' => SectionDrawing::of($page),
+            'facts' => $this->readings->facts($page),
+            'readings' => $this->readings->atCut($page),
+            'findings' => $this->readings->findings($page),
+            'next' => $this->ledger->next($layout),
+        ];
+    }
+
+    /** @return list<array{uid: string, name: string, current: bool, thumb: Svg}> */
+    public function rail(LandPage $page): array
+    {
+        $widest = max(1200.0, ...array_map(fn ($s): float => $s->width, $page->project->sections));
+        $out = [];
+        foreach ($page->project->sections as $section) {
+            $out[] = [
+                'uid' => $section->uid, 'name' => $section->name, 'current' => $section->uid === $page->section->uid,
+                'thumb' => ThumbDrawing::of($section, $this->desk->thumb($page->project, $section), $page->project->runsNear($section), 90.0 / $widest),
+            ];
+        }
+
+        return $out;
+    }
+}

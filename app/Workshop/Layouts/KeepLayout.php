@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Layouts;
+
+use App\Models\Layout;
+use App\Workshop\LoadProject;
+use App\Workshop\Revising\Changes;
+use App\Workshop\Revising\Ledger;
+use App\Workshop\Revising\StaleRecord;
+use App\Workshop\Time\Uids;
+use App\Workshop\Typed;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\LayoutSheet;
+use IdleRidge\Core\Track\Vehicle;
+use Psr\Clock\ClockInterface;
+
+/** Begins, changes, puts away and brings back layouts. */
+final readonly class KeepLayout
+{
+    public function __construct(private Ledger $ledger, private Uids $uids, private ClockInterface $clock) {}
+
+    /** @param array<string, mixed> $input */
+    public function create(array $input): Layout
+    {
+        $sheet = $this->read($input, null);
+        $layout = new Layout(['uid' => $sheet->uid, 'rev' => 1, 'extra' => '{}', 'file_extra' => '{}'] + self::columns($sheet));
+        $layout->save();
+
+        return $layout;
+    }
+
+    /** @param array<string, mixed> $input */
+    public function change(Layout $layout, array $input): void
+    {
+        $sheet = $this->read($input, $layout);
+        StaleRecord::unlessFresh($layout, isset($input['rev']) ? (int) $input['rev'] : null, 'The layout sheet', self::columns($sheet));
+        $layout->fill(self::columns($sheet));
+        $this->ledger->record($layout, 'Layout sheet changed', fn (Changes $changes) => $changes->save($layout));
+    }
+
+    public function putAway(Layout $layout): void
+    {
+        $layout->update(['removed_at' => $this->clock->now()->format('Y-m-d H:i:s')]);
+    }
+
+    public function bringBack(Layout $layout): void
+    {
+        $layout->update(['removed_at' => null]);
+    }
+
+    /** @return array<string, mixed> */
+    public static function columns(LayoutSheet $sheet): array
+    {
+        return [
+            'name' => $sheet->name, 'ratio' => $sheet->scale->ratio, 'gauge_mm' => $sheet->gauge, 'units' => $sheet->units->value,
+            'zone' => $sheet->zone, 'currency' => $sheet->currency, 'viewing_edges' => $sheet->viewingEdges, 'region' => $sheet->region, 'season' => $sheet->season,
+            'vehicle' => ['body_mm' => $sheet->vehicle->body, 'bogie_centres_mm' => $sheet->vehicle->bogieCentres, 'width_mm' => $sheet->vehicle->width, 'height_mm' => $sheet->vehicle->height],
+            'clearance_margin_mm' => $sheet->clearanceMargin, 'face_limit_deg' => $sheet->faceLimitDeg, 'bank_reach_mm' => $sheet->bankReach,
+            'tension' => $sheet->tension, 'stiffness_mm' => $sheet->stiffness, 'typed' => $sheet->typed,
+        ];
+    }
+
+    /** @param array<string, mixed> $input what is not sent keeps what stands, or takes a starting value */
+    private function read(array $input, ?Layout $layout): LayoutSheet
+    {
+        $old = $layout === null ? LayoutSheet::of($this->uids->next(), 'New', 87.1, 16.5) : LoadProject::sheet($layout);
+        $units = Units::tryFrom((string) ($input['units'] ?? '')) ?? $old->units;
+        $typed = new Typed($input, $old->units);
+        $ratio = $typed->number('ratio', $old->scale->ratio);
+        $gauge = $typed->length('gauge_mm', $old->gauge, $old->gauge);
+        $v = $old->vehicle;
+        $size = fn (string $part, float $now): float => $typed->length("vehicle_{$part}_mm", $now, $now);
+        $vehicle = [$size('body', $v->body), $size('bogie_centres', $v->bogieCentres), $size('width', $v->width), $size('height', $v->height)];
+        $margin = $typed->length('clearance_margin_mm', $old->clearanceMargin, $old->clearanceMargin);
+        $face = $typed->number('face_limit_deg', $old->faceLimitDeg);
+        $reach = $typed->has('bank_reach_mm') ? ($typed->text('bank_reach_mm') === '' ? null : $typed->length('bank_reach_mm', current: $old->bankReach)) : $old->bankReach;
+        $tension = $typed->number('tension', $old->tension);
+        $stiffness = $typed->length('stiffness_mm', $old->stiffness, $old->stiffness);
+        $edges = $typed->has('viewing_edges') ? array_values(array_filter(array_map('strval', array_filter($typed->list('viewing_edges'), 'is_scalar')))) : $old->viewingEdges;
+
+        return $typed->made(fn (): LayoutSheet => LayoutSheet::of(
+            $old->uid, $typed->text('name', $old->name), $ratio, $gauge, $units, $typed->text('zone', $old->zone), strtoupper($typed->text('currency', $old->currency)),
+            $edges, $typed->text('region', $old->region), $typed->text('season', $old->season), Vehicle::from(...$vehicle), $margin, $face, $reach, $tension, $stiffness,
+            $typed->kept() + $old->typed, $old->extra,
+        ));
+    }
+}

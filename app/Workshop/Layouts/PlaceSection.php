@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Layouts;
+
+use App\Models\LandFeature;
+use App\Models\Layout;
+use App\Models\Run;
+use App\Models\Section as SectionRow;
+use App\Workshop\LoadProject;
+use App\Workshop\Revising\Changes;
+use App\Workshop\Revising\Ledger;
+use App\Workshop\Revising\StaleRecord;
+use App\Workshop\Time\Uids;
+use App\Workshop\Typed;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\Section;
+
+/** Adds, changes and removes sections. When a board is moved, the land that lies on it goes with it. */
+final readonly class PlaceSection
+{
+    public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load) {}
+
+    /** @param array<string, mixed> $input name, width_mm, depth_mm and, if given, x_mm, y_mm, angle_deg, base_mm */
+    public function create(Layout $layout, array $input): SectionRow
+    {
+        $typed = new Typed($input, Units::from($layout->units));
+        $right = 0.0;
+        foreach ($layout->sections()->get() as $other) {
+            $right = max($right, ...array_map(fn (Point $p): float => $p->x, LoadProject::section($other)->corners()));
+        }
+        $section = $this->read($typed, Section::of($this->uids->next(), 'New', 1200.0, 600.0, $right));
+
+        return $this->ledger->record($layout, "{$section->name} added", function (Changes $changes) use ($layout, $section): SectionRow {
+            $row = new SectionRow(['uid' => $section->uid, 'layout_id' => $layout->id, 'rev' => 1, 'extra' => '{}', 'position' => (int) $layout->sections()->max('position') + 1] + self::columns($section));
+            $changes->save($row);
+            $this->load->of($layout);
+
+            return $row;
+        });
+    }
+
+    /** @param array<string, mixed> $input as above, rev, and `leave_land` to keep the land where it is */
+    public function change(Layout $layout, SectionRow $row, array $input): void
+    {
+        $old = LoadProject::section($row);
+        $section = $this->read(new Typed($input, Units::from($layout->units)), $old);
+        StaleRecord::unlessFresh($row, isset($input['rev']) ? (int) $input['rev'] : null, "“{$row->name}”", self::columns($section));
+        $this->ledger->record($layout, "{$section->name} changed", function (Changes $changes) use ($layout, $row, $old, $section, $input): void {
+            $row->fill(self::columns($section));
+            $changes->save($row);
+            if ($old->placement != $section->placement && empty($input['leave_land'])) {
+                $this->carryLand($layout, $changes, $old, $section);
+            }
+            $this->load->of($layout);
+        });
+    }
+
+    public function remove(Layout $layout, SectionRow $row): void
+    {
+        $this->ledger->record($layout, "{$row->name} removed", fn (Changes $changes) => $changes->delete($row));
+    }
+
+    /** @return array<string, mixed> */
+    public static function columns(Section $section): array
+    {
+        return [
+            'name' => $section->name, 'width_mm' => $section->width, 'depth_mm' => $section->depth, 'x_mm' => $section->placement->x,
+            'y_mm' => $section->placement->y, 'angle_deg' => $section->placement->angleDeg, 'base_mm' => $section->base, 'typed' => $section->typed,
+        ];
+    }
+
+    private function read(Typed $typed, Section $old): Section
+    {
+        $p = $old->placement;
+        [$width, $depth] = [$typed->length('width_mm', $old->width, $old->width), $typed->length('depth_mm', $old->depth, $old->depth)];
+        [$x, $y] = [$typed->length('x_mm', $p->x, $p->x), $typed->length('y_mm', $p->y, $p->y)];
+        $angle = $typed->number('angle_deg', $p->angleDeg);
+        $base = $typed->length('base_mm', $old->base, $old->base);
+
+        return $typed->made(fn (): Section => Section::of($old->uid, $typed->text('name', $old->name), $width, $depth, $x, $y, $angle, $base, $typed->kept() + $old->typed, $old->extra));
+    }
+
+    /** Spots and lines that lie wholly on the board, and runs that begin on it. */
+    private function carryLand(Layout $layout, Changes $changes, Section $from, Section $to): void
+    {
+        $move = fn (float $x, float $y): Point => $to->placement->toLayout($from->placement->toSection(new Point($x, $y)));
+        foreach ($layout->features()->get() as $feature) {
+            /** @var LandFeature $feature */
+            $off = array_filter($feature->points, fn (array $p): bool => ! $from->holds((float) $p['x_mm'], (float) $p['y_mm'], 0.5));
+            if ($off === []) {
+                $feature->points = array_map(function (array $p) use ($move): array {
+                    $there = $move((float) $p['x_mm'], (float) $p['y_mm']);
+
+                    return ['x_mm' => $there->x, 'y_mm' => $there->y, 'z_mm' => $p['z_mm']];
+                }, $feature->points);
+                $changes->save($feature);
+            }
+        }
+        foreach ($layout->runs()->get() as $run) {
+            /** @var Run $run */
+            if ($from->holds($run->x_mm, $run->y_mm, 0.5)) {
+                $there = $move($run->x_mm, $run->y_mm);
+                $run->fill(['x_mm' => $there->x, 'y_mm' => $there->y, 'heading_deg' => $run->heading_deg + $to->placement->angleDeg - $from->placement->angleDeg]);
+                $changes->save($run);
+            }
+        }
+    }
+}

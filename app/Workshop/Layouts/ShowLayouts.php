@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Layouts;
+
+use App\Drawing\BoardsDrawing;
+use App\Models\Layout;
+use App\Models\Revision;
+use App\Workshop\LoadProject;
+use App\Workshop\Revising\Ledger;
+use DateTimeImmutable;
+use DateTimeZone;
+
+/** The list of layouts, and one layout's sheet. */
+final readonly class ShowLayouts
+{
+    public function __construct(private LoadProject $load, private Ledger $ledger) {}
+
+    /** @return array<string, mixed> for the view layouts.index */
+    public function all(): array
+    {
+        $cards = [];
+        foreach (Layout::query()->whereNull('removed_at')->orderBy('id')->get() as $layout) {
+            $project = $this->load->of($layout);
+            $cards[] = ['layout' => $layout, 'project' => $project, 'boards' => BoardsDrawing::of($project, 420.0, 150.0)];
+        }
+
+        return ['cards' => $cards, 'zones' => DateTimeZone::listIdentifiers()];
+    }
+
+    /** @return array<string, mixed> for the view layouts.settings */
+    public function one(Layout $layout): array
+    {
+        $project = $this->load->of($layout);
+        $zone = new DateTimeZone($layout->zone);
+        $history = Revision::query()->where('layout_id', $layout->id)->orderByDesc('id')->limit(8)->get()->map(fn (Revision $r): array => [
+            'at' => (new DateTimeImmutable($r->made_at, new DateTimeZone('UTC')))->setTimezone($zone)->format('D j M, H:i'),
+            'sentence' => ['edit' => '', 'undo' => 'Undone: ', 'redo' => 'Done again: '][$r->kind].$r->sentence,
+        ])->all();
+
+        return [
+            'layout' => $layout, 'project' => $project, 'sheet' => $project->layout, 'sections' => $layout->sections()->get(),
+            'boards' => BoardsDrawing::of($project, 560.0, 170.0), 'history' => $history, 'next' => $this->ledger->next($layout),
+            'zones' => DateTimeZone::listIdentifiers(),
+        ];
+    }
+}

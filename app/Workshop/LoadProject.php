@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Models\LandFeature as FeatureRow;
+use App\Models\Layout;
+use App\Models\Record;
+use App\Models\Run as RunRow;
+use App\Models\Section as SectionRow;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\LayoutSheet;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Track\FormationProfile;
+use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\Vehicle;
+use Illuminate\Support\Collection;
+
+/** Rows → the immutable whole that every computation starts from. */
+final class LoadProject
+{
+    /** @param Record|null $changed a row that is not saved yet and stands for its own */
+    public function of(Layout $layout, ?Record $changed = null): Project
+    {
+        $swap = fn (Collection $rows): Collection => $rows->map(fn (Record $row): Record => $changed !== null && $changed::class === $row::class && $changed->uid === $row->uid ? $changed : $row);
+        $runs = $swap($layout->runs()->get());
+        $extras = [];
+        foreach ($runs as $row) {
+            $extras[$row->uid] = self::extra($row->extra);
+        }
+
+        return Project::of(
+            self::sheet($layout),
+            array_values($layout->sections()->get()->map(self::section(...))->all()),
+            array_values($runs->map(self::run(...))->all()),
+            array_values($swap($layout->features()->get())->map(self::feature(...))->all()),
+            $extras,
+            self::extra($layout->file_extra),
+        );
+    }
+
+    public static function sheet(Layout $row): LayoutSheet
+    {
+        $v = $row->vehicle;
+
+        return LayoutSheet::of(
+            $row->uid, $row->name, $row->ratio, $row->gauge_mm, Units::from($row->units), $row->zone, $row->currency,
+            $row->viewing_edges, $row->region, $row->season,
+            Vehicle::from((float) $v['body_mm'], (float) $v['bogie_centres_mm'], (float) $v['width_mm'], (float) $v['height_mm']),
+            $row->clearance_margin_mm, $row->face_limit_deg, $row->bank_reach_mm, $row->tension, $row->stiffness_mm,
+            $row->typed, self::extra($row->extra),
+        );
+    }
+
+    public static function section(SectionRow $row): Section
+    {
+        return Section::of(
+            $row->uid, $row->name, $row->width_mm, $row->depth_mm, $row->x_mm, $row->y_mm, $row->angle_deg, $row->base_mm,
+            $row->typed, self::extra($row->extra),
+        );
+    }
+
+    public static function run(RunRow $row): Run
+    {
+        $floats = fn (array $values): array => array_map(fn (mixed $v): mixed => is_int($v) ? (float) $v : $v, $values);
+
+        return Run::lay(
+            $row->uid, $row->name, new Point($row->x_mm, $row->y_mm), $row->heading_deg, array_map($floats, $row->elements),
+            $row->start_height_mm, array_map($floats, $row->grade_points), FormationProfile::from($floats($row->profile)),
+        );
+    }
+
+    public static function feature(FeatureRow $row): LandFeature
+    {
+        return LandFeature::of(
+            $row->uid, $row->kind,
+            array_map(fn (array $p): Spot => new Spot((float) $p['x_mm'], (float) $p['y_mm'], (float) $p['z_mm']), $row->points),
+            $row->name, self::extra($row->extra),
+        );
+    }
+
+    /** @return array<string, mixed> objects within stay objects, so that an empty one is written as one again */
+    private static function extra(string $json): array
+    {
+        return (array) json_decode($json, false, 64, JSON_THROW_ON_ERROR);
+    }
+}

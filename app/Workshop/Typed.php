@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Measure\Units;
+
+/**
+ * What came from a form: reads values, gathers every fault by field, and remembers what was typed for lengths so that it
+ * can be shown again.
+ */
+final class Typed
+{
+    /** @var list<Refusal> */
+    private array $faults = [];
+
+    /** @var array<string, string> */
+    private array $kept = [];
+
+    /** @param array<string, mixed> $input */
+    public function __construct(private readonly array $input, private readonly Units $units = Units::Metric) {}
+
+    public function has(string $field): bool
+    {
+        return $this->raw($field) !== null;
+    }
+
+    public function text(string $field, string $otherwise = ''): string
+    {
+        $value = $this->raw($field);
+
+        return is_scalar($value) ? trim((string) $value) : $otherwise;
+    }
+
+    /**
+     * A length in mm, as typed in the layout's units or any other. A field that still shows the current value leaves it
+     * as it is, unrounded.
+     */
+    public function length(string $field, ?float $otherwise = null, ?float $current = null): float
+    {
+        $text = $this->text($field);
+        if ($current !== null && $text === Length::field($current, $this->units)) {
+            return $current;
+        }
+        if ($text === '' && $otherwise !== null) {
+            return $otherwise;
+        }
+        try {
+            $mm = Length::parse($text, $this->units, $this->at($field));
+            $this->kept[$field] = $text;
+
+            return $mm;
+        } catch (Refusal $refusal) {
+            $this->faults[] = $refusal;
+
+            return NAN;
+        }
+    }
+
+    /** A plain number; a trailing unit such as ° or % is let pass, a decimal comma too. */
+    public function number(string $field, ?float $otherwise = null): float
+    {
+        $text = str_replace([',', "\u{2212}"], ['.', '-'], (string) preg_replace('/\s*(°|%|mm)$/u', '', $this->text($field)));
+        if ($text === '' && $otherwise !== null) {
+            return $otherwise;
+        }
+        if (! is_numeric($text) || ! is_finite((float) $text)) {
+            $this->faults[] = new Refusal($text === '' ? 'A number is missing.' : "“{$text}” is not a number.", $this->at($field));
+
+            return NAN;
+        }
+
+        return (float) $text;
+    }
+
+    /** @return array<int|string, mixed> */
+    public function list(string $field): array
+    {
+        $value = $this->raw($field);
+
+        return is_array($value) ? $value : [];
+    }
+
+    /** @return array<string, string> field → text, of lengths that could be read */
+    public function kept(): array
+    {
+        return $this->kept;
+    }
+
+    public function fault(string $message, string $place): void
+    {
+        $this->faults[] = new Refusal($message, $place);
+    }
+
+    /**
+     * The value, unless a field could not be read or the value itself is refused.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $make
+     * @return T
+     *
+     * @throws Refusals
+     */
+    public function made(callable $make): mixed
+    {
+        $value = null;
+        try {
+            $value = $make();
+        } catch (Refusal $refusal) {
+            // A field that could not be read comes through as not a number: its own fault says it better.
+            $known = array_map(fn (Refusal $r): string => $r->place, $this->faults);
+            if (! in_array($refusal->place, $known, true)) {
+                $this->faults[] = $refusal;
+            }
+        }
+        if ($this->faults !== []) {
+            throw new Refusals($this->faults);
+        }
+
+        return $value;
+    }
+
+    private function raw(string $field): mixed
+    {
+        $value = $this->input;
+        foreach (explode('.', $field) as $key) {
+            if (! is_array($value) || ! array_key_exists($key, $value)) {
+                return null;
+            }
+            $value = $value[$key];
+        }
+
+        return $value;
+    }
+
+    private function at(string $field): string
+    {
+        return str_replace('.', '/', $field);
+    }
+}

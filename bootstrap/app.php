@@ -1,0 +1,44 @@
+<?php
+
+use App\Http\Middleware\SecureHeaders;
+use App\Workshop\Revising\StaleRecord;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Refusals;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(web: __DIR__.'/../routes/web.php')
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->append(SecureHeaders::class);
+        // The script sets it when the lamp is lit.
+        $middleware->encryptCookies(except: ['theme']);
+        // Lengths are shown again as they were typed, spaces and all.
+        $middleware->remove(Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull::class);
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontReport([Refusal::class, Refusals::class, StaleRecord::class]);
+        $exceptions->map(Refusal::class, fn (Refusal $refusal): ValidationException => ValidationException::withMessages([$refusal->place ?: 'form' => $refusal->getMessage()]));
+        $exceptions->map(Refusals::class, function (Refusals $refusals): ValidationException {
+            $messages = [];
+            foreach ($refusals->all as $refusal) {
+                $messages[$refusal->place ?: 'form'][] = $refusal->getMessage();
+            }
+
+            return ValidationException::withMessages($messages);
+        });
+        $exceptions->render(function (ValidationException $invalid, Request $request) {
+            if ($request->header('HX-Request') === 'true') {
+                return response()->view('land.faults', ['faults' => $invalid->errors()], 422);
+            }
+        });
+        $exceptions->render(function (StaleRecord $stale, Request $request) {
+            $view = $request->header('HX-Request') === 'true' ? 'land.stale' : 'errors.409';
+
+            return response()->view($view, ['stale' => $stale], 409);
+        });
+    })
+    ->create();

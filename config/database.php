@@ -1,0 +1,22 @@
+<?php
+
+$sqlite = fn (string $path): array => [
+    'driver' => 'sqlite',
+    'database' => $path,
+    'prefix' => '',
+    'foreign_key_constraints' => true,
+    'busy_timeout' => 5000,
+    'journal_mode' => 'WAL',
+    'synchronous' => 'NORMAL',
+    'transaction_mode' => 'IMMEDIATE',
+];
+
+return [
+    'default' => 'sqlite',
+    'connections' => [
+        'sqlite' => $sqlite(env('DB_DATABASE', storage_path('ridge.sqlite'))),
+        // The queue and its progress have a file of their own, so that a long computation never holds up a save.
+        'queue' => $sqlite(env('DB_QUEUE_DATABASE', storage_path('queue.sqlite'))),
+    ],
+    'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],
+];

@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Interchange;
+
+use IdleRidge\Core\Measure\Refusal;
+use stdClass;
+
+/**
+ * One JSON object while it is read: typed access by key, with the JSON pointer of what is missing or wrong. Keys that
+ * were not asked for are faults, but for those that begin with x_.
+ */
+final class Record
+{
+    /** @var array<string, true> */
+    private array $asked = [];
+
+    /** @param array<mixed> $values */
+    private function __construct(private readonly array $values, public readonly string $pointer) {}
+
+    /** @throws Refusal when it is not an object */
+    public static function of(mixed $value, string $pointer): self
+    {
+        if (! $value instanceof stdClass) {
+            throw new Refusal('expected an object', $pointer);
+        }
+
+        return new self((array) $value, $pointer);
+    }
+
+    public function has(string $key): bool
+    {
+        return isset($this->values[$key]);
+    }
+
+    public function text(string $key, ?string $otherwise = null): string
+    {
+        $value = $this->take($key, $otherwise);
+        if (! is_string($value)) {
+            throw new Refusal('expected a text', $this->at($key));
+        }
+
+        return $value;
+    }
+
+    public function number(string $key, ?float $otherwise = null): float
+    {
+        $value = $this->take($key, $otherwise);
+        if (! is_int($value) && ! is_float($value)) {
+            throw new Refusal('expected a number', $this->at($key));
+        }
+
+        return (float) $value;
+    }
+
+    public function numberOrNull(string $key): ?float
+    {
+        $this->asked[$key] = true;
+
+        return isset($this->values[$key]) ? $this->number($key) : null;
+    }
+
+    /** @return list<mixed> */
+    public function list(string $key): array
+    {
+        $value = $this->take($key, []);
+        if (! is_array($value) || ! array_is_list($value)) {
+            throw new Refusal('expected a list', $this->at($key));
+        }
+
+        return $value;
+    }
+
+    /** @return array<string, string> */
+    public function texts(string $key): array
+    {
+        $out = [];
+        foreach (self::of($this->take($key, new stdClass), $this->at($key))->values as $name => $value) {
+            if (! is_string($value)) {
+                throw new Refusal('expected a text', $this->at($key).'/'.$name);
+            }
+            $out[(string) $name] = $value;
+        }
+
+        return $out;
+    }
+
+    public function record(string $key): self
+    {
+        return self::of($this->take($key, null), $this->at($key));
+    }
+
+    /** @return list<self> */
+    public function records(string $key): array
+    {
+        $out = [];
+        foreach ($this->list($key) as $k => $value) {
+            $out[] = self::of($value, $this->at($key).'/'.$k);
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, float> every value of a flat object of numbers */
+    public function numbers(): array
+    {
+        $out = [];
+        foreach (array_keys($this->values) as $key) {
+            $out[(string) $key] = $this->number((string) $key);
+        }
+
+        return $out;
+    }
+
+    /**
+     * What is left: keys that begin with x_.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws Refusal for any other key that nobody asked for
+     */
+    public function extra(): array
+    {
+        $extra = [];
+        foreach ($this->values as $key => $value) {
+            if (str_starts_with((string) $key, 'x_')) {
+                $extra[(string) $key] = $value;
+            } elseif (! isset($this->asked[$key])) {
+                throw new Refusal('unknown key; keys of your own begin with x_', $this->at((string) $key));
+            }
+        }
+
+        return $extra;
+    }
+
+    /**
+     * Nothing may be left: a part of a record has no keys of your own.
+     *
+     * @throws Refusal
+     */
+    public function close(): void
+    {
+        foreach ($this->extra() as $key => $value) {
+            throw new Refusal('keys of your own belong on the layout, a section, a run or a feature', $this->at($key));
+        }
+    }
+
+    public function at(string $key): string
+    {
+        return $this->pointer.'/'.str_replace(['~', '/'], ['~0', '~1'], $key);
+    }
+
+    private function take(string $key, mixed $otherwise): mixed
+    {
+        $this->asked[$key] = true;
+        $value = $this->values[$key] ?? $otherwise;
+        if ($value === null) {
+            throw new Refusal('is missing', $this->at($key));
+        }
+
+        return $value;
+    }
+}

@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Interchange;
+
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\LayoutSheet;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Track\FormationProfile;
+use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\Vehicle;
+use JsonException;
+
+/** Reads a `*.ridge.json`. All faults come at once, each with its JSON pointer. */
+final class RidgeReader
+{
+    /** @var list<Refusal> */
+    private array $faults = [];
+
+    private function __construct() {}
+
+    /** @throws Refusals */
+    public static function read(string $json): Project
+    {
+        return (new self)->project($json);
+    }
+
+    private function project(string $json): Project
+    {
+        try {
+            $root = Record::of(json_decode($json, false, 64, JSON_THROW_ON_ERROR), '');
+        } catch (JsonException $broken) {
+            throw new Refusals([new Refusal('not a readable JSON file ('.lcfirst($broken->getMessage()).')', '/')]);
+        } catch (Refusal $refusal) {
+            throw new Refusals([$refusal->within('/')]);
+        }
+        if (! $root->has('format') || $root->text('format') !== RidgeWriter::FORMAT) {
+            throw new Refusals([new Refusal('not an Idle Ridge layout: format must be “'.RidgeWriter::FORMAT.'”', '/format')]);
+        }
+        $version = $root->number('version', 0.0);
+        if ($version !== (float) RidgeWriter::VERSION) {
+            throw new Refusals([new Refusal("version {$version} is not known; this program reads version ".RidgeWriter::VERSION, '/version')]);
+        }
+        $layout = $this->try(fn (): LayoutSheet => $this->layout($root->record('layout')));
+        $sections = $this->each($root, 'sections', fn (Record $r): Section => $this->section($r));
+        $runs = $this->each($root, 'runs', fn (Record $r): array => $this->run($r));
+        $features = $this->each($root, 'features', fn (Record $r): LandFeature => $this->feature($r));
+        $extra = $this->try(function () use ($root): array {
+            $root->text('date', '');
+
+            return $root->extra();
+        });
+        if ($this->faults !== [] || $layout === null) {
+            throw new Refusals($this->faults === [] ? [new Refusal('is missing', '/layout')] : $this->faults);
+        }
+
+        return Project::of($layout, $sections, array_column($runs, 0), $features, array_column($runs, 1, 2), $extra ?? []);
+    }
+
+    private function layout(Record $r): LayoutSheet
+    {
+        $v = $r->record('vehicle');
+        $vehicle = Vehicle::from($v->number('body_mm'), $v->number('bogie_centres_mm'), $v->number('width_mm'), $v->number('height_mm'));
+        $v->close();
+        $edges = [];
+        foreach ($r->list('viewing_edges') as $k => $edge) {
+            $edges[] = is_string($edge) ? $edge : throw new Refusal('expected a text', $r->at('viewing_edges').'/'.$k);
+        }
+        $units = Units::tryFrom($r->text('units')) ?? throw new Refusal('units are metric or imperial', 'units');
+
+        return LayoutSheet::of(
+            $this->uid($r), $r->text('name'), $r->number('ratio'), $r->number('gauge_mm'), $units,
+            $r->text('zone'), $r->text('currency'), $edges, $r->text('region', ''), $r->text('season', ''), $vehicle,
+            $r->number('clearance_margin_mm'), $r->number('face_limit_deg'), $r->numberOrNull('bank_reach_mm'),
+            $r->number('tension'), $r->number('stiffness_mm'), $r->texts('typed'), $r->extra(),
+        );
+    }
+
+    private function section(Record $r): Section
+    {
+        return Section::of(
+            $this->uid($r), $r->text('name'), $r->number('width_mm'), $r->number('depth_mm'),
+            $r->number('x_mm'), $r->number('y_mm'), $r->number('angle_deg'), $r->number('base_mm'), $r->texts('typed'), $r->extra(),
+        );
+    }
+
+    /** @return array{Run, array<string, mixed>, string} */
+    private function run(Record $r): array
+    {
+        $pieces = [];
+        foreach ($r->records('elements') as $piece) {
+            $pieces[] = $piece->text('kind') === 'arc'
+                ? ['kind' => 'arc', 'radius_mm' => $piece->number('radius_mm'), 'angle_deg' => $piece->number('angle_deg')]
+                : ['kind' => $piece->text('kind'), 'length_mm' => $piece->number('length_mm')];
+            $piece->close();
+        }
+        $points = [];
+        foreach ($r->records('grade_points') as $point) {
+            $points[] = ['station_mm' => $point->number('station_mm'), 'height_mm' => $point->number('height_mm')];
+            $point->close();
+        }
+        $run = Run::lay(
+            $this->uid($r), $r->text('name'), new Point($r->number('x_mm'), $r->number('y_mm')), $r->number('heading_deg'),
+            $pieces, $r->number('start_height_mm'), $points, FormationProfile::from($r->record('profile')->numbers()),
+        );
+
+        return [$run, $r->extra(), $run->uid];
+    }
+
+    private function feature(Record $r): LandFeature
+    {
+        $points = [];
+        foreach ($r->records('points') as $p) {
+            $points[] = new Spot($p->number('x_mm'), $p->number('y_mm'), $p->number('z_mm'));
+            $p->close();
+        }
+
+        return LandFeature::of($this->uid($r), $r->text('kind'), $points, $r->text('name', ''), $r->extra());
+    }
+
+    private function uid(Record $r): string
+    {
+        $uid = $r->text('uid');
+        if (preg_match('/^[0-9A-HJKMNP-TV-Z]{26}$/', $uid) !== 1) {
+            throw new Refusal('expected a ULID of 26 characters', 'uid');
+        }
+
+        return $uid;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(Record): T  $make
+     * @return list<T>
+     */
+    private function each(Record $root, string $key, callable $make): array
+    {
+        $out = [];
+        foreach ($this->try(fn (): array => $root->records($key)) ?? [] as $record) {
+            $value = $this->try(fn () => $make($record), $record->pointer);
+            if ($value !== null) {
+                $out[] = $value;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $make
+     * @return T|null
+     */
+    private function try(callable $make, string $pointer = '/layout'): mixed
+    {
+        try {
+            return $make();
+        } catch (Refusal $refusal) {
+            // Values name their field alone; what the record itself found already carries its pointer.
+            $this->faults[] = str_starts_with($refusal->place, '/') ? $refusal : $refusal->within($pointer);
+
+            return null;
+        }
+    }
+}

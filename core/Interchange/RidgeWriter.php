@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Interchange;
+
+use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Track\Run;
+
+/** Writes a `*.ridge.json`: keys sorted, numbers at their shortest, one file always the same for one layout. */
+final class RidgeWriter
+{
+    public const FORMAT = 'idle-ridge/layout';
+
+    public const VERSION = 1;
+
+    /** @param string $date ISO 8601, when the file was written */
+    public static function write(Project $project, string $date): string
+    {
+        $layout = $project->layout;
+        $file = [
+            'format' => self::FORMAT,
+            'version' => self::VERSION,
+            'date' => $date,
+            'layout' => [
+                'uid' => $layout->uid,
+                'name' => $layout->name,
+                'ratio' => $layout->scale->ratio,
+                'gauge_mm' => $layout->gauge,
+                'units' => $layout->units->value,
+                'zone' => $layout->zone,
+                'currency' => $layout->currency,
+                'viewing_edges' => $layout->viewingEdges,
+                'region' => $layout->region,
+                'season' => $layout->season,
+                'vehicle' => [
+                    'body_mm' => $layout->vehicle->body,
+                    'bogie_centres_mm' => $layout->vehicle->bogieCentres,
+                    'width_mm' => $layout->vehicle->width,
+                    'height_mm' => $layout->vehicle->height,
+                ],
+                'clearance_margin_mm' => $layout->clearanceMargin,
+                'face_limit_deg' => $layout->faceLimitDeg,
+                'bank_reach_mm' => $layout->bankReach,
+                'tension' => $layout->tension,
+                'stiffness_mm' => $layout->stiffness,
+                'typed' => (object) $layout->typed,
+            ] + $layout->extra,
+            'sections' => array_map(self::section(...), $project->sections),
+            'runs' => array_map(fn (Run $run): array => self::run($run) + ($project->runExtras[$run->uid] ?? []), $project->runs),
+            'features' => array_map(self::feature(...), $project->features),
+        ] + $project->extra;
+
+        return json_encode(self::sorted($file), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+    }
+
+    /** @return array<string, mixed> */
+    private static function section(Section $section): array
+    {
+        return [
+            'uid' => $section->uid,
+            'name' => $section->name,
+            'width_mm' => $section->width,
+            'depth_mm' => $section->depth,
+            'x_mm' => $section->placement->x,
+            'y_mm' => $section->placement->y,
+            'angle_deg' => $section->placement->angleDeg,
+            'base_mm' => $section->base,
+            'typed' => (object) $section->typed,
+        ] + $section->extra;
+    }
+
+    /** @return array<string, mixed> */
+    private static function run(Run $run): array
+    {
+        return [
+            'uid' => $run->uid,
+            'name' => $run->name,
+            'x_mm' => $run->start->x,
+            'y_mm' => $run->start->y,
+            'heading_deg' => $run->headingDeg,
+            'elements' => $run->pieces,
+            'start_height_mm' => $run->startHeight,
+            'grade_points' => $run->gradePoints,
+            'profile' => $run->profile->toArray(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function feature(LandFeature $feature): array
+    {
+        return [
+            'uid' => $feature->uid,
+            'kind' => $feature->kind,
+            'name' => $feature->name,
+            'points' => array_map(fn (Spot $p): array => ['x_mm' => $p->x, 'y_mm' => $p->y, 'z_mm' => $p->z], $feature->points),
+        ] + $feature->extra;
+    }
+
+    private static function sorted(mixed $value): mixed
+    {
+        if (is_object($value)) {
+            $value = (array) $value;
+            ksort($value);
+
+            return (object) array_map(self::sorted(...), $value);
+        }
+        if (is_array($value)) {
+            if (! array_is_list($value)) {
+                ksort($value);
+            }
+
+            return array_map(self::sorted(...), $value);
+        }
+
+        return $value;
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Workshop\Files\LayoutFiles;
+use Illuminate\Database\Seeder;
+
+/** The demo data. */
+final class DatabaseSeeder extends Seeder
+{
+    public function run(SkarnvikBranch $branch, LayoutFiles $files): void
+    {
+        $files->store($branch->project());
+    }
+}

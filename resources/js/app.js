@@ -1,0 +1,16 @@
+import Alpine from '@alpinejs/csp';
+import htmx from 'htmx.org';
+import { bench } from './bench.js';
+import { figures } from './figures.js';
+import { land } from './land.js';
+
+window.htmx = htmx;
+
+document.addEventListener('htmx:configRequest', (event) => {
+    event.detail.headers['X-CSRF-TOKEN'] = document.querySelector('meta[name="csrf-token"]').content;
+});
+
+Alpine.data('bench', bench);
+Alpine.start();
+figures();
+land(htmx);

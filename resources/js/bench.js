@@ -1,0 +1,51 @@
+// What every page has: the list of keys, the lamp, and whether letters work as keys.
+
+const YEAR = 365 * 24 * 3600;
+
+export const lettersWork = () => localStorage.getItem('letters') !== 'off';
+
+export const inField = (target) => target.closest('input, select, textarea, dialog') !== null;
+
+export function bench() {
+    return {
+        letters: lettersWork(),
+
+        init() {
+            document.addEventListener('keydown', (event) => this.press(event));
+            document.addEventListener('click', (event) => {
+                const fill = event.target.closest('[data-fill]');
+                if (fill) {
+                    document.getElementById(fill.dataset.fill).value = fill.dataset.value;
+                }
+            });
+        },
+
+        press(event) {
+            if (inField(event.target) || event.ctrlKey || event.metaKey || event.altKey || !lettersWork()) {
+                return;
+            }
+            if (event.key === '?') {
+                this.keys();
+            } else if (event.key.toLowerCase() === 'u') {
+                document.querySelector(event.shiftKey ? '[data-redo]' : '[data-undo]')?.click();
+            } else if (/^[1-9]$/.test(event.key)) {
+                document.querySelector(`[data-key="${event.key}"]`)?.click();
+            }
+        },
+
+        keys() {
+            this.$refs.keys.showModal();
+        },
+
+        lamp() {
+            const theme = document.documentElement.dataset.theme === 'lamp' ? 'film' : 'lamp';
+            document.documentElement.dataset.theme = theme;
+            document.cookie = `theme=${theme};path=/;max-age=${YEAR};samesite=strict`;
+        },
+
+        switchLetters() {
+            this.letters = !this.letters;
+            localStorage.setItem('letters', this.letters ? 'on' : 'off');
+        },
+    };
+}

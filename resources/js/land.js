@@ -1,0 +1,216 @@
+// The Land screen: says to the server what was touched or dragged, and shows what comes back. It draws nothing but the
+// line under a finger that is not laid yet, and decides nothing.
+
+import { inField, lettersWork } from './bench.js';
+import { drags } from './drags.js';
+
+const HINTS = {
+    pick: 'contours 10 mm, heights over the datum',
+    run: 'touch where the run begins, then where it ends',
+    spot: 'touch the plan to set a spot height',
+    ridge: 'touch the points of the ridge, Enter ends it',
+    hollow: 'touch the points of the hollow, Enter ends it',
+    cut: 'touch where to cut the land open',
+};
+const TOOL_KEYS = { p: 'pick', r: 'run', s: 'spot', e: 'ridge', h: 'hollow', c: 'cut' };
+
+export const sheet = () => document.getElementById('land');
+export const look = () => Object.fromEntries(new FormData(document.getElementById('look')));
+
+export function land(htmx) {
+    if (!sheet()?.dataset.show) {
+        return;
+    }
+    let tool = 'pick';
+    let points = [];
+    let refocus = null;
+
+    const send = (method, url, values = {}) => htmx.ajax(method, url, { target: '#land', swap: 'outerHTML', values: { ...look(), ...values } });
+    const show = (values = {}) => send('GET', sheet().dataset.show, values);
+
+    // mm on the board under a pointer, from the plan's own frame.
+    const onPlan = (event) => {
+        const plan = document.getElementById('plan');
+        const at = plan.createSVGPoint();
+        [at.x, at.y] = [event.clientX, event.clientY];
+        const p = at.matrixTransform(plan.getScreenCTM().inverse());
+        const { scale, left, top, depth, width } = Object.fromEntries(Object.entries(plan.dataset).map(([k, v]) => [k, Number(v)]));
+        const [x, y] = [(p.x - left) / scale, depth - (p.y - top) / scale];
+        return { x: Math.round(x * 10) / 10, y: Math.round(y * 10) / 10, px: p.x, py: p.y, inside: x >= -2 && y >= -2 && x <= width + 2 && y <= depth + 2 };
+    };
+
+    const use = (name) => {
+        tool = name;
+        points = [];
+        mark();
+    };
+    const mark = () => {
+        sheet().dataset.using = tool;
+        document.querySelectorAll('[data-tool]').forEach((b) => b.setAttribute('aria-pressed', String(b.dataset.tool === tool)));
+        document.getElementById('tool-hint').textContent = HINTS[tool];
+        ghost();
+    };
+
+    const ghost = (to = null) => {
+        document.querySelector('.ghost')?.remove();
+        const all = to ? [...points, to] : points;
+        if (all.length > 0) {
+            const line = document.createElementNS('http://www.w3.org/2000/svg', 'polyline');
+            line.setAttribute('class', 'ghost');
+            line.setAttribute('points', all.map((p) => `${p.px},${p.py}`).join(' '));
+            document.getElementById('plan').append(line);
+        }
+    };
+
+    const place = (url, values, after = 'pick') => {
+        use(after);
+        return send('POST', url, values);
+    };
+    const flat = (list) => Object.fromEntries(list.flatMap((p, k) => [[`points[${k}][x]`, p.x], [`points[${k}][y]`, p.y]]));
+
+    const touch = (event) => {
+        const p = onPlan(event);
+        if (!p.inside) {
+            return;
+        }
+        if (tool === 'spot') {
+            place(sheet().dataset.features, { kind: 'spot', ...flat([p]) }).then(() => document.getElementById('pick-height')?.select());
+        } else if (tool === 'cut') {
+            show({ at_x: p.x, at_y: p.y });
+        } else {
+            points.push(p);
+            ghost();
+            if (tool === 'run' && points.length === 2) {
+                place(sheet().dataset.runs, { x1: points[0].x, y1: points[0].y, x2: p.x, y2: p.y });
+            }
+        }
+    };
+    const finish = () => {
+        if ((tool === 'ridge' || tool === 'hollow') && points.length > 1) {
+            place(sheet().dataset.features, { kind: tool, ...flat(points) });
+        }
+    };
+
+    const step = (by) => {
+        const at = Number(sheet().dataset.station) + by;
+        show(sheet().dataset.cutOn === 'run' ? { st: at } : { cx: at });
+    };
+
+    drags({ htmx, onPlan, send, show, busy: () => tool !== 'pick', done: (grip) => { refocus = grip; } });
+
+    document.addEventListener('click', (event) => {
+        const hit = (selector) => event.target.closest(selector);
+        if (hit('[data-tool]')) {
+            use(hit('[data-tool]').dataset.tool);
+        } else if (hit('[data-tab]')) {
+            show({ tab: hit('[data-tab]').dataset.tab });
+        } else if (hit('[data-let-go]')) {
+            show({ pick: '' });
+        } else if (hit('[data-reload]')) {
+            show();
+        } else if (hit('[data-step]')) {
+            step(Number(hit('[data-step]').dataset.step));
+        } else if (hit('[data-add]')) {
+            addRow(hit('[data-add]').dataset.add);
+        } else if (hit('[data-drop-row]')) {
+            hit('tr').remove();
+        } else if (hit('#plan') && tool !== 'pick') {
+            touch(event);
+        }
+    });
+    document.addEventListener('pointermove', (event) => {
+        if (points.length > 0 && event.target.closest('#plan')) {
+            ghost(onPlan(event));
+        }
+    });
+
+    document.addEventListener('keydown', (event) => {
+        if (event.key === 'Escape') {
+            use('pick');
+            return;
+        }
+        if (inField(event.target) || event.ctrlKey || event.metaKey || event.altKey) {
+            return;
+        }
+        if (event.key === 'Enter' && points.length > 1) {
+            event.preventDefault();
+            finish();
+        } else if (event.key === '[' || event.key === '{') {
+            step(event.shiftKey ? -1 : -10);
+        } else if (event.key === ']' || event.key === '}') {
+            step(event.shiftKey ? 1 : 10);
+        } else if (lettersWork() && TOOL_KEYS[event.key]) {
+            use(TOOL_KEYS[event.key]);
+        } else if ((event.key === 'Enter' || event.key === ' ') && event.target.closest('[data-pick]')) {
+            event.preventDefault();
+            const { pick } = event.target.closest('[data-pick]').dataset;
+            refocus = { uid: pick };
+            show({ pick });
+        } else {
+            nudge(event);
+        }
+    });
+
+    // Arrows move the focused grip, plus and minus lift it.
+    const nudge = (event) => {
+        const grip = event.target.closest('[data-drag]');
+        if (!grip) {
+            return;
+        }
+        const by = event.shiftKey ? 10 : 1;
+        const ways = { ArrowLeft: { dx: -by }, ArrowRight: { dx: by }, ArrowUp: { dy: by }, ArrowDown: { dy: -by }, '+': { dz: by }, '*': { dz: by }, '-': { dz: -by }, _: { dz: -by } };
+        const way = ways[event.key];
+        if (!way) {
+            return;
+        }
+        event.preventDefault();
+        const { drag, uid, index } = grip.dataset;
+        if (drag === 'cut') {
+            step((way.dx ?? way.dy ?? 0) * 1);
+            refocus = { drag };
+            return;
+        }
+        const lift = way.dz !== undefined && drag === 'point';
+        refocus = { drag, uid, index };
+        send('POST', sheet().dataset.grip, { drag: lift ? 'height' : drag, uid, index, pick: uid, ...way });
+    };
+
+    const addRow = (kind) => {
+        const rows = document.querySelector('[data-rows]');
+        const row = document.querySelector(`template[data-piece="${kind}"]`).innerHTML.replaceAll('__', String(Date.now() % 1e9));
+        rows.insertAdjacentHTML('beforeend', row);
+        rows.lastElementChild.querySelector('input:not([type="hidden"])').select();
+    };
+
+    document.addEventListener('htmx:afterSettle', (event) => {
+        if (event.detail.target.id === 'faults' || event.detail.elt?.id === 'faults') {
+            faults();
+            return;
+        }
+        mark();
+        const state = look();
+        const query = new URLSearchParams(Object.entries(state).filter(([, v]) => v !== ''));
+        history.replaceState(null, '', `${location.pathname}?${query}`);
+        if (refocus) {
+            const by = Object.entries(refocus).filter(([, v]) => v !== undefined).map(([k, v]) => `[data-${k}="${v}"]`).join('');
+            document.querySelector(`#plan ${by}, #profile ${by}`)?.focus();
+            refocus = null;
+        }
+    });
+
+    // Puts each refusal beside its field; what has no field stays at the head of the sheet.
+    const faults = () => {
+        document.querySelectorAll('.inspector .fault').forEach((f) => f.remove());
+        document.querySelectorAll('.inspector [aria-invalid]').forEach((f) => f.removeAttribute('aria-invalid'));
+        document.querySelectorAll('#faults [data-for]').forEach((line, k) => {
+            const field = document.querySelector(`.inspector [data-at="${line.dataset.for}"]`);
+            if (field) {
+                line.id = `fault-${k}`;
+                field.setAttribute('aria-invalid', 'true');
+                field.setAttribute('aria-describedby', line.id);
+            }
+        });
+        document.querySelector('.inspector [aria-invalid]')?.focus();
+    };
+    mark();
+}

@@ -1,0 +1,49 @@
+@props(['title', 'layout' => null, 'section' => null, 'current' => null])
+<!doctype html>
+<html lang="en" data-theme="{{ request()->cookie('theme') === 'lamp' ? 'lamp' : 'film' }}">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="csrf-token" content="{{ csrf_token() }}">
+    <meta name="htmx-config" content='{"allowEval":false,"includeIndicatorStyles":false,"selfRequestsOnly":true,"historyEnabled":false,"defaultSwapStyle":"outerHTML","responseHandling":[{"code":"204","swap":false},{"code":"[23]..","swap":true},{"code":"409","swap":true,"target":"#faults","swapOverride":"innerHTML"},{"code":"422","swap":true,"target":"#faults","swapOverride":"innerHTML"},{"code":"...","swap":false,"error":true}]}'>
+    <title>{{ $title }} – Idle Ridge</title>
+    @vite(['resources/css/app.scss', 'resources/js/app.js'])
+</head>
+<body x-data="bench" data-keys-layouts="{{ route('layouts.index') }}">
+<a class="skip" href="#land">Skip to the page</a>
+<header class="horizon">
+    <svg viewBox="0 0 1280 64" preserveAspectRatio="none" aria-hidden="true"><path class="sky-edge" d="M0 59C70 59 120 57.5 190 55.5S300 48.5 372 45.2 470 40.8 520 41 640 46 708 51.2 840 56.6 960 56.2 1130 58 1280 59.2"/><path class="land-fill" d="M0 59C70 59 120 57.5 190 55.5S300 48.5 372 45.2 470 40.8 520 41 640 46 708 51.2 840 56.6 960 56.2 1130 58 1280 59.2V64H0Z"/></svg>
+    <a class="hz-name" href="{{ $layout === null ? route('layouts.index') : route('layouts.settings', $layout) }}"><b>Idle Ridge</b><span>{{ $layout === null ? 'layouts' : $layout->name.' 1:'.rtrim(rtrim(number_format($layout->ratio, 2, '.', ''), '0'), '.') }}</span></a>
+    <nav class="hz-line" aria-label="Working order">
+        @if ($layout !== null)
+            <a class="hz-sheet" href="{{ route('layouts.settings', $layout) }}" @if ($current === 'settings') aria-current="page" @endif>Layout</a>
+            @php($first = $section ?? $layout->sections()->first())
+            @if ($first !== null)
+                <a class="hz-land" href="{{ route('land.show', [$layout, $first->uid]) }}" data-key="2" @if ($current === 'land') aria-current="page" @endif>Land</a>
+            @endif
+        @endif
+    </nav>
+    <div class="hz-air">
+        <a class="hz-link" href="{{ route('layouts.index') }}">All layouts</a>
+        <button class="hz-link" type="button" x-on:click="keys">Keys</button>
+        <button class="hz-lamp" type="button" x-on:click="lamp" aria-label="Change between film and lamp light"><svg class="icn" viewBox="0 0 16 16" aria-hidden="true"><path d="M5.2 8.2 6.6 3.4h2.8l1.4 4.8zM8 8.2v1.6M5 12.6l.8-1.2M8 13.2v-1.5M11 12.6l-.8-1.2"/></svg></button>
+    </div>
+</header>
+{{ $slot }}
+<dialog class="keys" x-ref="keys" aria-label="Keys">
+    <h2>Keys</h2>
+    <dl>
+        <dt><kbd>2</kbd></dt><dd>Land</dd>
+        <dt><kbd>[</kbd> <kbd>]</kbd></dt><dd>slide the cut line by 10 mm, with shift by 1 mm</dd>
+        <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>c</kbd> <kbd>p</kbd></dt><dd>Spot, Run, Ridge, Hollow, Cut, Pick</dd>
+        <dt>arrows</dt><dd>move the picked grip by 1 mm, with shift by 10 mm</dd>
+        <dt><kbd>+</kbd> <kbd>-</kbd></dt><dd>raise or lower it by 1 mm, with shift by 10 mm</dd>
+        <dt><kbd>u</kbd> <kbd>shift+u</kbd></dt><dd>undo, redo</dd>
+        <dt><kbd>Escape</kbd></dt><dd>let go, put a started line aside</dd>
+        <dt><kbd>?</kbd></dt><dd>this list</dd>
+    </dl>
+    <label class="check"><input type="checkbox" x-bind:checked="letters" x-on:change="switchLetters"> Letters work as keys</label>
+    <form method="dialog"><button class="btn quiet">Close</button></form>
+</dialog>
+</body>
+</html>

@@ -1,0 +1,7 @@
+<x-page title="That cannot be">
+<main class="page wide" id="land"><div class="title"><h1>That cannot be</h1></div>
+<section class="sheet blank"><div class="in stack">
+    <p>What was sent could not be read. Go back and mend it; nothing was changed.</p>
+    <div class="acts"><a class="btn" href="{{ route('layouts.index') }}">All layouts</a></div>
+</div></section></main>
+</x-page>

@@ -1,0 +1,49 @@
+@use('IdleRidge\Core\Measure\Length')
+@php
+    $mm = $units->value === 'metric' ? 'mm' : 'in';
+    $rows = $run->pieces;
+    $grades = $run->grade;
+@endphp
+<form class="pick-form" hx-patch="{{ $here('runs.update', [$run->uid]) }}" hx-target="#land" hx-include="#look">
+    <header><h2>{{ $run->name }}</h2>
+        <div class="tools" role="group" aria-label="Parts of the run">@foreach (['line' => 'Line', 'grade' => 'Grade', 'formation' => 'Formation'] as $tab => $word)<button type="button" class="tool" data-tab="{{ $tab }}" aria-pressed="{{ $page->tab === $tab ? 'true' : 'false' }}">{{ $word }}</button>@endforeach</div>
+        <button type="button" class="link end" data-let-go>Let go</button></header>
+    <input type="hidden" name="rev" value="{{ $page->revs[$run->uid] ?? 1 }}">
+    <div class="in stack">
+        @if ($page->tab === 'line')
+            <div class="pair four"><x-field name="name" label="Name" :value="$run->name" /><x-field name="x" at="x" label="Start x" :value="Length::field(round($run->start->x, 6), $units)" /><x-field name="y" at="y" label="y" :value="Length::field(round($run->start->y, 6), $units)" /><x-field name="heading" at="heading_deg" label="Heading" unit="°" :value="Length::decimal($run->headingDeg, 3)" /></div>
+            <table class="points elements"><thead><tr><th scope="col">Piece</th><th scope="col">Length or radius</th><th scope="col">Angle °, left +</th><th></th></tr></thead><tbody data-rows>
+                @foreach ($rows as $k => $piece)
+                    @include('land.piece', ['k' => $k, 'piece' => $piece])
+                @endforeach
+            </tbody></table>
+            <template data-piece="tangent">@include('land.piece', ['k' => '__', 'piece' => ['kind' => 'tangent', 'length_mm' => 200.0]])</template>
+            <template data-piece="arc">@include('land.piece', ['k' => '__', 'piece' => ['kind' => 'arc', 'radius_mm' => 720.0, 'angle_deg' => 20.0]])</template>
+            <div class="acts"><button class="btn">Set</button><button type="button" class="link" data-add="tangent">Add a tangent</button><button type="button" class="link" data-add="arc">Add an arc</button><button type="button" class="link end" hx-delete="{{ $here('runs.destroy', [$run->uid]) }}" hx-target="#land" hx-include="#look">Take up</button></div>
+        @elseif ($page->tab === 'grade')
+            <table class="points grades"><thead><tr><th scope="col">Station</th><th scope="col">Formation</th><th scope="col">Grade to here</th></tr></thead><tbody>
+                <tr><th scope="row" class="num">0</th><td><input name="start_height" data-at="start_height_mm" aria-label="Start height" value="{{ Length::field($run->startHeight, $units) }}" autocomplete="off"></td><td class="soft small">start, {{ $mm }}</td></tr>
+                @php($shown = array_slice($grades->stations, 1))
+                @foreach ($shown as $k => $station)
+                    <tr><td><input name="grade_points[{{ $k }}][station]" data-at="grade_points/{{ $k }}/station_mm" aria-label="Station of grade point {{ $k + 1 }}" value="{{ Length::field($station, $units) }}" autocomplete="off"></td>
+                        <td><input name="grade_points[{{ $k }}][height]" data-at="grade_points/{{ $k }}/height_mm" aria-label="Height of grade point {{ $k + 1 }}" value="{{ Length::field($grades->heights[$k + 1], $units) }}" autocomplete="off"></td>
+                        <td class="num">{{ \App\Drawing\GradeWords::of($grades->gradeAt($grades->stations[$k])) }}</td></tr>
+                @endforeach
+                @php($k = count($shown))
+                <tr><td><input name="grade_points[{{ $k }}][station]" data-at="grade_points/{{ $k }}/station_mm" aria-label="Station of a new grade point" placeholder="{{ Length::field(round($run->alignment->length), $units) }}" autocomplete="off"></td>
+                    <td><input name="grade_points[{{ $k }}][height]" data-at="grade_points/{{ $k }}/height_mm" aria-label="Height or grade of a new grade point" placeholder="80 or 2.2 %" autocomplete="off"></td><td class="soft small">a new point</td></tr>
+            </tbody></table>
+            <div class="acts"><button class="btn">Set</button><span class="soft small">Run of {{ Length::show($run->alignment->length, $units) }}. Empty both fields to take a point out.</span></div>
+        @else
+            <div class="pair four">
+                @foreach (['half_width_left_mm' => 'Half-width left', 'half_width_right_mm' => 'right', 'ditch_width_mm' => 'Ditch', 'ditch_depth_mm' => 'deep', 'roadbed_mm' => 'Roadbed', 'sleeper_mm' => 'Sleeper', 'rail_mm' => 'Rail'] as $key => $word)
+                    <x-field :name="'profile['.$key.']'" :at="'profile/'.$key" :label="$word" :unit="$mm" :value="Length::field($run->profile->toArray()[$key], $units)" />
+                @endforeach
+                @foreach (['batter_cut_left' => 'Cut slope left', 'batter_cut_right' => 'right', 'batter_fill_left' => 'Bank left', 'batter_fill_right' => 'right'] as $key => $word)
+                    <x-field :name="'profile['.$key.']'" :at="'profile/'.$key" :label="$word" unit="out : 1 up" :value="Length::decimal($run->profile->toArray()[$key], 3)" />
+                @endforeach
+            </div>
+            <div class="acts"><button class="btn">Set</button></div>
+        @endif
+    </div>
+</form>

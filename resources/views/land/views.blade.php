@@ -1,0 +1,68 @@
+@php
+    use IdleRidge\Core\Measure\Length;
+    $here = fn (string $name, array $more = []): string => route($name, [$layout, $section->uid, ...$more]);
+    $empty = $page->features === [] && $page->runs === [];
+@endphp
+<main class="page" id="land" data-show="{{ $here('land.show') }}" data-preview="{{ $here('land.preview') }}" data-grip="{{ $here('land.grip') }}" data-features="{{ $here('features.store') }}" data-runs="{{ $here('runs.store') }}" data-station="{{ $page->cut->station }}" data-cut-on="{{ $page->cut->run === null ? 'board' : 'run' }}">
+    <form id="look" hidden>
+        <input name="run" value="{{ $page->cut->run?->uid }}"><input name="st" value="{{ $page->cut->run === null ? '' : $page->cut->station }}"><input name="cx" value="{{ $page->cut->run === null ? $page->cut->station : '' }}">
+        <input name="pick" value="{{ $page->picked }}"><input name="tab" value="{{ $page->tab }}">
+    </form>
+    <div class="title">
+        <h1>{{ $section->name }}</h1>
+        <div class="sub">Board {{ Length::show($section->width, $units) }} × {{ Length::show($section->depth, $units) }}<br>{{ $page->preview ? 'preview on 10 mm cells' : 'top at '.Length::show($section->base, $units) }}</div>
+        <dl class="facts">
+            @foreach ($facts as $fact)
+                <div><dt>{{ $fact['label'] }}</dt><dd><x-figure :figure="$fact['figure']" :unit="$fact['unit']" /><small>{{ $fact['unit'] }}@if ($fact['note'])<span>{{ $fact['note'] }}</span>@endif</small></dd></div>
+            @endforeach
+            <div class="fnd"><dt @class(['bad' => $findings !== []])>{{ count($findings) === 0 ? 'No finding' : (count($findings) === 1 ? '1 finding' : count($findings).' findings') }}</dt>
+                <dd>@foreach (array_slice($findings, 0, 2) as $f)<span class="one"><i>{{ $f['number'] }}</i>{{ $f['finding']->subject }} <span class="num">{{ $f['what'] }}</span></span>@endforeach
+                @if ($findings === [])<span class="one soft">land and track agree</span>@endif</dd></div>
+        </dl>
+    </div>
+    @if (session('said'))<p class="said floating" role="status">{{ session('said') }}</p>@endif
+    <div class="grid"><div class="col">
+        <section class="sheet plan-sheet">
+            <header><h2>Plan</h2>
+                <div class="tools" role="group" aria-label="Tools">
+                    @foreach (['pick' => 'Pick', 'run' => 'Run', 'spot' => 'Spot', 'ridge' => 'Ridge', 'hollow' => 'Hollow', 'cut' => 'Cut'] as $tool => $word)<button type="button" class="tool" data-tool="{{ $tool }}" aria-pressed="{{ $tool === 'pick' ? 'true' : 'false' }}">{{ $word }}</button>@endforeach
+                </div>
+                <span class="meta hint" id="tool-hint">contours 10 mm, heights over the datum</span>
+                <div class="end undo-pair">
+                    <form method="post" action="{{ route('layouts.undo', $layout) }}">@csrf<button class="tool" data-undo @disabled($next['undo'] === null) @if ($next['undo']) title="{{ $next['undo'] }}" @endif>Undo</button></form>
+                    <form method="post" action="{{ route('layouts.redo', $layout) }}">@csrf<button class="tool" data-redo @disabled($next['redo'] === null) @if ($next['redo']) title="{{ $next['redo'] }}" @endif>Redo</button></form>
+                </div>
+            </header>
+            <div class="plan-hold">{!! $plan->toHtml() !!}
+                @if ($empty)<p class="plan-blank">Flat as the board. Touch <b>Spot</b> and then the plan to raise a hill, or <b>Run</b> and two places to lay track.</p>@endif
+            </div>
+        </section>
+        <section class="sheet profile-sheet">
+            <header><h2>Long profile</h2>
+                @if ($profile)<span class="meta">{{ $page->cut->run->name }}, heights × {{ Length::decimal($stretch, 1) }}</span><span class="meta end">heavy line formation, brown line ground</span>@else<span class="meta">no run yet</span>@endif
+            </header>
+            @if ($profile){!! $profile->toHtml() !!}@else<p class="blank-words">Lay a run and its grade stands here: where it climbs, what is cut, what is filled.</p>@endif
+        </section>
+        </div><div class="col">
+        <section class="sheet cross-sheet">
+            <header><h2>Cross-section</h2><span class="cutflag num">{{ \App\Drawing\CutWords::at($page->cut) }}</span>
+                <span class="end step"><button type="button" data-step="-10" aria-label="Cut line 10 mm back">−</button><button type="button" data-step="10" aria-label="Cut line 10 mm on">+</button><span class="meta">10 mm</span></span></header>
+            {!! $cross->toHtml() !!}
+            <dl class="read">
+                @foreach ($readings as $row)
+                    <div @class(['bad' => $row['bad']])><dt>{{ $row['label'] }}</dt><dd>@foreach ($row['figures'] as $k => $figure)@if ($k > 0)<span aria-hidden="true"> · </span>@endif<x-figure :figure="$figure" />@if ($figure->unit !== 'mm') <small>{{ $figure->unit }}</small>@endif @endforeach</dd></div>
+                @endforeach
+            </dl>
+        </section>
+        <section class="sheet inspector" aria-label="What is picked">
+            <div id="faults" role="alert"></div>
+            @if ($page->pickedFeature())
+                @include('land.feature', ['feature' => $page->pickedFeature()])
+            @elseif ($page->pickedRun())
+                @include('land.run', ['run' => $page->pickedRun()])
+            @else
+                @include('land.findings')
+            @endif
+        </section>
+    </div></div>
+</main>

@@ -1,0 +1,85 @@
+@php
+    use IdleRidge\Core\Measure\Length;
+    $units = $sheet->units;
+    $shown = fn (string $field, float $mm): string => isset($sheet->typed[$field]) && abs(Length::parse($sheet->typed[$field], $units) - $mm) < 1e-6 ? $sheet->typed[$field] : Length::field($mm, $units);
+    $in = $units->value === 'metric' ? 'mm' : 'in';
+@endphp
+<x-page :title="$layout->name" :layout="$layout" current="settings">
+<main class="page wide" id="land">
+    <div class="title"><h1>{{ $layout->name }}</h1><div class="sub">Layout sheet: what holds for every board.<br>Lengths may be typed as 38 mm, 2.4 m or 1 1/2".</div>
+        <div class="end undo-pair">
+            <form method="post" action="{{ route('layouts.undo', $layout) }}">@csrf<button class="btn quiet" data-undo @disabled($next['undo'] === null) @if ($next['undo']) title="{{ $next['undo'] }}" @endif>Undo</button></form>
+            <form method="post" action="{{ route('layouts.redo', $layout) }}">@csrf<button class="btn quiet" data-redo @disabled($next['redo'] === null) @if ($next['redo']) title="{{ $next['redo'] }}" @endif>Redo</button></form>
+        </div>
+    </div>
+    @if (session('said'))<p class="said" role="status">{{ session('said') }}</p>@endif
+    <div class="desk settings">
+        <div class="cards">
+            <section class="sheet"><header><h2>Sections</h2><span class="meta">x and y of the lower left corner in the layout; base is the board top over the datum</span></header>
+                <div class="in">
+                    @if ($boards){!! $boards->toHtml() !!}@endif
+                    @foreach ($sections as $row)
+                        <form class="section-row" method="post" action="{{ route('sections.update', [$layout, $row]) }}" id="section-{{ $row->uid }}">@csrf @method('PATCH')
+                            <input type="hidden" name="rev" value="{{ $row->rev }}"><input type="hidden" name="form" value="{{ $row->uid }}">
+                            @php($mine = old('form') === $row->uid)
+                            @foreach (['name' => 'Name', 'width_mm' => 'Width', 'depth_mm' => 'Depth', 'x_mm' => 'x', 'y_mm' => 'y', 'angle_deg' => 'Turn', 'base_mm' => 'Base'] as $field => $label)
+                                @php($value = $field === 'name' ? $row->name : ($field === 'angle_deg' ? Length::decimal($row->angle_deg, 3) : (isset($row->typed[$field]) && abs(Length::parse($row->typed[$field], $units) - $row->$field) < 1e-6 ? $row->typed[$field] : Length::field($row->$field, $units))))
+                                <div class="field {{ $field === 'name' ? 'grow' : '' }}"><label for="{{ $row->uid }}-{{ $field }}">{{ $label }} @if ($field !== 'name')<small>{{ $field === 'angle_deg' ? '°' : $in }}</small>@endif</label>
+                                    <input id="{{ $row->uid }}-{{ $field }}" name="{{ $field }}" value="{{ $mine ? old($field, $value) : $value }}" autocomplete="off" @if ($mine && $errors->has($field)) aria-invalid="true" aria-describedby="{{ $row->uid }}-{{ $field }}-fault" @endif>
+                                    @if ($mine && $errors->has($field))<p class="fault" id="{{ $row->uid }}-{{ $field }}-fault">{{ $errors->first($field) }}</p>@endif
+                                </div>
+                            @endforeach
+                            <div class="row-acts"><button class="btn quiet">Save</button><a class="btn quiet" href="{{ route('land.show', [$layout, $row]) }}">Land</a><button class="link" form="remove-{{ $row->uid }}">Remove</button></div>
+                            <label class="check small"><input type="checkbox" name="leave_land" value="1"> when it moves, leave its land where it is</label>
+                        </form>
+                        <form id="remove-{{ $row->uid }}" method="post" action="{{ route('sections.destroy', [$layout, $row]) }}">@csrf @method('DELETE')</form>
+                    @endforeach
+                    <form class="section-row new" method="post" action="{{ route('sections.store', $layout) }}">@csrf<input type="hidden" name="form" value="new">
+                        @php($mine = old('form') === 'new')
+                        @foreach (['name' => ['Add a section', ''], 'width_mm' => ['Width', '1200 mm'], 'depth_mm' => ['Depth', '600 mm']] as $field => [$label, $value])
+                            <div class="field {{ $field === 'name' ? 'grow' : '' }}"><label for="new-{{ $field }}">{{ $label }}</label>
+                                <input id="new-{{ $field }}" name="{{ $field }}" value="{{ $mine ? old($field, $value) : $value }}" @if ($field === 'name') placeholder="name" @endif autocomplete="off" @if ($mine && $errors->has($field)) aria-invalid="true" aria-describedby="new-{{ $field }}-fault" @endif @if ($field === 'name' && count($sections) === 0) autofocus @endif>
+                                @if ($mine && $errors->has($field))<p class="fault" id="new-{{ $field }}-fault">{{ $errors->first($field) }}</p>@endif
+                            </div>
+                        @endforeach
+                        <div class="row-acts"><button class="btn {{ count($sections) === 0 ? '' : 'quiet' }}">Add the section</button></div>
+                    </form>
+                </div>
+            </section>
+            <section class="sheet"><header><h2>History</h2><span class="meta">the last changes; undo and redo go back across restarts</span></header>
+                <ol class="in history">@forelse ($history as $entry)<li><span class="num soft">{{ $entry['at'] }}</span> {{ $entry['sentence'] }}</li>@empty<li class="soft">Nothing has been changed yet.</li>@endforelse</ol>
+            </section>
+        </div>
+        <div class="side">
+            <section class="sheet"><header><h2>Layout</h2></header>
+                <form class="in stack" method="post" action="{{ route('layouts.update', $layout) }}">@csrf @method('PATCH')
+                    <input type="hidden" name="rev" value="{{ $layout->rev }}"><input type="hidden" name="form" value="sheet"><input type="hidden" name="viewing_edges[]" value="">
+                    <x-field name="name" label="Name" :value="$sheet->name" id="sheet-name" />
+                    <div class="pair">
+                        <x-field name="ratio" label="Scale" unit="1 to" :value="Length::decimal($sheet->scale->ratio, 4)" mode="decimal" />
+                        <x-field name="gauge_mm" label="Gauge" :unit="$in" :value="$shown('gauge_mm', $sheet->gauge)" />
+                        <x-choice name="units" label="Lengths" :options="['metric' => 'mm and m', 'imperial' => 'inches and feet']" :value="$units->value" />
+                        <x-field name="currency" label="Currency" :value="$sheet->currency" />
+                    </div>
+                    <x-choice name="zone" label="Time zone" :options="array_combine($zones, $zones)" :value="$sheet->zone" />
+                    <div class="pair"><x-field name="region" label="Region" :value="$sheet->region" /><x-field name="season" label="Season" :value="$sheet->season" /></div>
+                    <fieldset class="edges"><legend>Looked at from</legend>@foreach (['front', 'back', 'left', 'right'] as $edge)<label class="check"><input type="checkbox" name="viewing_edges[]" value="{{ $edge }}" @checked(in_array($edge, $sheet->viewingEdges, true))> {{ $edge }}</label>@endforeach</fieldset>
+                    <h3>Longest vehicle</h3>
+                    <div class="pair four">
+                        @foreach (['body' => ['Body', $sheet->vehicle->body], 'bogie_centres' => ['Bogies', $sheet->vehicle->bogieCentres], 'width' => ['Width', $sheet->vehicle->width], 'height' => ['Height', $sheet->vehicle->height]] as $part => [$label, $mm])
+                            <x-field :name="'vehicle_'.$part.'_mm'" :label="$label" :unit="$in" :value="$shown('vehicle_'.$part.'_mm', $mm)" />
+                        @endforeach
+                    </div>
+                    <div class="pair four">
+                        <x-field name="clearance_margin_mm" label="Margin" :unit="$in" :value="$shown('clearance_margin_mm', $sheet->clearanceMargin)" />
+                        <x-field name="face_limit_deg" label="Skin holds" unit="°" :value="Length::decimal($sheet->faceLimitDeg, 1)" />
+                        <x-field name="bank_reach_mm" label="Slopes within" :unit="$in" :value="$sheet->bankReach === null ? '' : $shown('bank_reach_mm', $sheet->bankReach)" />
+                        <x-field name="stiffness_mm" label="Stiffness" :unit="$in" :value="$shown('stiffness_mm', $sheet->stiffness)" />
+                    </div>
+                    <div class="acts"><button class="btn">Save the sheet</button><a class="btn quiet" href="{{ route('layouts.export', $layout) }}">Export</a></div>
+                </form>
+            </section>
+        </div>
+    </div>
+</main>
+</x-page>
