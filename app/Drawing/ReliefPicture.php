@@ -16,7 +16,7 @@ final class ReliefPicture
     private const PER_CELL = 2;
 
     /** How much steeper than it is the land is shaded, so that gentle ground shows. */
-    private const EXAGGERATION = 1.2;
+    private const EXAGGERATION = 1.4;
 
     public static function png(LandSheet $sheet): string
     {

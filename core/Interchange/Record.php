@@ -124,9 +124,12 @@ final class Record
     {
         $extra = [];
         foreach ($this->values as $key => $value) {
+            if (isset($this->asked[$key])) {
+                continue;
+            }
             if (str_starts_with((string) $key, 'x_')) {
                 $extra[(string) $key] = $value;
-            } elseif (! isset($this->asked[$key])) {
+            } else {
                 throw new Refusal('unknown key; keys of your own begin with x_', $this->at((string) $key));
             }
         }

@@ -41,7 +41,7 @@ final readonly class SkarnvikBranch
         return [
             $this->run('Running line', 0, 222, 10, [['kind' => 'tangent', 'length_mm' => 420.0], ['kind' => 'arc', 'radius_mm' => 720.0, 'angle_deg' => -28.0], ['kind' => 'tangent', 'length_mm' => 461.6]],
                 62, [[420, 62], [1060, 76.1], [1233, 77.5]], ['batter_cut_left' => 0.2, 'batter_fill_right' => 1.4, 'ditch_depth_mm' => 1.5]),
-            $this->run('Yard siding', 60, 184, 10, [['kind' => 'tangent', 'length_mm' => 310.0]], 62, [], []),
+            $this->run('Yard siding', 60, 174, 10, [['kind' => 'tangent', 'length_mm' => 310.0]], 50, [], []),
         ];
     }
 

@@ -55,15 +55,15 @@ final readonly class Ledger
         [$done, $undone] = $this->stacks($layout);
         $sentence = fn (?int $id): ?string => $id === null ? null : Revision::query()->whereKey($id)->value('sentence');
 
-        return ['undo' => $sentence(end($done) ?: null), 'redo' => $sentence(end($undone) ?: null)];
+        return ['undo' => $sentence(self::last($done)), 'redo' => $sentence(self::last($undone))];
     }
 
     private function turn(Layout $layout, string $kind): ?string
     {
         return DB::transaction(function () use ($layout, $kind): ?string {
             [$done, $undone] = $this->stacks($layout);
-            $id = end($kind === 'undo' ? $done : $undone);
-            if ($id === false) {
+            $id = self::last($kind === 'undo' ? $done : $undone);
+            if ($id === null) {
                 return null;
             }
             $revision = Revision::query()->findOrFail($id);
@@ -126,6 +126,12 @@ final readonly class Ledger
         }
 
         return [$done, $undone];
+    }
+
+    /** @param list<int> $stack */
+    private static function last(array $stack): ?int
+    {
+        return $stack === [] ? null : $stack[count($stack) - 1];
     }
 
     /** @param list<array{table: string, uid: string, before: array<string, mixed>|null, after: array<string, mixed>|null}> $rows */

@@ -11,7 +11,7 @@
     <input type="hidden" name="rev" value="{{ $page->revs[$run->uid] ?? 1 }}">
     <div class="in stack">
         @if ($page->tab === 'line')
-            <div class="pair four"><x-field name="name" label="Name" :value="$run->name" /><x-field name="x" at="x" label="Start x" :value="Length::field(round($run->start->x, 6), $units)" /><x-field name="y" at="y" label="y" :value="Length::field(round($run->start->y, 6), $units)" /><x-field name="heading" at="heading_deg" label="Heading" unit="°" :value="Length::decimal($run->headingDeg, 3)" /></div>
+            <div class="pair run-head"><x-field name="name" label="Name" :value="$run->name" /><x-field name="x" at="x" label="Start x" :value="Length::field(round($run->start->x, 6), $units)" /><x-field name="y" at="y" label="y" :value="Length::field(round($run->start->y, 6), $units)" /><x-field name="heading" at="heading_deg" label="Heading" unit="°" :value="Length::decimal($run->headingDeg, 3)" /></div>
             <table class="points elements"><thead><tr><th scope="col">Piece</th><th scope="col">Length or radius</th><th scope="col">Angle °, left +</th><th></th></tr></thead><tbody data-rows>
                 @foreach ($rows as $k => $piece)
                     @include('land.piece', ['k' => $k, 'piece' => $piece])

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Models\Layout;
+use App\Workshop\Files\LayoutFiles;
+
+final class ExportCommand extends RidgeCommand
+{
+    protected $signature = 'ridge:export {layout : uid or name} {--out= : file to write; without it the file goes to standard output and nothing else does} {--json}';
+
+    protected $description = 'Writes a layout from the database to a file, or to standard output';
+
+    protected function answer(): ?array
+    {
+        $layout = $this->layout();
+        $json = app(LayoutFiles::class)->export($layout);
+        $out = $this->option('out');
+        if ($out === null) {
+            $this->output->write($json);
+
+            return null;
+        }
+        $this->put((string) $out, $json);
+
+        return ['layout' => $layout->uid, 'name' => $layout->name, 'file' => $out];
+    }
+
+    private function layout(): Layout
+    {
+        $word = (string) $this->argument('layout');
+
+        return Layout::query()->whereNull('removed_at')->where(fn ($q) => $q->where('uid', $word)->orWhere('name', $word))->orderByDesc('id')->firstOrFail();
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Workshop\Land\StudyFile;
+use IdleRidge\Core\Geometry\Contours;
+use IdleRidge\Core\Interchange\AsciiGrid;
+use IdleRidge\Core\Interchange\GeoJson;
+use IdleRidge\Core\Measure\Refusal;
+
+final class LandCommand extends RidgeCommand
+{
+    protected $signature = 'ridge:land {file : a *.ridge.json} {--section= : uid or name} {--cell=5 : mm} {--interval=10 : between contours, mm} {--asc= : grid to write} {--geojson= : contours to write} {--json}';
+
+    protected $description = 'Works out the land of a section: terrain, cut and fill, walls, findings';
+
+    protected function answer(): array
+    {
+        $project = $this->project();
+        $name = (string) $this->option('section');
+        if ($name === '') {
+            throw new Refusal('name a section by its uid or name', '--section');
+        }
+        $works = new StudyFile;
+        $study = $works->of($project, $project->section($name), $this->number('cell', 1.0, 100.0, 'mm'));
+        if ($this->option('asc') !== null) {
+            $this->put((string) $this->option('asc'), AsciiGrid::write($study->terrain->grid()));
+        }
+        if ($this->option('geojson') !== null) {
+            $mesh = $study->terrain->mesh();
+            $this->put((string) $this->option('geojson'), GeoJson::contours(Contours::of($mesh, Contours::levels($mesh, $this->number('interval', 0.01, 10_000.0, 'mm')))));
+        }
+
+        return $works->facts($study);
+    }
+}

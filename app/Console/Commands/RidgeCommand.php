@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use IdleRidge\Core\Interchange\RidgeReader;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Project\Project;
+use Illuminate\Console\Command;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\QueryException;
+
+/**
+ * What the commands over open files share: one JSON document on standard output, one line a fault on standard error with
+ * exit code 2. `--json` prints the document on one line.
+ */
+abstract class RidgeCommand extends Command
+{
+    public function handle(): int
+    {
+        try {
+            $answer = $this->answer();
+        } catch (Refusal $refusal) {
+            return $this->fault([$refusal]);
+        } catch (Refusals $refusals) {
+            return $this->fault($refusals->all);
+        } catch (ModelNotFoundException) {
+            return $this->fault([new Refusal('there is no such layout; give its uid or its name')]);
+        } catch (QueryException) {
+            return $this->fault([new Refusal('the database is not ready; bin/demo prepares it')]);
+        }
+        $flags = JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR;
+        if ($answer === null) {
+            return self::SUCCESS;
+        }
+        $this->output->writeln(json_encode($answer, $this->option('json') === true ? $flags : $flags | JSON_PRETTY_PRINT));
+
+        return self::SUCCESS;
+    }
+
+    /**
+     * @return array<string, mixed>|null null when all is said already
+     *
+     * @throws Refusal|Refusals
+     */
+    abstract protected function answer(): ?array;
+
+    /** @throws Refusal when it cannot be read */
+    protected function contents(string $file): string
+    {
+        $text = is_file($file) ? @file_get_contents($file) : false;
+
+        return $text === false ? throw new Refusal('cannot be read') : $text;
+    }
+
+    /** @throws Refusal when it cannot be written */
+    protected function put(string $file, string $text): void
+    {
+        if (@file_put_contents($file, $text) === false) {
+            throw new Refusal("cannot write to {$file}");
+        }
+    }
+
+    protected function project(): Project
+    {
+        return RidgeReader::read($this->contents((string) $this->argument('file')));
+    }
+
+    /** @throws Refusal when the option is not a number within the limits */
+    protected function number(string $option, float $least, float $most, string $unit = ''): float
+    {
+        $text = (string) $this->option($option);
+        if (! is_numeric($text)) {
+            throw new Refusal("“{$text}” is not a number", "--{$option}");
+        }
+
+        return Refusal::unlessBetween((float) $text, $least, $most, "--{$option}", $unit, "--{$option}");
+    }
+
+    /**
+     * @return list<float>
+     *
+     * @throws Refusal unless the option is so many numbers with commas between
+     */
+    protected function numbers(string $option, int $count): array
+    {
+        $words = explode(',', (string) $this->option($option));
+        if (count($words) !== $count || array_filter($words, 'is_numeric') !== $words) {
+            throw new Refusal("expected {$count} numbers with commas between", "--{$option}");
+        }
+
+        return array_map('floatval', $words);
+    }
+
+    /** @param list<Refusal> $faults */
+    private function fault(array $faults): int
+    {
+        $name = $this->hasArgument('file') ? (string) $this->argument('file') : (string) $this->argument('layout');
+        foreach ($faults as $fault) {
+            fwrite(STDERR, implode(': ', array_filter([$name, $fault->place, $fault->getMessage()], fn (string $part): bool => $part !== ''))."\n");
+        }
+
+        return self::INVALID;
+    }
+}

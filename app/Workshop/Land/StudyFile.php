@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Land;
+
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Land\GroundSolver;
+use IdleRidge\Core\Land\Wall;
+use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Rulebook\Rulebook;
+
+/** The land of a project that came from a file: the same steps as the screens take, without a database. */
+final class StudyFile
+{
+    public function of(Project $project, Section $section, float $cell = LandDesk::CELL): LandStudy
+    {
+        $model = $project->land($section, GroundSolver::solve($project->groundProblem($section), LandDesk::CELL));
+
+        return LandStudy::of($project, $section, $model, $model->terrain($cell));
+    }
+
+    /** @return array<string, mixed> the form of docs/formats/land.schema.json */
+    public function facts(LandStudy $study): array
+    {
+        $figures = array_map(fn (Figure $f): float => round($f->value, 3), $study->figures());
+
+        return [
+            'section' => $study->section->uid,
+            'cell_mm' => $study->terrain->cell,
+            'cols' => $study->terrain->cols,
+            'rows' => $study->terrain->rows,
+            'z_min_mm' => $figures['z_min'],
+            'z_max_mm' => $figures['z_max'],
+            'cut_mm3' => $figures['cut'],
+            'fill_mm3' => $figures['fill'],
+            'volume_mm3' => $figures['volume'],
+            'plan_mm2' => $figures['plan'],
+            'surface_mm2' => $figures['surface'],
+            'max_slope_deg' => $figures['max_slope'],
+            'walls' => array_map(fn (Wall $w): array => [
+                'run' => $w->run, 'side' => $w->side, 'from_mm' => round($w->from, 1), 'to_mm' => round($w->to, 1),
+                'height_min_mm' => round($w->lowest, 2), 'height_max_mm' => round($w->highest, 2), 'face_mm2' => round($w->face, 1),
+            ], $study->walls),
+            'findings' => $this->findings($study),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function findings(LandStudy $study): array
+    {
+        return array_map(fn (Finding $f): array => $f->toArray(), Rulebook::check($study));
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Rulebook\Rulebook;
+use PHPUnit\Framework\TestCase;
+use Tests\Build;
+
+/** Every rule fires just past its limit and is silent just before it. */
+final class RulebookTest extends TestCase
+{
+    public function test_formations_at_odds_by_more_than_a_millimetre(): void
+    {
+        foreach (['0.99' => 0, '1.01' => 1] as $difference => $count) {
+            $runs = [Build::straight(1, 300.0, 40.0, 40.0, Build::evenProfile()), Build::straight(2, 330.0, 40.0 + (float) $difference, 40.0 + (float) $difference, Build::evenProfile())];
+            $found = self::found(Build::project($runs, sheet: ['faceLimitDeg' => 80.0]), 'formations-at-odds');
+            $this->assertCount($count > 0 ? 2 : 0, $found, 'one on each side of the middle');
+            if ($count > 0) {
+                $this->assertSame(Severity::Stop, $found[0]->severity);
+                $this->assertEqualsWithDelta(1.01, $found[0]->figures['difference']->value, 1e-6);
+                $this->assertSame(Build::uid(1), $found[0]->place->run);
+            }
+        }
+    }
+
+    public function test_a_face_steeper_than_the_skin_holds(): void
+    {
+        // 1 / tan 60° = 0.57735
+        foreach (['0.5780' => 0, '0.5767' => 2] as $batter => $count) {
+            $run = Build::straight(1, 300.0, 40.0, 40.0, ['batter_cut_left' => (float) $batter, 'batter_cut_right' => (float) $batter] + Build::evenProfile());
+            $found = self::found(Build::project([$run], base: 80.0), 'face-too-steep');
+            $this->assertCount($count, $found, "batter {$batter}");
+            foreach ($found as $finding) {
+                $this->assertEqualsWithDelta(40.0, $finding->figures['height']->value, 1.0);
+            }
+        }
+    }
+
+    public function test_natural_ground_steeper_than_the_skin_holds(): void
+    {
+        $cliff = fn (float $rise): Project => Build::project([], [Build::spot(1, 500, 300, 0), Build::spot(2, 560, 300, $rise), Build::spot(3, 100, 300, 0), Build::spot(4, 1100, 300, $rise)]);
+        $this->assertSame([], self::found($cliff(60.0), 'face-too-steep'));
+        $found = self::found($cliff(160.0), 'face-too-steep');
+        $this->assertCount(1, $found);
+        $this->assertNull($found[0]->place->run);
+        $this->assertEqualsWithDelta(530.0, $found[0]->place->xMm, 40.0);
+    }
+
+    public function test_land_within_the_vehicles_room_and_margin(): void
+    {
+        // On the straight a coach of 34 and a margin of 8 take 25 mm; a wall-like face begins half a step beyond the formation.
+        $run = fn (float $half): array => [Build::straight(1, 300.0, 40.0, 40.0, ['batter_cut_left' => 0.02, 'batter_cut_right' => 0.02] + Build::evenProfile($half))];
+        $sheet = ['faceLimitDeg' => 89.0];
+        $this->assertSame([], self::found(Build::project($run(25.0), sheet: $sheet, base: 90.0), 'clearance'));
+        $found = self::found(Build::project($run(23.0), sheet: $sheet, base: 90.0), 'clearance');
+        $this->assertCount(2, $found);
+        $this->assertSame(Severity::Care, $found[0]->severity);
+        $this->assertSame('Clearance', $found[0]->subject);
+        $this->assertEqualsWithDelta(2.0, $found[0]->figures['depth']->value, 0.6);
+        $struck = self::found(Build::project($run(15.0), sheet: $sheet, base: 90.0), 'clearance');
+        $this->assertSame(Severity::Stop, $struck[0]->severity);
+    }
+
+    public function test_clearance_on_a_curve_names_inside_and_stretch(): void
+    {
+        $pieces = [['kind' => 'tangent', 'length_mm' => 300.0], ['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 40.0], ['kind' => 'tangent', 'length_mm' => 200.0]];
+        $run = Build::run(1, 0.0, 100.0, 0.0, $pieces, 40.0, [], ['batter_cut_left' => 0.1, 'batter_cut_right' => 0.1] + Build::evenProfile(27.0));
+        $found = self::found(Build::project([$run], sheet: ['faceLimitDeg' => 89.0], base: 90.0), 'clearance');
+        $this->assertSame(['left', 'right'], array_map(fn (Finding $f): ?string => $f->place->side, $found));
+        $this->assertSame('Clearance on a curve', $found[0]->subject);
+        $this->assertEqualsWithDelta(26.6, $found[0]->figures['throw']->value, 0.2);
+        $this->assertEqualsWithDelta(300.0 - 151.5, (float) $found[0]->place->fromMm, 8.0);
+        $this->assertStringContainsString('formation', $found[0]->do);
+    }
+
+    public function test_a_curve_too_tight_for_the_vehicle_is_said(): void
+    {
+        $run = Build::run(1, 300.0, 100.0, 0.0, [['kind' => 'arc', 'radius_mm' => 110.0, 'angle_deg' => 90.0]], 40.0);
+        $found = self::found(Build::project([$run]), 'clearance');
+        $this->assertCount(1, $found);
+        $this->assertSame('Curve too tight', $found[0]->subject);
+    }
+
+    public function test_a_wall_is_needed_from_a_step_of_one_millimetre(): void
+    {
+        foreach (['7.5' => 0, '7.8' => 1] as $difference => $count) {
+            // Shelves 10 mm apart at 1 in 1.5 take up 6.67 mm.
+            $runs = [Build::straight(1, 270.0, 40.0, 40.0, Build::evenProfile()), Build::straight(2, 330.0, 40.0 + (float) $difference, 40.0 + (float) $difference, Build::evenProfile())];
+            $this->assertCount($count, self::found(Build::project($runs, base: 40.0), 'wall-needed'), "difference {$difference}");
+        }
+    }
+
+    public function test_findings_take_the_form_of_the_files(): void
+    {
+        $runs = [Build::straight(1, 270.0, 20.0, 20.0, Build::evenProfile()), Build::straight(2, 330.0, 50.0, 50.0, Build::evenProfile())];
+        $finding = self::found(Build::project($runs, base: 40.0), 'wall-needed')[0]->toArray();
+        $this->assertSame('care', $finding['severity']);
+        $this->assertSame(['run', 'from_mm', 'to_mm', 'side'], array_keys($finding['place']));
+        $this->assertEqualsWithDelta(23.333, $finding['figures']['height']['value'], 0.01);
+    }
+
+    /** @return list<Finding> */
+    private static function found(Project $project, string $id): array
+    {
+        return array_values(array_filter(Rulebook::check(Build::study($project)), fn (Finding $f): bool => $f->id === $id));
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Layout;
+use App\Models\Section;
+use App\Workshop\Files\LayoutFiles;
+use Database\Seeders\SkarnvikBranch;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\TestCase;
+
+abstract class FeatureCase extends TestCase
+{
+    use RefreshDatabase;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->withoutVite();
+    }
+
+    protected function demo(): Layout
+    {
+        return app(LayoutFiles::class)->store(app(SkarnvikBranch::class)->project());
+    }
+
+    /** A layout with one empty board of 1200 × 600. */
+    protected function board(): Section
+    {
+        $this->post('/layouts', ['name' => 'Trial', 'ratio' => '87.1', 'gauge_mm' => '16.5', 'units' => 'metric'])->assertRedirect();
+        $layout = Layout::query()->latest('id')->firstOrFail();
+        $this->post("/layouts/{$layout->uid}/sections", ['name' => 'Board', 'width_mm' => '1200 mm', 'depth_mm' => '600'])->assertRedirect();
+
+        return $layout->sections()->firstOrFail();
+    }
+
+    protected function layoutOf(Section $section): Layout
+    {
+        return Layout::query()->findOrFail($section->layout_id);
+    }
+
+    protected function at(Section $section, string $rest = ''): string
+    {
+        return "/layouts/{$this->layoutOf($section)->uid}/sections/{$section->uid}{$rest}";
+    }
+}

@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\LandFeature;
+use App\Models\Revision;
+use App\Models\Run;
+use App\Models\Section;
+use Illuminate\Testing\TestResponse;
+
+final class LandScreenTest extends FeatureCase
+{
+    private const HX = ['HX-Request' => 'true'];
+
+    public function test_an_empty_board_says_what_to_do(): void
+    {
+        $section = $this->board();
+        $this->get($this->at($section, '/land'))->assertOk()->assertSee('Flat as the board')->assertSee('no run yet')->assertSee('No finding');
+    }
+
+    public function test_the_demo_board_shows_plan_profile_section_and_findings(): void
+    {
+        $section = $this->demo()->sections()->firstOrFail();
+        $answer = $this->get($this->at($section, '/land'))->assertOk();
+        foreach (['Tarnhead', 'Long profile', 'Cross-section', '+2.2 %', 'Wall needed', 'Clearance on a curve', 'Face too steep', 'Birch Cutting', 'Weir Bend', 'Fell Halt'] as $words) {
+            $answer->assertSee($words);
+        }
+        $this->assertLessThan(200_000, strlen((string) $answer->getContent()));
+    }
+
+    public function test_the_relief_stands_at_the_address_of_its_land_and_nowhere_else(): void
+    {
+        $section = $this->demo()->sections()->firstOrFail();
+        $page = (string) $this->get($this->at($section, '/land'))->getContent();
+        $this->assertSame(1, preg_match('#href="([^"]+relief/[0-9a-f]{40}\.png)"#', $page, $m));
+        $picture = $this->get($m[1])->assertOk();
+        $this->assertStringStartsWith("\x89PNG", (string) $picture->getContent());
+        $this->assertStringContainsString('immutable', (string) $picture->headers->get('Cache-Control'));
+        $this->get($this->at($section, '/relief/'.str_repeat('0', 40).'.png'))->assertNotFound();
+    }
+
+    public function test_a_spot_is_placed_changed_named_and_removed(): void
+    {
+        $section = $this->board();
+        $this->send('post', $section, '/features', ['kind' => 'spot', 'points' => [['x' => '400', 'y' => '300']]])->assertOk()->assertSee('Spot height');
+        $spot = LandFeature::query()->firstOrFail();
+        $this->assertEquals(['x_mm' => 400, 'y_mm' => 300, 'z_mm' => 0], $spot->points[0]);
+        $this->send('patch', $section, "/features/{$spot->uid}", ['points' => [['x' => '400', 'y' => '300', 'z' => '107 mm']], 'name' => 'Crag', 'rev' => '1'])->assertOk()->assertSee('107');
+        $this->send('post', $section, '/features', ['kind' => 'spot', 'points' => [['x' => '900', 'y' => '300', 'z' => '0']]]);
+        $this->assertEquals(107, $spot->fresh()?->points[0]['z_mm']);
+        $this->assertContains('Spot set to 107 mm', Revision::query()->pluck('sentence')->all());
+        $this->send('delete', $section, "/features/{$spot->uid}")->assertOk();
+        $this->assertNull($spot->fresh());
+    }
+
+    public function test_ridge_and_hollow_lines_start_above_and_below_the_ground(): void
+    {
+        $section = $this->board();
+        $this->send('post', $section, '/features', ['kind' => 'ridge', 'points' => [['x' => '100', 'y' => '400'], ['x' => '700', 'y' => '420']]])->assertOk()->assertSee('Ridge line');
+        $this->send('post', $section, '/features', ['kind' => 'hollow', 'points' => [['x' => '100', 'y' => '100'], ['x' => '700', 'y' => '80']]])->assertOk()->assertSee('Hollow');
+        [$ridge, $hollow] = LandFeature::query()->orderBy('id')->get()->all();
+        $this->assertEquals(30, $ridge->points[0]['z_mm']);
+        $this->assertLessThan(30, $hollow->points[0]['z_mm']);
+    }
+
+    public function test_spots_off_the_board_and_two_in_one_place_are_refused_and_nothing_changes(): void
+    {
+        $section = $this->board();
+        $this->send('post', $section, '/features', ['kind' => 'spot', 'points' => [['x' => '1300', 'y' => '300']]])->assertStatus(422)->assertSee('outside the board')->assertSee('points/0/x');
+        $this->send('post', $section, '/features', ['kind' => 'spot', 'points' => [['x' => 'left', 'y' => '300']]])->assertStatus(422)->assertSee('is not a length');
+        $this->send('post', $section, '/features', ['kind' => 'castle', 'points' => [['x' => '10', 'y' => '300']]])->assertStatus(422);
+        $this->send('post', $section, '/features', ['kind' => 'spot'])->assertStatus(422);
+        $this->send('post', $section, '/features', ['kind' => 'spot', 'points' => [['x' => '400', 'y' => '300', 'z' => '40']]])->assertOk();
+        $this->send('post', $section, '/features', ['kind' => 'spot', 'points' => [['x' => '400', 'y' => '300', 'z' => '60']]])->assertStatus(422)->assertSee('Two spots at 400, 300');
+        $this->assertSame(1, LandFeature::query()->count());
+        $spot = LandFeature::query()->firstOrFail();
+        $this->send('patch', $section, "/features/{$spot->uid}", ['points' => [['x' => '400', 'y' => '300', 'z' => 'high']], 'rev' => '1'])->assertStatus(422)->assertSee('points/0/z');
+    }
+
+    public function test_a_run_is_laid_extended_graded_and_taken_up(): void
+    {
+        $section = $this->board();
+        $this->send('post', $section, '/runs', ['x1' => '0', 'y1' => '200', 'x2' => '600', 'y2' => '200'])->assertOk()->assertSee('Run 1');
+        $run = Run::query()->firstOrFail();
+        $this->send('patch', $section, "/runs/{$run->uid}", ['name' => 'Main', 'x' => '0', 'y' => '200', 'heading' => '5°', 'rev' => '1',
+            'elements' => [['kind' => 'tangent', 'length' => '600'], ['kind' => 'arc', 'radius' => '720 mm', 'angle' => '-20']]])->assertOk()->assertSee('Main');
+        $this->send('patch', $section, "/runs/{$run->uid}", ['start_height' => '62', 'rev' => '2', 'grade_points' => [['station' => '500', 'height' => '2.2 %'], ['station' => '', 'height' => '']]])->assertOk();
+        $run->refresh();
+        $this->assertCount(2, $run->elements);
+        $this->assertEqualsWithDelta(73.0, $run->grade_points[0]['height_mm'], 1e-9);
+        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '3', 'profile' => ['batter_cut_left' => '0.2', 'half_width_left_mm' => '30']])->assertOk();
+        $this->assertEquals(0.2, $run->fresh()?->profile['batter_cut_left']);
+        $this->send('delete', $section, "/runs/{$run->uid}")->assertOk()->assertSee('no run yet');
+        $this->assertSame(0, Run::query()->count());
+    }
+
+    public function test_runs_that_cannot_be_are_refused_with_their_field(): void
+    {
+        $section = $this->board();
+        $this->send('post', $section, '/runs', ['x1' => '5', 'y1' => '5', 'x2' => '6', 'y2' => '5'])->assertStatus(422)->assertSee('one place');
+        $this->send('post', $section, '/runs', ['x1' => '3000', 'y1' => '5', 'x2' => '3600', 'y2' => '5'])->assertStatus(422)->assertSee('nowhere over the board');
+        $this->send('post', $section, '/runs', ['x1' => '0', 'y1' => '200', 'x2' => '600', 'y2' => '200']);
+        $run = Run::query()->firstOrFail();
+        foreach ([
+            [['elements' => [['kind' => 'arc', 'radius' => '40', 'angle' => '30']]], 'elements/0/radius_mm'],
+            [['elements' => [['kind' => 'arc', 'radius' => '400', 'angle' => 'left']]], 'elements/0/angle'],
+            [['elements' => [['kind' => 'tangent', 'length' => '-40']]], 'elements/0/length_mm'],
+            [['elements' => [['kind' => 'nothing']]], 'elements'],
+            [['grade_points' => [['station' => '900', 'height' => '70']]], 'grade_points/0/station_mm'],
+            [['grade_points' => [['station' => '300', 'height' => 'up']]], 'grade_points/0/height'],
+            [['name' => ''], 'name'],
+            [['profile' => ['batter_cut_left' => '0']], 'profile/batter_cut_left'],
+            [['x' => '4000'], 'x'],
+        ] as [$input, $place]) {
+            $this->send('patch', $section, "/runs/{$run->uid}", $input + ['rev' => '1'])->assertStatus(422)->assertSee('data-for="'.$place, false);
+        }
+        $this->assertSame(1, $run->fresh()?->rev);
+    }
+
+    public function test_a_drag_previews_without_saving_and_saves_on_release(): void
+    {
+        $section = $this->demo()->sections()->firstOrFail();
+        $spot = LandFeature::query()->where('name', 'Crag')->where('kind', 'spot')->firstOrFail();
+        $grip = ['drag' => 'point', 'uid' => $spot->uid, 'index' => 0, 'x' => '700.4', 'y' => '480.2', 'pick' => $spot->uid];
+        $this->send('post', $section, '/land/preview', $grip)->assertOk()->assertSee('preview on 10 mm cells');
+        $this->assertEquals(885, $spot->fresh()?->points[0]['x_mm']);
+        $this->send('post', $section, '/land/grip', $grip)->assertOk()->assertDontSee('preview on');
+        $this->assertEquals(['x_mm' => 700, 'y_mm' => 480, 'z_mm' => 208], $spot->fresh()?->points[0]);
+        $this->send('post', $section, '/land/grip', ['drag' => 'height', 'uid' => $spot->uid, 'index' => 0, 'dz' => '-8']);
+        $this->assertEquals(200, $spot->fresh()?->points[0]['z_mm']);
+        $this->send('post', $section, '/land/grip', ['x' => '5000'] + $grip);
+        $this->assertEquals(1200, $spot->fresh()?->points[0]['x_mm'], 'held back at the edge');
+    }
+
+    public function test_grade_points_drag_in_profile_and_plan_and_stay_in_order(): void
+    {
+        $section = $this->demo()->sections()->firstOrFail();
+        $run = Run::query()->where('name', 'Running line')->firstOrFail();
+        $this->send('post', $section, '/land/grip', ['drag' => 'grade', 'uid' => $run->uid, 'index' => 1, 'station' => '1000', 'height' => '80'])->assertOk();
+        $this->assertEquals(['station_mm' => 1000, 'height_mm' => 80], $run->fresh()?->grade_points[1]);
+        $this->send('post', $section, '/land/grip', ['drag' => 'grade', 'uid' => $run->uid, 'index' => 1, 'station' => '100', 'height' => '80']);
+        $this->assertEquals(430, $run->fresh()?->grade_points[1]['station_mm'], 'never past its neighbour');
+        $this->send('post', $section, '/land/grip', ['drag' => 'level', 'uid' => $run->uid, 'index' => 0, 'height' => '70']);
+        $this->assertEquals(70, $run->fresh()?->start_height_mm);
+        $this->send('post', $section, '/land/grip', ['drag' => 'start', 'uid' => $run->uid, 'index' => 0, 'dx' => '10', 'dy' => '-2']);
+        $this->assertEquals([10, 220], [$run->fresh()?->x_mm, $run->fresh()->y_mm]);
+        $this->send('post', $section, '/land/grip', ['drag' => 'roof', 'uid' => $run->uid])->assertStatus(422);
+        $this->send('post', $section, '/land/grip', ['drag' => 'point', 'uid' => 'nobody'])->assertNotFound();
+    }
+
+    public function test_the_cut_line_follows_station_pointer_and_edge(): void
+    {
+        $section = $this->demo()->sections()->firstOrFail();
+        $this->get($this->at($section, '/land?st=930'))->assertSee('st 930');
+        $this->get($this->at($section, '/land?st=999999'))->assertOk()->assertSee('st 1233');
+        $this->get($this->at($section, '/land?at_x=420&at_y=300'))->assertSee('st 427');
+        $this->get($this->at($section, '/land?st=nonsense&run=nobody&pick=nobody&tab=x'))->assertOk();
+        $empty = $this->board();
+        $this->get($this->at($empty, '/land?cx=350'))->assertSee('x 350');
+    }
+
+    public function test_changing_a_record_twice_from_one_form_is_stale(): void
+    {
+        $section = $this->demo()->sections()->firstOrFail();
+        $spot = LandFeature::query()->where('name', 'Crag')->where('kind', 'spot')->firstOrFail();
+        $form = ['points' => [['x' => '885', 'y' => '520', 'z' => '190']], 'name' => 'Crag', 'rev' => '1'];
+        $this->send('patch', $section, "/features/{$spot->uid}", $form)->assertOk();
+        $this->send('patch', $section, "/features/{$spot->uid}", ['points' => [['x' => '885', 'y' => '520', 'z' => '150']]] + $form)->assertStatus(409)->assertSee('changed elsewhere')->assertSee('190')->assertSee('150');
+        $this->assertEquals(190, $spot->fresh()?->points[0]['z_mm']);
+    }
+
+    public function test_without_the_script_forms_still_work(): void
+    {
+        $section = $this->board();
+        $this->post($this->at($section, '/features'), ['kind' => 'spot', 'points' => [['x' => '400', 'y' => '300', 'z' => '50']]])->assertRedirect();
+        $this->from('/somewhere')->post($this->at($section, '/features'), ['kind' => 'spot', 'points' => [['x' => '4000', 'y' => '300']]])->assertSessionHasErrors();
+    }
+
+    public function test_every_figure_says_where_it_comes_from(): void
+    {
+        $section = $this->demo()->sections()->firstOrFail();
+        $page = (string) $this->get($this->at($section, '/land?st=600'))->getContent();
+        $this->assertGreaterThan(10, preg_match_all('/<button type="button" class="fig num" data-origin="([^"]+)"/', $page, $m));
+        foreach ($m[1] as $origin) {
+            $this->assertStringEndsWith('Computed.', $origin);
+        }
+    }
+
+    /** @param array<string, mixed> $input */
+    private function send(string $method, Section $section, string $rest, array $input = []): TestResponse
+    {
+        return $this->call(strtoupper($method), $this->at($section, $rest), $input, server: $this->transformHeadersToServerVars(self::HX));
+    }
+}

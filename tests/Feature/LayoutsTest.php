@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Layout;
+use App\Models\Revision;
+
+final class LayoutsTest extends FeatureCase
+{
+    public function test_the_first_page_without_layouts_shows_the_next_step(): void
+    {
+        $this->get('/')->assertOk()->assertSee('No layout yet')->assertSee('Begin the layout');
+    }
+
+    public function test_every_answer_carries_the_strict_headers(): void
+    {
+        foreach (['/', '/nowhere', "/layouts/{$this->demo()->uid}/settings"] as $page) {
+            $answer = $this->get($page);
+            $policy = (string) $answer->headers->get('Content-Security-Policy');
+            $this->assertStringContainsString("script-src 'self';", $policy);
+            $this->assertStringNotContainsString('unsafe', $policy);
+            $this->assertSame('nosniff', $answer->headers->get('X-Content-Type-Options'));
+            $this->assertSame('same-origin', $answer->headers->get('Referrer-Policy'));
+            $this->assertDoesNotMatchRegularExpression('/\sstyle=|\son[a-z]+="/', (string) $answer->getContent(), 'no inline styles or handlers');
+        }
+    }
+
+    public function test_a_layout_is_begun_and_leads_to_its_sheet(): void
+    {
+        $answer = $this->post('/layouts', ['name' => 'Moss End', 'ratio' => '76,2', 'gauge_mm' => '16.5 mm', 'units' => 'imperial']);
+        $layout = Layout::query()->firstOrFail();
+        $answer->assertRedirect("/layouts/{$layout->uid}/settings");
+        $this->assertSame(76.2, $layout->ratio);
+        $this->get("/layouts/{$layout->uid}/settings")->assertOk()->assertSee('Add a section')->assertSee('16.5 mm', false);
+        $this->get("/layouts/{$layout->uid}")->assertRedirect("/layouts/{$layout->uid}/settings");
+    }
+
+    public function test_bad_input_is_said_beside_its_field_and_nothing_is_lost(): void
+    {
+        $this->from('/')->post('/layouts', ['name' => ' ', 'ratio' => 'big', 'gauge_mm' => '-3'])->assertRedirect('/')->assertSessionHasErrors(['ratio']);
+        $this->from('/')->post('/layouts', ['name' => ' ', 'ratio' => '87.1', 'gauge_mm' => '16.5'])->assertSessionHasErrors(['name']);
+        $this->from('/')->post('/layouts', ['name' => 'A', 'ratio' => '87.1', 'gauge_mm' => '-3 mm'])->assertSessionHasErrors(['gauge_mm']);
+        $this->followingRedirects()->from('/')->post('/layouts', ['name' => 'Kept as typed', 'ratio' => 'big', 'gauge_mm' => '16.5'])->assertSee('Kept as typed')->assertSee('is not a number');
+        $this->assertSame(0, Layout::query()->count());
+    }
+
+    public function test_sections_are_refused_where_they_cannot_be(): void
+    {
+        $section = $this->board();
+        $layout = $this->layoutOf($section);
+        $sheet = "/layouts/{$layout->uid}/settings";
+        foreach ([
+            ['width_mm', ['name' => 'B', 'width_mm' => '-400', 'depth_mm' => '300']],
+            ['depth_mm', ['name' => 'B', 'width_mm' => '400', 'depth_mm' => '10 km']],
+            ['name', ['name' => '', 'width_mm' => '400', 'depth_mm' => '300']],
+            ['/sections/1/name', ['name' => 'board', 'width_mm' => '400', 'depth_mm' => '300']],
+        ] as [$field, $input]) {
+            $this->from($sheet)->post("/layouts/{$layout->uid}/sections", $input)->assertRedirect($sheet)->assertSessionHasErrors([$field]);
+        }
+        $this->assertSame(1, $layout->sections()->count());
+    }
+
+    public function test_the_next_section_stands_to_the_right_and_keeps_what_was_typed(): void
+    {
+        $layout = $this->layoutOf($this->board());
+        $this->post("/layouts/{$layout->uid}/sections", ['name' => 'Second', 'width_mm' => "2' 6\"", 'depth_mm' => '450']);
+        $second = $layout->sections()->get()[1];
+        $this->assertSame([1200.0, 762.0], [$second->x_mm, $second->width_mm]);
+        $this->get("/layouts/{$layout->uid}/settings")->assertSee("2' 6\"");
+    }
+
+    public function test_moving_a_board_carries_its_land_unless_told_not_to(): void
+    {
+        $layout = $this->demo();
+        $row = $layout->sections()->firstOrFail();
+        $spot = $layout->features()->where('name', 'Crag')->where('kind', 'spot')->firstOrFail();
+        $run = $layout->runs()->firstOrFail();
+        $input = ['name' => $row->name, 'width_mm' => '1200', 'depth_mm' => '600', 'x_mm' => '-100', 'y_mm' => '50', 'angle_deg' => '0', 'base_mm' => '0', 'rev' => '1'];
+        $this->patch("/layouts/{$layout->uid}/sections/{$row->uid}", $input)->assertRedirect();
+        $this->assertEqualsWithDelta(785.0, $spot->fresh()?->points[0]['x_mm'], 1e-6);
+        $this->assertEqualsWithDelta(-100.0, $run->fresh()?->x_mm, 1e-6);
+        $this->patch("/layouts/{$layout->uid}/sections/{$row->uid}", ['x_mm' => '0', 'rev' => '2', 'leave_land' => '1'] + $input);
+        $this->assertEqualsWithDelta(785.0, $spot->fresh()?->points[0]['x_mm'], 1e-6);
+    }
+
+    public function test_a_stale_form_is_refused_with_both_versions(): void
+    {
+        $layout = $this->layoutOf($this->board());
+        $sheet = ['name' => 'First change', 'ratio' => '87.1', 'gauge_mm' => '16.5', 'zone' => 'UTC', 'rev' => '1'];
+        $this->patch("/layouts/{$layout->uid}", $sheet)->assertRedirect();
+        $this->patch("/layouts/{$layout->uid}", ['name' => 'Second change'] + $sheet)->assertStatus(409)->assertSee('First change')->assertSee('Second change');
+        $this->assertSame('First change', $layout->fresh()?->name);
+    }
+
+    public function test_a_layout_is_put_away_and_brought_back(): void
+    {
+        $layout = $this->demo();
+        $this->followingRedirects()->delete("/layouts/{$layout->uid}")->assertSee('Bring it back')->assertDontSee('Skarnvik Branch');
+        $this->followingRedirects()->post("/layouts/{$layout->uid}/restore")->assertSee('Skarnvik Branch');
+    }
+
+    public function test_the_sheet_changes_what_it_holds(): void
+    {
+        $layout = $this->demo();
+        $this->patch("/layouts/{$layout->uid}", ['name' => 'Skarnvik', 'ratio' => '76.2', 'gauge_mm' => '12', 'units' => 'metric', 'zone' => 'Europe/Oslo', 'currency' => 'sek',
+            'viewing_edges' => ['', 'front', 'left'], 'vehicle_body_mm' => '280', 'clearance_margin_mm' => '6', 'face_limit_deg' => '70°', 'bank_reach_mm' => '', 'rev' => '1'])->assertRedirect();
+        $fresh = $layout->fresh();
+        $this->assertSame(['front', 'left'], $fresh?->viewing_edges);
+        $this->assertSame('SEK', $fresh->currency);
+        $this->assertNull($fresh->bank_reach_mm);
+        $this->assertEquals(280, $fresh->vehicle['body_mm']);
+        $this->assertSame('Layout sheet changed', Revision::query()->latest('id')->value('sentence'));
+        $this->patch("/layouts/{$layout->uid}", ['name' => 'S', 'ratio' => '76.2', 'gauge_mm' => '12', 'zone' => 'Nowhere', 'rev' => '2'])->assertSessionHasErrors(['zone']);
+    }
+
+    public function test_unknown_places_get_a_page_of_ours(): void
+    {
+        $layout = $this->demo();
+        $this->get('/nowhere')->assertNotFound()->assertSee('Not on this layout');
+        $this->get("/layouts/{$layout->uid}/sections/01ARZ3NDEKTSV4RRFFQ69G5FAV/land")->assertNotFound();
+        $other = $this->demo();
+        $this->get("/layouts/{$other->uid}/sections/{$layout->sections()->firstOrFail()->uid}/land")->assertNotFound();
+    }
+}
