@@ -30,9 +30,9 @@ final class Build
     }
 
     /**
-     * @param  list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}>  $pieces
-     * @param  list<array{float|int, float|int}>  $grades  station, height
-     * @param  array<string, float>  $profile
+     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}> $pieces
+     * @param list<array{float|int, float|int}> $grades station, height
+     * @param array<string, float> $profile
      */
     public static function run(int $n, float $x, float $y, float $heading, array $pieces, float $level, array $grades = [], array $profile = []): Run
     {
@@ -45,7 +45,7 @@ final class Build
     /**
      * A straight run along x over a board of 1200 mm.
      *
-     * @param  array<string, float>  $profile
+     * @param array<string, float> $profile
      */
     public static function straight(int $n, float $y, float $from, float $to, array $profile = [], float $length = 1200.0): Run
     {
@@ -61,7 +61,7 @@ final class Build
         ];
     }
 
-    /** @param list<Run> $runs */
+    /** @param  list<Run>  $runs */
     public static function flatLand(float $ground, array $runs, float $width = 1200.0, float $depth = 600.0, ?float $reach = null): LandModel
     {
         $lattice = GroundSolver::solve(GroundProblem::over(0.0, 0.0, $width, $depth, [], base: $ground));
@@ -70,9 +70,9 @@ final class Build
     }
 
     /**
-     * @param  list<Run>  $runs
-     * @param  list<LandFeature>  $features
-     * @param  array<string, mixed>  $sheet  named arguments of the layout sheet
+     * @param list<Run> $runs
+     * @param list<LandFeature> $features
+     * @param array<string, mixed> $sheet named arguments of the layout sheet
      */
     public static function project(array $runs = [], array $features = [], array $sheet = [], float $base = 0.0): Project
     {

@@ -10,7 +10,9 @@ final class Labels
     /** @var list<array{float, float, float, float}> taken boxes: left, top, right, bottom */
     private array $taken = [];
 
-    public function __construct(private readonly float $width, private readonly float $height, private readonly float $left = 0.0, private readonly float $top = 0.0) {}
+    public function __construct(private readonly float $width, private readonly float $height, private readonly float $left = 0.0, private readonly float $top = 0.0)
+    {
+    }
 
     public function block(float $left, float $top, float $right, float $bottom): void
     {
@@ -20,7 +22,7 @@ final class Labels
     /**
      * The first of the offered places (left end and baseline) where a text fits, which it then takes.
      *
-     * @param  list<array{float, float}>  $places
+     * @param list<array{float, float}> $places
      * @return array{float, float}|null
      */
     public function place(string $text, float $perCharacter, float $size, array $places): ?array
@@ -58,7 +60,7 @@ final class Labels
         ]);
     }
 
-    /** @param array{float, float, float, float} $box */
+    /** @param  array{float, float, float, float}  $box */
     private function free(array $box): bool
     {
         if ($box[0] < $this->left || $box[1] < $this->top || $box[2] > $this->width || $box[3] > $this->height) {

@@ -150,7 +150,7 @@ final class PlanDrawing
         }
     }
 
-    /** @param array<string, string|int> $data */
+    /** @param  array<string, string|int>  $data */
     private function diamond(float $x, float $y, array $data): void
     {
         $this->svg->path('diamond'.($data === [] ? '' : ' grip'), Svg::d([[$x - 4.5, $y], [$x, $y - 4.5], [$x + 4.5, $y], [$x, $y + 4.5]], true), $data);

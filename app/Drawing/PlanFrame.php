@@ -36,7 +36,7 @@ final readonly class PlanFrame
     }
 
     /**
-     * @param  iterable<array{float, float}|Point>  $points
+     * @param iterable<array{float, float}|Point> $points
      */
     public function d(iterable $points, bool $closed = false): string
     {

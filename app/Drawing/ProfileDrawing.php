@@ -100,7 +100,7 @@ final class ProfileDrawing
         return $out;
     }
 
-    /** @param list<array{float, float, float}> $samples */
+    /** @param  list<array{float, float, float}>  $samples */
     private function measure(array $samples): void
     {
         $heights = [...array_column($samples, 1), ...array_column($samples, 2)];
@@ -131,7 +131,7 @@ final class ProfileDrawing
         }
     }
 
-    /** @param list<array{float, float, float}> $samples */
+    /** @param  list<array{float, float, float}>  $samples */
     private function earth(array $samples): void
     {
         foreach (['cut' => 1.0, 'fill' => -1.0] as $kind => $sign) {

@@ -25,7 +25,7 @@ final class ReliefPicture
         $z = array_values(unpack('g*', $sheet->heights) ?: []);
         $width = $cols * self::PER_CELL;
         $height = $rows * self::PER_CELL;
-        $image = imagecreatetruecolor($width, $height);
+        $image = imagecreatetruecolor(max(1, $width), max(1, $height));
         if ($image === false) {
             throw new RuntimeException('No picture could be made.');
         }
@@ -56,7 +56,7 @@ final class ReliefPicture
     }
 
     /**
-     * @param  list<float>  $z
+     * @param list<float> $z
      * @return list<float>
      */
     private static function shades(array $z, int $cols, int $rows, float $cell): array

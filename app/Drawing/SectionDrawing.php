@@ -34,15 +34,12 @@ final class SectionDrawing
 
     private Svg $svg;
 
-    private Labels $labels;
-
     /** @var list<array{float, float, float}> */
     private array $samples;
 
     private function __construct(private readonly LandPage $page)
     {
         $this->samples = $page->cut->samples($page->model);
-        $this->labels = new Labels(self::RIGHT, 400.0, self::LEFT, 0.0);
     }
 
     public static function of(LandPage $page): Svg
@@ -110,7 +107,7 @@ final class SectionDrawing
         return $run->grade->heightAt($this->page->cut->station) - 24.0;
     }
 
-    /** @param array{float, float, float, float} $box */
+    /** @param  array{float, float, float, float}  $box */
     private function window(Run $run, array $box): void
     {
         $scale = (self::RIGHT - self::LEFT) / self::WINDOW_SPAN;

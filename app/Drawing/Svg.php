@@ -13,39 +13,40 @@ final class Svg implements Htmlable
 
     private string $defs = '';
 
-    /** @param array<string, string|int|float> $attributes of the svg element */
+    /** @param  array<string, string|int|float>  $attributes of the svg element */
     public function __construct(
         private readonly float $width,
         private readonly float $height,
         private readonly string $label,
         private readonly array $attributes = [],
-    ) {}
+    ) {
+    }
 
-    /** @param array<string, string|int|float> $attributes */
+    /** @param  array<string, string|int|float>  $attributes */
     public function path(string $class, string $d, array $attributes = []): self
     {
         return $d === '' ? $this : $this->mark('path', ['class' => $class, 'd' => $d] + $attributes);
     }
 
-    /** @param array<string, string|int|float> $attributes */
+    /** @param  array<string, string|int|float>  $attributes */
     public function line(string $class, float $x1, float $y1, float $x2, float $y2, array $attributes = []): self
     {
         return $this->path($class, 'M'.self::n($x1).' '.self::n($y1).'L'.self::n($x2).' '.self::n($y2), $attributes);
     }
 
-    /** @param array<string, string|int|float> $attributes */
+    /** @param  array<string, string|int|float>  $attributes */
     public function circle(string $class, float $x, float $y, float $r, array $attributes = []): self
     {
         return $this->mark('circle', ['class' => $class, 'cx' => self::n($x), 'cy' => self::n($y), 'r' => self::n($r)] + $attributes);
     }
 
-    /** @param array<string, string|int|float> $attributes */
+    /** @param  array<string, string|int|float>  $attributes */
     public function rect(string $class, float $x, float $y, float $width, float $height, array $attributes = []): self
     {
         return $this->mark('rect', ['class' => $class, 'x' => self::n($x), 'y' => self::n($y), 'width' => self::n(max(0.0, $width)), 'height' => self::n(max(0.0, $height))] + $attributes);
     }
 
-    /** @param 'start'|'middle'|'end' $anchor */
+    /** @param  'start'|'middle'|'end'  $anchor */
     public function text(string $class, float $x, float $y, string $text, string $anchor = 'start'): self
     {
         $this->body .= '<text'.self::attributes(['class' => $class, 'x' => self::n($x), 'y' => self::n($y), 'text-anchor' => $anchor]).'>'.e($text).'</text>';
@@ -53,13 +54,13 @@ final class Svg implements Htmlable
         return $this;
     }
 
-    /** @param array<string, string|int|float> $attributes */
+    /** @param  array<string, string|int|float>  $attributes */
     public function image(string $href, float $x, float $y, float $width, float $height, array $attributes = []): self
     {
         return $this->mark('image', ['href' => $href, 'x' => self::n($x), 'y' => self::n($y), 'width' => self::n($width), 'height' => self::n($height), 'preserveAspectRatio' => 'none'] + $attributes);
     }
 
-    /** @param array<string, string|int|float> $attributes */
+    /** @param  array<string, string|int|float>  $attributes */
     public function open(array $attributes = []): self
     {
         $this->body .= '<g'.self::attributes($attributes).'>';
@@ -109,7 +110,7 @@ final class Svg implements Htmlable
     }
 
     /**
-     * @param  iterable<array{float, float}>  $points  already in the drawing's units
+     * @param iterable<array{float, float}> $points already in the drawing's units
      */
     public static function d(iterable $points, bool $closed = false): string
     {
@@ -137,7 +138,7 @@ final class Svg implements Htmlable
         return str_ends_with($text, '.0') ? ($text === '-0.0' ? '0' : substr($text, 0, -2)) : $text;
     }
 
-    /** @param array<string, string|int|float> $attributes */
+    /** @param  array<string, string|int|float>  $attributes */
     private function mark(string $name, array $attributes): self
     {
         $this->body .= '<'.$name.self::attributes($attributes).'/>';
@@ -145,7 +146,7 @@ final class Svg implements Htmlable
         return $this;
     }
 
-    /** @param array<string, string|int|float> $attributes */
+    /** @param  array<string, string|int|float>  $attributes */
     private static function attributes(array $attributes): string
     {
         $out = '';

@@ -11,9 +11,9 @@ use IdleRidge\Core\Track\Run;
 final class ThumbDrawing
 {
     /**
-     * @param  list<list<array{float, float}>>  $contours
-     * @param  list<Run>  $runs  in section coordinates
-     * @param  float  $scale  drawing units per mm
+     * @param list<list<array{float, float}>> $contours
+     * @param list<Run> $runs in section coordinates
+     * @param float $scale drawing units per mm
      */
     public static function of(Section $section, array $contours, array $runs, float $scale): Svg
     {

@@ -19,16 +19,15 @@ use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Vehicle;
-use Illuminate\Support\Collection;
 
 /** Rows → the immutable whole that every computation starts from. */
 final class LoadProject
 {
-    /** @param Record|null $changed a row that is not saved yet and stands for its own */
+    /** @param  Record|null  $changed a row that is not saved yet and stands for its own */
     public function of(Layout $layout, ?Record $changed = null): Project
     {
-        $swap = fn (Collection $rows): Collection => $rows->map(fn (Record $row): Record => $changed !== null && $changed::class === $row::class && $changed->uid === $row->uid ? $changed : $row);
-        $runs = $swap($layout->runs()->get());
+        $runs = $layout->runs()->get()->map(fn (RunRow $row): RunRow => $changed instanceof RunRow && $changed->uid === $row->uid ? $changed : $row);
+        $features = $layout->features()->get()->map(fn (FeatureRow $row): FeatureRow => $changed instanceof FeatureRow && $changed->uid === $row->uid ? $changed : $row);
         $extras = [];
         foreach ($runs as $row) {
             $extras[$row->uid] = self::extra($row->extra);
@@ -38,7 +37,7 @@ final class LoadProject
             self::sheet($layout),
             array_values($layout->sections()->get()->map(self::section(...))->all()),
             array_values($runs->map(self::run(...))->all()),
-            array_values($swap($layout->features()->get())->map(self::feature(...))->all()),
+            array_values($features->map(self::feature(...))->all()),
             $extras,
             self::extra($layout->file_extra),
         );
@@ -67,11 +66,9 @@ final class LoadProject
 
     public static function run(RunRow $row): Run
     {
-        $floats = fn (array $values): array => array_map(fn (mixed $v): mixed => is_int($v) ? (float) $v : $v, $values);
-
         return Run::lay(
-            $row->uid, $row->name, new Point($row->x_mm, $row->y_mm), $row->heading_deg, array_map($floats, $row->elements),
-            $row->start_height_mm, array_map($floats, $row->grade_points), FormationProfile::from($floats($row->profile)),
+            $row->uid, $row->name, new Point($row->x_mm, $row->y_mm), $row->heading_deg, self::floats($row->elements),
+            $row->start_height_mm, self::floats($row->grade_points), FormationProfile::from(self::floats($row->profile)),
         );
     }
 
@@ -82,6 +79,23 @@ final class LoadProject
             array_map(fn (array $p): Spot => new Spot((float) $p['x_mm'], (float) $p['y_mm'], (float) $p['z_mm']), $row->points),
             $row->name, self::extra($row->extra),
         );
+    }
+
+    /**
+     * JSON drops the fraction of whole numbers; this brings it back, all the way down.
+     *
+     * @template T of array
+     *
+     * @param T $values
+     * @return T
+     */
+    private static function floats(array $values): array
+    {
+        array_walk_recursive($values, function (mixed &$value): void {
+            $value = is_int($value) ? (float) $value : $value;
+        });
+
+        return $values;
     }
 
     /** @return array<string, mixed> objects within stay objects, so that an empty one is written as one again */

@@ -21,8 +21,10 @@ final class Typed
     /** @var array<string, string> */
     private array $kept = [];
 
-    /** @param array<string, mixed> $input */
-    public function __construct(private readonly array $input, private readonly Units $units = Units::Metric) {}
+    /** @param  array<string, mixed>  $input */
+    public function __construct(private readonly array $input, private readonly Units $units = Units::Metric)
+    {
+    }
 
     public function has(string $field): bool
     {
@@ -101,14 +103,13 @@ final class Typed
      *
      * @template T
      *
-     * @param  callable(): T  $make
+     * @param callable(): T $make
      * @return T
      *
      * @throws Refusals
      */
     public function made(callable $make): mixed
     {
-        $value = null;
         try {
             $value = $make();
         } catch (Refusal $refusal) {
@@ -118,8 +119,8 @@ final class Typed
                 $this->faults[] = $refusal;
             }
         }
-        if ($this->faults !== []) {
-            throw new Refusals($this->faults);
+        if ($this->faults !== [] || ! isset($value)) {
+            throw new Refusals($this->faults === [] ? [new Refusal('Nothing came of it.')] : $this->faults);
         }
 
         return $value;

@@ -11,7 +11,7 @@ use IdleRidge\Core\Measure\Figure;
  */
 final readonly class Finding
 {
-    /** @param array<string, Figure> $figures */
+    /** @param  array<string, Figure>  $figures */
     public function __construct(
         public string $id,
         public Severity $severity,
@@ -21,7 +21,8 @@ final readonly class Finding
         public array $figures,
         public string $why,
         public string $do,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> the form of docs/formats/finding.schema.json */
     public function toArray(): array

@@ -14,7 +14,8 @@ final readonly class Place
         public float $xMm,
         public float $yMm,
         public ?string $side = null,
-    ) {}
+    ) {
+    }
 
     /** (x, y) is where a mark goes: the middle of the stretch. */
     public static function onRun(string $run, float $fromMm, float $toMm, float $xMm, float $yMm, ?string $side = null): self

@@ -15,14 +15,14 @@ final class Contours
 {
     private const EPSILON = 1e-6;
 
-    /** Case → pairs of edges (0 bottom, 1 right, 2 top, 3 left), the higher ground on the left. */
+    /** @var list<list<array{int, int}>> case → pairs of edges (0 bottom, 1 right, 2 top, 3 left), the higher ground on the left */
     private const CASES = [
-        [], [0, 3], [1, 0], [1, 3], [2, 1], [2, 3, 0, 1], [2, 0], [2, 3],
-        [3, 2], [0, 2], [3, 0, 1, 2], [1, 2], [3, 1], [0, 1], [3, 0], [],
+        [], [[0, 3]], [[1, 0]], [[1, 3]], [[2, 1]], [[2, 3], [0, 1]], [[2, 0]], [[2, 3]],
+        [[3, 2]], [[0, 2]], [[3, 0], [1, 2]], [[1, 2]], [[3, 1]], [[0, 1]], [[3, 0]], [],
     ];
 
-    /** The two saddles when the middle lies below the level. */
-    private const LOW_SADDLES = [5 => [0, 3, 2, 1], 10 => [1, 0, 3, 2]];
+    /** @var array<int, list<array{int, int}>> the two saddles when the middle lies below the level */
+    private const LOW_SADDLES = [5 => [[0, 3], [2, 1]], 10 => [[1, 0], [3, 2]]];
 
     /**
      * Levels at whole multiples of the interval that the mesh reaches.
@@ -48,7 +48,7 @@ final class Contours
     }
 
     /**
-     * @param  list<float>  $levels  rising
+     * @param list<float> $levels rising
      * @return list<Contour> one for each level, empty where the mesh does not reach it
      */
     public static function of(HeightMesh $mesh, array $levels): array
@@ -78,8 +78,8 @@ final class Contours
      * For each level, which cell edge a contour enters by and which it leaves by. Edge 2p leads from node p to its right,
      * 2p + 1 upward.
      *
-     * @param  list<float>  $z
-     * @param  list<float>  $levels
+     * @param list<float> $z
+     * @param list<float> $levels
      * @return list<array<int, int>>
      */
     private static function links(array $z, int $n, int $m, array $levels): array
@@ -112,8 +112,8 @@ final class Contours
                     $pairs = ($case === 5 || $case === 10) && $sw + $se + $nw + $ne < 4.0 * $level
                         ? self::LOW_SADDLES[$case] : self::CASES[$case];
                     $edges = [2 * $p, 2 * $p + 3, 2 * ($p + $n), 2 * $p + 1];
-                    for ($e = 0; $e < count($pairs); $e += 2) {
-                        $links[$l][$edges[$pairs[$e]]] = $edges[$pairs[$e + 1]];
+                    foreach ($pairs as [$in, $out]) {
+                        $links[$l][$edges[$in]] = $edges[$out];
                     }
                 }
             }
@@ -123,10 +123,10 @@ final class Contours
     }
 
     /**
-     * @param  array<int, int>  $links
-     * @param  list<float>  $z
-     * @param  list<float>  $xs
-     * @param  list<float>  $ys
+     * @param array<int, int> $links
+     * @param list<float> $z
+     * @param list<float> $xs
+     * @param list<float> $ys
      */
     private static function trace(float $level, array $links, array $z, array $xs, array $ys, int $n, int $m): Contour
     {
@@ -167,8 +167,8 @@ final class Contours
     }
 
     /**
-     * @param  list<array{float, float}>  $ring
-     * @param  list<bool>  $onBorder
+     * @param list<array{float, float}> $ring
+     * @param list<bool> $onBorder
      * @return list<array{points: list<array{float, float}>, closed: bool}>
      */
     private static function withoutBorder(array $ring, array $onBorder): array
@@ -195,7 +195,7 @@ final class Contours
         return $lines;
     }
 
-    /** @param list<array{float, float}> $ring */
+    /** @param  list<array{float, float}>  $ring */
     private static function signedArea(array $ring): float
     {
         $sum = 0.0;
@@ -208,7 +208,7 @@ final class Contours
         return $sum / 2.0;
     }
 
-    /** @param list<array{float, float}> $points */
+    /** @param  list<array{float, float}>  $points */
     private static function length(array $points, bool $closed): float
     {
         $sum = 0.0;

@@ -15,7 +15,7 @@ final readonly class HeightGrid
     /** Most values a grid may hold: a board of 5 × 2 m at 2.5 mm. */
     public const MOST = 1_600_000;
 
-    /** @param list<float> $values */
+    /** @param  list<float>  $values */
     private function __construct(
         public int $cols,
         public int $rows,
@@ -24,11 +24,12 @@ final readonly class HeightGrid
         public float $y0,
         public bool $onNodes,
         public array $values,
-    ) {}
+    ) {
+    }
 
     /**
-     * @param  float  $x0  left edge of the first cell
-     * @param  list<float>  $values
+     * @param float $x0 left edge of the first cell
+     * @param list<float> $values
      *
      * @throws Refusal when the counts do not agree
      */
@@ -38,8 +39,8 @@ final readonly class HeightGrid
     }
 
     /**
-     * @param  float  $x0  place of the first value
-     * @param  list<float>  $values
+     * @param float $x0 place of the first value
+     * @param list<float> $values
      *
      * @throws Refusal when the counts do not agree
      */
@@ -91,7 +92,7 @@ final readonly class HeightGrid
         return sqrt($steepest) / (8.0 * $this->cell);
     }
 
-    /** @param list<float> $values */
+    /** @param  list<float>  $values */
     private static function checked(int $cols, int $rows, float $cell, float $x0, float $y0, bool $onNodes, array $values): self
     {
         Refusal::unlessBetween($cell, 0.1, 1000.0, 'The cell size', 'mm', 'cellsize');

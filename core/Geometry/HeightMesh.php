@@ -11,11 +11,13 @@ namespace IdleRidge\Core\Geometry;
 final readonly class HeightMesh
 {
     /**
-     * @param  list<float>  $xs
-     * @param  list<float>  $ys
-     * @param  list<float>  $z  row-major from the lowest y
+     * @param list<float> $xs
+     * @param list<float> $ys
+     * @param list<float> $z row-major from the lowest y
      */
-    public function __construct(public array $xs, public array $ys, public array $z) {}
+    public function __construct(public array $xs, public array $ys, public array $z)
+    {
+    }
 
     public function planArea(): float
     {
@@ -78,7 +80,7 @@ final readonly class HeightMesh
     /**
      * Volume and plan area under water of the cells for which `$counts` says yes, mm³ and mm².
      *
-     * @param  callable(int): bool  $counts  by index of the cell's lower left node
+     * @param callable(int): bool $counts by index of the cell's lower left node
      * @return array{volume: float, area: float}
      */
     public function below(float $level, callable $counts): array
@@ -156,7 +158,7 @@ final readonly class HeightMesh
         return 1.0 - self::share(-$a, -$b, -$c);
     }
 
-    /** @param list<float> $line */
+    /** @param  list<float>  $line */
     private static function before(array $line, float $value): int
     {
         $low = 0;
@@ -173,7 +175,7 @@ final readonly class HeightMesh
         return $low;
     }
 
-    /** @param list<float> $line */
+    /** @param  list<float>  $line */
     private static function fraction(array $line, int $i, float $value): float
     {
         $gap = $line[$i + 1] - $line[$i];

@@ -7,7 +7,9 @@ namespace IdleRidge\Core\Geometry;
 /** A point in plan, mm. */
 final readonly class Point
 {
-    public function __construct(public float $x, public float $y) {}
+    public function __construct(public float $x, public float $y)
+    {
+    }
 
     public function distanceTo(self $other): float
     {

@@ -9,7 +9,7 @@ use IdleRidge\Core\Geometry\Contour;
 /** Contours as GeoJSON (RFC 7946 in form; coordinates are mm on the board, not degrees). */
 final class GeoJson
 {
-    /** @param list<Contour> $contours */
+    /** @param  list<Contour>  $contours */
     public static function contours(array $contours): string
     {
         $features = [];

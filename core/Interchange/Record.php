@@ -16,8 +16,10 @@ final class Record
     /** @var array<string, true> */
     private array $asked = [];
 
-    /** @param array<mixed> $values */
-    private function __construct(private readonly array $values, public readonly string $pointer) {}
+    /** @param  array<mixed>  $values */
+    private function __construct(private readonly array $values, public readonly string $pointer)
+    {
+    }
 
     /** @throws Refusal when it is not an object */
     public static function of(mixed $value, string $pointer): self

@@ -24,7 +24,9 @@ final class RidgeReader
     /** @var list<Refusal> */
     private array $faults = [];
 
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     /** @throws Refusals */
     public static function read(string $json): Project
@@ -138,7 +140,7 @@ final class RidgeReader
     /**
      * @template T
      *
-     * @param  callable(Record): T  $make
+     * @param callable(Record): T $make
      * @return list<T>
      */
     private function each(Record $root, string $key, callable $make): array
@@ -157,7 +159,7 @@ final class RidgeReader
     /**
      * @template T
      *
-     * @param  callable(): T  $make
+     * @param callable(): T $make
      * @return T|null
      */
     private function try(callable $make, string $pointer = '/layout'): mixed

@@ -17,7 +17,7 @@ final class RidgeWriter
 
     public const VERSION = 1;
 
-    /** @param string $date ISO 8601, when the file was written */
+    /** @param  string  $date ISO 8601, when the file was written */
     public static function write(Project $project, string $date): string
     {
         $layout = $project->layout;

@@ -20,7 +20,8 @@ final readonly class Cut
         public float $greatest,
         public ?Run $run,
         public float $station,
-    ) {}
+    ) {
+    }
 
     public static function acrossRun(Run $run, float $station, float $width, float $depth): self
     {

@@ -18,5 +18,6 @@ final readonly class Graded
         public float $station,
         public float $offset,
         public float $gap,
-    ) {}
+    ) {
+    }
 }

@@ -28,10 +28,12 @@ final readonly class Grading
     private const CROSSING = 0.05;
 
     /**
-     * @param  list<Run>  $runs  in section coordinates
-     * @param  float|null  $reach  how far from a formation's edge a slope may go, mm; beyond, the ground stays as it is
+     * @param list<Run> $runs in section coordinates
+     * @param float|null $reach how far from a formation's edge a slope may go, mm; beyond, the ground stays as it is
      */
-    public function __construct(public array $runs, public ?float $reach = null) {}
+    public function __construct(public array $runs, public ?float $reach = null)
+    {
+    }
 
     /** Null where the ground stays as it is. */
     public function at(float $x, float $y, float $ground): ?Graded
@@ -48,7 +50,7 @@ final readonly class Grading
     /**
      * Null where the ground stays as it is.
      *
-     * @param  list<array{int, float, float}>  $near  run, station, signed offset
+     * @param list<array{int, float, float}> $near run, station, signed offset
      */
     public function clamp(float $ground, array $near): ?Graded
     {

@@ -10,7 +10,9 @@ use IdleRidge\Core\Geometry\Point;
 /** Natural ground as a section sees it: the layout's lattice read through the section's placement. */
 final readonly class Ground
 {
-    public function __construct(private Lattice $lattice, private Placement $placement) {}
+    public function __construct(private Lattice $lattice, private Placement $placement)
+    {
+    }
 
     /** Height in mm at a place in section coordinates. */
     public function at(float $x, float $y): float
@@ -21,8 +23,8 @@ final readonly class Ground
     }
 
     /**
-     * @param  list<float>  $xs
-     * @param  list<float>  $ys
+     * @param list<float> $xs
+     * @param list<float> $ys
      * @return list<float> row by row
      */
     public function raster(array $xs, array $ys): array

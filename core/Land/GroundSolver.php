@@ -34,8 +34,8 @@ final class GroundSolver
     private const TOLERANCES = [5e-4, 5e-5, 5e-5, 5e-5, 5e-5, 5e-5, 5e-5];
 
     /**
-     * @param  float  $finest  no finer lattice than this, mm
-     * @param  Lattice|null  $start  an earlier answer; used when its lattice is the same
+     * @param float $finest no finer lattice than this, mm
+     * @param Lattice|null $start an earlier answer; used when its lattice is the same
      */
     public static function solve(GroundProblem $problem, float $finest = 5.0, ?Lattice $start = null): Lattice
     {
@@ -57,23 +57,23 @@ final class GroundSolver
             $begin = array_map(fn (float $z, float $o): float => $z - $o, $start->heights, $offsets);
         }
         $z = self::hold($constraints, $targets, $problem, $spacing, $cols, $rows, $begin);
-        $heights = array_map(fn (float $v, float $o): float => $v + $o, $z, $offsets);
+        $heights = array_map(fn (float $v, float $o): float => $v + $o, array_values($z), $offsets);
 
         return new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, $heights);
     }
 
     /**
-     * @param  list<array<int, float>>  $constraints
-     * @param  list<float>  $targets
-     * @param  list<float>|null  $begin
-     * @return list<float>
+     * @param list<array<int, float>> $constraints
+     * @param list<float> $targets
+     * @param array<int, float>|null $begin
+     * @return array<int, float>
      */
     private static function hold(array $constraints, array $targets, GroundProblem $problem, float $spacing, int $cols, int $rows, ?array $begin): array
     {
         $bend = (1.0 - $problem->tension) * ($problem->stiffness / $spacing) ** 2;
         $spring = self::SPRING * ($bend + 0.2 * $problem->tension);
         $solver = new PlateSolver($cols, $rows, $bend, $problem->tension, $spring, $constraints);
-        $z = $begin;
+        $z = $begin ?? [];
         $pull = $targets;
         foreach (self::TOLERANCES as $tolerance) {
             $force = array_fill(0, $cols * $rows, 0.0);
@@ -82,7 +82,7 @@ final class GroundSolver
                     $force[$node] += $spring * $weight * $pull[$k];
                 }
             }
-            $z = $solver->solve($force, $z, $tolerance);
+            $z = $solver->solve($force, $z === [] ? null : $z, $tolerance);
             $worst = 0.0;
             foreach ($constraints as $k => $row) {
                 $miss = $targets[$k];
@@ -97,11 +97,11 @@ final class GroundSolver
             }
         }
 
-        return $z ?? [];
+        return $z;
     }
 
     /**
-     * @param  non-empty-list<Spot>  $held
+     * @param non-empty-list<Spot> $held
      * @return array{list<array<int, float>>, list<float>}
      */
     private static function constraints(array $held, Plane $plane, GroundProblem $problem, float $spacing, int $cols, int $rows): array

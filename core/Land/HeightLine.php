@@ -12,11 +12,13 @@ use IdleRidge\Core\Measure\Refusal;
  */
 final readonly class HeightLine
 {
-    /** @param non-empty-list<Spot> $points */
-    private function __construct(public array $points) {}
+    /** @param  non-empty-list<Spot>  $points */
+    private function __construct(public array $points)
+    {
+    }
 
     /**
-     * @param  list<Spot>  $points
+     * @param list<Spot> $points
      *
      * @throws Refusal with fewer than two points, or two in one place
      */

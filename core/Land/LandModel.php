@@ -15,7 +15,8 @@ final readonly class LandModel
         public float $depth,
         public Ground $ground,
         public Grading $grading,
-    ) {}
+    ) {
+    }
 
     /** The terrain on a raster of `$cell` mm. */
     public function terrain(float $cell): Terrain
@@ -41,7 +42,7 @@ final readonly class LandModel
             }
         }
 
-        return new Terrain($this->width, $this->depth, $cell, $cols, $rows, $ground, $heights, $graded);
+        return new Terrain($this->width, $this->depth, $cell, $cols, $rows, $ground, array_values($heights), $graded);
     }
 
     /** Height of the terrain at one place, mm. */
@@ -56,9 +57,9 @@ final readonly class LandModel
      * For every value of the raster, the runs that can reach it. A run is looked for only as far out as its slopes can
      * go before they meet the highest or lowest land there is.
      *
-     * @param  list<float>  $xs
-     * @param  list<float>  $ys
-     * @param  list<float>  $ground
+     * @param list<float> $xs
+     * @param list<float> $ys
+     * @param list<float> $ground
      * @return array<int, list<array{int, float, float}>> index → run, station, signed offset
      */
     private function places(array $xs, array $ys, array $ground): array
@@ -109,10 +110,10 @@ final readonly class LandModel
     }
 
     /**
-     * @param  list<float>  $xs
-     * @param  list<float>  $ys
-     * @param  array<int, float>  $stations
-     * @param  array<int, float>  $offsets
+     * @param list<float> $xs
+     * @param list<float> $ys
+     * @param array<int, float> $stations
+     * @param array<int, float> $offsets
      */
     private function scan(Run $run, float $reach, array $xs, array $ys, array &$stations, array &$offsets): void
     {
@@ -157,7 +158,7 @@ final readonly class LandModel
     }
 
     /**
-     * @param  list<float>  $line
+     * @param list<float> $line
      * @return array{int, int} first and last index within the range; the second smaller when there is none
      */
     private static function span(array $line, float $from, float $to): array

@@ -14,7 +14,7 @@ namespace IdleRidge\Core\Land;
  */
 final readonly class Lattice
 {
-    /** @param list<float> $heights */
+    /** @param  list<float>  $heights */
     public function __construct(
         public float $x0,
         public float $y0,
@@ -22,7 +22,8 @@ final readonly class Lattice
         public int $cols,
         public int $rows,
         public array $heights,
-    ) {}
+    ) {
+    }
 
     /** Height in mm at (x, y); outside the lattice the edge's value. */
     public function at(float $x, float $y): float
@@ -44,8 +45,8 @@ final readonly class Lattice
      * Heights on a rectangular raster whose axes are parallel to the lattice; the same values as `at`, several times
      * faster.
      *
-     * @param  list<float>  $xs
-     * @param  list<float>  $ys
+     * @param list<float> $xs
+     * @param list<float> $ys
      * @return list<float> row by row
      */
     public function raster(array $xs, array $ys): array

@@ -27,9 +27,7 @@ final class PlateLevel
 
     private float $diagonal;
 
-    /**
-     * @param  list<array<int, float>>  $rows  constraint → node → weight
-     */
+    /** @param  list<array<int, float>>  $constraints constraint → node → weight */
     public function __construct(
         public readonly int $cols,
         public readonly int $rows,
@@ -60,9 +58,9 @@ final class PlateLevel
     /**
      * One Gauss-Seidel sweep of K z = f, the springs included; backwards when `$reverse`.
      *
-     * @param  list<float>  $z
-     * @param  list<float>  $f  right-hand side
-     * @param  list<float>  $slack  per constraint Σ weight·z, kept up to date
+     * @param array<int, float> $z
+     * @param array<int, float> $f right-hand side
+     * @param array<int, float> $slack per constraint Σ weight·z, kept up to date
      */
     public function sweep(array &$z, array $f, array &$slack, bool $reverse): void
     {
@@ -119,8 +117,8 @@ final class PlateLevel
     /**
      * K z, the springs included.
      *
-     * @param  list<float>  $z
-     * @return list<float>
+     * @param array<int, float> $z
+     * @return array<int, float>
      */
     public function apply(array $z): array
     {
@@ -163,8 +161,8 @@ final class PlateLevel
     /**
      * Σ weight·z for every constraint.
      *
-     * @param  list<float>  $z
-     * @return list<float>
+     * @param array<int, float> $z
+     * @return array<int, float>
      */
     public function at(array $z): array
     {
@@ -177,8 +175,8 @@ final class PlateLevel
     }
 
     /**
-     * @param  array<int, float>  $row
-     * @param  list<float>  $z
+     * @param array<int, float> $row
+     * @param array<int, float> $z
      */
     private static function dot(array $row, array $z): float
     {

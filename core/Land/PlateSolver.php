@@ -24,13 +24,13 @@ final class PlateSolver
     /** @var list<array{list<array<int, float>>, list<array<int, float>>}> interpolation to the next finer level, in x and in y */
     private array $steps = [];
 
-    /** @var list<list<float>> lower triangle of the coarsest matrix */
+    /** @var list<array<int, float>> lower triangle of the coarsest matrix */
     private array $factor = [];
 
     /**
-     * @param  float  $bend  (1 − T)·(stiffness / spacing)²
-     * @param  float  $pull  T
-     * @param  list<array<int, float>>  $constraints
+     * @param float $bend (1 − T)·(stiffness / spacing)²
+     * @param float $pull T
+     * @param list<array<int, float>> $constraints
      */
     public function __construct(int $cols, int $rows, float $bend, float $pull, float $spring, array $constraints)
     {
@@ -60,10 +60,10 @@ final class PlateSolver
     }
 
     /**
-     * @param  list<float>  $f
-     * @param  list<float>|null  $start  an earlier answer to begin from
-     * @param  float  $tolerance  of the residual, relative to f
-     * @return list<float>
+     * @param array<int, float> $f
+     * @param array<int, float>|null $start an earlier answer to begin from
+     * @param float $tolerance of the residual, relative to f
+     * @return array<int, float>
      */
     public function solve(array $f, ?array $start, float $tolerance, int $limit = 60): array
     {
@@ -97,8 +97,8 @@ final class PlateSolver
     }
 
     /**
-     * @param  list<float>  $f
-     * @return list<float>
+     * @param array<int, float> $f
+     * @return array<int, float>
      */
     private function fullMultigrid(array $f): array
     {
@@ -122,8 +122,8 @@ final class PlateSolver
     /**
      * One V-cycle for K z = f from z = 0: symmetric, so that it may precondition.
      *
-     * @param  list<float>  $f
-     * @return list<float>
+     * @param array<int, float> $f
+     * @return array<int, float>
      */
     private function cycle(int $l, array $f): array
     {
@@ -147,8 +147,8 @@ final class PlateSolver
     /**
      * From level l + 1 up to level l.
      *
-     * @param  list<float>  $z
-     * @return list<float>
+     * @param array<int, float> $z
+     * @return array<int, float>
      */
     private function prolong(int $l, array $z): array
     {
@@ -186,8 +186,8 @@ final class PlateSolver
     /**
      * The transpose of `prolong`.
      *
-     * @param  list<float>  $r
-     * @return list<float>
+     * @param array<int, float> $r
+     * @return array<int, float>
      */
     private function restrict(int $l, array $r): array
     {
@@ -234,7 +234,7 @@ final class PlateSolver
         return $out;
     }
 
-    /** @return list<list<float>> Cholesky factor of the coarsest matrix */
+    /** @return list<array<int, float>> Cholesky factor of the coarsest matrix */
     private function factorise(PlateLevel $level): array
     {
         $n = $level->size();
@@ -263,8 +263,8 @@ final class PlateSolver
     }
 
     /**
-     * @param  list<float>  $f
-     * @return list<float>
+     * @param array<int, float> $f
+     * @return array<int, float>
      */
     private function direct(array $f): array
     {
@@ -289,8 +289,8 @@ final class PlateSolver
     }
 
     /**
-     * @param  list<float>  $a
-     * @param  list<float>  $b
+     * @param array<int, float> $a
+     * @param array<int, float> $b
      */
     private static function dot(array $a, array $b): float
     {
@@ -303,9 +303,9 @@ final class PlateSolver
     }
 
     /**
-     * @param  list<float>  $a
-     * @param  list<float>  $b
-     * @return list<float>
+     * @param array<int, float> $a
+     * @param array<int, float> $b
+     * @return array<int, float>
      */
     private static function less(array $a, array $b): array
     {

@@ -14,9 +14,9 @@ use IdleRidge\Core\Geometry\HeightMesh;
 final readonly class Terrain
 {
     /**
-     * @param  list<float>  $ground
-     * @param  list<float>  $heights
-     * @param  array<int, Graded>  $graded
+     * @param list<float> $ground
+     * @param list<float> $heights
+     * @param array<int, Graded> $graded
      */
     public function __construct(
         public float $width,
@@ -27,7 +27,8 @@ final readonly class Terrain
         public array $ground,
         public array $heights,
         public array $graded,
-    ) {}
+    ) {
+    }
 
     public function grid(): HeightGrid
     {
@@ -60,7 +61,7 @@ final readonly class Terrain
         return ['cut' => $cut, 'fill' => $fill];
     }
 
-    /** Middle of a cell. @return array{float, float} */
+    /** @return array{float, float} middle of a cell */
     public function middle(int $p): array
     {
         return [($p % $this->cols + 0.5) * $this->cell, (intdiv($p, $this->cols) + 0.5) * $this->cell];

@@ -18,5 +18,6 @@ final readonly class Wall
         public string $cause,
         public float $x,
         public float $y,
-    ) {}
+    ) {
+    }
 }

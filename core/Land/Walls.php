@@ -23,8 +23,8 @@ final class Walls
     private const OUTWARD = 0.5;
 
     /**
-     * @param  list<Run>  $runs  in section coordinates
-     * @param  list<string>  $joined  edges where a neighbouring section goes on: left, right, front, back
+     * @param list<Run> $runs in section coordinates
+     * @param list<string> $joined edges where a neighbouring section goes on: left, right, front, back
      * @return list<Wall>
      */
     public static function find(Terrain $terrain, array $runs, ?float $reach = null, array $joined = []): array
@@ -51,7 +51,7 @@ final class Walls
     }
 
     /**
-     * @param  list<array{float, float}>  $places
+     * @param list<array{float, float}> $places
      * @return list<Wall>
      */
     private static function along(Run $run, string $side, string $cause, array $places, float $cell): array
@@ -73,8 +73,8 @@ final class Walls
     }
 
     /**
-     * @param  list<Run>  $runs
-     * @param  list<string>  $joined
+     * @param list<Run> $runs
+     * @param list<string> $joined
      */
     private static function cause(Terrain $terrain, int $p, Graded $at, array $runs, ?float $reach, array $joined): ?string
     {

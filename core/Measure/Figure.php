@@ -12,7 +12,7 @@ namespace IdleRidge\Core\Measure;
  */
 final readonly class Figure
 {
-    /** @param array<string, string> $inputs */
+    /** @param  array<string, string>  $inputs */
     public function __construct(
         public float $value,
         public string $unit,
@@ -20,7 +20,8 @@ final readonly class Figure
         public array $inputs = [],
         public string $provenance = 'computed',
         public int $decimals = 0,
-    ) {}
+    ) {
+    }
 
     public function text(): string
     {

@@ -106,7 +106,7 @@ final class Length
         return $text === '-0' ? '0' : $text;
     }
 
-    /** @param array<int, string> $m */
+    /** @param  array<int, string>  $m */
     private static function number(array $m, string $text, string $place): float
     {
         $share = function (string $top, string $bottom) use ($text, $place): float {

@@ -9,7 +9,7 @@ use DomainException;
 /** Several refusals at once, so that a form or a file can show every fault in one go. */
 final class Refusals extends DomainException
 {
-    /** @param non-empty-list<Refusal> $all */
+    /** @param  non-empty-list<Refusal>  $all */
     public function __construct(public readonly array $all)
     {
         parent::__construct(implode("\n", array_map(fn (Refusal $r): string => trim($r->place.': '.$r->getMessage(), ': '), $all)));

@@ -10,7 +10,9 @@ final readonly class Scale
     /** Ratios in common use. */
     public const PRESETS = [220.0, 160.0, 148.0, 120.0, 87.1, 76.2, 64.0, 48.0, 43.5, 32.0, 22.5];
 
-    private function __construct(public float $ratio) {}
+    private function __construct(public float $ratio)
+    {
+    }
 
     /** @throws Refusal for a ratio under 1 or over 1000 */
     public static function oneTo(float $ratio): self

@@ -14,8 +14,8 @@ final readonly class LandFeature
     public const KINDS = ['spot', 'ridge', 'hollow'];
 
     /**
-     * @param  non-empty-list<Spot>  $points
-     * @param  array<string, mixed>  $extra
+     * @param list<Spot> $points at least one
+     * @param array<string, mixed> $extra
      */
     private function __construct(
         public string $uid,
@@ -23,11 +23,12 @@ final readonly class LandFeature
         public string $name,
         public array $points,
         public array $extra,
-    ) {}
+    ) {
+    }
 
     /**
-     * @param  list<Spot>  $points
-     * @param  array<string, mixed>  $extra
+     * @param list<Spot> $points
+     * @param array<string, mixed> $extra
      *
      * @throws Refusal
      */

@@ -13,14 +13,15 @@ use IdleRidge\Core\Measure\Figure;
 /** The land of one section worked out: terrain, walls and the figures that stand on screen and in files. */
 final readonly class LandStudy
 {
-    /** @param list<Wall> $walls */
+    /** @param  list<Wall>  $walls */
     private function __construct(
         public Project $project,
         public Section $section,
         public LandModel $model,
         public Terrain $terrain,
         public array $walls,
-    ) {}
+    ) {
+    }
 
     public static function of(Project $project, Section $section, LandModel $model, Terrain $terrain): self
     {

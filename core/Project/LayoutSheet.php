@@ -17,9 +17,9 @@ final readonly class LayoutSheet
     public const EDGES = ['front', 'back', 'left', 'right'];
 
     /**
-     * @param  list<string>  $viewingEdges
-     * @param  array<string, string>  $typed  field → what the builder typed
-     * @param  array<string, mixed>  $extra  keys beginning with x_, kept as they came
+     * @param list<string> $viewingEdges
+     * @param array<string, string> $typed field → what the builder typed
+     * @param array<string, mixed> $extra keys beginning with x_, kept as they came
      */
     private function __construct(
         public string $uid,
@@ -40,12 +40,13 @@ final readonly class LayoutSheet
         public float $stiffness,
         public array $typed,
         public array $extra,
-    ) {}
+    ) {
+    }
 
     /**
-     * @param  list<string>  $viewingEdges
-     * @param  array<string, string>  $typed
-     * @param  array<string, mixed>  $extra
+     * @param list<string> $viewingEdges
+     * @param array<string, string> $typed
+     * @param array<string, mixed> $extra
      *
      * @throws Refusal naming the field
      */

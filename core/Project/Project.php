@@ -11,7 +11,6 @@ use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Land\HeightLine;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Lattice;
-use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Refusals;
 use IdleRidge\Core\Track\Run;
@@ -23,11 +22,11 @@ use IdleRidge\Core\Track\Run;
 final readonly class Project
 {
     /**
-     * @param  list<Section>  $sections
-     * @param  list<Run>  $runs
-     * @param  list<LandFeature>  $features
-     * @param  array<string, array<string, mixed>>  $runExtras  run uid → keys beginning with x_
-     * @param  array<string, mixed>  $extra
+     * @param list<Section> $sections
+     * @param list<Run> $runs
+     * @param list<LandFeature> $features
+     * @param array<string, array<string, mixed>> $runExtras run uid → keys beginning with x_
+     * @param array<string, mixed> $extra
      */
     private function __construct(
         public LayoutSheet $layout,
@@ -36,14 +35,15 @@ final readonly class Project
         public array $features,
         public array $runExtras,
         public array $extra,
-    ) {}
+    ) {
+    }
 
     /**
-     * @param  list<Section>  $sections
-     * @param  list<Run>  $runs
-     * @param  list<LandFeature>  $features
-     * @param  array<string, array<string, mixed>>  $runExtras
-     * @param  array<string, mixed>  $extra
+     * @param list<Section> $sections
+     * @param list<Run> $runs
+     * @param list<LandFeature> $features
+     * @param array<string, array<string, mixed>> $runExtras
+     * @param array<string, mixed> $extra
      *
      * @throws Refusals when two records share a uid, two sections a name, or two spots one place at different heights
      */
@@ -210,7 +210,7 @@ final readonly class Project
         return $near;
     }
 
-    /** @param list<Section> $boards */
+    /** @param  list<Section>  $boards */
     private function liesOn(LandFeature $feature, array $boards): bool
     {
         foreach ($feature->points as $p) {

@@ -16,8 +16,8 @@ final readonly class Section
     public const MOST = 5000.0;
 
     /**
-     * @param  array<string, string>  $typed
-     * @param  array<string, mixed>  $extra
+     * @param array<string, string> $typed
+     * @param array<string, mixed> $extra
      */
     private function __construct(
         public string $uid,
@@ -28,11 +28,12 @@ final readonly class Section
         public float $base,
         public array $typed,
         public array $extra,
-    ) {}
+    ) {
+    }
 
     /**
-     * @param  array<string, string>  $typed
-     * @param  array<string, mixed>  $extra
+     * @param array<string, string> $typed
+     * @param array<string, mixed> $extra
      *
      * @throws Refusal naming the field
      */

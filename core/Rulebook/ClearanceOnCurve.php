@@ -49,7 +49,7 @@ final class ClearanceOnCurve implements Rule
     }
 
     /**
-     * @param  array{float, float}  $here
+     * @param array{float, float} $here
      * @return array<string, list<array{float, float}>> side → station, depth
      */
     private function strikes(LandStudy $study, Run $run, array $here): array
@@ -84,10 +84,11 @@ final class ClearanceOnCurve implements Rule
         $throw = $layout->vehicle->throwAt($run->alignment, $middle);
         $left = $side === 'left';
         $mark = $run->alignment->beside($middle, ($left ? 1 : -1) * $throw[$side]);
+        $room = $left ? $throw['left'] : $throw['right'];
         $margin = round($layout->clearanceMargin, 1).' mm';
         $figures = [
             'depth' => new Figure($stretch->greatest, 'mm', 'how far the land reaches into vehicle and margin', ['margin' => $margin], decimals: 1),
-            'throw' => new Figure($throw[$side], 'mm', $throw['radius'] === null ? 'half the vehicle’s width' : 'room the vehicle takes beside the centreline on this curve',
+            'throw' => new Figure($room, 'mm', $throw['radius'] === null ? 'half the vehicle’s width' : 'room the vehicle takes beside the centreline on this curve',
                 ['body' => round($layout->vehicle->body).' mm', 'bogie centres' => round($layout->vehicle->bogieCentres).' mm', 'width' => round($layout->vehicle->width).' mm']
                 + ($throw['radius'] === null ? [] : ['radius' => round($throw['radius']).' mm']), decimals: 1),
             'left_free' => new Figure($layout->clearanceMargin - $stretch->greatest, 'mm', 'margin less depth; below zero the vehicle strikes', ['margin' => $margin], decimals: 1),

@@ -88,7 +88,7 @@ final class FaceTooSteep implements Rule
         return [$this->finding($study, Place::at($x, $y), $angle, [])];
     }
 
-    /** @param array<string, Figure> $figures */
+    /** @param  array<string, Figure>  $figures */
     private function finding(LandStudy $study, Place $place, float $angle, array $figures): Finding
     {
         $limit = $study->project->layout->faceLimitDeg;

@@ -21,7 +21,7 @@ final readonly class Alignment
 
     public float $length;
 
-    /** @param non-empty-list<Element> $elements */
+    /** @param  non-empty-list<Element>  $elements */
     private function __construct(public array $elements)
     {
         $begins = [];
@@ -35,8 +35,8 @@ final readonly class Alignment
     }
 
     /**
-     * @param  list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}>  $pieces
-     *                                                                                                     tangents by length; arcs by radius and angle, positive to the left
+     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}> $pieces
+     *                                                                                                   tangents by length; arcs by radius and angle, positive to the left
      *
      * @throws Refusal naming the piece that cannot be
      */

@@ -9,7 +9,9 @@ use IdleRidge\Core\Geometry\Point;
 /** A stretch of a run with one curvature, placed: start (mm), heading (radians, counter-clockwise from x), length (mm). */
 abstract readonly class Element
 {
-    public function __construct(public Point $start, public float $heading, public float $length) {}
+    public function __construct(public Point $start, public float $heading, public float $length)
+    {
+    }
 
     /** Signed curvature, 1/mm; positive turns left. */
     abstract public function curvature(): float;

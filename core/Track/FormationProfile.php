@@ -23,11 +23,13 @@ final readonly class FormationProfile
         'batter_fill_left' => 1.5, 'batter_fill_right' => 1.5,
     ];
 
-    /** @param array<string, float> $values */
-    private function __construct(private array $values) {}
+    /** @param  array<string, float>  $values */
+    private function __construct(private array $values)
+    {
+    }
 
     /**
-     * @param  array<string, float>  $values  what is not given takes a starting value
+     * @param array<string, float> $values what is not given takes a starting value
      *
      * @throws Refusal naming the value that cannot be
      */

@@ -13,13 +13,15 @@ use IdleRidge\Core\Measure\Refusal;
 final readonly class GradeProfile
 {
     /**
-     * @param  list<float>  $stations  rising from 0
-     * @param  list<float>  $heights
+     * @param list<float> $stations rising from 0
+     * @param list<float> $heights
      */
-    private function __construct(public array $stations, public array $heights) {}
+    private function __construct(public array $stations, public array $heights)
+    {
+    }
 
     /**
-     * @param  list<array{station_mm: float, height_mm: float}>  $points
+     * @param list<array{station_mm: float, height_mm: float}> $points
      *
      * @throws Refusal for a point off the run, or two at one station
      */

@@ -9,7 +9,9 @@ use IdleRidge\Core\Measure\Refusal;
 /** The vehicle that needs most room: body length, distance of bogie centres, width, height over rail top; mm. */
 final readonly class Vehicle
 {
-    private function __construct(public float $body, public float $bogieCentres, public float $width, public float $height) {}
+    private function __construct(public float $body, public float $bogieCentres, public float $width, public float $height)
+    {
+    }
 
     /** @throws Refusal when it could not stand on a track */
     public static function from(float $body, float $bogieCentres, float $width, float $height): self

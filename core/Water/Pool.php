@@ -22,7 +22,8 @@ final readonly class Pool
         public float $spillLevel,
         public float $spillX,
         public float $spillY,
-    ) {}
+    ) {
+    }
 
     /** @throws Refusal when the seed lies off the board or above the level */
     public static function fill(HeightMesh $mesh, float $level, float $seedX, float $seedY): self
@@ -108,7 +109,7 @@ final readonly class Pool
         return $out;
     }
 
-    /** @param list<float> $line */
+    /** @param  list<float>  $line */
     private static function nearest(array $line, float $value): int
     {
         $best = 0;

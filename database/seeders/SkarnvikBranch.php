@@ -18,7 +18,9 @@ use IdleRidge\Core\Track\Run;
 /** The demo world: an upland branch in a cold country, four boards from the tarn to the halt. All names are made up. */
 final readonly class SkarnvikBranch
 {
-    public function __construct(private Uids $uids) {}
+    public function __construct(private Uids $uids)
+    {
+    }
 
     public function project(): Project
     {
@@ -78,9 +80,9 @@ final readonly class SkarnvikBranch
     }
 
     /**
-     * @param  list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}>  $pieces
-     * @param  list<array{int, int|float}>  $grades
-     * @param  array<string, float>  $profile
+     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}> $pieces
+     * @param list<array{int, int|float}> $grades
+     * @param array<string, float> $profile
      */
     private function run(string $name, float $x, float $y, float $heading, array $pieces, float $level, array $grades, array $profile): Run
     {
@@ -94,7 +96,7 @@ final readonly class SkarnvikBranch
         return LandFeature::of($this->uids->next(), 'spot', [new Spot($x, $y, $z)], $name);
     }
 
-    /** @param list<array{float|int, float|int, float|int}> $points */
+    /** @param  list<array{float|int, float|int, float|int}>  $points */
     private function line(string $kind, string $name, array $points): LandFeature
     {
         return LandFeature::of($this->uids->next(), $kind, array_map(fn (array $p): Spot => new Spot((float) $p[0], (float) $p[1], (float) $p[2]), $points), $name);

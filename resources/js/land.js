@@ -24,6 +24,7 @@ export function land(htmx) {
     let tool = 'pick';
     let points = [];
     let refocus = null;
+    let added = 0;
 
     const send = (method, url, values = {}) => htmx.ajax(method, url, { target: '#land', swap: 'outerHTML', values: { ...look(), ...values } });
     const show = (values = {}) => send('GET', sheet().dataset.show, values);
@@ -177,7 +178,8 @@ export function land(htmx) {
 
     const addRow = (kind) => {
         const rows = document.querySelector('[data-rows]');
-        const row = document.querySelector(`template[data-piece="${kind}"]`).innerHTML.replaceAll('__', String(Date.now() % 1e9));
+        added += 1;
+        const row = document.querySelector(`template[data-piece="${kind}"]`).innerHTML.replaceAll('__', String(1000 + added));
         rows.insertAdjacentHTML('beforeend', row);
         rows.lastElementChild.querySelector('input:not([type="hidden"])').select();
     };

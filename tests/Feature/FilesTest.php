@@ -113,7 +113,7 @@ final class FilesTest extends FeatureCase
         return $this->from('/')->post('/layouts/import', ['file' => UploadedFile::fake()->createWithContent('trial.ridge.json', $text)]);
     }
 
-    /** @param array<string, mixed> $arguments */
+    /** @param  array<string, mixed>  $arguments */
     private function ridge(string $command, array $arguments): string
     {
         $code = Artisan::call($command, $arguments);
@@ -133,7 +133,7 @@ final class FilesTest extends FeatureCase
     }
 
     /**
-     * @param  array<string, string>  $arguments
+     * @param array<string, string> $arguments
      * @return list<string>
      */
     private static function words(array $arguments): array

@@ -188,7 +188,7 @@ final class LandScreenTest extends FeatureCase
         }
     }
 
-    /** @param array<string, mixed> $input */
+    /** @param  array<string, mixed>  $input */
     private function send(string $method, Section $section, string $rest, array $input = []): TestResponse
     {
         return $this->call(strtoupper($method), $this->at($section, $rest), $input, server: $this->transformHeadersToServerVars(self::HX));

@@ -17,7 +17,7 @@ final class CheckCommand extends RidgeCommand
         $project = $this->project();
         $works = new StudyFile;
         $findings = [];
-        $only = (string) $this->option('section');
+        $only = $this->word('section');
         foreach ($only === '' ? $project->sections : [$project->section($only)] as $section) {
             array_push($findings, ...$works->findings($works->of($project, $section)));
         }

@@ -17,10 +17,10 @@ final class ContoursCommand extends RidgeCommand
 
     protected function answer(): array
     {
-        $mesh = AsciiGrid::read($this->contents((string) $this->argument('file')))->mesh();
+        $mesh = AsciiGrid::read($this->contents($this->file()))->mesh();
         $contours = Contours::of($mesh, Contours::levels($mesh, $this->number('interval', 0.01, 10_000.0, 'mm')));
-        if ($this->option('geojson') !== null) {
-            $this->put((string) $this->option('geojson'), GeoJson::contours($contours));
+        if ($this->word('geojson') !== '') {
+            $this->put($this->word('geojson'), GeoJson::contours($contours));
         }
 
         return ['contours' => array_map(fn (Contour $c): array => ['level' => $c->level, 'lines' => count($c->lines), 'length_mm' => round($c->length, 3)], $contours)];

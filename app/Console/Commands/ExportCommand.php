@@ -17,20 +17,20 @@ final class ExportCommand extends RidgeCommand
     {
         $layout = $this->layout();
         $json = app(LayoutFiles::class)->export($layout);
-        $out = $this->option('out');
-        if ($out === null) {
+        $out = $this->word('out');
+        if ($out === '') {
             $this->output->write($json);
 
             return null;
         }
-        $this->put((string) $out, $json);
+        $this->put($out, $json);
 
         return ['layout' => $layout->uid, 'name' => $layout->name, 'file' => $out];
     }
 
     private function layout(): Layout
     {
-        $word = (string) $this->argument('layout');
+        $word = $this->file();
 
         return Layout::query()->whereNull('removed_at')->where(fn ($q) => $q->where('uid', $word)->orWhere('name', $word))->orderByDesc('id')->firstOrFail();
     }

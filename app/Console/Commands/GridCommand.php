@@ -18,7 +18,7 @@ final class GridCommand extends RidgeCommand
 
     protected function answer(): array
     {
-        $grid = AsciiGrid::read($this->contents((string) $this->argument('file')));
+        $grid = AsciiGrid::read($this->contents($this->file()));
         $mesh = $grid->mesh();
         $levels = Contours::levels($mesh, $this->number('interval', 0.01, 10_000.0, 'mm'));
         $answer = [
@@ -30,10 +30,10 @@ final class GridCommand extends RidgeCommand
                 'closed' => $c->lines !== [] && $c->closedLines() === count($c->lines),
             ], Contours::of($mesh, $levels)),
         ];
-        if (($this->option('water') === null) !== ($this->option('seed') === null)) {
+        if (($this->word('water') === '') !== ($this->word('seed') === '')) {
             throw new Refusal('--water and --seed belong together', '--water');
         }
-        if ($this->option('water') !== null) {
+        if ($this->word('water') !== '') {
             $pool = Pool::fill($mesh, $this->number('water', -1e6, 1e6, 'mm'), ...$this->numbers('seed', 2));
             $answer['pool'] = [
                 'volume_mm3' => round($pool->volume, 3), 'surface_mm2' => round($pool->surface, 3),

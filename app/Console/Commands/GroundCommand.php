@@ -19,7 +19,7 @@ final class GroundCommand extends RidgeCommand
 
     protected function answer(): array
     {
-        $problem = $this->read((array) json_decode($this->contents((string) $this->argument('file')), true));
+        $problem = $this->read((array) json_decode($this->contents($this->file()), true));
         $cell = $this->number('cell', 0.5, 200.0, 'mm');
         $cols = (int) round($problem->width / $cell) + 1;
         $rows = (int) round($problem->depth / $cell) + 1;
@@ -30,8 +30,8 @@ final class GroundCommand extends RidgeCommand
         $grid = HeightGrid::nodes($cols, $rows, $cell, 0.0, 0.0, $lattice->raster(
             array_map(fn (int $i): float => $i * $cell, range(0, $cols - 1)), array_map(fn (int $j): float => $j * $cell, range(0, $rows - 1)),
         ));
-        if ($this->option('asc') !== null) {
-            $this->put((string) $this->option('asc'), AsciiGrid::write($grid));
+        if ($this->word('asc') !== '') {
+            $this->put($this->word('asc'), AsciiGrid::write($grid));
         }
 
         return [
@@ -40,7 +40,7 @@ final class GroundCommand extends RidgeCommand
         ];
     }
 
-    /** @param array<mixed> $json */
+    /** @param  array<mixed>  $json */
     private function read(array $json): GroundProblem
     {
         foreach (['width', 'depth', 'spots'] as $key) {

@@ -14,7 +14,7 @@ final class ImportCommand extends RidgeCommand
 
     protected function answer(): array
     {
-        $layout = app(LayoutFiles::class)->import($this->contents((string) $this->argument('file')));
+        $layout = app(LayoutFiles::class)->import($this->contents($this->file()));
 
         return ['layout' => $layout->uid, 'name' => $layout->name];
     }

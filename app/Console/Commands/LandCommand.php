@@ -19,18 +19,18 @@ final class LandCommand extends RidgeCommand
     protected function answer(): array
     {
         $project = $this->project();
-        $name = (string) $this->option('section');
+        $name = $this->word('section');
         if ($name === '') {
             throw new Refusal('name a section by its uid or name', '--section');
         }
         $works = new StudyFile;
         $study = $works->of($project, $project->section($name), $this->number('cell', 1.0, 100.0, 'mm'));
-        if ($this->option('asc') !== null) {
-            $this->put((string) $this->option('asc'), AsciiGrid::write($study->terrain->grid()));
+        if ($this->word('asc') !== '') {
+            $this->put($this->word('asc'), AsciiGrid::write($study->terrain->grid()));
         }
-        if ($this->option('geojson') !== null) {
+        if ($this->word('geojson') !== '') {
             $mesh = $study->terrain->mesh();
-            $this->put((string) $this->option('geojson'), GeoJson::contours(Contours::of($mesh, Contours::levels($mesh, $this->number('interval', 0.01, 10_000.0, 'mm')))));
+            $this->put($this->word('geojson'), GeoJson::contours(Contours::of($mesh, Contours::levels($mesh, $this->number('interval', 0.01, 10_000.0, 'mm')))));
         }
 
         return $works->facts($study);

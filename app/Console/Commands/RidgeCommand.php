@@ -9,6 +9,7 @@ use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Refusals;
 use IdleRidge\Core\Project\Project;
 use Illuminate\Console\Command;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
 
@@ -43,7 +44,7 @@ abstract class RidgeCommand extends Command
     /**
      * @return array<string, mixed>|null null when all is said already
      *
-     * @throws Refusal|Refusals
+     * @throws Refusal|Refusals|ModelNotFoundException<Model>|QueryException
      */
     abstract protected function answer(): ?array;
 
@@ -63,15 +64,31 @@ abstract class RidgeCommand extends Command
         }
     }
 
+    /** The first argument: a file, or a layout. */
+    protected function file(): string
+    {
+        $arguments = array_values(array_diff_key($this->input->getArguments(), ['command' => true]));
+
+        return is_scalar($arguments[0] ?? null) ? (string) $arguments[0] : '';
+    }
+
+    /** An option as it was typed; empty when it was not. */
+    protected function word(string $option): string
+    {
+        $word = $this->input->getOption($option);
+
+        return is_scalar($word) ? (string) $word : '';
+    }
+
     protected function project(): Project
     {
-        return RidgeReader::read($this->contents((string) $this->argument('file')));
+        return RidgeReader::read($this->contents($this->file()));
     }
 
     /** @throws Refusal when the option is not a number within the limits */
     protected function number(string $option, float $least, float $most, string $unit = ''): float
     {
-        $text = (string) $this->option($option);
+        $text = $this->word($option);
         if (! is_numeric($text)) {
             throw new Refusal("“{$text}” is not a number", "--{$option}");
         }
@@ -86,7 +103,7 @@ abstract class RidgeCommand extends Command
      */
     protected function numbers(string $option, int $count): array
     {
-        $words = explode(',', (string) $this->option($option));
+        $words = explode(',', $this->word($option));
         if (count($words) !== $count || array_filter($words, 'is_numeric') !== $words) {
             throw new Refusal("expected {$count} numbers with commas between", "--{$option}");
         }
@@ -94,10 +111,10 @@ abstract class RidgeCommand extends Command
         return array_map('floatval', $words);
     }
 
-    /** @param list<Refusal> $faults */
+    /** @param  list<Refusal>  $faults */
     private function fault(array $faults): int
     {
-        $name = $this->hasArgument('file') ? (string) $this->argument('file') : (string) $this->argument('layout');
+        $name = $this->file();
         foreach ($faults as $fault) {
             fwrite(STDERR, implode(': ', array_filter([$name, $fault->place, $fault->getMessage()], fn (string $part): bool => $part !== ''))."\n");
         }

@@ -7,9 +7,9 @@ namespace App\Http\Controllers;
 use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Section;
-use App\Workshop\Land\PlaceFeature;
 use App\Workshop\Land\Look;
 use App\Workshop\Land\OpenLand;
+use App\Workshop\Land\PlaceFeature;
 use App\Workshop\Land\ShowLand;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -17,7 +17,9 @@ use Illuminate\Http\Request;
 
 final class FeatureController
 {
-    public function __construct(private readonly PlaceFeature $work, private readonly OpenLand $open, private readonly ShowLand $show) {}
+    public function __construct(private readonly PlaceFeature $work, private readonly OpenLand $open, private readonly ShowLand $show)
+    {
+    }
 
     public function store(Request $request, Layout $layout, Section $section): View|RedirectResponse
     {

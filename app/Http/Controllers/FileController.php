@@ -15,7 +15,9 @@ use Symfony\Component\HttpFoundation\Response;
 
 final class FileController
 {
-    public function __construct(private readonly LayoutFiles $files) {}
+    public function __construct(private readonly LayoutFiles $files)
+    {
+    }
 
     public function export(Layout $layout): Response
     {

@@ -10,7 +10,9 @@ use Illuminate\Http\RedirectResponse;
 
 final class HistoryController
 {
-    public function __construct(private readonly Ledger $ledger) {}
+    public function __construct(private readonly Ledger $ledger)
+    {
+    }
 
     public function undo(Layout $layout): RedirectResponse
     {

@@ -19,7 +19,9 @@ use Symfony\Component\HttpFoundation\Response;
 
 final class LandController
 {
-    public function __construct(private readonly OpenLand $open, private readonly MoveGrip $move, private readonly ShowLand $show) {}
+    public function __construct(private readonly OpenLand $open, private readonly MoveGrip $move, private readonly ShowLand $show)
+    {
+    }
 
     public function show(Request $request, Layout $layout, Section $section): View
     {

@@ -13,7 +13,9 @@ use Illuminate\Http\Request;
 
 final class LayoutController
 {
-    public function __construct(private readonly KeepLayout $keep, private readonly ShowLayouts $show) {}
+    public function __construct(private readonly KeepLayout $keep, private readonly ShowLayouts $show)
+    {
+    }
 
     public function index(): View
     {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Models\Run;
 use App\Models\Layout;
+use App\Models\Run;
 use App\Models\Section;
 use App\Workshop\Land\LayRun;
 use App\Workshop\Land\Look;
@@ -17,7 +17,9 @@ use Illuminate\Http\Request;
 
 final class RunController
 {
-    public function __construct(private readonly LayRun $work, private readonly OpenLand $open, private readonly ShowLand $show) {}
+    public function __construct(private readonly LayRun $work, private readonly OpenLand $open, private readonly ShowLand $show)
+    {
+    }
 
     public function store(Request $request, Layout $layout, Section $section): View|RedirectResponse
     {

@@ -12,7 +12,9 @@ use Illuminate\Http\Request;
 
 final class SectionController
 {
-    public function __construct(private readonly PlaceSection $place) {}
+    public function __construct(private readonly PlaceSection $place)
+    {
+    }
 
     public function store(Request $request, Layout $layout): RedirectResponse
     {

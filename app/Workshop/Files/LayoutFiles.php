@@ -26,7 +26,9 @@ final readonly class LayoutFiles
 {
     public const MOST_BYTES = 20_000_000;
 
-    public function __construct(private LoadProject $load, private Uids $uids, private ClockInterface $clock) {}
+    public function __construct(private LoadProject $load, private Uids $uids, private ClockInterface $clock)
+    {
+    }
 
     public function export(Layout $layout): string
     {

@@ -71,6 +71,7 @@ final class LandDesk
     public function thumb(Project $project, Section $section): array
     {
         $key = 'thumb-'.$this->hash($project, $section, self::THUMB_CELL);
+        /** @var list<list<array{float, float}>>|null $lines */
         $lines = $this->store()->get($key);
         if (! is_array($lines)) {
             $mesh = $this->model($project, $section)->terrain(self::THUMB_CELL)->mesh();
@@ -140,10 +141,9 @@ final class LandDesk
         $contours = $bands = [];
         foreach (Contours::of($mesh, Contours::levels($mesh, $interval)) as $contour) {
             $allowed = Simplify::withinBand($mesh, $contour->level, 0.45 * $interval, $cell);
-            $thin = fn (array $points, bool $closed): array => Simplify::line($points, $tolerance, $closed, $allowed);
             $contours[] = [
                 'level' => $contour->level,
-                'lines' => array_map(fn (array $line): array => ['points' => $thin($line['points'], $line['closed']), 'closed' => $line['closed']], $contour->lines),
+                'lines' => array_map(fn (array $line): array => ['points' => Simplify::line($line['points'], $tolerance, $line['closed'], $allowed), 'closed' => $line['closed']], $contour->lines),
             ];
             if (fmod($contour->level, 2.0 * $interval) === 0.0) {
                 $bands[] = ['level' => $contour->level, 'rings' => array_map(fn (array $ring): array => Simplify::line($ring, 2.0 * $tolerance, true), $contour->rings)];

@@ -15,10 +15,10 @@ use IdleRidge\Core\Track\Run;
 final readonly class LandPage
 {
     /**
-     * @param  list<Run>  $runs  in section coordinates, as far as they come near the board
-     * @param  array<string, array{float, float}>  $spans  run uid → stations over the board
-     * @param  list<LandFeature>  $features  in section coordinates
-     * @param  array<string, int>  $revs  record uid → rev
+     * @param list<Run> $runs in section coordinates, as far as they come near the board
+     * @param array<string, array{float, float}> $spans run uid → stations over the board
+     * @param list<LandFeature> $features in section coordinates
+     * @param array<string, int> $revs record uid → rev
      */
     public function __construct(
         public Project $project,
@@ -33,7 +33,8 @@ final readonly class LandPage
         public ?string $picked,
         public string $tab,
         public bool $preview,
-    ) {}
+    ) {
+    }
 
     public function pickedRun(): ?Run
     {
@@ -57,7 +58,7 @@ final readonly class LandPage
         return null;
     }
 
-    /** The station span of the run that the cut follows, over this board. @return array{float, float}|null */
+    /** @return array{float, float}|null the stations over this board of the run that the cut follows */
     public function span(): ?array
     {
         return $this->cut->run === null ? null : ($this->spans[$this->cut->run->uid] ?? [0.0, $this->cut->run->alignment->length]);

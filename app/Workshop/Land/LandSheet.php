@@ -15,12 +15,12 @@ use IdleRidge\Core\Measure\Figure;
 final readonly class LandSheet
 {
     /**
-     * @param  array<string, Figure>  $figures
-     * @param  list<Finding>  $findings
-     * @param  list<Wall>  $walls
-     * @param  list<array{level: float, lines: list<array{points: list<array{float, float}>, closed: bool}>}>  $contours
-     * @param  list<array{level: float, rings: list<list<array{float, float}>>}>  $bands  rising; each covers what is at or above its level
-     * @param  string  $heights  packed 32-bit floats, row by row from the front
+     * @param array<string, Figure> $figures
+     * @param list<Finding> $findings
+     * @param list<Wall> $walls
+     * @param list<array{level: float, lines: list<array{points: list<array{float, float}>, closed: bool}>}> $contours
+     * @param list<array{level: float, rings: list<list<array{float, float}>>}> $bands rising; each covers what is at or above its level
+     * @param string $heights packed 32-bit floats, row by row from the front
      */
     public function __construct(
         public string $hash,
@@ -33,5 +33,6 @@ final readonly class LandSheet
         public array $contours,
         public array $bands,
         public string $heights,
-    ) {}
+    ) {
+    }
 }

@@ -23,9 +23,11 @@ use IdleRidge\Core\Track\Run;
 /** Lays, changes and takes up runs. Forms speak section coordinates, rows the layout's. */
 final readonly class LayRun
 {
-    public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load, private LandDesk $desk) {}
+    public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load, private LandDesk $desk)
+    {
+    }
 
-    /** @param array<string, mixed> $input x1, y1, x2, y2: a first tangent between two points, at the ground's level there */
+    /** @param  array<string, mixed>  $input x1, y1, x2, y2: a first tangent between two points, at the ground's level there */
     public function create(Layout $layout, SectionRow $row, array $input): RunRow
     {
         $typed = new Typed($input, Units::from($layout->units));
@@ -55,7 +57,7 @@ final readonly class LayRun
         });
     }
 
-    /** @param array<string, mixed> $input name, x, y, heading, elements[], start_height, grade_points[], profile[], rev */
+    /** @param  array<string, mixed>  $input name, x, y, heading, elements[], start_height, grade_points[], profile[], rev */
     public function change(Layout $layout, SectionRow $row, RunRow $standing, array $input): void
     {
         $made = $this->read($layout, $row, $standing, $input);
@@ -84,7 +86,7 @@ final readonly class LayRun
         ];
     }
 
-    /** @param array<string, mixed> $input */
+    /** @param  array<string, mixed>  $input */
     private function read(Layout $layout, SectionRow $row, RunRow $standing, array $input): Run
     {
         $typed = new Typed($input, Units::from($layout->units));

@@ -15,9 +15,10 @@ final readonly class Look
         public string $tab = 'line',
         public ?float $atX = null,
         public ?float $atY = null,
-    ) {}
+    ) {
+    }
 
-    /** @param array<string, mixed> $query */
+    /** @param  array<string, mixed>  $query */
     public static function from(array $query): self
     {
         $number = fn (string $key): ?float => is_numeric($query[$key] ?? null) ? (float) $query[$key] : null;

@@ -11,7 +11,6 @@ use App\Models\Section;
 use App\Workshop\LoadProject;
 use App\Workshop\Revising\StaleRecord;
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Refusal;
 
 /**
@@ -21,10 +20,12 @@ use IdleRidge\Core\Measure\Refusal;
  */
 final readonly class MoveGrip
 {
-    public function __construct(private PlaceFeature $place, private LayRun $lay) {}
+    public function __construct(private PlaceFeature $place, private LayRun $lay)
+    {
+    }
 
     /**
-     * @param  array<string, mixed>  $grip  drag, uid, index; x, y, station, height (where it is now) or dx, dy, dz (by how much)
+     * @param array<string, mixed> $grip drag, uid, index; x, y, station, height (where it is now) or dx, dy, dz (by how much)
      *
      * @throws Refusal when there is no such grip
      */
@@ -42,7 +43,7 @@ final readonly class MoveGrip
         throw new Refusal('There is no such grip.', 'drag');
     }
 
-    /** @param array<string, mixed> $grip */
+    /** @param  array<string, mixed>  $grip */
     public function save(Layout $layout, Section $section, array $grip): void
     {
         $row = $this->apply($layout, $section, $grip);
@@ -54,7 +55,7 @@ final readonly class MoveGrip
         }
     }
 
-    /** @param array<string, mixed> $grip */
+    /** @param  array<string, mixed>  $grip */
     private function feature(LandFeature $row, Section $section, string $drag, int $index, array $grip): LandFeature
     {
         $points = $row->points;
@@ -75,7 +76,7 @@ final readonly class MoveGrip
         return $row;
     }
 
-    /** @param array<string, mixed> $grip */
+    /** @param  array<string, mixed>  $grip */
     private function run(Run $row, Section $section, string $drag, int $index, array $grip): Run
     {
         $placement = LoadProject::section($section)->placement;
@@ -122,7 +123,7 @@ final readonly class MoveGrip
         return $value >= $edge - 0.5 ? $edge : round($value);
     }
 
-    /** @param array<string, mixed> $grip */
+    /** @param  array<string, mixed>  $grip */
     private static function number(array $grip, string $key, float $otherwise): float
     {
         $value = $grip[$key] ?? null;

@@ -19,9 +19,11 @@ use IdleRidge\Core\Track\Run;
 /** The Land screen of a section, as it is or as it would be with one row changed. */
 final readonly class OpenLand
 {
-    public function __construct(private LoadProject $load, private LandDesk $desk) {}
+    public function __construct(private LoadProject $load, private LandDesk $desk)
+    {
+    }
 
-    /** @param Record|null $changed a row not saved: makes the page a preview on coarser cells */
+    /** @param  Record|null  $changed a row not saved: makes the page a preview on coarser cells */
     public function page(Layout $layout, SectionRow $row, Look $look, ?Record $changed = null): LandPage
     {
         $project = $this->load->of($layout, $changed);
@@ -45,8 +47,8 @@ final readonly class OpenLand
     }
 
     /**
-     * @param  list<Run>  $runs
-     * @param  array<string, array{float, float}>  $spans
+     * @param list<Run> $runs
+     * @param array<string, array{float, float}> $spans
      */
     private function cut(Look $look, array $runs, array $spans, Section $section): Cut
     {

@@ -16,7 +16,6 @@ use App\Workshop\Typed;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
 
@@ -26,9 +25,11 @@ final readonly class PlaceFeature
     /** How far a new line's points start above or below the ground they are put on, mm. */
     private const START = ['spot' => 0.0, 'ridge' => 30.0, 'hollow' => -15.0];
 
-    public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load, private LandDesk $desk) {}
+    public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load, private LandDesk $desk)
+    {
+    }
 
-    /** @param array<string, mixed> $input kind, points[]{x, y, z?}: where no height is given the ground's is taken */
+    /** @param  array<string, mixed>  $input kind, points[]{x, y, z?}: where no height is given the ground's is taken */
     public function create(Layout $layout, SectionRow $row, array $input): FeatureRow
     {
         $project = $this->load->of($layout);
@@ -60,7 +61,7 @@ final readonly class PlaceFeature
         });
     }
 
-    /** @param array<string, mixed> $input points[]{x, y, z}, name, rev */
+    /** @param  array<string, mixed>  $input points[]{x, y, z}, name, rev */
     public function change(Layout $layout, SectionRow $section, FeatureRow $feature, array $input): void
     {
         $typed = new Typed($input, Units::from($layout->units));

@@ -15,7 +15,9 @@ use App\Workshop\Revising\Ledger;
 /** Everything that the Land views show, drawn and put into words. */
 final readonly class ShowLand
 {
-    public function __construct(private LandDesk $desk, private Readings $readings, private Ledger $ledger) {}
+    public function __construct(private LandDesk $desk, private Readings $readings, private Ledger $ledger)
+    {
+    }
 
     /** @return array<string, mixed> for the view land.views */
     public function of(LandPage $page, Layout $layout): array

@@ -19,9 +19,11 @@ use Psr\Clock\ClockInterface;
 /** Begins, changes, puts away and brings back layouts. */
 final readonly class KeepLayout
 {
-    public function __construct(private Ledger $ledger, private Uids $uids, private ClockInterface $clock) {}
+    public function __construct(private Ledger $ledger, private Uids $uids, private ClockInterface $clock)
+    {
+    }
 
-    /** @param array<string, mixed> $input */
+    /** @param  array<string, mixed>  $input */
     public function create(array $input): Layout
     {
         $sheet = $this->read($input, null);
@@ -31,7 +33,7 @@ final readonly class KeepLayout
         return $layout;
     }
 
-    /** @param array<string, mixed> $input */
+    /** @param  array<string, mixed>  $input */
     public function change(Layout $layout, array $input): void
     {
         $sheet = $this->read($input, $layout);
@@ -62,7 +64,7 @@ final readonly class KeepLayout
         ];
     }
 
-    /** @param array<string, mixed> $input what is not sent keeps what stands, or takes a starting value */
+    /** @param  array<string, mixed>  $input what is not sent keeps what stands, or takes a starting value */
     private function read(array $input, ?Layout $layout): LayoutSheet
     {
         $old = $layout === null ? LayoutSheet::of($this->uids->next(), 'New', 87.1, 16.5) : LoadProject::sheet($layout);

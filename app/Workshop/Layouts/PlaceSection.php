@@ -21,9 +21,11 @@ use IdleRidge\Core\Project\Section;
 /** Adds, changes and removes sections. When a board is moved, the land that lies on it goes with it. */
 final readonly class PlaceSection
 {
-    public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load) {}
+    public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load)
+    {
+    }
 
-    /** @param array<string, mixed> $input name, width_mm, depth_mm and, if given, x_mm, y_mm, angle_deg, base_mm */
+    /** @param  array<string, mixed>  $input name, width_mm, depth_mm and, if given, x_mm, y_mm, angle_deg, base_mm */
     public function create(Layout $layout, array $input): SectionRow
     {
         $typed = new Typed($input, Units::from($layout->units));
@@ -42,7 +44,7 @@ final readonly class PlaceSection
         });
     }
 
-    /** @param array<string, mixed> $input as above, rev, and `leave_land` to keep the land where it is */
+    /** @param  array<string, mixed>  $input as above, rev, and `leave_land` to keep the land where it is */
     public function change(Layout $layout, SectionRow $row, array $input): void
     {
         $old = LoadProject::section($row);

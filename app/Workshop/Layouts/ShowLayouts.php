@@ -15,7 +15,9 @@ use DateTimeZone;
 /** The list of layouts, and one layout's sheet. */
 final readonly class ShowLayouts
 {
-    public function __construct(private LoadProject $load, private Ledger $ledger) {}
+    public function __construct(private LoadProject $load, private Ledger $ledger)
+    {
+    }
 
     /** @return array<string, mixed> for the view layouts.index */
     public function all(): array

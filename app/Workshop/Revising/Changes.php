@@ -38,7 +38,7 @@ final class Changes
     }
 
     /**
-     * @param  array<string, mixed>  $attributes
+     * @param array<string, mixed> $attributes
      * @return array<string, mixed>
      */
     private static function row(array $attributes): array

@@ -16,12 +16,14 @@ use Psr\Clock\ClockInterface;
  */
 final readonly class Ledger
 {
-    public function __construct(private ClockInterface $clock, private Uids $uids) {}
+    public function __construct(private ClockInterface $clock, private Uids $uids)
+    {
+    }
 
     /**
      * @template T
      *
-     * @param  callable(Changes): T  $work
+     * @param callable(Changes): T $work
      * @return T
      */
     public function record(Layout $layout, string $sentence, callable $work): mixed
@@ -82,8 +84,8 @@ final readonly class Ledger
     /**
      * Brings a row from one state to another.
      *
-     * @param  array<string, mixed>|null  $from
-     * @param  array<string, mixed>|null  $to
+     * @param array<string, mixed>|null $from
+     * @param array<string, mixed>|null $to
      * @return array{table: string, uid: string, before: array<string, mixed>|null, after: array<string, mixed>|null}
      *
      * @throws StaleRecord when the row is not in the state it should be in
@@ -128,13 +130,13 @@ final readonly class Ledger
         return [$done, $undone];
     }
 
-    /** @param list<int> $stack */
+    /** @param  list<int>  $stack */
     private static function last(array $stack): ?int
     {
         return $stack === [] ? null : $stack[count($stack) - 1];
     }
 
-    /** @param list<array{table: string, uid: string, before: array<string, mixed>|null, after: array<string, mixed>|null}> $rows */
+    /** @param  list<array{table: string, uid: string, before: array<string, mixed>|null, after: array<string, mixed>|null}>  $rows */
     private function note(Layout $layout, string $kind, string $sentence, array $rows, ?int $target = null): void
     {
         Revision::query()->create([

@@ -11,8 +11,8 @@ use RuntimeException;
 final class StaleRecord extends RuntimeException
 {
     /**
-     * @param  array<string, string>  $theirs  field → what stands now
-     * @param  array<string, string>  $yours  field → what was sent
+     * @param array<string, string> $theirs field → what stands now
+     * @param array<string, string> $yours field → what was sent
      */
     public function __construct(public readonly string $what, public readonly array $theirs, public readonly array $yours)
     {
@@ -20,7 +20,7 @@ final class StaleRecord extends RuntimeException
     }
 
     /**
-     * @param  array<string, mixed>  $sent  field → value, as the form names them
+     * @param array<string, mixed> $sent field → value, as the form names them
      *
      * @throws self when the form was made for an earlier state
      */

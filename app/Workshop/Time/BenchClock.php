@@ -15,7 +15,9 @@ use Symfony\Component\Clock\NativeClock;
  */
 final readonly class BenchClock implements ClockInterface
 {
-    public function __construct(private ?string $fixed, private ?string $file) {}
+    public function __construct(private ?string $fixed, private ?string $file)
+    {
+    }
 
     public function now(): DateTimeImmutable
     {

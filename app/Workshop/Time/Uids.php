@@ -10,7 +10,9 @@ use Symfony\Component\Uid\Ulid;
 /** New ULIDs, dated by the clock. */
 final readonly class Uids
 {
-    public function __construct(private ClockInterface $clock) {}
+    public function __construct(private ClockInterface $clock)
+    {
+    }
 
     public function next(): string
     {
