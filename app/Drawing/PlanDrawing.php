@@ -37,7 +37,7 @@ final class PlanDrawing
         $f = $this->frame;
         $this->labels = new Labels($f->left + $f->width - 1.0, $f->top + $f->height - 1.0, $f->left + 1.0, $f->top + 1.0);
         $this->svg = new Svg(self::WIDTH, $f->top + $f->height + 22.0, "Plan of {$section->name}", [
-            'id' => 'plan', 'class' => 'drawing plan', 'data-scale' => $f->scale, 'data-left' => $f->left, 'data-top' => $f->top,
+            'id' => 'plan', 'role' => 'group', 'class' => 'drawing plan', 'data-scale' => $f->scale, 'data-left' => $f->left, 'data-top' => $f->top,
             'data-depth' => $section->depth, 'data-width' => $section->width,
         ]);
     }
@@ -67,8 +67,13 @@ final class PlanDrawing
         $this->svg->close();
         $this->reserve();
         $this->findings();
-        foreach ($this->page->features as $feature) {
-            $feature->kind === 'spot' ? $this->spot($feature) : $this->heightLine($feature);
+        // Spots lie over lines: where a line ends at a spot, the spot is what one takes hold of.
+        foreach ([false, true] as $spots) {
+            foreach ($this->page->features as $feature) {
+                if (($feature->kind === 'spot') === $spots) {
+                    $spots ? $this->spot($feature) : $this->heightLine($feature);
+                }
+            }
         }
         $this->gradeWords();
         $this->contourFigures();

@@ -70,7 +70,7 @@ final class ProfileDrawing
         $samples = $this->samples();
         $this->measure($samples);
         $this->svg = new Svg(self::WIDTH, self::HEIGHT, 'Long profile of '.$this->run->name, [
-            'id' => 'profile', 'class' => 'drawing profile', 'data-left' => self::LEFT, 'data-along' => $this->along, 'data-from' => $this->from,
+            'id' => 'profile', 'role' => 'group', 'class' => 'drawing profile', 'data-left' => self::LEFT, 'data-along' => $this->along, 'data-from' => $this->from,
             'data-to' => $this->to, 'data-up' => $this->up, 'data-low' => $this->low, 'data-bottom' => self::BOTTOM,
         ]);
         $this->svg->hatch('hatch-cut', 'hatch-cut', 5.0, 45.0)->hatch('hatch-fill', 'hatch-fill', 5.0, null);

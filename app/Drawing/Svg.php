@@ -104,7 +104,7 @@ final class Svg implements Htmlable
 
     public function toHtml(): string
     {
-        $attributes = self::attributes(['viewBox' => '0 0 '.self::n($this->width).' '.self::n($this->height), 'role' => 'img', 'aria-label' => $this->label] + $this->attributes);
+        $attributes = self::attributes($this->attributes + ['viewBox' => '0 0 '.self::n($this->width).' '.self::n($this->height), 'role' => 'img', 'aria-label' => $this->label]);
 
         return '<svg'.$attributes.'>'.($this->defs === '' ? '' : '<defs>'.$this->defs.'</defs>').$this->body.'</svg>';
     }

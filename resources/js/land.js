@@ -152,14 +152,14 @@ export function land(htmx) {
         }
     });
 
-    // Arrows move the focused grip, plus and minus lift it.
+    // Arrows move the focused grip, plus and minus lift it. Plus needs shift on many keyboards, so tens have keys of their own.
     const nudge = (event) => {
         const grip = event.target.closest('[data-drag]');
         if (!grip) {
             return;
         }
         const by = event.shiftKey ? 10 : 1;
-        const ways = { ArrowLeft: { dx: -by }, ArrowRight: { dx: by }, ArrowUp: { dy: by }, ArrowDown: { dy: -by }, '+': { dz: by }, '*': { dz: by }, '-': { dz: -by }, _: { dz: -by } };
+        const ways = { ArrowLeft: { dx: -by }, ArrowRight: { dx: by }, ArrowUp: { dy: by }, ArrowDown: { dy: -by }, '+': { dz: 1 }, '=': { dz: 1 }, '-': { dz: -1 }, PageUp: { dz: 10 }, PageDown: { dz: -10 } };
         const way = ways[event.key];
         if (!way) {
             return;

@@ -6,6 +6,7 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="csrf-token" content="{{ csrf_token() }}">
     <meta name="htmx-config" content='{"allowEval":false,"includeIndicatorStyles":false,"selfRequestsOnly":true,"historyEnabled":false,"defaultSwapStyle":"outerHTML","responseHandling":[{"code":"204","swap":false},{"code":"[23]..","swap":true},{"code":"409","swap":true,"target":"#faults","swapOverride":"innerHTML"},{"code":"422","swap":true,"target":"#faults","swapOverride":"innerHTML"},{"code":"...","swap":false,"error":true}]}'>
+    <link rel="icon" href="/favicon.svg" type="image/svg+xml">
     <title>{{ $title }} – Idle Ridge</title>
     @vite(['resources/css/app.scss', 'resources/js/app.js'])
 </head>
@@ -37,7 +38,7 @@
         <dt><kbd>[</kbd> <kbd>]</kbd></dt><dd>slide the cut line by 10 mm, with shift by 1 mm</dd>
         <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>c</kbd> <kbd>p</kbd></dt><dd>Spot, Run, Ridge, Hollow, Cut, Pick</dd>
         <dt>arrows</dt><dd>move the picked grip by 1 mm, with shift by 10 mm</dd>
-        <dt><kbd>+</kbd> <kbd>-</kbd></dt><dd>raise or lower it by 1 mm, with shift by 10 mm</dd>
+        <dt><kbd>+</kbd> <kbd>-</kbd></dt><dd>raise or lower it by 1 mm, page up and down by 10 mm</dd>
         <dt><kbd>u</kbd> <kbd>shift+u</kbd></dt><dd>undo, redo</dd>
         <dt><kbd>Escape</kbd></dt><dd>let go, put a started line aside</dd>
         <dt><kbd>?</kbd></dt><dd>this list</dd>

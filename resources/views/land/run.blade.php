@@ -35,12 +35,15 @@
             </tbody></table>
             <div class="acts"><button class="btn">Set</button><span class="soft small">Run of {{ Length::show($run->alignment->length, $units) }}. Empty both fields to take a point out.</span></div>
         @else
-            <div class="pair four">
-                @foreach (['half_width_left_mm' => 'Half-width left', 'half_width_right_mm' => 'right', 'ditch_width_mm' => 'Ditch', 'ditch_depth_mm' => 'deep', 'roadbed_mm' => 'Roadbed', 'sleeper_mm' => 'Sleeper', 'rail_mm' => 'Rail'] as $key => $word)
-                    <x-field :name="'profile['.$key.']'" :at="'profile/'.$key" :label="$word" :unit="$mm" :value="Length::field($run->profile->toArray()[$key], $units)" />
+            @php($values = $run->profile->toArray())
+            <table class="points"><thead><tr><th scope="col">Looking along rising stations</th><th scope="col">Left</th><th scope="col">Right</th></tr></thead><tbody>
+                @foreach (['half_width_%s_mm' => 'Half-width, '.$mm, 'batter_cut_%s' => 'Slope in cutting, out to 1 up', 'batter_fill_%s' => 'Slope of banks, out to 1 up'] as $pattern => $word)
+                    <tr><th scope="row">{{ $word }}</th>@foreach (['left', 'right'] as $side)@php($key = sprintf($pattern, $side))<td><input name="profile[{{ $key }}]" data-at="profile/{{ $key }}" aria-label="{{ $word }}, {{ $side }}" value="{{ str_ends_with($key, '_mm') ? Length::field($values[$key], $units) : Length::decimal($values[$key], 3) }}" autocomplete="off"></td>@endforeach</tr>
                 @endforeach
-                @foreach (['batter_cut_left' => 'Cut slope left', 'batter_cut_right' => 'right', 'batter_fill_left' => 'Bank left', 'batter_fill_right' => 'right'] as $key => $word)
-                    <x-field :name="'profile['.$key.']'" :at="'profile/'.$key" :label="$word" unit="out : 1 up" :value="Length::decimal($run->profile->toArray()[$key], 3)" />
+            </tbody></table>
+            <div class="pair five">
+                @foreach (['ditch_width_mm' => 'Ditch', 'ditch_depth_mm' => 'deep', 'roadbed_mm' => 'Roadbed', 'sleeper_mm' => 'Sleeper', 'rail_mm' => 'Rail'] as $key => $word)
+                    <x-field :name="'profile['.$key.']'" :at="'profile/'.$key" :label="$word" :value="Length::field($values[$key], $units)" />
                 @endforeach
             </div>
             <div class="acts"><button class="btn">Set</button></div>

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use App\Models\LandFeature;
+use App\Models\Layout;
+use App\Models\Run;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+final class LooksTest extends BrowserCase
+{
+    /** @return list<array{string}> */
+    public static function themes(): array
+    {
+        return [['film'], ['lamp']];
+    }
+
+    #[DataProvider('themes')]
+    public function test_no_words_overlap_or_are_cut_off_on_land(string $theme): void
+    {
+        $section = $this->demo();
+        $run = Run::query()->where('name', 'Running line')->firstOrFail();
+        $siding = Run::query()->where('name', 'Yard siding')->firstOrFail();
+        $spot = LandFeature::query()->where('name', 'Crag')->where('kind', 'spot')->firstOrFail();
+        $ridge = LandFeature::query()->where('kind', 'ridge')->firstOrFail();
+        $this->land($section);
+        if ($theme === 'lamp') {
+            $this->touch($this->find('.hz-lamp'));
+        }
+        $looks = ['', '?st=300', '?st=850', '?st=1230', "?pick={$spot->uid}&st=930", "?pick={$ridge->uid}", "?run={$siding->uid}"];
+        foreach (['line', 'grade', 'formation'] as $tab) {
+            $looks[] = "?pick={$run->uid}&tab={$tab}&st=700";
+        }
+        foreach ($looks as $look) {
+            $this->land($section, $look);
+            $this->assertSame($theme, $this->js('return document.documentElement.dataset.theme'), 'the lamp stays as it was');
+            $this->assertSame([], $this->js(Looks::OVERLAPS), "{$theme} {$look}: words over each other");
+            $this->assertSame([], $this->js(Looks::CLIPPED), "{$theme} {$look}: words cut off");
+            $this->assertFalse($this->js(Looks::SCROLLS), "{$theme} {$look}: the page scrolls");
+        }
+    }
+
+    #[DataProvider('themes')]
+    public function test_the_other_sections_and_pages_hold_too(string $theme): void
+    {
+        $section = $this->demo();
+        $layout = Layout::query()->findOrFail($section->layout_id);
+        $this->visit('/');
+        if ($theme === 'lamp') {
+            $this->touch($this->find('.hz-lamp'));
+        }
+        $pages = ['/', "/layouts/{$layout->uid}/settings", '/nowhere'];
+        foreach ($layout->sections()->get() as $other) {
+            $pages[] = "/layouts/{$layout->uid}/sections/{$other->uid}/land";
+        }
+        foreach ($pages as $page) {
+            $this->visit($page);
+            $this->assertSame([], $this->js(Looks::OVERLAPS), "{$theme} {$page}: words over each other");
+            $this->assertSame([], $this->js(Looks::CLIPPED), "{$theme} {$page}: words cut off");
+        }
+    }
+
+    #[DataProvider('themes')]
+    public function test_axe_finds_nothing(string $theme): void
+    {
+        $section = $this->demo();
+        $layout = Layout::query()->findOrFail($section->layout_id);
+        $run = Run::query()->where('name', 'Running line')->firstOrFail();
+        $this->visit('/');
+        if ($theme === 'lamp') {
+            $this->touch($this->find('.hz-lamp'));
+        }
+        $axe = (string) file_get_contents(base_path('node_modules/axe-core/axe.min.js'));
+        foreach (['/', "/layouts/{$layout->uid}/settings", "/layouts/{$layout->uid}/sections/{$section->uid}/land", "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=grade", '/nowhere'] as $page) {
+            $this->visit($page);
+            $this->js($axe);
+            $found = $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run().then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).slice(0, 3).join(", ")}`)));');
+            $this->assertSame([], $found, "{$theme} {$page}");
+        }
+    }
+
+    public function test_a_narrow_window_and_a_phone_show_the_views_one_below_the_other(): void
+    {
+        $section = $this->demo();
+        foreach ([[1000, 800], [390, 844]] as [$width, $height]) {
+            $this->window($width, $height);
+            $this->land($section);
+            $tops = $this->js('return ["#plan", "#profile", "#cross"].map((s) => document.querySelector(s).getBoundingClientRect().top)');
+            $this->assertLessThan($tops[1], $tops[0]);
+            $this->assertLessThan($tops[2], $tops[1]);
+            $this->assertFalse($this->js('return document.scrollingElement.scrollWidth > innerWidth + 1'), "{$width}: scrolls sideways");
+        }
+    }
+
+    public function test_an_empty_board_and_no_layout_say_what_to_do_next(): void
+    {
+        $this->visit('/');
+        $this->assertStringContainsString('No layout yet', $this->find('main')->getText());
+        $this->assertSame([], $this->js(Looks::OVERLAPS));
+        $this->type('#f-name', 'Bare');
+        $this->touch($this->button('Begin the layout'));
+        $this->type('#new-name', 'Board');
+        $this->touch($this->button('Add the section'));
+        $this->assertSame([], $this->js(Looks::OVERLAPS));
+        $this->assertSame([], $this->js(Looks::CLIPPED));
+        $this->assertFalse($this->js(Looks::SCROLLS));
+    }
+
+    public function test_a_file_that_cannot_be_read_is_told_and_a_good_one_opens(): void
+    {
+        $this->visit('/');
+        $bad = (string) tempnam(sys_get_temp_dir(), 'ridge');
+        file_put_contents($bad, '{"format": "other"}');
+        $this->find('#f-file')->sendKeys($bad);
+        $this->touch($this->button('Bring it in'));
+        $this->assertStringContainsString('/format: not an Idle Ridge layout', $this->find('#f-file-fault')->getText());
+        unlink($bad);
+        $this->find('#f-file')->sendKeys(base_path('tests/fixtures/projects/version-1-full.ridge.json'));
+        $this->touch($this->button('Bring it in'));
+        $this->assertSame('Böard', $this->find('h1')->getText());
+        $this->assertStringContainsString('"', $this->find('.title .sub')->getText(), 'shown in inches');
+    }
+}
