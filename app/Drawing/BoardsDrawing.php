@@ -10,7 +10,8 @@ use IdleRidge\Core\Project\Project;
 /** All boards of a layout as they lie to each other, with the runs over them. */
 final class BoardsDrawing
 {
-    public static function of(Project $project, float $room, float $roomHeight): ?Svg
+    /** @param  array<string, list<list<array{float, float}>>>  $contours section uid → lines in its coordinates */
+    public static function of(Project $project, array $contours, float $room, float $roomHeight): ?Svg
     {
         if ($project->sections === []) {
             return null;
@@ -25,16 +26,22 @@ final class BoardsDrawing
         $labels = new Labels($room, $frame->height + 20.0);
         foreach ($project->sections as $section) {
             $svg->path('brd', $frame->d(array_map($move, $section->corners()), true));
+            $d = '';
+            foreach ($contours[$section->uid] ?? [] as $line) {
+                $d .= $frame->d(array_map(fn (array $p): Point => $move($section->placement->toLayout(new Point($p[0], $p[1]))), $line));
+            }
+            $svg->path('ct', $d);
         }
         foreach ($project->runs as $run) {
             $svg->path('tr', $frame->d(array_map($move, $run->alignment->polyline(0.0, $run->alignment->length, 0.0, 2.0))));
         }
         foreach ($project->sections as $section) {
-            $middle = $move($section->placement->toLayout(new Point($section->width / 2.0, $section->depth * 0.25)));
-            $width = mb_strlen($section->name) * 6.2;
-            $place = $labels->place($section->name, 6.2, 14.0, [[$frame->x($middle->x) - $width / 2.0, $frame->y($middle->y) + 5.0]]);
+            // The name stands in the far left corner, as it would be pencilled on the board.
+            $corner = $move($section->placement->toLayout(new Point(0.0, $section->depth)));
+            $width = mb_strlen($section->name) * 6.4;
+            $place = $labels->place($section->name, 6.4, 14.0, [[$frame->x($corner->x) + 8.0, $frame->y($corner->y) + 18.0]]);
             if ($place !== null && $width < $section->width * $frame->scale) {
-                $svg->text('h halo', $place[0] + $width / 2.0, $place[1], $section->name, 'middle');
+                $svg->text('h halo', $place[0], $place[1], $section->name);
             }
         }
 

@@ -41,7 +41,7 @@ final class Labels
     }
 
     /**
-     * The same for a text beside a mark: to the right, left, above, below it.
+     * The same for a text beside a mark: to the right, left, above, below it, then in the corners.
      *
      * @return array{float, float}|null
      */
@@ -57,6 +57,8 @@ final class Labels
             [$x - $width / 2.0, $y + $gap + 0.75 * $size],
             [$x + $gap * 0.7, $y - $gap * 0.7],
             [$x + $gap * 0.7, $y + $gap * 0.7 + 0.7 * $size],
+            [$x - $gap * 0.7 - $width, $y + $gap * 0.7 + 0.7 * $size],
+            [$x - $gap * 0.7 - $width, $y - $gap * 0.7],
         ]);
     }
 

@@ -48,21 +48,15 @@ final class ProfileDrawing
         $this->labels = new Labels(self::RIGHT, self::HEIGHT, self::LEFT, 0.0);
     }
 
-    public static function of(LandPage $page): ?Svg
-    {
-        return $page->cut->run === null ? null : (new self($page, $page->cut->run))->draw();
-    }
-
-    /** How many times heights are stretched against lengths. */
-    public static function stretch(LandPage $page): float
+    /** @return array{drawing: Svg, stretch: float}|null with how many times heights are stretched; null without a run */
+    public static function of(LandPage $page): ?array
     {
         if ($page->cut->run === null) {
-            return 1.0;
+            return null;
         }
         $self = new self($page, $page->cut->run);
-        $self->measure($self->samples());
 
-        return $self->up / $self->along;
+        return ['drawing' => $self->draw(), 'stretch' => $self->up / $self->along];
     }
 
     private function draw(): Svg

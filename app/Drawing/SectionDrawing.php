@@ -24,11 +24,11 @@ final class SectionDrawing
 
     private const WHOLE_TOP = 16.0;
 
-    private const WHOLE_HEIGHT = 92.0;
+    private const WHOLE_HEIGHT = 84.0;
 
-    private const WINDOW_TOP = 140.0;
+    private const WINDOW_TOP = 130.0;
 
-    private const WINDOW_HEIGHT = 172.0;
+    private const WINDOW_HEIGHT = 168.0;
 
     private const WINDOW_SPAN = 190.0;
 

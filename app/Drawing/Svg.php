@@ -133,9 +133,9 @@ final class Svg implements Htmlable
 
     public static function n(float $value): string
     {
-        $text = number_format($value, 1, '.', '');
+        $rounded = round($value, 1);
 
-        return str_ends_with($text, '.0') ? ($text === '-0.0' ? '0' : substr($text, 0, -2)) : $text;
+        return $rounded === 0.0 ? '0' : (string) $rounded;
     }
 
     /** @param  array<string, string|int|float>  $attributes */

@@ -161,18 +161,19 @@ final readonly class HeightMesh
     /** @param  list<float>  $line */
     private static function before(array $line, float $value): int
     {
-        $low = 0;
-        $high = count($line) - 2;
-        while ($low < $high) {
-            $mid = intdiv($low + $high + 1, 2);
-            if ($line[$mid] <= $value) {
-                $low = $mid;
-            } else {
-                $high = $mid - 1;
-            }
+        // Lines are evenly spaced but for the strips along the edges: the guess is at most a step off.
+        $last = count($line) - 2;
+        $middle = intdiv($last, 2);
+        $i = $middle + (int) floor(($value - $line[$middle]) / max(1e-9, $line[$middle + 1] - $line[$middle]));
+        $i = max(0, min($last, $i));
+        while ($i > 0 && $line[$i] > $value) {
+            $i--;
+        }
+        while ($i < $last && $line[$i + 1] <= $value) {
+            $i++;
         }
 
-        return $low;
+        return $i;
     }
 
     /** @param  list<float>  $line */

@@ -43,16 +43,20 @@ final readonly class Cut
     }
 
     /**
-     * Offset, terrain and natural ground along the cut, mm.
+     * Offset, terrain and natural ground along the cut, mm: every millimetre beside the track, where faces stand, and
+     * every third beyond.
      *
      * @return list<array{float, float, float}>
      */
-    public function samples(LandModel $land, float $step = 1.0): array
+    public function samples(LandModel $land, float $near = 110.0): array
     {
-        $parts = max(2, (int) ceil(($this->greatest - $this->least) / $step));
+        $offsets = [];
+        for ($offset = $this->least; $offset < $this->greatest; $offset += abs($offset) <= $near ? 1.0 : min(3.0, max(1.0, abs($offset) - $near))) {
+            $offsets[] = $offset;
+        }
+        $offsets[] = $this->greatest;
         $out = [];
-        for ($k = 0; $k <= $parts; $k++) {
-            $offset = $this->least + ($this->greatest - $this->least) * $k / $parts;
+        foreach ($offsets as $offset) {
             $p = $this->pointAt($offset);
             $ground = $land->ground->at($p->x, $p->y);
             $out[] = [$offset, $land->grading->at($p->x, $p->y, $ground)->height ?? $ground, $ground];

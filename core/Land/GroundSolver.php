@@ -28,58 +28,68 @@ final class GroundSolver
     private const SPRING = 20.0;
 
     /** A spot counts as met within this, mm. */
-    private const MET = 0.02;
+    private const MET = 0.05;
 
     /** Of the residual, in the first round and in those that follow; the last leaves heights within 0.02 mm. */
     private const TOLERANCES = [5e-4, 5e-5, 5e-5, 5e-5, 5e-5, 5e-5, 5e-5];
 
+    /** @param  float  $finest no finer lattice than this, mm */
+    public static function solve(GroundProblem $problem, float $finest = 5.0): Lattice
+    {
+        return self::answer($problem, $finest)->lattice;
+    }
+
     /**
-     * @param float $finest no finer lattice than this, mm
-     * @param Lattice|null $start an earlier answer; used when its lattice is the same
+     * @param GroundAnswer|null $start an earlier answer to begin from; what does not fit is left aside
+     * @param bool $rough one round and no more: good to a few tenths of a millimetre, for what is shown while it changes
      */
-    public static function solve(GroundProblem $problem, float $finest = 5.0, ?Lattice $start = null): Lattice
+    public static function answer(GroundProblem $problem, float $finest = 5.0, ?GroundAnswer $start = null, bool $rough = false): GroundAnswer
     {
         $spacing = max($finest, $problem->stiffness / self::NODES_PER_STIFFNESS, sqrt($problem->width * $problem->depth / self::MOST_NODES));
         $cols = max(5, (int) ceil($problem->width / $spacing - 1e-9) + 1);
         $rows = max(5, (int) ceil($problem->depth / $spacing - 1e-9) + 1);
         $held = $problem->spots;
         foreach ($problem->lines as $line) {
-            array_push($held, ...$line->spots($spacing));
+            array_push($held, ...$line->spots(2.0 * $spacing));
         }
         if ($held === []) {
-            return new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, array_fill(0, $cols * $rows, $problem->base));
+            return new GroundAnswer(new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, array_fill(0, $cols * $rows, $problem->base)), []);
         }
         $plane = Plane::through($held);
         [$constraints, $targets] = self::constraints($held, $plane, $problem, $spacing, $cols, $rows);
         $offsets = self::planeAt($plane, $problem, $spacing, $cols, $rows);
-        $begin = null;
-        if ($start !== null && $start->cols === $cols && $start->rows === $rows && $start->spacing === $spacing) {
-            $begin = array_map(fn (float $z, float $o): float => $z - $o, $start->heights, $offsets);
+        $z = null;
+        $leads = array_fill(0, count($held), 0.0);
+        if ($start !== null && $start->lattice->sameNodes($problem->x0, $problem->y0, $spacing, $cols, $rows)) {
+            $z = array_map(fn (float $z, float $o): float => $z - $o, $start->lattice->heights, $offsets);
+            $leads = count($start->leads) === count($held) ? $start->leads : $leads;
         }
-        $z = self::hold($constraints, $targets, $problem, $spacing, $cols, $rows, $begin);
+        $tolerances = $rough ? array_slice(self::TOLERANCES, 0, 1) : ($z === null ? self::TOLERANCES : array_slice(self::TOLERANCES, 1));
+        $z = self::hold($constraints, $targets, $problem, $spacing, $cols, $rows, $z, $leads, $tolerances);
         $heights = array_map(fn (float $v, float $o): float => $v + $o, array_values($z), $offsets);
 
-        return new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, $heights);
+        return new GroundAnswer(new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, $heights), $leads);
     }
 
     /**
      * @param list<array<int, float>> $constraints
      * @param list<float> $targets
      * @param array<int, float>|null $begin
+     * @param list<float> $tolerances of the residual, one a round
+     * @param list<float> $leads how far each spring's target is set beyond its spot; kept up to date
      * @return array<int, float>
      */
-    private static function hold(array $constraints, array $targets, GroundProblem $problem, float $spacing, int $cols, int $rows, ?array $begin): array
+    private static function hold(array $constraints, array $targets, GroundProblem $problem, float $spacing, int $cols, int $rows, ?array $begin, array &$leads, array $tolerances): array
     {
         $bend = (1.0 - $problem->tension) * ($problem->stiffness / $spacing) ** 2;
         $spring = self::SPRING * ($bend + 0.2 * $problem->tension);
         $solver = new PlateSolver($cols, $rows, $bend, $problem->tension, $spring, $constraints);
         $z = $begin ?? [];
-        $pull = $targets;
-        foreach (self::TOLERANCES as $tolerance) {
+        foreach ($tolerances as $tolerance) {
             $force = array_fill(0, $cols * $rows, 0.0);
             foreach ($constraints as $k => $row) {
                 foreach ($row as $node => $weight) {
-                    $force[$node] += $spring * $weight * $pull[$k];
+                    $force[$node] += $spring * $weight * ($targets[$k] + $leads[$k]);
                 }
             }
             $z = $solver->solve($force, $z === [] ? null : $z, $tolerance);
@@ -90,8 +100,9 @@ final class GroundSolver
                     $miss -= $weight * $z[$node];
                 }
                 $worst = max($worst, abs($miss));
-                $pull[$k] += $miss;
+                $leads[$k] += $miss;
             }
+            $leads = array_values($leads);
             if ($worst < self::MET) {
                 break;
             }

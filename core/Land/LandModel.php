@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Land;
 
-use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Track\Run;
 
 /** The land of one section, in its coordinates: natural ground, and the grading of its runs. */
@@ -75,19 +74,28 @@ final readonly class LandModel
             $others = array_diff_key($levels, [$k => true]);
             $low = $others === [] ? INF : min(array_column($others, 0));
             $high = $others === [] ? -INF : max(array_column($others, 1));
-            $stations = $offsets = [];
+            $stations = array_fill(0, count($ground), 0.0);
+            $offsets = array_fill(0, count($ground), INF);
             $this->scan($run, $this->influence($run, min($lowest, $low), max($highest, $high)), $xs, $ys, $stations, $offsets);
             $profile = $run->profile;
+            $half = [$profile->halfWidth(false), $profile->halfWidth(true)];
+            $rise = [1.0 / $profile->batterInCut(false), 1.0 / $profile->batterInCut(true)];
+            $fall = [1.0 / $profile->batterInFill(false), 1.0 / $profile->batterInFill(true)];
             foreach ($offsets as $p => $offset) {
-                // A slope that another run's cannot cross and that lies clear of the ground has no say here.
-                $left = $offset >= 0.0;
-                $beyond = abs($offset) - $profile->halfWidth($left);
-                $level = $run->grade->heightAt($stations[$p]);
-                if ($beyond <= 0.0
-                    || $level + $beyond / $profile->batterInCut($left) < max($ground[$p], $high)
-                    || $level - $beyond / $profile->batterInFill($left) > min($ground[$p], $low)) {
-                    $places[$p][] = [$k, $stations[$p], $offset];
+                if ($offset === INF) {
+                    continue;
                 }
+                $side = $offset >= 0.0 ? 1 : 0;
+                $beyond = abs($offset) - $half[$side];
+                if ($beyond > 0.0) {
+                    // A slope that another run's cannot cross and that lies clear of the ground has no say here.
+                    $level = $run->grade->heightAt($stations[$p]);
+                    $z = $ground[$p];
+                    if ($level + $beyond * $rise[$side] >= max($z, $high) && $level - $beyond * $fall[$side] <= min($z, $low)) {
+                        continue;
+                    }
+                }
+                $places[$p][] = [$k, $stations[$p], $offset];
             }
         }
 
@@ -130,7 +138,7 @@ final readonly class LandModel
                     if ($foot !== null) {
                         $away = abs($foot[1]);
                         $p = $j * $cols + $i;
-                        if ($away <= $reach && $away < abs($offsets[$p] ?? INF)) {
+                        if ($away <= $reach && $away < abs($offsets[$p])) {
                             $stations[$p] = $begin + $foot[0];
                             $offsets[$p] = $foot[1];
                         }
@@ -138,19 +146,25 @@ final readonly class LandModel
                 }
             }
         }
-        foreach ([0.0, $run->alignment->length] as $end) {
+        foreach ([[0.0, -1.0], [$run->alignment->length, 1.0]] as [$end, $outward]) {
             $q = $run->alignment->pointAt($end);
             $heading = $run->alignment->headingAt($end);
+            [$cos, $sin] = [cos($heading), sin($heading)];
             [$i1, $i2] = self::span($xs, $q->x - $reach, $q->x + $reach);
             [$j1, $j2] = self::span($ys, $q->y - $reach, $q->y + $reach);
             for ($j = $j1; $j <= $j2; $j++) {
+                $dy = $ys[$j] - $q->y;
                 for ($i = $i1; $i <= $i2; $i++) {
+                    $dx = $xs[$i] - $q->x;
+                    // Only what lies beyond an end is nearest to it.
+                    if ($outward * ($dx * $cos + $dy * $sin) < 0.0) {
+                        continue;
+                    }
                     $p = $j * $cols + $i;
-                    $away = $q->distanceTo(new Point($xs[$i], $ys[$j]));
-                    if ($away <= $reach && $away < abs($offsets[$p] ?? INF) - 1e-9) {
-                        $side = ($ys[$j] - $q->y) * cos($heading) - ($xs[$i] - $q->x) * sin($heading);
+                    $away = sqrt($dx * $dx + $dy * $dy);
+                    if ($away <= $reach && $away < abs($offsets[$p]) - 1e-9) {
                         $stations[$p] = $end;
-                        $offsets[$p] = $side < 0.0 ? -$away : $away;
+                        $offsets[$p] = $dy * $cos - $dx * $sin < 0.0 ? -$away : $away;
                     }
                 }
             }

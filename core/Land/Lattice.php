@@ -25,6 +25,11 @@ final readonly class Lattice
     ) {
     }
 
+    public function sameNodes(float $x0, float $y0, float $spacing, int $cols, int $rows): bool
+    {
+        return [$this->x0, $this->y0, $this->spacing, $this->cols, $this->rows] === [$x0, $y0, $spacing, $cols, $rows];
+    }
+
     /** Height in mm at (x, y); outside the lattice the edge's value. */
     public function at(float $x, float $y): float
     {

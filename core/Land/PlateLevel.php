@@ -72,6 +72,7 @@ final class PlateLevel
         $c2 = 2.0 * $a;
         $invDiagonal = 1.0 / $this->diagonal;
         $n2 = 2 * $n;
+        $touching = $this->touching;
         for ($jj = 0; $jj < $m; $jj++) {
             $j = $reverse ? $m - 1 - $jj : $jj;
             $inner = $j >= 2 && $j < $m - 2;
@@ -82,7 +83,7 @@ final class PlateLevel
                     $sum = $c1 * ($z[$p - 1] + $z[$p + 1] + $z[$p - $n] + $z[$p + $n])
                         + $c2 * ($z[$p - $n - 1] + $z[$p - $n + 1] + $z[$p + $n - 1] + $z[$p + $n + 1])
                         + $a * ($z[$p - 2] + $z[$p + 2] + $z[$p - $n2] + $z[$p + $n2]);
-                    if (! isset($this->touching[$p])) {
+                    if (! isset($touching[$p])) {
                         $z[$p] = ($f[$p] - $sum) * $invDiagonal;
 
                         continue;
@@ -101,13 +102,13 @@ final class PlateLevel
                 }
                 $before = $z[$p];
                 $total = $own;
-                foreach ($this->touching[$p] ?? [] as [$k, $weight]) {
+                foreach ($touching[$p] ?? [] as [$k, $weight]) {
                     $sum += $this->spring * $weight * ($slack[$k] - $weight * $before);
                     $total += $this->spring * $weight * $weight;
                 }
                 $z[$p] = ($f[$p] - $sum) / $total;
                 $change = $z[$p] - $before;
-                foreach ($this->touching[$p] ?? [] as [$k, $weight]) {
+                foreach ($touching[$p] ?? [] as [$k, $weight]) {
                     $slack[$k] += $weight * $change;
                 }
             }

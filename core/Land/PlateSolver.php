@@ -21,11 +21,17 @@ final class PlateSolver
     /** @var list<PlateLevel> finest first */
     private array $levels = [];
 
-    /** @var list<array{list<array<int, float>>, list<array<int, float>>}> interpolation to the next finer level, in x and in y */
+    /** @var list<array{list<array{int, array{float, float, float, float}}>, list<array{int, array{float, float, float, float}}>}> interpolation to the next finer level, in x and in y */
     private array $steps = [];
 
-    /** @var list<array<int, float>> lower triangle of the coarsest matrix */
+    /** @var list<list<float>> lower triangle of the coarsest matrix, each row from its first entry */
     private array $factor = [];
+
+    /** @var list<int> the coarsest nodes as the factor numbers them */
+    private array $order = [];
+
+    /** @var list<int> where each row of the factor begins */
+    private array $first = [];
 
     /**
      * @param float $bend (1 − T)·(stiffness / spacing)²
@@ -43,9 +49,11 @@ final class PlateSolver
             foreach ($constraints as $row) {
                 $to = [];
                 foreach ($row as $node => $weight) {
-                    foreach ($y[intdiv($node, $cols)] as $j => $wy) {
-                        foreach ($x[$node % $cols] as $i => $wx) {
-                            $q = $j * $nextCols + $i;
+                    [$j, $down] = $y[intdiv($node, $cols)];
+                    [$i, $across] = $x[$node % $cols];
+                    foreach ($down as $v => $wy) {
+                        foreach ($across as $u => $wx) {
+                            $q = ($j + $v) * $nextCols + $i + $u;
                             $to[$q] = ($to[$q] ?? 0.0) + $weight * $wy * $wx;
                         }
                     }
@@ -145,7 +153,7 @@ final class PlateSolver
     }
 
     /**
-     * From level l + 1 up to level l.
+     * From level l + 1 up to level l. Every other node stands on a coarse one and takes its value as it is.
      *
      * @param array<int, float> $z
      * @return array<int, float>
@@ -158,25 +166,22 @@ final class PlateSolver
         for ($j = 0; $j < $coarse->rows; $j++) {
             $base = $j * $coarse->cols;
             $line = [];
-            foreach ($x as $weights) {
-                $sum = 0.0;
-                foreach ($weights as $i => $w) {
-                    $sum += $w * $z[$base + $i];
-                }
-                $line[] = $sum;
+            foreach ($x as $i => [$first, [$a, $b, $c, $d]]) {
+                $p = $base + $first;
+                $line[] = ($i & 1) === 0 ? $z[$base + ($i >> 1)] : $a * $z[$p] + $b * $z[$p + 1] + $c * $z[$p + 2] + $d * $z[$p + 3];
             }
             $mid[] = $line;
         }
         $out = [];
-        foreach ($y as $weights) {
-            $sum = array_fill(0, count($x), 0.0);
-            foreach ($weights as $j => $w) {
-                foreach ($mid[$j] as $i => $v) {
-                    $sum[$i] += $w * $v;
-                }
+        foreach ($y as $j => [$first, [$a, $b, $c, $d]]) {
+            if (($j & 1) === 0) {
+                array_push($out, ...$mid[$j >> 1]);
+
+                continue;
             }
-            foreach ($sum as $v) {
-                $out[] = $v;
+            [$p, $q, $r, $s] = [$mid[$first], $mid[$first + 1], $mid[$first + 2], $mid[$first + 3]];
+            foreach ($p as $i => $v) {
+                $out[] = $a * $v + $b * $q[$i] + $c * $r[$i] + $d * $s[$i];
             }
         }
 
@@ -194,67 +199,79 @@ final class PlateSolver
         [$x, $y] = $this->steps[$l];
         $fine = $this->levels[$l];
         $coarse = $this->levels[$l + 1];
-        $out = array_fill(0, $coarse->size(), 0.0);
+        $blank = array_fill(0, $coarse->cols, 0.0);
+        $rows = array_fill(0, $coarse->rows, $blank);
+        $p = 0;
         for ($j = 0; $j < $fine->rows; $j++) {
-            $line = array_fill(0, $coarse->cols, 0.0);
-            $base = $j * $fine->cols;
-            foreach ($x as $i => $weights) {
-                $v = $r[$base + $i];
-                foreach ($weights as $to => $w) {
-                    $line[$to] += $w * $v;
+            $line = $blank;
+            foreach ($x as $i => [$first, [$a, $b, $c, $d]]) {
+                $v = $r[$p++];
+                if (($i & 1) === 0) {
+                    $line[$i >> 1] += $v;
+                } else {
+                    $line[$first] += $a * $v;
+                    $line[$first + 1] += $b * $v;
+                    $line[$first + 2] += $c * $v;
+                    $line[$first + 3] += $d * $v;
                 }
             }
-            foreach ($y[$j] as $to => $w) {
-                $target = $to * $coarse->cols;
-                foreach ($line as $i => $v) {
-                    $out[$target + $i] += $w * $v;
+            [$first, $weights] = ($j & 1) === 0 ? [$j >> 1, [1.0]] : $y[$j];
+            foreach ($weights as $k => $w) {
+                if ($w !== 0.0) {
+                    foreach ($line as $i => $v) {
+                        $rows[$first + $k][$i] += $w * $v;
+                    }
                 }
             }
         }
 
-        return $out;
+        return array_merge(...$rows);
     }
 
-    /** @return list<array<int, float>> fine index → coarse index → weight */
+    /** @return list<array{int, array{float, float, float, float}}> fine index → first coarse index and four weights */
     private static function interpolation(int $count): array
     {
         $coarse = intdiv($count, 2) + 1;
         $out = [];
         for ($i = 0; $i < $count; $i++) {
-            [$first, $weights] = Lattice::weights($i / 2.0, $coarse);
-            $row = [];
-            foreach ($weights as $k => $w) {
-                if ($w !== 0.0) {
-                    $row[$first + $k] = $w;
-                }
-            }
-            $out[] = $row;
+            $out[] = Lattice::weights($i / 2.0, $coarse);
         }
 
         return $out;
     }
 
-    /** @return list<array<int, float>> Cholesky factor of the coarsest matrix */
+    /**
+     * Skyline Cholesky factor of the coarsest matrix, nodes numbered across the short side so that rows stay short:
+     * each row holds the entries from its first one to the diagonal.
+     *
+     * @return list<list<float>>
+     */
     private function factorise(PlateLevel $level): array
     {
         $n = $level->size();
-        $columns = [];
         for ($k = 0; $k < $n; $k++) {
-            $unit = array_fill(0, $n, 0.0);
-            $unit[$k] = 1.0;
-            $columns[] = $level->apply($unit);
+            $this->order[] = $level->cols > $level->rows ? ($k % $level->rows) * $level->cols + intdiv($k, $level->rows) : $k;
         }
         $lower = [];
         for ($i = 0; $i < $n; $i++) {
+            $unit = array_fill(0, $n, 0.0);
+            $unit[$this->order[$i]] = 1.0;
+            $column = $level->apply($unit);
+            $first = 0;
+            while ($first < $i && $column[$this->order[$first]] === 0.0) {
+                $first++;
+            }
+            $this->first[] = $first;
             $row = [];
-            for ($k = 0; $k <= $i; $k++) {
-                $sum = $columns[$k][$i];
+            for ($k = $first; $k <= $i; $k++) {
+                $value = $column[$this->order[$k]];
                 $other = $k === $i ? $row : $lower[$k];
-                for ($t = 0; $t < $k; $t++) {
-                    $sum -= $row[$t] * $other[$t];
+                $start = $this->first[$k];
+                for ($t = max($first, $start); $t < $k; $t++) {
+                    $value -= $row[$t - $first] * $other[$t - $start];
                 }
                 // A plane that no spot holds costs nothing: the floor keeps it at rest instead of dividing by zero.
-                $row[] = $k === $i ? sqrt(max($sum, 1e-9 * $columns[$i][$i] + 1e-12)) : $sum / $lower[$k][$k];
+                $row[] = $k === $i ? sqrt(max($value, 1e-9 * $column[$this->order[$i]] + 1e-12)) : $value / $lower[$k][$k - $start];
             }
             $lower[] = $row;
         }
@@ -268,24 +285,31 @@ final class PlateSolver
      */
     private function direct(array $f): array
     {
-        $n = count($f);
-        $z = $f;
-        for ($i = 0; $i < $n; $i++) {
-            $sum = $z[$i];
-            $row = $this->factor[$i];
-            for ($k = 0; $k < $i; $k++) {
-                $sum -= $row[$k] * $z[$k];
+        $z = [];
+        foreach ($this->factor as $i => $row) {
+            $sum = $f[$this->order[$i]];
+            $k = $this->first[$i];
+            $last = count($row) - 1;
+            for ($t = 0; $t < $last; $t++) {
+                $sum -= $row[$t] * $z[$k + $t];
             }
-            $z[$i] = $sum / $row[$i];
+            $z[] = $sum / $row[$last];
         }
-        for ($i = $n - 1; $i >= 0; $i--) {
-            $z[$i] /= $this->factor[$i][$i];
-            for ($k = 0; $k < $i; $k++) {
-                $z[$k] -= $this->factor[$i][$k] * $z[$i];
+        for ($i = count($z) - 1; $i >= 0; $i--) {
+            $row = $this->factor[$i];
+            $k = $this->first[$i];
+            $last = count($row) - 1;
+            $z[$i] /= $row[$last];
+            for ($t = 0; $t < $last; $t++) {
+                $z[$k + $t] -= $row[$t] * $z[$i];
             }
+        }
+        $out = array_fill(0, count($z), 0.0);
+        foreach ($this->order as $i => $node) {
+            $out[$node] = $z[$i];
         }
 
-        return $z;
+        return $out;
     }
 
     /**

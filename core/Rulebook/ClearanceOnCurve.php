@@ -61,20 +61,33 @@ final class ClearanceOnCurve implements Rule
             $railTop = $run->grade->heightAt($station) + $run->profile->railTop();
             foreach (['left' => 1.0, 'right' => -1.0] as $side => $sign) {
                 $room = $throw[$side] + $layout->clearanceMargin;
-                for ($away = $run->profile->halfWidth($side === 'left'); $away < $room; $away += self::OFFSET_STEP) {
-                    $p = $run->alignment->beside($station, $sign * $away);
-                    if ($p->x < 0.0 || $p->x > $study->section->width || $p->y < 0.0 || $p->y > $study->section->depth) {
-                        break;
-                    }
-                    if ($study->model->heightAt($p->x, $p->y) > $railTop) {
-                        $samples[$side][] = [$station, $room - $away];
-                        break;
-                    }
+                $from = $run->profile->halfWidth($side === 'left');
+                // Land seldom stands in the way: look coarsely, and only where it does, closely.
+                $near = $this->firstAbove($study, $run, $station, $sign, $from, $room, 4.0 * self::OFFSET_STEP, $railTop);
+                if ($near !== null) {
+                    $close = $this->firstAbove($study, $run, $station, $sign, max($from, $near - 4.0 * self::OFFSET_STEP), $room, self::OFFSET_STEP, $railTop);
+                    $samples[$side][] = [$station, $room - ($close ?? $near)];
                 }
             }
         }
 
         return $samples;
+    }
+
+    /** The least offset, of those a step apart and the last of all, at which the land stands over the rails. */
+    private function firstAbove(LandStudy $study, Run $run, float $station, float $sign, float $from, float $room, float $step, float $railTop): ?float
+    {
+        for ($away = $from; $away < $room; $away = $away + $step < $room || $away >= $room - self::OFFSET_STEP ? $away + $step : $room - self::OFFSET_STEP) {
+            $p = $run->alignment->beside($station, $sign * $away);
+            if ($p->x < 0.0 || $p->x > $study->section->width || $p->y < 0.0 || $p->y > $study->section->depth) {
+                return null;
+            }
+            if ($study->model->heightAt($p->x, $p->y) > $railTop) {
+                return $away;
+            }
+        }
+
+        return null;
     }
 
     private function finding(LandStudy $study, Run $run, string $side, Stretch $stretch): Finding

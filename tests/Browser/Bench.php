@@ -19,7 +19,9 @@ final class Bench
 
     private RemoteWebDriver $driver;
 
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     public static function folder(): string
     {
@@ -83,7 +85,7 @@ final class Bench
         $this->command('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
     }
 
-    /** @param list<array{0: 'move'|'down'|'up', 1?: int, 2?: int}> $steps */
+    /** @param  list<array{0: 'move'|'down'|'up', 1?: int, 2?: int}>  $steps */
     public function pointer(array $steps): void
     {
         [$x, $y] = [0, 0];
@@ -98,7 +100,7 @@ final class Bench
         }
     }
 
-    /** @param array<string, mixed> $parameters */
+    /** @param  array<string, mixed>  $parameters */
     private function command(string $name, array $parameters): void
     {
         $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $name, 'params' => $parameters]);
@@ -123,8 +125,8 @@ final class Bench
     }
 
     /**
-     * @param  list<string>  $command
-     * @param  array<string, string>  $environment
+     * @param list<string> $command
+     * @param array<string, string> $environment
      */
     private function run(array $command, string $folder, array $environment): void
     {

@@ -7,6 +7,8 @@ namespace App\Workshop\Land;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Simplify;
+use IdleRidge\Core\Land\GroundAnswer;
+use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Lattice;
@@ -34,9 +36,12 @@ final class LandDesk
     public const INTERVAL = 10.0;
 
     /** Raise when what is kept changes its form. */
-    private const VERSION = 1;
+    private const VERSION = 2;
 
     private const DAYS = 7;
+
+    /** @var array<string, Lattice> what this request has at hand */
+    private array $lattices = [];
 
     public function model(Project $project, Section $section, float $cell = self::CELL): LandModel
     {
@@ -102,16 +107,31 @@ final class LandDesk
         // A preview may stand on a ground with fewer nodes; what is saved never does.
         $finest = $cell > self::CELL ? 2.0 * $cell : self::CELL;
         $key = 'ground-'.sha1(json_encode([GroundSolver::VERSION, self::VERSION, $finest, $problem], JSON_THROW_ON_ERROR));
-        $packed = $this->store()->get($key);
-        if (! is_array($packed)) {
-            $lattice = GroundSolver::solve($problem, $finest);
-            $this->store()->put($key, [$lattice->spacing, $lattice->cols, $lattice->rows, pack('e*', ...$lattice->heights)], 86400 * self::DAYS);
-
-            return $lattice;
+        if (isset($this->lattices[$key])) {
+            return $this->lattices[$key];
         }
-        [$spacing, $cols, $rows, $heights] = $packed;
+        $kept = $this->store()->get($key);
+        if (is_array($kept)) {
+            return $this->lattices[$key] = $this->unpacked($kept, $problem)->lattice;
+        }
+        // The last ground of these boards is a good place to begin from: an edit changes little of it.
+        $lastKey = 'last-'.sha1(json_encode([self::VERSION, GroundSolver::VERSION, $finest, $problem->x0, $problem->y0, $problem->width, $problem->depth, $project->layout->uid], JSON_THROW_ON_ERROR));
+        $last = $this->store()->get($lastKey);
+        $answer = GroundSolver::answer($problem, $finest, is_array($last) ? $this->unpacked($last, $problem) : null, $finest > self::CELL && is_array($last));
+        $lattice = $answer->lattice;
+        $pack = [$lattice->spacing, $lattice->cols, $lattice->rows, pack('e*', ...$lattice->heights), $answer->leads];
+        $this->store()->put($key, $pack, 86400 * self::DAYS);
+        $this->store()->put($lastKey, $pack, 86400 * self::DAYS);
 
-        return new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, array_values(unpack('e*', $heights) ?: []));
+        return $this->lattices[$key] = $lattice;
+    }
+
+    /** @param  array<mixed>  $pack */
+    private function unpacked(array $pack, GroundProblem $problem): GroundAnswer
+    {
+        [$spacing, $cols, $rows, $heights, $leads] = $pack;
+
+        return new GroundAnswer(new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, array_values(unpack('e*', $heights) ?: [])), $leads);
     }
 
     private function hash(Project $project, Section $section, float $cell): string
@@ -140,7 +160,7 @@ final class LandDesk
         $tolerance = 0.06 * $cell;
         $contours = $bands = [];
         foreach (Contours::of($mesh, Contours::levels($mesh, $interval)) as $contour) {
-            $allowed = Simplify::withinBand($mesh, $contour->level, 0.45 * $interval, $cell);
+            $allowed = Simplify::withinBand($mesh, $contour->level, 0.45 * $interval, 2.0 * $cell);
             $contours[] = [
                 'level' => $contour->level,
                 'lines' => array_map(fn (array $line): array => ['points' => Simplify::line($line['points'], $tolerance, $line['closed'], $allowed), 'closed' => $line['closed']], $contour->lines),

@@ -29,7 +29,6 @@ final readonly class ShowLand
             'units' => $page->project->layout->units,
             'plan' => PlanDrawing::of($page),
             'profile' => ProfileDrawing::of($page),
-            'stretch' => ProfileDrawing::stretch($page),
             'cross' => SectionDrawing::of($page),
             'facts' => $this->readings->facts($page),
             'readings' => $this->readings->atCut($page),

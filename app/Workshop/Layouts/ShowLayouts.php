@@ -5,17 +5,20 @@ declare(strict_types=1);
 namespace App\Workshop\Layouts;
 
 use App\Drawing\BoardsDrawing;
+use App\Drawing\Svg;
 use App\Models\Layout;
 use App\Models\Revision;
+use App\Workshop\Land\LandDesk;
 use App\Workshop\LoadProject;
 use App\Workshop\Revising\Ledger;
 use DateTimeImmutable;
 use DateTimeZone;
+use IdleRidge\Core\Project\Project;
 
 /** The list of layouts, and one layout's sheet. */
 final readonly class ShowLayouts
 {
-    public function __construct(private LoadProject $load, private Ledger $ledger)
+    public function __construct(private LoadProject $load, private Ledger $ledger, private LandDesk $desk)
     {
     }
 
@@ -25,7 +28,7 @@ final readonly class ShowLayouts
         $cards = [];
         foreach (Layout::query()->whereNull('removed_at')->orderBy('id')->get() as $layout) {
             $project = $this->load->of($layout);
-            $cards[] = ['layout' => $layout, 'project' => $project, 'boards' => BoardsDrawing::of($project, 420.0, 150.0)];
+            $cards[] = ['layout' => $layout, 'project' => $project, 'boards' => $this->boards($project, 190.0)];
         }
 
         return ['cards' => $cards, 'zones' => DateTimeZone::listIdentifiers()];
@@ -43,8 +46,18 @@ final readonly class ShowLayouts
 
         return [
             'layout' => $layout, 'project' => $project, 'sheet' => $project->layout, 'sections' => $layout->sections()->get(),
-            'boards' => BoardsDrawing::of($project, 560.0, 170.0), 'history' => $history, 'next' => $this->ledger->next($layout),
+            'boards' => $this->boards($project, 170.0), 'history' => $history, 'next' => $this->ledger->next($layout),
             'zones' => DateTimeZone::listIdentifiers(),
         ];
+    }
+
+    private function boards(Project $project, float $height): ?Svg
+    {
+        $contours = [];
+        foreach ($project->sections as $section) {
+            $contours[$section->uid] = $this->desk->thumb($project, $section);
+        }
+
+        return BoardsDrawing::of($project, $contours, 760.0, $height);
     }
 }

@@ -33,7 +33,7 @@
                 <tr><td><input name="grade_points[{{ $k }}][station]" data-at="grade_points/{{ $k }}/station_mm" aria-label="Station of a new grade point" placeholder="{{ Length::field(round($run->alignment->length), $units) }}" autocomplete="off"></td>
                     <td><input name="grade_points[{{ $k }}][height]" data-at="grade_points/{{ $k }}/height_mm" aria-label="Height or grade of a new grade point" placeholder="80 or 2.2 %" autocomplete="off"></td><td class="soft small">a new point</td></tr>
             </tbody></table>
-            <div class="acts"><button class="btn">Set</button><span class="soft small">Run of {{ Length::show($run->alignment->length, $units) }}. Empty both fields to take a point out.</span></div>
+            <div class="acts"><button class="btn">Set</button><span class="soft small">Empty both fields to take a point out.</span></div>
         @else
             @php($values = $run->profile->toArray())
             <table class="points"><thead><tr><th scope="col">Looking along rising stations</th><th scope="col">Left</th><th scope="col">Right</th></tr></thead><tbody>

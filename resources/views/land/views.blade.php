@@ -39,9 +39,9 @@
         </section>
         <section class="sheet profile-sheet">
             <header><h2>Long profile</h2>
-                @if ($profile)<span class="meta">{{ $page->cut->run->name }}, heights × {{ Length::decimal($stretch, 1) }}</span><span class="meta end">heavy line formation, brown line ground</span>@else<span class="meta">no run yet</span>@endif
+                @if ($profile)<span class="meta">{{ $page->cut->run->name }}, heights × {{ Length::decimal($profile['stretch'], 1) }}</span><span class="meta end">heavy line formation, brown line ground</span>@else<span class="meta">no run yet</span>@endif
             </header>
-            @if ($profile){!! $profile->toHtml() !!}@else<p class="blank-words">Lay a run and its grade stands here: where it climbs, what is cut, what is filled.</p>@endif
+            @if ($profile){!! $profile['drawing']->toHtml() !!}@else<p class="blank-words">Lay a run and its grade stands here: where it climbs, what is cut, what is filled.</p>@endif
         </section>
         </div><div class="col">
         <section class="sheet cross-sheet">

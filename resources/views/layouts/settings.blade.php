@@ -29,8 +29,7 @@
                                     @if ($mine && $errors->has($field))<p class="fault" id="{{ $row->uid }}-{{ $field }}-fault">{{ $errors->first($field) }}</p>@endif
                                 </div>
                             @endforeach
-                            <div class="row-acts"><button class="btn quiet">Save</button><a class="btn quiet" href="{{ route('land.show', [$layout, $row]) }}">Land</a><button class="link" form="remove-{{ $row->uid }}">Remove</button></div>
-                            <label class="check small"><input type="checkbox" name="leave_land" value="1"> when it moves, leave its land where it is</label>
+                            <div class="row-acts"><button class="btn quiet">Save</button><a class="btn quiet" href="{{ route('land.show', [$layout, $row]) }}">Land</a><button class="link" form="remove-{{ $row->uid }}">Remove</button><label class="check"><input type="checkbox" name="leave_land" value="1"> when it moves, leave its land where it is</label></div>
                         </form>
                         <form id="remove-{{ $row->uid }}" method="post" action="{{ route('sections.destroy', [$layout, $row]) }}">@csrf @method('DELETE')</form>
                     @endforeach
@@ -70,11 +69,11 @@
                             <x-field :name="'vehicle_'.$part.'_mm'" :label="$label" :unit="$in" :value="$shown('vehicle_'.$part.'_mm', $mm)" />
                         @endforeach
                     </div>
-                    <div class="pair four">
-                        <x-field name="clearance_margin_mm" label="Margin" :unit="$in" :value="$shown('clearance_margin_mm', $sheet->clearanceMargin)" />
-                        <x-field name="face_limit_deg" label="Skin holds" unit="°" :value="Length::decimal($sheet->faceLimitDeg, 1)" />
-                        <x-field name="bank_reach_mm" label="Slopes within" :unit="$in" :value="$sheet->bankReach === null ? '' : $shown('bank_reach_mm', $sheet->bankReach)" />
-                        <x-field name="stiffness_mm" label="Stiffness" :unit="$in" :value="$shown('stiffness_mm', $sheet->stiffness)" />
+                    <div class="pair">
+                        <x-field name="clearance_margin_mm" label="Margin beside it" :unit="$in" :value="$shown('clearance_margin_mm', $sheet->clearanceMargin)" />
+                        <x-field name="face_limit_deg" label="Steepest face the skin holds" unit="°" :value="Length::decimal($sheet->faceLimitDeg, 1)" />
+                        <x-field name="bank_reach_mm" label="Width allowed for slopes" :unit="$in" :value="$sheet->bankReach === null ? '' : $shown('bank_reach_mm', $sheet->bankReach)" />
+                        <x-field name="stiffness_mm" label="Stiffness of the ground" :unit="$in" :value="$shown('stiffness_mm', $sheet->stiffness)" />
                     </div>
                     <div class="acts"><button class="btn">Save the sheet</button><a class="btn quiet" href="{{ route('layouts.export', $layout) }}">Export</a></div>
                 </form>

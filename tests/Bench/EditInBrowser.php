@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Bench;
+
+use PDO;
+use Tests\Browser\Bench;
+
+/** Times what a builder waits for: pages of the demo, and an edit from the key to the new picture. */
+final class EditInBrowser
+{
+    /** @return list<string> rows of a table */
+    public static function measure(): array
+    {
+        $root = dirname(__DIR__, 2);
+        foreach (['APP_ENV=production', 'DB_DATABASE='.Bench::database(), 'DB_QUEUE_DATABASE='.Bench::folder().'/queue.sqlite'] as $set) {
+            putenv($set);
+        }
+        Bench::clear();
+        exec("{$root}/bin/php {$root}/artisan migrate --force --seed --quiet");
+        $database = new PDO('sqlite:'.Bench::database());
+        $layout = (string) $database->query('select uid from layouts')->fetchColumn();
+        $section = (string) $database->query("select uid from sections where name = 'Tarnhead'")->fetchColumn();
+        $spot = (string) $database->query("select uid from land_features where name = 'Birch bank'")->fetchColumn();
+        $land = "/layouts/{$layout}/sections/{$section}/land";
+        $bench = Bench::start();
+        $browser = $bench->browser();
+        $rows = [];
+        foreach (['Layouts' => '/', 'Layout sheet' => "/layouts/{$layout}/settings", 'Land' => $land] as $name => $path) {
+            $times = [];
+            for ($k = 0; $k < 16; $k++) {
+                $start = hrtime(true);
+                file_get_contents($bench->address().$path);
+                $times[] = (hrtime(true) - $start) / 1e6;
+            }
+            $rows[] = self::row("Page {$name}, whole answer", array_slice($times, 3), '60 ms median');
+        }
+        $browser->get($bench->address().$land."?pick={$spot}");
+        $browser->executeAsyncScript('const done = arguments[0]; document.fonts.ready.then(() => setTimeout(done, 500));');
+        foreach (['Edit saved: a spot raised, until the new land stands' => 'grip', 'Preview: a spot raised while held' => 'preview'] as $name => $kind) {
+            $times = [];
+            for ($k = 0; $k < 12; $k++) {
+                $times[] = (float) $browser->executeAsyncScript(self::EDIT, [$kind, $spot, 150 + $k]);
+            }
+            $rows[] = self::row($name, array_slice($times, 2), '300 ms');
+        }
+
+        return $rows;
+    }
+
+    /** From the call to two frames after the answer is in the page; every edit is a new height, so nothing is in the cache. */
+    private const EDIT = <<<'JS'
+        const [kind, uid, step, done] = arguments;
+        const land = document.getElementById('land');
+        const start = performance.now();
+        htmx.ajax('POST', land.dataset[kind], { target: '#land', swap: 'outerHTML', values: { ...Object.fromEntries(new FormData(document.getElementById('look'))), drag: 'height', uid, index: 0, dz: kind === 'grip' ? 1 : step } })
+            .then(() => requestAnimationFrame(() => requestAnimationFrame(() => done(performance.now() - start))));
+    JS;
+
+    /** @param  list<float>  $times */
+    private static function row(string $name, array $times, string $limit): string
+    {
+        sort($times);
+
+        return sprintf('| %s | %.0f | %.0f | %s |', $name, $times[intdiv(count($times), 2)], $times[count($times) - 1], $limit);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+// Takes one picture of each main view. Called by bin/shots with the folder to write to.
+
+use Facebook\WebDriver\WebDriverBy;
+use Tests\Browser\Bench;
+
+require __DIR__.'/../../vendor/autoload.php';
+
+$folder = $argv[1];
+$root = dirname(__DIR__, 2);
+foreach (['RIDGE_NOW=2026-10-14T18:30:00Z', 'APP_ENV=production', 'DB_DATABASE='.Bench::database(), 'DB_QUEUE_DATABASE='.Bench::folder().'/queue.sqlite'] as $set) {
+    putenv($set);
+}
+Bench::clear();
+passthru("{$root}/bin/php {$root}/artisan migrate --force --seed --quiet", $code);
+if ($code !== 0) {
+    exit($code);
+}
+$database = new PDO('sqlite:'.Bench::database());
+$uid = fn (string $table, string $name): string => (string) $database->query("select uid from {$table} where name = ".$database->quote($name).' order by id')->fetchColumn();
+$layout = '/layouts/'.$uid('layouts', 'Skarnvik Branch');
+$land = fn (string $section, string $query = ''): string => "{$layout}/sections/{$uid('sections', $section)}/land{$query}";
+$views = [
+    'layouts' => ['/', 1280, 800, 'film'],
+    'layout-sheet' => ["{$layout}/settings", 1280, 800, 'film'],
+    'land' => [$land('Tarnhead', '?st=850'), 1280, 800, 'film'],
+    'land-lamp' => [$land('Tarnhead', '?st=300&pick='.$uid('land_features', 'Birch bank')), 1280, 800, 'lamp'],
+    'land-run' => [$land('Birch Cutting', '?st=480&tab=grade&pick='.$uid('runs', 'Birch line')), 1280, 800, 'film'],
+];
+
+$bench = Bench::start();
+$browser = $bench->browser();
+foreach ($views as $name => [$path, $width, $height, $theme]) {
+    $bench->window($width, $height);
+    $browser->get($bench->address().$path);
+    if ($browser->executeScript('return document.documentElement.dataset.theme') !== $theme) {
+        $browser->findElement(WebDriverBy::cssSelector('.hz-lamp'))->click();
+    }
+    $browser->executeAsyncScript('const done = arguments[0]; document.fonts.ready.then(() => Promise.all([...document.querySelectorAll("image")].map((i) => fetch(i.href.baseVal)))).then(() => setTimeout(done, 300));');
+    $browser->takeScreenshot("{$folder}/{$name}.png");
+    echo "{$folder}/{$name}.png\n";
+}
