@@ -31,7 +31,7 @@ final class GroundSolver
     private const MET = 0.05;
 
     /** Of the residual, in the first round and in those that follow; the last leaves heights within 0.02 mm. */
-    private const TOLERANCES = [5e-4, 5e-5, 5e-5, 5e-5, 5e-5, 5e-5, 5e-5];
+    private const TOLERANCES = [5e-4, 1e-4, 5e-5, 5e-5, 5e-5, 5e-5, 5e-5];
 
     /** @param  float  $finest no finer lattice than this, mm */
     public static function solve(GroundProblem $problem, float $finest = 5.0): Lattice
@@ -68,7 +68,7 @@ final class GroundSolver
         $z = self::hold($constraints, $targets, $problem, $spacing, $cols, $rows, $z, $leads, $tolerances);
         $heights = array_map(fn (float $v, float $o): float => $v + $o, array_values($z), $offsets);
 
-        return new GroundAnswer(new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, $heights), $leads);
+        return new GroundAnswer(new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, $heights), array_values($leads));
     }
 
     /**
@@ -76,7 +76,7 @@ final class GroundSolver
      * @param list<float> $targets
      * @param array<int, float>|null $begin
      * @param list<float> $tolerances of the residual, one a round
-     * @param list<float> $leads how far each spring's target is set beyond its spot; kept up to date
+     * @param array<int, float> $leads how far each spring's target is set beyond its spot; kept up to date
      * @return array<int, float>
      */
     private static function hold(array $constraints, array $targets, GroundProblem $problem, float $spacing, int $cols, int $rows, ?array $begin, array &$leads, array $tolerances): array
@@ -102,7 +102,6 @@ final class GroundSolver
                 $worst = max($worst, abs($miss));
                 $leads[$k] += $miss;
             }
-            $leads = array_values($leads);
             if ($worst < self::MET) {
                 break;
             }

@@ -17,7 +17,7 @@ use IdleRidge\Core\Track\Stretch;
 final class ClearanceOnCurve implements Rule
 {
     /** Stations and offsets are tried this far apart, mm. */
-    private const STEP = 5.0;
+    private const STEP = 10.0;
 
     private const OFFSET_STEP = 0.5;
 

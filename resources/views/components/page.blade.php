@@ -5,7 +5,7 @@
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="csrf-token" content="{{ csrf_token() }}">
-    <meta name="htmx-config" content='{"allowEval":false,"includeIndicatorStyles":false,"selfRequestsOnly":true,"historyEnabled":false,"defaultSwapStyle":"outerHTML","responseHandling":[{"code":"204","swap":false},{"code":"[23]..","swap":true},{"code":"409","swap":true,"target":"#faults","swapOverride":"innerHTML"},{"code":"422","swap":true,"target":"#faults","swapOverride":"innerHTML"},{"code":"...","swap":false,"error":true}]}'>
+    <meta name="htmx-config" content='{"allowEval":false,"includeIndicatorStyles":false,"selfRequestsOnly":true,"historyEnabled":false,"defaultSwapStyle":"outerHTML","defaultSettleDelay":0,"responseHandling":[{"code":"204","swap":false},{"code":"[23]..","swap":true},{"code":"409","swap":true,"target":"#faults","swapOverride":"innerHTML"},{"code":"422","swap":true,"target":"#faults","swapOverride":"innerHTML"},{"code":"...","swap":false,"error":true}]}'>
     <link rel="icon" href="/favicon.svg" type="image/svg+xml">
     <title>{{ $title }} – Idle Ridge</title>
     @vite(['resources/css/app.scss', 'resources/js/app.js'])
