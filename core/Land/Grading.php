@@ -27,12 +27,25 @@ final readonly class Grading
     /** Bounds that cross by less than this still count as a slope, mm. */
     private const CROSSING = 0.05;
 
+    /** @var list<array{array{float, float}, array{float, float}, array{float, float}}> half-widths, rise in cutting, fall of banks; right, left */
+    private array $shapes;
+
     /**
      * @param list<Run> $runs in section coordinates
      * @param float|null $reach how far from a formation's edge a slope may go, mm; beyond, the ground stays as it is
      */
     public function __construct(public array $runs, public ?float $reach = null)
     {
+        $shapes = [];
+        foreach ($runs as $run) {
+            $p = $run->profile;
+            $shapes[] = [
+                [$p->halfWidth(false), $p->halfWidth(true)],
+                [1.0 / $p->batterInCut(false), 1.0 / $p->batterInCut(true)],
+                [1.0 / $p->batterInFill(false), 1.0 / $p->batterInFill(true)],
+            ];
+        }
+        $this->shapes = $shapes;
     }
 
     /** Null where the ground stays as it is. */
@@ -41,16 +54,26 @@ final readonly class Grading
         $near = [];
         foreach ($this->runs as $k => $run) {
             $place = $run->alignment->nearest(new Point($x, $y));
-            $near[] = [$k, $place['station'], $place['offset']];
+            $near[] = [$k, $place['station'], $place['offset'], $run->grade->heightAt($place['station'])];
         }
 
         return $this->clamp($ground, $near);
     }
 
+    /** Whether a place beside a run is none of its business: its slopes stay clear of everything from `$low` to `$high`. */
+    public function leavesAlone(int $run, float $offset, float $level, float $low, float $high): bool
+    {
+        [$half, $rise, $fall] = $this->shapes[$run];
+        $side = $offset >= 0.0 ? 1 : 0;
+        $beyond = abs($offset) - $half[$side];
+
+        return $beyond > 0.0 && $level + $beyond * $rise[$side] >= $high && $level - $beyond * $fall[$side] <= $low;
+    }
+
     /**
      * Null where the ground stays as it is.
      *
-     * @param list<array{int, float, float}> $near run, station, signed offset
+     * @param list<array{int, float, float, float}> $near run, station, signed offset, level there
      */
     public function clamp(float $ground, array $near): ?Graded
     {
@@ -59,19 +82,18 @@ final readonly class Grading
         $lowerBy = $upperBy = -1;
         $shelf = -1;
         $shelfAway = INF;
-        $shelfLevel = 0.0;
-        $odds = 0.0;
-        $shelves = [];
-        foreach ($near as $place => [$k, $station, $offset]) {
-            $profile = $this->runs[$k]->profile;
-            $left = $offset >= 0.0;
+        $lowest = INF;
+        $highest = -INF;
+        foreach ($near as $place => [$k, $station, $offset, $level]) {
+            [$half, $rise, $fall] = $this->shapes[$k];
+            $side = $offset >= 0.0 ? 1 : 0;
             $away = abs($offset);
-            $level = $this->runs[$k]->grade->heightAt($station);
-            $beyond = $away - $profile->halfWidth($left);
+            $beyond = $away - $half[$side];
             if ($beyond <= 0.0) {
-                $shelves[] = $level;
+                $lowest = min($lowest, $level);
+                $highest = max($highest, $level);
                 if ($away < $shelfAway - 1e-9) {
-                    [$shelf, $shelfAway, $shelfLevel] = [$place, $away, $level];
+                    [$shelf, $shelfAway] = [$place, $away];
                 }
 
                 continue;
@@ -79,8 +101,8 @@ final readonly class Grading
             if ($this->reach !== null && $beyond > $this->reach) {
                 continue;
             }
-            $low = $level - $beyond / $profile->batterInFill($left);
-            $high = $level + $beyond / $profile->batterInCut($left);
+            $low = $level - $beyond * $fall[$side];
+            $high = $level + $beyond * $rise[$side];
             if ($low > $lower) {
                 [$lower, $lowerBy] = [$low, $place];
             }
@@ -89,24 +111,29 @@ final readonly class Grading
             }
         }
         if ($shelf >= 0) {
-            [$k, $station, $offset] = $near[$shelf];
+            [$k, $station, $offset, $level] = $near[$shelf];
             $profile = $this->runs[$k]->profile;
-            $inDitch = $profile->ditchDepth() > 0.0 && $ground > $shelfLevel
+            $inDitch = $profile->ditchDepth() > 0.0 && $ground > $level
                 && abs($offset) > $profile->halfWidth($offset >= 0.0) - $profile->ditchWidth();
-            $odds = count($shelves) > 1 ? max($shelves) - min($shelves) : 0.0;
 
-            return new Graded($shelfLevel - ($inDitch ? $profile->ditchDepth() : 0.0), self::FORMATION, $k, $station, $offset, $odds);
+            return new Graded($level - ($inDitch ? $profile->ditchDepth() : 0.0), self::FORMATION, $k, $station, $offset, $highest - $lowest);
         }
         if ($lower > $upper + self::CROSSING && $upperBy >= 0) {
-            return new Graded($lower, self::WALL, ...$near[$upperBy], gap: $lower - $upper);
+            return self::graded($lower, self::WALL, $near[$upperBy], $lower - $upper);
         }
         if ($lower > $ground && $lowerBy >= 0) {
-            return new Graded($lower, self::FILL, ...$near[$lowerBy], gap: $lower - $ground);
+            return self::graded($lower, self::FILL, $near[$lowerBy], $lower - $ground);
         }
         if ($upper < $ground && $upperBy >= 0) {
-            return new Graded($upper, self::CUT, ...$near[$upperBy], gap: $ground - $upper);
+            return self::graded($upper, self::CUT, $near[$upperBy], $ground - $upper);
         }
 
         return null;
+    }
+
+    /** @param  array{int, float, float, float}  $by */
+    private static function graded(float $height, int $kind, array $by, float $gap): Graded
+    {
+        return new Graded($height, $kind, $by[0], $by[1], $by[2], $gap);
     }
 }

@@ -59,7 +59,7 @@ final readonly class LandModel
      * @param list<float> $xs
      * @param list<float> $ys
      * @param list<float> $ground
-     * @return array<int, list<array{int, float, float}>> index → run, station, signed offset
+     * @return array<int, list<array{int, float, float, float}>> index → run, station, signed offset, level there
      */
     private function places(array $xs, array $ys, array $ground): array
     {
@@ -77,25 +77,16 @@ final readonly class LandModel
             $stations = array_fill(0, count($ground), 0.0);
             $offsets = array_fill(0, count($ground), INF);
             $this->scan($run, $this->influence($run, min($lowest, $low), max($highest, $high)), $xs, $ys, $stations, $offsets);
-            $profile = $run->profile;
-            $half = [$profile->halfWidth(false), $profile->halfWidth(true)];
-            $rise = [1.0 / $profile->batterInCut(false), 1.0 / $profile->batterInCut(true)];
-            $fall = [1.0 / $profile->batterInFill(false), 1.0 / $profile->batterInFill(true)];
             foreach ($offsets as $p => $offset) {
                 if ($offset === INF) {
                     continue;
                 }
-                $side = $offset >= 0.0 ? 1 : 0;
-                $beyond = abs($offset) - $half[$side];
-                if ($beyond > 0.0) {
-                    // A slope that another run's cannot cross and that lies clear of the ground has no say here.
-                    $level = $run->grade->heightAt($stations[$p]);
-                    $z = $ground[$p];
-                    if ($level + $beyond * $rise[$side] >= max($z, $high) && $level - $beyond * $fall[$side] <= min($z, $low)) {
-                        continue;
-                    }
+                // A slope that another run's cannot cross and that lies clear of the ground has no say here.
+                $level = $run->grade->heightAt($stations[$p]);
+                $z = $ground[$p];
+                if (! $this->grading->leavesAlone($k, $offset, $level, $z < $low ? $z : $low, $z > $high ? $z : $high)) {
+                    $places[$p][] = [$k, $stations[$p], $offset, $level];
                 }
-                $places[$p][] = [$k, $stations[$p], $offset];
             }
         }
 
