@@ -119,7 +119,7 @@ final class ProfileDrawing
         for ($s = $step * ceil($this->from / $step); $s <= $this->to + 0.01; $s += $step) {
             $x = $this->x($s);
             $this->svg->line('ticks', $x, self::BOTTOM + 2.0, $x, self::BOTTOM + 6.0);
-            if (abs($s - $this->page->cut->station) * $this->along > 30.0) {
+            if (abs($s - $this->page->cut->station) * $this->along > 42.0) {
                 $this->svg->text('m tick', $x, self::BOTTOM + 18.0, Length::decimal($s, 0), $x > self::RIGHT - 14.0 ? 'end' : 'middle');
             }
         }

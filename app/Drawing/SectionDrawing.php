@@ -82,7 +82,7 @@ final class SectionDrawing
         $this->svg->path('body', Svg::d($body, true))->path('body-hatch', Svg::d($body, true), ['fill' => 'url(#hatch-body)'])->path('terrain', Svg::d($terrain))
             ->line('boardtop', $x($cut->greatest), $y($base), $x($cut->least), $y($base));
         $top = $high <= 40.0 ? 20.0 : ($high - $low > 160.0 ? 100.0 : 50.0);
-        foreach ([$low, $low + $top] as $mark) {
+        foreach ($top * $scale > 14.0 ? [$low, $low + $top] : [$low] as $mark) {
             $this->svg->text('m tick', $left - 5.0, $y($mark) + 4.0, Length::decimal($mark, 0), 'end');
         }
         $this->svg->text('note', $x($cut->greatest), $bottom + 15.0, 'L')->text('note', $x($cut->least), $bottom + 15.0, 'R', 'end');

@@ -151,6 +151,19 @@ final readonly class Project
         return $joined;
     }
 
+    /** Whether a spot or line lies on the boards that hang together with this one. */
+    public function hasLand(Section $section): bool
+    {
+        $group = $this->joinedWith($section);
+        foreach ($this->features as $feature) {
+            if ($this->liesOn($feature, $group)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** The natural ground of the boards that hang together with this one, as one problem. */
     public function groundProblem(Section $section): GroundProblem
     {

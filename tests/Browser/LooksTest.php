@@ -94,6 +94,18 @@ final class LooksTest extends BrowserCase
         }
     }
 
+    public function test_a_wide_window_shows_all_of_it(): void
+    {
+        $section = $this->demo();
+        $this->window(1600, 1000);
+        $this->land($section);
+        $this->assertFalse($this->js(Looks::SCROLLS));
+        foreach (['#plan', '#profile', '#cross'] as $view) {
+            $this->assertLessThanOrEqual(1000, $this->js('return document.querySelector(arguments[0]).getBoundingClientRect().bottom', $view), $view);
+        }
+        $this->assertGreaterThan(900, $this->js('return document.querySelector("#plan .board").getBoundingClientRect().width'), 'the plan takes the room');
+    }
+
     public function test_an_empty_board_and_no_layout_say_what_to_do_next(): void
     {
         $this->visit('/');

@@ -18,6 +18,7 @@ use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\Section;
 
 /** Places, changes and removes spots, ridge lines and hollows. Forms speak section coordinates, rows the layout's. */
 final readonly class PlaceFeature
@@ -49,16 +50,45 @@ final readonly class PlaceFeature
         }
         $feature = $typed->made(fn (): LandFeature => LandFeature::of($this->uids->next(), $kind, $points, $typed->text('name')));
 
-        return $this->ledger->record($layout, ucfirst($kind).' placed', function (Changes $changes) use ($layout, $feature): FeatureRow {
-            $new = new FeatureRow([
-                'uid' => $feature->uid, 'layout_id' => $layout->id, 'rev' => 1, 'kind' => $feature->kind, 'name' => $feature->name, 'extra' => '{}',
-                'position' => (int) $layout->features()->max('position') + 1, 'points' => self::rows($feature),
-            ]);
+        $pins = $project->hasLand($section) ? [] : $this->pins($section, $feature);
+
+        return $this->ledger->record($layout, ucfirst($kind).' placed', function (Changes $changes) use ($layout, $feature, $pins): FeatureRow {
+            foreach ($pins as $pin) {
+                $changes->save($this->row($layout, $pin));
+            }
+            $new = $this->row($layout, $feature);
             $changes->save($new);
             $this->whole($layout);
 
             return $new;
         });
+    }
+
+    /**
+     * The first height on a board would lift all of it: the corners are held at the board's top, where the builder finds
+     * them and may move them.
+     *
+     * @return list<LandFeature>
+     */
+    private function pins(Section $section, LandFeature $first): array
+    {
+        $pins = [];
+        foreach ($section->corners() as $corner) {
+            $near = array_filter($first->points, fn (Spot $p): bool => hypot($p->x - $corner->x, $p->y - $corner->y) < 25.0);
+            if ($near === []) {
+                $pins[] = LandFeature::of($this->uids->next(), 'spot', [new Spot($corner->x, $corner->y, $section->base)]);
+            }
+        }
+
+        return $pins;
+    }
+
+    private function row(Layout $layout, LandFeature $feature): FeatureRow
+    {
+        return new FeatureRow([
+            'uid' => $feature->uid, 'layout_id' => $layout->id, 'rev' => 1, 'kind' => $feature->kind, 'name' => $feature->name, 'extra' => '{}',
+            'position' => (int) $layout->features()->max('position') + 1, 'points' => self::rows($feature),
+        ]);
     }
 
     /** @param  array<string, mixed>  $input points[]{x, y, z}, name, rev */

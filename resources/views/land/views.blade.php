@@ -17,7 +17,7 @@
             @endforeach
             <div class="fnd"><dt @class(['bad' => $findings !== []])>{{ count($findings) === 0 ? 'No finding' : (count($findings) === 1 ? '1 finding' : count($findings).' findings') }}</dt>
                 <dd>@foreach (array_slice($findings, 0, 2) as $f)<span class="one"><i>{{ $f['number'] }}</i>{{ $f['finding']->subject }} <span class="num">{{ $f['what'] }}</span></span>@endforeach
-                @if ($findings === [])<span class="one soft">land and track agree</span>@endif</dd></div>
+                @if ($findings === [])<span class="one soft">{{ $empty ? 'nothing to check yet' : 'land and track agree' }}</span>@endif</dd></div>
         </dl>
     </div>
     @if (session('said'))<p class="said floating" role="status">{{ session('said') }}</p>@endif
@@ -34,7 +34,7 @@
                 </div>
             </header>
             <div class="plan-hold">{!! $plan->toHtml() !!}
-                @if ($empty)<p class="plan-blank">Flat as the board. Touch <b>Spot</b> and then the plan to raise a hill, or <b>Run</b> and two places to lay track.</p>@endif
+                @if ($empty)<p class="plan-blank">Flat as the board. Touch <b>Spot</b> and then the plan to raise a hill, or <b>Run</b> and two places to lay track. The first hill leaves the corners down on the board.</p>@endif
             </div>
         </section>
         <section class="sheet profile-sheet">

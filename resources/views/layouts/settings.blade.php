@@ -75,7 +75,7 @@
                         <x-field name="bank_reach_mm" label="Width allowed for slopes" :unit="$in" :value="$sheet->bankReach === null ? '' : $shown('bank_reach_mm', $sheet->bankReach)" />
                         <x-field name="stiffness_mm" label="Stiffness of the ground" :unit="$in" :value="$shown('stiffness_mm', $sheet->stiffness)" />
                     </div>
-                    <div class="acts"><button class="btn">Save the sheet</button><a class="btn quiet" href="{{ route('layouts.export', $layout) }}">Export</a></div>
+                    <div class="acts"><button class="btn {{ count($sections) === 0 ? 'quiet' : '' }}">Save the sheet</button><a class="btn quiet" href="{{ route('layouts.export', $layout) }}">Export</a></div>
                 </form>
             </section>
         </div>
