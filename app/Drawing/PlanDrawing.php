@@ -9,8 +9,6 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Project\LandFeature;
-use IdleRidge\Core\Track\Arc;
-use IdleRidge\Core\Track\Run;
 
 /**
  * The plan: tints, relief, contours, runs with their grade wedges, spots and lines, findings at their place, the cut
@@ -50,19 +48,20 @@ final class PlanDrawing
     private function draw(): Svg
     {
         $f = $this->frame;
+        $track = new PlanTrack($this->page, $this->svg, $f, $this->labels);
         $this->svg->clip('plan-board', $f->left, $f->top, $f->width, $f->height);
         $this->svg->open(['clip-path' => 'url(#plan-board)']);
         $this->land();
         foreach ($this->page->runs as $run) {
-            $this->formation($run);
+            $track->formation($run);
         }
         $this->svg->close();
         $this->frameAndTicks();
         $this->svg->open(['clip-path' => 'url(#plan-board)']);
         foreach ($this->page->runs as $run) {
-            $this->runMarks($run);
+            $track->marks($run);
         }
-        $this->walls();
+        $track->walls();
         $this->cutLine();
         $this->svg->close();
         $this->reserve();
@@ -75,7 +74,7 @@ final class PlanDrawing
                 }
             }
         }
-        $this->gradeWords();
+        $track->words();
         $this->contourFigures();
 
         return $this->svg;
@@ -105,71 +104,6 @@ final class PlanDrawing
                 }
             }
             $this->svg->path($class, $d);
-        }
-    }
-
-    private function formation(Run $run): void
-    {
-        [$from, $to] = [0.0, $run->alignment->length];
-        $left = $run->alignment->polyline($from, $to, $run->profile->halfWidth(true), 0.3);
-        $right = $run->alignment->polyline($from, $to, -$run->profile->halfWidth(false), 0.3);
-        $picked = $run->uid === $this->page->picked ? ' on' : '';
-        $this->svg->path("formation{$picked}", $this->frame->d([...$left, ...array_reverse($right)], true), ['data-pick' => $run->uid]);
-        $this->svg->path("edge{$picked}", $this->frame->d($left).$this->frame->d($right));
-        $this->svg->path("centre{$picked}", $this->frame->d($run->alignment->polyline($from, $to, 0.0, 0.3)));
-    }
-
-    private function runMarks(Run $run): void
-    {
-        $span = $this->page->spans[$run->uid] ?? null;
-        if ($span === null) {
-            return;
-        }
-        $beside = $run->profile->halfWidth(false) + 2.5;
-        foreach ($run->grade->stretches($run->alignment->length) as $stretch) {
-            $from = max($span[0], $stretch['from']);
-            $to = min($span[1], $stretch['to']);
-            if ($to - $from < 5.0 || abs($stretch['grade']) < 0.05) {
-                continue;
-            }
-            $thick = min(9.0, 2.0 + 1.6 * abs($stretch['grade'])) / $this->frame->scale;
-            $inner = $run->alignment->polyline($from, $to, -$beside, 0.3);
-            $outer = [];
-            $parts = 24;
-            for ($k = $parts; $k >= 0; $k--) {
-                $share = $stretch['grade'] > 0 ? $k / $parts : 1.0 - $k / $parts;
-                $outer[] = $run->alignment->beside($from + ($to - $from) * $k / $parts, -$beside - $thick * $share);
-            }
-            $this->svg->path('wedge', $this->frame->d([...$inner, ...$outer], true));
-        }
-        foreach ($run->grade->stations as $k => $station) {
-            if ($station >= $span[0] - 0.5 && $station <= $span[1] + 0.5) {
-                $p = $run->alignment->pointAt($station);
-                $this->diamond($this->frame->x($p->x), $this->frame->y($p->y), $run->uid === $this->page->picked && $k > 0
-                    ? ['data-drag' => 'grade', 'data-uid' => $run->uid, 'data-index' => $k - 1] : []);
-            }
-        }
-        if ($run->uid === $this->page->picked) {
-            $start = $run->alignment->pointAt(0.0);
-            $this->grip('start', $run->uid, 0, $start->x, $start->y, 'Start of '.$run->name);
-        }
-    }
-
-    /** @param  array<string, string|int>  $data */
-    private function diamond(float $x, float $y, array $data): void
-    {
-        $this->svg->path('diamond'.($data === [] ? '' : ' grip'), Svg::d([[$x - 4.5, $y], [$x, $y - 4.5], [$x + 4.5, $y], [$x, $y + 4.5]], true), $data);
-    }
-
-    private function walls(): void
-    {
-        foreach ($this->page->sheet->walls as $wall) {
-            $run = $this->run($wall->run);
-            if ($run !== null) {
-                $half = $run->profile->halfWidth($wall->side === 'left') + 1.5;
-                $offset = $wall->side === 'left' ? $half : -$half;
-                $this->svg->path('wall', $this->frame->d($run->alignment->polyline($wall->from, $wall->to, $offset, 0.3)));
-            }
         }
     }
 
@@ -284,7 +218,7 @@ final class PlanDrawing
         $this->svg->close();
         foreach ($feature->points as $k => $p) {
             if ($on) {
-                $this->grip('point', $feature->uid, $k, $p->x, $p->y, ucfirst($feature->kind).' point '.($k + 1).', '.Length::decimal($p->z, 1).' mm');
+                $this->frame->grip($this->svg, 'point', $feature->uid, $k, $p->x, $p->y, ucfirst($feature->kind).' point '.($k + 1).', '.Length::decimal($p->z, 1).' mm');
             } else {
                 $this->svg->rect('knot', $this->frame->x($p->x) - 2.0, $this->frame->y($p->y) - 2.0, 4.0, 4.0);
             }
@@ -308,56 +242,6 @@ final class PlanDrawing
         }
 
         return false;
-    }
-
-    private function grip(string $drag, string $uid, int $index, float $x, float $y, string $label): void
-    {
-        [$px, $py] = [$this->frame->x($x), $this->frame->y($y)];
-        $this->svg->open(['class' => 'handle grip', 'data-drag' => $drag, 'data-uid' => $uid, 'data-index' => $index, 'tabindex' => 0, 'role' => 'button', 'aria-label' => $label])
-            ->circle('target', $px, $py, 14.0)->rect('square', $px - 4.5, $py - 4.5, 9.0, 9.0)->close();
-    }
-
-    private function gradeWords(): void
-    {
-        foreach ($this->page->runs as $run) {
-            $span = $this->page->spans[$run->uid] ?? null;
-            if ($span === null) {
-                continue;
-            }
-            foreach ($run->grade->stretches($run->alignment->length) as $stretch) {
-                $from = max($span[0], $stretch['from']);
-                $to = min($span[1], $stretch['to']);
-                if ($to - $from > 60.0 / $this->frame->scale && abs($stretch['grade']) >= 0.05) {
-                    $this->wordBeside($run, $from, $to, GradeWords::of($stretch['grade']), 'grade-word m halo', 6.8, -1.0);
-                }
-            }
-            foreach ($run->alignment->elements as $k => $element) {
-                if ($run->uid === $this->page->picked && $element instanceof Arc) {
-                    $begin = $run->alignment->begins[$k];
-                    $this->wordBeside($run, max($span[0], $begin), min($span[1], $begin + $element->length), 'R '.Length::decimal($element->radius, 0), 'm halo', 6.8, 1.0);
-                }
-            }
-        }
-    }
-
-    private function wordBeside(Run $run, float $from, float $to, string $words, string $class, float $perCharacter, float $side): void
-    {
-        if ($to <= $from) {
-            return;
-        }
-        $places = [];
-        $width = mb_strlen($words) * $perCharacter;
-        foreach ([$side, -$side] as $hand) {
-            $half = $run->profile->halfWidth($hand > 0.0) + 21.0 / $this->frame->scale;
-            foreach ([0.5, 0.35, 0.65, 0.2, 0.8] as $share) {
-                $p = $run->alignment->beside($from + $share * ($to - $from), $hand * $half);
-                $places[] = [$this->frame->x($p->x) - $width / 2.0, $this->frame->y($p->y) + 4.0];
-            }
-        }
-        $place = $this->labels->place($words, $perCharacter, 11.0, $places);
-        if ($place !== null) {
-            $this->svg->text($class, $place[0], $place[1], $words);
-        }
     }
 
     private function contourFigures(): void
@@ -404,16 +288,5 @@ final class PlanDrawing
             }
         }
         $this->svg->path('ticks', $d);
-    }
-
-    private function run(string $uid): ?Run
-    {
-        foreach ($this->page->runs as $run) {
-            if ($run->uid === $uid) {
-                return $run;
-            }
-        }
-
-        return null;
     }
 }

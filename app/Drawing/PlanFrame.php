@@ -47,4 +47,12 @@ final readonly class PlanFrame
 
         return Svg::d($out, $closed);
     }
+
+    /** A square grip at a place on the board; its data say what dragging it moves. */
+    public function grip(Svg $svg, string $drag, string $uid, int $index, float $x, float $y, string $label): void
+    {
+        [$px, $py] = [$this->x($x), $this->y($y)];
+        $svg->open(['class' => 'handle grip', 'data-drag' => $drag, 'data-uid' => $uid, 'data-index' => $index, 'tabindex' => 0, 'role' => 'button', 'aria-label' => $label])
+            ->circle('target', $px, $py, 14.0)->rect('square', $px - 4.5, $py - 4.5, 9.0, 9.0)->close();
+    }
 }
