@@ -155,7 +155,7 @@ final class Contours
                 $edge = $next;
             } while ($edge !== $start);
 
-            $area += self::signedArea($ring);
+            $area += Polygon::area($ring);
             $rings[] = $ring;
             foreach (self::withoutBorder($ring, $onBorder) as $line) {
                 $length += self::length($line['points'], $line['closed']);
@@ -193,19 +193,6 @@ final class Contours
         }
 
         return $lines;
-    }
-
-    /** @param  list<array{float, float}>  $ring */
-    private static function signedArea(array $ring): float
-    {
-        $sum = 0.0;
-        [$px, $py] = $ring[count($ring) - 1];
-        foreach ($ring as [$x, $y]) {
-            $sum += $px * $y - $x * $py;
-            [$px, $py] = [$x, $y];
-        }
-
-        return $sum / 2.0;
     }
 
     /** @param  list<array{float, float}>  $points */

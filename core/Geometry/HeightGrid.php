@@ -74,6 +74,12 @@ final readonly class HeightGrid
         return new HeightMesh($xs, $ys, $values);
     }
 
+    /** @param list<float> $values the same raster with other heights */
+    public function with(array $values): self
+    {
+        return self::checked($this->cols, $this->rows, $this->cell, $this->x0, $this->y0, $this->onNodes, $values);
+    }
+
     /** Steepest slope, rise over run, from 3 × 3 windows (B. K. P. Horn, "Hill shading and the reflectance map", 1981). */
     public function maxSlope(): float
     {

@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Cuts;
+
+use IdleRidge\Core\Geometry\Contours;
+use IdleRidge\Core\Geometry\HeightGrid;
+use IdleRidge\Core\Geometry\HeightMesh;
+use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Geometry\Simplify;
+
+/**
+ * The land as layers of foam from the board up. A carved layer covers all land above its bottom and is cut away to shape;
+ * a filled one covers the land above its top and is built out to shape. Volumes in mm³.
+ *
+ * For a carved stack `carved` is what is cut away and nothing is filled; for a filled one `filler` is what is added.
+ */
+final readonly class FoamStack
+{
+    /** Most layers a stack may have. */
+    private const MOST = 400;
+
+    /** Land that only touches a level needs no foam; contours count it in, so they are taken this much above, mm. */
+    private const HAIR = 0.01;
+
+    /** Where hills run out on a flat board, a raster smears their foot by half a cell: there the line is taken higher, mm. */
+    private const FOOT = 0.3;
+
+    /** Outlines are thinned to this, mm. */
+    private const TOLERANCE = 0.3;
+
+    /** @param  list<Layer>  $layers */
+    private function __construct(
+        public CutSchool $school,
+        public array $layers,
+        public float $foam,
+        public float $carved,
+        public float $filler,
+    ) {}
+
+    /**
+     * @param  HeightMesh  $shape  the land less its skin
+     * @param  float  $base  the board's top, mm over the datum
+     */
+    public static function of(HeightMesh $shape, float $base, float $thickness, CutSchool $school): self
+    {
+        $top = max($shape->z);
+        $lowest = min($shape->z);
+        $layers = [];
+        $foam = 0.0;
+        for ($k = 0; $k < self::MOST; $k++) {
+            $bottom = $base + $k * $thickness;
+            if ($bottom >= $top - 1e-6) {
+                break;
+            }
+            $level = $bottom + $school->share() * $thickness;
+            [$outline] = Contours::of($shape, [$level + ($level < $lowest + self::HAIR ? self::FOOT : self::HAIR)]);
+            if ($outline->areaAbove <= 0.0) {
+                continue;
+            }
+            $layer = new Layer($k + 1, $bottom, $thickness, $outline->areaAbove, self::pieces($k + 1, $outline->rings));
+            $layers[] = $layer;
+            $foam += $layer->volume();
+        }
+        $land = $shape->volumeAbove($base);
+
+        return new self(
+            $school, $layers, $foam,
+            $school === CutSchool::Carved ? max(0.0, $foam - $land) : 0.0,
+            $school === CutSchool::Fill ? max(0.0, $land - $foam) : 0.0,
+        );
+    }
+
+    /**
+     * Land less a skin measured square to the surface: lowered by `t·√(1 + |∇z|²)`, at most three times t.
+     */
+    public static function lessSkin(HeightGrid $land, float $skin): HeightGrid
+    {
+        if ($skin === 0.0) {
+            return $land;
+        }
+        $n = $land->cols;
+        $out = [];
+        foreach ($land->values as $p => $z) {
+            $i = $p % $n;
+            $west = $i > 0 ? $p - 1 : $p;
+            $east = $i < $n - 1 ? $p + 1 : $p;
+            $south = $p >= $n ? $p - $n : $p;
+            $north = $p < $n * ($land->rows - 1) ? $p + $n : $p;
+            $gx = ($land->values[$east] - $land->values[$west]) / (($east - $west) * $land->cell);
+            $gy = ($land->values[$north] - $land->values[$south]) / (($north - $south) / $n * $land->cell);
+            $out[] = $z - $skin * min(3.0, sqrt(1.0 + $gx * $gx + $gy * $gy));
+        }
+
+        return $land->with($out);
+    }
+
+    /**
+     * Whole sheets by area alone: never fewer than these, seldom enough.
+     *
+     * @return array{thickness: float, count: int}
+     */
+    public function sheets(float $sheetWidth, float $sheetDepth): array
+    {
+        $area = array_sum(array_map(fn (Layer $layer): float => $layer->area, $this->layers));
+
+        return ['thickness' => $this->layers[0]->thickness ?? 0.0, 'count' => (int) ceil($area / ($sheetWidth * $sheetDepth) - 1e-9)];
+    }
+
+    /**
+     * @param  list<list<array{float, float}>>  $rings  outlines counter-clockwise, holes clockwise
+     * @return list<Piece> the largest first
+     */
+    private static function pieces(int $layer, array $rings): array
+    {
+        $outlines = $holes = [];
+        foreach ($rings as $ring) {
+            $area = Polygon::area($ring);
+            $thin = Simplify::line($ring, self::TOLERANCE, true);
+            if (count($thin) < 3) {
+                continue;
+            }
+            if ($area > 0.0) {
+                $outlines[] = [$area, [$thin]];
+            } else {
+                $holes[] = [$area, $thin];
+            }
+        }
+        usort($outlines, fn (array $a, array $b): int => $b[0] <=> $a[0]);
+        foreach ($holes as [$area, $hole]) {
+            // The smallest outline around a hole is the piece it is in.
+            for ($k = count($outlines) - 1; $k >= 0; $k--) {
+                if (Polygon::holds($outlines[$k][1][0], $hole[0][0], $hole[0][1])) {
+                    $outlines[$k][0] += $area;
+                    $outlines[$k][1][] = $hole;
+                    break;
+                }
+            }
+        }
+        $pieces = [];
+        foreach ($outlines as $k => [$area, $all]) {
+            $pieces[] = new Piece($layer.'.'.($k + 1), $all, $area);
+        }
+
+        return $pieces;
+    }
+}

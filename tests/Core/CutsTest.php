@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use IdleRidge\Core\Cuts\CutSchool;
+use IdleRidge\Core\Cuts\CutSettings;
+use IdleRidge\Core\Cuts\FoamStack;
+use IdleRidge\Core\Cuts\Layer;
+use IdleRidge\Core\Cuts\Piece;
+use IdleRidge\Core\Geometry\HeightGrid;
+use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Measure\Refusal;
+use PHPUnit\Framework\TestCase;
+use Tests\Fixtures;
+
+final class CutsTest extends TestCase
+{
+    public function test_the_cone_in_four_layers(): void
+    {
+        $mesh = self::cone()->mesh();
+        foreach (Fixtures::vectors('stack_cone') as $of) {
+            $school = CutSchool::tryFrom($of['school']);
+            if ($school === null) {
+                continue;
+            }
+            $stack = FoamStack::of($mesh, 0.0, 25.0, $school);
+            $this->assertCount($school === CutSchool::Carved ? 4 : 3, $stack->layers);
+            $this->assertEqualsWithDelta($of['foam_mm3'], $stack->foam, 0.005 * $of['foam_mm3'], $of['school']);
+            $this->assertEqualsWithDelta($of['carved_mm3'] ?? 0.0, $stack->carved, 0.01 * ($of['carved_mm3'] ?? 1.0));
+            $this->assertEqualsWithDelta($of['filler_mm3'] ?? 0.0, $stack->filler, 0.01 * ($of['filler_mm3'] ?? 1.0));
+        }
+    }
+
+    public function test_pieces_of_a_layer_add_up_to_its_outline(): void
+    {
+        for ($seed = 1; $seed <= 12; $seed++) {
+            $mesh = self::random($seed)->mesh();
+            foreach (CutSchool::cases() as $school) {
+                foreach (FoamStack::of($mesh, 0.0, 15.0, $school)->layers as $layer) {
+                    $this->assertEqualsWithDelta($layer->area, array_sum(array_map(fn (Piece $p): float => $p->area, $layer->pieces)), 0.001 * $layer->area + 20.0, "seed {$seed}");
+                    foreach ($layer->pieces as $piece) {
+                        $this->assertGreaterThan(0.0, Polygon::area($piece->rings[0]));
+                        foreach (array_slice($piece->rings, 1) as $hole) {
+                            $this->assertLessThan(0.0, Polygon::area($hole));
+                        }
+                    }
+                }
+            }
+        }
+    }
+
+    public function test_a_carved_stack_is_never_under_the_land_and_a_filled_one_never_over_it(): void
+    {
+        for ($seed = 1; $seed <= 12; $seed++) {
+            $mesh = self::random($seed)->mesh();
+            $carved = FoamStack::of($mesh, 0.0, 15.0, CutSchool::Carved)->layers;
+            $fill = FoamStack::of($mesh, 0.0, 15.0, CutSchool::Fill)->layers;
+            mt_srand($seed);
+            for ($k = 0; $k < 40; $k++) {
+                [$x, $y] = [mt_rand(10, 590) + 0.31, mt_rand(10, 390) + 0.17];
+                $z = $mesh->at($x, $y);
+                $this->assertGreaterThanOrEqual($z - 2.0, self::height($carved, $x, $y), "seed {$seed}");
+                $this->assertLessThanOrEqual($z + 2.0, self::height($fill, $x, $y), "seed {$seed}");
+            }
+        }
+    }
+
+    public function test_a_hill_with_a_hollow_is_one_piece_with_a_hole(): void
+    {
+        $grid = self::grid(fn (float $x, float $y): float => 60.0 * exp(-(((hypot($x - 300, $y - 200) - 110) / 45) ** 2)));
+        $stack = FoamStack::of($grid->mesh(), 0.0, 20.0, CutSchool::Fill);
+        $this->assertCount(1, $stack->layers[0]->pieces);
+        $this->assertCount(2, $stack->layers[0]->pieces[0]->rings);
+    }
+
+    public function test_the_skin_is_taken_off_square_to_the_surface(): void
+    {
+        $slope = FoamStack::lessSkin(self::grid(fn (float $x): float => $x), 4.0);
+        $this->assertEqualsWithDelta(300.0 + 2.5 - 4.0 * M_SQRT2, $slope->values[60 + 40 * 120], 1e-6);
+        $cliff = FoamStack::lessSkin(self::grid(fn (float $x): float => $x > 300 ? 200.0 : 0.0), 4.0);
+        $this->assertEqualsWithDelta(-12.0, min($cliff->values), 1e-6, 'at most three times');
+        $flat = self::grid(fn (): float => 30.0);
+        $this->assertSame(27.0, FoamStack::lessSkin($flat, 3.0)->values[500]);
+        $this->assertSame($flat, FoamStack::lessSkin($flat, 0.0));
+    }
+
+    public function test_sheets_are_counted_by_area(): void
+    {
+        $stack = FoamStack::of(self::grid(fn (): float => 39.0)->mesh(), 0.0, 20.0, CutSchool::Carved);
+        $this->assertCount(2, $stack->layers);
+        $this->assertSame(['thickness' => 20.0, 'count' => 2], $stack->sheets(1000.0, 300.0));
+        $this->assertSame(0, FoamStack::of(self::grid(fn (): float => 0.0)->mesh(), 0.0, 20.0, CutSchool::Carved)->sheets(1000.0, 300.0)['count']);
+    }
+
+    public function test_settings_that_cannot_be_are_refused(): void
+    {
+        foreach (['cuts/sheet_mm' => ['thickness' => 0.0], 'cuts/skin_mm' => ['skin' => -1.0], 'cuts/sheet_width_mm' => ['sheetWidth' => 3.0]] as $place => $with) {
+            try {
+                CutSettings::of(...$with);
+                $this->fail("{$place} accepted");
+            } catch (Refusal $refusal) {
+                $this->assertSame($place, $refusal->place);
+            }
+        }
+    }
+
+    /** @param  list<Layer>  $layers */
+    private static function height(array $layers, float $x, float $y): float
+    {
+        $top = 0.0;
+        foreach ($layers as $layer) {
+            foreach ($layer->pieces as $piece) {
+                $inside = array_filter($piece->rings, fn (array $ring): bool => Polygon::holds($ring, $x, $y));
+                if (count($inside) % 2 === 1) {
+                    $top = max($top, $layer->bottom + $layer->thickness);
+                }
+            }
+        }
+
+        return $top;
+    }
+
+    private static function cone(): HeightGrid
+    {
+        return self::grid(fn (float $x, float $y): float => max(0.0, 100.0 * (1.0 - hypot($x - 300.0, $y - 200.0) / 200.0)), 2.5);
+    }
+
+    private static function random(int $seed): HeightGrid
+    {
+        mt_srand($seed);
+        $hills = array_map(fn (): array => [mt_rand(0, 600), mt_rand(0, 400), mt_rand(-20, 60), mt_rand(60, 140)], range(1, 6));
+
+        return self::grid(function (float $x, float $y) use ($hills): float {
+            $z = 20.0;
+            foreach ($hills as [$hx, $hy, $high, $wide]) {
+                $z += $high * exp(-(($x - $hx) ** 2 + ($y - $hy) ** 2) / $wide ** 2);
+            }
+
+            return max(0.0, $z);
+        });
+    }
+
+    private static function grid(callable $z, float $cell = 5.0): HeightGrid
+    {
+        $values = [];
+        for ($j = 0; $j < 400 / $cell; $j++) {
+            for ($i = 0; $i < 600 / $cell; $i++) {
+                $values[] = (float) $z(($i + 0.5) * $cell, ($j + 0.5) * $cell);
+            }
+        }
+
+        return HeightGrid::cells((int) (600 / $cell), (int) (400 / $cell), $cell, 0.0, 0.0, $values);
+    }
+}
