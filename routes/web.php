@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Controllers\CutsController;
 use App\Http\Controllers\FeatureController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\HistoryController;
@@ -28,6 +29,7 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
         Route::patch('/', [SectionController::class, 'update'])->name('sections.update');
         Route::delete('/', [SectionController::class, 'destroy'])->name('sections.destroy');
         Route::get('/land', [LandController::class, 'show'])->name('land.show');
+        Route::get('/cuts', CutsController::class)->name('cuts.show');
         Route::post('/land/preview', [LandController::class, 'preview'])->name('land.preview');
         Route::post('/land/grip', [LandController::class, 'grip'])->name('land.grip');
         Route::get('/relief/{hash}.png', [LandController::class, 'relief'])->where('hash', '[0-9a-f]{40}')->name('land.relief');

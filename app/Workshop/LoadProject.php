@@ -9,6 +9,8 @@ use App\Models\Layout;
 use App\Models\Record;
 use App\Models\Run as RunRow;
 use App\Models\Section as SectionRow;
+use IdleRidge\Core\Cuts\CutSchool;
+use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Units;
@@ -52,6 +54,7 @@ final class LoadProject
             $row->viewing_edges, $row->region, $row->season,
             Vehicle::from((float) $v['body_mm'], (float) $v['bogie_centres_mm'], (float) $v['width_mm'], (float) $v['height_mm']),
             $row->clearance_margin_mm, $row->face_limit_deg, $row->bank_reach_mm, $row->tension, $row->stiffness_mm,
+            CutSettings::of(CutSchool::from((string) $row->cuts['school']), (float) $row->cuts['sheet_mm'], (float) $row->cuts['skin_mm'], (float) $row->cuts['sheet_width_mm'], (float) $row->cuts['sheet_depth_mm']),
             $row->typed, self::extra($row->extra),
         );
     }

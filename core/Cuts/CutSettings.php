@@ -15,7 +15,8 @@ final readonly class CutSettings
         public float $skin,
         public float $sheetWidth,
         public float $sheetDepth,
-    ) {}
+    ) {
+    }
 
     /** @throws Refusal naming the value that cannot be */
     public static function of(CutSchool $school = CutSchool::Carved, float $thickness = 20.0, float $skin = 3.0, float $sheetWidth = 1250.0, float $sheetDepth = 600.0): self

@@ -37,11 +37,12 @@ final readonly class FoamStack
         public float $foam,
         public float $carved,
         public float $filler,
-    ) {}
+    ) {
+    }
 
     /**
-     * @param  HeightMesh  $shape  the land less its skin
-     * @param  float  $base  the board's top, mm over the datum
+     * @param HeightMesh $shape the land less its skin
+     * @param float $base the board's top, mm over the datum
      */
     public static function of(HeightMesh $shape, float $base, float $thickness, CutSchool $school): self
     {
@@ -109,7 +110,7 @@ final readonly class FoamStack
     }
 
     /**
-     * @param  list<list<array{float, float}>>  $rings  outlines counter-clockwise, holes clockwise
+     * @param list<list<array{float, float}>> $rings outlines counter-clockwise, holes clockwise
      * @return list<Piece> the largest first
      */
     private static function pieces(int $layer, array $rings): array

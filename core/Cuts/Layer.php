@@ -14,7 +14,8 @@ final readonly class Layer
         public float $thickness,
         public float $area,
         public array $pieces,
-    ) {}
+    ) {
+    }
 
     public function volume(): float
     {

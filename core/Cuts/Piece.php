@@ -8,5 +8,7 @@ namespace IdleRidge\Core\Cuts;
 final readonly class Piece
 {
     /** @param  list<list<array{float, float}>>  $rings  the outline first */
-    public function __construct(public string $id, public array $rings, public float $area) {}
+    public function __construct(public string $id, public array $rings, public float $area)
+    {
+    }
 }

@@ -74,7 +74,7 @@ final readonly class HeightGrid
         return new HeightMesh($xs, $ys, $values);
     }
 
-    /** @param list<float> $values the same raster with other heights */
+    /** @param  list<float>  $values the same raster with other heights */
     public function with(array $values): self
     {
         return self::checked($this->cols, $this->rows, $this->cell, $this->x0, $this->y0, $this->onNodes, $values);

@@ -10,7 +10,7 @@ final class Polygon
     /**
      * Signed by the shoelace formula: positive counter-clockwise, mm².
      *
-     * @param  list<array{float, float}>  $ring
+     * @param list<array{float, float}> $ring
      */
     public static function area(array $ring): float
     {
@@ -27,7 +27,7 @@ final class Polygon
     /**
      * Whether a point lies inside, by the parity of crossings.
      *
-     * @param  list<array{float, float}>  $ring
+     * @param list<array{float, float}> $ring
      */
     public static function holds(array $ring, float $x, float $y): bool
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
+use IdleRidge\Core\Cuts\CutSchool;
+use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Refusal;
@@ -81,8 +83,17 @@ final class RidgeReader
             $this->uid($r), $r->text('name'), $r->number('ratio'), $r->number('gauge_mm'), $units,
             $r->text('zone'), $r->text('currency'), $edges, $r->text('region', ''), $r->text('season', ''), $vehicle,
             $r->number('clearance_margin_mm'), $r->number('face_limit_deg'), $r->numberOrNull('bank_reach_mm'),
-            $r->number('tension'), $r->number('stiffness_mm'), $r->texts('typed'), $r->extra(),
+            $r->number('tension'), $r->number('stiffness_mm'), $r->has('cuts') ? $this->cuts($r->record('cuts')) : null, $r->texts('typed'), $r->extra(),
         );
+    }
+
+    private function cuts(Record $r): CutSettings
+    {
+        $school = CutSchool::tryFrom($r->text('school')) ?? throw new Refusal('the school is carved or fill', $r->at('school'));
+        $cuts = CutSettings::of($school, $r->number('sheet_mm'), $r->number('skin_mm'), $r->number('sheet_width_mm'), $r->number('sheet_depth_mm'));
+        $r->close();
+
+        return $cuts;
     }
 
     private function section(Record $r): Section

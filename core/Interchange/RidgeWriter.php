@@ -47,6 +47,7 @@ final class RidgeWriter
                 'bank_reach_mm' => $layout->bankReach,
                 'tension' => $layout->tension,
                 'stiffness_mm' => $layout->stiffness,
+                'cuts' => $layout->cuts->toArray(),
                 'typed' => (object) $layout->typed,
             ] + $layout->extra,
             'sections' => array_map(self::section(...), $project->sections),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Project;
 
 use DateTimeZone;
+use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Scale;
@@ -38,6 +39,7 @@ final readonly class LayoutSheet
         public ?float $bankReach,
         public float $tension,
         public float $stiffness,
+        public CutSettings $cuts,
         public array $typed,
         public array $extra,
     ) {
@@ -67,6 +69,7 @@ final readonly class LayoutSheet
         ?float $bankReach = null,
         float $tension = GroundProblem::TENSION,
         float $stiffness = GroundProblem::STIFFNESS,
+        ?CutSettings $cuts = null,
         array $typed = [],
         array $extra = [],
     ): self {
@@ -99,7 +102,7 @@ final readonly class LayoutSheet
         return new self(
             $uid, trim($name), Scale::oneTo($ratio), $gauge, $units, $zone, $currency,
             array_values(array_intersect(self::EDGES, $viewingEdges)), trim($region), trim($season),
-            $vehicle ?? Vehicle::coach(), $clearanceMargin, $faceLimitDeg, $bankReach, $tension, $stiffness, $typed, $extra,
+            $vehicle ?? Vehicle::coach(), $clearanceMargin, $faceLimitDeg, $bankReach, $tension, $stiffness, $cuts ?? CutSettings::of(), $typed, $extra,
         );
     }
 }

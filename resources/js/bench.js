@@ -13,6 +13,10 @@ export function bench() {
         init() {
             document.addEventListener('keydown', (event) => this.press(event));
             document.addEventListener('click', (event) => {
+                const layer = event.target.closest('[data-layer]');
+                if (layer) {
+                    location.search = `?layer=${layer.dataset.layer}`;
+                }
                 const fill = event.target.closest('[data-fill]');
                 if (fill) {
                     document.getElementById(fill.dataset.fill).value = fill.dataset.value;

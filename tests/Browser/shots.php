@@ -29,6 +29,7 @@ $views = [
     'land' => [$land('Tarnhead', '?st=850'), 1280, 800, 'film'],
     'land-lamp' => [$land('Tarnhead', '?st=300&pick='.$uid('land_features', 'Birch bank')), 1280, 800, 'lamp'],
     'land-run' => [$land('Birch Cutting', '?st=480&tab=grade&pick='.$uid('runs', 'Birch line')), 1280, 800, 'film'],
+    'cuts' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/cuts?layer=4", 1280, 800, 'film'],
 ];
 
 $bench = Bench::start();

@@ -59,6 +59,30 @@ final class FilesTest extends FeatureCase
         $this->assertGreaterThanOrEqual(count($land['findings']), count(json_decode($check, true)['findings']));
     }
 
+    public function test_cuts_agree_with_their_screen(): void
+    {
+        $layout = $this->demo();
+        $section = $layout->sections()->firstOrFail();
+        $file = $this->temporary((string) $this->get("/layouts/{$layout->uid}/export")->getContent());
+        $json = $this->ridge('ridge:cuts', ['file' => $file, '--section' => 'Tarnhead', '--json' => true]);
+        Schemas::assertMatches('cuts', $json);
+        $cuts = json_decode($json, true);
+        $page = (string) $this->get($this->at($section, '/cuts'))->assertOk()->assertSee('Layer '.count($cuts['layers']))->getContent();
+        foreach ([$cuts['foam_mm3'] / 1e6, $cuts['carved_mm3'] / 1e6, $cuts['sheets'][0]['count']] as $figure) {
+            $this->assertStringContainsString('>'.round($figure, 1).'</button>', $page);
+        }
+        $fill = json_decode($this->ridge('ridge:cuts', ['file' => $file, '--section' => 'Tarnhead', '--school' => 'fill']), true);
+        $this->assertLessThan($cuts['foam_mm3'], $fill['foam_mm3']);
+        $this->assertSame(0, (int) $fill['carved_mm3']);
+        $this->assertGreaterThan(0, $fill['filler_mm3']);
+    }
+
+    public function test_a_file_from_before_cuts_takes_starting_values(): void
+    {
+        $this->upload(Fixtures::text('projects/version-1-before-cuts.ridge.json'))->assertRedirect();
+        $this->assertSame('carved', Layout::query()->firstOrFail()->cuts['school']);
+    }
+
     public function test_grids_are_measured_and_drawn(): void
     {
         $bowl = base_path('tests/fixtures/land/bowl.asc');
@@ -86,6 +110,7 @@ final class FilesTest extends FeatureCase
             ['ridge:land', ['file' => base_path('tests/fixtures/projects/version-1-full.ridge.json'), '--section' => 'Nowhere']],
             ['ridge:land', ['file' => base_path('tests/fixtures/projects/version-1-full.ridge.json')]],
             ['ridge:check', ['file' => base_path('tests/fixtures/vectors.json')]],
+            ['ridge:cuts', ['file' => base_path('tests/fixtures/projects/version-1-full.ridge.json'), '--section' => 'Second', '--school' => 'paper']],
             ['ridge:import', ['file' => base_path('composer.json')]],
             ['ridge:export', ['layout' => 'Nobody']],
         ] as [$command, $arguments]) {

@@ -115,6 +115,23 @@ final class LayoutsTest extends FeatureCase
         $this->patch("/layouts/{$layout->uid}", ['name' => 'S', 'ratio' => '76.2', 'gauge_mm' => '12', 'zone' => 'Nowhere', 'rev' => '2'])->assertSessionHasErrors(['zone']);
     }
 
+    public function test_the_stack_is_cut_again_from_other_sheets(): void
+    {
+        $section = $this->demo()->sections()->firstOrFail();
+        $layout = $this->layoutOf($section);
+        $cuts = $this->at($section, '/cuts');
+        $this->from($cuts)->patch("/layouts/{$layout->uid}", ['back' => 'cuts', 'rev' => '1', 'cuts' => ['school' => 'fill', 'sheet_mm' => '2 in', 'skin_mm' => '0', 'sheet_width_mm' => '1250', 'sheet_depth_mm' => '600']])->assertRedirect($cuts);
+        $this->get($cuts)->assertSee('filled out to shape')->assertSee('50.8');
+        $this->from($cuts)->patch("/layouts/{$layout->uid}", ['back' => 'cuts', 'rev' => '2', 'cuts' => ['sheet_mm' => '-20']])->assertSessionHasErrors(['cuts/sheet_mm']);
+        $this->followingRedirects()->from($cuts)->patch("/layouts/{$layout->uid}", ['back' => 'cuts', 'rev' => '2', 'cuts' => ['skin_mm' => 'thick']])->assertSee('is not a length')->assertSee('thick');
+    }
+
+    public function test_a_board_without_land_has_nothing_to_cut(): void
+    {
+        $this->get($this->at($this->board(), '/cuts'))->assertOk()->assertSee('nothing is to be cut');
+        $this->get($this->at($this->board(), '/cuts?layer=999'))->assertOk();
+    }
+
     public function test_unknown_places_get_a_page_of_ours(): void
     {
         $layout = $this->demo();

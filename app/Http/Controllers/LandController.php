@@ -12,6 +12,7 @@ use App\Workshop\Land\Look;
 use App\Workshop\Land\MoveGrip;
 use App\Workshop\Land\OpenLand;
 use App\Workshop\Land\ShowLand;
+use App\Workshop\Land\ShowRail;
 use App\Workshop\LoadProject;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -19,7 +20,7 @@ use Symfony\Component\HttpFoundation\Response;
 
 final class LandController
 {
-    public function __construct(private readonly OpenLand $open, private readonly MoveGrip $move, private readonly ShowLand $show)
+    public function __construct(private readonly OpenLand $open, private readonly MoveGrip $move, private readonly ShowLand $show, private readonly ShowRail $rail)
     {
     }
 
@@ -29,7 +30,7 @@ final class LandController
 
         return $request->header('HX-Request') === 'true'
             ? view('land.views', $this->show->of($page, $layout))
-            : view('land.show', $this->show->of($page, $layout) + ['rail' => $this->show->rail($page)]);
+            : view('land.show', $this->show->of($page, $layout) + ['rail' => $this->rail->of($page->project, $page->section)]);
     }
 
     public function preview(Request $request, Layout $layout, Section $section): View

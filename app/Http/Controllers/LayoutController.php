@@ -45,7 +45,7 @@ final class LayoutController
     {
         $this->keep->change($layout, $request->input());
 
-        return redirect()->route('layouts.settings', $layout)->with('said', 'Saved.');
+        return ($request->input('back') === 'cuts' ? redirect()->back() : redirect()->route('layouts.settings', $layout))->with('said', 'Saved.');
     }
 
     public function destroy(Layout $layout): RedirectResponse

@@ -7,15 +7,13 @@ namespace App\Workshop\Land;
 use App\Drawing\PlanDrawing;
 use App\Drawing\ProfileDrawing;
 use App\Drawing\SectionDrawing;
-use App\Drawing\Svg;
-use App\Drawing\ThumbDrawing;
 use App\Models\Layout;
 use App\Workshop\Revising\Ledger;
 
 /** Everything that the Land views show, drawn and put into words. */
 final readonly class ShowLand
 {
-    public function __construct(private LandDesk $desk, private Readings $readings, private Ledger $ledger)
+    public function __construct(private Readings $readings, private Ledger $ledger)
     {
     }
 
@@ -35,20 +33,5 @@ final readonly class ShowLand
             'findings' => $this->readings->findings($page),
             'next' => $this->ledger->next($layout),
         ];
-    }
-
-    /** @return list<array{uid: string, name: string, current: bool, thumb: Svg}> */
-    public function rail(LandPage $page): array
-    {
-        $widest = max(1200.0, ...array_map(fn ($s): float => $s->width, $page->project->sections));
-        $out = [];
-        foreach ($page->project->sections as $section) {
-            $out[] = [
-                'uid' => $section->uid, 'name' => $section->name, 'current' => $section->uid === $page->section->uid,
-                'thumb' => ThumbDrawing::of($section, $this->desk->thumb($page->project, $section), $page->project->runsNear($section), 90.0 / $widest),
-            ];
-        }
-
-        return $out;
     }
 }

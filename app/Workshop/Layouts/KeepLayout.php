@@ -11,6 +11,8 @@ use App\Workshop\Revising\Ledger;
 use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Time\Uids;
 use App\Workshop\Typed;
+use IdleRidge\Core\Cuts\CutSchool;
+use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Track\Vehicle;
@@ -60,7 +62,7 @@ final readonly class KeepLayout
             'zone' => $sheet->zone, 'currency' => $sheet->currency, 'viewing_edges' => $sheet->viewingEdges, 'region' => $sheet->region, 'season' => $sheet->season,
             'vehicle' => ['body_mm' => $sheet->vehicle->body, 'bogie_centres_mm' => $sheet->vehicle->bogieCentres, 'width_mm' => $sheet->vehicle->width, 'height_mm' => $sheet->vehicle->height],
             'clearance_margin_mm' => $sheet->clearanceMargin, 'face_limit_deg' => $sheet->faceLimitDeg, 'bank_reach_mm' => $sheet->bankReach,
-            'tension' => $sheet->tension, 'stiffness_mm' => $sheet->stiffness, 'typed' => $sheet->typed,
+            'tension' => $sheet->tension, 'stiffness_mm' => $sheet->stiffness, 'cuts' => $sheet->cuts->toArray(), 'typed' => $sheet->typed,
         ];
     }
 
@@ -80,11 +82,17 @@ final readonly class KeepLayout
         $reach = $typed->has('bank_reach_mm') ? ($typed->text('bank_reach_mm') === '' ? null : $typed->length('bank_reach_mm', current: $old->bankReach)) : $old->bankReach;
         $tension = $typed->number('tension', $old->tension);
         $stiffness = $typed->length('stiffness_mm', $old->stiffness, $old->stiffness);
+        $c = $old->cuts;
+        $school = CutSchool::tryFrom($typed->text('cuts.school')) ?? $c->school;
+        $cuts = [];
+        foreach (['sheet_mm' => $c->thickness, 'skin_mm' => $c->skin, 'sheet_width_mm' => $c->sheetWidth, 'sheet_depth_mm' => $c->sheetDepth] as $key => $now) {
+            $cuts[] = $typed->length("cuts.{$key}", $now, $now);
+        }
         $edges = $typed->has('viewing_edges') ? array_values(array_filter(array_map('strval', array_filter($typed->list('viewing_edges'), 'is_scalar')))) : $old->viewingEdges;
 
         return $typed->made(fn (): LayoutSheet => LayoutSheet::of(
             $old->uid, $typed->text('name', $old->name), $ratio, $gauge, $units, $typed->text('zone', $old->zone), strtoupper($typed->text('currency', $old->currency)),
-            $edges, $typed->text('region', $old->region), $typed->text('season', $old->season), Vehicle::from(...$vehicle), $margin, $face, $reach, $tension, $stiffness,
+            $edges, $typed->text('region', $old->region), $typed->text('season', $old->season), Vehicle::from(...$vehicle), $margin, $face, $reach, $tension, $stiffness, CutSettings::of($school, ...$cuts),
             $typed->kept() + $old->typed, $old->extra,
         ));
     }

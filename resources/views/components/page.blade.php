@@ -20,6 +20,7 @@
             @php($first = $section ?? $layout->sections()->first())
             @if ($first !== null)
                 <a class="hz-land" href="{{ route('land.show', [$layout, $first->uid]) }}" data-key="2" @if ($current === 'land') aria-current="page" @endif>Land</a>
+                <a class="hz-cuts" href="{{ route('cuts.show', [$layout, $first->uid]) }}" data-key="3" @if ($current === 'cuts') aria-current="page" @endif>Cuts</a>
             @endif
         @endif
     </nav>
@@ -34,7 +35,7 @@
 <dialog class="keys" x-ref="keys" aria-label="Keys">
     <h2>Keys</h2>
     <dl>
-        <dt><kbd>2</kbd></dt><dd>Land</dd>
+        <dt><kbd>2</kbd> <kbd>3</kbd></dt><dd>Land, Cuts</dd>
         <dt><kbd>[</kbd> <kbd>]</kbd></dt><dd>slide the cut line by 10 mm, with shift by 1 mm</dd>
         <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>c</kbd> <kbd>p</kbd></dt><dd>Spot, Run, Ridge, Hollow, Cut, Pick</dd>
         <dt>arrows</dt><dd>move the picked grip by 1 mm, with shift by 10 mm</dd>
