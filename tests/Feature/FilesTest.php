@@ -83,6 +83,27 @@ final class FilesTest extends FeatureCase
         $this->assertSame('carved', Layout::query()->firstOrFail()->cuts['school']);
     }
 
+    public function test_every_recipe_of_the_library_is_whole_and_cures(): void
+    {
+        $files = glob(base_path('library/recipes/*.json')) ?: [];
+        $this->assertGreaterThanOrEqual(12, count($files));
+        foreach ($files as $file) {
+            Schemas::assertMatches('recipe', (string) file_get_contents($file));
+            $json = $this->ridge('ridge:cure', ['recipe' => basename($file, '.json'), '--json' => true]);
+            Schemas::assertMatches('cure', $json);
+            $recipe = json_decode((string) file_get_contents($file), true);
+            $cure = json_decode($json, true);
+            $this->assertSame(basename($file, '.json'), $cure['recipe']);
+            foreach ($recipe['minutes'] as $milestone => $minutes) {
+                $this->assertEqualsWithDelta($minutes, $cure['milestones'][$milestone]['p50_min'], 0.1, 'its own times in the reference air');
+                $this->assertLessThan($cure['milestones'][$milestone]['p80_min'], $cure['milestones'][$milestone]['p20_min']);
+            }
+        }
+        $cold = json_decode($this->ridge('ridge:cure', ['recipe' => 'white-glue-neat', '--temp' => '6', '--rh' => '80', '--airflow' => 'closed', '--mm' => '0.4']), true);
+        $this->assertTrue($cold['spoiled']);
+        $this->assertGreaterThan(24 * 60, $cold['milestones']['dry_through']['p50_min']);
+    }
+
     public function test_grids_are_measured_and_drawn(): void
     {
         $bowl = base_path('tests/fixtures/land/bowl.asc');
@@ -111,6 +132,10 @@ final class FilesTest extends FeatureCase
             ['ridge:land', ['file' => base_path('tests/fixtures/projects/version-1-full.ridge.json')]],
             ['ridge:check', ['file' => base_path('tests/fixtures/vectors.json')]],
             ['ridge:cuts', ['file' => base_path('tests/fixtures/projects/version-1-full.ridge.json'), '--section' => 'Second', '--school' => 'paper']],
+            ['ridge:cure', ['recipe' => 'glitter']],
+            ['ridge:cure', ['recipe' => 'earth-paint', '--rh' => '120']],
+            ['ridge:cure', ['recipe' => 'earth-paint', '--temp' => '-40']],
+            ['ridge:cure', ['recipe' => base_path('composer.json')]],
             ['ridge:import', ['file' => base_path('composer.json')]],
             ['ridge:export', ['layout' => 'Nobody']],
         ] as [$command, $arguments]) {

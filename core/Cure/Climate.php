@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Cure;
+
+use IdleRidge\Core\Measure\Refusal;
+
+/** The air of a place where work dries: °C, % relative humidity, and how it moves (still air is 1). */
+final readonly class Climate
+{
+    public const AIRFLOWS = ['closed' => 0.6, 'still' => 1.0, 'moving' => 1.6, 'fan' => 2.2];
+
+    private function __construct(public float $temperature, public float $humidity, public float $airflow)
+    {
+    }
+
+    /** @throws Refusal for a room that nobody works in */
+    public static function of(float $temperature, float $humidity, float $airflow = 1.0): self
+    {
+        Refusal::unlessBetween($temperature, -10.0, 50.0, 'The temperature', '°C', 'temp');
+        Refusal::unlessBetween($humidity, 0.0, 100.0, 'The humidity', '%', 'rh');
+        Refusal::unlessBetween($airflow, 0.1, 5.0, 'The airflow', '', 'airflow');
+
+        return new self($temperature, $humidity, $airflow);
+    }
+
+    /** What recipes' times stand for: 20 °C, 50 %, still air. */
+    public static function reference(): self
+    {
+        return new self(20.0, 50.0, 1.0);
+    }
+
+    /** Saturation pressure of water vapour, kPa (O. Alduchov and R. Eskridge, J. Appl. Meteorol. 35, 1996). */
+    public function saturation(): float
+    {
+        return 0.61094 * exp(17.625 * $this->temperature / ($this->temperature + 243.04));
+    }
+
+    /** What the air could still take up, kPa. */
+    public function vapourDeficit(): float
+    {
+        return $this->saturation() * (1.0 - $this->humidity / 100.0);
+    }
+}
