@@ -104,6 +104,15 @@ final class FilesTest extends FeatureCase
         $this->assertGreaterThan(24 * 60, $cold['milestones']['dry_through']['p50_min']);
     }
 
+    public function test_problems_are_planned_from_the_command_line(): void
+    {
+        foreach (['s10-01' => 6935, 'infeasible-01' => null] as $name => $finish) {
+            $json = $this->ridge('ridge:schedule', ['file' => base_path("tests/fixtures/schedule/{$name}.json"), '--seconds' => '0.5', '--json' => true]);
+            Schemas::assertMatches('schedule', $json);
+            $this->assertSame($finish, json_decode($json, true)['finish']);
+        }
+    }
+
     public function test_grids_are_measured_and_drawn(): void
     {
         $bowl = base_path('tests/fixtures/land/bowl.asc');
@@ -132,6 +141,8 @@ final class FilesTest extends FeatureCase
             ['ridge:land', ['file' => base_path('tests/fixtures/projects/version-1-full.ridge.json')]],
             ['ridge:check', ['file' => base_path('tests/fixtures/vectors.json')]],
             ['ridge:cuts', ['file' => base_path('tests/fixtures/projects/version-1-full.ridge.json'), '--section' => 'Second', '--school' => 'paper']],
+            ['ridge:schedule', ['file' => base_path('composer.json')]],
+            ['ridge:schedule', ['file' => base_path('tests/fixtures/schedule/s10-01.json'), '--seconds' => 'long']],
             ['ridge:cure', ['recipe' => 'glitter']],
             ['ridge:cure', ['recipe' => 'earth-paint', '--rh' => '120']],
             ['ridge:cure', ['recipe' => 'earth-paint', '--temp' => '-40']],

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Interchange;
+
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Schedule\Job;
+use IdleRidge\Core\Schedule\Problem;
+use IdleRidge\Core\Schedule\Wait;
+use JsonException;
+
+/** Reads a problem for the scheduler. */
+final class BenchProblemFile
+{
+    /** @throws Refusal with the JSON pointer of what is wrong */
+    public static function read(string $json): Problem
+    {
+        try {
+            $r = Record::of(json_decode($json, false, 32, JSON_THROW_ON_ERROR), '');
+        } catch (JsonException) {
+            throw new Refusal('not a readable JSON file', '/');
+        }
+        if (! $r->has('format') || $r->text('format') !== 'idle-ridge/bench-problem') {
+            throw new Refusal('format must be “idle-ridge/bench-problem”', '/format');
+        }
+        $tools = array_map(fn (float $n): int => (int) $n, $r->record('tools')->numbers());
+        $sessions = array_map(fn (array $pair): array => [(int) $pair[0], (int) $pair[1]], self::pairs($r, 'sessions'));
+        $jobs = $waits = [];
+        foreach ($r->records('jobs') as $j) {
+            $jobs[] = self::within($j, fn (): Job => Job::of($j->text('id'), (int) $j->number('minutes'), (int) $j->number('hands', 1.0), array_map('strval', $j->list('tools')), $j->text('section', '')));
+        }
+        foreach ($r->records('waits') as $w) {
+            $max = $w->numberOrNull('max');
+            $waits[] = self::within($w, fn (): Wait => Wait::of($w->text('after'), $w->text('before'), (int) $w->number('min'), $max === null ? null : (int) $max));
+        }
+        $apart = array_map(fn (array $pair): array => [(string) $pair[0], (string) $pair[1]], self::pairs($r, 'apart'));
+
+        return Problem::of((int) $r->number('horizon'), (int) $r->number('hands'), $tools, $sessions, $jobs, $waits, $apart);
+    }
+
+    /** @return list<array{int|float|string, int|float|string}> */
+    private static function pairs(Record $r, string $key): array
+    {
+        $out = [];
+        foreach ($r->list($key) as $k => $pair) {
+            if (! is_array($pair) || count($pair) !== 2 || ! is_scalar($pair[0] ?? null) || ! is_scalar($pair[1] ?? null) || is_bool($pair[0]) || is_bool($pair[1])) {
+                throw new Refusal('expected a pair', $r->at($key).'/'.$k);
+            }
+            $out[] = [$pair[0], $pair[1]];
+        }
+
+        return $out;
+    }
+
+    /**
+     * @template T
+     *
+     * @param callable(): T $make
+     * @return T
+     */
+    private static function within(Record $record, callable $make): mixed
+    {
+        try {
+            return $make();
+        } catch (Refusal $refusal) {
+            throw str_starts_with($refusal->place, '/') ? $refusal : $refusal->within($record->pointer);
+        }
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Schedule;
+
+use IdleRidge\Core\Measure\Refusal;
+
+/** Jobs to fit into bench sessions. Times are whole minutes from 0; sessions are [from, to], in order, disjoint. */
+final readonly class Problem
+{
+    /**
+     * @param array<string, Job> $jobs
+     * @param list<Wait> $waits
+     * @param list<array{int, int}> $sessions
+     * @param array<string, int> $tools
+     * @param list<array{string, string}> $apart
+     * @param array<string, list<Wait>> $before job → the waits that end with it
+     * @param array<string, list<string>> $others job → jobs it must not overlap
+     */
+    private function __construct(
+        public int $horizon,
+        public int $hands,
+        public array $tools,
+        public array $sessions,
+        public array $jobs,
+        public array $waits,
+        public array $apart,
+        public array $before,
+        public array $others,
+    ) {
+    }
+
+    /**
+     * @param list<Job> $jobs
+     * @param list<Wait> $waits
+     * @param list<array{int, int}> $sessions
+     * @param array<string, int> $tools
+     * @param list<array{string, string}> $apart
+     *
+     * @throws Refusal with a JSON pointer
+     */
+    public static function of(int $horizon, int $hands, array $tools, array $sessions, array $jobs, array $waits = [], array $apart = []): self
+    {
+        Refusal::unlessBetween($horizon, 1, 10_000_000, 'The horizon', 'min', '/horizon');
+        Refusal::unlessBetween($hands, 1, 50, 'The hands', '', '/hands');
+        $last = 0;
+        foreach ($sessions as $k => [$from, $to]) {
+            if ($to <= $from) {
+                throw new Refusal('a session ends before it begins', "/sessions/{$k}");
+            }
+            if ($from < $last || $to > $horizon) {
+                throw new Refusal('sessions stand in order, do not overlap and end within the horizon', "/sessions/{$k}");
+            }
+            $last = $to;
+        }
+        $byId = [];
+        foreach ($jobs as $k => $job) {
+            if (isset($byId[$job->id])) {
+                throw new Refusal("the job “{$job->id}” stands twice", "/jobs/{$k}/id");
+            }
+            foreach ($job->tools as $tool) {
+                if (! isset($tools[$tool])) {
+                    throw new Refusal("there is no tool “{$tool}”", "/jobs/{$k}/tools");
+                }
+            }
+            $byId[$job->id] = $job;
+        }
+        $before = $others = [];
+        foreach ($waits as $k => $wait) {
+            foreach ([$wait->after, $wait->before] as $id) {
+                if (! isset($byId[$id])) {
+                    throw new Refusal("there is no job “{$id}”", "/waits/{$k}");
+                }
+            }
+            $before[$wait->before][] = $wait;
+        }
+        foreach ($apart as $k => [$a, $b]) {
+            foreach ([$a, $b] as $id) {
+                if (! isset($byId[$id])) {
+                    throw new Refusal("there is no job “{$id}”", "/apart/{$k}");
+                }
+            }
+            $others[$a][] = $b;
+            $others[$b][] = $a;
+        }
+
+        return new self($horizon, $hands, $tools, $sessions, $byId, $waits, $apart, $before, $others);
+    }
+
+    /**
+     * Jobs in an order in which each comes after those it waits for; null when they wait for each other in a circle.
+     *
+     * @return list<string>|null
+     */
+    public function inOrder(): ?array
+    {
+        $open = [];
+        $after = [];
+        foreach ($this->jobs as $id => $job) {
+            $open[$id] = count($this->before[$id] ?? []);
+        }
+        foreach ($this->waits as $wait) {
+            $after[$wait->after][] = $wait->before;
+        }
+        $out = [];
+        $free = array_keys(array_filter($open, fn (int $n): bool => $n === 0));
+        while ($free !== []) {
+            $id = (string) array_shift($free);
+            $out[] = $id;
+            foreach ($after[$id] ?? [] as $next) {
+                if (--$open[$next] === 0) {
+                    $free[] = $next;
+                }
+            }
+        }
+
+        return count($out) === count($this->jobs) ? $out : null;
+    }
+}

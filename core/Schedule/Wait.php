@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Schedule;
+
+use IdleRidge\Core\Measure\Refusal;
+
+/** Between the end of one job and the start of another: at least `min` and, if given, at most `max` minutes by the clock. */
+final readonly class Wait
+{
+    private function __construct(public string $after, public string $before, public int $min, public ?int $max)
+    {
+    }
+
+    /** @throws Refusal */
+    public static function of(string $after, string $before, int $min, ?int $max = null): self
+    {
+        Refusal::unlessBetween($min, 0, 10_000_000, 'The least wait', 'min', 'min');
+        if ($max !== null && $max < $min) {
+            throw new Refusal("The wait from {$after} to {$before} may last at most {$max} minutes but needs at least {$min}.", 'max');
+        }
+
+        return new self($after, $before, $min, $max);
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Schedule;
+
+/**
+ * When each job could start, session by session, as far as sessions and waits alone say: bounds are drawn together
+ * until nothing changes. An empty set of windows proves that there is no plan, and names the wait or job it fails at.
+ */
+final readonly class Windows
+{
+    /**
+     * @param array<string, list<array{int, int}>> $of job → [first start, last start] in each session that is left
+     */
+    private function __construct(public array $of, public ?string $impossible)
+    {
+    }
+
+    public static function in(Problem $problem): self
+    {
+        $of = [];
+        foreach ($problem->jobs as $id => $job) {
+            $of[$id] = [];
+            foreach ($problem->sessions as [$from, $to]) {
+                if ($to - $from >= $job->minutes) {
+                    $of[$id][] = [$from, $to - $job->minutes];
+                }
+            }
+            if ($of[$id] === []) {
+                return new self($of, $problem->sessions === [] ? 'Nothing can be planned: add an evening.' : "“{$id}” takes {$job->minutes} minutes, longer than any session.");
+            }
+            if ($job->hands > $problem->hands) {
+                return new self($of, "“{$id}” needs {$job->hands} hands where there are {$problem->hands}.");
+            }
+            foreach ($job->tools as $tool) {
+                if ($problem->tools[$tool] < 1) {
+                    return new self($of, "“{$id}” needs the tool “{$tool}”, and there is none.");
+                }
+            }
+        }
+        do {
+            $changed = false;
+            foreach ($problem->waits as $wait) {
+                $minutes = $problem->jobs[$wait->after]->minutes;
+                // What must stand between the two starts.
+                $least = $minutes + $wait->min;
+                $most = $wait->max === null ? PHP_INT_MAX : $minutes + $wait->max;
+                foreach ([[$wait->after, $wait->before, false], [$wait->before, $wait->after, true]] as [$one, $two, $later]) {
+                    $kept = self::reachable($of[$one], $of[$two], $least, $most, $later);
+                    if ($kept === []) {
+                        return new self($of, self::sentence($wait));
+                    }
+                    $changed = $changed || $kept !== $of[$one];
+                    $of[$one] = $kept;
+                }
+            }
+        } while ($changed);
+
+        return new self($of, null);
+    }
+
+    /**
+     * @param list<array{int, int}> $windows
+     * @param list<array{int, int}> $partners
+     * @return list<array{int, int}> the windows, narrowed to starts that some partner's start can meet
+     */
+    private static function reachable(array $windows, array $partners, int $least, int $most, bool $later): array
+    {
+        $kept = [];
+        foreach ($windows as [$from, $to]) {
+            $low = PHP_INT_MAX;
+            $high = PHP_INT_MIN;
+            foreach ($partners as [$a, $b]) {
+                $first = max($from, $later ? $a + $least : ($most === PHP_INT_MAX ? $from : $a - $most));
+                $last = min($to, $later ? ($most === PHP_INT_MAX ? $to : $b + $most) : $b - $least);
+                if ($first <= $last) {
+                    $low = min($low, $first);
+                    $high = max($high, $last);
+                }
+            }
+            if ($low <= $high) {
+                $kept[] = [$low, $high];
+            }
+        }
+
+        return $kept;
+    }
+
+    private static function sentence(Wait $wait): string
+    {
+        $between = $wait->max === null ? "at least {$wait->min}" : "{$wait->min} to {$wait->max}";
+
+        return "“{$wait->before}” has to follow “{$wait->after}” after {$between} minutes, and no sessions allow that.";
+    }
+}
