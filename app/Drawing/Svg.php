@@ -116,17 +116,15 @@ final class Svg implements Htmlable
     {
         $d = '';
         $last = '';
+        $count = 0;
         foreach ($points as [$x, $y]) {
             $at = self::n($x).' '.self::n($y);
             if ($at !== $last) {
-                $d .= ($d === '' ? 'M' : ($last === 'M' ? 'L' : ' ')).$at;
-                if ($last === '') {
-                    $d .= 'L';
-                }
+                $d .= ['M', 'L'][$count++] ?? ' ';
+                $d .= $at;
                 $last = $at;
             }
         }
-        $d = rtrim($d, 'L');
 
         return $closed && $d !== '' ? $d.'Z' : $d;
     }

@@ -2,7 +2,7 @@
 // returns. Conversions use the drawing as it stood when the drag began, so that a drawing which rescales does not run
 // away under the pointer.
 
-import { sheet } from './land.js';
+import { sheet } from './sheet.js';
 
 export function drags({ onPlan, send, show, busy, done }) {
     let held = null;

@@ -3,6 +3,7 @@
 
 import { inField, lettersWork } from './bench.js';
 import { drags } from './drags.js';
+import { look, sheet } from './sheet.js';
 
 const HINTS = {
     pick: 'contours 10 mm, heights over the datum',
@@ -13,9 +14,6 @@ const HINTS = {
     cut: 'touch where to cut the land open',
 };
 const TOOL_KEYS = { p: 'pick', r: 'run', s: 'spot', e: 'ridge', h: 'hollow', c: 'cut' };
-
-export const sheet = () => document.getElementById('land');
-export const look = () => Object.fromEntries(new FormData(document.getElementById('look')));
 
 export function land(htmx) {
     if (!sheet()?.dataset.show) {
@@ -97,7 +95,7 @@ export function land(htmx) {
         show(sheet().dataset.cutOn === 'run' ? { st: at } : { cx: at });
     };
 
-    drags({ htmx, onPlan, send, show, busy: () => tool !== 'pick', done: (grip) => { refocus = grip; } });
+    drags({ onPlan, send, show, busy: () => tool !== 'pick', done: (grip) => { refocus = grip; } });
 
     document.addEventListener('click', (event) => {
         const hit = (selector) => event.target.closest(selector);

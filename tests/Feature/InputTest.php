@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\LandFeature;
+use App\Models\Layout;
+use App\Models\Run;
+use App\Workshop\Time\BenchClock;
+use App\Workshop\Time\Uids;
+use App\Workshop\Typed;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Measure\Units;
+use Symfony\Component\Uid\Ulid;
+
+final class InputTest extends FeatureCase
+{
+    public function test_typed_values_are_read_kept_and_their_faults_gathered(): void
+    {
+        $typed = new Typed(['a' => '2,5 cm', 'b' => ['c' => '30°'], 'd' => 'long', 'e' => ['x'], 'f' => ''], Units::Metric);
+        $this->assertSame(25.0, $typed->length('a'));
+        $this->assertSame(30.0, $typed->number('b.c'));
+        $this->assertSame(7.0, $typed->length('f', 7.0));
+        $this->assertSame(['a' => '2,5 cm'], $typed->kept());
+        $this->assertNan($typed->length('d'));
+        $this->assertNan($typed->number('e'));
+        try {
+            $typed->made(fn () => throw new Refusal('unheard', 'd'));
+            $this->fail('accepted');
+        } catch (Refusals $refusals) {
+            $this->assertSame(['d', 'e'], array_map(fn (Refusal $r): string => $r->place, $refusals->all));
+            $this->assertStringContainsString('is not a length', $refusals->all[0]->getMessage(), 'the field says it better');
+        }
+    }
+
+    public function test_a_field_left_as_shown_keeps_its_unrounded_value(): void
+    {
+        $third = 1000.0 / 3.0;
+        $this->assertSame($third, (new Typed(['x' => '333.33'], Units::Metric))->length('x', current: $third));
+        $this->assertSame(333.34, (new Typed(['x' => '333.34'], Units::Metric))->length('x', current: $third));
+        $this->assertSame($third, (new Typed(['x' => '13 1/8"'], Units::Imperial))->length('x', current: $third));
+    }
+
+    public function test_the_clock_is_frozen_by_a_moment_and_stepped_by_a_file(): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'clock');
+        $clock = new BenchClock('2026-10-14T18:30:00Z', $file);
+        file_put_contents($file, '2026-10-15T20:00:00+02:00');
+        $this->assertSame('2026-10-15T18:00:00+00:00', $clock->now()->format('c'));
+        unlink($file);
+        $this->assertSame('2026-10-14T18:30:00+00:00', $clock->now()->format('c'));
+        $uid = (new Uids($clock))->next();
+        $this->assertSame('2026-10-14', Ulid::fromString($uid)->getDateTime()->format('Y-m-d'));
+        $this->assertLessThan(120, abs((new BenchClock(null, null))->now()->getTimestamp() - time()));
+    }
+
+    public function test_no_nonsense_breaks_a_page_or_changes_a_thing(): void
+    {
+        $layout = $this->demo();
+        $section = $layout->sections()->firstOrFail();
+        $before = $this->state();
+        $nonsense = ['', 'NaN', '-1e308', '9e99', "\u{202E}", str_repeat('9', 400), '<b>', '1; drop', '../..', ['deep' => ['er' => 'x']], null, '%', '0x10', "1\n2"];
+        mt_srand(5);
+        $pick = fn (): mixed => $nonsense[mt_rand(0, count($nonsense) - 1)];
+        $uid = $layout->features()->where('kind', 'ridge')->firstOrFail()->uid;
+        $run = $layout->runs()->firstOrFail()->uid;
+        for ($k = 0; $k < 120; $k++) {
+            [$method, $path, $input] = match ($k % 6) {
+                0 => ['POST', '/features', ['kind' => $pick(), 'points' => mt_rand(0, 1) ? $pick() : [['x' => $pick(), 'y' => $pick(), 'z' => $pick()]]]],
+                1 => ['PATCH', "/features/{$uid}", ['points' => [['x' => $pick(), 'y' => $pick(), 'z' => $pick()]], 'name' => $pick(), 'rev' => '1']],
+                2 => ['POST', '/runs', ['x1' => $pick(), 'y1' => $pick(), 'x2' => $pick(), 'y2' => $pick()]],
+                3 => ['PATCH', "/runs/{$run}", ['elements' => [['kind' => 'arc', 'radius' => $pick(), 'angle' => $pick()], $pick()], 'heading' => $pick(), 'rev' => '1']],
+                4 => ['GET', '/land', ['st' => $pick(), 'run' => $pick(), 'pick' => $pick(), 'at_x' => $pick(), 'at_y' => $pick(), 'tab' => $pick(), 'cx' => $pick()]],
+                default => ['POST', '/land/preview', ['drag' => 'point', 'uid' => $uid, 'index' => $pick(), 'x' => $pick(), 'y' => $pick()]],
+            };
+            $answer = $this->call($method, $this->at($section, $path), $input, server: $this->transformHeadersToServerVars(['HX-Request' => 'true']));
+            $this->assertLessThan(500, $answer->status(), "{$method} {$path} ".json_encode($input, JSON_PARTIAL_OUTPUT_ON_ERROR));
+        }
+        $this->assertSame($before, $this->state());
+    }
+
+    public function test_names_are_shown_as_text(): void
+    {
+        $section = $this->board();
+        $this->post($this->at($section, '/features'), ['kind' => 'spot', 'points' => [['x' => '400', 'y' => '300', 'z' => '50']], 'name' => '<img src=x>']);
+        $this->get($this->at($section, '/land'))->assertDontSee('<img src=x>', false)->assertSee('&lt;img src=x&gt;', false);
+    }
+
+    private function state(): string
+    {
+        return (string) json_encode([Layout::query()->get()->toArray(), LandFeature::query()->get()->toArray(), Run::query()->get()->toArray()]);
+    }
+}
