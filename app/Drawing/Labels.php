@@ -56,8 +56,10 @@ final class Labels
             [$x - $width / 2.0, $y - $gap],
             [$x - $width / 2.0, $y + $gap + 0.75 * $size],
             [$x + $gap * 0.7, $y - $gap * 0.7],
-            [$x + $gap * 0.7, $y + $gap * 0.7 + 0.7 * $size],
-            [$x - $gap * 0.7 - $width, $y + $gap * 0.7 + 0.7 * $size],
+            [$x + 2.0, $y + $gap + 0.85 * $size + 1.0],
+            [$x - 2.0 - $width, $y + $gap + 0.85 * $size + 1.0],
+            [$x + $gap, $y + $gap + 0.85 * $size + 1.0],
+            [$x - $gap - $width, $y + $gap + 0.85 * $size + 1.0],
             [$x - $gap * 0.7 - $width, $y - $gap * 0.7],
         ]);
     }
