@@ -19,7 +19,7 @@ final class PlateLevel
     /** @var array<int, list<array{int, float}>> node → [constraint, weight] */
     public array $touching = [];
 
-    /** @var array<int, array<int, float>> position class → offset (in nodes) → coefficient */
+    /** @var array<int, array{float, list<int>, list<float>}> position class → own coefficient, offsets (in nodes) of the others, their coefficients */
     private array $stencils = [];
 
     /** @var list<array{float, array<int, float>}> */
@@ -44,7 +44,10 @@ final class PlateLevel
         $this->diagonal = 20.0 * $bend + 4.0 * $pull;
         for ($v = 0; $v < 5; $v++) {
             for ($u = 0; $u < 5; $u++) {
-                $this->stencils[5 * $v + $u] = $this->patch($u, $v);
+                $row = $this->patch($u, $v);
+                $own = $row[0];
+                unset($row[0]);
+                $this->stencils[5 * $v + $u] = [$own, array_keys($row), array_values($row)];
             }
         }
         $this->terms = [];
@@ -73,6 +76,7 @@ final class PlateLevel
         $invDiagonal = 1.0 / $this->diagonal;
         $n2 = 2 * $n;
         $touching = $this->touching;
+        $stencils = $this->stencils;
         for ($jj = 0; $jj < $m; $jj++) {
             $j = $reverse ? $m - 1 - $jj : $jj;
             $inner = $j >= 2 && $j < $m - 2;
@@ -90,14 +94,10 @@ final class PlateLevel
                     }
                     $own = $this->diagonal;
                 } else {
+                    [$own, $offsets, $coefficients] = $stencils[$this->position($i, $j)];
                     $sum = 0.0;
-                    $own = 0.0;
-                    foreach ($this->stencils[$this->position($i, $j)] as $offset => $coefficient) {
-                        if ($offset === 0) {
-                            $own = $coefficient;
-                        } else {
-                            $sum += $coefficient * $z[$p + $offset];
-                        }
+                    foreach ($offsets as $t => $offset) {
+                        $sum += $coefficients[$t] * $z[$p + $offset];
                     }
                 }
                 $before = $z[$p];
@@ -130,6 +130,7 @@ final class PlateLevel
         $c1 = -8.0 * $a - $this->pull;
         $c2 = 2.0 * $a;
         $n2 = 2 * $n;
+        $stencils = $this->stencils;
         $out = [];
         for ($j = 0; $j < $m; $j++) {
             $inner = $j >= 2 && $j < $m - 2;
@@ -141,9 +142,10 @@ final class PlateLevel
                         + $c2 * ($z[$p - $n - 1] + $z[$p - $n + 1] + $z[$p + $n - 1] + $z[$p + $n + 1])
                         + $a * ($z[$p - 2] + $z[$p + 2] + $z[$p - $n2] + $z[$p + $n2]);
                 } else {
-                    $sum = 0.0;
-                    foreach ($this->stencils[$this->position($i, $j)] as $offset => $coefficient) {
-                        $sum += $coefficient * $z[$p + $offset];
+                    [$own, $offsets, $coefficients] = $stencils[$this->position($i, $j)];
+                    $sum = $own * $z[$p];
+                    foreach ($offsets as $t => $offset) {
+                        $sum += $coefficients[$t] * $z[$p + $offset];
                     }
                     $out[] = $sum;
                 }
