@@ -32,7 +32,7 @@ final class HouseRulesTest extends TestCase
     public function test_the_views_hold_no_styles_handlers_or_queries(): void
     {
         foreach (self::files(['resources/views'], ['php']) as $file => $text) {
-            $this->assertDoesNotMatchRegularExpression('/\sstyle=|\son(click|change|load|submit|input)=|::query\(|DB::/', $text, $file);
+            $this->assertDoesNotMatchRegularExpression('/\sstyle=|\son(click|change|load|submit|input)=|::query\(|DB::|->(first|get|find)OrFail\(|(sections|runs|features|revisions)\(\)->/', $text, $file);
         }
     }
 

@@ -55,11 +55,20 @@ final class LayoutsTest extends FeatureCase
             ['width_mm', ['name' => 'B', 'width_mm' => '-400', 'depth_mm' => '300']],
             ['depth_mm', ['name' => 'B', 'width_mm' => '400', 'depth_mm' => '10 km']],
             ['name', ['name' => '', 'width_mm' => '400', 'depth_mm' => '300']],
-            ['/sections/1/name', ['name' => 'board', 'width_mm' => '400', 'depth_mm' => '300']],
+            ['name', ['name' => 'board', 'width_mm' => '400', 'depth_mm' => '300']],
         ] as [$field, $input]) {
             $this->from($sheet)->post("/layouts/{$layout->uid}/sections", $input)->assertRedirect($sheet)->assertSessionHasErrors([$field]);
         }
         $this->assertSame(1, $layout->sections()->count());
+    }
+
+    public function test_a_section_that_is_refused_leaves_the_sheet_beside_it_alone(): void
+    {
+        $layout = $this->layoutOf($this->board());
+        $sheet = "/layouts/{$layout->uid}/settings";
+        $page = $this->followingRedirects()->from($sheet)->post("/layouts/{$layout->uid}/sections", ['form' => 'new', 'name' => 'Mistyped', 'width_mm' => '-4', 'depth_mm' => '300'])->assertOk();
+        $page->assertSee('id="sheet-name" type="text" name="name" value="Trial"', false)->assertSee('value="Mistyped"', false);
+        $this->assertSame(1, substr_count((string) $page->getContent(), 'must lie between'));
     }
 
     public function test_the_next_section_stands_to_the_right_and_keeps_what_was_typed(): void

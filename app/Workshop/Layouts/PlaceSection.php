@@ -15,6 +15,8 @@ use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Time\Uids;
 use App\Workshop\Typed;
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Refusals;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\Section;
 
@@ -38,7 +40,7 @@ final readonly class PlaceSection
         return $this->ledger->record($layout, "{$section->name} added", function (Changes $changes) use ($layout, $section): SectionRow {
             $row = new SectionRow(['uid' => $section->uid, 'layout_id' => $layout->id, 'rev' => 1, 'extra' => '{}', 'position' => (int) $layout->sections()->max('position') + 1] + self::columns($section));
             $changes->save($row);
-            $this->load->of($layout);
+            $this->whole($layout);
 
             return $row;
         });
@@ -56,7 +58,7 @@ final readonly class PlaceSection
             if ($old->placement != $section->placement && empty($input['leave_land'])) {
                 $this->carryLand($layout, $changes, $old, $section);
             }
-            $this->load->of($layout);
+            $this->whole($layout);
         });
     }
 
@@ -72,6 +74,16 @@ final readonly class PlaceSection
             'name' => $section->name, 'width_mm' => $section->width, 'depth_mm' => $section->depth, 'x_mm' => $section->placement->x,
             'y_mm' => $section->placement->y, 'angle_deg' => $section->placement->angleDeg, 'base_mm' => $section->base, 'typed' => $section->typed,
         ];
+    }
+
+    /** The change as part of the whole: a name that stands already is said beside the field it was typed in. */
+    private function whole(Layout $layout): void
+    {
+        try {
+            $this->load->of($layout);
+        } catch (Refusals $faults) {
+            throw new Refusals(array_map(fn (Refusal $r): Refusal => new Refusal($r->getMessage(), basename($r->place)), $faults->all));
+        }
     }
 
     private function read(Typed $typed, Section $old): Section

@@ -10,17 +10,16 @@
     <title>{{ $title }} – Idle Ridge</title>
     @vite(['resources/css/app.scss', 'resources/js/app.js'])
 </head>
-<body x-data="bench" data-keys-layouts="{{ route('layouts.index') }}">
+<body x-data="bench">
 <a class="skip" href="#land">Skip to the page</a>
 <header class="horizon">
     <svg viewBox="0 0 1280 64" preserveAspectRatio="none" aria-hidden="true"><path class="sky-edge" d="M0 59C70 59 120 57.5 190 55.5S300 48.5 372 45.2 470 40.8 520 41 640 46 708 51.2 840 56.6 960 56.2 1130 58 1280 59.2"/><path class="land-fill" d="M0 59C70 59 120 57.5 190 55.5S300 48.5 372 45.2 470 40.8 520 41 640 46 708 51.2 840 56.6 960 56.2 1130 58 1280 59.2V64H0Z"/></svg>
     <a class="hz-name" href="{{ $layout === null ? route('layouts.index') : route('layouts.settings', $layout) }}"><b>Idle Ridge</b><span>{{ $layout === null ? 'layouts' : $layout->name.' 1:'.rtrim(rtrim(number_format($layout->ratio, 2, '.', ''), '0'), '.') }}</span></a>
     <nav class="hz-line" aria-label="Working order">
         @if ($layout !== null)
-            @php($first = $section ?? $layout->sections()->first())
-            @if ($first !== null)
-                <a class="hz-land" href="{{ route('land.show', [$layout, $first->uid]) }}" data-key="2" @if ($current === 'land') aria-current="page" @endif>Land</a>
-                <a class="hz-cuts" href="{{ route('cuts.show', [$layout, $first->uid]) }}" data-key="3" @if ($current === 'cuts') aria-current="page" @endif>Cuts</a>
+            @if ($section !== null)
+                <a class="hz-land" href="{{ route('land.show', [$layout, $section->uid]) }}" data-key="2" @if ($current === 'land') aria-current="page" @endif>Land</a>
+                <a class="hz-cuts" href="{{ route('cuts.show', [$layout, $section->uid]) }}" data-key="3" @if ($current === 'cuts') aria-current="page" @endif>Cuts</a>
             @endif
         @endif
     </nav>

@@ -29,7 +29,7 @@
                 <form class="in stack" method="post" action="{{ route('layouts.store') }}">@csrf
                     <x-field name="name" label="Name" />
                     <div class="pair">
-                        <x-field name="ratio" label="Scale" unit="1 to" value="87.1" mode="decimal" list="ratios" />
+                        <x-field name="ratio" label="Scale" unit="1 to" value="87.1" mode="decimal" />
                         <x-field name="gauge_mm" label="Gauge" unit="mm" value="16.5" mode="decimal" />
                     </div>
                     <p class="presets soft small">In common use:

@@ -4,7 +4,7 @@
     $shown = fn (string $field, float $mm): string => isset($sheet->typed[$field]) && abs(Length::parse($sheet->typed[$field], $units) - $mm) < 1e-6 ? $sheet->typed[$field] : Length::field($mm, $units);
     $in = $units->value === 'metric' ? 'mm' : 'in';
 @endphp
-<x-page :title="$layout->name" :layout="$layout" current="settings">
+<x-page :title="$layout->name" :layout="$layout" :section="$sections->first()" current="settings">
 <main class="page wide" id="land">
     <div class="title"><h1>{{ $layout->name }}</h1><div class="sub">Layout sheet: what holds for every board.<br>Lengths may be typed as 38 mm, 2.4 m or 1 1/2".</div>
         <div class="end undo-pair">
@@ -53,27 +53,27 @@
             <section class="sheet"><header><h2>Layout</h2></header>
                 <form class="in stack" method="post" action="{{ route('layouts.update', $layout) }}">@csrf @method('PATCH')
                     <input type="hidden" name="rev" value="{{ $layout->rev }}"><input type="hidden" name="form" value="sheet"><input type="hidden" name="viewing_edges[]" value="">
-                    <x-field name="name" label="Name" :value="$sheet->name" id="sheet-name" />
+                    <x-field form="sheet" name="name" label="Name" :value="$sheet->name" id="sheet-name" />
                     <div class="pair">
-                        <x-field name="ratio" label="Scale" unit="1 to" :value="Length::decimal($sheet->scale->ratio, 4)" mode="decimal" />
-                        <x-field name="gauge_mm" label="Gauge" :unit="$in" :value="$shown('gauge_mm', $sheet->gauge)" />
-                        <x-choice name="units" label="Lengths" :options="['metric' => 'mm and m', 'imperial' => 'inches and feet']" :value="$units->value" />
-                        <x-field name="currency" label="Currency" :value="$sheet->currency" />
+                        <x-field form="sheet" name="ratio" label="Scale" unit="1 to" :value="Length::decimal($sheet->scale->ratio, 4)" mode="decimal" />
+                        <x-field form="sheet" name="gauge_mm" label="Gauge" :unit="$in" :value="$shown('gauge_mm', $sheet->gauge)" />
+                        <x-choice form="sheet" name="units" label="Lengths" :options="['metric' => 'mm and m', 'imperial' => 'inches and feet']" :value="$units->value" />
+                        <x-field form="sheet" name="currency" label="Currency" :value="$sheet->currency" />
                     </div>
-                    <x-choice name="zone" label="Time zone" :options="array_combine($zones, $zones)" :value="$sheet->zone" />
-                    <div class="pair"><x-field name="region" label="Region" :value="$sheet->region" /><x-field name="season" label="Season" :value="$sheet->season" /></div>
+                    <x-choice form="sheet" name="zone" label="Time zone" :options="array_combine($zones, $zones)" :value="$sheet->zone" />
+                    <div class="pair"><x-field form="sheet" name="region" label="Region" :value="$sheet->region" /><x-field form="sheet" name="season" label="Season" :value="$sheet->season" /></div>
                     <fieldset class="edges"><legend>Looked at from</legend>@foreach (['front', 'back', 'left', 'right'] as $edge)<label class="check"><input type="checkbox" name="viewing_edges[]" value="{{ $edge }}" @checked(in_array($edge, $sheet->viewingEdges, true))> {{ $edge }}</label>@endforeach</fieldset>
                     <h3>Longest vehicle</h3>
                     <div class="pair four">
                         @foreach (['body' => ['Body', $sheet->vehicle->body], 'bogie_centres' => ['Bogies', $sheet->vehicle->bogieCentres], 'width' => ['Width', $sheet->vehicle->width], 'height' => ['Height', $sheet->vehicle->height]] as $part => [$label, $mm])
-                            <x-field :name="'vehicle_'.$part.'_mm'" :label="$label" :unit="$in" :value="$shown('vehicle_'.$part.'_mm', $mm)" />
+                            <x-field form="sheet" :name="'vehicle_'.$part.'_mm'" :label="$label" :unit="$in" :value="$shown('vehicle_'.$part.'_mm', $mm)" />
                         @endforeach
                     </div>
                     <div class="pair">
-                        <x-field name="clearance_margin_mm" label="Margin beside it" :unit="$in" :value="$shown('clearance_margin_mm', $sheet->clearanceMargin)" />
-                        <x-field name="face_limit_deg" label="Steepest face the skin holds" unit="°" :value="Length::decimal($sheet->faceLimitDeg, 1)" />
-                        <x-field name="bank_reach_mm" label="Width allowed for slopes" :unit="$in" :value="$sheet->bankReach === null ? '' : $shown('bank_reach_mm', $sheet->bankReach)" />
-                        <x-field name="stiffness_mm" label="Stiffness of the ground" :unit="$in" :value="$shown('stiffness_mm', $sheet->stiffness)" />
+                        <x-field form="sheet" name="clearance_margin_mm" label="Margin beside it" :unit="$in" :value="$shown('clearance_margin_mm', $sheet->clearanceMargin)" />
+                        <x-field form="sheet" name="face_limit_deg" label="Steepest face the skin holds" unit="°" :value="Length::decimal($sheet->faceLimitDeg, 1)" />
+                        <x-field form="sheet" name="bank_reach_mm" label="Width allowed for slopes" :unit="$in" :value="$sheet->bankReach === null ? '' : $shown('bank_reach_mm', $sheet->bankReach)" />
+                        <x-field form="sheet" name="stiffness_mm" label="Stiffness of the ground" :unit="$in" :value="$shown('stiffness_mm', $sheet->stiffness)" />
                     </div>
                     <div class="acts"><button class="btn {{ count($sections) === 0 ? 'quiet' : '' }}">Save the sheet</button><a class="btn quiet" href="{{ route('layouts.export', $layout) }}">Export</a></div>
                 </form>
