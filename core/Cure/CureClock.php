@@ -27,7 +27,7 @@ final class CureClock
      *
      * @throws Refusal for an impossible thickness
      */
-    public static function medians(Recipe $recipe, Climate $air, ?float $mm = null): array
+    public static function medians(CureFigures $recipe, Climate $air, ?float $mm = null): array
     {
         $thickness = self::thickness($recipe->referenceMm, Refusal::unlessBetween($mm ?? $recipe->referenceMm, 0.01, 200.0, 'The thickness', 'mm', 'mm'), $recipe->exponent);
         $rate = $recipe->mechanism->rate($air);
@@ -89,10 +89,30 @@ final class CureClock
         return exp(self::normalQuantile($quantile) * hypot($priorSd, self::CASE_SD));
     }
 
+    /**
+     * The same for what is known to take longer than a factor already gone by: the quantile of the part that is left,
+     * `F⁻¹(F(seen) + q·(1 − F(seen)))`.
+     */
+    public static function factorBeyond(float $quantile, float $seen, float $priorSd = self::PRIOR_SD): float
+    {
+        $passed = self::normalShare(log($seen) / hypot($priorSd, self::CASE_SD));
+
+        return max($seen, self::factor(min(1.0 - 1e-6, $passed + $quantile * (1.0 - $passed)), $priorSd));
+    }
+
     /** Whether a film cannot form in this air: the coat is spoiled, not delayed. */
-    public static function spoils(Recipe $recipe, Climate $air): bool
+    public static function spoils(CureFigures $recipe, Climate $air): bool
     {
         return $recipe->filmTemperature !== null && $air->temperature < $recipe->filmTemperature;
+    }
+
+    /** Normal distribution function by Abramowitz and Stegun, Handbook of Mathematical Functions, 26.2.17; to 7.5e-8. */
+    private static function normalShare(float $z): float
+    {
+        $t = 1.0 / (1.0 + 0.2316419 * abs($z));
+        $tail = exp(-$z * $z / 2.0) / sqrt(2.0 * M_PI) * $t * (0.319381530 + $t * (-0.356563782 + $t * (1.781477937 + $t * (-1.821255978 + $t * 1.330274429))));
+
+        return $z > 0.0 ? 1.0 - $tail : $tail;
     }
 
     /** P. J. Acklam, "An algorithm for computing the inverse normal cumulative distribution function" (2003), to 1e-9. */

@@ -98,6 +98,32 @@ final readonly class HeightGrid
         return sqrt($steepest) / (8.0 * $this->cell);
     }
 
+    /**
+     * Slope at every value, degrees, by differences across it (one-sided along the edges).
+     *
+     * @return list<float>
+     */
+    public function slopes(): array
+    {
+        $n = $this->cols;
+        $z = $this->values;
+        $out = [];
+        for ($j = 0; $j < $this->rows; $j++) {
+            $south = $j > 0 ? -$n : 0;
+            $north = $j < $this->rows - 1 ? $n : 0;
+            for ($i = 0; $i < $n; $i++) {
+                $p = $j * $n + $i;
+                $west = $i > 0 ? -1 : 0;
+                $east = $i < $n - 1 ? 1 : 0;
+                $gx = ($z[$p + $east] - $z[$p + $west]) / ($east - $west);
+                $gy = ($z[$p + $north] - $z[$p + $south]) * $n / ($north - $south);
+                $out[] = rad2deg(atan(sqrt($gx * $gx + $gy * $gy) / $this->cell));
+            }
+        }
+
+        return $out;
+    }
+
     /** @param  list<float>  $values */
     private static function checked(int $cols, int $rows, float $cell, float $x0, float $y0, bool $onNodes, array $values): self
     {

@@ -34,21 +34,24 @@ final readonly class HeightMesh
             for ($i = 0; $i < $n - 1; $i++) {
                 $dx = $this->xs[$i + 1] - $this->xs[$i];
                 $p = $j * $n + $i;
-                $sw = $this->z[$p];
-                $se = $this->z[$p + 1];
-                $nw = $this->z[$p + $n];
-                $ne = $this->z[$p + $n + 1];
-                $flat = $dx * $dx * $dy * $dy;
-                $south = ($se - $sw) * $dy;
-                $north = ($ne - $nw) * $dy;
-                $west = ($nw - $sw) * $dx;
-                $east = ($ne - $se) * $dx;
-                $total += sqrt($flat + $south * $south + $east * $east) + sqrt($flat + $north * $north + $west * $west)
-                    + sqrt($flat + $south * $south + $west * $west) + sqrt($flat + $north * $north + $east * $east);
+                $total += self::cellSurface($dx, $dy, $this->z[$p], $this->z[$p + 1], $this->z[$p + $n], $this->z[$p + $n + 1]);
             }
         }
 
-        return $total / 4.0;
+        return $total;
+    }
+
+    /** True area of one cell from the heights of its corners: the mean of both ways to divide it, mm². */
+    public static function cellSurface(float $dx, float $dy, float $sw, float $se, float $nw, float $ne): float
+    {
+        $flat = $dx * $dx * $dy * $dy;
+        $south = ($se - $sw) * $dy;
+        $north = ($ne - $nw) * $dy;
+        $west = ($nw - $sw) * $dx;
+        $east = ($ne - $se) * $dx;
+
+        return (sqrt($flat + $south * $south + $east * $east) + sqrt($flat + $north * $north + $west * $west)
+            + sqrt($flat + $south * $south + $west * $west) + sqrt($flat + $north * $north + $east * $east)) / 4.0;
     }
 
     /** Volume between the surface and a level, where the surface is higher, mm³. */

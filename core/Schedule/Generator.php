@@ -20,9 +20,10 @@ final class Generator
 
     /**
      * @param list<string> $order all jobs, the most urgent first
+     * @param bool $most leave out what finds no place, and what waits for it, instead of giving up
      * @return array<string, int>|null starts, null when this order leads nowhere
      */
-    public function place(array $order): ?array
+    public function place(array $order, bool $most = false): ?array
     {
         $floors = [];
         for ($push = 0; $push < self::PUSHES; $push++) {
@@ -31,12 +32,16 @@ final class Generator
             while ($left !== []) {
                 $next = $this->firstFree($left, $starts);
                 if ($next === null) {
-                    return null;
+                    return $most ? $starts : null;
                 }
                 $id = $left[$next];
                 array_splice($left, $next, 1);
                 $start = $this->earliest($id, $starts, $floors[$id] ?? 0);
                 if ($start === null) {
+                    if ($most) {
+                        continue;
+                    }
+
                     return null;
                 }
                 $late = $this->overrun($id, $start, $starts);
@@ -79,7 +84,7 @@ final class Generator
     {
         $job = $this->problem->jobs[$id];
         foreach ($this->problem->before[$id] ?? [] as $wait) {
-            $floor = max($floor, $starts[$wait->after] + $this->problem->jobs[$wait->after]->minutes + $wait->min);
+            $floor = max($floor, $wait->gap->earliest($starts[$wait->after] + $this->problem->jobs[$wait->after]->minutes));
         }
         foreach ($this->windows->of[$id] as [$from, $to]) {
             $start = max($from, $floor);
@@ -103,6 +108,7 @@ final class Generator
     private function freeFrom(Job $job, int $start, array $starts): int
     {
         $end = $start + $job->minutes;
+        $most = $this->problem->handsAt($start);
         $events = [];
         $next = PHP_INT_MAX;
         foreach ($starts as $other => $at) {
@@ -129,7 +135,7 @@ final class Generator
                     }
                 }
             }
-            if ($hands > $this->problem->hands) {
+            if ($hands > $most) {
                 return $next;
             }
             foreach ($tools as $tool => $used) {
@@ -151,9 +157,10 @@ final class Generator
     private function overrun(string $id, int $start, array $starts): ?array
     {
         foreach ($this->problem->before[$id] ?? [] as $wait) {
-            $end = $starts[$wait->after] + $this->problem->jobs[$wait->after]->minutes;
-            if ($wait->max !== null && $start - $end > $wait->max) {
-                return [$wait->after, $start - $wait->max - $this->problem->jobs[$wait->after]->minutes];
+            $minutes = $this->problem->jobs[$wait->after]->minutes;
+            $latest = $wait->gap->latest($starts[$wait->after], $starts[$wait->after] + $minutes);
+            if ($latest !== null && $start > $latest) {
+                return [$wait->after, $starts[$wait->after] + $start - $latest];
             }
         }
 

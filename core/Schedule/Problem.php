@@ -6,7 +6,10 @@ namespace IdleRidge\Core\Schedule;
 
 use IdleRidge\Core\Measure\Refusal;
 
-/** Jobs to fit into bench sessions. Times are whole minutes from 0; sessions are [from, to], in order, disjoint. */
+/**
+ * Jobs to fit into bench sessions. Times are whole minutes from 0; sessions are [from, to], in order, disjoint, each with
+ * the hands of the problem or its own.
+ */
 final readonly class Problem
 {
     /**
@@ -17,6 +20,7 @@ final readonly class Problem
      * @param list<array{string, string}> $apart
      * @param array<string, list<Wait>> $before job → the waits that end with it
      * @param array<string, list<string>> $others job → jobs it must not overlap
+     * @param list<int> $sessionHands
      */
     private function __construct(
         public int $horizon,
@@ -28,6 +32,7 @@ final readonly class Problem
         public array $apart,
         public array $before,
         public array $others,
+        private array $sessionHands,
     ) {
     }
 
@@ -37,10 +42,11 @@ final readonly class Problem
      * @param list<array{int, int}> $sessions
      * @param array<string, int> $tools
      * @param list<array{string, string}> $apart
+     * @param list<int> $sessionHands hands in each session; the problem's where none is given
      *
      * @throws Refusal with a JSON pointer
      */
-    public static function of(int $horizon, int $hands, array $tools, array $sessions, array $jobs, array $waits = [], array $apart = []): self
+    public static function of(int $horizon, int $hands, array $tools, array $sessions, array $jobs, array $waits = [], array $apart = [], array $sessionHands = []): self
     {
         Refusal::unlessBetween($horizon, 1, 10_000_000, 'The horizon', 'min', '/horizon');
         Refusal::unlessBetween($hands, 1, 50, 'The hands', '', '/hands');
@@ -85,7 +91,22 @@ final readonly class Problem
             $others[$b][] = $a;
         }
 
-        return new self($horizon, $hands, $tools, $sessions, $byId, $waits, $apart, $before, $others);
+        return new self($horizon, $hands, $tools, $sessions, $byId, $waits, $apart, $before, $others, $sessionHands);
+    }
+
+    /** The hands there are in the session that a minute lies in. */
+    public function handsAt(int $minute): int
+    {
+        if ($this->sessionHands === []) {
+            return $this->hands;
+        }
+        foreach ($this->sessions as $k => [$from, $to]) {
+            if ($minute >= $from && $minute < $to) {
+                return $this->sessionHands[$k] ?? $this->hands;
+            }
+        }
+
+        return $this->hands;
     }
 
     /**

@@ -28,8 +28,12 @@ final class Reasons
     private static function why(Problem $problem, array $starts, string $id, int $start): array
     {
         foreach ($problem->before[$id] ?? [] as $wait) {
-            if ($start === $starts[$wait->after] + $problem->jobs[$wait->after]->minutes + $wait->min) {
-                return self::reason('wait', $wait->after, "waits {$wait->min} minutes after “{$wait->after}”");
+            if (! isset($starts[$wait->after])) {
+                continue;
+            }
+            $end = $starts[$wait->after] + $problem->jobs[$wait->after]->minutes;
+            if ($start === $wait->gap->earliest($end)) {
+                return self::reason('wait', $wait->after, 'waits '.($start - $end)." minutes after “{$wait->after}”");
             }
         }
         foreach ($problem->sessions as [$from, $to]) {

@@ -14,7 +14,7 @@ use Random\Randomizer;
  */
 final class Solver
 {
-    public static function solve(Problem $problem, float $seconds = 2.0, int $seed = 1): Timetable
+    public static function solve(Problem $problem, float $seconds = 2.0, int $seed = 1, int $steps = PHP_INT_MAX): Timetable
     {
         $order = $problem->inOrder();
         if ($order === null) {
@@ -28,7 +28,7 @@ final class Solver
             return new Timetable('optimal', 0, 0, []);
         }
         $bound = self::lowerBound($problem, $windows);
-        $best = self::search($problem, new Generator($problem, $windows), $order, $bound, $seconds, $seed);
+        $best = self::search($problem, new Generator($problem, $windows), $order, $bound, $seconds, $seed, $steps);
         if ($best === null) {
             return new Timetable('unknown', null, $bound, [], 'No plan was found; that there is none is not proven.');
         }
@@ -36,6 +36,21 @@ final class Solver
         $finish = self::finish($problem, $best);
 
         return new Timetable($finish === $bound ? 'optimal' : 'feasible', $finish, $bound, $best);
+    }
+
+    /**
+     * Where not everything finds a place: as much as does, the listed order first.
+     *
+     * @return array<string, int>
+     */
+    public static function most(Problem $problem): array
+    {
+        $windows = Windows::alone($problem);
+        $order = $problem->inOrder() ?? [];
+        $starts = (new Generator($problem, $windows))->place($order, most: true) ?? [];
+        ksort($starts);
+
+        return $starts;
     }
 
     /** @param  array<string, int>  $starts */
@@ -53,7 +68,7 @@ final class Solver
      * @param list<string> $listed
      * @return array<string, int>|null
      */
-    private static function search(Problem $problem, Generator $generator, array $listed, int $bound, float $seconds, int $seed): ?array
+    private static function search(Problem $problem, Generator $generator, array $listed, int $bound, float $seconds, int $seed, int $steps): ?array
     {
         $random = new Randomizer(new Xoshiro256StarStar($seed));
         $until = hrtime(true) + (int) ($seconds * 1e9);
@@ -73,7 +88,7 @@ final class Solver
             }
         }
         $heat = 0.02;
-        for ($step = 0; hrtime(true) < $until && ($best === null || self::finish($problem, $best) > $bound); $step++) {
+        for ($step = 0; $step < $steps && hrtime(true) < $until && ($best === null || self::finish($problem, $best) > $bound); $step++) {
             if ($step % 400 === 399) {
                 // A fresh beginning, urgent work first but for chance.
                 $current = $byTail;
@@ -138,7 +153,7 @@ final class Solver
             $follows = 0;
             foreach ($problem->waits as $wait) {
                 if ($wait->after === $id) {
-                    $follows = max($follows, $wait->min + $tails[$wait->before]);
+                    $follows = max($follows, $wait->gap->least() + $tails[$wait->before]);
                 }
             }
             $tails[$id] = (int) ($problem->jobs[$id]->minutes + $follows);
@@ -157,10 +172,11 @@ final class Solver
             $work += $job->minutes * $job->hands;
         }
         foreach ($problem->sessions as [$from, $to]) {
-            if ($work <= ($to - $from) * $problem->hands) {
-                return max($bound, $from + (int) ceil($work / $problem->hands));
+            $hands = $problem->handsAt($from);
+            if ($work <= ($to - $from) * $hands) {
+                return max($bound, $from + (int) ceil($work / $hands));
             }
-            $work -= ($to - $from) * $problem->hands;
+            $work -= ($to - $from) * $hands;
         }
 
         return $bound;

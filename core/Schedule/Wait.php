@@ -6,14 +6,18 @@ namespace IdleRidge\Core\Schedule;
 
 use IdleRidge\Core\Measure\Refusal;
 
-/** Between the end of one job and the start of another: at least `min` and, if given, at most `max` minutes by the clock. */
+/** One job waits for another, as a gap says; `max` where a greatest wait is known beforehand. */
 final readonly class Wait
 {
-    private function __construct(public string $after, public string $before, public int $min, public ?int $max)
+    private function __construct(public string $after, public string $before, public Gap $gap, public ?int $max)
     {
     }
 
-    /** @throws Refusal */
+    /**
+     * Between the end of one job and the start of another at least `min` and, if given, at most `max` minutes by the clock.
+     *
+     * @throws Refusal
+     */
     public static function of(string $after, string $before, int $min, ?int $max = null): self
     {
         Refusal::unlessBetween($min, 0, 10_000_000, 'The least wait', 'min', 'min');
@@ -21,6 +25,12 @@ final readonly class Wait
             throw new Refusal("The wait from {$after} to {$before} may last at most {$max} minutes but needs at least {$min}.", 'max');
         }
 
-        return new self($after, $before, $min, $max);
+        return new self($after, $before, new EvenGap($min, $max), $max);
+    }
+
+    /** A wait whose length depends on when it begins. */
+    public static function by(string $after, string $before, Gap $gap): self
+    {
+        return new self($after, $before, $gap, null);
     }
 }

@@ -21,17 +21,9 @@ final readonly class Windows
     {
         $of = [];
         foreach ($problem->jobs as $id => $job) {
-            $of[$id] = [];
-            foreach ($problem->sessions as [$from, $to]) {
-                if ($to - $from >= $job->minutes) {
-                    $of[$id][] = [$from, $to - $job->minutes];
-                }
-            }
+            $of[$id] = self::ofJob($problem, $job);
             if ($of[$id] === []) {
-                return new self($of, $problem->sessions === [] ? 'Nothing can be planned: add an evening.' : "“{$id}” takes {$job->minutes} minutes, longer than any session.");
-            }
-            if ($job->hands > $problem->hands) {
-                return new self($of, "“{$id}” needs {$job->hands} hands where there are {$problem->hands}.");
+                return new self($of, self::nowhere($problem, $job));
             }
             foreach ($job->tools as $tool) {
                 if ($problem->tools[$tool] < 1) {
@@ -44,7 +36,7 @@ final readonly class Windows
             foreach ($problem->waits as $wait) {
                 $minutes = $problem->jobs[$wait->after]->minutes;
                 // What must stand between the two starts.
-                $least = $minutes + $wait->min;
+                $least = $minutes + $wait->gap->least();
                 $most = $wait->max === null ? PHP_INT_MAX : $minutes + $wait->max;
                 foreach ([[$wait->after, $wait->before, false], [$wait->before, $wait->after, true]] as [$one, $two, $later]) {
                     $kept = self::reachable($of[$one], $of[$two], $least, $most, $later);
@@ -58,6 +50,44 @@ final readonly class Windows
         } while ($changed);
 
         return new self($of, null);
+    }
+
+    /** The windows that each job has by itself, waits left aside. */
+    public static function alone(Problem $problem): self
+    {
+        return new self(array_map(fn (Job $job): array => self::ofJob($problem, $job), $problem->jobs), null);
+    }
+
+    /** @return list<array{int, int}> */
+    private static function ofJob(Problem $problem, Job $job): array
+    {
+        $out = [];
+        foreach ($problem->sessions as [$from, $to]) {
+            if ($to - $from < $job->minutes || $job->hands > $problem->handsAt($from)) {
+                continue;
+            }
+            foreach ($job->allowed ?? [[$from, $to]] as [$first, $last]) {
+                $window = [max($from, $job->notBefore, $first), min($to - $job->minutes, $last)];
+                if ($window[0] <= $window[1]) {
+                    $out[] = $window;
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    private static function nowhere(Problem $problem, Job $job): string
+    {
+        $most = max([0, ...array_map(fn (array $s): int => $problem->handsAt($s[0]), $problem->sessions)]);
+        $long = array_filter($problem->sessions, fn (array $s): bool => $job->minutes <= $s[1] - $s[0]);
+
+        return match (true) {
+            $problem->sessions === [] => 'Nothing can be planned: add an evening.',
+            $job->hands > $most => "“{$job->id}” needs {$job->hands} hands where there are {$most}.",
+            $long === [] => "“{$job->id}” takes {$job->minutes} minutes, longer than any session.",
+            default => "“{$job->id}” finds no session in which it may start.",
+        };
     }
 
     /**
@@ -89,7 +119,7 @@ final readonly class Windows
 
     private static function sentence(Wait $wait): string
     {
-        $between = $wait->max === null ? "at least {$wait->min}" : "{$wait->min} to {$wait->max}";
+        $between = $wait->max === null ? "at least {$wait->gap->least()}" : "{$wait->gap->least()} to {$wait->max}";
 
         return "“{$wait->before}” has to follow “{$wait->after}” after {$between} minutes, and no sessions allow that.";
     }

@@ -6,8 +6,8 @@ namespace Tests\Core;
 
 use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\CureClock;
+use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Mechanism;
-use IdleRidge\Core\Cure\Recipe;
 use IdleRidge\Core\Measure\Refusal;
 use PHPUnit\Framework\TestCase;
 use Tests\Fixtures;
@@ -66,7 +66,7 @@ final class CureTest extends TestCase
 
     public function test_plaster_sets_by_hydration_and_then_dries(): void
     {
-        $plaster = Recipe::of('pulp', 'Pulp plaster', Mechanism::Hydration, ['workable_until' => 30.0, 'touch_dry' => 120.0, 'next_coat' => 720.0, 'dry_through' => 2160.0], 6.0, 1.5);
+        $plaster = CureFigures::of('pulp', 'Pulp plaster', Mechanism::Hydration, ['workable_until' => 30.0, 'touch_dry' => 120.0, 'next_coat' => 720.0, 'dry_through' => 2160.0], 6.0, 1.5);
         $here = CureClock::medians($plaster, Climate::reference());
         $this->assertEquals($plaster->minutes, $here);
         $cold = CureClock::medians($plaster, Climate::of(10.0, 70.0));
@@ -79,7 +79,7 @@ final class CureTest extends TestCase
 
     public function test_white_glue_spoils_in_the_cold(): void
     {
-        $glue = Recipe::of('white-glue', 'White glue', Mechanism::Evaporation, ['touch_dry' => 60.0], filmTemperature: 8.0);
+        $glue = CureFigures::of('white-glue', 'White glue', Mechanism::Evaporation, ['touch_dry' => 60.0], filmTemperature: 8.0);
         $this->assertTrue(CureClock::spoils($glue, Climate::of(7.9, 50.0)));
         $this->assertFalse(CureClock::spoils($glue, Climate::of(8.0, 50.0)));
     }
@@ -88,10 +88,10 @@ final class CureTest extends TestCase
     {
         foreach ([
             'temp' => fn () => Climate::of(-40.0, 50.0), 'rh' => fn () => Climate::of(20.0, 120.0), 'airflow' => fn () => Climate::of(20.0, 50.0, 0.0),
-            'minutes' => fn () => Recipe::of('a', 'A', Mechanism::Solvent, []),
-            'minutes/dry_through' => fn () => Recipe::of('a', 'A', Mechanism::Solvent, ['next_coat' => 50.0, 'dry_through' => 20.0]),
-            'id' => fn () => Recipe::of('A b', 'A', Mechanism::Solvent, ['touch_dry' => 1.0]),
-            'mm' => fn () => CureClock::medians(Recipe::of('a', 'A', Mechanism::Solvent, ['touch_dry' => 1.0]), Climate::reference(), -1.0),
+            'minutes' => fn () => CureFigures::of('a', 'A', Mechanism::Solvent, []),
+            'minutes/dry_through' => fn () => CureFigures::of('a', 'A', Mechanism::Solvent, ['next_coat' => 50.0, 'dry_through' => 20.0]),
+            'id' => fn () => CureFigures::of('A b', 'A', Mechanism::Solvent, ['touch_dry' => 1.0]),
+            'mm' => fn () => CureClock::medians(CureFigures::of('a', 'A', Mechanism::Solvent, ['touch_dry' => 1.0]), Climate::reference(), -1.0),
         ] as $place => $make) {
             try {
                 $make();

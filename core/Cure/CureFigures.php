@@ -10,7 +10,7 @@ use IdleRidge\Core\Measure\Refusal;
  * How one recipe cures: minutes to each milestone in the reference air at its reference thickness, what drives it, how
  * thickness scales it, and the temperature below which no film forms.
  */
-final readonly class Recipe
+final readonly class CureFigures
 {
     /** @param  array<string, float>  $minutes  milestone → minutes; what does not apply is left out */
     private function __construct(

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Coats;
+
+use IdleRidge\Core\Measure\Refusal;
+
+/** A recipe on a zone: how thick, over what share of it, in how many passes. A zone's coats stand in their order. */
+final readonly class Coat
+{
+    /** @param  array<string, mixed>  $extra */
+    private function __construct(
+        public string $uid,
+        public string $zone,
+        public Recipe $recipe,
+        public float $mm,
+        public float $share,
+        public int $passes,
+        public string $name,
+        public array $extra,
+    ) {
+    }
+
+    /**
+     * @param float $share of the zone that is covered, 0 … 1
+     * @param array<string, mixed> $extra
+     *
+     * @throws Refusal
+     */
+    public static function of(string $uid, string $zone, Recipe $recipe, ?float $mm = null, float $share = 1.0, int $passes = 1, string $name = '', array $extra = []): self
+    {
+        Refusal::unlessBetween($mm ?? $recipe->cure->referenceMm, 0.01, 200.0, 'The thickness', 'mm', 'mm');
+        Refusal::unlessBetween($share, 0.01, 1.0, 'The share covered', '', 'share');
+        Refusal::unlessBetween($passes, 1, 30, 'The number of passes', '', 'passes');
+        if (mb_strlen($name) > 80) {
+            throw new Refusal('At most 80 characters.', 'name');
+        }
+
+        return new self($uid, $zone, $recipe, $mm ?? $recipe->cure->referenceMm, $share, $passes, trim($name), $extra);
+    }
+
+    public function title(): string
+    {
+        return $this->name === '' ? $this->recipe->name : $this->name;
+    }
+
+    /**
+     * A zone's coats as they are laid: by stage, and within one in their place.
+     *
+     * @param list<self> $coats
+     * @return list<self>
+     */
+    public static function inOrder(array $coats): array
+    {
+        usort($coats, fn (self $a, self $b): int => $a->recipe->stage->value <=> $b->recipe->stage->value);
+
+        return $coats;
+    }
+}

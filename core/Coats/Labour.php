@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Coats;
+
+use IdleRidge\Core\Measure\Refusal;
+
+/**
+ * Hands-on time of a coat: minutes to set up, minutes a dm², more for the first `firstDm2` of them, or metres of track an
+ * hour. `openPerDm2` is what of a dm² has to be done before the material stops being workable; without it pots are mixed
+ * anew as one goes, and the workable time limits the pot, not the strip.
+ */
+final readonly class Labour
+{
+    private function __construct(
+        public float $setUp,
+        public float $perDm2,
+        public float $firstPerDm2,
+        public float $firstDm2,
+        public ?float $metresPerHour,
+        public ?float $openPerDm2,
+    ) {
+    }
+
+    /** @throws Refusal */
+    public static function of(float $setUp, float $perDm2, float $firstPerDm2 = 0.0, float $firstDm2 = 0.0, ?float $metresPerHour = null, ?float $openPerDm2 = null): self
+    {
+        Refusal::unlessBetween($setUp, 0.0, 240.0, 'Setting up', 'min', 'setup_min');
+        Refusal::unlessBetween($perDm2, 0.0, 120.0, 'The work', 'min/dm²', 'minutes_per_dm2');
+        Refusal::unlessBetween($firstPerDm2, 0.0, 120.0, 'The work', 'min/dm²', 'first_minutes_per_dm2');
+        Refusal::unlessBetween($firstDm2, 0.0, 100.0, 'The first area', 'dm²', 'first_dm2');
+        if ($metresPerHour !== null) {
+            Refusal::unlessBetween($metresPerHour, 0.05, 100.0, 'The work', 'm/h', 'metres_per_hour');
+        }
+        if ($openPerDm2 !== null) {
+            Refusal::unlessBetween($openPerDm2, 0.01, 120.0, 'The open work', 'min/dm²', 'open_minutes_per_dm2');
+        }
+
+        return new self($setUp, $perDm2, $firstPerDm2, $firstDm2, $metresPerHour, $openPerDm2);
+    }
+
+    /**
+     * @param float $area mm²
+     * @param float $length of track within it, mm
+     */
+    public function minutes(float $area, float $length): float
+    {
+        $dm2 = $area / 1e4;
+        $first = min($dm2, $this->firstDm2);
+
+        return $this->setUp + ($this->metresPerHour !== null
+            ? $length / 1000.0 / $this->metresPerHour * 60.0
+            : $first * $this->firstPerDm2 + ($dm2 - $first) * $this->perDm2);
+    }
+}

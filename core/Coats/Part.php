@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Coats;
+
+use IdleRidge\Core\Measure\Refusal;
+
+/**
+ * One ingredient of a recipe, or several mixed by parts, and how its amount follows from what is laid:
+ * *area*: `value` per m² · *volume*: `value` per ml of the bed · *pores*: the share `value` of the bed's pore volume,
+ * `phi` of it being pores, and what a porous base takes up, `base` ml per m² · *plaster*: powder (g) and water (ml) of a
+ * bed, `value` ml of water to a gram, set volume `water/1.0 + powder/2.65` times `bulk`.
+ */
+final readonly class Part
+{
+    public const RULES = ['area', 'volume', 'pores', 'plaster'];
+
+    /** Density of gypsum powder without its air, g/ml. */
+    private const GYPSUM = 2.65;
+
+    /** @param  non-empty-list<array{material: string, parts: float}>  $of */
+    private function __construct(
+        public string $rule,
+        public float $value,
+        public string $unit,
+        public array $of,
+        public float $phi,
+        public float $base,
+        public float $bulk,
+    ) {
+    }
+
+    /**
+     * @param list<array{material: string, parts: float}> $of for plaster the powder and then the water
+     *
+     * @throws Refusal
+     */
+    public static function of(string $rule, float $value, string $unit, array $of, float $phi = 0.0, float $base = 0.0, float $bulk = 1.0): self
+    {
+        if (! in_array($rule, self::RULES, true)) {
+            throw new Refusal('a part goes by '.implode(', ', self::RULES), 'rule');
+        }
+        if (! in_array($unit, ['g', 'ml'], true)) {
+            throw new Refusal('an amount is in g or ml', 'unit');
+        }
+        Refusal::unlessBetween($value, 0.0, 100_000.0, 'The amount', $unit, 'value');
+        Refusal::unlessBetween($phi, 0.0, 0.95, 'The share of pores', '', 'phi');
+        Refusal::unlessBetween($base, 0.0, 5_000.0, 'What the base takes up', 'ml', 'base');
+        Refusal::unlessBetween($bulk, 0.1, 5.0, 'The bulk', '', 'bulk');
+        foreach ($of as $k => $one) {
+            Refusal::unlessBetween($one['parts'], 0.0, 1000.0, 'The parts', '', "of/{$k}/parts");
+        }
+        if ($of === [] || array_sum(array_column($of, 'parts')) <= 0.0) {
+            throw new Refusal('the parts come to nothing', 'of');
+        }
+        if ($rule === 'plaster' && count($of) !== 2) {
+            throw new Refusal('plaster is powder and water', 'of');
+        }
+
+        return new self($rule, $value, $unit, $of, $phi, $base, $bulk);
+    }
+
+    /**
+     * @param float $area mm²
+     * @param float $bed mm³
+     * @return list<array{material: string, amount: float, unit: string}>
+     */
+    public function amounts(float $area, float $bed): array
+    {
+        $ml = $bed / 1000.0;
+        if ($this->rule === 'plaster') {
+            $powder = $ml / (($this->value + 1.0 / self::GYPSUM) * $this->bulk);
+
+            return [
+                ['material' => $this->of[0]['material'], 'amount' => $powder, 'unit' => 'g'],
+                ['material' => $this->of[1]['material'], 'amount' => $powder * $this->value, 'unit' => 'ml'],
+            ];
+        }
+        $whole = match ($this->rule) {
+            'area' => $this->value * $area / 1e6,
+            'volume' => $this->value * $ml,
+            default => $ml * $this->phi * $this->value + $this->base * $area / 1e6,
+        };
+        $sum = array_sum(array_column($this->of, 'parts'));
+
+        return array_map(fn (array $one): array => ['material' => $one['material'], 'amount' => $whole * $one['parts'] / $sum, 'unit' => $this->unit], $this->of);
+    }
+}

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Coats;
+
+use IdleRidge\Core\Cure\CureFigures;
+use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Measure\Refusal;
+
+/** How one kind of coat is laid: what goes in, how long it takes, what to beware of, and how it cures. */
+final readonly class Recipe
+{
+    public const FAMILIES = ['foam', 'plaster', 'paint', 'glue', 'cover', 'ballast', 'fibre', 'gloss', 'resin'];
+
+    public const HAZARDS = ['sparks', 'vapour', 'dust', 'skin'];
+
+    /**
+     * @param non-empty-list<Part> $parts
+     * @param list<string> $tools
+     * @param list<string> $hazards
+     * @param list<array{do: string, why: string}> $cautions
+     * @param array<string, string> $needs family of the coat below, or * → milestone that it must have reached
+     */
+    private function __construct(
+        public string $id,
+        public string $name,
+        public string $action,
+        public Stage $stage,
+        public string $family,
+        public string $bed,
+        public array $parts,
+        public float $waste,
+        public float $recovered,
+        public Labour $labour,
+        public array $tools,
+        public array $hazards,
+        public array $cautions,
+        public array $needs,
+        public bool $coversWhite,
+        public ?float $restingDeg,
+        public string $check,
+        public CureFigures $cure,
+    ) {
+    }
+
+    /**
+     * @param list<Part> $parts
+     * @param list<string> $tools
+     * @param list<string> $hazards
+     * @param list<array{do: string, why: string}> $cautions
+     * @param array<string, string> $needs
+     *
+     * @throws Refusal
+     */
+    public static function of(
+        CureFigures $cure,
+        string $name,
+        string $action,
+        Stage $stage,
+        string $family,
+        array $parts,
+        Labour $labour,
+        string $bed = 'area',
+        float $waste = 0.0,
+        float $recovered = 0.0,
+        array $tools = [],
+        array $hazards = [],
+        array $cautions = [],
+        array $needs = [],
+        bool $coversWhite = false,
+        ?float $restingDeg = null,
+        string $check = '',
+    ): self {
+        if ($parts === []) {
+            throw new Refusal('a recipe needs one part at least: what goes into it?', 'parts');
+        }
+        if (trim($name) === '' || trim($action) === '') {
+            throw new Refusal('a recipe needs a short name and what one does with it', 'short');
+        }
+        if (! in_array($family, self::FAMILIES, true)) {
+            throw new Refusal('a family is one of '.implode(', ', self::FAMILIES), 'family');
+        }
+        if (! in_array($bed, ['area', 'track'], true)) {
+            throw new Refusal('a bed is area or track', 'bed');
+        }
+        if (array_diff($hazards, self::HAZARDS) !== []) {
+            throw new Refusal('a hazard is one of '.implode(', ', self::HAZARDS), 'hazards');
+        }
+        foreach ($needs as $below => $milestone) {
+            if (($below !== '*' && ! in_array($below, self::FAMILIES, true)) || Milestone::tryFrom($milestone) === null) {
+                throw new Refusal('what it needs is a family (or *) and a milestone', "needs/{$below}");
+            }
+        }
+        Refusal::unlessBetween($waste, 0.0, 2.0, 'The waste', '', 'waste');
+        Refusal::unlessBetween($recovered, 0.0, 0.9, 'The recovered share', '', 'recovered');
+        if ($restingDeg !== null) {
+            Refusal::unlessBetween($restingDeg, 5.0, 90.0, 'The resting angle', '°', 'resting_deg');
+        }
+
+        return new self($cure->id, $name, $action, $stage, $family, $bed, $parts, $waste, $recovered, $labour, $tools, $hazards, $cautions, $needs, $coversWhite, $restingDeg, $check, $cure);
+    }
+
+    /** What a coat below must have reached before this one goes over it. */
+    public function needsOf(self $below): Milestone
+    {
+        $word = $this->needs[$below->family] ?? $this->needs['*'] ?? Milestone::NextCoat->value;
+        $wanted = Milestone::from($word);
+        // Where a recipe has no such milestone, the one after it that it has is the safe one.
+        foreach ([$wanted, Milestone::NextCoat, Milestone::DryThrough, Milestone::TouchDry] as $milestone) {
+            if (isset($below->cure->minutes[$milestone->value])) {
+                return $milestone;
+            }
+        }
+
+        return Milestone::WorkableUntil;
+    }
+
+    /**
+     * What one pass takes.
+     *
+     * @param float $area mm², of what is truly covered
+     * @param float $bed mm³
+     * @return list<Amount>
+     */
+    public function amounts(float $area, float $bed): array
+    {
+        $out = [];
+        foreach ($this->parts as $part) {
+            foreach ($part->amounts($area, $bed) as ['material' => $material, 'amount' => $amount, 'unit' => $unit]) {
+                $out[] = new Amount($material, $amount * (1.0 + $this->waste), $unit, $part->rule === 'pores' ? 0.0 : $this->recovered);
+            }
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Coats;
+
+/** The steps of the work, in the order in which they go over a board. */
+enum Stage: int
+{
+    case Land = 3;
+    case Rock = 4;
+    case Earth = 5;
+    case Hard = 6;
+    case Track = 7;
+    case Cover = 8;
+    case Grass = 9;
+    case Growth = 10;
+    case Water = 11;
+
+    public function word(): string
+    {
+        return match ($this) {
+            self::Land => 'land', self::Rock => 'rock', self::Earth => 'earth base', self::Hard => 'hard surfaces', self::Track => 'track dress',
+            self::Cover => 'ground cover', self::Grass => 'grass', self::Growth => 'growth', self::Water => 'water',
+        };
+    }
+}

@@ -1,0 +1,293 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Coats;
+
+use IdleRidge\Core\Geometry\Contours;
+use IdleRidge\Core\Geometry\Coverage;
+use IdleRidge\Core\Geometry\HeightGrid;
+use IdleRidge\Core\Geometry\HeightMesh;
+use IdleRidge\Core\Geometry\Placement;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Geometry\Simplify;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Track\Run;
+
+/**
+ * The zones of one section on its land: where rules put them, how large they are, where they overlap. A rule is a field over
+ * the raster, positive inside; its edge is the field's zero line between the values.
+ */
+final class Survey
+{
+    /** Islands and holes smaller than this are left out, mm². */
+    private const LEAST = 25.0;
+
+    /** Tolerance of outlines and step along runs, mm. */
+    private const FINE = 0.3;
+
+    private const STEP = 2.0;
+
+    private readonly HeightMesh $mesh;
+
+    private readonly float $cell;
+
+    /** @var list<float> */
+    private readonly array $slopes;
+
+    /** @var array<string, list<float>> */
+    private array $fields = [];
+
+    /** @var array<string, array<int, float>> */
+    private array $covers = [];
+
+    /** @var array<int, array{float, float, int}>|null cell → true surface, mean height, degrees of slope */
+    private ?array $cells = null;
+
+    /**
+     * @param list<Run> $runs in section coordinates
+     * @param array<string, Zone> $zones uid → zone, of this section
+     */
+    public function __construct(HeightGrid $land, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones)
+    {
+        $this->mesh = $land->mesh($width, $depth);
+        $this->cell = $land->cell;
+        $this->slopes = $land->with($land->slopes())->mesh($width, $depth)->z;
+    }
+
+    /** @throws Refusal when the zone leaves out one that is not there, or that leaves it out in turn */
+    public function zone(string $uid): ZoneArea
+    {
+        $rings = $this->rings($this->zones[$uid]);
+
+        return $this->measure($rings, $this->cover($uid, $rings));
+    }
+
+    /**
+     * What of a zone is left once some patches of it are done.
+     *
+     * @param list<list<list<array{float, float}>>> $patches each with its rings, section coordinates
+     */
+    public function left(string $uid, array $patches): ZoneArea
+    {
+        $rings = $this->rings($this->zones[$uid]);
+        $cover = $this->cover($uid, $rings);
+        foreach ($patches as $patch) {
+            foreach (Coverage::of($this->onBoard($patch), $this->mesh->xs, $this->mesh->ys) as $cell => $share) {
+                if (isset($cover[$cell])) {
+                    $cover[$cell] = max(0.0, $cover[$cell] - $share);
+                    if ($cover[$cell] < 1e-6) {
+                        unset($cover[$cell]);
+                    }
+                }
+            }
+        }
+
+        return $this->measure($rings, $cover);
+    }
+
+    /** Two zones cover at least what their shares of a cell exceed one by: neighbours that share an edge do not overlap. */
+    public function overlap(string $a, string $b): Overlap
+    {
+        $both = [];
+        $other = $this->cover($b, $this->rings($this->zones[$b]));
+        foreach ($this->cover($a, $this->rings($this->zones[$a])) as $cell => $share) {
+            $over = $share + ($other[$cell] ?? 0.0) - 1.0;
+            if ($over > 1e-6) {
+                $both[$cell] = $over;
+            }
+        }
+        $area = $this->measure([], $both);
+
+        return new Overlap($area->surface, $area->acrossX, $area->acrossY);
+    }
+
+    /** @return list<list<array{float, float}>> */
+    private function rings(Zone $zone): array
+    {
+        if ($zone->isDrawn()) {
+            return $this->onBoard([(array) $zone->outlineOn($this->placement)]);
+        }
+        $field = new HeightMesh($this->mesh->xs, $this->mesh->ys, $this->field($zone, []));
+        $rings = array_filter(Contours::of($field, [0.0])[0]->rings ?? [], fn (array $ring): bool => abs(Polygon::area($ring)) >= self::LEAST);
+
+        return array_values(array_map(fn (array $ring): array => Simplify::line($ring, self::FINE, true), $rings));
+    }
+
+    /**
+     * @param list<string> $through zones that are being worked out
+     * @return list<float>
+     */
+    private function field(Zone $zone, array $through): array
+    {
+        if (isset($this->fields[$zone->uid])) {
+            return $this->fields[$zone->uid];
+        }
+        $field = array_fill(0, count($this->mesh->z), 1e6);
+        $outline = $zone->outlineOn($this->placement);
+        if ($outline !== null) {
+            $field = $this->least($field, $this->over(fn (float $x, float $y): float => Polygon::depth($outline, $x, $y)));
+        }
+        if ($zone->slope !== null) {
+            [$from, $to] = $zone->slope;
+            $field = $this->least($field, array_map(fn (float $deg): float => min($from <= 0.0 ? 90.0 : $deg - $from, $to >= 90.0 ? 90.0 : $to - $deg), $this->slopes));
+        }
+        if ($zone->near !== null) {
+            ['run' => $uid, 'from' => $from, 'to' => $to] = $zone->near;
+            $away = $this->distance($uid);
+            $field = $this->least($field, array_map(fn (float $mm): float => min($from <= 0.0 ? 1e6 : $mm - $from, $to - $mm), $away));
+        }
+        foreach ($zone->without as $uid) {
+            $other = $this->zones[$uid] ?? throw new Refusal("“{$zone->name}” leaves out a zone that is not on its section.", 'without');
+            if (in_array($uid, $through, true)) {
+                throw new Refusal("“{$zone->name}” and “{$other->name}” leave each other out.", 'without');
+            }
+            $field = $this->least($field, array_map(fn (float $v): float => -$v, $this->field($other, [...$through, $zone->uid])));
+        }
+
+        return $this->fields[$zone->uid] = $field;
+    }
+
+    /** @return list<float> distance to a run, or to the nearest of all, at every value of the raster */
+    private function distance(?string $uid): array
+    {
+        $runs = array_values(array_filter($this->runs, fn (Run $run): bool => $uid === null || $run->uid === $uid));
+
+        return $this->over(function (float $x, float $y) use ($runs): float {
+            $least = 1e5;
+            foreach ($runs as $run) {
+                $least = min($least, abs($run->alignment->nearest(new Point($x, $y))['offset']));
+            }
+
+            return $least;
+        });
+    }
+
+    /**
+     * @param callable(float, float): float $value
+     * @return list<float>
+     */
+    private function over(callable $value): array
+    {
+        $out = [];
+        foreach ($this->mesh->ys as $y) {
+            foreach ($this->mesh->xs as $x) {
+                $out[] = $value($x, $y);
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param list<float> $a
+     * @param list<float> $b
+     * @return list<float>
+     */
+    private function least(array $a, array $b): array
+    {
+        foreach ($b as $p => $value) {
+            if ($value < $a[$p]) {
+                $a[$p] = $value;
+            }
+        }
+
+        return $a;
+    }
+
+    /**
+     * @param list<list<array{float, float}>> $rings
+     * @return list<list<array{float, float}>>
+     */
+    private function onBoard(array $rings): array
+    {
+        return (new Band(0.0, $this->width, 0.0, $this->depth))->of($rings);
+    }
+
+    /**
+     * @param list<list<array{float, float}>> $rings
+     * @return array<int, float>
+     */
+    private function cover(string $uid, array $rings): array
+    {
+        return $this->covers[$uid] ??= Coverage::of($rings, $this->mesh->xs, $this->mesh->ys);
+    }
+
+    /**
+     * @param list<list<array{float, float}>> $rings
+     * @param array<int, float> $cover
+     */
+    private function measure(array $rings, array $cover): ZoneArea
+    {
+        $this->cells ??= $this->cells();
+        [$xs, $ys] = [$this->mesh->xs, $this->mesh->ys];
+        $cols = count($xs) - 1;
+        $plan = $surface = $height = 0.0;
+        $bySlope = $acrossX = $acrossY = [];
+        foreach ($cover as $cell => $share) {
+            [$i, $j] = [$cell % $cols, intdiv($cell, $cols)];
+            [$true, $mean, $deg] = $this->cells[$cell];
+            $area = $share * $true;
+            $flat = $share * ($xs[$i + 1] - $xs[$i]) * ($ys[$j + 1] - $ys[$j]);
+            $plan += $flat;
+            $surface += $area;
+            $height += $flat * $mean;
+            $bySlope[$deg] = ($bySlope[$deg] ?? 0.0) + $area;
+            $acrossX[$i] = ($acrossX[$i] ?? 0.0) + $area;
+            $acrossY[$j] = ($acrossY[$j] ?? 0.0) + $area;
+        }
+        ksort($bySlope);
+
+        return new ZoneArea($rings, $plan, $surface, $plan > 0.0 ? $height / $plan - $this->base : 0.0, $bySlope,
+            new Profile($xs, $acrossX), new Profile($ys, $acrossY), new Profile($xs, $this->track($cover)));
+    }
+
+    /**
+     * Track within covered cells, by column.
+     *
+     * @param array<int, float> $cover
+     * @return array<int, float>
+     */
+    private function track(array $cover): array
+    {
+        [$xs, $ys] = [$this->mesh->xs, $this->mesh->ys];
+        $cols = count($xs) - 1;
+        $out = [];
+        foreach ($this->runs as $run) {
+            $steps = max(1, (int) ceil($run->alignment->length / self::STEP));
+            $step = $run->alignment->length / $steps;
+            for ($k = 0; $k < $steps; $k++) {
+                $p = $run->alignment->pointAt(($k + 0.5) * $step);
+                if ($p->x < 0.0 || $p->x > $this->width || $p->y < 0.0 || $p->y > $this->depth) {
+                    continue;
+                }
+                // The first and last strip of the raster are half a cell wide.
+                $i = min($cols - 1, (int) floor($p->x / $this->cell + 0.5));
+                $j = min(count($ys) - 2, (int) floor($p->y / $this->cell + 0.5));
+                if (($cover[$j * $cols + $i] ?? 0.0) >= 0.5) {
+                    $out[$i] = ($out[$i] ?? 0.0) + $step;
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return array<int, array{float, float, int}> */
+    private function cells(): array
+    {
+        [$xs, $ys, $z] = [$this->mesh->xs, $this->mesh->ys, $this->mesh->z];
+        $n = count($xs);
+        $out = [];
+        for ($j = 0; $j < count($ys) - 1; $j++) {
+            for ($i = 0; $i < $n - 1; $i++) {
+                $p = $j * $n + $i;
+                $deg = ($this->slopes[$p] + $this->slopes[$p + 1] + $this->slopes[$p + $n] + $this->slopes[$p + $n + 1]) / 4.0;
+                $out[] = [HeightMesh::cellSurface($xs[$i + 1] - $xs[$i], $ys[$j + 1] - $ys[$j], $z[$p], $z[$p + 1], $z[$p + $n], $z[$p + $n + 1]), ($z[$p] + $z[$p + 1] + $z[$p + $n] + $z[$p + $n + 1]) / 4.0, (int) $deg];
+            }
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Coats;
+
+use IdleRidge\Core\Geometry\Placement;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Measure\Refusal;
+
+/**
+ * A part of a section's land: what is drawn, and all that rules leave of it. Every condition that is set must hold: within
+ * the outline, of a slope (degrees), at a distance from a run (mm; null for any), and outside other zones. Without any it
+ * is the whole board. It follows the land when the land changes.
+ */
+final readonly class Zone
+{
+    /**
+     * @param list<array{float, float}>|null $outline layout coordinates, counter-clockwise
+     * @param array{float, float}|null $slope
+     * @param array{run: string|null, from: float, to: float}|null $near
+     * @param list<string> $without uids of other zones
+     * @param array<string, mixed> $extra
+     */
+    private function __construct(
+        public string $uid,
+        public string $section,
+        public string $name,
+        public ?array $outline,
+        public ?array $slope,
+        public ?array $near,
+        public array $without,
+        public array $extra,
+    ) {
+    }
+
+    /**
+     * @param list<array{float, float}>|null $outline
+     * @param array{float, float}|null $slope
+     * @param array{run: string|null, from: float, to: float}|null $near
+     * @param list<string> $without
+     * @param array<string, mixed> $extra
+     *
+     * @throws Refusal
+     */
+    public static function of(string $uid, string $section, string $name, ?array $outline = null, ?array $slope = null, ?array $near = null, array $without = [], array $extra = []): self
+    {
+        if (trim($name) === '' || mb_strlen($name) > 80) {
+            throw new Refusal('A zone needs a name of 1 to 80 characters.', 'name');
+        }
+        if ($outline !== null) {
+            if (count($outline) < 3 || count($outline) > 500) {
+                throw new Refusal('An outline needs 3 to 500 corners.', 'outline');
+            }
+            if (Polygon::crossesItself($outline)) {
+                throw new Refusal('The outline crosses itself.', 'outline');
+            }
+            $outline = Polygon::area($outline) < 0.0 ? array_reverse($outline) : $outline;
+        }
+        if ($slope !== null) {
+            Refusal::unlessBetween($slope[0], 0.0, 90.0, 'The slope', '°', 'slope/from');
+            Refusal::unlessBetween($slope[1], 0.0, 90.0, 'The slope', '°', 'slope/to');
+            if ($slope[1] <= $slope[0]) {
+                throw new Refusal('The steepest slope must be more than the least.', 'slope/to');
+            }
+        }
+        if ($near !== null) {
+            Refusal::unlessBetween($near['from'], 0.0, 5000.0, 'The distance', 'mm', 'near/from');
+            Refusal::unlessBetween($near['to'], 0.0, 5000.0, 'The distance', 'mm', 'near/to');
+            if ($near['to'] <= $near['from']) {
+                throw new Refusal('The far distance must be more than the near one.', 'near/to');
+            }
+        }
+        if (in_array($uid, $without, true)) {
+            throw new Refusal('A zone cannot leave itself out.', 'without');
+        }
+
+        return new self($uid, $section, trim($name), $outline, $slope, $near, array_values(array_unique($without)), $extra);
+    }
+
+    /** Whether its outline alone says what it is. */
+    public function isDrawn(): bool
+    {
+        return $this->outline !== null && $this->slope === null && $this->near === null && $this->without === [];
+    }
+
+    /** @return list<array{float, float}>|null the outline in a section's coordinates */
+    public function outlineOn(Placement $placement): ?array
+    {
+        return $this->outline === null ? null : array_map(function (array $p) use ($placement): array {
+            $here = $placement->toSection(new Point($p[0], $p[1]));
+
+            return [$here->x, $here->y];
+        }, $this->outline);
+    }
+
+    /**
+     * The rule in one sentence.
+     *
+     * @param array<string, string> $names uid of a zone or run → name
+     */
+    public function sentence(array $names): string
+    {
+        $parts = [];
+        if ($this->outline !== null) {
+            $parts[] = 'as drawn';
+        }
+        if ($this->slope !== null) {
+            $parts[] = match (true) {
+                $this->slope[1] >= 90.0 => "{$this->slope[0]}° and steeper",
+                $this->slope[0] <= 0.0 => "up to {$this->slope[1]}°",
+                default => "{$this->slope[0]}° to {$this->slope[1]}°",
+            };
+        }
+        if ($this->near !== null) {
+            $run = $this->near['run'] === null ? 'any track' : ($names[$this->near['run']] ?? 'a run');
+            $parts[] = $this->near['from'] > 0.0 ? "{$this->near['from']} to {$this->near['to']} mm from {$run}" : "within {$this->near['to']} mm of {$run}";
+        }
+        $left = array_map(fn (string $uid): string => $names[$uid] ?? 'a zone', $this->without);
+
+        return ucfirst($parts === [] ? 'the whole board' : implode(', ', $parts)).($left === [] ? '' : ', without '.implode(', ', $left));
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Coats;
+
+/**
+ * A zone on the land as it is, in section coordinates: its rings (outlines counter-clockwise, holes clockwise), plan and
+ * true surface area (mm²), mean height over the board's top (mm), area by whole degrees of slope, and how area and track
+ * lie along both axes.
+ */
+final readonly class ZoneArea
+{
+    /**
+     * @param list<list<array{float, float}>> $rings
+     * @param array<int, float> $bySlope degrees, rounded down → mm²
+     */
+    public function __construct(
+        public array $rings,
+        public float $plan,
+        public float $surface,
+        public float $height,
+        public array $bySlope,
+        public Profile $acrossX,
+        public Profile $acrossY,
+        public Profile $trackX,
+    ) {
+    }
+
+    /** Surface steeper than so many degrees, mm². */
+    public function steeperThan(float $degrees): float
+    {
+        $sum = 0.0;
+        foreach ($this->bySlope as $from => $area) {
+            $sum += $area * max(0.0, min(1.0, $from + 1.0 - $degrees));
+        }
+
+        return $sum;
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Cure;
+
+use DateTimeZone;
+
+/**
+ * The dose that a mechanism gathers in a room over time: exact, since the air changes only at a few moments of the day. Times
+ * are minutes of Unix time, doses minutes at the reference rate.
+ */
+final class DoseTable
+{
+    /** Bone-dry air would never cure what lives on moisture; it only takes very long. */
+    private const LEAST = 1e-4;
+
+    /** @var list<int> */
+    private array $at;
+
+    /** @var list<float> */
+    private array $dose = [0.0];
+
+    /** @var list<float> rate from each moment on */
+    private array $rate = [];
+
+    /** @var list<float> temperature from each moment on */
+    private array $temperature = [];
+
+    /** @param  int  $from  no dose is asked for before */
+    public function __construct(private readonly Mechanism $mechanism, private readonly Room $room, private readonly DateTimeZone $zone, int $from)
+    {
+        $this->at = [$from];
+    }
+
+    public function at(float $minute): float
+    {
+        $k = $this->step(fn (): bool => $this->at[count($this->at) - 1] > $minute, $this->at, $minute);
+
+        return $this->dose[$k] + ($minute - $this->at[$k]) * $this->rate[$k];
+    }
+
+    /** When so much is gathered since the table's beginning. */
+    public function when(float $dose): float
+    {
+        $k = $this->step(fn (): bool => $this->dose[count($this->dose) - 1] > $dose, $this->dose, $dose);
+
+        return $this->at[$k] + ($dose - $this->dose[$k]) / $this->rate[$k];
+    }
+
+    /** The share of the dose between two moments that was gathered below a temperature, 0 … 1. */
+    public function shareBelow(float $temperature, float $from, float $to): float
+    {
+        $whole = $this->at($to) - $this->at($from);
+        $cold = 0.0;
+        for ($k = 0; $k < count($this->rate) && $this->at[$k] < $to; $k++) {
+            $overlap = min($to, $this->at[$k + 1]) - max($from, $this->at[$k]);
+            if ($overlap > 0.0 && $this->temperature[$k] < $temperature) {
+                $cold += $overlap * $this->rate[$k];
+            }
+        }
+
+        return $whole > 0.0 ? $cold / $whole : 0.0;
+    }
+
+    /**
+     * Extends the table until it holds a value, and finds the step it lies in.
+     *
+     * @param callable(): bool $reaches
+     * @param list<int|float> $line at or dose, by reference so that what is added counts
+     */
+    private function step(callable $reaches, array &$line, float $value): int
+    {
+        while (! $reaches()) {
+            $last = count($this->at) - 1;
+            $air = $this->room->at($this->at[$last], $this->zone);
+            $next = $this->room->nextChange($this->at[$last], $this->zone);
+            $this->rate[] = max(self::LEAST, $this->mechanism->rate($air));
+            $this->temperature[] = $air->temperature;
+            $this->dose[] = $this->dose[$last] + ($next - $this->at[$last]) * $this->rate[$last];
+            $this->at[] = $next;
+        }
+        $low = 0;
+        $high = count($line) - 2;
+        while ($low < $high) {
+            $middle = intdiv($low + $high + 1, 2);
+            if ($line[$middle] <= $value) {
+                $low = $middle;
+            } else {
+                $high = $middle - 1;
+            }
+        }
+
+        return $low;
+    }
+}

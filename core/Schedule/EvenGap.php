@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Schedule;
+
+/** The same gap at any time: at least `min` and, if given, at most `max` minutes by the clock. */
+final readonly class EvenGap implements Gap
+{
+    public function __construct(private int $min, private ?int $max)
+    {
+    }
+
+    public function earliest(int $end): int
+    {
+        return $end + $this->min;
+    }
+
+    public function latest(int $start, int $end): ?int
+    {
+        return $this->max === null ? null : $end + $this->max;
+    }
+
+    public function least(): int
+    {
+        return $this->min;
+    }
+}
