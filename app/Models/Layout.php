@@ -24,6 +24,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property array{school: string, sheet_mm: float, skin_mm: float, sheet_width_mm: float, sheet_depth_mm: float} $cuts
  * @property array<string, string> $typed
  * @property string $file_extra
+ * @property string|null $show_on
  * @property string|null $removed_at
  */
 final class Layout extends Record
@@ -50,6 +51,42 @@ final class Layout extends Record
     public function features(): HasMany
     {
         return $this->hasMany(LandFeature::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Zone, $this> */
+    public function zones(): HasMany
+    {
+        return $this->hasMany(Zone::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Coat, $this> */
+    public function coats(): HasMany
+    {
+        return $this->hasMany(Coat::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Application, $this> */
+    public function applications(): HasMany
+    {
+        return $this->hasMany(Application::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Room, $this> */
+    public function rooms(): HasMany
+    {
+        return $this->hasMany(Room::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<BenchSession, $this> */
+    public function benchSessions(): HasMany
+    {
+        return $this->hasMany(BenchSession::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<JournalEntry, $this> */
+    public function journalEntries(): HasMany
+    {
+        return $this->hasMany(JournalEntry::class)->orderBy('position')->orderBy('id');
     }
 
     /** @return HasMany<Revision, $this> */

@@ -14,6 +14,7 @@ namespace App\Models;
  * @property float $angle_deg
  * @property float $base_mm
  * @property array<string, string> $typed
+ * @property string|null $room
  */
 final class Section extends Record
 {

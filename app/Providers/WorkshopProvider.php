@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Workshop\Files\LibraryFiles;
 use App\Workshop\Land\LandDesk;
 use App\Workshop\Time\BenchClock;
+use IdleRidge\Core\Coats\Library;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\ServiceProvider;
 use Psr\Clock\ClockInterface;
@@ -16,6 +18,7 @@ final class WorkshopProvider extends ServiceProvider
     {
         $this->app->singleton(ClockInterface::class, fn (): BenchClock => new BenchClock(config('ridge.now'), config('ridge.clock_file')));
         $this->app->scoped(LandDesk::class);
+        $this->app->singleton(Library::class, fn (): Library => LibraryFiles::read(base_path('library')));
     }
 
     public function boot(): void

@@ -4,27 +4,38 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Models\Kept;
 use App\Models\LandFeature as FeatureRow;
 use App\Models\Layout;
 use App\Models\Record;
 use App\Models\Run as RunRow;
 use App\Models\Section as SectionRow;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Interchange\Record as Values;
+use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Vehicle;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /** Rows → the immutable whole that every computation starts from. */
 final class LoadProject
 {
+    public function __construct(private readonly Library $library)
+    {
+    }
+
     /** @param  Record|null  $changed a row that is not saved yet and stands for its own */
     public function of(Layout $layout, ?Record $changed = null): Project
     {
@@ -42,6 +53,27 @@ final class LoadProject
             array_values($features->map(self::feature(...))->all()),
             $extras,
             self::extra($layout->file_extra),
+            $this->works($layout),
+        );
+    }
+
+    public function works(Layout $layout): Works
+    {
+        $all = function (HasMany $rows, callable $make): array {
+            $out = [];
+            foreach ($rows->get() as $row) {
+                /** @var Kept $row */
+                $out[] = $make(Values::of($row->values(), ''), $row->uid);
+            }
+
+            return $out;
+        };
+
+        return new Works(
+            $all($layout->zones(), WorksFile::zone(...)),
+            $all($layout->coats(), fn (Values $r, string $uid): Coat => WorksFile::coat($r, $uid, $this->library)),
+            $all($layout->applications(), WorksFile::laid(...)), $all($layout->rooms(), WorksFile::room(...)),
+            $all($layout->benchSessions(), WorksFile::time(...)), $all($layout->journalEntries(), WorksFile::entry(...)),
         );
     }
 
@@ -55,7 +87,7 @@ final class LoadProject
             Vehicle::from((float) $v['body_mm'], (float) $v['bogie_centres_mm'], (float) $v['width_mm'], (float) $v['height_mm']),
             $row->clearance_margin_mm, $row->face_limit_deg, $row->bank_reach_mm, $row->tension, $row->stiffness_mm,
             CutSettings::of(CutSchool::from((string) $row->cuts['school']), (float) $row->cuts['sheet_mm'], (float) $row->cuts['skin_mm'], (float) $row->cuts['sheet_width_mm'], (float) $row->cuts['sheet_depth_mm']),
-            $row->typed, self::extra($row->extra),
+            $row->typed, self::extra($row->extra), $row->show_on,
         );
     }
 
@@ -63,7 +95,7 @@ final class LoadProject
     {
         return Section::of(
             $row->uid, $row->name, $row->width_mm, $row->depth_mm, $row->x_mm, $row->y_mm, $row->angle_deg, $row->base_mm,
-            $row->typed, self::extra($row->extra),
+            $row->typed, self::extra($row->extra), $row->room,
         );
     }
 

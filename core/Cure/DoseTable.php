@@ -35,7 +35,10 @@ final class DoseTable
 
     public function at(float $minute): float
     {
-        $k = $this->step(fn (): bool => $this->at[count($this->at) - 1] > $minute, $this->at, $minute);
+        while ($this->at[count($this->at) - 1] <= $minute) {
+            $this->extend();
+        }
+        $k = self::step($this->at, $minute);
 
         return $this->dose[$k] + ($minute - $this->at[$k]) * $this->rate[$k];
     }
@@ -43,7 +46,10 @@ final class DoseTable
     /** When so much is gathered since the table's beginning. */
     public function when(float $dose): float
     {
-        $k = $this->step(fn (): bool => $this->dose[count($this->dose) - 1] > $dose, $this->dose, $dose);
+        while ($this->dose[count($this->dose) - 1] <= $dose) {
+            $this->extend();
+        }
+        $k = self::step($this->dose, $dose);
 
         return $this->at[$k] + ($dose - $this->dose[$k]) / $this->rate[$k];
     }
@@ -63,23 +69,24 @@ final class DoseTable
         return $whole > 0.0 ? $cold / $whole : 0.0;
     }
 
-    /**
-     * Extends the table until it holds a value, and finds the step it lies in.
-     *
-     * @param callable(): bool $reaches
-     * @param list<int|float> $line at or dose, by reference so that what is added counts
-     */
-    private function step(callable $reaches, array &$line, float $value): int
+    private function extend(): void
     {
-        while (! $reaches()) {
-            $last = count($this->at) - 1;
-            $air = $this->room->at($this->at[$last], $this->zone);
-            $next = $this->room->nextChange($this->at[$last], $this->zone);
-            $this->rate[] = max(self::LEAST, $this->mechanism->rate($air));
-            $this->temperature[] = $air->temperature;
-            $this->dose[] = $this->dose[$last] + ($next - $this->at[$last]) * $this->rate[$last];
-            $this->at[] = $next;
-        }
+        $last = count($this->at) - 1;
+        $air = $this->room->at($this->at[$last], $this->zone);
+        $next = $this->room->nextChange($this->at[$last], $this->zone);
+        $this->rate[] = max(self::LEAST, $this->mechanism->rate($air));
+        $this->temperature[] = $air->temperature;
+        $this->dose[] = $this->dose[$last] + ($next - $this->at[$last]) * $this->rate[$last];
+        $this->at[] = $next;
+    }
+
+    /**
+     * The last step that begins at or before a value; the line reaches beyond it.
+     *
+     * @param list<int|float> $line
+     */
+    private static function step(array $line, float $value): int
+    {
         $low = 0;
         $high = count($line) - 2;
         while ($low < $high) {

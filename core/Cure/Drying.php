@@ -37,6 +37,15 @@ final class Drying
         return $this->reachedAt($figures, $milestone, $mm, $end, $factor);
     }
 
+    /** No wait for a milestone can be shorter: each part of the dose at the faster of the room's two rates; minutes. */
+    public function least(CureFigures $figures, Milestone $milestone, float $mm, float $quantile): float
+    {
+        [$first, $then] = $this->doses($figures, $milestone, $mm);
+        $best = fn (Mechanism $mechanism): float => max(1e-4, $mechanism->rate($this->room->day), $mechanism->rate($this->room->night));
+
+        return ($first / $best($figures->mechanism) + $then / $best(Mechanism::Evaporation)) * CureClock::factor($quantile);
+    }
+
     /** Whether this air, from `$end` on, keeps a film from forming. */
     public function spoils(CureFigures $figures, float $mm, float $end): bool
     {

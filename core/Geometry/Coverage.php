@@ -31,10 +31,11 @@ final class Coverage
         }
         $out = [];
         foreach ($part as $j => $cells) {
+            ksort($cells);
             $tall = $ys[$j + 1] - $ys[$j];
             $carried = 0.0;
             $last = $cols - 1;
-            for ($i = min(array_keys($cells)); $i <= $last; $i++) {
+            for ($i = (int) array_key_first($cells); $i <= $last; $i++) {
                 $wide = $xs[$i + 1] - $xs[$i];
                 $share = ($carried * $wide + ($cells[$i] ?? 0.0)) / ($wide * $tall);
                 $carried += $fill[$j][$i] ?? 0.0;

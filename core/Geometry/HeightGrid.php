@@ -115,8 +115,8 @@ final readonly class HeightGrid
                 $p = $j * $n + $i;
                 $west = $i > 0 ? -1 : 0;
                 $east = $i < $n - 1 ? 1 : 0;
-                $gx = ($z[$p + $east] - $z[$p + $west]) / ($east - $west);
-                $gy = ($z[$p + $north] - $z[$p + $south]) * $n / ($north - $south);
+                $gx = ($z[$p + $east] - $z[$p + $west]) / max(1, $east - $west);
+                $gy = ($z[$p + $north] - $z[$p + $south]) * $n / max(1, $north - $south);
                 $out[] = rad2deg(atan(sqrt($gx * $gx + $gy * $gy) / $this->cell));
             }
         }

@@ -28,11 +28,11 @@ final class BenchProblemFile
         $sessions = array_map(fn (array $pair): array => [(int) $pair[0], (int) $pair[1]], self::pairs($r, 'sessions'));
         $jobs = $waits = [];
         foreach ($r->records('jobs') as $j) {
-            $jobs[] = self::within($j, fn (): Job => Job::of($j->text('id'), (int) $j->number('minutes'), (int) $j->number('hands', 1.0), array_map('strval', $j->list('tools')), $j->text('section', '')));
+            $jobs[] = $j->within(fn (): Job => Job::of($j->text('id'), (int) $j->number('minutes'), (int) $j->number('hands', 1.0), array_map('strval', $j->list('tools')), $j->text('section', '')));
         }
         foreach ($r->records('waits') as $w) {
             $max = $w->numberOrNull('max');
-            $waits[] = self::within($w, fn (): Wait => Wait::of($w->text('after'), $w->text('before'), (int) $w->number('min'), $max === null ? null : (int) $max));
+            $waits[] = $w->within(fn (): Wait => Wait::of($w->text('after'), $w->text('before'), (int) $w->number('min'), $max === null ? null : (int) $max));
         }
         $apart = array_map(fn (array $pair): array => [(string) $pair[0], (string) $pair[1]], self::pairs($r, 'apart'));
 
@@ -51,20 +51,5 @@ final class BenchProblemFile
         }
 
         return $out;
-    }
-
-    /**
-     * @template T
-     *
-     * @param callable(): T $make
-     * @return T
-     */
-    private static function within(Record $record, callable $make): mixed
-    {
-        try {
-            return $make();
-        } catch (Refusal $refusal) {
-            throw str_starts_with($refusal->place, '/') ? $refusal : $refusal->within($record->pointer);
-        }
     }
 }

@@ -4,25 +4,62 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
+use IdleRidge\Core\Coats\Labour;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\Part;
+use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\Stage;
+use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
-use IdleRidge\Core\Cure\Recipe;
 use IdleRidge\Core\Measure\Refusal;
 use JsonException;
 
-/** Reads one recipe of the library. */
+/** Recipes of the library, and those that laid work keeps. */
 final class RecipeFile
 {
     /** @throws Refusal with the JSON pointer of what is wrong */
     public static function read(string $json): Recipe
     {
-        try {
-            $r = Record::of(json_decode($json, false, 16, JSON_THROW_ON_ERROR), '');
-        } catch (JsonException) {
-            throw new Refusal('not a readable JSON file', '/');
+        $r = self::root($json);
+        $recipe = self::recipe($r);
+        $r->text('provenance');
+        $r->extra();
+
+        return $recipe;
+    }
+
+    /**
+     * @param iterable<string, string> $recipes file → JSON
+     * @param string $buildUps JSON
+     *
+     * @throws Refusal naming the file and the pointer
+     */
+    public static function library(iterable $recipes, string $buildUps): Library
+    {
+        $all = [];
+        foreach ($recipes as $file => $json) {
+            try {
+                $all[] = self::read($json);
+            } catch (Refusal $refusal) {
+                throw new Refusal($refusal->getMessage(), "{$file}: {$refusal->place}");
+            }
         }
+        $ups = [];
+        foreach (self::root($buildUps)->members() as $key => $up) {
+            $ups[$key] = ['name' => $up->text('name'), 'recipes' => $up->words('recipes')];
+        }
+
+        return Library::of($all, $ups);
+    }
+
+    /** @throws Refusal */
+    public static function recipe(Record $r): Recipe
+    {
         $mechanism = Mechanism::tryFrom($r->text('mechanism'))
-            ?? throw new Refusal('a mechanism is one of '.implode(', ', array_map(fn (Mechanism $m): string => $m->value, Mechanism::cases())), '/mechanism');
+            ?? throw new Refusal('a mechanism is one of '.implode(', ', array_map(fn (Mechanism $m): string => $m->value, Mechanism::cases())), $r->at('mechanism'));
+        $stages = array_combine(array_map(self::word(...), Stage::cases()), Stage::cases());
+        $stage = $stages[$r->text('stage')] ?? throw new Refusal('a stage is one of '.implode(', ', array_keys($stages)), $r->at('stage'));
         $times = $r->record('minutes');
         $minutes = [];
         foreach (Milestone::cases() as $milestone) {
@@ -32,14 +69,71 @@ final class RecipeFile
             }
         }
         $times->close();
-        $r->text('provenance');
-        try {
-            $recipe = Recipe::of($r->text('id'), $r->text('name'), $mechanism, $minutes, $r->number('reference_mm', 1.0), $r->number('exponent', 0.0), $r->numberOrNull('film_c'));
-        } catch (Refusal $refusal) {
-            throw str_starts_with($refusal->place, '/') ? $refusal : $refusal->within('/');
+        $cautions = [];
+        foreach ($r->records('cautions') as $one) {
+            $cautions[] = ['do' => $one->text('do'), 'why' => $one->text('why')];
+            $one->close();
         }
-        $r->extra();
 
-        return $recipe;
+        return $r->within(fn (): Recipe => Recipe::of(
+            CureFigures::of($r->text('id'), $r->text('name'), $mechanism, $minutes, $r->number('reference_mm', 1.0), $r->number('exponent', 0.0), $r->numberOrNull('film_c')),
+            $r->text('short'), $r->text('action'), $stage, $r->text('family'), array_map(self::part(...), $r->records('parts')), self::labour($r->record('labour')),
+            $r->text('bed', 'area'), $r->number('waste', 0.0), $r->number('recovered', 0.0), $r->words('tools'),
+            $r->words('hazards'), $cautions, $r->texts('needs'), $r->flag('covers_white'), $r->numberOrNull('resting_deg'), $r->text('check', ''),
+        ));
+    }
+
+    /** @return array<string, mixed> what `recipe` reads */
+    public static function write(Recipe $recipe): array
+    {
+        $cure = $recipe->cure;
+
+        return [
+            'id' => $recipe->id, 'name' => $cure->name, 'short' => $recipe->name, 'action' => $recipe->action, 'stage' => self::word($recipe->stage),
+            'family' => $recipe->family, 'bed' => $recipe->bed, 'waste' => $recipe->waste, 'recovered' => $recipe->recovered,
+            'parts' => array_map(fn (Part $p): array => ['rule' => $p->rule, 'value' => $p->value, 'unit' => $p->unit, 'of' => $p->of, 'phi' => $p->phi, 'base' => $p->base, 'bulk' => $p->bulk], $recipe->parts),
+            'labour' => array_filter([
+                'setup_min' => $recipe->labour->setUp, 'minutes_per_dm2' => $recipe->labour->perDm2, 'first_minutes_per_dm2' => $recipe->labour->firstPerDm2, 'first_dm2' => $recipe->labour->firstDm2,
+                'metres_per_hour' => $recipe->labour->metresPerHour, 'open_minutes_per_dm2' => $recipe->labour->openPerDm2,
+            ], fn (?float $v): bool => $v !== null),
+            'tools' => $recipe->tools, 'hazards' => $recipe->hazards, 'cautions' => $recipe->cautions, 'needs' => (object) $recipe->needs,
+            'covers_white' => $recipe->coversWhite, 'check' => $recipe->check,
+            'mechanism' => $cure->mechanism->value, 'minutes' => $cure->minutes, 'reference_mm' => $cure->referenceMm, 'exponent' => $cure->exponent,
+        ] + ($recipe->restingDeg === null ? [] : ['resting_deg' => $recipe->restingDeg]) + ($cure->filmTemperature === null ? [] : ['film_c' => $cure->filmTemperature]);
+    }
+
+    private static function part(Record $r): Part
+    {
+        $of = [];
+        foreach ($r->records('of') as $one) {
+            $of[] = ['material' => $one->text('material'), 'parts' => $one->number('parts')];
+            $one->close();
+        }
+        $part = $r->within(fn (): Part => Part::of($r->text('rule'), $r->number('value'), $r->text('unit'), $of, $r->number('phi', 0.0), $r->number('base', 0.0), $r->number('bulk', 1.0)));
+        $r->close();
+
+        return $part;
+    }
+
+    private static function labour(Record $r): Labour
+    {
+        $labour = $r->within(fn (): Labour => Labour::of($r->number('setup_min', 0.0), $r->number('minutes_per_dm2', 0.0), $r->number('first_minutes_per_dm2', 0.0), $r->number('first_dm2', 0.0), $r->numberOrNull('metres_per_hour'), $r->numberOrNull('open_minutes_per_dm2')));
+        $r->close();
+
+        return $labour;
+    }
+
+    private static function word(Stage $stage): string
+    {
+        return strtolower($stage->name);
+    }
+
+    private static function root(string $json): Record
+    {
+        try {
+            return Record::of(json_decode($json, false, 16, JSON_THROW_ON_ERROR), '');
+        } catch (JsonException) {
+            throw new Refusal('not a readable JSON file', '/');
+        }
     }
 }

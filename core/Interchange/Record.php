@@ -74,6 +74,12 @@ final class Record
         return $value;
     }
 
+    /** @return list<string> */
+    public function words(string $key): array
+    {
+        return array_map(fn (mixed $word): string => is_string($word) ? $word : throw new Refusal('expected a text', $this->at($key)), $this->list($key));
+    }
+
     /** @return array<string, string> */
     public function texts(string $key): array
     {
@@ -99,6 +105,46 @@ final class Record
         $out = [];
         foreach ($this->list($key) as $k => $value) {
             $out[] = self::of($value, $this->at($key).'/'.$k);
+        }
+
+        return $out;
+    }
+
+    public function flag(string $key): bool
+    {
+        $value = $this->take($key, false);
+        if (! is_bool($value)) {
+            throw new Refusal('expected true or false', $this->at($key));
+        }
+
+        return $value;
+    }
+
+    /**
+     * A value made of this record: what it refuses by field is said with the record's pointer.
+     *
+     * @template T
+     *
+     * @param callable(): T $make
+     * @return T
+     *
+     * @throws Refusal
+     */
+    public function within(callable $make): mixed
+    {
+        try {
+            return $make();
+        } catch (Refusal $refusal) {
+            throw str_starts_with($refusal->place, '/') ? $refusal : $refusal->within($this->pointer);
+        }
+    }
+
+    /** @return array<string, self> every value of an object of objects */
+    public function members(): array
+    {
+        $out = [];
+        foreach (array_keys($this->values) as $key) {
+            $out[(string) $key] = $this->record((string) $key);
         }
 
         return $out;

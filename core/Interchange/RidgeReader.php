@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Geometry\Point;
@@ -15,6 +17,7 @@ use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Vehicle;
@@ -26,14 +29,18 @@ final class RidgeReader
     /** @var list<Refusal> */
     private array $faults = [];
 
-    private function __construct()
+    private function __construct(private readonly Library $library)
     {
     }
 
-    /** @throws Refusals */
-    public static function read(string $json): Project
+    /**
+     * @param Library|null $library the recipes that coats may name
+     *
+     * @throws Refusals
+     */
+    public static function read(string $json, ?Library $library = null): Project
     {
-        return (new self)->project($json);
+        return (new self($library ?? Library::of([])))->project($json);
     }
 
     private function project(string $json): Project
@@ -56,6 +63,7 @@ final class RidgeReader
         $sections = $this->each($root, 'sections', fn (Record $r): Section => $this->section($r));
         $runs = $this->each($root, 'runs', fn (Record $r): array => $this->run($r));
         $features = $this->each($root, 'features', fn (Record $r): LandFeature => $this->feature($r));
+        $works = $this->works($root);
         $extra = $this->try(function () use ($root): array {
             $root->text('date', '');
 
@@ -65,7 +73,17 @@ final class RidgeReader
             throw new Refusals($this->faults === [] ? [new Refusal('is missing', '/layout')] : $this->faults);
         }
 
-        return Project::of($layout, $sections, array_column($runs, 0), $features, array_column($runs, 1, 2), $extra ?? []);
+        return Project::of($layout, $sections, array_column($runs, 0), $features, array_column($runs, 1, 2), $extra ?? [], $works);
+    }
+
+    private function works(Record $root): Works
+    {
+        $all = fn (string $key, callable $make): array => $this->each($root, $key, fn (Record $r): mixed => $make($r, $this->uid($r)));
+
+        return new Works(
+            $all('zones', WorksFile::zone(...)), $all('coats', fn (Record $r, string $uid): Coat => WorksFile::coat($r, $uid, $this->library)), $all('laid', WorksFile::laid(...)),
+            $all('rooms', WorksFile::room(...)), $all('times', WorksFile::time(...)), $all('journal', WorksFile::entry(...)),
+        );
     }
 
     private function layout(Record $r): LayoutSheet
@@ -83,7 +101,7 @@ final class RidgeReader
             $this->uid($r), $r->text('name'), $r->number('ratio'), $r->number('gauge_mm'), $units,
             $r->text('zone'), $r->text('currency'), $edges, $r->text('region', ''), $r->text('season', ''), $vehicle,
             $r->number('clearance_margin_mm'), $r->number('face_limit_deg'), $r->numberOrNull('bank_reach_mm'),
-            $r->number('tension'), $r->number('stiffness_mm'), $r->has('cuts') ? $this->cuts($r->record('cuts')) : null, $r->texts('typed'), $r->extra(),
+            $r->number('tension'), $r->number('stiffness_mm'), $r->has('cuts') ? $this->cuts($r->record('cuts')) : null, $r->texts('typed'), showOn: $r->has('show_on') ? $r->text('show_on') : null, extra: $r->extra(),
         );
     }
 
@@ -100,7 +118,7 @@ final class RidgeReader
     {
         return Section::of(
             $this->uid($r), $r->text('name'), $r->number('width_mm'), $r->number('depth_mm'),
-            $r->number('x_mm'), $r->number('y_mm'), $r->number('angle_deg'), $r->number('base_mm'), $r->texts('typed'), $r->extra(),
+            $r->number('x_mm'), $r->number('y_mm'), $r->number('angle_deg'), $r->number('base_mm'), $r->texts('typed'), room: $r->has('room') ? $r->text('room') : null, extra: $r->extra(),
         );
     }
 

@@ -49,10 +49,16 @@ final class RidgeWriter
                 'stiffness_mm' => $layout->stiffness,
                 'cuts' => $layout->cuts->toArray(),
                 'typed' => (object) $layout->typed,
-            ] + $layout->extra,
+            ] + ($layout->showOn === null ? [] : ['show_on' => $layout->showOn]) + $layout->extra,
             'sections' => array_map(self::section(...), $project->sections),
             'runs' => array_map(fn (Run $run): array => self::run($run) + ($project->runExtras[$run->uid] ?? []), $project->runs),
             'features' => array_map(self::feature(...), $project->features),
+            'zones' => array_map(WorksFile::fromZone(...), $project->works->zones),
+            'coats' => array_map(WorksFile::fromCoat(...), $project->works->coats),
+            'laid' => array_map(WorksFile::fromLaid(...), $project->works->laid),
+            'rooms' => array_map(WorksFile::fromRoom(...), $project->works->rooms),
+            'times' => array_map(WorksFile::fromTime(...), $project->works->times),
+            'journal' => array_map(WorksFile::fromEntry(...), $project->works->journal),
         ] + $project->extra;
 
         return json_encode(self::sorted($file), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
@@ -71,7 +77,7 @@ final class RidgeWriter
             'angle_deg' => $section->placement->angleDeg,
             'base_mm' => $section->base,
             'typed' => (object) $section->typed,
-        ] + $section->extra;
+        ] + ($section->room === null ? [] : ['room' => $section->room]) + $section->extra;
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
+use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Land\GroundProblem;
@@ -42,6 +43,7 @@ final readonly class LayoutSheet
         public CutSettings $cuts,
         public array $typed,
         public array $extra,
+        public ?string $showOn,
     ) {
     }
 
@@ -72,7 +74,11 @@ final readonly class LayoutSheet
         ?CutSettings $cuts = null,
         array $typed = [],
         array $extra = [],
+        ?string $showOn = null,
     ): self {
+        if ($showOn !== null && ! self::isDate($showOn)) {
+            throw new Refusal("“{$showOn}” is not a date; type it as 2026-10-14.", 'show_on');
+        }
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new Refusal('A layout needs a name of 1 to 80 characters.', 'name');
         }
@@ -102,7 +108,23 @@ final readonly class LayoutSheet
         return new self(
             $uid, trim($name), Scale::oneTo($ratio), $gauge, $units, $zone, $currency,
             array_values(array_intersect(self::EDGES, $viewingEdges)), trim($region), trim($season),
-            $vehicle ?? Vehicle::coach(), $clearanceMargin, $faceLimitDeg, $bankReach, $tension, $stiffness, $cuts ?? CutSettings::of(), $typed, $extra,
+            $vehicle ?? Vehicle::coach(), $clearanceMargin, $faceLimitDeg, $bankReach, $tension, $stiffness, $cuts ?? CutSettings::of(), $typed, $extra, $showOn,
         );
+    }
+
+    /** The same layout with a date on which it is shown. */
+    public function showing(?string $date): self
+    {
+        return self::of(
+            $this->uid, $this->name, $this->scale->ratio, $this->gauge, $this->units, $this->zone, $this->currency, $this->viewingEdges, $this->region, $this->season, $this->vehicle,
+            $this->clearanceMargin, $this->faceLimitDeg, $this->bankReach, $this->tension, $this->stiffness, $this->cuts, $this->typed, $this->extra, $date,
+        );
+    }
+
+    private static function isDate(string $text): bool
+    {
+        $read = DateTimeImmutable::createFromFormat('!Y-m-d', $text);
+
+        return $read !== false && $read->format('Y-m-d') === $text;
     }
 }

@@ -35,6 +35,7 @@ final readonly class Project
         public array $features,
         public array $runExtras,
         public array $extra,
+        public Works $works,
     ) {
     }
 
@@ -47,7 +48,7 @@ final readonly class Project
      *
      * @throws Refusals when two records share a uid, two sections a name, or two spots one place at different heights
      */
-    public static function of(LayoutSheet $layout, array $sections, array $runs = [], array $features = [], array $runExtras = [], array $extra = []): self
+    public static function of(LayoutSheet $layout, array $sections, array $runs = [], array $features = [], array $runExtras = [], array $extra = [], ?Works $works = null): self
     {
         $faults = [];
         $names = [];
@@ -57,7 +58,9 @@ final readonly class Project
             }
             $names[mb_strtolower($section->name)] = true;
         }
-        foreach (['sections' => $sections, 'runs' => $runs, 'features' => $features] as $list => $records) {
+        $works ??= new Works;
+        $lists = ['sections' => $sections, 'runs' => $runs, 'features' => $features, 'zones' => $works->zones, 'coats' => $works->coats, 'laid' => $works->laid, 'rooms' => $works->rooms, 'times' => $works->times, 'journal' => $works->journal];
+        foreach ($lists as $list => $records) {
             $seen = [];
             foreach ($records as $k => $record) {
                 if (isset($seen[$record->uid])) {
@@ -66,6 +69,7 @@ final readonly class Project
                 $seen[$record->uid] = true;
             }
         }
+        array_push($faults, ...$works->faults($sections));
         if ($faults === []) {
             try {
                 $spots = [];
@@ -86,7 +90,7 @@ final readonly class Project
             throw new Refusals($faults);
         }
 
-        return new self($layout, $sections, $runs, $features, $runExtras, $extra);
+        return new self($layout, $sections, $runs, $features, $runExtras, $extra, $works);
     }
 
     /** @throws Refusal when there is no such section */

@@ -8,7 +8,10 @@ use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Measure\Refusal;
 
-/** A board: width × depth (mm), where it lies in the layout, and how high its top stands over the datum. */
+/**
+ * A board: width × depth (mm), where it lies in the layout, how high its top stands over the datum, and the room it stands
+ * in (null for the layout's first).
+ */
 final readonly class Section
 {
     public const LEAST = 50.0;
@@ -28,6 +31,7 @@ final readonly class Section
         public float $base,
         public array $typed,
         public array $extra,
+        public ?string $room,
     ) {
     }
 
@@ -48,6 +52,7 @@ final readonly class Section
         float $base = 0.0,
         array $typed = [],
         array $extra = [],
+        ?string $room = null,
     ): self {
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new Refusal('A section needs a name of 1 to 80 characters.', 'name');
@@ -59,7 +64,13 @@ final readonly class Section
         Refusal::unlessBetween($angleDeg, -360.0, 360.0, 'The turn', '°', 'angle_deg');
         Refusal::unlessBetween($base, -1000.0, 3000.0, 'The base level', 'mm', 'base_mm');
 
-        return new self($uid, trim($name), $width, $depth, new Placement($x, $y, $angleDeg), $base, $typed, $extra);
+        return new self($uid, trim($name), $width, $depth, new Placement($x, $y, $angleDeg), $base, $typed, $extra, $room);
+    }
+
+    /** The same board in a room. */
+    public function in(string $room): self
+    {
+        return new self($this->uid, $this->name, $this->width, $this->depth, $this->placement, $this->base, $this->typed, $this->extra, $room);
     }
 
     /** Whether a place in layout coordinates lies on the board, or within `$slack` mm of it. */

@@ -94,6 +94,22 @@ final readonly class Problem
         return new self($horizon, $hands, $tools, $sessions, $byId, $waits, $apart, $before, $others, $sessionHands);
     }
 
+    /**
+     * The same with some jobs, and all that is about them, left out.
+     *
+     * @param list<string> $ids
+     */
+    public function without(array $ids): self
+    {
+        $gone = array_fill_keys($ids, true);
+
+        return $ids === [] ? $this : self::of(
+            $this->horizon, $this->hands, $this->tools, $this->sessions, array_values(array_diff_key($this->jobs, $gone)),
+            array_values(array_filter($this->waits, fn (Wait $w): bool => ! isset($gone[$w->after]) && ! isset($gone[$w->before]))),
+            array_values(array_filter($this->apart, fn (array $pair): bool => ! isset($gone[$pair[0]]) && ! isset($gone[$pair[1]]))), $this->sessionHands,
+        );
+    }
+
     /** The hands there are in the session that a minute lies in. */
     public function handsAt(int $minute): int
     {

@@ -18,11 +18,17 @@ use IdleRidge\Core\Track\Run;
 /** The demo world: an upland branch in a cold country, four boards from the tarn to the halt. All names are made up. */
 final readonly class SkarnvikBranch
 {
-    public function __construct(private Uids $uids)
+    public function __construct(private Uids $uids, private SkarnvikWorks $works)
     {
     }
 
     public function project(): Project
+    {
+        return $this->works->on($this->land());
+    }
+
+    /** The boards and their land, before anything goes onto them. */
+    public function land(): Project
     {
         return Project::of(
             LayoutSheet::of($this->uids->next(), 'Skarnvik Branch', 87.1, 16.5, Units::Metric, 'Europe/Oslo', 'EUR', ['front'], 'upland, cold', 'early autumn', bankReach: 70.0),

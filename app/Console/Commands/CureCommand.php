@@ -19,7 +19,7 @@ final class CureCommand extends RidgeCommand
 
     protected function answer(): array
     {
-        $recipe = RecipeFile::read($this->contents($this->recipe()));
+        $recipe = RecipeFile::read($this->contents($this->recipe()))->cure;
         $flow = Climate::AIRFLOWS[$this->word('airflow')] ?? $this->number('airflow', 0.1, 5.0);
         $air = Climate::of($this->number('temp', -10.0, 50.0, '°C'), $this->number('rh', 0.0, 100.0, '%'), $flow);
         $milestones = [];

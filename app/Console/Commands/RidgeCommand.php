@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use DateTimeImmutable;
+use DateTimeZone;
+use Exception;
+use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Interchange\RidgeReader;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Refusals;
@@ -12,6 +16,7 @@ use Illuminate\Console\Command;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
+use Psr\Clock\ClockInterface;
 
 /**
  * What the commands over open files share: one JSON document on standard output, one line a fault on standard error with
@@ -82,7 +87,7 @@ abstract class RidgeCommand extends Command
 
     protected function project(): Project
     {
-        return RidgeReader::read($this->contents($this->file()));
+        return RidgeReader::read($this->contents($this->file()), app(Library::class));
     }
 
     /** @throws Refusal when the option is not a number within the limits */
@@ -94,6 +99,19 @@ abstract class RidgeCommand extends Command
         }
 
         return Refusal::unlessBetween((float) $text, $least, $most, "--{$option}", $unit, "--{$option}");
+    }
+
+    /** `--now`, or the clock's moment, in minutes of Unix time. */
+    protected function minute(): int
+    {
+        $text = $this->word('now');
+        try {
+            $at = $text === '' ? app(ClockInterface::class)->now() : new DateTimeImmutable($text, new DateTimeZone('UTC'));
+        } catch (Exception) {
+            throw new Refusal("“{$text}” is not a moment; type it as 2026-10-14T18:30Z", '--now');
+        }
+
+        return intdiv($at->getTimestamp(), 60);
     }
 
     /**

@@ -4,20 +4,30 @@ declare(strict_types=1);
 
 namespace App\Workshop\Files;
 
+use App\Models\Application;
+use App\Models\BenchSession;
+use App\Models\Coat;
+use App\Models\JournalEntry;
+use App\Models\Kept;
 use App\Models\LandFeature;
 use App\Models\Layout;
+use App\Models\Room;
 use App\Models\Run;
 use App\Models\Section;
+use App\Models\Zone;
 use App\Workshop\Land\LayRun;
 use App\Workshop\Land\PlaceFeature;
 use App\Workshop\Layouts\KeepLayout;
 use App\Workshop\Layouts\PlaceSection;
 use App\Workshop\LoadProject;
 use App\Workshop\Time\Uids;
+use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Interchange\RidgeReader;
 use IdleRidge\Core\Interchange\RidgeWriter;
+use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\Refusals;
 use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Works;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
@@ -26,7 +36,7 @@ final readonly class LayoutFiles
 {
     public const MOST_BYTES = 20_000_000;
 
-    public function __construct(private LoadProject $load, private Uids $uids, private ClockInterface $clock)
+    public function __construct(private LoadProject $load, private Uids $uids, private ClockInterface $clock, private Library $library)
     {
     }
 
@@ -42,7 +52,7 @@ final readonly class LayoutFiles
      */
     public function import(string $json): Layout
     {
-        return $this->store(RidgeReader::read($json));
+        return $this->store(RidgeReader::read($json, $this->library));
     }
 
     public function store(Project $project): Layout
@@ -66,8 +76,27 @@ final readonly class LayoutFiles
                 (new LandFeature($row($feature->uid, $k, $feature->extra) + ['kind' => $feature->kind, 'name' => $feature->name, 'points' => PlaceFeature::rows($feature)]))->save();
             }
 
+            foreach (self::works($project->works) as $model => $records) {
+                foreach ($records as $k => $values) {
+                    (new $model(['uid' => $values['uid'], 'layout_id' => $layout->id, 'rev' => 1, 'position' => $k + 1]))->keep($values)->save();
+                }
+            }
+
             return $layout;
         });
+    }
+
+    /** @return array<class-string<Kept>, list<array<string, mixed>>> model → records as a file holds them */
+    private static function works(Works $works): array
+    {
+        return [
+            Zone::class => array_map(WorksFile::fromZone(...), $works->zones),
+            Coat::class => array_map(WorksFile::fromCoat(...), $works->coats),
+            Application::class => array_map(WorksFile::fromLaid(...), $works->laid),
+            Room::class => array_map(WorksFile::fromRoom(...), $works->rooms),
+            BenchSession::class => array_map(WorksFile::fromTime(...), $works->times),
+            JournalEntry::class => array_map(WorksFile::fromEntry(...), $works->journal),
+        ];
     }
 
     private function freeName(string $name): string

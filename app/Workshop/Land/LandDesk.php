@@ -134,7 +134,7 @@ final class LandDesk
         return new GroundAnswer(new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, array_values(unpack('e*', $heights) ?: [])), $leads);
     }
 
-    private function hash(Project $project, Section $section, float $cell): string
+    public function hash(Project $project, Section $section, float $cell): string
     {
         $layout = $project->layout;
         $runs = array_map(fn (Run $r): array => [$r->uid, $r->start, $r->headingDeg, $r->pieces, $r->startHeight, $r->gradePoints, $r->profile->toArray()], $project->runsNear($section));

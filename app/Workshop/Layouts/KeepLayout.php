@@ -5,14 +5,17 @@ declare(strict_types=1);
 namespace App\Workshop\Layouts;
 
 use App\Models\Layout;
+use App\Models\Room;
 use App\Workshop\LoadProject;
 use App\Workshop\Revising\Changes;
 use App\Workshop\Revising\Ledger;
 use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Time\Uids;
 use App\Workshop\Typed;
+use IdleRidge\Core\Cure\Room as CoreRoom;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
+use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Track\Vehicle;
@@ -31,6 +34,8 @@ final readonly class KeepLayout
         $sheet = $this->read($input, null);
         $layout = new Layout(['uid' => $sheet->uid, 'rev' => 1, 'extra' => '{}', 'file_extra' => '{}'] + self::columns($sheet));
         $layout->save();
+        // Something has to say how fast things dry; the builder mends it on the sheet.
+        (new Room(['uid' => $this->uids->next(), 'layout_id' => $layout->id, 'rev' => 1, 'position' => 1]))->keep(WorksFile::fromRoom(CoreRoom::standard()))->save();
 
         return $layout;
     }
@@ -62,7 +67,7 @@ final readonly class KeepLayout
             'zone' => $sheet->zone, 'currency' => $sheet->currency, 'viewing_edges' => $sheet->viewingEdges, 'region' => $sheet->region, 'season' => $sheet->season,
             'vehicle' => ['body_mm' => $sheet->vehicle->body, 'bogie_centres_mm' => $sheet->vehicle->bogieCentres, 'width_mm' => $sheet->vehicle->width, 'height_mm' => $sheet->vehicle->height],
             'clearance_margin_mm' => $sheet->clearanceMargin, 'face_limit_deg' => $sheet->faceLimitDeg, 'bank_reach_mm' => $sheet->bankReach,
-            'tension' => $sheet->tension, 'stiffness_mm' => $sheet->stiffness, 'cuts' => $sheet->cuts->toArray(), 'typed' => $sheet->typed,
+            'tension' => $sheet->tension, 'stiffness_mm' => $sheet->stiffness, 'cuts' => $sheet->cuts->toArray(), 'typed' => $sheet->typed, 'show_on' => $sheet->showOn,
         ];
     }
 
@@ -93,7 +98,7 @@ final readonly class KeepLayout
         return $typed->made(fn (): LayoutSheet => LayoutSheet::of(
             $old->uid, $typed->text('name', $old->name), $ratio, $gauge, $units, $typed->text('zone', $old->zone), strtoupper($typed->text('currency', $old->currency)),
             $edges, $typed->text('region', $old->region), $typed->text('season', $old->season), Vehicle::from(...$vehicle), $margin, $face, $reach, $tension, $stiffness, CutSettings::of($school, ...$cuts),
-            $typed->kept() + $old->typed, $old->extra,
+            $typed->kept() + $old->typed, $old->extra, $typed->has('show_on') ? ($typed->text('show_on') ?: null) : $old->showOn,
         ));
     }
 }

@@ -72,7 +72,7 @@ final readonly class PlaceSection
     {
         return [
             'name' => $section->name, 'width_mm' => $section->width, 'depth_mm' => $section->depth, 'x_mm' => $section->placement->x,
-            'y_mm' => $section->placement->y, 'angle_deg' => $section->placement->angleDeg, 'base_mm' => $section->base, 'typed' => $section->typed,
+            'y_mm' => $section->placement->y, 'angle_deg' => $section->placement->angleDeg, 'base_mm' => $section->base, 'typed' => $section->typed, 'room' => $section->room,
         ];
     }
 
@@ -94,7 +94,7 @@ final readonly class PlaceSection
         $angle = $typed->number('angle_deg', $p->angleDeg);
         $base = $typed->length('base_mm', $old->base, $old->base);
 
-        return $typed->made(fn (): Section => Section::of($old->uid, $typed->text('name', $old->name), $width, $depth, $x, $y, $angle, $base, $typed->kept() + $old->typed, $old->extra));
+        return $typed->made(fn (): Section => Section::of($old->uid, $typed->text('name', $old->name), $width, $depth, $x, $y, $angle, $base, $typed->kept() + $old->typed, $old->extra, $typed->has('room') ? ($typed->text('room') ?: null) : $old->room));
     }
 
     /** Spots and lines that lie wholly on the board, and runs that begin on it. */

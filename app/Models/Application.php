@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/** An application that was begun. */
+final class Application extends Kept
+{
+}

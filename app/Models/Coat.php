@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/** A coat of a zone. */
+final class Coat extends Kept
+{
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Plan;
+
+use App\Workshop\Land\LandDesk;
+use IdleRidge\Core\Coats\SectionSurvey;
+use IdleRidge\Core\Coats\Survey;
+use IdleRidge\Core\Land\GroundSolver;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Plan\BenchWork;
+use IdleRidge\Core\Plan\Placed;
+use IdleRidge\Core\Plan\TakeOff;
+use IdleRidge\Core\Plan\Unplaced;
+use IdleRidge\Core\Project\Project;
+
+/** The work of a project that came from a file: the same steps as the screens take, without a database. */
+final class PlanFile
+{
+    public function work(Project $project, int $now): BenchWork
+    {
+        $surveys = [];
+        foreach ($project->sections as $section) {
+            $zones = $project->works->zonesOf($section->uid);
+            if ($zones === []) {
+                continue;
+            }
+            $model = $project->land($section, GroundSolver::solve($project->groundProblem($section), LandDesk::CELL));
+            $survey = new Survey($model->terrain(LandDesk::CELL)->grid(), $section->width, $section->depth, $section->base, $section->placement, $project->runsNear($section), $zones);
+            $surveys[$section->uid] = SectionSurvey::of($survey, $section->placement, $zones, $project->works->coats, $project->works->laid);
+        }
+
+        return new BenchWork($project, $surveys, $now);
+    }
+
+    /** @return array<string, mixed> the form of docs/formats/takeoff.schema.json */
+    public function takeOff(BenchWork $work, ?string $section): array
+    {
+        return ['items' => array_map(fn (array $item): array => ['amount' => round($item['amount'], 3), 'at_hand' => round($item['at_hand'], 3)] + $item, TakeOff::items($work, $section))];
+    }
+
+    /** @return array<string, mixed> the form of docs/formats/plan.schema.json */
+    public function plan(BenchPlan $plan): array
+    {
+        $iso = fn (?int $minute): ?string => $minute === null ? null : gmdate('Y-m-d\TH:i\Z', $minute * 60);
+        $ready = fn (float $quantile): ?string => $iso($plan->ready($quantile));
+
+        return [
+            'now' => $iso($plan->work->now),
+            'status' => $plan->status,
+            'last_hands_on' => $iso($plan->lastHandsOn()),
+            'ready' => ['p50' => $ready(0.5), 'p80' => $ready(0.8), 'p90' => $ready(0.9)],
+            'moves' => array_map(fn (Placed $p): array => [
+                'id' => $p->move->id, 'section' => $p->move->section->name, 'zone' => $p->move->zone->name, 'coat' => $p->move->coat->title(), 'title' => $p->move->title(),
+                'start' => $iso($p->start), 'end' => $iso($p->end), 'minutes' => $p->move->minutes, 'reason' => $p->reason,
+            ], $plan->moves),
+            'unplaced' => array_map(fn (Unplaced $u): array => [
+                'id' => $u->move->id, 'section' => $u->move->section->name, 'zone' => $u->move->zone->name, 'coat' => $u->move->coat->title(), 'kind' => $u->kind, 'text' => $u->text,
+            ], $plan->unplaced),
+        ];
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Coats;
+
+use IdleRidge\Core\Geometry\Placement;
+
+/** All that work on a section needs to know of its zones: where they are, where they overlap, what of them is left to lay. */
+final readonly class SectionSurvey
+{
+    /**
+     * @param array<string, ZoneArea> $zones
+     * @param array<string, Overlap> $overlaps "a|b", a before b, those that count
+     * @param array<string, ZoneArea> $left "coat/pass" of what was begun → the rest
+     */
+    private function __construct(public array $zones, private array $overlaps, private array $left)
+    {
+    }
+
+    /**
+     * @param array<string, Zone> $zones
+     * @param list<Coat> $coats
+     * @param list<Laid> $laid
+     */
+    public static function of(Survey $survey, Placement $placement, array $zones, array $coats, array $laid): self
+    {
+        $areas = array_map(fn (Zone $zone): ZoneArea => $survey->zone($zone->uid), $zones);
+        $overlaps = [];
+        $uids = array_keys($zones);
+        foreach ($uids as $k => $a) {
+            foreach (array_slice($uids, $k + 1) as $b) {
+                $overlap = $survey->overlap($a, $b);
+                if ($overlap->counts()) {
+                    $overlaps[self::pair($a, $b)] = $overlap;
+                }
+            }
+        }
+        $left = [];
+        foreach ($coats as $coat) {
+            for ($pass = 1; $pass <= $coat->passes; $pass++) {
+                $patches = [];
+                foreach ($laid as $one) {
+                    if ($one->coat === $coat->uid && $one->pass === $pass) {
+                        $patches[] = $one->ringsOn($placement);
+                    }
+                }
+                if ($patches !== [] && isset($zones[$coat->zone])) {
+                    $left["{$coat->uid}/{$pass}"] = $survey->left($coat->zone, $patches);
+                }
+            }
+        }
+
+        return new self($areas, $overlaps, $left);
+    }
+
+    public function overlap(string $a, string $b): ?Overlap
+    {
+        return $this->overlaps[self::pair($a, $b)] ?? null;
+    }
+
+    /** What of a coat's pass is not begun yet. */
+    public function left(Coat $coat, int $pass): ZoneArea
+    {
+        return $this->left["{$coat->uid}/{$pass}"] ?? $this->zones[$coat->zone];
+    }
+
+    /** Whether a pass was begun and next to nothing is left of it: less than a hundredth of the zone. */
+    public function isWhole(Coat $coat, int $pass): bool
+    {
+        $left = $this->left["{$coat->uid}/{$pass}"] ?? null;
+
+        return $left !== null && $left->surface < max(100.0, 0.01 * $this->zones[$coat->zone]->surface);
+    }
+
+    private static function pair(string $a, string $b): string
+    {
+        return $a < $b ? "{$a}|{$b}" : "{$b}|{$a}";
+    }
+}

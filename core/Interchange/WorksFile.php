@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Interchange;
+
+use DateTimeImmutable;
+use DateTimeZone;
+use IdleRidge\Core\Coats\Amount;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Project\JournalEntry;
+use IdleRidge\Core\Schedule\BenchTime;
+
+/** Zones, coats, laid work, rooms, bench times and journal as they stand in a layout's file; moments are ISO 8601 in UTC. */
+final class WorksFile
+{
+    public static function zone(Record $r, string $uid): Zone
+    {
+        $slope = $r->has('slope_deg') ? self::pair($r, 'slope_deg') : null;
+        $near = null;
+        if ($r->has('near')) {
+            $n = $r->record('near');
+            $near = ['run' => $n->has('run') ? $n->text('run') : null, 'from' => $n->number('from_mm'), 'to' => $n->number('to_mm')];
+            $n->close();
+        }
+
+        return Zone::of($uid, $r->text('section'), $r->text('name'), $r->has('outline') ? self::ring($r->list('outline'), $r->at('outline')) : null, $slope, $near, $r->words('without'), $r->extra());
+    }
+
+    public static function coat(Record $r, string $uid, Library $library): Coat
+    {
+        try {
+            $recipe = $library->recipe($r->text('recipe'));
+        } catch (Refusal $refusal) {
+            throw new Refusal($refusal->getMessage(), $r->at('recipe'));
+        }
+
+        return Coat::of($uid, $r->text('zone'), $recipe, $r->number('mm'), $r->number('share'), (int) $r->number('passes'), $r->text('name', ''), $r->extra());
+    }
+
+    public static function laid(Record $r, string $uid): Laid
+    {
+        $amounts = [];
+        foreach ($r->records('amounts') as $a) {
+            $amounts[] = new Amount($a->text('material'), $a->number('amount'), $a->text('unit'), $a->number('recovered', 0.0));
+            $a->close();
+        }
+        $seen = [];
+        foreach ($r->records('seen') as $s) {
+            $seen[] = ['at' => self::moment($s, 'at'), 'what' => $s->text('what')];
+            $s->close();
+        }
+        $rings = [];
+        foreach ($r->list('rings') as $k => $ring) {
+            $rings[] = self::ring(is_array($ring) ? array_values($ring) : [], $r->at('rings').'/'.$k);
+        }
+        $recipe = $r->record('recipe');
+
+        return Laid::of(
+            $uid, $r->text('section'), $r->text('zone'), $r->text('coat'), (int) $r->number('pass'), $r->text('title'), RecipeFile::recipe($recipe), $r->number('mm'), $rings,
+            $r->number('area_mm2'), $r->number('track_mm'), (int) $r->number('minutes'), $amounts, self::moment($r, 'started_at'), $r->has('ended_at') ? self::moment($r, 'ended_at') : null, $seen, $r->extra(),
+        );
+    }
+
+    public static function room(Record $r, string $uid): Room
+    {
+        return Room::of($uid, $r->text('name'), $r->number('day_c'), $r->number('night_c'), $r->number('day_rh'), $r->number('night_rh'), $r->number('airflow'), self::clock($r, 'day_from'), self::clock($r, 'day_to'), $r->extra());
+    }
+
+    public static function time(Record $r, string $uid): BenchTime
+    {
+        $weekday = $r->numberOrNull('weekday');
+        $open = $r->text('kind') !== 'closed';
+
+        return BenchTime::of($uid, $r->text('kind'), $weekday === null ? null : (int) $weekday, $r->has('date') ? $r->text('date') : null, $open ? self::clock($r, 'from') : 0, $open ? self::clock($r, 'to') : 0, (int) $r->number('hands', 1.0), $r->extra());
+    }
+
+    public static function entry(Record $r, string $uid): JournalEntry
+    {
+        $amounts = [];
+        foreach ($r->records('amounts') as $a) {
+            $amounts[] = ['material' => $a->text('material'), 'amount' => $a->number('amount'), 'unit' => $a->text('unit')];
+            $a->close();
+        }
+
+        return JournalEntry::of($uid, self::moment($r, 'at'), $r->text('kind'), $r->text('section'), $r->has('laid') ? $r->text('laid') : null, $r->text('sentence'), $r->numberOrNull('air_c'), $r->numberOrNull('air_rh'), $amounts, $r->extra());
+    }
+
+    /** @return array<string, mixed> */
+    public static function fromZone(Zone $z): array
+    {
+        return ['uid' => $z->uid, 'section' => $z->section, 'name' => $z->name, 'without' => $z->without]
+            + ($z->outline === null ? [] : ['outline' => $z->outline]) + ($z->slope === null ? [] : ['slope_deg' => $z->slope])
+            + ($z->near === null ? [] : ['near' => ($z->near['run'] === null ? [] : ['run' => $z->near['run']]) + ['from_mm' => $z->near['from'], 'to_mm' => $z->near['to']]]) + $z->extra;
+    }
+
+    /** @return array<string, mixed> */
+    public static function fromCoat(Coat $c): array
+    {
+        return ['uid' => $c->uid, 'zone' => $c->zone, 'recipe' => $c->recipe->id, 'mm' => $c->mm, 'share' => $c->share, 'passes' => $c->passes, 'name' => $c->name] + $c->extra;
+    }
+
+    /** @return array<string, mixed> */
+    public static function fromLaid(Laid $l): array
+    {
+        return [
+            'uid' => $l->uid, 'section' => $l->section, 'zone' => $l->zone, 'coat' => $l->coat, 'pass' => $l->pass, 'title' => $l->title, 'recipe' => RecipeFile::write($l->recipe), 'mm' => $l->mm,
+            'rings' => $l->rings, 'area_mm2' => $l->area, 'track_mm' => $l->track, 'minutes' => $l->minutes,
+            'amounts' => array_map(fn (Amount $a): array => ['material' => $a->material, 'amount' => $a->amount, 'unit' => $a->unit, 'recovered' => $a->recovered], $l->amounts),
+            'started_at' => self::iso($l->startedAt), 'seen' => array_map(fn (array $s): array => ['at' => self::iso($s['at']), 'what' => $s['what']], $l->seen),
+        ] + ($l->endedAt === null ? [] : ['ended_at' => self::iso($l->endedAt)]) + $l->extra;
+    }
+
+    /** @return array<string, mixed> */
+    public static function fromRoom(Room $r): array
+    {
+        return [
+            'uid' => $r->uid, 'name' => $r->name, 'day_c' => $r->day->temperature, 'night_c' => $r->night->temperature, 'day_rh' => $r->day->humidity, 'night_rh' => $r->night->humidity,
+            'airflow' => $r->day->airflow, 'day_from' => BenchTime::clock($r->dayFrom), 'day_to' => BenchTime::clock($r->dayTo),
+        ] + $r->extra;
+    }
+
+    /** @return array<string, mixed> */
+    public static function fromTime(BenchTime $t): array
+    {
+        return ['uid' => $t->uid, 'kind' => $t->kind] + ($t->weekday === null ? [] : ['weekday' => $t->weekday]) + ($t->date === null ? [] : ['date' => $t->date])
+            + ($t->kind === 'closed' ? [] : ['from' => BenchTime::clock($t->from), 'to' => BenchTime::clock($t->to), 'hands' => $t->hands]) + $t->extra;
+    }
+
+    /** @return array<string, mixed> */
+    public static function fromEntry(JournalEntry $e): array
+    {
+        return ['uid' => $e->uid, 'at' => self::iso($e->at), 'kind' => $e->kind, 'section' => $e->section, 'sentence' => $e->sentence, 'amounts' => $e->amounts]
+            + ($e->laid === null ? [] : ['laid' => $e->laid]) + ($e->temperature === null ? [] : ['air_c' => $e->temperature]) + ($e->humidity === null ? [] : ['air_rh' => $e->humidity]) + $e->extra;
+    }
+
+    private static function iso(int $minute): string
+    {
+        return (new DateTimeImmutable('@'.$minute * 60))->format('Y-m-d\TH:i\Z');
+    }
+
+    private static function moment(Record $r, string $key): int
+    {
+        $text = $r->text($key);
+        $read = DateTimeImmutable::createFromFormat('!Y-m-d\TH:i\Z', $text, new DateTimeZone('UTC'));
+        if ($read === false || $read->format('Y-m-d\TH:i\Z') !== $text) {
+            throw new Refusal('expected a moment such as 2026-10-14T18:30Z', $r->at($key));
+        }
+
+        return intdiv($read->getTimestamp(), 60);
+    }
+
+    private static function clock(Record $r, string $key): int
+    {
+        return BenchTime::minute($r->text($key), $r->at($key));
+    }
+
+    /** @return array{float, float} */
+    private static function pair(Record $r, string $key): array
+    {
+        $pair = self::points($r->list($key), $r->at($key));
+
+        return count($pair) === 2 ? [$pair[0], $pair[1]] : throw new Refusal('expected two numbers', $r->at($key));
+    }
+
+    /**
+     * @param list<mixed> $points
+     * @return list<array{float, float}>
+     */
+    private static function ring(array $points, string $at): array
+    {
+        $ring = [];
+        foreach ($points as $k => $p) {
+            $pair = is_array($p) ? self::points(array_values($p), "{$at}/{$k}") : [];
+            $ring[] = count($pair) === 2 ? [$pair[0], $pair[1]] : throw new Refusal('expected [x, y]', "{$at}/{$k}");
+        }
+
+        return $ring;
+    }
+
+    /**
+     * @param list<mixed> $numbers
+     * @return list<float>
+     */
+    private static function points(array $numbers, string $at): array
+    {
+        return array_map(fn (mixed $n): float => is_int($n) || is_float($n) ? (float) $n : throw new Refusal('expected a number', $at), $numbers);
+    }
+}

@@ -1,0 +1,232 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Plan;
+
+use DateTimeZone;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\Overlap;
+use IdleRidge\Core\Coats\SectionSurvey;
+use IdleRidge\Core\Cure\Drying;
+use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Schedule\BenchTime;
+
+/**
+ * The work of a layout at a moment: what is laid and how far it has dried, what is still to lay, and what waits for what.
+ * Precedence is derived: over one another lie coats whose zones overlap, in the order of stage and place in the build-up.
+ */
+final class BenchWork
+{
+    /** How far ahead sessions are looked at, days. */
+    public const DAYS = 90;
+
+    /** Session length when there is none to go by, minutes. */
+    private const EVENING = 120;
+
+    /** @var array<string, Move> */
+    public readonly array $moves;
+
+    /** @var array<string, list<Base>> move → what it goes over */
+    public readonly array $bases;
+
+    /** @var list<array{int, int, int}> from, to, hands */
+    public readonly array $sessions;
+
+    /** @var array<string, Drying> */
+    private array $drying = [];
+
+    private readonly DateTimeZone $zone;
+
+    /**
+     * @param array<string, SectionSurvey> $surveys section uid → its survey
+     * @param int $now minutes of Unix time
+     */
+    public function __construct(public readonly Project $project, public readonly array $surveys, public readonly int $now)
+    {
+        $this->zone = new DateTimeZone($project->layout->zone);
+        $this->sessions = BenchTime::sessions($project->works->times, $this->zone, $now, self::DAYS);
+        $longest = max([0, ...array_map(fn (array $s): int => $s[1] - $s[0], $this->sessions)]);
+        $cutter = new Cutter($project, $longest === 0 ? self::EVENING : $longest);
+        $moves = $bases = [];
+        foreach ($project->sections as $section) {
+            if (isset($surveys[$section->uid])) {
+                $here = $this->movesOn($section, $surveys[$section->uid], $cutter);
+                $bases += $this->basesOn($section, $surveys[$section->uid], $here);
+                foreach ($here as $move) {
+                    $moves[$move->id] = $move;
+                }
+            }
+        }
+        $this->moves = $moves;
+        $this->bases = $bases;
+    }
+
+    public function drying(Section $section): Drying
+    {
+        $room = $this->project->works->room($section);
+
+        return $this->drying[$room->uid] ??= new Drying($room, $this->zone, $this->earliest());
+    }
+
+    public function dryingOf(Laid $laid): Drying
+    {
+        return $this->drying($this->project->section($laid->section));
+    }
+
+    /** A move as it is begun: from now on what it covers and takes stands as it is. */
+    public function begin(Move $move, string $uid, int $startedAt, ?int $endedAt = null): Laid
+    {
+        $rings = $move->band->of($this->surveys[$move->section->uid]->zones[$move->zone->uid]->rings);
+        $placement = $move->section->placement;
+
+        return Laid::of(
+            $uid, $move->section->uid, $move->zone->uid, $move->coat->uid, $move->pass, $move->coat->title(), $move->coat->recipe, $move->coat->mm,
+            Laid::moved($rings, fn (Point $p): Point => $placement->toLayout($p)), $move->area, $move->track, $move->minutes, $move->amounts, $startedAt, $endedAt,
+        );
+    }
+
+    /** When something laid has reached a milestone, minutes of Unix time; what is being laid counts from its expected end. */
+    public function reached(Laid $laid, Milestone $milestone, float $quantile): float
+    {
+        return $this->dryingOf($laid)->reached($laid->recipe->cure, $milestone, $laid->mm, $this->endOf($laid), $quantile, $laid->wetAt());
+    }
+
+    public function endOf(Laid $laid): int
+    {
+        return $laid->endedAt ?? max($this->now, $laid->startedAt + $laid->minutes);
+    }
+
+    /** The move that is being laid, if any. */
+    public function current(): ?Laid
+    {
+        foreach ($this->project->works->laid as $laid) {
+            if ($laid->endedAt === null) {
+                return $laid;
+            }
+        }
+
+        return null;
+    }
+
+    public function state(Laid $laid): State
+    {
+        $dry = isset($laid->recipe->cure->minutes[Milestone::TouchDry->value]) ? $this->reached($laid, Milestone::TouchDry, 0.8) : null;
+        $next = $this->reached($laid, $laid->recipe->needsOf($laid->recipe), 0.8);
+
+        return match (true) {
+            $laid->endedAt === null || ($dry !== null && $this->now < $dry) => State::Wet,
+            $this->now < $next => State::Setting,
+            default => State::Ready,
+        };
+    }
+
+    public function zone(): DateTimeZone
+    {
+        return $this->zone;
+    }
+
+    private function earliest(): int
+    {
+        return min([$this->now, ...array_map(fn (Laid $l): int => $l->endedAt ?? $l->startedAt, $this->project->works->laid)]) - 1440;
+    }
+
+    /** @return list<Move> */
+    private function movesOn(Section $section, SectionSurvey $survey, Cutter $cutter): array
+    {
+        $moves = [];
+        foreach ($this->project->works->zonesOf($section->uid) as $zone) {
+            foreach ($this->project->works->coatsOf($zone->uid) as $coat) {
+                for ($pass = 1; $pass <= $coat->passes; $pass++) {
+                    if (! $survey->isWhole($coat, $pass) && $survey->left($coat, $pass)->surface > 0.0) {
+                        array_push($moves, ...$cutter->moves($section, $zone, $coat, $pass, $survey->left($coat, $pass)));
+                    }
+                }
+            }
+        }
+
+        return $moves;
+    }
+
+    /**
+     * @param list<Move> $moves
+     * @return array<string, list<Base>>
+     */
+    private function basesOn(Section $section, SectionSurvey $survey, array $moves): array
+    {
+        $byCoat = [];
+        foreach ($moves as $move) {
+            $byCoat[$move->coat->uid][$move->pass][] = $move;
+        }
+        $places = $this->places($section);
+        $bases = [];
+        foreach ($moves as $move) {
+            $bases[$move->id] = [];
+            foreach ($this->under($move, $places, $survey) as [$coat, $pass, $overlap]) {
+                $milestone = $move->coat->recipe->needsOf($coat->recipe);
+                foreach ($this->project->works->laidOf($coat->uid, $pass) as $laid) {
+                    $bases[$move->id][] = new Base($laid, $move->coat->recipe->needsOf($laid->recipe));
+                }
+                foreach ($byCoat[$coat->uid][$pass] ?? [] as $below) {
+                    $band = $below->band->and($move->band);
+                    if ($overlap === null ? $band->y1 < $band->y2 - 1e-6 && $band->x1 < $band->x2 - 1e-6 : $overlap->within($band)) {
+                        $bases[$move->id][] = new Base($below, $milestone);
+                    }
+                }
+            }
+        }
+
+        return $bases;
+    }
+
+    /** @return array<string, array{Coat, int, int}> coat uid → coat, stage, place in its build-up */
+    private function places(Section $section): array
+    {
+        $places = [];
+        foreach ($this->project->works->zonesOf($section->uid) as $zone) {
+            foreach ($this->project->works->coatsOf($zone->uid) as $k => $coat) {
+                $places[$coat->uid] = [$coat, $coat->recipe->stage->value, $k];
+            }
+        }
+
+        return $places;
+    }
+
+    /**
+     * The coats and passes that a move goes over. Within a zone the coat next below stands for those under it, which it
+     * waited for itself, unless this one asks more of them.
+     *
+     * @param array<string, array{Coat, int, int}> $places
+     * @return list<array{Coat, int, Overlap|null}> null for the zone itself
+     */
+    private function under(Move $move, array $places, SectionSurvey $survey): array
+    {
+        $out = $move->pass > 1 ? [[$move->coat, $move->pass - 1, null]] : [];
+        [, $stage, $place] = $places[$move->coat->uid];
+        $nearest = -1;
+        foreach ($places as [$coat, , $k]) {
+            if ($coat->zone === $move->zone->uid && $k < $place) {
+                $nearest = max($nearest, $k);
+            }
+        }
+        foreach ($places as [$coat, $itsStage, $k]) {
+            if ($coat->zone === $move->zone->uid) {
+                $asks = $move->coat->recipe->needsOf($coat->recipe) === Milestone::DryThrough;
+                if ($k < $place && ($k === $nearest || $asks)) {
+                    $out[] = [$coat, $coat->passes, null];
+                }
+            } elseif ([$itsStage, $k] < [$stage, $place]) {
+                $overlap = $survey->overlap($coat->zone, $move->zone->uid);
+                if ($overlap !== null) {
+                    $out[] = [$coat, $coat->passes, $overlap];
+                }
+            }
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Plan;
+
+/** When a move may start so that the room stays warm enough for its film to form. */
+final class ColdHours
+{
+    /** @var array<string, list<array{int, int}>> */
+    private array $known = [];
+
+    /** @param  list<array{int, int}>  $sessions from `$zero` on */
+    public function __construct(private readonly BenchWork $work, private readonly array $sessions, private readonly int $zero, private readonly int $step)
+    {
+    }
+
+    /** @return list<array{int, int}>|null ranges of starts; null where any start will do */
+    public function allowed(Move $move): ?array
+    {
+        $cure = $move->coat->recipe->cure;
+        $room = $this->work->drying($move->section)->room;
+        if ($cure->filmTemperature === null || min($room->day->temperature, $room->night->temperature) >= $cure->filmTemperature) {
+            return null;
+        }
+
+        return $this->known[implode('/', [$cure->id, $move->coat->mm, $move->minutes, $room->uid])] ??= $this->look($move);
+    }
+
+    /** @return list<array{int, int}> */
+    private function look(Move $move): array
+    {
+        $ranges = [];
+        $drying = $this->work->drying($move->section);
+        foreach ($this->sessions as [$from, $to]) {
+            $open = $last = null;
+            foreach ([...range($from, max($from, $to - $move->minutes), $this->step), $to - $move->minutes] as $start) {
+                if ($start < $from) {
+                    continue;
+                }
+                $spoils = $drying->spoils($move->coat->recipe->cure, $move->coat->mm, $start + $move->minutes + $this->zero);
+                if (! $spoils) {
+                    $open ??= $start;
+                    $last = $start;
+                }
+                if ($spoils && $open !== null) {
+                    $ranges[] = [$open, (int) $last];
+                    $open = null;
+                }
+            }
+            if ($open !== null) {
+                $ranges[] = [$open, (int) $last];
+            }
+        }
+
+        return $ranges;
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Plan;
+
+use IdleRidge\Core\Coats\Ballast;
+use IdleRidge\Core\Coats\Band;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Coats\ZoneArea;
+use IdleRidge\Core\Cure\CureClock;
+use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+
+/**
+ * Cuts what is left of a coat's pass into applications: strips of equal area from back to front, along the track for track
+ * dress, none longer than the longest session nor than the material stays workable.
+ */
+final readonly class Cutter
+{
+    private const MOST_STRIPS = 60;
+
+    public function __construct(private Project $project, private int $longestSession)
+    {
+    }
+
+    /** @return list<Move> */
+    public function moves(Section $section, Zone $zone, Coat $coat, int $pass, ZoneArea $left): array
+    {
+        $whole = $this->length($coat, $left, new Band);
+        $count = $this->count($coat, $left->surface * $coat->share, $whole, $this->project->works->room($section));
+        $along = $coat->recipe->bed === 'track';
+        $strips = $along ? $left->trackX->strips($count, false) : $left->acrossY->strips($count, true);
+        $moves = [];
+        foreach ($strips as $k => [$from, $to]) {
+            $band = $along ? new Band(x1: $from, x2: $to) : new Band(y1: $from, y2: $to);
+            $area = $coat->share * ($along ? $left->acrossX : $left->acrossY)->between($from, $to);
+            $track = $this->length($coat, $left, $band);
+            $bed = $along ? $coat->share * $this->ballast($section)->volume($track, $coat->mm, $this->roadbed($section)) : $area * $coat->mm;
+            $moves[] = new Move(
+                Move::id($coat->uid, $pass, $k + 1), $section, $zone, $coat, $pass, $k + 1, $count, $band, $area, $track,
+                max(1, (int) ceil($coat->recipe->labour->minutes($area, $track * $coat->share) - 1e-9)), $coat->recipe->amounts($area, $bed),
+            );
+        }
+
+        return $moves;
+    }
+
+    private function count(Coat $coat, float $area, float $track, Room $room): int
+    {
+        $labour = $coat->recipe->labour;
+        $open = INF;
+        if ($labour->openPerDm2 !== null) {
+            $workable = CureClock::medians($coat->recipe->cure, $room->day, $coat->mm)[Milestone::WorkableUntil->value] ?? INF;
+            $open = $workable * CureClock::factor(0.2);
+        }
+        for ($count = 1; $count < self::MOST_STRIPS; $count++) {
+            $fits = ceil($labour->minutes($area / $count, $track / $count)) <= $this->longestSession;
+            if ($fits && ($labour->openPerDm2 ?? 0.0) * $area / $count / 1e4 <= $open) {
+                break;
+            }
+        }
+
+        return $count;
+    }
+
+    private function length(Coat $coat, ZoneArea $left, Band $band): float
+    {
+        return $coat->recipe->bed === 'track' ? $left->trackX->between(max(-1e6, $band->x1), min(1e6, $band->x2)) : 0.0;
+    }
+
+    private function ballast(Section $section): Ballast
+    {
+        $run = $this->project->runsNear($section)[0] ?? null;
+
+        return Ballast::forTrack($this->project->layout->scale->ratio, $run === null ? 1.8 : $run->profile->toArray()['sleeper_mm']);
+    }
+
+    private function roadbed(Section $section): float
+    {
+        $run = $this->project->runsNear($section)[0] ?? null;
+
+        return $run === null ? 0.0 : $run->profile->toArray()['roadbed_mm'];
+    }
+}

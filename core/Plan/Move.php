@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Plan;
+
+use IdleRidge\Core\Coats\Amount;
+use IdleRidge\Core\Coats\Band;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Project\Section;
+
+/** An application still to lay: one pass of a coat on a strip of its zone, done in one go. Areas are true surface, mm². */
+final readonly class Move
+{
+    /** @param  list<Amount>  $amounts */
+    public function __construct(
+        public string $id,
+        public Section $section,
+        public Zone $zone,
+        public Coat $coat,
+        public int $pass,
+        public int $strip,
+        public int $strips,
+        public Band $band,
+        public float $area,
+        public float $track,
+        public int $minutes,
+        public array $amounts,
+    ) {
+    }
+
+    /** What one does, in words of the bench. */
+    public function title(): string
+    {
+        $coat = $this->coat->name === '' ? $this->coat->recipe->action : $this->coat->name;
+
+        return $coat.($this->coat->passes > 1 ? ", pass {$this->pass}" : '').($this->strips > 1 ? ", strip {$this->strip} of {$this->strips}" : '');
+    }
+
+    /** The id of the strip before this one. */
+    public function before(): string
+    {
+        return self::id($this->coat->uid, $this->pass, $this->strip - 1);
+    }
+
+    public static function id(string $coat, int $pass, int $strip): string
+    {
+        return "{$coat}.{$pass}.{$strip}";
+    }
+
+    public function place(): string
+    {
+        return "{$this->section->name}, {$this->zone->name}";
+    }
+}

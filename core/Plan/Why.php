@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Plan;
+
+use DateTimeImmutable;
+use IdleRidge\Core\Coats\Laid;
+
+/** Why a move of a plan does not start earlier, or not at all, in words. Kinds: wait, session, hands, tool, apart, cold. */
+final class Why
+{
+    /** @param  array<string, int>  $starts minutes of Unix time */
+    public function __construct(private readonly BenchWork $work, private readonly array $starts)
+    {
+    }
+
+    /** @return array{kind: string, ref: string, text: string} */
+    public function notEarlier(Move $move): array
+    {
+        $start = $this->starts[$move->id];
+        [$ready, $base] = $this->binding($move);
+        $session = $this->sessionOf($start);
+        if ($base !== null && $ready >= $start) {
+            return $this->reason('wait', $this->id($base), "{$this->name($base)} is {$this->reachedWord($base)} at {$this->moment($ready)}");
+        }
+        if ($this->isCold($move, $start - 15)) {
+            return $this->reason('cold', '', $this->coldWords($move));
+        }
+        $before = $this->neighbour($move, $start);
+        if ($before !== null) {
+            $tools = array_intersect($move->coat->recipe->tools, $before->coat->recipe->tools);
+
+            return $tools !== []
+                ? $this->reason('tool', (string) reset($tools), "the {$this->first($tools)} is with {$this->quoted($before)} until {$this->moment($start)}")
+                : $this->reason('hands', $before->id, "hands are with {$this->quoted($before)} until {$this->moment($start)}");
+        }
+        if ($session !== null && $start <= max($session[0], $this->work->now)) {
+            $previous = $this->sessionBefore($session[0]);
+            if ($previous !== null && $ready <= $previous[1] - $move->minutes && $this->isCold($move, $previous[1] - $move->minutes)) {
+                return $this->reason('cold', '', $this->coldWords($move));
+            }
+            if ($base !== null && ($previous === null || $ready > $previous[1] - $move->minutes)) {
+                return $ready > $this->work->now
+                    ? $this->reason('wait', $this->id($base), "{$this->name($base)} is {$this->reachedWord($base)} at {$this->moment($ready)}; this is the next session")
+                    : $this->reason('session', (string) $start, 'begins with the next session');
+            }
+
+            return $previous === null
+                ? $this->reason('session', (string) $start, $session[0] <= $this->work->now ? 'can begin at once' : 'begins with the next session')
+                : $this->reason('hands', '', 'the sessions before are taken by other work');
+        }
+        $current = $this->work->current();
+        if ($current !== null && $start === $this->work->endOf($current)) {
+            return $this->reason('hands', $current->uid, "hands are with “{$current->title}” until about {$this->moment($start)}");
+        }
+
+        return $this->reason('order', '', 'other work goes first');
+    }
+
+    /**
+     * @param bool $cold whether no session at all is warm enough for it
+     * @return array{string, string} kind and sentence
+     */
+    public function nowhere(Move $move, bool $cold): array
+    {
+        if ($this->work->sessions === []) {
+            return ['sessions', 'Nothing can be planned: add an evening.'];
+        }
+        if ($cold) {
+            return ['cold', $this->coldWords($move)];
+        }
+        foreach ($this->work->bases[$move->id] as $base) {
+            if ($base->under instanceof Move && ! isset($this->starts[$base->under->id])) {
+                return ['order', "It goes over {$this->quoted($base->under)}, which finds no session itself."];
+            }
+        }
+        $longest = max(array_map(fn (array $s): int => $s[1] - $s[0], $this->work->sessions));
+
+        return $move->minutes > $longest
+            ? ['sessions', "It takes {$move->minutes} minutes, longer than any session."]
+            : ['sessions', 'The sessions of the next '.BenchWork::DAYS.' days have no room left for it.'];
+    }
+
+    /** "Wed 14 Oct 19:30", the day left out where it is today's. */
+    public function moment(int $minute): string
+    {
+        $at = (new DateTimeImmutable('@'.$minute * 60))->setTimezone($this->work->zone());
+        $today = (new DateTimeImmutable('@'.$this->work->now * 60))->setTimezone($this->work->zone());
+
+        return $at->format($at->format('Ymd') === $today->format('Ymd') ? 'H:i' : 'D j M H:i');
+    }
+
+    /**
+     * The base that is ready last.
+     *
+     * @return array{int, Base|null}
+     */
+    public function binding(Move $move): array
+    {
+        $last = 0;
+        $binding = null;
+        foreach ($this->work->bases[$move->id] as $base) {
+            $ready = $this->ready($base);
+            if ($ready !== null && $ready > $last) {
+                [$last, $binding] = [$ready, $base];
+            }
+        }
+
+        return [$last, $binding];
+    }
+
+    private function ready(Base $base): ?int
+    {
+        $under = $base->under;
+        if ($under instanceof Laid) {
+            return (int) ceil($this->work->reached($under, $base->milestone, DryGap::CERTAINTY) - 1e-6);
+        }
+        $start = $this->starts[$under->id] ?? null;
+
+        return $start === null ? null : (int) ceil($this->work->drying($under->section)->reached($under->coat->recipe->cure, $base->milestone, $under->coat->mm, $start + $under->minutes, DryGap::CERTAINTY) - 1e-6);
+    }
+
+    private function neighbour(Move $move, int $start): ?Move
+    {
+        foreach ($this->starts as $id => $at) {
+            if ($id !== $move->id && $at < $start && $at + $this->work->moves[$id]->minutes === $start) {
+                return $this->work->moves[$id];
+            }
+        }
+
+        return null;
+    }
+
+    private function isCold(Move $move, int $start): bool
+    {
+        return $start >= $this->work->now && $this->sessionOf($start) !== null
+            && $this->work->drying($move->section)->spoils($move->coat->recipe->cure, $move->coat->mm, $start + $move->minutes);
+    }
+
+    private function coldWords(Move $move): string
+    {
+        $room = $this->work->drying($move->section)->room;
+        $film = $move->coat->recipe->cure->filmTemperature;
+
+        return "no film forms under {$film} °C, and {$room->name} falls to {$room->night->temperature} °C at night before it is touch-dry: lay it earlier in the day, or keep the room warm";
+    }
+
+    /** @return array{int, int, int}|null */
+    private function sessionOf(int $minute): ?array
+    {
+        foreach ($this->work->sessions as $session) {
+            if ($minute >= $session[0] && $minute < $session[1]) {
+                return $session;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{int, int, int}|null the last session that ends before a moment */
+    private function sessionBefore(int $minute): ?array
+    {
+        $found = null;
+        foreach ($this->work->sessions as $session) {
+            if ($session[1] <= $minute) {
+                $found = $session;
+            }
+        }
+
+        return $found;
+    }
+
+    private function reachedWord(Base $base): string
+    {
+        return match ($base->milestone->value) {
+            'dry_through' => 'dry through', 'touch_dry' => 'touch-dry', default => 'ready for the next coat',
+        };
+    }
+
+    private function name(Base $base): string
+    {
+        return $base->under instanceof Laid ? "“{$base->under->title}”" : $this->quoted($base->under);
+    }
+
+    private function quoted(Move $move): string
+    {
+        return "“{$move->title()}” on {$move->zone->name}";
+    }
+
+    private function id(Base $base): string
+    {
+        return $base->under instanceof Laid ? $base->under->uid : $base->under->id;
+    }
+
+    /** @param  array<string>  $words */
+    private function first(array $words): string
+    {
+        return (string) reset($words);
+    }
+
+    /** @return array{kind: string, ref: string, text: string} */
+    private function reason(string $kind, string $ref, string $text): array
+    {
+        return ['kind' => $kind, 'ref' => $ref, 'text' => $text];
+    }
+}

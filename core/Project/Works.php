@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Project;
+
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Schedule\BenchTime;
+
+/** What goes onto the land and when: zones, their coats in order, what was begun, rooms, bench times, the journal. */
+final readonly class Works
+{
+    /**
+     * @param list<Zone> $zones
+     * @param list<Coat> $coats each zone's in their order
+     * @param list<Laid> $laid
+     * @param list<Room> $rooms the first is where sections stand that name none
+     * @param list<BenchTime> $times
+     * @param list<JournalEntry> $journal
+     */
+    public function __construct(public array $zones = [], public array $coats = [], public array $laid = [], public array $rooms = [], public array $times = [], public array $journal = [])
+    {
+    }
+
+    /**
+     * What does not fit together.
+     *
+     * @param list<Section> $sections
+     * @return list<Refusal> with JSON pointers
+     */
+    public function faults(array $sections): array
+    {
+        $faults = [];
+        $boards = array_column(array_map(fn (Section $s): array => [$s->uid, $s], $sections), 1, 0);
+        $zones = array_column(array_map(fn (Zone $z): array => [$z->uid, $z], $this->zones), 1, 0);
+        $names = [];
+        foreach ($this->zones as $k => $zone) {
+            $board = $boards[$zone->section] ?? null;
+            if ($board === null) {
+                $faults[] = new Refusal('There is no such section.', "/zones/{$k}/section");
+
+                continue;
+            }
+            $outline = $zone->outlineOn($board->placement);
+            if ($outline !== null && Polygon::within($outline, 0.0, 0.0, $board->width, $board->depth) === []) {
+                $faults[] = new Refusal("“{$zone->name}” lies outside the board, which is {$board->width} × {$board->depth} mm.", "/zones/{$k}/outline");
+            }
+            $key = $zone->section.mb_strtolower($zone->name);
+            if (isset($names[$key])) {
+                $faults[] = new Refusal("Two zones of {$board->name} are called “{$zone->name}”.", "/zones/{$k}/name");
+            }
+            $names[$key] = true;
+            foreach ($zone->without as $uid) {
+                if (! isset($zones[$uid]) || $zones[$uid]->section !== $zone->section) {
+                    $faults[] = new Refusal("“{$zone->name}” leaves out a zone that is not on its section.", "/zones/{$k}/without");
+                } elseif ($this->leavesOut($zones, $uid, $zone->uid)) {
+                    $faults[] = new Refusal("“{$zone->name}” and “{$zones[$uid]->name}” leave each other out.", "/zones/{$k}/without");
+                }
+            }
+        }
+        foreach ($this->coats as $k => $coat) {
+            if (! isset($zones[$coat->zone])) {
+                $faults[] = new Refusal('There is no such zone.', "/coats/{$k}/zone");
+            }
+        }
+        foreach ($this->laid as $k => $laid) {
+            if (! isset($boards[$laid->section])) {
+                $faults[] = new Refusal('There is no such section.', "/laid/{$k}/section");
+            }
+        }
+        $rooms = array_map(fn (Room $r): string => $r->uid, $this->rooms);
+        foreach ($sections as $k => $section) {
+            if ($section->room !== null && ! in_array($section->room, $rooms, true)) {
+                $faults[] = new Refusal('There is no such room.', "/sections/{$k}/room");
+            }
+        }
+
+        return $faults;
+    }
+
+    public function room(Section $section): Room
+    {
+        foreach ($this->rooms as $room) {
+            if ($room->uid === $section->room) {
+                return $room;
+            }
+        }
+
+        return $this->rooms[0] ?? Room::standard();
+    }
+
+    /** @return array<string, Zone> uid → zone of a section */
+    public function zonesOf(string $section): array
+    {
+        $out = [];
+        foreach ($this->zones as $zone) {
+            if ($zone->section === $section) {
+                $out[$zone->uid] = $zone;
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<Coat> as they are laid */
+    public function coatsOf(string $zone): array
+    {
+        return Coat::inOrder(array_values(array_filter($this->coats, fn (Coat $c): bool => $c->zone === $zone)));
+    }
+
+    /** @return list<Laid> of a coat's pass */
+    public function laidOf(string $coat, int $pass): array
+    {
+        return array_values(array_filter($this->laid, fn (Laid $l): bool => $l->coat === $coat && $l->pass === $pass));
+    }
+
+    /**
+     * @param array<string, Zone> $zones
+     * @param array<string, true> $seen
+     */
+    private function leavesOut(array $zones, string $from, string $wanted, array $seen = []): bool
+    {
+        foreach (isset($zones[$from]) && ! isset($seen[$from]) ? $zones[$from]->without : [] as $uid) {
+            if ($uid === $wanted || $this->leavesOut($zones, $uid, $wanted, $seen + [$from => true])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,192 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Workshop\Plan\PlanFile;
+use App\Workshop\Time\Uids;
+use DateTimeImmutable;
+use DateTimeZone;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Plan\BenchWork;
+use IdleRidge\Core\Project\JournalEntry;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\Works;
+use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Track\Run;
+use Psr\Clock\ClockInterface;
+
+/** What goes onto the demo's land: zones at different stages, dated back from the day the demo is made. */
+final class SkarnvikWorks
+{
+    /** @var list<Zone> */
+    private array $zones;
+
+    /** @var list<Coat> */
+    private array $coats;
+
+    public function __construct(private readonly Uids $uids, private readonly ClockInterface $clock, private readonly Library $library)
+    {
+    }
+
+    public function on(Project $land): Project
+    {
+        $this->zones = $this->coats = [];
+        $rooms = [
+            Room::of($this->uids->next(), 'Workroom', 18.5, 10.0, 62.0, 70.0),
+            Room::of($this->uids->next(), 'Shed', 15.0, 4.0, 70.0, 82.0),
+        ];
+        $sections = array_map(fn (Section $s): Section => $s->name === 'Weir Bend' ? $s->in($rooms[1]->uid) : $s, $land->sections);
+        $board = fn (string $name): string => $land->section($name)->uid;
+        $this->tarnhead($land, $board('Tarnhead'));
+        $this->others($land, $board);
+        $works = new Works($this->zones, $this->coats, [], $rooms, $this->times());
+        $whole = fn (Works $works): Project => Project::of($land->layout->showing($this->day(52)), $sections, $land->runs, $land->features, $land->runExtras, $land->extra, $works);
+        [$laid, $journal] = $this->history($whole($works));
+
+        return $whole(new Works($this->zones, $this->coats, $laid, $rooms, $works->times, $journal));
+    }
+
+    private function tarnhead(Project $land, string $board): void
+    {
+        $formation = $this->zone($board, 'Formation', near: ['run' => null, 'from' => 0.0, 'to' => 24.0]);
+        $tarn = $this->zone($board, 'Tarn', outline: $this->oval(640, 92, 175, 62));
+        $crag = $this->zone($board, 'Crag', outline: [[700, 425], [1090, 420], [1120, 600], [640, 600]], slope: [32.0, 90.0], without: [$formation]);
+        $bank = $this->zone($board, 'Birch bank', outline: [[0, 400], [250, 395], [370, 470], [380, 600], [0, 600]], without: [$formation]);
+        $meadow = $this->zone($board, 'Meadow', without: [$formation, $tarn, $crag, $bank]);
+        $this->coat($formation, 'pulp-plaster-spreading', 4.0);
+        $this->coat($formation, 'earth-paint');
+        $this->coat($formation, 'stone-ballast', 3.0);
+        $this->coat($tarn, 'pulp-plaster-spreading', 5.0, name: 'Bed plaster');
+        $this->coat($tarn, 'earth-paint', name: 'Bed paint');
+        $this->coat($tarn, 'gloss-medium', passes: 10);
+        $this->coat($crag, 'casting-plaster', 5.0, name: 'Rock plaster');
+        $this->coat($crag, 'earth-paint', name: 'Dark rock base');
+        foreach ([$meadow, $bank] as $grass) {
+            $this->coat($grass, 'pulp-plaster-spreading', 4.0);
+            $this->coat($grass, 'earth-paint');
+            $this->coat($grass, 'sifted-soil', 1.0);
+            $this->coat($grass, 'fibre-2mm', share: $grass === $meadow ? 0.7 : 0.4);
+            $this->coat($grass, 'fibre-4mm', share: 0.35);
+        }
+    }
+
+    /** @param  callable(string): string  $board */
+    private function others(Project $land, callable $board): void
+    {
+        $birch = $this->zone($board('Birch Cutting'), 'Cutting sides', slope: [20.0, 90.0], near: ['run' => $this->run($land, 'Birch line'), 'from' => 24.0, 'to' => 140.0]);
+        $weir = $this->zone($board('Weir Bend'), 'Embankment', near: ['run' => $this->run($land, 'Weir line'), 'from' => 24.0, 'to' => 110.0]);
+        $yard = $this->zone($board('Fell Halt'), 'Yard', outline: [[3120, 235], [3900, 235], [3900, 330], [3120, 330]]);
+        foreach ([[$birch, 4.0], [$weir, 5.0], [$yard, 3.0]] as [$zone, $mm]) {
+            $this->coat($zone, 'pulp-plaster-spreading', $mm);
+            $this->coat($zone, 'earth-paint');
+        }
+        $this->coat($weir, 'sifted-soil', 1.0);
+    }
+
+    /** @return array{list<Laid>, list<JournalEntry>} */
+    private function history(Project $project): array
+    {
+        $work = (new PlanFile)->work($project, $this->minute(0, '12:00'));
+        $laid = [];
+        foreach ([
+            ['Formation', 'Pulp plaster', 1, -17, '19:40'], ['Tarn', 'Bed plaster', 1, -17, '20:20'], ['Crag', 'Rock plaster', 1, -16, '19:35'],
+            ['Meadow', 'Pulp plaster', 1, -15, '10:00'], ['Birch bank', 'Pulp plaster', 1, -14, '19:30'],
+            ['Formation', 'Earth paint', 1, -9, '19:30'], ['Meadow', 'Earth paint', 1, -9, '19:55'], ['Tarn', 'Bed paint', 1, -8, '19:30'],
+            ['Meadow', 'Sifted soil', 1, -6, '10:00'], ['Tarn', 'Gloss medium', 1, -4, '20:50'], ['Tarn', 'Gloss medium', 2, -1, '20:55'], ['Birch bank', 'Earth paint', 1, -1, '19:45'],
+            ['Yard', 'Pulp plaster', 1, -1, '20:05'],
+        ] as [$zone, $coat, $pass, $days, $clock]) {
+            array_push($laid, ...$this->lay($work, $zone, $coat, $pass, $this->minute($days, $clock)));
+        }
+        $last = $this->lay($work, 'Embankment', 'Pulp plaster', 1, $this->now() - 130);
+        array_push($laid, ...$last);
+        usort($laid, fn (Laid $a, Laid $b): int => $a->startedAt <=> $b->startedAt);
+        $zones = array_column(array_map(fn (Zone $z): array => [$z->uid, $z->name], $this->zones), 1, 0);
+        $journal = array_map(function (Laid $one) use ($project, $zones): JournalEntry {
+            $air = $project->works->room($project->section($one->section))->at((int) $one->endedAt, new DateTimeZone($project->layout->zone));
+
+            return JournalEntry::of($this->uids->next(), (int) $one->endedAt, 'done', $one->section, $one->uid, "{$one->title} on {$zones[$one->zone]}, ".number_format($one->area / 1e4, 1).' dm²', $air->temperature, $air->humidity);
+        }, $laid);
+
+        return [$laid, $journal];
+    }
+
+    /** @return list<Laid> the strips of a pass, one after the other */
+    private function lay(BenchWork $work, string $zone, string $coat, int $pass, int $at): array
+    {
+        $out = [];
+        foreach ($work->moves as $move) {
+            if ($move->zone->name === $zone && $move->coat->title() === $coat && $move->pass === $pass) {
+                $out[] = $work->begin($move, $this->uids->next(), $at, $at + $move->minutes);
+                $at += $move->minutes;
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<BenchTime> */
+    private function times(): array
+    {
+        $out = [];
+        foreach ([1 => 1, 2, 3, 4] as $weekday) {
+            $out[] = BenchTime::of($this->uids->next(), 'weekly', $weekday, null, 1170, 1290);
+        }
+        $out[] = BenchTime::of($this->uids->next(), 'weekly', 6, null, 600, 780);
+
+        return $out;
+    }
+
+    /**
+     * @param list<array{int|float, int|float}>|null $outline
+     * @param array{float, float}|null $slope
+     * @param array{run: string|null, from: float, to: float}|null $near
+     * @param list<string> $without
+     */
+    private function zone(string $board, string $name, ?array $outline = null, ?array $slope = null, ?array $near = null, array $without = []): string
+    {
+        $ring = $outline === null ? null : array_map(fn (array $p): array => [(float) $p[0], (float) $p[1]], $outline);
+        $zone = Zone::of($this->uids->next(), $board, $name, $ring, $slope, $near, $without);
+        $this->zones[] = $zone;
+
+        return $zone->uid;
+    }
+
+    private function coat(string $zone, string $recipe, ?float $mm = null, float $share = 1.0, int $passes = 1, string $name = ''): void
+    {
+        $this->coats[] = Coat::of($this->uids->next(), $zone, $this->library->recipe($recipe), $mm, $share, $passes, $name);
+    }
+
+    /** @return list<array{float, float}> */
+    private function oval(float $x, float $y, float $a, float $b): array
+    {
+        return array_map(fn (int $k): array => [round($x + $a * cos($k * M_PI / 12)), round($y + $b * sin($k * M_PI / 12))], range(0, 23));
+    }
+
+    private function run(Project $land, string $name): string
+    {
+        return array_values(array_filter($land->runs, fn (Run $run): bool => $run->name === $name))[0]->uid;
+    }
+
+    private function now(): int
+    {
+        return intdiv($this->clock->now()->getTimestamp(), 60);
+    }
+
+    private function day(int $days): string
+    {
+        return $this->clock->now()->modify("{$days} days")->format('Y-m-d');
+    }
+
+    /** A time of day so many days from today, on the layout's wall clock. */
+    private function minute(int $days, string $clock): int
+    {
+        return intdiv((new DateTimeImmutable($this->day($days).' '.$clock, new DateTimeZone('Europe/Oslo')))->getTimestamp(), 60);
+    }
+}
