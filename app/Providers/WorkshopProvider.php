@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Workshop\Files\LibraryFiles;
+use App\Workshop\Journal\KeepJournal;
 use App\Workshop\Land\LandDesk;
+use App\Workshop\Revising\StepTurned;
 use App\Workshop\Time\BenchClock;
 use IdleRidge\Core\Coats\Library;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
 use Psr\Clock\ClockInterface;
 
@@ -24,5 +27,6 @@ final class WorkshopProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
+        Event::listen(StepTurned::class, fn (StepTurned $step) => $this->app->make(KeepJournal::class)->turned($step));
     }
 }

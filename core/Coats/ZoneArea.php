@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
+use IdleRidge\Core\Geometry\Polygon;
+
 /**
  * A zone on the land as it is, in section coordinates: its rings (outlines counter-clockwise, holes clockwise), plan and
  * true surface area (mm²), mean height over the board's top (mm), area by whole degrees of slope, and how area and track
@@ -25,6 +27,28 @@ final readonly class ZoneArea
         public Profile $acrossY,
         public Profile $trackX,
     ) {
+    }
+
+    /**
+     * A place for a mark: the middle of the largest outline, (0, 0) where there is none.
+     *
+     * @return array{float, float}
+     */
+    public function middle(): array
+    {
+        $largest = [];
+        $most = 0.0;
+        foreach ($this->rings as $ring) {
+            if (Polygon::area($ring) > $most) {
+                [$largest, $most] = [$ring, Polygon::area($ring)];
+            }
+        }
+        if ($largest === []) {
+            return [0.0, 0.0];
+        }
+        $middle = [array_sum(array_column($largest, 0)) / count($largest), array_sum(array_column($largest, 1)) / count($largest)];
+
+        return Polygon::holds($largest, $middle[0], $middle[1]) ? $middle : $largest[0];
     }
 
     /** Surface steeper than so many degrees, mm². */

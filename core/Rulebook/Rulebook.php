@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Rulebook;
 
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Project\LandStudy;
 
 /** All rules there are. */
@@ -20,6 +21,23 @@ final class Rulebook
         return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds];
     }
 
+    /** @return list<WorkRule> */
+    public static function workRules(): array
+    {
+        return [new TooColdToFilm, new DryBeforeFibreOverFibre, new WhiteShowing, new SlopeOverRestingAngle];
+    }
+
+    /** @return list<Finding> on what goes onto the land, those that stop first */
+    public static function checkWork(BenchPlan $plan): array
+    {
+        $found = [];
+        foreach (self::workRules() as $rule) {
+            array_push($found, ...$rule->check($plan));
+        }
+
+        return self::byWeight($found);
+    }
+
     /** @return list<Finding> those that stop first, then as the rules stand */
     public static function check(LandStudy $study): array
     {
@@ -27,6 +45,16 @@ final class Rulebook
         foreach (self::rules() as $rule) {
             array_push($found, ...$rule->check($study));
         }
+
+        return self::byWeight($found);
+    }
+
+    /**
+     * @param list<Finding> $found
+     * @return list<Finding>
+     */
+    private static function byWeight(array $found): array
+    {
         $weight = fn (Finding $f): int => array_search($f->severity, Severity::cases(), true) ?: 0;
         usort($found, fn (Finding $a, Finding $b): int => $weight($a) <=> $weight($b));
 

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Workshop\Land\StudyFile;
+use App\Workshop\Plan\PlanFile;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Rulebook\Rulebook;
 
 final class CheckCommand extends RidgeCommand
 {
-    protected $signature = 'ridge:check {file : a *.ridge.json} {--section= : only this one, by uid or name} {--json}';
+    protected $signature = 'ridge:check {file : a *.ridge.json} {--section= : only this one, by uid or name} {--now= : a moment in ISO 8601; without it the clock\'s} {--json}';
 
     protected $description = 'Lists the findings of a layout';
 
@@ -20,6 +23,14 @@ final class CheckCommand extends RidgeCommand
         $only = $this->word('section');
         foreach ($only === '' ? $project->sections : [$project->section($only)] as $section) {
             array_push($findings, ...$works->findings($works->of($project, $section)));
+        }
+
+        $plans = new PlanFile;
+        $wanted = $only === '' ? null : $project->section($only)->uid;
+        foreach (Rulebook::checkWork(BenchPlan::make($plans->work($project, $this->minute()))) as $finding) {
+            if ($wanted === null || $finding->section === $wanted) {
+                $findings[] = $finding->toArray();
+            }
         }
 
         return ['findings' => $findings];

@@ -14,6 +14,8 @@ use App\Workshop\Revising\Ledger;
 use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Time\Uids;
 use App\Workshop\Typed;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Refusals;
@@ -64,7 +66,18 @@ final readonly class PlaceSection
 
     public function remove(Layout $layout, SectionRow $row): void
     {
-        $this->ledger->record($layout, "{$row->name} removed", fn (Changes $changes) => $changes->delete($row));
+        $works = $this->load->works($layout);
+        $zones = array_keys($works->zonesOf($row->uid));
+        $coats = array_map(fn (Coat $c): string => $c->uid, array_filter($works->coats, fn (Coat $c): bool => in_array($c->zone, $zones, true)));
+        $laid = array_map(fn (Laid $l): string => $l->uid, array_filter($works->laid, fn (Laid $l): bool => $l->section === $row->uid));
+        $this->ledger->record($layout, "{$row->name} removed", function (Changes $changes) use ($layout, $row, $zones, $coats, $laid): void {
+            foreach ([[$layout->coats(), $coats], [$layout->applications(), $laid], [$layout->zones(), $zones]] as [$rows, $uids]) {
+                foreach ($rows->whereIn('uid', $uids)->get() as $gone) {
+                    $changes->delete($gone);
+                }
+            }
+            $changes->delete($row);
+        });
     }
 
     /** @return array<string, mixed> */
@@ -111,6 +124,16 @@ final readonly class PlaceSection
                     return ['x_mm' => $there->x, 'y_mm' => $there->y, 'z_mm' => $p['z_mm']];
                 }, $feature->points);
                 $changes->save($feature);
+            }
+        }
+        foreach ([[$layout->zones(), 'outline', 1], [$layout->applications(), 'rings', 2]] as [$rows, $key, $depth]) {
+            foreach ($rows->get() as $row) {
+                $values = (array) $row->values();
+                if ($values['section'] === $to->uid && isset($values[$key])) {
+                    $rings = $depth === 1 ? [$values[$key]] : $values[$key];
+                    $moved = Laid::moved($rings, fn (Point $p): Point => $move($p->x, $p->y));
+                    $changes->save($row->keep([$key => $depth === 1 ? $moved[0] : $moved] + $values));
+                }
             }
         }
         foreach ($layout->runs()->get() as $run) {

@@ -60,6 +60,7 @@ final readonly class Ledger
         return ['undo' => $sentence(self::last($done)), 'redo' => $sentence(self::last($undone))];
     }
 
+    /** @param  'undo'|'redo'  $kind */
     private function turn(Layout $layout, string $kind): ?string
     {
         return DB::transaction(function () use ($layout, $kind): ?string {
@@ -76,6 +77,7 @@ final readonly class Ledger
                 $rows[] = $this->put($layout, $change['table'], $change['uid'], $from, $to);
             }
             $this->note($layout, $kind, $revision->sentence, $rows, $revision->id);
+            event(new StepTurned($layout, $kind, $revision->sentence, $rows));
 
             return $revision->sentence;
         });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop\Revising;
 
+use App\Models\Kept;
 use App\Models\Record;
 use RuntimeException;
 
@@ -29,12 +30,16 @@ final class StaleRecord extends RuntimeException
         if ($rev === null || $rev === $record->rev) {
             return;
         }
+        $standing = $record->getAttributes();
+        if ($record instanceof Kept) {
+            [$sent, $standing] = [(array) json_decode((string) $sent['data'], true), (array) json_decode($record->data, true)];
+        }
         $now = [];
         $yours = [];
         foreach ($sent as $field => $value) {
-            $standing = $record->getAttributes()[$field] ?? null;
-            if ($standing !== null && self::text($standing) !== self::text($value)) {
-                $now[$field] = self::text($standing);
+            $stands = $standing[$field] ?? null;
+            if ($stands !== null && self::text($stands) !== self::text($value)) {
+                $now[$field] = self::text($stands);
                 $yours[$field] = self::text($value);
             }
         }

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Coats;
+
+use App\Models\Coat as CoatRow;
+use App\Models\Layout;
+use App\Models\Zone as ZoneRow;
+use App\Workshop\KeptRows;
+use App\Workshop\LoadProject;
+use App\Workshop\Revising\Changes;
+use App\Workshop\Revising\Ledger;
+use App\Workshop\Revising\StaleRecord;
+use App\Workshop\Typed;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Units;
+
+/** Puts coats onto zones, changes their thickness, share and passes, moves and removes them. What was begun stays. */
+final readonly class KeepCoat
+{
+    public function __construct(private Ledger $ledger, private KeptRows $rows, private LoadProject $load, private Library $library)
+    {
+    }
+
+    /**
+     * @param array<string, mixed> $input recipe, or build_up for several
+     * @return CoatRow the last of them
+     */
+    public function create(Layout $layout, ZoneRow $zone, array $input): CoatRow
+    {
+        $typed = new Typed($input, Units::from($layout->units));
+        $word = $typed->text('recipe');
+        $ids = str_starts_with($word, 'all:') ? ($this->library->buildUps[substr($word, 4)]['recipes'] ?? []) : [$word];
+        $coats = $typed->made(fn (): array => array_map(fn (string $id): Coat => Coat::of($this->rows->uid(), $zone->uid, $this->library->recipe($id)), $ids));
+        if ($coats === []) {
+            throw new Refusal('There is no such build-up.', 'recipe');
+        }
+
+        return $this->ledger->record($layout, count($coats) === 1 ? "{$coats[0]->title()} added" : 'A build-up added', function (Changes $changes) use ($layout, $coats): CoatRow {
+            $row = null;
+            foreach ($coats as $coat) {
+                $row = $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat($coat));
+            }
+            $this->rows->whole($layout);
+
+            return $row;
+        });
+    }
+
+    /** @param  array<string, mixed>  $input mm, share (%), passes, name, rev */
+    public function change(Layout $layout, CoatRow $row, array $input): void
+    {
+        $old = $this->find($layout, $row);
+        $typed = new Typed($input, Units::from($layout->units));
+        $mm = $typed->length('mm', $old->mm, $old->mm);
+        $share = $typed->number('share', 100.0 * $old->share);
+        $passes = $typed->number('passes', (float) $old->passes);
+        $coat = $typed->made(fn (): Coat => Coat::of($old->uid, $old->zone, $old->recipe, $mm, $share / 100.0, (int) $passes, $typed->text('name', $old->name), $old->extra));
+        $values = WorksFile::fromCoat($coat);
+        StaleRecord::unlessFresh($row, isset($input['rev']) ? (int) $input['rev'] : null, "“{$old->title()}”", ['data' => CoatRow::text($values)]);
+        $this->ledger->record($layout, "{$coat->title()} changed", function (Changes $changes) use ($layout, $row, $values): void {
+            $changes->save($row->keep($values));
+            $this->rows->whole($layout);
+        });
+    }
+
+    /** Moves a coat one place down or up among those of its stage. */
+    public function move(Layout $layout, CoatRow $row, int $by): void
+    {
+        $coat = $this->find($layout, $row);
+        $order = array_map(fn (Coat $c): string => $c->uid, array_values(array_filter($this->load->works($layout)->coatsOf($coat->zone), fn (Coat $c): bool => $c->recipe->stage === $coat->recipe->stage)));
+        $at = (int) array_search($coat->uid, $order, true);
+        $other = $order[$at + ($by > 0 ? 1 : -1)] ?? null;
+        if ($other === null) {
+            throw new Refusal("{$coat->title()} belongs to {$coat->recipe->stage->word()}: it goes no further that way.", 'coat');
+        }
+        $this->ledger->record($layout, "{$coat->title()} moved", function (Changes $changes) use ($layout, $row, $other): void {
+            $partner = $layout->coats()->where('uid', $other)->firstOrFail();
+            [$row->position, $partner->position] = [$partner->position, $row->position];
+            $changes->save($row);
+            $changes->save($partner);
+        });
+    }
+
+    /** @throws Refusal when it was begun */
+    public function remove(Layout $layout, CoatRow $row): void
+    {
+        $coat = $this->find($layout, $row);
+        if (array_filter($this->load->works($layout)->laid, fn (Laid $l): bool => $l->coat === $row->uid) !== []) {
+            throw new Refusal("{$coat->title()} was begun: it stays as it is. Undo the work first.", 'coat');
+        }
+        $this->ledger->record($layout, "{$coat->title()} removed", fn (Changes $changes) => $changes->delete($row));
+    }
+
+    private function find(Layout $layout, CoatRow $row): Coat
+    {
+        return array_values(array_filter($this->load->works($layout)->coats, fn (Coat $c): bool => $c->uid === $row->uid))[0];
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Coats;
+
+use App\Models\Coat as CoatRow;
+use App\Models\Layout;
+use App\Models\Section as SectionRow;
+use App\Models\Zone as ZoneRow;
+use App\Workshop\KeptRows;
+use App\Workshop\LoadProject;
+use App\Workshop\Revising\Changes;
+use App\Workshop\Revising\Ledger;
+use App\Workshop\Revising\StaleRecord;
+use App\Workshop\Typed;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\Section;
+
+/** Makes, changes and removes zones. Forms speak section coordinates, rows the layout's. */
+final readonly class KeepZone
+{
+    public function __construct(private Ledger $ledger, private KeptRows $rows, private LoadProject $load, private Library $library)
+    {
+    }
+
+    /** @param  array<string, mixed>  $input name, outline ("x,y x,y …") or points[], slope_from, slope_to, near (run uid, any or none), near_from, near_to, without[], build_up */
+    public function create(Layout $layout, SectionRow $row, array $input): ZoneRow
+    {
+        $project = $this->load->of($layout);
+        $zones = $project->works->zonesOf($row->uid);
+        $typed = new Typed($input, Units::from($layout->units));
+        $name = $typed->text('name') !== '' ? $typed->text('name') : 'Zone '.(count($zones) + 1);
+        $zone = $this->read($typed, $project->section($row->uid), Zone::of($this->rows->uid(), $row->uid, $name), $name);
+        $buildUp = $typed->text('build_up');
+
+        return $this->ledger->record($layout, "{$zone->name} added", function (Changes $changes) use ($layout, $zone, $buildUp): ZoneRow {
+            $new = $this->rows->add($changes, $layout, ZoneRow::class, WorksFile::fromZone($zone));
+            foreach ($this->library->buildUps[$buildUp]['recipes'] ?? [] as $recipe) {
+                $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat(Coat::of($this->rows->uid(), $zone->uid, $this->library->recipe($recipe))));
+            }
+            $this->rows->whole($layout);
+
+            return $new;
+        });
+    }
+
+    /** @param  array<string, mixed>  $input as above, and rev */
+    public function change(Layout $layout, ZoneRow $row, array $input): void
+    {
+        $project = $this->load->of($layout);
+        $old = array_values(array_filter($project->works->zones, fn (Zone $z): bool => $z->uid === $row->uid))[0];
+        $typed = new Typed($input, Units::from($layout->units));
+        $zone = $this->read($typed, $project->section($old->section), $old, $typed->text('name'));
+        $values = WorksFile::fromZone($zone);
+        StaleRecord::unlessFresh($row, isset($input['rev']) ? (int) $input['rev'] : null, "“{$old->name}”", ['data' => ZoneRow::text($values)]);
+        $this->ledger->record($layout, "{$zone->name} changed", function (Changes $changes) use ($layout, $row, $values): void {
+            $changes->save($row->keep($values));
+            $this->rows->whole($layout);
+        });
+    }
+
+    /** @throws Refusal when work was begun on it */
+    public function remove(Layout $layout, ZoneRow $row): void
+    {
+        $works = $this->load->works($layout);
+        $name = array_values(array_filter($works->zones, fn (Zone $z): bool => $z->uid === $row->uid))[0]->name;
+        if (array_filter($works->laid, fn (Laid $l): bool => $l->zone === $row->uid) !== []) {
+            throw new Refusal("Work on {$name} was begun: it stays as it is. Undo the work first.", 'zone');
+        }
+        $coats = array_map(fn (Coat $c): string => $c->uid, $works->coatsOf($row->uid));
+        $this->ledger->record($layout, "{$name} removed", function (Changes $changes) use ($layout, $row, $coats): void {
+            foreach ($layout->coats()->whereIn('uid', $coats)->get() as $coat) {
+                $changes->delete($coat);
+            }
+            $changes->delete($row);
+            $this->rows->whole($layout);
+        });
+    }
+
+    private function read(Typed $typed, Section $section, Zone $old, string $name): Zone
+    {
+        $outline = $typed->has('outline') || $typed->has('points') ? $this->outline($typed, $section) : $old->outline;
+        $slope = null;
+        if ($typed->text('slope_from').$typed->text('slope_to') !== '') {
+            $slope = [$typed->number('slope_from', 0.0), $typed->number('slope_to', 90.0)];
+        }
+        $near = null;
+        if (! in_array($typed->text('near'), ['', 'none'], true)) {
+            $near = ['run' => $typed->text('near') === 'any' ? null : $typed->text('near'), 'from' => $typed->length('near_from', 0.0), 'to' => $typed->length('near_to')];
+        }
+        $without = array_values(array_filter(array_map('strval', array_filter($typed->list('without'), 'is_scalar'))));
+
+        return $typed->made(fn (): Zone => Zone::of($old->uid, $old->section, $name, $outline, $slope, $near, $without, $old->extra));
+    }
+
+    /** @return list<array{float, float}>|null layout coordinates */
+    private function outline(Typed $typed, Section $section): ?array
+    {
+        $points = [];
+        foreach (array_keys($typed->list('points')) as $k) {
+            $points[] = [$typed->length("points.{$k}.x"), $typed->length("points.{$k}.y")];
+        }
+        foreach (preg_split('/[\s;]+/', $typed->text('outline'), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $k => $pair) {
+            if (preg_match('/^(-?\d+(?:\.\d+)?),(-?\d+(?:\.\d+)?)$/', $pair, $m) !== 1) {
+                $typed->fault("“{$pair}” is not a corner; type each as x,y in mm with a space between.", 'outline');
+
+                return null;
+            }
+            $points[] = [(float) $m[1], (float) $m[2]];
+        }
+        $there = array_map(function (array $p) use ($section): array {
+            $q = $section->placement->toLayout(new Point($p[0], $p[1]));
+
+            return [$q->x, $q->y];
+        }, $points);
+
+        return $there === [] ? null : $there;
+    }
+
+    /** Corners as a form shows them: "700,425 1090,420". */
+    public static function corners(Zone $zone, Section $section): string
+    {
+        return implode(' ', array_map(fn (array $p): string => Length::decimal($p[0], 1).','.Length::decimal($p[1], 1), $zone->outlineOn($section->placement) ?? []));
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Journal;
+
+use App\Models\JournalEntry as EntryRow;
+use App\Models\Layout;
+use App\Workshop\LoadProject;
+use App\Workshop\Plan\PlanDesk;
+use App\Workshop\Revising\StepTurned;
+use App\Workshop\Time\Uids;
+use DateTimeZone;
+use IdleRidge\Core\Coats\Amount;
+use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Project\JournalEntry;
+
+/** Writes journal entries. They are never changed: undoing a step that laid something writes one against it. */
+final readonly class KeepJournal
+{
+    public function __construct(private LoadProject $load, private PlanDesk $desk, private Uids $uids)
+    {
+    }
+
+    public function note(Layout $layout, Laid $laid, string $kind): void
+    {
+        $project = $this->load->of($layout);
+        $zones = $project->works->zonesOf($laid->section);
+        $on = isset($zones[$laid->zone]) ? " on {$zones[$laid->zone]->name}" : '';
+        $area = number_format($laid->area / 1e4, 1).' dm²';
+        $words = match ($kind) {
+            'done' => "{$laid->title}{$on}, {$area}",
+            'stopped' => "{$laid->title}{$on}, stopped after {$area}",
+            default => "{$laid->title}{$on} is still wet",
+        };
+        $air = $project->works->room($project->section($laid->section))->at($this->desk->now(), new DateTimeZone($layout->zone));
+        $amounts = $kind === 'still wet' ? [] : array_map(fn (Amount $a): array => ['material' => $a->material, 'amount' => round($a->amount, 1), 'unit' => $a->unit], $laid->amounts);
+        $this->write($layout, JournalEntry::of($this->uids->next(), $this->desk->now(), $kind, $laid->section, $laid->uid, $words, $air->temperature, $air->humidity, $amounts));
+    }
+
+    /** A step that touched laid work was undone or done again. */
+    public function turned(StepTurned $step): void
+    {
+        foreach ($step->rows as $row) {
+            if ($row['table'] !== 'applications') {
+                continue;
+            }
+            $data = json_decode((string) ($row['after']['data'] ?? $row['before']['data'] ?? '{}'), true);
+            $kind = $step->kind === 'undo' ? 'undone' : 'done again';
+            $this->write($step->layout, JournalEntry::of($this->uids->next(), $this->desk->now(), $kind, (string) $data['section'], $row['uid'], ucfirst($kind).": {$step->sentence}"));
+
+            return;
+        }
+    }
+
+    private function write(Layout $layout, JournalEntry $entry): void
+    {
+        $position = (int) $layout->journalEntries()->max('position') + 1;
+        (new EntryRow(['uid' => $entry->uid, 'layout_id' => $layout->id, 'rev' => 1, 'position' => $position]))->keep(WorksFile::fromEntry($entry))->save();
+    }
+}

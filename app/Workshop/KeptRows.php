@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Models\Kept;
+use App\Models\Layout;
+use App\Workshop\Revising\Changes;
+use App\Workshop\Time\Uids;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Refusals;
+
+/** New rows of the kind that stand in one JSON column, and the check that a change fits the whole. */
+final readonly class KeptRows
+{
+    public function __construct(private Uids $uids, private LoadProject $load)
+    {
+    }
+
+    public function uid(): string
+    {
+        return $this->uids->next();
+    }
+
+    /**
+     * @template T of Kept
+     *
+     * @param class-string<T> $model
+     * @param array<string, mixed> $values as a file holds them, with the uid
+     * @return T
+     */
+    public function add(Changes $changes, Layout $layout, string $model, array $values): Kept
+    {
+        $last = (int) $model::query()->where('layout_id', $layout->id)->max('position');
+        $row = (new $model(['uid' => $values['uid'], 'layout_id' => $layout->id, 'rev' => 1, 'position' => $last + 1]))->keep($values);
+        $changes->save($row);
+
+        return $row;
+    }
+
+    /**
+     * Loads the layout as it would be: what does not fit is refused beside its field, and the transaction undone.
+     *
+     * @throws Refusals
+     */
+    public function whole(Layout $layout): void
+    {
+        try {
+            $this->load->of($layout);
+        } catch (Refusals $faults) {
+            throw new Refusals(array_map(fn (Refusal $r): Refusal => new Refusal($r->getMessage(), basename($r->place)), $faults->all));
+        }
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Layouts;
+
+use App\Models\Layout;
+use App\Models\Room as RoomRow;
+use App\Workshop\KeptRows;
+use App\Workshop\Revising\Changes;
+use App\Workshop\Revising\Ledger;
+use App\Workshop\Revising\StaleRecord;
+use App\Workshop\Typed;
+use IdleRidge\Core\Cure\Climate;
+use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Interchange\Record as Values;
+use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Schedule\BenchTime;
+
+/** The rooms in which sections stand and dry. */
+final readonly class KeepRoom
+{
+    public function __construct(private Ledger $ledger, private KeptRows $rows)
+    {
+    }
+
+    /** @param  array<string, mixed>  $input name, day_c, night_c, day_rh, night_rh, airflow, day_from, day_to */
+    public function create(Layout $layout, array $input): void
+    {
+        $room = $this->read($input, Room::standard($this->rows->uid(), 'Room '.($layout->rooms()->count() + 1)));
+        $this->ledger->record($layout, "{$room->name} added", fn (Changes $changes) => $this->rows->add($changes, $layout, RoomRow::class, WorksFile::fromRoom($room)));
+    }
+
+    /** @param  array<string, mixed>  $input as above, and rev */
+    public function change(Layout $layout, RoomRow $row, array $input): void
+    {
+        $room = $this->read($input, WorksFile::room(Values::of($row->values(), ''), $row->uid));
+        $values = WorksFile::fromRoom($room);
+        StaleRecord::unlessFresh($row, isset($input['rev']) ? (int) $input['rev'] : null, "“{$room->name}”", ['data' => RoomRow::text($values)]);
+        $this->ledger->record($layout, "{$room->name} changed", fn (Changes $changes) => $changes->save($row->keep($values)));
+    }
+
+    /** @throws Refusal while a section stands in it, or it is the last */
+    public function remove(Layout $layout, RoomRow $row): void
+    {
+        if ($layout->rooms()->count() < 2) {
+            throw new Refusal('Sections have to stand somewhere: change this room instead.', 'name');
+        }
+        if ($layout->sections()->where('room', $row->uid)->exists()) {
+            throw new Refusal('A section stands in it.', 'name');
+        }
+        $this->ledger->record($layout, 'A room removed', fn (Changes $changes) => $changes->delete($row));
+    }
+
+    /** @param  array<string, mixed>  $input */
+    private function read(array $input, Room $old): Room
+    {
+        $typed = new Typed($input);
+        $number = fn (string $field, float $now): float => $typed->number($field, $now);
+        $air = [$number('day_c', $old->day->temperature), $number('night_c', $old->night->temperature), $number('day_rh', $old->day->humidity), $number('night_rh', $old->night->humidity)];
+        $flow = Climate::AIRFLOWS[$typed->text('airflow')] ?? $typed->number('airflow', $old->day->airflow);
+        $clock = function (string $field, int $now) use ($typed): int {
+            try {
+                return $typed->text($field) === '' ? $now : BenchTime::minute($typed->text($field), $field);
+            } catch (Refusal $refusal) {
+                $typed->fault($refusal->getMessage(), $field);
+
+                return $now;
+            }
+        };
+        [$from, $to] = [$clock('day_from', $old->dayFrom), $clock('day_to', $old->dayTo)];
+
+        return $typed->made(fn (): Room => Room::of($old->uid, $typed->text('name', $old->name), $air[0], $air[1], $air[2], $air[3], $flow, $from, $to, $old->extra));
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Plan;
+
+use App\Models\BenchSession;
+use App\Models\Layout;
+use App\Workshop\KeptRows;
+use App\Workshop\LoadProject;
+use App\Workshop\Revising\Changes;
+use App\Workshop\Revising\Ledger;
+use App\Workshop\Typed;
+use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Schedule\BenchTime;
+
+/** Adds and removes bench times, and sets the date of the show. */
+final readonly class KeepSessions
+{
+    public function __construct(private Ledger $ledger, private KeptRows $rows)
+    {
+    }
+
+    /** @param  array<string, mixed>  $input kind; weekdays[] or date; from, to, hands */
+    public function add(Layout $layout, array $input): void
+    {
+        $typed = new Typed($input);
+        $kind = $typed->text('kind', 'weekly');
+        $hands = $typed->number('hands', 1.0);
+        $clock = function (string $field) use ($typed, $kind): int {
+            try {
+                return $kind === 'closed' ? 0 : BenchTime::minute($typed->text($field), $field);
+            } catch (Refusal $refusal) {
+                $typed->fault($refusal->getMessage(), $field);
+
+                return -1;
+            }
+        };
+        [$from, $to] = [$clock('from'), $clock('to')];
+        $days = array_map('intval', array_filter($typed->list('weekdays'), 'is_numeric'));
+        if ($kind === 'weekly' && $days === []) {
+            $typed->fault('Tick the days on which it is.', 'weekdays');
+        }
+        $times = $typed->made(fn (): array => array_map(
+            fn (?int $day): BenchTime => BenchTime::of($this->rows->uid(), $kind, $day, $kind === 'weekly' ? null : $typed->text('date'), $from, $to, (int) $hands),
+            $kind === 'weekly' ? array_values($days) : [null],
+        ));
+        $this->ledger->record($layout, $kind === 'closed' ? 'A day closed' : (count($times) === 1 ? 'A session added' : 'Sessions added'), function (Changes $changes) use ($layout, $times): void {
+            foreach ($times as $time) {
+                $this->rows->add($changes, $layout, BenchSession::class, WorksFile::fromTime($time));
+            }
+            $this->rows->whole($layout);
+        });
+    }
+
+    public function remove(Layout $layout, BenchSession $row): void
+    {
+        $this->ledger->record($layout, 'A session removed', fn (Changes $changes) => $changes->delete($row));
+    }
+
+    /** @param  array<string, mixed>  $input show_on, empty for none */
+    public function show(Layout $layout, array $input): void
+    {
+        $date = (new Typed($input))->text('show_on');
+        $this->ledger->record($layout, $date === '' ? 'No show date' : "Show on {$date}", function (Changes $changes) use ($layout, $date): void {
+            $layout->show_on = $date === '' ? null : $date;
+            LoadProject::sheet($layout);
+            $changes->save($layout);
+        });
+    }
+}

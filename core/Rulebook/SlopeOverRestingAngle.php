@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Rulebook;
+
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Findings\Place;
+use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Plan\BenchPlan;
+
+/** Loose material on land steeper than it rests at. */
+final class SlopeOverRestingAngle implements WorkRule
+{
+    /** Less is not worth a word: a share of the zone. */
+    private const LEAST_SHARE = 0.02;
+
+    public function check(BenchPlan $plan): array
+    {
+        $works = $plan->work->project->works;
+        $found = [];
+        foreach ($works->coats as $coat) {
+            $limit = $coat->recipe->restingDeg;
+            foreach ($limit === null ? [] : $works->zones as $zone) {
+                $area = $plan->work->surveys[$zone->section]->zones[$zone->uid] ?? null;
+                if ($zone->uid !== $coat->zone || $area === null) {
+                    continue;
+                }
+                $steep = $area->steeperThan((float) $limit);
+                if ($steep > self::LEAST_SHARE * $area->surface) {
+                    [$x, $y] = $area->middle();
+                    $found[] = new Finding(
+                        'slope-over-resting-angle', Severity::Care, "{$coat->title()} slides on {$zone->name}", $zone->section, Place::at($x, $y),
+                        ['steeper' => new Figure($steep / 100.0, 'cm²', 'true surface of the zone steeper than the material rests at', ['rests at' => Length::decimal((float) $limit, 1).'°'])],
+                        sprintf('It rests at %s°; this much of the zone is steeper.', Length::decimal((float) $limit, 1)),
+                        'Brush glue on first and press it in by hand, or leave the steep part out of the zone.',
+                    );
+                }
+            }
+        }
+
+        return $found;
+    }
+}

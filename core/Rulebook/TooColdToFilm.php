@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Rulebook;
+
+use IdleRidge\Core\Cure\Drying;
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Findings\Place;
+use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Plan\Move;
+
+/** A room that is too cold, before it is touch-dry, for what is laid or to be laid: no film forms, and the coat is spoiled. */
+final class TooColdToFilm implements WorkRule
+{
+    public function check(BenchPlan $plan): array
+    {
+        $work = $plan->work;
+        $found = [];
+        foreach ($work->project->works->laid as $laid) {
+            $drying = $work->dryingOf($laid);
+            $end = (float) $work->endOf($laid);
+            if ($drying->spoils($laid->recipe->cure, $laid->mm, $end)) {
+                $share = $drying->coldShare($laid->recipe->cure, $laid->mm, $end);
+                $found[] = $this->finding($laid->section, $laid->title, (float) $laid->recipe->cure->filmTemperature, $share, $drying, $this->onSection($plan, $laid->section, $laid->zone), true);
+            }
+        }
+        $seen = [];
+        foreach ($plan->unplaced as $unplaced) {
+            $move = $unplaced->move;
+            if ($unplaced->kind === 'cold' && ! isset($seen[$move->coat->uid])) {
+                $seen[$move->coat->uid] = true;
+                $found[] = $this->finding($move->section->uid, $move->coat->title(), (float) $move->coat->recipe->cure->filmTemperature, $this->shareTonight($plan, $move), $work->drying($move->section), $this->onSection($plan, $move->section->uid, $move->zone->uid), false);
+            }
+        }
+
+        return $found;
+    }
+
+    private function shareTonight(BenchPlan $plan, Move $move): float
+    {
+        $session = $plan->session();
+
+        return $session === null ? 1.0 : $plan->work->drying($move->section)->coldShare($move->coat->recipe->cure, $move->coat->mm, (float) $session[1]);
+    }
+
+    private function onSection(BenchPlan $plan, string $section, string $zone): Place
+    {
+        $area = $plan->work->surveys[$section]->zones[$zone] ?? null;
+        [$x, $y] = $area?->middle() ?? [0.0, 0.0];
+
+        return Place::at($x, $y);
+    }
+
+    private function finding(string $section, string $title, float $film, float $share, Drying $drying, Place $place, bool $laid): Finding
+    {
+        $room = $drying->room;
+        $cold = min($room->day->temperature, $room->night->temperature);
+
+        return new Finding(
+            'too-cold-to-film', Severity::Stop, $laid ? "{$title} was laid too cold" : "{$room->name} is too cold for {$title}", $section, $place,
+            ['film' => new Figure($film, '°C', 'lowest temperature at which a film forms', [], 'starting value', 1), 'cold_share' => new Figure(100.0 * $share, '%', 'share of the drying up to touch-dry that would pass below it', ['room' => Length::decimal($cold, 1).' °C'], decimals: 0)],
+            'Below that the glue dries to dust: it is spoiled, not delayed.',
+            $laid ? 'Test a corner; where it rubs off, lay it again in the warm.' : 'Heat the room through the night, or give it a session in the morning.',
+        );
+    }
+}
