@@ -75,6 +75,29 @@ final class Svg implements Htmlable
         return $this;
     }
 
+    /** A part that leads somewhere. */
+    public function link(string $href, string $label): self
+    {
+        $this->body .= '<a'.self::attributes(['href' => $href, 'aria-label' => $label]).'>';
+
+        return $this;
+    }
+
+    public function endLink(): self
+    {
+        $this->body .= '</a>';
+
+        return $this;
+    }
+
+    /** Marks of the house, never anything that was typed. */
+    public function raw(string $marks): self
+    {
+        $this->body .= $marks;
+
+        return $this;
+    }
+
     /** What a mark says on hover and to a reader: goes inside an open group, first. */
     public function title(string $text): self
     {
@@ -86,6 +109,21 @@ final class Svg implements Htmlable
     public function clip(string $id, float $x, float $y, float $width, float $height): self
     {
         $this->defs .= '<clipPath id="'.e($id).'"><rect'.self::attributes(['x' => self::n($x), 'y' => self::n($y), 'width' => self::n($width), 'height' => self::n($height)]).'/></clipPath>';
+
+        return $this;
+    }
+
+    public function clipPath(string $id, string $d): self
+    {
+        $this->defs .= '<clipPath id="'.e($id).'"><path d="'.e($d).'"/></clipPath>';
+
+        return $this;
+    }
+
+    /** A pattern of what another drawing holds, repeated. */
+    public function pattern(string $id, float $width, float $height, self $tile): self
+    {
+        $this->defs .= '<pattern'.self::attributes(['id' => $id, 'width' => $width, 'height' => $height, 'patternUnits' => 'userSpaceOnUse']).'>'.$tile->body.'</pattern>';
 
         return $this;
     }

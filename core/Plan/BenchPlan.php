@@ -121,6 +121,31 @@ final readonly class BenchPlan
         return null;
     }
 
+    /**
+     * The moves that hold up the end: from the one that is dry through last, back along what each waited for.
+     *
+     * @return list<string> ids, the first one first
+     */
+    public function chain(): array
+    {
+        $last = null;
+        $latest = 0;
+        foreach ($this->moves as $placed) {
+            $dry = $this->reached($placed, self::through($placed->move->coat->recipe->cure->minutes), 0.8);
+            if ($dry > $latest) {
+                [$last, $latest] = [$placed, $dry];
+            }
+        }
+        $byId = array_column(array_map(fn (Placed $p): array => [$p->move->id, $p], $this->moves), 1, 0);
+        $chain = [];
+        while ($last !== null && ! in_array($last->move->id, $chain, true)) {
+            array_unshift($chain, $last->move->id);
+            $last = $byId[$last->reason['ref']] ?? null;
+        }
+
+        return $chain;
+    }
+
     /** @param  array<string, float>  $minutes */
     public static function through(array $minutes): Milestone
     {

@@ -17,10 +17,13 @@
     <a class="hz-name" href="{{ $layout === null ? route('layouts.index') : route('layouts.settings', $layout) }}"><b>Idle Ridge</b><span>{{ $layout === null ? 'layouts' : $layout->name.' 1:'.rtrim(rtrim(number_format($layout->ratio, 2, '.', ''), '0'), '.') }}</span></a>
     <nav class="hz-line" aria-label="Working order">
         @if ($layout !== null)
+            <a class="hz-tonight" href="{{ route('tonight.show', $layout) }}" data-key="1" @if ($current === 'tonight') aria-current="page" @endif>Tonight</a>
             @if ($section !== null)
                 <a class="hz-land" href="{{ route('land.show', [$layout, $section->uid]) }}" data-key="2" @if ($current === 'land') aria-current="page" @endif>Land</a>
                 <a class="hz-cuts" href="{{ route('cuts.show', [$layout, $section->uid]) }}" data-key="3" @if ($current === 'cuts') aria-current="page" @endif>Cuts</a>
+                <a class="hz-coats" href="{{ route('coats.show', [$layout, $section->uid]) }}" data-key="4" @if ($current === 'coats') aria-current="page" @endif>Coats</a>
             @endif
+            <a class="hz-drying" href="{{ route('drying.show', $layout) }}" data-key="5" @if ($current === 'drying') aria-current="page" @endif>Drying line</a>
         @endif
     </nav>
     <div class="hz-air">
@@ -34,7 +37,7 @@
 <dialog class="keys" x-ref="keys" aria-label="Keys">
     <h2>Keys</h2>
     <dl>
-        <dt><kbd>2</kbd> <kbd>3</kbd></dt><dd>Land, Cuts</dd>
+        <dt><kbd>1</kbd> … <kbd>5</kbd></dt><dd>Tonight, Land, Cuts, Coats, Drying line</dd>
         <dt><kbd>[</kbd> <kbd>]</kbd></dt><dd>slide the cut line by 10 mm, with shift by 1 mm</dd>
         <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>c</kbd> <kbd>p</kbd></dt><dd>Spot, Run, Ridge, Hollow, Cut, Pick</dd>
         <dt>arrows</dt><dd>move the picked grip by 1 mm, with shift by 10 mm</dd>

@@ -1,0 +1,238 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Drawing;
+
+use App\Workshop\Coats\CoatsPage;
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Plan\CoatState;
+use IdleRidge\Core\Plan\State;
+
+/**
+ * Core samples: each zone as a column, foam at its broken foot, coats upward, thickness by its square root. What is laid
+ * ends in a heavy line; what is to come is pale and dashed. Zones that find no room fold to narrow columns.
+ */
+final class CoreDrawing
+{
+    private const WIDTH = 698.0;
+
+    private const HEIGHT = 418.0;
+
+    private const FOOT = 376.0;
+
+    private const TOP = 22.0;
+
+    private const OPEN = 33.0;
+
+    private const FOLDED = 18.0;
+
+    /** Drawing units for the root of a millimetre, and the least a coat is drawn. */
+    private const ROOT = 20.0;
+
+    private const LEAST = 13.0;
+
+    /** Room that a label's two lines take. */
+    private const LABEL = 36.0;
+
+    private Svg $svg;
+
+    private function __construct(private readonly CoatsPage $page)
+    {
+        $this->svg = new Svg(self::WIDTH, self::HEIGHT, "Core samples of {$page->section->name}", ['id' => 'cores', 'role' => 'group', 'class' => 'drawing cores']);
+    }
+
+    public static function of(CoatsPage $page): Svg
+    {
+        return (new self($page))->draw();
+    }
+
+    private function draw(): Svg
+    {
+        Strata::define($this->svg);
+        $this->svg->line('foot', 12.0, self::FOOT + 6.0, self::WIDTH - 12.0, self::FOOT + 6.0);
+        $count = count($this->page->zones);
+        $open = $count <= 5 ? $count : max(1, min(4, intdiv((int) (self::WIDTH - 24.0 - 33.0 * $count), 100)));
+        $pitch = $count <= 5 ? (self::WIDTH - 20.0) / max(1, $count, 4) : (self::WIDTH - 20.0 - 33.0 * ($count - $open)) / $open;
+        $x = 14.0;
+        foreach ($this->order($open) as $k => $zone) {
+            if ($k < $open) {
+                $this->column($zone, $x, self::OPEN, $pitch);
+                $x += $pitch;
+            } else {
+                $this->column($zone, $x, self::FOLDED, null);
+                $x += 33.0;
+            }
+        }
+
+        return $this->svg;
+    }
+
+    /** @return list<Zone> as they stand, the picked one among the open */
+    private function order(int $open): array
+    {
+        $zones = array_values($this->page->zones);
+        foreach ($zones as $k => $zone) {
+            if ($zone === $this->page->zone && $k >= $open) {
+                array_splice($zones, $k, 1);
+                array_splice($zones, $open - 1, 0, [$zone]);
+            }
+        }
+
+        return $zones;
+    }
+
+    private function column(Zone $zone, float $x, float $width, ?float $pitch): void
+    {
+        $area = $this->page->areas[$zone->uid];
+        $states = $this->page->states[$zone->uid];
+        $laid = $this->laidFirst($states);
+        $foam = max(0.0, $area->height);
+        $tall = 28.0 + 5.0 * sqrt($foam);
+        $sizes = array_map(fn (CoatState $s): float => max(self::LEAST, self::ROOT * sqrt($s->coat->mm * $s->coat->passes)), $states);
+        $room = self::FOOT - self::TOP - $tall - 14.0;
+        $shrink = array_sum($sizes) > $room ? $room / array_sum($sizes) : 1.0;
+        $y = self::FOOT - $tall;
+        $this->stratum('foam', $x, self::FOOT, $y, $width, true, 'foam', 'broken');
+        $marks = [[self::FOOT - $tall / 2.0, null]];
+        $level = $y;
+        foreach ($states as $k => $state) {
+            $size = $sizes[$k] * $shrink;
+            $share = $state->all === 0 ? 0.0 : $state->laid / $state->all;
+            $cut = $y - $size * $share;
+            if ($share > 0.0) {
+                $this->stratum($state->coat->uid.'-l', $x, $y, $cut, $width, true, $state->coat->recipe->family);
+                $level = $cut;
+            }
+            if ($share < 1.0) {
+                $this->stratum($state->coat->uid.'-b', $x, $cut, $y - $size, $width, false, $state->coat->recipe->family);
+            }
+            $marks[] = [$y - $size / 2.0, $state];
+            $y -= $size;
+        }
+        $this->svg->line('level-line', $x - 4.0, $level, $x + $width + 4.0, $level);
+        $this->foot($zone, $x, $width, $laid, count($states), $pitch);
+        if ($pitch !== null) {
+            $this->labels($zone, $marks, $x + $width, $pitch - $width - 14.0, $foam);
+        } else {
+            $this->foldedMarks($states, $sizes, $shrink, $x, self::FOOT - $tall);
+            $this->svg->open(['transform' => 'translate('.Svg::n($x + 13.0).' '.Svg::n($y - 8.0).') rotate(-90)'])->text('h', 0.0, 0.0, mb_substr($zone->name, 0, 16))->close();
+        }
+    }
+
+    /** @param  list<CoatState>  $states */
+    private function laidFirst(array $states): int
+    {
+        return count(array_filter($states, fn (CoatState $s): bool => $s->isWhole()));
+    }
+
+    private function stratum(string $id, float $x, float $bottom, float $top, float $width, bool $laid, string $family, string $foot = ''): void
+    {
+        $edge = fn (float $y, float $swing): array => array_map(fn (int $k): array => [$x + $width * $k / 8.0, $y + $swing * sin(2.3 * $k + strlen($id) + ord(substr($id, -3, 1)))], range(0, 8));
+        $low = $foot === 'broken'
+            ? array_map(fn (int $k): array => [$x + $width * $k / 8.0, $bottom + ($k % 2 === 0 ? 3.0 : -3.0)], range(0, 8))
+            : [[$x, $bottom], [$x + $width, $bottom]];
+        $high = $edge($top, $family === 'paint' || $family === 'gloss' ? 0.5 : 1.1);
+        $d = Svg::d([...$low, ...array_reverse($high)], true);
+        $this->svg->path($laid ? 'stratum' : 'stratum to-come', $d, ['fill' => Strata::fill($family)]);
+    }
+
+    private function foot(Zone $zone, float $x, float $width, int $laid, int $all, ?float $pitch): void
+    {
+        $y = self::FOOT + 22.0;
+        if ($pitch === null) {
+            $this->svg->text('m tick', $x + $width / 2.0, $y, "{$laid}/{$all}", 'middle');
+
+            return;
+        }
+        $this->svg->link(($this->page->address)(['zone' => $zone->uid]), $zone->name)
+            ->text($zone === $this->page->zone ? 'h on' : 'h', $x, $y, $this->fitting($zone->name, 6.4, $pitch - 6.0))->endLink();
+        $this->svg->text('note small', $x, $y + 15.0, $all === 0 ? 'no coats yet' : "{$laid} of {$all} laid");
+    }
+
+    /** @param  list<array{float, CoatState|null}>  $marks from the foot upward */
+    private function labels(Zone $zone, array $marks, float $right, float $room, float $foam): void
+    {
+        $gap = min(self::LABEL + 5.0, (self::FOOT - self::TOP) / max(1, count($marks)));
+        $places = [];
+        $limit = self::FOOT - 8.0;
+        foreach ($marks as [$y]) {
+            $limit = min($y, $limit);
+            $places[] = $limit;
+            $limit -= $gap;
+        }
+        // What was pushed over the top comes down again.
+        $least = self::TOP + 14.0;
+        for ($k = count($places) - 1; $k >= 0 && $places[$k] < $least; $k--) {
+            $places[$k] = $least;
+            $least += $gap;
+        }
+        foreach ($marks as $k => [$y, $state]) {
+            $at = $places[$k];
+            $left = $right + 12.0;
+            $this->svg->path('leader-line', Svg::d([[$right, $y], [$right + 5.0, $y], [$right + 8.0, $at - 4.0], [$left - 1.0, $at - 4.0]]));
+            if ($state === null) {
+                $this->svg->text('h', $left, $at, 'Foam')->text('m tick', $left + 34.0, $at, '≈ '.Length::decimal($foam, 0));
+                $this->svg->text('note small', $left, $at + 14.0, sprintf('%d layers', max(1, (int) ceil($foam / $this->page->sheet))));
+
+                continue;
+            }
+            $this->label($zone, $state, $left, $at, $room);
+        }
+    }
+
+    private function label(Zone $zone, CoatState $state, float $left, float $at, float $room): void
+    {
+        $on = $this->page->picked !== null && $this->page->picked->coat->uid === $state->coat->uid;
+        if ($on) {
+            $this->svg->rect('picked-wash', $left - 4.0, $at - 13.0, $room + 6.0, self::LABEL);
+        }
+        $words = $this->words($state);
+        $this->svg->link(($this->page->address)(['zone' => $zone->uid, 'coat' => $state->coat->uid]), "{$state->coat->title()}, {$words}")->rect('target', $left - 4.0, $at - 13.0, $room + 6.0, self::LABEL);
+        $name = $this->fitting($state->coat->title(), 6.1, $room - 26.0);
+        $this->svg->text($on ? 'h on' : 'h', $left, $at, $name);
+        $mm = Length::decimal($state->coat->mm * $state->coat->passes, 1);
+        if (mb_strlen($name) * 6.1 + 26.0 <= $room) {
+            $this->svg->text('m tick', $left + mb_strlen($name) * 6.1 + 4.0, $at, $mm);
+        }
+        Marks::draw($this->svg, $state->state, $left, $at + 4.0);
+        $this->svg->text("st-word st-{$state->state->value}", $left + 16.0, $at + 14.0, $this->fitting($words, 5.5, $room - 14.0))->endLink();
+    }
+
+    private function words(CoatState $state): string
+    {
+        $clock = $this->page->words;
+        $when = match (true) {
+            $state->laid > 0 && ! $state->isWhole() => "{$state->laid} of {$state->all}",
+            $state->last !== null => $clock->shortDay($this->page->plan->work->endOf($state->last)),
+            $state->state === State::Blocked => (string) $state->held?->kind,
+            $state->next !== null => $clock->shortDay($state->next->start),
+            default => '',
+        };
+
+        return trim("{$state->state->value} {$when}");
+    }
+
+    /**
+     * @param list<CoatState> $states
+     * @param list<float> $sizes
+     */
+    private function foldedMarks(array $states, array $sizes, float $shrink, float $x, float $y): void
+    {
+        foreach ($states as $k => $state) {
+            $size = $sizes[$k] * $shrink;
+            if (! in_array($state->state, [State::Ready, State::Bare], true)) {
+                Marks::draw($this->svg, $state->state, $x + self::FOLDED + 1.0, $y - $size / 2.0 - 6.0);
+            }
+            $y -= $size;
+        }
+    }
+
+    private function fitting(string $text, float $perCharacter, float $room): string
+    {
+        $most = max(3, (int) floor($room / $perCharacter));
+
+        return mb_strlen($text) <= $most ? $text : rtrim(mb_substr($text, 0, $most - 1)).'…';
+    }
+}

@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Coats;
+
+use App\Drawing\ClockWords;
+use App\Drawing\CoreDrawing;
+use App\Drawing\CureRing;
+use App\Drawing\Svg;
+use App\Drawing\ZoneDrawing;
+use App\Models\Layout;
+use App\Models\Section as SectionRow;
+use App\Workshop\Land\ShowRail;
+use App\Workshop\LoadProject;
+use App\Workshop\Plan\PlanDesk;
+use IdleRidge\Core\Coats\Amount;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Plan\CoatState;
+use IdleRidge\Core\Plan\Placed;
+use IdleRidge\Core\Plan\State;
+use IdleRidge\Core\Plan\TakeOff;
+use IdleRidge\Core\Rulebook\Rulebook;
+use IdleRidge\Core\Track\Run;
+
+/** The Coats screen: zones, their core samples, the picked coat's recipe and cure, the take-off. */
+final readonly class ShowCoats
+{
+    private const WORDS = ['workable_until' => 'workable until', 'touch_dry' => 'touch-dry', 'next_coat' => 'next coat', 'dry_through' => 'dry through'];
+
+    public function __construct(private LoadProject $load, private PlanDesk $desk, private ShowRail $rail, private Library $library)
+    {
+    }
+
+    /**
+     * @param array<string, mixed> $query zone, coat, edit (zone or new)
+     * @return array<string, mixed> for the view coats.show
+     */
+    public function of(Layout $layout, SectionRow $row, array $query): array
+    {
+        $project = $this->load->of($layout);
+        $section = $project->section($row->uid);
+        $plan = $this->desk->planOf($project, $this->desk->now());
+        $zones = $project->works->zonesOf($section->uid);
+        $states = array_map(fn (Zone $z): array => array_map(fn ($c): CoatState => CoatState::of($plan, $c), $project->works->coatsOf($z->uid)), $zones);
+        $zone = $zones[$query['zone'] ?? ''] ?? array_values($zones)[0] ?? null;
+        $picked = $zone === null ? null : $this->picked($states[$zone->uid], is_string($query['coat'] ?? null) ? $query['coat'] : '');
+        $words = new ClockWords($plan->work->zone(), $plan->work->now);
+        $address = fn (array $more): string => route('coats.show', [$layout, $section->uid, ...$more]);
+        $page = new CoatsPage($plan, $section, $zones, $plan->work->surveys[$section->uid]->zones ?? [], $states, $zone, $picked, $words, $project->layout->cuts->thickness, $address);
+        $mode = $zones === [] || ($query['edit'] ?? '') === 'new' ? 'new' : (($query['edit'] ?? '') === 'zone' ? 'zone' : 'coat');
+
+        return [
+            'layout' => $layout, 'section' => $section, 'units' => $project->layout->units, 'page' => $page, 'mode' => $mode, 'rail' => $this->rail->of($project, $section, $plan->work),
+            'facts' => $this->facts($page), 'rows' => $this->zoneRows($page, $project->runsNear($section)), 'cores' => $zones === [] ? null : CoreDrawing::of($page),
+            'coat' => $picked === null ? null : $this->coat($page, $picked), 'takeOff' => TakeOff::byMaterial($plan->work, $section->uid),
+            'findings' => array_values(array_filter(Rulebook::checkWork($plan), fn (Finding $f): bool => $f->section === $section->uid)),
+            'library' => $this->library, 'runs' => $project->runsNear($section), 'zone' => $zone, 'corners' => $zone === null ? '' : KeepZone::corners($zone, $section),
+            'revs' => $layout->zones()->pluck('rev', 'uid')->all() + $layout->coats()->pluck('rev', 'uid')->all(),
+        ];
+    }
+
+    /** @param  list<CoatState>  $states */
+    private function picked(array $states, string $uid): ?CoatState
+    {
+        foreach ($states as $state) {
+            if ($state->coat->uid === $uid) {
+                return $state;
+            }
+        }
+        // What dries comes first, then what is next to lay.
+        foreach ($states as $state) {
+            if ($state->state === State::Wet || $state->state === State::Setting) {
+                return $state;
+            }
+        }
+        foreach ($states as $state) {
+            if (! $state->isWhole()) {
+                return $state;
+            }
+        }
+
+        return $states[count($states) - 1] ?? null;
+    }
+
+    /** @return list<array{label: string, figure: Figure|null, text: string, unit: string}> */
+    private function facts(CoatsPage $page): array
+    {
+        $all = array_merge(...array_values($page->states), ...[[]]);
+        $laid = count(array_filter($all, fn (CoatState $s): bool => $s->isWhole()));
+        $drying = array_filter($all, fn (CoatState $s): bool => in_array($s->state, [State::Wet, State::Setting], true));
+        $session = $page->plan->session();
+        $tonight = $session === null ? [] : array_filter($page->plan->within($session[0], $session[1]), fn (Placed $p): bool => $p->move->section->uid === $page->section->uid);
+        $hands = array_sum(array_map(fn (Placed $p): int => $p->move->section->uid === $page->section->uid ? $p->move->minutes : 0, $page->plan->moves));
+        $facts = [
+            ['label' => 'Coats laid', 'figure' => new Figure($laid, 'coats', 'coats that are laid on all of their zone'), 'text' => '', 'unit' => 'of '.count($all)],
+            ['label' => 'Drying now', 'figure' => new Figure(count($drying), 'coats', 'coats laid and not yet ready for the next at 80 %'), 'text' => '', 'unit' => count($drying) === 1 ? 'coat' : 'coats'],
+            ['label' => $session !== null && $page->words->isToday($session[0]) ? 'Tonight here' : 'Next session here', 'figure' => new Figure(count($tonight), 'moves', 'moves of this section in the session'), 'text' => '', 'unit' => count($tonight) === 1 ? 'move' : 'moves'],
+            ['label' => 'Hands on, to come', 'figure' => new Figure($hands / 60.0, 'h', 'minutes of all planned moves of this section', decimals: 1), 'text' => '', 'unit' => 'h'],
+        ];
+        [$half, $most] = [$page->plan->ready(0.5, $page->section), $page->plan->ready(0.9, $page->section)];
+        if ($half !== null && $most !== null) {
+            $facts[] = ['label' => 'All cured, 50–90 %', 'figure' => null, 'text' => $page->words->at($half)->format('j M'), 'unit' => 'to '.$page->words->at($most)->format('j M')];
+        }
+
+        return $facts;
+    }
+
+    /**
+     * @param list<Run> $runs
+     * @return list<array{zone: Zone, area: Figure, thumb: Svg, sentence: string, current: bool}>
+     */
+    private function zoneRows(CoatsPage $page, array $runs): array
+    {
+        $names = [];
+        foreach ([...array_values($page->zones), ...$runs] as $named) {
+            $names[$named->uid] = $named->name;
+        }
+        $rows = [];
+        foreach ($page->zones as $zone) {
+            $area = $page->areas[$zone->uid];
+            $rows[] = [
+                'zone' => $zone, 'sentence' => $zone->sentence($names), 'current' => $page->zone === $zone, 'thumb' => ZoneDrawing::of($page->section, $area->rings, $page->zone === $zone),
+                'area' => new Figure($area->surface / 100.0, 'cm²', 'true surface of the land within the zone, partial cells counted', ['plan' => Length::decimal($area->plan / 100.0, 0).' cm²', 'cells of' => '5 mm']),
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, mixed> what the sheet about one coat shows */
+    private function coat(CoatsPage $page, CoatState $state): array
+    {
+        $coat = $state->coat;
+        $plan = $page->plan;
+        $moves = array_values(array_filter($plan->work->moves, fn ($m): bool => $m->coat->uid === $coat->uid));
+        $amounts = Amount::sum(array_merge(...array_map(fn ($m): array => $m->amounts, $moves), ...[[]]));
+        $laidAmounts = $state->last !== null && $moves === [] ? Amount::sum(array_merge(...array_map(fn ($l): array => $l->coat === $coat->uid ? $l->amounts : [], $plan->work->project->works->laid))) : [];
+        $air = $plan->work->drying($page->section)->room;
+
+        return [
+            'state' => $state, 'amounts' => $amounts === [] ? $laidAmounts : $amounts, 'used' => $amounts === [] && $laidAmounts !== [],
+            'minutes' => array_sum(array_map(fn ($m): int => $m->minutes, $moves)), 'moves' => count($moves),
+            'ring' => $state->last === null || $state->state === State::Ready ? null : $this->ring($page, $state), 'milestones' => $this->milestones($page, $state),
+            'when' => $this->when($page, $state), 'why' => $state->next?->reason['text'] ?? $state->held?->text ?? '', 'needs' => $this->needs($page, $state),
+            'air' => $coat->recipe->cure->filmTemperature === null ? '' : sprintf('over %s °C until touch-dry; %s has %s by day, %s at night', Length::decimal($coat->recipe->cure->filmTemperature, 1), $air->name, Length::decimal($air->day->temperature, 1), Length::decimal($air->night->temperature, 1)),
+        ];
+    }
+
+    private function ring(CoatsPage $page, CoatState $state): ?Svg
+    {
+        $laid = $state->last;
+        if ($laid === null) {
+            return null;
+        }
+        $end = $page->plan->work->endOf($laid);
+        $at = fn (Milestone $m): float => isset($laid->recipe->cure->minutes[$m->value]) ? $page->plan->work->reached($laid, $m, 0.8) - $end : 0.0;
+        $through = $page->plan->work->reached($laid, BenchPlan::through($laid->recipe->cure->minutes), 0.8) - $end;
+
+        return CureRing::of($page->plan->work->now - $end, $at(Milestone::TouchDry), $at(Milestone::NextCoat), $through, "{$laid->title}: {$state->state->value}, ".ClockWords::span($page->plan->work->now - $end).' since laid');
+    }
+
+    /** @return list<array{word: string, text: string, strong: bool}> */
+    private function milestones(CoatsPage $page, CoatState $state): array
+    {
+        $work = $page->plan->work;
+        $out = [];
+        foreach ($state->coat->recipe->cure->minutes as $key => $reference) {
+            $milestone = Milestone::from($key);
+            if ($milestone === Milestone::WorkableUntil) {
+                continue;
+            }
+            if ($state->last !== null) {
+                [$half, $most] = [$work->reached($state->last, $milestone, 0.5), $work->reached($state->last, $milestone, 0.9)];
+                $text = $most <= $work->now ? 'passed '.$page->words->moment((int) $most) : 'in '.ClockWords::range($half - $work->now, $most - $work->now);
+            } else {
+                $text = 'about '.ClockWords::span($reference).' at 20 °C, 50 %';
+                if ($state->next !== null) {
+                    $text = ClockWords::range($page->plan->reached($state->next, $milestone, 0.5) - $state->next->end, $page->plan->reached($state->next, $milestone, 0.9) - $state->next->end).' after laying';
+                }
+            }
+            $out[] = ['word' => self::WORDS[$key], 'text' => $text, 'strong' => $milestone === Milestone::NextCoat];
+        }
+
+        return $out;
+    }
+
+    private function when(CoatsPage $page, CoatState $state): string
+    {
+        $coat = $state->coat;
+        $how = Length::decimal($coat->mm, 2).' mm'.($coat->passes > 1 ? " × {$coat->passes}" : '').($coat->share < 1.0 ? ', over '.Length::decimal(100.0 * $coat->share, 0).' %' : '');
+        if ($state->last !== null) {
+            $how .= ', laid '.$page->words->moment($page->plan->work->endOf($state->last));
+        }
+        if ($state->next !== null) {
+            $how .= ($state->last === null ? ', planned ' : ', goes on ').$page->words->moment($state->next->start);
+        }
+
+        return $how;
+    }
+
+    /** @return list<string> what must be so before it goes on */
+    private function needs(CoatsPage $page, CoatState $state): array
+    {
+        $out = [];
+        $before = null;
+        foreach ($page->states[$state->coat->zone] as $other) {
+            if ($other->coat->uid === $state->coat->uid) {
+                break;
+            }
+            $before = $other;
+        }
+        if ($before !== null) {
+            $out[] = $before->coat->title().' '.(self::WORDS[$state->coat->recipe->needsOf($before->coat->recipe)->value] === 'next coat' ? 'ready for the next coat' : 'dry through').($before->coat->recipe->check === '' ? '' : ': '.$before->coat->recipe->check);
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Plan;
+
+use App\Drawing\ClockWords;
+use App\Drawing\DuskDrawing;
+use App\Models\Layout;
+use App\Workshop\Land\ShowRail;
+use App\Workshop\LoadProject;
+use App\Workshop\Revising\Ledger;
+use DateTimeImmutable;
+use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Plan\Placed;
+use IdleRidge\Core\Schedule\BenchTime;
+
+/** The Drying line: the plan over the coming days, why not sooner, and the sessions it is made of. */
+final readonly class ShowDrying
+{
+    private const LEAST_DAYS = 8;
+
+    private const MOST_DAYS = 21;
+
+    public function __construct(private LoadProject $load, private PlanDesk $desk, private ShowRail $rail, private Ledger $ledger)
+    {
+    }
+
+    /** @return array<string, mixed> for the view drying.show */
+    public function of(Layout $layout, string $picked): array
+    {
+        $project = $this->load->of($layout);
+        $plan = $this->desk->planOf($project, $this->desk->now());
+        $words = new ClockWords($plan->work->zone(), $plan->work->now);
+        $from = intdiv($words->at($plan->work->now)->setTime(0, 0)->getTimestamp(), 60);
+        $last = max($plan->lastHandsOn() ?? 0, $plan->ready(0.9) ?? 0);
+        $days = max(self::LEAST_DAYS, min(self::MOST_DAYS, (int) ceil(($last - $from) / 1440)));
+        $chain = $plan->chain();
+        $found = array_values(array_filter($plan->moves, fn (Placed $p): bool => $p->move->id === $picked))[0] ?? null;
+        $page = new DryingPage($plan, $words, $from, $days, $chain, $found?->move->id, fn (string $move): string => route('drying.show', [$layout, 'move' => $move]));
+
+        return [
+            'layout' => $layout, 'project' => $project, 'words' => $words, 'plan' => $plan, 'first' => $project->sections[0] ?? null, 'rail' => $this->rail->of($project, null, $plan->work),
+            'line' => DuskDrawing::of($page), 'days' => $days, 'facts' => $this->facts($plan, $words), 'picked' => $found, 'held' => $found !== null && in_array($found->move->id, $chain, true),
+            'times' => array_map(fn (BenchTime $t): array => ['uid' => $t->uid, 'kind' => $t->kind, 'text' => $this->sentence($t)], $project->works->times), 'next' => $this->ledger->next($layout),
+            'show' => $this->show($plan, $words), 'moves' => array_slice($plan->moves, 0, 60), 'unplaced' => array_slice($plan->unplaced, 0, 12), 'dayNames' => BenchTime::DAYS,
+        ];
+    }
+
+    /** @return list<array{label: string, figure: Figure|null, text: string, unit: string}> */
+    private function facts(BenchPlan $plan, ClockWords $words): array
+    {
+        $minutes = array_sum(array_map(fn (Placed $p): int => $p->move->minutes, $plan->moves));
+        $facts = [['label' => 'Moves to come', 'figure' => new Figure(count($plan->moves), 'moves', 'applications that are planned'), 'text' => '', 'unit' => $plan->unplaced === [] ? 'all in sessions' : count($plan->unplaced).' in none'],
+            ['label' => 'Hands on', 'figure' => new Figure($minutes / 60.0, 'h', 'minutes of all planned moves', decimals: 1), 'text' => '', 'unit' => 'h']];
+        $last = $plan->lastHandsOn();
+        if ($last !== null) {
+            $facts[] = ['label' => 'Last hands-on minute', 'figure' => null, 'text' => $words->at($last)->format('D j M'), 'unit' => $words->clock($last)];
+        }
+        [$half, $most] = [$plan->ready(0.5), $plan->ready(0.9)];
+        if ($half !== null && $most !== null) {
+            $facts[] = ['label' => 'All cured, 50–90 %', 'figure' => null, 'text' => $words->at($half)->format('j M'), 'unit' => 'to '.$words->at($most)->format('j M')];
+        }
+
+        return $facts;
+    }
+
+    /** @return array{date: string, text: string, late: bool}|null */
+    private function show(BenchPlan $plan, ClockWords $words): ?array
+    {
+        $date = $plan->work->project->layout->showOn;
+        if ($date === null) {
+            return null;
+        }
+        $at = intdiv((new DateTimeImmutable($date, $plan->work->zone()))->getTimestamp(), 60);
+        $ready = $plan->ready(0.8);
+        $days = $ready === null ? null : (int) floor(($at - $ready) / 1440);
+        $text = match (true) {
+            $plan->unplaced !== [] => 'some moves find no session before it',
+            $days === null => 'nothing is planned before it',
+            $days < 0 => 'safe to travel '.(-$days).' days too late (80 %)',
+            default => "safe to travel {$days} days before it (80 %)",
+        };
+
+        return ['date' => $date, 'text' => $words->day($at).': '.$text, 'late' => $plan->unplaced !== [] || ($days !== null && $days < 0)];
+    }
+
+    private function sentence(BenchTime $time): string
+    {
+        $hours = BenchTime::clock($time->from).'–'.BenchTime::clock($time->to).($time->hands > 1 ? ", {$time->hands} pairs of hands" : '');
+        $date = $time->date === null ? '' : (new DateTimeImmutable($time->date))->format('D j M Y');
+
+        return match ($time->kind) {
+            'weekly' => 'every '.BenchTime::DAYS[$time->weekday ?? 1].", {$hours}",
+            'single' => "{$date}, {$hours}",
+            default => "{$date} closed",
+        };
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Plan;
+
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Laid;
+
+/** How far a coat has come: its state, how many of its applications are laid, and what comes next of it. */
+final readonly class CoatState
+{
+    private function __construct(
+        public Coat $coat,
+        public State $state,
+        public int $laid,
+        public int $all,
+        public ?Laid $last,
+        public ?Placed $next,
+        public ?Unplaced $held,
+    ) {
+    }
+
+    public static function of(BenchPlan $plan, Coat $coat): self
+    {
+        $laid = array_values(array_filter($plan->work->project->works->laid, fn (Laid $l): bool => $l->coat === $coat->uid));
+        $planned = array_values(array_filter($plan->moves, fn (Placed $p): bool => $p->move->coat->uid === $coat->uid));
+        $held = array_values(array_filter($plan->unplaced, fn (Unplaced $u): bool => $u->move->coat->uid === $coat->uid));
+        $state = $held !== [] && $held[0]->kind === 'cold' ? State::Blocked : State::Bare;
+        if ($laid !== []) {
+            // What is wettest says how the whole coat may be treated.
+            $states = array_map($plan->work->state(...), $laid);
+            $state = in_array(State::Wet, $states, true) ? State::Wet : (in_array(State::Setting, $states, true) ? State::Setting : State::Ready);
+        }
+
+        return new self($coat, $state, count($laid), count($laid) + count($planned) + count($held), $laid[count($laid) - 1] ?? null, $planned[0] ?? null, $held[0] ?? null);
+    }
+
+    public function isWhole(): bool
+    {
+        return $this->laid > 0 && $this->laid === $this->all;
+    }
+}

@@ -1,0 +1,20 @@
+@use('IdleRidge\Core\Measure\Length')
+@php($form = $edited ? 'zone' : 'new-zone')
+@php($slope = $edited?->slope)
+@php($near = $edited?->near)
+@php($in = $units->value === 'metric' ? 'mm' : 'in')
+<header><h2>{{ $edited ? 'Zone '.$edited->name : 'A new zone' }}</h2>@if ($rows !== [])<a class="link end" href="{{ $here('coats.show', $edited ? ['zone' => $edited->uid] : []) }}">Leave</a>@endif</header>
+<form class="in stack" method="post" action="{{ $edited ? $here('zones.update', [$edited->uid]) : $here('zones.store') }}">@csrf @if ($edited)@method('PATCH')<input type="hidden" name="rev" value="{{ $revs[$edited->uid] ?? 1 }}">@endif
+    <input type="hidden" name="form" value="{{ $form }}">
+    <p class="soft small">All that is given must hold; with nothing given it is the whole board. It follows the land.</p>
+    <x-field :form="$form" name="name" label="Name" :value="$edited->name ?? ''" />
+    <div class="pair"><x-field :form="$form" name="slope_from" at="slope/from" label="Slope from" unit="°" :value="$slope ? Length::decimal($slope[0], 1) : ''" mode="decimal" /><x-field :form="$form" name="slope_to" at="slope/to" label="to" unit="°" :value="$slope ? Length::decimal($slope[1], 1) : ''" mode="decimal" /></div>
+    <x-choice :form="$form" name="near" label="Near" :options="['' => 'anywhere', 'any' => 'any track'] + array_column(array_map(fn ($r) => [$r->uid, $r->name], $runs), 1, 0)" :value="$near ? ($near['run'] ?? 'any') : ''" />
+    <div class="pair"><x-field :form="$form" name="near_from" at="near/from" label="From" :unit="$in" :value="$near && $near['from'] > 0 ? Length::field($near['from'], $units) : ''" /><x-field :form="$form" name="near_to" at="near/to" label="to" :unit="$in" :value="$near ? Length::field($near['to'], $units) : ''" /></div>
+    <x-field :form="$form" name="outline" label="Corners, x,y in mm" :value="$edited ? $corners : ''" hint="empty: not drawn; or draw it on Land" />
+    @php($others = array_filter($rows, fn ($row) => $row['zone'] !== $edited))
+    @if ($others !== [])<fieldset class="edges"><legend>Without</legend><input type="hidden" name="without[]" value="">@foreach ($others as $row)<label class="check"><input type="checkbox" name="without[]" value="{{ $row['zone']->uid }}" @checked(in_array($row['zone']->uid, (array) old('without', $edited->without ?? []), true))> {{ $row['zone']->name }}</label>@endforeach</fieldset>@error('without')<p class="fault">{{ $message }}</p>@enderror @endif
+    @unless ($edited)<x-choice :form="$form" name="build_up" label="Begin with" :options="['' => 'no coats'] + array_map(fn ($up) => $up['name'], $library->buildUps)" value="" />@endunless
+    <div class="acts"><button class="btn">{{ $edited ? 'Set the zone' : 'Add the zone' }}</button>@if ($edited)<button class="link" form="drop-zone">Remove</button>@endif</div>
+</form>
+@if ($edited)<form id="drop-zone" method="post" action="{{ $here('zones.destroy', [$edited->uid]) }}">@csrf @method('DELETE')</form>@error('zone')<p class="fault in">{{ $message }}</p>@enderror @endif

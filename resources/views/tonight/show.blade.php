@@ -1,0 +1,49 @@
+@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Plan\State')
+@php($tonight = $page !== null && $words->isToday($page->session[0]))
+@php($number = $page?->next() ?? 1)
+<x-page title="Tonight" :layout="$layout" :section="$first" current="tonight">
+<div class="frame">
+    <x-rail :layout="$layout" :boards="$rail" route="coats.show" />
+    <main class="page tonight" id="land">
+        <div class="title"><h1>Tonight</h1>
+            <div class="sub">@if ($page){{ $words->at($page->session[0])->format('l j F') }}<br>bench lit {{ $words->clock($page->session[0]) }} to {{ $words->clock($page->session[1]) }}@else no session<br>ahead @endif</div>
+            @if ($page)<dl class="facts">@foreach ($facts as $fact)<div><dt>{{ $fact['label'] }}</dt><dd>@foreach ($fact['figures'] as [$figure, $unit])<x-figure :figure="$figure" :unit="$unit" /><small>{{ $unit }}</small>@endforeach</dd></div>@endforeach</dl>@endif
+            @if ($current)<form class="lead" method="post" action="{{ route('moves.done', [$layout, $current->uid]) }}">@csrf<button class="btn">Done</button></form>
+            @elseif ($rows !== [])<form class="lead" method="post" action="{{ route('moves.start', $layout) }}">@csrf<input type="hidden" name="move" value="{{ $rows[0]['id'] }}"><button class="btn">Start move {{ $number }}</button></form>
+            @elseif ($page === null && $hasCoats)<a class="btn lead" href="{{ route('drying.show', $layout) }}">Add an evening</a>@endif
+        </div>
+        @if (session('said'))<p class="said floating" role="status">{{ session('said') }}</p>@endif
+        @error('move')<p class="fault wide-fault" role="alert">{{ $message }}</p>@enderror
+        @if ($window)<section class="sheet window-sheet">{!! $window->toHtml() !!}</section>@endif
+        <div class="cols"><section class="sheet moves-sheet"><header class="mvh"><h2>Moves, in order</h2><span class="meta">what goes in</span><span class="meta">what it opens, 80 %</span><span class="meta">min</span></header>
+            <div class="mv-list">
+            @if ($current)
+                <article class="mv-now" id="now"><div class="mv-now-head"><span class="no">{{ $number - 1 }}</span><div><h3>{{ $current->title }}</h3><p class="wh">{{ $project->section($current->section)->name }} · begun {{ $words->clock($current->startedAt) }}, about <b>{{ $left }} min</b> left · {{ Length::decimal($current->area / 100, 0) }} cm²</p></div></div>
+                    <ul class="amounts">@foreach ($current->amounts as $amount)<li><b class="num">{{ Length::decimal($amount->atHand(), $amount->atHand() < 10 ? 1 : 0) }}</b> {{ $amount->unit }} {{ $amount->material }}</li>@endforeach</ul>
+                    @foreach ($current->recipe->cautions as $caution)<p class="ca"><b>{{ $caution['do'] }}</b> {{ $caution['why'] }}</p>@endforeach
+                    <div class="acts"><form method="post" action="{{ route('moves.done', [$layout, $current->uid]) }}">@csrf<button class="btn quiet big">Done</button></form><form method="post" action="{{ route('moves.stop', [$layout, $current->uid]) }}">@csrf<button class="btn quiet big">Stop here</button></form><form method="post" action="{{ route('moves.wet', [$layout, $current->uid]) }}">@csrf<button class="btn quiet big">Still wet</button></form></div></article>
+            @endif
+            @foreach ($rows as $k => $row)
+                <div @class(['mv', 'nx' => $k === 0 && ! $current])><span class="no">{{ $number + $k }}</span><span class="tm">{{ $row['start'] }}</span>
+                    <span class="what"><b>{{ $row['title'] }}</b><span class="wh">{{ $row['place'] }}</span>@foreach (array_slice($row['cautions'], 0, 1) as $caution)<span class="ca" title="{{ $caution['why'] }}">@if ($row['sparks'])<svg class="icn" viewBox="0 0 16 16" aria-hidden="true"><path d="M8.8 1.6 3.9 9h3.4l-.9 5.4L12 6.6H8.4z"/></svg>@endif{{ $caution['do'] }}</span>@endforeach</span>
+                    <span class="pot">@foreach (array_slice($row['amounts'], 0, 3) as $amount)<span><span class="num">{{ Length::decimal($amount->atHand(), $amount->atHand() < 10 ? 1 : 0) }}</span> {{ $amount->unit }} {{ $amount->material }}</span>@endforeach</span>
+                    <span class="op"><b>{{ $row['opens'] ?? 'nothing more' }}</b><span class="wh">{{ $row['ready'] }}</span></span><span class="mn">{{ $row['minutes'] }}<small>min</small></span></div>
+            @endforeach
+            @if ($page && $rows === [] && ! $current)<p class="blank-words">@if (! $hasCoats)No coats yet. Make a zone and give it coats on <b>Coats</b>; what can be laid then stands here.@elseif ($allDone)Everything is laid. What is left is waiting.@else Nothing can be laid in this session; beside it stands why.@endif</p>@endif
+            @if (! $page)<p class="blank-words">@if ($hasCoats)Nothing can be planned: <a class="link" href="{{ route('drying.show', $layout) }}">add an evening</a> on the Drying line.@else No coats yet. Make a zone and give it coats on <b>Coats</b>, then say on the <b>Drying line</b> when you are at the bench.@endif</p>@endif
+            </div>
+        </section>
+        <div class="rcol">
+            <section class="sheet"><header><h2>Drying now</h2><span class="meta">as of {{ $words->clock($words->now) }}</span><span class="meta end">left, 50–90 %</span></header>
+                <div class="dr-list">@forelse ($drying as $row)<div class="dr"><x-state :state="$row['state']" /><span class="nm">{{ $row['title'] }}<span>{{ $row['section'] }}</span></span>{!! $row['tail']->toHtml() !!}<span class="num">{{ $row['left'] }}</span>@if ($row['doubt'])<form method="post" action="{{ route('laid.wet', [$layout, $row['uid']]) }}">@csrf<button class="link">Still wet</button></form>@endif</div>@empty<p class="in soft">Nothing is drying.</p>@endforelse</div>
+            </section>
+            <section class="sheet not-sheet"><header><h2>{{ $tonight ? 'Not tonight, and why' : 'Not in this session, and why' }}</h2></header>
+                <div>@forelse ($not as $row)<div class="nt"><i>{{ $row['kind'] }}</i><div><div class="nm">{{ $row['title'] }}<span>{{ $row['place'] }}</span></div><p>{{ $row['text'] }}</p></div></div>@empty<p class="in soft">Nothing has to wait.</p>@endforelse</div>
+            </section>
+            @if ($where)<section class="sheet where-sheet"><header><h2>Where</h2><span class="meta end">move numbers and minutes</span></header>{!! $where->toHtml() !!}</section>@endif
+        </div></div>
+        @if ($current || $rows !== [])<div class="sticky-act">@if ($current)<form method="post" action="{{ route('moves.done', [$layout, $current->uid]) }}">@csrf<button class="btn">Done</button></form>@else<form method="post" action="{{ route('moves.start', $layout) }}">@csrf<input type="hidden" name="move" value="{{ $rows[0]['id'] }}"><button class="btn">Start move {{ $number }}</button></form>@endif</div>@endif
+    </main>
+</div>
+</x-page>
