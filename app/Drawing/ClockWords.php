@@ -31,13 +31,13 @@ final readonly class ClockWords
         return $this->at($minute)->format('D j M');
     }
 
-    /** "tonight", "today", or "14 Oct" */
+    /** "tonight" for what comes this evening, "today", or "14 Oct" */
     public function shortDay(int $minute): string
     {
-        return $this->isToday($minute) ? ((int) $this->at($minute)->format('G') >= 17 ? 'tonight' : 'today') : $this->at($minute)->format('j M');
+        return $this->isToday($minute) ? ($minute > $this->now && (int) $this->at($minute)->format('G') >= 17 ? 'tonight' : 'today') : $this->at($minute)->format('j M');
     }
 
-    /** "tonight 20:40", "Thu 07:40", further off "Thu 22 Oct" */
+    /** "20:40" today, "Thu 07:40", further off "Thu 22 Oct" */
     public function moment(int $minute): string
     {
         return match (true) {

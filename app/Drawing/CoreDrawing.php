@@ -38,6 +38,11 @@ final class CoreDrawing
 
     private Svg $svg;
 
+    /** By how much all columns are drawn taller, so that the tallest fills the sheet. */
+    private float $stretch = 1.0;
+
+    private const MOST_STRETCH = 1.8;
+
     private function __construct(private readonly CoatsPage $page)
     {
         $this->svg = new Svg(self::WIDTH, self::HEIGHT, "Core samples of {$page->section->name}", ['id' => 'cores', 'role' => 'group', 'class' => 'drawing cores']);
@@ -55,6 +60,8 @@ final class CoreDrawing
         $count = count($this->page->zones);
         $open = $count <= 5 ? $count : max(1, min(4, intdiv((int) (self::WIDTH - 24.0 - 33.0 * $count), 100)));
         $pitch = $count <= 5 ? (self::WIDTH - 20.0) / max(1, $count, 4) : (self::WIDTH - 20.0 - 33.0 * ($count - $open)) / $open;
+        $tallest = max(1.0, ...array_map(fn (Zone $z): float => array_sum($this->sizes($this->page->states[$z->uid])) + $this->foam($z), array_values($this->page->zones)));
+        $this->stretch = max(1.0, min(self::MOST_STRETCH, (self::FOOT - self::TOP - 20.0) / $tallest));
         $x = 14.0;
         foreach ($this->order($open) as $k => $zone) {
             if ($k < $open) {
@@ -89,8 +96,8 @@ final class CoreDrawing
         $states = $this->page->states[$zone->uid];
         $laid = $this->laidFirst($states);
         $foam = max(0.0, $area->height);
-        $tall = 28.0 + 5.0 * sqrt($foam);
-        $sizes = array_map(fn (CoatState $s): float => max(self::LEAST, self::ROOT * sqrt($s->coat->mm * $s->coat->passes)), $states);
+        $tall = $this->foam($zone) * $this->stretch;
+        $sizes = array_map(fn (float $size): float => $size * $this->stretch, $this->sizes($states));
         $room = self::FOOT - self::TOP - $tall - 14.0;
         $shrink = array_sum($sizes) > $room ? $room / array_sum($sizes) : 1.0;
         $y = self::FOOT - $tall;
@@ -119,6 +126,20 @@ final class CoreDrawing
             $this->foldedMarks($states, $sizes, $shrink, $x, self::FOOT - $tall);
             $this->svg->open(['transform' => 'translate('.Svg::n($x + 13.0).' '.Svg::n($y - 8.0).') rotate(-90)'])->text('h', 0.0, 0.0, mb_substr($zone->name, 0, 16))->close();
         }
+    }
+
+    private function foam(Zone $zone): float
+    {
+        return 28.0 + 5.0 * sqrt(max(0.0, $this->page->areas[$zone->uid]->height));
+    }
+
+    /**
+     * @param list<CoatState> $states
+     * @return list<float>
+     */
+    private function sizes(array $states): array
+    {
+        return array_map(fn (CoatState $s): float => max(self::LEAST, self::ROOT * sqrt($s->coat->mm * $s->coat->passes)), $states);
     }
 
     /** @param  list<CoatState>  $states */
@@ -190,11 +211,11 @@ final class CoreDrawing
         }
         $words = $this->words($state);
         $this->svg->link(($this->page->address)(['zone' => $zone->uid, 'coat' => $state->coat->uid]), "{$state->coat->title()}, {$words}")->rect('target', $left - 4.0, $at - 13.0, $room + 6.0, self::LABEL);
-        $name = $this->fitting($state->coat->title(), 6.1, $room - 26.0);
+        $name = $this->fitting($state->coat->title(), 5.9, $room);
         $this->svg->text($on ? 'h on' : 'h', $left, $at, $name);
-        $mm = Length::decimal($state->coat->mm * $state->coat->passes, 1);
-        if (mb_strlen($name) * 6.1 + 26.0 <= $room) {
-            $this->svg->text('m tick', $left + mb_strlen($name) * 6.1 + 4.0, $at, $mm);
+        $mm = number_format($state->coat->mm * $state->coat->passes, 1);
+        if (mb_strlen($name) * 5.9 + 6.5 * mb_strlen($mm) + 4.0 <= $room) {
+            $this->svg->text('m tick', $left + mb_strlen($name) * 5.9 + 3.0, $at, $mm);
         }
         Marks::draw($this->svg, $state->state, $left, $at + 4.0);
         $this->svg->text("st-word st-{$state->state->value}", $left + 16.0, $at + 14.0, $this->fitting($words, 5.5, $room - 14.0))->endLink();

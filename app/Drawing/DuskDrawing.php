@@ -20,7 +20,7 @@ final class DuskDrawing
 {
     private const WIDTH = 1142.0;
 
-    private const LEFT = 128.0;
+    private const LEFT = 196.0;
 
     private const TOP = 34.0;
 
@@ -90,7 +90,7 @@ final class DuskDrawing
                 $this->svg->rect('daylight', $this->x($begin + $room->dayFrom), self::TOP - 8.0, $this->x($begin + $room->dayTo) - $this->x($begin + $room->dayFrom), $this->height - self::TOP + 2.0);
             }
             $this->svg->line($at->format('N') === '1' ? 'day-line week' : 'day-line', $this->x($begin), self::TOP - 8.0, $this->x($begin), $this->height - 6.0);
-            $this->svg->text($at->format('N') >= '6' ? 'h dusk-word' : 'h dusk-soft', $this->x($begin + 720), 18.0, $at->format($wide > 62.0 || $k === 0 || $at->format('j') === '1' ? 'D j M' : 'D j'), 'middle');
+            $this->svg->text($at->format('N') >= '6' ? 'h dusk-word' : 'h dusk-soft', $this->x($begin + 720), 18.0, $at->format($wide > 62.0 ? 'D j M' : 'D j'), 'middle');
         }
     }
 
@@ -107,12 +107,12 @@ final class DuskDrawing
     /** @param  list<Zone>  $zones */
     private function section(Section $section, array $zones, float $top): void
     {
-        $this->svg->text('h dusk-word', 12.0, $top + 14.0, mb_strlen($section->name) > 17 ? mb_substr($section->name, 0, 16).'…' : $section->name);
+        $this->svg->text('h dusk-word', 12.0, $top + 14.0, mb_strlen($section->name) > 15 ? mb_substr($section->name, 0, 14).'…' : $section->name);
         $ready = $this->page->plan->ready(0.5, $section);
-        $this->svg->text('dusk-soft small', 12.0, $top + 29.0, $zones === [] ? 'no zones yet' : ($ready === null ? 'nothing planned' : 'cured '.$this->page->words->at($ready)->format('j M').'–'.$this->page->words->at((int) $this->page->plan->ready(0.9, $section))->format('j M')));
+        $this->svg->text('dusk-soft small', 12.0, $top + 29.0, $zones === [] ? 'no zones yet' : ($ready === null ? 'nothing planned' : 'cured '.$this->page->words->at($ready)->format('j M')));
         foreach ($zones as $k => $zone) {
             $y = $top + self::LANE * $k + 8.0;
-            $this->svg->line('lane', self::LEFT, $y, self::WIDTH - 8.0, $y);
+            $this->svg->line('lane', self::LEFT, $y, self::WIDTH - 8.0, $y)->text('dusk-soft small', self::LEFT - 8.0, $y + 4.0, mb_strlen($zone->name) > 14 ? rtrim(mb_substr($zone->name, 0, 13)).'…' : $zone->name, 'end');
             $this->zone($zone, $y);
         }
         $bottom = $top + max(self::LEAST, self::LANE * count($zones) + 6.0) + self::GAP / 2.0 - 2.0;
@@ -186,7 +186,12 @@ final class DuskDrawing
 
     private function chain(): void
     {
-        $points = array_values(array_intersect_key(array_replace(array_flip($this->page->chain), $this->panes), $this->panes, array_flip($this->page->chain)));
+        $points = [];
+        foreach ($this->page->chain as $id) {
+            if (isset($this->panes[$id])) {
+                $points[] = $this->panes[$id];
+            }
+        }
         for ($k = 1; $k < count($points); $k++) {
             [$a, $b] = [$points[$k - 1], $points[$k]];
             $this->svg->path('chain', Svg::d($a[1] === $b[1] ? [[$a[0], $a[1] - 6.5], [$b[0], $b[1] - 6.5]] : [$a, [$b[0], $a[1]], $b]));

@@ -24,13 +24,13 @@ final class LitWindow
     /** Minutes a unit in the night. */
     private const NIGHT = 6.5;
 
-    private const NIGHT_END = 1000.0;
+    private const NIGHT_END = 980.0;
 
     private const PANE_TOP = 46.0;
 
     private const PANE = 50.0;
 
-    private const TAIL = 17.0;
+    private const TAIL = 16.0;
 
     private Svg $svg;
 
@@ -115,7 +115,7 @@ final class LitWindow
             if ($placed->start - $until >= 2) {
                 $this->glass($until, $placed->start);
             }
-            $this->pane((float) $placed->start, (float) $placed->end, ++$number, $placed->move->coat->title(), $number === $this->page->next() && $this->page->current === null ? 'pane next' : 'pane');
+            $this->pane((float) $placed->start, (float) $placed->end, ++$number, $placed->move->coat->title(), $number === $this->page->next() && $this->page->current === null ? 'pane first' : 'pane');
             $until = max($until, $placed->end);
         }
         if ($this->page->session[1] - $until >= 2) {
@@ -189,8 +189,14 @@ final class LitWindow
         if ($b > self::RIGHT) {
             $this->svg->line('tail night-tail', max($a, self::RIGHT), $y, $b, $y);
         }
-        $this->svg->path($tail['half'] > $to ? 'taper night' : 'taper', Svg::d([[$b, $y - 2.5], [$c, $y], [$b, $y + 2.5]], true))
-            ->line($tail['half'] > $to ? 'tail-tick night' : 'tail-tick', $b, $y - 6.0, $b, $y + 6.0)->circle('tail-start', $a, $y, 4.0);
+        $this->svg->circle('tail-start', $a, $y, 4.0);
+        $night = $tail['half'] > $to ? ' night' : '';
+        if ($b >= self::NIGHT_END) {
+            // It goes on beyond what is shown.
+            $this->svg->path("tail-tick{$night}", Svg::d([[$b + 3.0, $y - 5.0], [$b + 8.0, $y], [$b + 3.0, $y + 5.0]]));
+        } else {
+            $this->svg->path("taper{$night}", Svg::d([[$b, $y - 2.5], [$c, $y], [$b, $y + 2.5]], true))->line("tail-tick{$night}", $b, $y - 6.0, $b, $y + 6.0);
+        }
         $words = $this->page->words;
         $range = $words->isToday((int) $tail['most']) ? $words->clock((int) $tail['half']).'–'.$words->clock((int) $tail['most'])
             : ($tail['most'] - $this->page->words->now < 1440 ? $words->clock((int) $tail['half']).'–'.$words->clock((int) $tail['most']) : $words->at((int) $tail['half'])->format('D H:i').'–'.$words->at((int) $tail['most'])->format('D H:i'));

@@ -56,6 +56,9 @@ final class PlanDrawing
             $track->formation($run);
         }
         $this->svg->close();
+        foreach ($this->page->project->works->zonesOf($this->page->section->uid) as $zone) {
+            $this->svg->path('zone-edge', $f->d($zone->outlineOn($this->page->section->placement) ?? [], true));
+        }
         $this->frameAndTicks();
         $this->svg->open(['clip-path' => 'url(#plan-board)']);
         foreach ($this->page->runs as $run) {

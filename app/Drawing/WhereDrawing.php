@@ -23,10 +23,10 @@ final class WhereDrawing
         $corners = array_merge(...array_map(fn ($s): array => $s->corners(), $project->sections));
         $xs = array_map(fn (Point $p): float => $p->x, $corners);
         $ys = array_map(fn (Point $p): float => $p->y, $corners);
-        $frame = new PlanFrame(max($xs) - min($xs), max($ys) - min($ys), 434.0, 92.0, 4.0, 20.0);
+        $frame = new PlanFrame(max($xs) - min($xs), max($ys) - min($ys), 434.0, 76.0, 4.0, 18.0);
         $move = fn (Point $p): Point => new Point($p->x - min($xs), $p->y - min($ys));
-        $svg = new Svg(442.0, $frame->height + 40.0, 'Where the moves are', ['class' => 'drawing boards where']);
-        $labels = new Labels(440.0, $frame->height + 39.0, 2.0, 1.0);
+        $svg = new Svg(442.0, $frame->height + 38.0, 'Where the moves are', ['class' => 'drawing boards where']);
+        $labels = new Labels(440.0, $frame->height + 38.0, 2.0, 0.0);
         $spots = [];
         foreach ($project->sections as $section) {
             $svg->path('brd', $frame->d(array_map($move, $section->corners()), true));

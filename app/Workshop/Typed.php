@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use DateTimeImmutable;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Refusals;
@@ -77,6 +78,24 @@ final class Typed
         }
 
         return (float) $text;
+    }
+
+    /** A date as people type it, as 2026-10-17; what cannot be read comes through as it is, for the core to refuse. */
+    public function date(string $field, DateTimeImmutable $now): string
+    {
+        $text = $this->text($field);
+        foreach (['!Y-m-d' => false, '!j.n.Y' => false, '!j M Y' => false, '!j F Y' => false, '!j M' => true, '!j F' => true, '!D j M' => true] as $format => $thisYear) {
+            $read = DateTimeImmutable::createFromFormat($format, $text);
+            if ($read !== false && ($read->format(ltrim($format, '!')) === $text || $thisYear || $format !== '!Y-m-d')) {
+                $read = $thisYear ? $read->setDate((int) $now->format('Y'), (int) $read->format('n'), (int) $read->format('j')) : $read;
+                // A day without a year is the next one there is.
+                $read = $thisYear && $read->format('md') < $now->format('md') ? $read->modify('+1 year') : $read;
+
+                return $read->format('Y-m-d');
+            }
+        }
+
+        return $text;
     }
 
     /** @return array<int|string, mixed> */

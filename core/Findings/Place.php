@@ -14,6 +14,7 @@ final readonly class Place
         public float $xMm,
         public float $yMm,
         public ?string $side = null,
+        public ?string $zone = null,
     ) {
     }
 
@@ -28,11 +29,17 @@ final readonly class Place
         return new self(null, null, null, $xMm, $yMm);
     }
 
+    /** In a zone; (x, y) is a place within it. */
+    public static function inZone(string $zone, float $xMm, float $yMm): self
+    {
+        return new self(null, null, null, $xMm, $yMm, null, $zone);
+    }
+
     /** @return array<string, float|string> */
     public function toArray(): array
     {
         if ($this->run === null) {
-            return ['x_mm' => round($this->xMm, 1), 'y_mm' => round($this->yMm, 1)];
+            return ['x_mm' => round($this->xMm, 1), 'y_mm' => round($this->yMm, 1)] + ($this->zone === null ? [] : ['zone' => $this->zone]);
         }
 
         return ['run' => $this->run, 'from_mm' => round((float) $this->fromMm, 1), 'to_mm' => round((float) $this->toMm, 1)]

@@ -34,12 +34,30 @@ final readonly class BenchPlan
 
     public static function make(BenchWork $work, int $steps = self::STEPS): self
     {
+        return self::of($work, self::solve($work, $steps));
+    }
+
+    /**
+     * The search alone: what it finds holds for the same work until its `planFrom` moves on.
+     *
+     * @return array{status: string, starts: array<string, int>, cold: list<string>} starts in minutes of Unix time; moves for which no session is warm enough
+     */
+    public static function solve(BenchWork $work, int $steps = self::STEPS): array
+    {
         [$problem, $zero] = self::problem($work);
         // What can never start would make the whole infeasible: it stays out, and so does what waits for it.
         $answer = Solver::solve($problem->without(self::hopeless($problem)), 20.0, self::SEED, $steps);
         $starts = $answer->finish === null ? Solver::most($problem) : $answer->starts;
         asort($starts);
-        $at = array_map(fn (int $start): int => $start + $zero, $starts);
+        $cold = array_keys(array_filter($problem->jobs, fn (Job $job): bool => $job->allowed === []));
+
+        return ['status' => $answer->status, 'starts' => array_map(fn (int $start): int => $start + $zero, $starts), 'cold' => array_map('strval', $cold)];
+    }
+
+    /** @param  array{status: string, starts: array<string, int>, cold: list<string>}  $found */
+    public static function of(BenchWork $work, array $found): self
+    {
+        $at = $found['starts'];
         $why = new Why($work, $at);
         $moves = $unplaced = [];
         foreach ($at as $id => $start) {
@@ -48,12 +66,12 @@ final readonly class BenchPlan
         }
         foreach ($work->moves as $id => $move) {
             if (! isset($at[$id])) {
-                [$kind, $text] = $why->nowhere($move, $problem->jobs[$id]->allowed === []);
+                [$kind, $text] = $why->nowhere($move, in_array($id, $found['cold'], true));
                 $unplaced[] = new Unplaced($move, $kind, $text);
             }
         }
 
-        return new self($work, $moves, $unplaced, $answer->status);
+        return new self($work, $moves, $unplaced, $found['status']);
     }
 
     /**
@@ -75,6 +93,20 @@ final readonly class BenchPlan
     public function lastHandsOn(): ?int
     {
         return $this->moves === [] ? null : max(array_map(fn (Placed $p): int => $p->end, $this->moves));
+    }
+
+    /**
+     * Why a move that comes later, or not at all, is not in a session.
+     *
+     * @param array{int, int, int} $session
+     * @return array{kind: string, ref: string, text: string}
+     */
+    public function notWithin(Move $move, array $session): array
+    {
+        $taken = array_sum(array_map(fn (Placed $p): int => $p->move->minutes, $this->within($session[0], $session[1])));
+        $free = $session[1] - max($session[0], $this->work->now) - $taken;
+
+        return (new Why($this->work, array_column(array_map(fn (Placed $p): array => [$p->move->id, $p->start], $this->moves), 1, 0)))->notWithin($move, $session, max(0, $free));
     }
 
     /** When all that is laid or planned has dried through, for one section or all; null when there is nothing. */
@@ -155,7 +187,7 @@ final readonly class BenchPlan
     /** @return array{Problem, int} the problem, and the moment that is its zero */
     private static function problem(BenchWork $work): array
     {
-        $zero = $work->now;
+        $zero = $work->planFrom();
         $current = $work->current();
         $free = $current === null ? $zero : $work->endOf($current);
         $sessions = $hands = $tools = [];

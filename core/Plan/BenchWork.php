@@ -98,7 +98,7 @@ final class BenchWork
 
     public function endOf(Laid $laid): int
     {
-        return $laid->endedAt ?? max($this->now, $laid->startedAt + $laid->minutes);
+        return $laid->endedAt ?? max(intdiv($this->now, 5) * 5 + 5, $laid->startedAt + $laid->minutes);
     }
 
     /** The move that is being laid, if any. */
@@ -123,6 +123,17 @@ final class BenchWork
             $this->now < $next => State::Setting,
             default => State::Ready,
         };
+    }
+
+    /**
+     * The moment from which work is planned: the next session's beginning, or within one the last five minutes' mark, so
+     * that a plan stands for a while.
+     */
+    public function planFrom(): int
+    {
+        $begin = $this->sessions[0][0] ?? $this->now;
+
+        return $this->current() === null && $begin > $this->now ? $begin : intdiv($this->now, 5) * 5;
     }
 
     public function zone(): DateTimeZone

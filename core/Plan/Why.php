@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Plan;
 
 use DateTimeImmutable;
 use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Cure\Milestone;
 
 /** Why a move of a plan does not start earlier, or not at all, in words. Kinds: wait, session, hands, tool, apart, cold. */
 final class Why
@@ -59,6 +60,26 @@ final class Why
     }
 
     /**
+     * @param array{int, int, int} $session
+     * @param int $free minutes of it that no move takes
+     * @return array{kind: string, ref: string, text: string}
+     */
+    public function notWithin(Move $move, array $session, int $free): array
+    {
+        [$ready, $base] = $this->binding($move);
+        if ($base !== null && $ready > $session[1] - $move->minutes) {
+            return $this->reason('wait', $this->id($base), "{$this->name($base)} is ".($base->milestone === Milestone::NextCoat ? 'ready' : $this->reachedWord($base))." {$this->moment($ready)}");
+        }
+        if ($this->isCold($move, $session[1] - $move->minutes)) {
+            return $this->reason('cold', '', $this->coldWords($move));
+        }
+
+        return $move->minutes > $free
+            ? $this->reason('hands', '', "takes {$move->minutes} min, {$free} are free")
+            : $this->reason('order', '', 'would fit; other work first brings the end sooner');
+    }
+
+    /**
      * @param bool $cold whether no session at all is warm enough for it
      * @return array{string, string} kind and sentence
      */
@@ -82,13 +103,17 @@ final class Why
             : ['sessions', 'The sessions of the next '.BenchWork::DAYS.' days have no room left for it.'];
     }
 
-    /** "Wed 14 Oct 19:30", the day left out where it is today's. */
+    /** "19:30" today, "Thu 19:30" in the days that follow, "Thu 22 Oct 19:30" further off. */
     public function moment(int $minute): string
     {
         $at = (new DateTimeImmutable('@'.$minute * 60))->setTimezone($this->work->zone());
         $today = (new DateTimeImmutable('@'.$this->work->now * 60))->setTimezone($this->work->zone());
 
-        return $at->format($at->format('Ymd') === $today->format('Ymd') ? 'H:i' : 'D j M H:i');
+        return $at->format(match (true) {
+            $at->format('Ymd') === $today->format('Ymd') => 'H:i',
+            abs($minute - $this->work->now) < 6 * 1440 => 'D H:i',
+            default => 'D j M H:i',
+        });
     }
 
     /**

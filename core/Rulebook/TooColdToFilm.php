@@ -52,7 +52,7 @@ final class TooColdToFilm implements WorkRule
         $area = $plan->work->surveys[$section]->zones[$zone] ?? null;
         [$x, $y] = $area?->middle() ?? [0.0, 0.0];
 
-        return Place::at($x, $y);
+        return Place::inZone($zone, $x, $y);
     }
 
     private function finding(string $section, string $title, float $film, float $share, Drying $drying, Place $place, bool $laid): Finding

@@ -57,7 +57,7 @@ final class WhiteShowing implements WorkRule
     private function finding(Zone $zone, Coat $cover, float $white, array $at): Finding
     {
         return new Finding(
-            'white-showing', Severity::Care, "No earth base under {$cover->title()}", $zone->section, Place::at($at[0], $at[1]),
+            'white-showing', Severity::Care, "No earth base under {$cover->title()}", $zone->section, Place::inZone($zone->uid, $at[0], $at[1]),
             ['without_base' => new Figure($white / 100.0, 'cm²', 'true surface of the zone less what an earth base covers')],
             "{$zone->name} has {$cover->title()} on bare plaster or foam: white shows through wherever it thins.",
             'Put earth paint under it.',

@@ -11,9 +11,10 @@ const HINTS = {
     spot: 'touch the plan to set a spot height',
     ridge: 'touch the points of the ridge, Enter ends it',
     hollow: 'touch the points of the hollow, Enter ends it',
+    zone: 'touch the corners of the zone, Enter ends it',
     cut: 'touch where to cut the land open',
 };
-const TOOL_KEYS = { p: 'pick', r: 'run', s: 'spot', e: 'ridge', h: 'hollow', c: 'cut' };
+const TOOL_KEYS = { p: 'pick', r: 'run', s: 'spot', e: 'ridge', h: 'hollow', z: 'zone', c: 'cut' };
 
 export function land(htmx) {
     if (!sheet()?.dataset.show) {
@@ -87,6 +88,8 @@ export function land(htmx) {
     const finish = () => {
         if ((tool === 'ridge' || tool === 'hollow') && points.length > 1) {
             place(sheet().dataset.features, { kind: tool, ...flat(points) });
+        } else if (tool === 'zone' && points.length > 2) {
+            place(sheet().dataset.zones, flat(points));
         }
     };
 

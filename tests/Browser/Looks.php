@@ -18,9 +18,9 @@ final class Looks
             }
             const range = document.createRange();
             range.selectNodeContents(node);
-            const scroller = parent.closest('.inspector, .rail');
+            const scroller = parent.closest('.inspector, .rail, .mv-list, .rcol, .take-sheet .in');
             const frame = scroller ? scroller.getBoundingClientRect() : { left: -1e9, right: 1e9, top: -1e9, bottom: 1e9 };
-            const sticky = parent.closest('.acts');
+            const sticky = parent.closest('.acts, .sticky-act');
             const rects = parent.namespaceURI.endsWith('svg') ? [parent.getBoundingClientRect()] : [...range.getClientRects()];
             for (const r of rects) {
                 // Text boxes are taller than their letters: compare the middle two thirds.

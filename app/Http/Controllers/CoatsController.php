@@ -30,9 +30,10 @@ final class CoatsController
     public function storeZone(Request $request, Layout $layout, Section $section): RedirectResponse|Response
     {
         $zone = $this->zones->create($layout, $section, $request->input());
-        $there = route('coats.show', [$layout, $section, 'zone' => $zone->uid]);
+        $drawn = $request->header('HX-Request') === 'true';
+        $there = route('coats.show', [$layout, $section, 'zone' => $zone->uid] + ($drawn ? ['edit' => 'zone'] : []));
 
-        return $request->header('HX-Request') === 'true' ? response('', 204, ['HX-Redirect' => $there]) : redirect()->to($there);
+        return $drawn ? response('', 204, ['HX-Redirect' => $there]) : redirect()->to($there);
     }
 
     public function updateZone(Request $request, Layout $layout, Section $section, string $zone): RedirectResponse

@@ -44,13 +44,18 @@ final readonly class KeepZone
 
         return $this->ledger->record($layout, "{$zone->name} added", function (Changes $changes) use ($layout, $zone, $buildUp): ZoneRow {
             $new = $this->rows->add($changes, $layout, ZoneRow::class, WorksFile::fromZone($zone));
-            foreach ($this->library->buildUps[$buildUp]['recipes'] ?? [] as $recipe) {
-                $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat(Coat::of($this->rows->uid(), $zone->uid, $this->library->recipe($recipe))));
-            }
+            $this->buildUp($changes, $layout, $zone->uid, $buildUp);
             $this->rows->whole($layout);
 
             return $new;
         });
+    }
+
+    private function buildUp(Changes $changes, Layout $layout, string $zone, string $key): void
+    {
+        foreach ($this->library->buildUps[$key]['recipes'] ?? [] as $recipe) {
+            $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat(Coat::of($this->rows->uid(), $zone, $this->library->recipe($recipe))));
+        }
     }
 
     /** @param  array<string, mixed>  $input as above, and rev */
@@ -62,8 +67,9 @@ final readonly class KeepZone
         $zone = $this->read($typed, $project->section($old->section), $old, $typed->text('name'));
         $values = WorksFile::fromZone($zone);
         StaleRecord::unlessFresh($row, isset($input['rev']) ? (int) $input['rev'] : null, "“{$old->name}”", ['data' => ZoneRow::text($values)]);
-        $this->ledger->record($layout, "{$zone->name} changed", function (Changes $changes) use ($layout, $row, $values): void {
+        $this->ledger->record($layout, "{$zone->name} changed", function (Changes $changes) use ($layout, $row, $values, $typed): void {
             $changes->save($row->keep($values));
+            $this->buildUp($changes, $layout, $row->uid, $typed->text('build_up'));
             $this->rows->whole($layout);
         });
     }

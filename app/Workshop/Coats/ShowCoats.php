@@ -60,7 +60,7 @@ final readonly class ShowCoats
             'layout' => $layout, 'section' => $section, 'units' => $project->layout->units, 'page' => $page, 'mode' => $mode, 'rail' => $this->rail->of($project, $section, $plan->work),
             'facts' => $this->facts($page), 'rows' => $this->zoneRows($page, $project->runsNear($section)), 'cores' => $zones === [] ? null : CoreDrawing::of($page),
             'coat' => $picked === null ? null : $this->coat($page, $picked), 'takeOff' => TakeOff::byMaterial($plan->work, $section->uid),
-            'findings' => array_values(array_filter(Rulebook::checkWork($plan), fn (Finding $f): bool => $f->section === $section->uid)),
+            'findings' => array_values(array_filter(Rulebook::checkWork($plan), fn (Finding $f): bool => $zone !== null && $f->place->zone === $zone->uid)),
             'library' => $this->library, 'runs' => $project->runsNear($section), 'zone' => $zone, 'corners' => $zone === null ? '' : KeepZone::corners($zone, $section),
             'revs' => $layout->zones()->pluck('rev', 'uid')->all() + $layout->coats()->pluck('rev', 'uid')->all(),
         ];
@@ -148,7 +148,7 @@ final readonly class ShowCoats
             'state' => $state, 'amounts' => $amounts === [] ? $laidAmounts : $amounts, 'used' => $amounts === [] && $laidAmounts !== [],
             'minutes' => array_sum(array_map(fn ($m): int => $m->minutes, $moves)), 'moves' => count($moves),
             'ring' => $state->last === null || $state->state === State::Ready ? null : $this->ring($page, $state), 'milestones' => $this->milestones($page, $state),
-            'when' => $this->when($page, $state), 'why' => $state->next?->reason['text'] ?? $state->held?->text ?? '', 'needs' => $this->needs($page, $state),
+            'when' => $this->when($page, $state), 'why' => $state->next !== null ? $state->next->reason['text'] : ($state->held->text ?? ''), 'needs' => $this->needs($page, $state),
             'air' => $coat->recipe->cure->filmTemperature === null ? '' : sprintf('over %s °C until touch-dry; %s has %s by day, %s at night', Length::decimal($coat->recipe->cure->filmTemperature, 1), $air->name, Length::decimal($air->day->temperature, 1), Length::decimal($air->night->temperature, 1)),
         ];
     }

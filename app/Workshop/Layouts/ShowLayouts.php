@@ -47,7 +47,7 @@ final readonly class ShowLayouts
         return [
             'layout' => $layout, 'project' => $project, 'sheet' => $project->layout, 'sections' => $layout->sections()->get(),
             'boards' => $this->boards($project, 170.0), 'history' => $history, 'next' => $this->ledger->next($layout),
-            'zones' => DateTimeZone::listIdentifiers(),
+            'zones' => DateTimeZone::listIdentifiers(), 'rooms' => $project->works->rooms, 'roomRevs' => $layout->rooms()->pluck('rev', 'uid')->all(),
         ];
     }
 

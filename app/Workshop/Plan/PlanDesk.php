@@ -44,20 +44,21 @@ final class PlanDesk
     public function planOf(Project $project, int $now): BenchPlan
     {
         $works = $project->works;
+        $work = $this->work($project, $now);
         $inputs = [
-            self::VERSION, $now, $project->layout->zone, $project->layout->scale->ratio, array_map(WorksFile::fromCoat(...), $works->coats), array_map(WorksFile::fromLaid(...), $works->laid),
+            self::VERSION, $work->planFrom(), $project->layout->zone, $project->layout->scale->ratio, array_map(WorksFile::fromCoat(...), $works->coats), array_map(WorksFile::fromLaid(...), $works->laid),
             array_map(WorksFile::fromRoom(...), $works->rooms), array_map(WorksFile::fromTime(...), $works->times),
             array_map(fn (Section $s): array => [$this->key($project, $s), $s->name, $s->room], $project->sections), array_map(WorksFile::fromZone(...), $works->zones),
         ];
         $key = 'plan-'.sha1(json_encode($inputs, JSON_THROW_ON_ERROR));
         $kept = $this->store()->get($key);
-        if ($kept instanceof BenchPlan) {
-            return $kept;
+        if (! is_array($kept)) {
+            $kept = BenchPlan::solve($work);
+            $this->store()->put($key, $kept, 86400 * self::DAYS);
         }
-        $plan = BenchPlan::make($this->work($project, $now));
-        $this->store()->put($key, $plan, 3600);
+        /** @var array{status: string, starts: array<string, int>, cold: list<string>} $kept */
 
-        return $plan;
+        return BenchPlan::of($work, $kept);
     }
 
     public function work(Project $project, int $now): BenchWork

@@ -42,7 +42,7 @@ final readonly class ShowDrying
 
         return [
             'layout' => $layout, 'project' => $project, 'words' => $words, 'plan' => $plan, 'first' => $project->sections[0] ?? null, 'rail' => $this->rail->of($project, null, $plan->work),
-            'line' => DuskDrawing::of($page), 'days' => $days, 'facts' => $this->facts($plan, $words), 'picked' => $found, 'held' => $found !== null && in_array($found->move->id, $chain, true),
+            'line' => DuskDrawing::of($page), 'span' => $words->day($from).' to '.$words->day($from + 1440 * $days - 60), 'facts' => $this->facts($plan, $words), 'picked' => $found, 'held' => $found !== null && in_array($found->move->id, $chain, true),
             'times' => array_map(fn (BenchTime $t): array => ['uid' => $t->uid, 'kind' => $t->kind, 'text' => $this->sentence($t)], $project->works->times), 'next' => $this->ledger->next($layout),
             'show' => $this->show($plan, $words), 'moves' => array_slice($plan->moves, 0, 60), 'unplaced' => array_slice($plan->unplaced, 0, 12), 'dayNames' => BenchTime::DAYS,
         ];
@@ -92,7 +92,7 @@ final readonly class ShowDrying
         $date = $time->date === null ? '' : (new DateTimeImmutable($time->date))->format('D j M Y');
 
         return match ($time->kind) {
-            'weekly' => 'every '.BenchTime::DAYS[$time->weekday ?? 1].", {$hours}",
+            'weekly' => substr(BenchTime::DAYS[$time->weekday ?? 1], 0, 3).", {$hours}",
             'single' => "{$date}, {$hours}",
             default => "{$date} closed",
         };

@@ -31,7 +31,7 @@ final readonly class ShowTonight
 {
     private const REASONS = ['wait' => 'drying', 'cold' => 'cold', 'hands' => 'time', 'session' => 'time', 'tool' => 'tool', 'order' => 'order', 'sessions' => 'time'];
 
-    private const NOT_SHOWN_OVER = 5;
+    private const NOT_SHOWN_OVER = 3;
 
     public function __construct(private LoadProject $load, private PlanDesk $desk, private LandDesk $land, private ShowRail $rail, private Ledger $ledger)
     {
@@ -71,7 +71,7 @@ final readonly class ShowTonight
             $session[0] = min($session[0], $current->startedAt);
         }
 
-        return new TonightPage($plan, $words, $session, $done, $current, $plan->within($plan->work->now, $session[1]));
+        return new TonightPage($plan, $words, $session, $done, $current, $plan->within(min($plan->work->planFrom(), $session[0]), $session[1]));
     }
 
     /** @return list<array{label: string, figures: list<array{Figure, string}>}> */
@@ -157,7 +157,8 @@ final readonly class ShowTonight
         foreach ($plan->moves as $placed) {
             $zone = $placed->move->zone->uid;
             if ($placed->start >= $end && ! isset($rows[$zone]) && ! $this->isOnTonight($page, $zone)) {
-                $rows[$zone] = ['kind' => self::REASONS[$placed->reason['kind']] ?? $placed->reason['kind'], 'title' => $placed->move->coat->title(), 'place' => $placed->move->place(), 'text' => ucfirst($placed->reason['text']).'. Planned '.$words->moment($placed->start).'.'];
+                $reason = $page === null ? $placed->reason : $plan->notWithin($placed->move, $page->session);
+                $rows[$zone] = ['kind' => self::REASONS[$reason['kind']] ?? $reason['kind'], 'title' => $placed->move->coat->title(), 'place' => $placed->move->place(), 'text' => ucfirst($reason['text']).'; planned '.$words->moment($placed->start)];
             }
         }
 

@@ -11,7 +11,7 @@
             <section class="sheet zones-sheet"><header><h2>Zones</h2><a class="link end" href="{{ $here('coats.show', ['edit' => 'new']) }}">Add</a></header>
                 <ol class="zone-list">@forelse ($rows as $row)<li><a class="zone-row" href="{{ $here('coats.show', ['zone' => $row['zone']->uid]) }}" @if ($row['current']) aria-current="true" @endif title="{{ $row['sentence'] }}">{!! $row['thumb']->toHtml() !!}<span><b>{{ $row['zone']->name }}</b><span class="num">{{ $row['area']->text() }}</span> <small>cm²</small></span></a></li>@empty<li class="in soft small">None yet.</li>@endforelse</ol>
             </section>
-            <section class="sheet cores-sheet"><header><h2>Core samples</h2><span class="meta">mm; thickness by its square root, pale is still to lay</span>
+            <section class="sheet cores-sheet"><header><h2>Core samples</h2><span class="meta">mm, by square root; pale is to lay</span>
                 @if ($zone)<form class="end add-coat" method="post" action="{{ $here('coats.store', [$zone->uid]) }}">@csrf
                     <label class="small" for="f-recipe">On {{ $zone->name }}</label><select id="f-recipe" name="recipe">@foreach ($library->buildUps as $key => $up)<option value="all:{{ $key }}">{{ $up['name'] }}</option>@endforeach @foreach ($library->recipes as $recipe)<option value="{{ $recipe->id }}">{{ $recipe->cure->name }}</option>@endforeach</select><button class="btn quiet">Add</button></form>@endif</header>
                 @if ($cores){!! $cores->toHtml() !!}@else<p class="blank-words">A zone is a part of the board that gets the same coats: draw one on Land with the tool <b>Zone</b>, or make one by rule here at the right. Each then stands here as a core sample, foam below and coats upward.</p>@endif

@@ -14,7 +14,7 @@
     <x-field :form="$form" name="outline" label="Corners, x,y in mm" :value="$edited ? $corners : ''" hint="empty: not drawn; or draw it on Land" />
     @php($others = array_filter($rows, fn ($row) => $row['zone'] !== $edited))
     @if ($others !== [])<fieldset class="edges"><legend>Without</legend><input type="hidden" name="without[]" value="">@foreach ($others as $row)<label class="check"><input type="checkbox" name="without[]" value="{{ $row['zone']->uid }}" @checked(in_array($row['zone']->uid, (array) old('without', $edited->without ?? []), true))> {{ $row['zone']->name }}</label>@endforeach</fieldset>@error('without')<p class="fault">{{ $message }}</p>@enderror @endif
-    @unless ($edited)<x-choice :form="$form" name="build_up" label="Begin with" :options="['' => 'no coats'] + array_map(fn ($up) => $up['name'], $library->buildUps)" value="" />@endunless
+    @unless ($edited && $page->states[$edited->uid] !== [])<x-choice :form="$form" name="build_up" label="Begin with" :options="['' => 'no coats'] + array_map(fn ($up) => $up['name'], $library->buildUps)" value="" />@endunless
     <div class="acts"><button class="btn">{{ $edited ? 'Set the zone' : 'Add the zone' }}</button>@if ($edited)<button class="link" form="drop-zone">Remove</button>@endif</div>
 </form>
 @if ($edited)<form id="drop-zone" method="post" action="{{ $here('zones.destroy', [$edited->uid]) }}">@csrf @method('DELETE')</form>@error('zone')<p class="fault in">{{ $message }}</p>@enderror @endif

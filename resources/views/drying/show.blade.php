@@ -2,7 +2,7 @@
 <div class="frame">
     <x-rail :layout="$layout" :boards="$rail" route="coats.show" />
     <main class="page drying" id="land">
-        <div class="title"><h1>Drying line</h1><div class="sub">{{ $days }} days from today;<br>starts are safe at 80 %</div><x-facts :facts="$facts" />
+        <div class="title"><h1>Drying line</h1><div class="sub">{{ $span }};<br>starts are safe at 80 %</div><x-facts :facts="$facts" />
             <div class="undo-pair"><form method="post" action="{{ route('layouts.undo', $layout) }}">@csrf<button class="tool" data-undo @disabled($next['undo'] === null) @if ($next['undo']) title="{{ $next['undo'] }}" @endif>Undo</button></form><form method="post" action="{{ route('layouts.redo', $layout) }}">@csrf<button class="tool" data-redo @disabled($next['redo'] === null) @if ($next['redo']) title="{{ $next['redo'] }}" @endif>Redo</button></form></div></div>
         @if (session('said'))<p class="said floating" role="status">{{ session('said') }}</p>@endif
         <section class="sheet dusk-sheet">{!! $line->toHtml() !!}</section>
@@ -24,10 +24,10 @@
                 <div class="pair four"><x-field form="weekly" name="from" id="w-from" label="From" value="19:30" /><x-field form="weekly" name="to" id="w-to" label="to" value="21:30" /><x-field form="weekly" name="hands" id="w-hands" label="Hands" value="1" mode="decimal" /><div class="acts low"><button class="btn {{ $times === [] ? '' : 'quiet' }}">Add</button></div></div>
             </form>
             <form class="in stack" method="post" action="{{ route('times.store', $layout) }}">@csrf<input type="hidden" name="form" value="single">
-                <div class="pair five"><x-choice form="single" name="kind" id="s-kind" label="One day" :options="['single' => 'open', 'closed' => 'closed']" value="single" /><x-field form="single" name="date" id="s-date" type="date" label="Date" /><x-field form="single" name="from" id="s-from" label="From" value="10:00" /><x-field form="single" name="to" id="s-to" label="to" value="13:00" /><div class="acts low"><button class="btn quiet">Add</button></div></div>
+                <div class="pair five"><x-choice form="single" name="kind" id="s-kind" label="One day" :options="['single' => 'open', 'closed' => 'closed']" value="single" /><x-field form="single" name="date" id="s-date" label="Date" /><x-field form="single" name="from" id="s-from" label="From" value="10:00" /><x-field form="single" name="to" id="s-to" label="to" value="13:00" /><div class="acts low"><button class="btn quiet">Add</button></div></div>
             </form>
             <form class="in stack" method="post" action="{{ route('layouts.show-on', $layout) }}">@csrf @method('PATCH')<input type="hidden" name="form" value="show">
-                <div class="pair show-pair"><x-field form="show" name="show_on" id="f-show-on" type="date" label="Shown on" :value="$layout->show_on ?? ''" /><div class="acts low"><button class="btn quiet">Set</button></div>@if ($show)<p @class(['small', 'low', 'bad' => $show['late']])>{{ $show['text'] }}</p>@endif</div>
+                <div class="pair show-pair"><x-field form="show" name="show_on" id="f-show-on" label="Shown on" :value="$layout->show_on ?? ''" /><div class="acts low"><button class="btn quiet">Set</button></div>@if ($show)<p @class(['small', 'low', 'bad' => $show['late']])>{{ $show['text'] }}</p>@endif</div>
             </form></section></div></div>
     </main>
 </div>

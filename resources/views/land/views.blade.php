@@ -3,7 +3,7 @@
     $here = fn (string $name, array $more = []): string => route($name, [$layout, $section->uid, ...$more]);
     $empty = $page->features === [] && $page->runs === [];
 @endphp
-<main class="page" id="land" data-show="{{ $here('land.show') }}" data-preview="{{ $here('land.preview') }}" data-grip="{{ $here('land.grip') }}" data-features="{{ $here('features.store') }}" data-runs="{{ $here('runs.store') }}" data-station="{{ $page->cut->station }}" data-cut-on="{{ $page->cut->run === null ? 'board' : 'run' }}">
+<main class="page" id="land" data-show="{{ $here('land.show') }}" data-preview="{{ $here('land.preview') }}" data-grip="{{ $here('land.grip') }}" data-features="{{ $here('features.store') }}" data-runs="{{ $here('runs.store') }}" data-zones="{{ $here('zones.store') }}" data-station="{{ $page->cut->station }}" data-cut-on="{{ $page->cut->run === null ? 'board' : 'run' }}">
     <form id="look" hidden>
         <input name="run" value="{{ $page->cut->run?->uid }}"><input name="st" value="{{ $page->cut->run === null ? '' : $page->cut->station }}"><input name="cx" value="{{ $page->cut->run === null ? $page->cut->station : '' }}">
         <input name="pick" value="{{ $page->picked }}"><input name="tab" value="{{ $page->tab }}">
@@ -25,7 +25,7 @@
         <section class="sheet plan-sheet">
             <header><h2>Plan</h2>
                 <div class="tools" role="group" aria-label="Tools">
-                    @foreach (['pick' => 'Pick', 'run' => 'Run', 'spot' => 'Spot', 'ridge' => 'Ridge', 'hollow' => 'Hollow', 'cut' => 'Cut'] as $tool => $word)<button type="button" class="tool" data-tool="{{ $tool }}" aria-pressed="{{ $tool === 'pick' ? 'true' : 'false' }}">{{ $word }}</button>@endforeach
+                    @foreach (['pick' => 'Pick', 'run' => 'Run', 'spot' => 'Spot', 'ridge' => 'Ridge', 'hollow' => 'Hollow', 'zone' => 'Zone', 'cut' => 'Cut'] as $tool => $word)<button type="button" class="tool" data-tool="{{ $tool }}" aria-pressed="{{ $tool === 'pick' ? 'true' : 'false' }}">{{ $word }}</button>@endforeach
                 </div>
                 <span class="meta hint" id="tool-hint">contours 10 mm, heights over the datum</span>
                 <div class="end undo-pair">

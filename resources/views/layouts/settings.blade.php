@@ -29,7 +29,7 @@
                                     @if ($mine && $errors->has($field))<p class="fault" id="{{ $row->uid }}-{{ $field }}-fault">{{ $errors->first($field) }}</p>@endif
                                 </div>
                             @endforeach
-                            <div class="row-acts"><button class="btn quiet">Save</button><a class="btn quiet" href="{{ route('land.show', [$layout, $row]) }}">Land</a><button class="link" form="remove-{{ $row->uid }}">Remove</button><label class="check"><input type="checkbox" name="leave_land" value="1"> when it moves, leave its land where it is</label></div>
+                            <div class="row-acts"><button class="btn quiet">Save</button><a class="btn quiet" href="{{ route('land.show', [$layout, $row]) }}">Land</a><button class="link" form="remove-{{ $row->uid }}">Remove</button>@if (count($rooms) > 1)<label class="check">stands in <select name="room" aria-label="Room of {{ $row->name }}">@foreach ($rooms as $room)<option value="{{ $room->uid }}" @selected(($row->room ?? $rooms[0]->uid) === $room->uid)>{{ $room->name }}</option>@endforeach</select></label>@endif<label class="check"><input type="checkbox" name="leave_land" value="1"> when it moves, leave its land where it is</label></div>
                         </form>
                         <form id="remove-{{ $row->uid }}" method="post" action="{{ route('sections.destroy', [$layout, $row]) }}">@csrf @method('DELETE')</form>
                     @endforeach
@@ -43,6 +43,24 @@
                         @endforeach
                         <div class="row-acts"><button class="btn {{ count($sections) === 0 ? '' : 'quiet' }}">Add the section</button></div>
                     </form>
+                </div>
+            </section>
+            <section class="sheet"><header><h2>Rooms</h2><span class="meta">where sections stand and dry; what is set here stands for the air until it is measured</span></header>
+                <div class="in">
+                    @foreach ([...$rooms, null] as $room)
+                        @php($form = $room ? 'room-'.$room->uid : 'room-new')
+                        <form class="section-row room-row" method="post" action="{{ $room ? route('rooms.update', [$layout, $room->uid]) : route('rooms.store', $layout) }}">@csrf @if ($room)@method('PATCH')<input type="hidden" name="rev" value="{{ $roomRevs[$room->uid] ?? 1 }}">@endif<input type="hidden" name="form" value="{{ $form }}">
+                            <x-field :form="$form" :id="$form.'-name'" name="name" :label="$room ? 'Name' : 'Add a room'" :value="$room->name ?? ''" />
+                            @foreach (['day_c' => ['Day', '°C', $room?->day->temperature], 'day_rh' => ['air', '%', $room?->day->humidity], 'night_c' => ['Night', '°C', $room?->night->temperature], 'night_rh' => ['air', '%', $room?->night->humidity]] as $field => [$label, $unit, $value])
+                                <x-field :form="$form" :id="$form.'-'.$field" :name="$field" :label="$label" :unit="$unit" :value="$value === null ? '' : Length::decimal($value, 1)" mode="decimal" />
+                            @endforeach
+                            <x-field :form="$form" :id="$form.'-day_from'" name="day_from" label="Day from" :value="$room ? \IdleRidge\Core\Schedule\BenchTime::clock($room->dayFrom) : ''" />
+                            <x-field :form="$form" :id="$form.'-day_to'" name="day_to" label="to" :value="$room ? \IdleRidge\Core\Schedule\BenchTime::clock($room->dayTo) : ''" />
+                            <x-choice :form="$form" :id="$form.'-airflow'" name="airflow" label="Air is" :options="['closed' => 'closed', 'still' => 'still', 'moving' => 'moving', 'fan' => 'a fan']" :value="$room ? (array_search($room->day->airflow, \IdleRidge\Core\Cure\Climate::AIRFLOWS, true) ?: 'still') : 'still'" />
+                            <div class="row-acts"><button class="btn quiet">{{ $room ? 'Save' : 'Add the room' }}</button>@if ($room && count($rooms) > 1)<button class="link" form="drop-{{ $form }}">Remove</button>@endif</div>
+                        </form>
+                        @if ($room && count($rooms) > 1)<form id="drop-{{ $form }}" method="post" action="{{ route('rooms.destroy', [$layout, $room->uid]) }}">@csrf @method('DELETE')<input type="hidden" name="form" value="{{ $form }}"></form>@endif
+                    @endforeach
                 </div>
             </section>
             <section class="sheet"><header><h2>History</h2><span class="meta">the last changes; undo and redo go back across restarts</span></header>
