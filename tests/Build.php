@@ -4,19 +4,29 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use DateTimeImmutable;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\SectionSurvey;
+use IdleRidge\Core\Coats\Survey;
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Interchange\RecipeFile;
 use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Land\Ground;
 use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 use Symfony\Component\Uid\Ulid;
@@ -88,6 +98,68 @@ final class Build
         $model = $project->land($section, GroundSolver::solve($project->groundProblem($section)));
 
         return LandStudy::of($project, $section, $model, $model->terrain($cell));
+    }
+
+    public static function library(): Library
+    {
+        $files = [];
+        foreach (glob(__DIR__.'/../library/recipes/*.json') ?: [] as $file) {
+            $files[basename($file)] = (string) file_get_contents($file);
+        }
+
+        return RecipeFile::library($files, (string) file_get_contents(__DIR__.'/../library/build-ups.json'));
+    }
+
+    public static function recipe(string $id): Recipe
+    {
+        return self::library()->recipe($id);
+    }
+
+    /**
+     * A survey of zones on a board of 1200 × 600 whose height is a plane, at 5 mm.
+     *
+     * @param list<Zone> $zones
+     * @param list<Run> $runs
+     */
+    public static function planeSurvey(array $zones, float $riseX = 0.0, float $riseY = 0.0, array $runs = []): Survey
+    {
+        $z = [];
+        for ($j = 0; $j < 120; $j++) {
+            for ($i = 0; $i < 240; $i++) {
+                $z[] = 20.0 + $riseX * ($i + 0.5) * 5.0 + $riseY * ($j + 0.5) * 5.0;
+            }
+        }
+        $byUid = array_column(array_map(fn (Zone $zone): array => [$zone->uid, $zone], $zones), 1, 0);
+
+        return new Survey(HeightGrid::cells(240, 120, 5.0, 0.0, 0.0, $z), 1200.0, 600.0, 0.0, new Placement(0.0, 0.0, 0.0), $runs, $byUid);
+    }
+
+    /**
+     * @param array<string, mixed> $with named arguments of Zone::of
+     */
+    public static function zone(int $n, array $with = []): Zone
+    {
+        return Zone::of(...['uid' => self::uid($n), 'section' => self::uid(901), 'name' => "Zone {$n}", ...$with]);
+    }
+
+    /** @return list<array{float, float}> */
+    public static function square(float $x1, float $y1, float $x2, float $y2): array
+    {
+        return [[$x1, $y1], [$x2, $y1], [$x2, $y2], [$x1, $y2]];
+    }
+
+    public static function minute(string $iso): int
+    {
+        return intdiv((new DateTimeImmutable($iso))->getTimestamp(), 60);
+    }
+
+    /** The work of a flat board with some zones and coats, planned from a moment. */
+    public static function work(Works $works, string $now, string $zone = 'UTC'): BenchWork
+    {
+        $project = Project::of(LayoutSheet::of(...['uid' => self::uid(900), 'name' => 'Trial', 'ratio' => 87.1, 'gauge' => 16.5, 'zone' => $zone]), [Section::of(self::uid(901), 'Board', 1200.0, 600.0)], works: $works);
+        $survey = self::planeSurvey($works->zones);
+
+        return new BenchWork($project, [self::uid(901) => SectionSurvey::of($survey, new Placement(0.0, 0.0, 0.0), $works->zonesOf(self::uid(901)), $works->coats, $works->laid)], self::minute($now));
     }
 
     public static function spot(int $n, float $x, float $y, float $z): LandFeature

@@ -61,7 +61,7 @@ final class LitWindow
         foreach ($tails as $k => $tail) {
             $this->tail($tail, self::PANE_TOP + self::PANE + 22.0 + self::TAIL * $k);
         }
-        $this->now();
+        $this->moment();
 
         return $this->svg;
     }
@@ -210,7 +210,7 @@ final class LitWindow
         }
     }
 
-    private function now(): void
+    private function moment(): void
     {
         $now = $this->page->words->now;
         [$from, $to] = $this->page->session;

@@ -73,7 +73,7 @@ final class LoadProject
             $all($layout->zones(), WorksFile::zone(...)),
             $all($layout->coats(), fn (Values $r, string $uid): Coat => WorksFile::coat($r, $uid, $this->library)),
             $all($layout->applications(), WorksFile::laid(...)), $all($layout->rooms(), WorksFile::room(...)),
-            $all($layout->benchSessions(), WorksFile::time(...)), $all($layout->journalEntries(), WorksFile::entry(...)),
+            $all($layout->benchSessions(), WorksFile::benchTime(...)), $all($layout->journalEntries(), WorksFile::entry(...)),
         );
     }
 

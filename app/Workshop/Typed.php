@@ -81,7 +81,7 @@ final class Typed
     }
 
     /** A date as people type it, as 2026-10-17; what cannot be read comes through as it is, for the core to refuse. */
-    public function date(string $field, DateTimeImmutable $now): string
+    public function day(string $field, DateTimeImmutable $now): string
     {
         $text = $this->text($field);
         foreach (['!Y-m-d' => false, '!j.n.Y' => false, '!j M Y' => false, '!j F Y' => false, '!j M' => true, '!j F' => true, '!D j M' => true] as $format => $thisYear) {

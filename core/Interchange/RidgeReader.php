@@ -82,7 +82,7 @@ final class RidgeReader
 
         return new Works(
             $all('zones', WorksFile::zone(...)), $all('coats', fn (Record $r, string $uid): Coat => WorksFile::coat($r, $uid, $this->library)), $all('laid', WorksFile::laid(...)),
-            $all('rooms', WorksFile::room(...)), $all('times', WorksFile::time(...)), $all('journal', WorksFile::entry(...)),
+            $all('rooms', WorksFile::room(...)), $all('times', WorksFile::benchTime(...)), $all('journal', WorksFile::entry(...)),
         );
     }
 

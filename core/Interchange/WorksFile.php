@@ -72,7 +72,7 @@ final class WorksFile
         return Room::of($uid, $r->text('name'), $r->number('day_c'), $r->number('night_c'), $r->number('day_rh'), $r->number('night_rh'), $r->number('airflow'), self::clock($r, 'day_from'), self::clock($r, 'day_to'), $r->extra());
     }
 
-    public static function time(Record $r, string $uid): BenchTime
+    public static function benchTime(Record $r, string $uid): BenchTime
     {
         $weekday = $r->numberOrNull('weekday');
         $open = $r->text('kind') !== 'closed';

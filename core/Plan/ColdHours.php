@@ -34,16 +34,13 @@ final class ColdHours
         $drying = $this->work->drying($move->section);
         foreach ($this->sessions as [$from, $to]) {
             $open = $last = null;
-            foreach ([...range($from, max($from, $to - $move->minutes), $this->step), $to - $move->minutes] as $start) {
-                if ($start < $from) {
-                    continue;
-                }
+            $end = $to - $move->minutes;
+            for ($start = $from; $start <= $end; $start = $start === $end ? $end + 1 : min($end, $start + $this->step)) {
                 $spoils = $drying->spoils($move->coat->recipe->cure, $move->coat->mm, $start + $move->minutes + $this->zero);
                 if (! $spoils) {
                     $open ??= $start;
                     $last = $start;
-                }
-                if ($spoils && $open !== null) {
+                } elseif ($open !== null) {
                     $ranges[] = [$open, (int) $last];
                     $open = null;
                 }

@@ -104,7 +104,7 @@ final class SkarnvikWorks
         ] as [$zone, $coat, $pass, $days, $clock]) {
             array_push($laid, ...$this->lay($work, $zone, $coat, $pass, $this->minute($days, $clock)));
         }
-        $last = $this->lay($work, 'Embankment', 'Pulp plaster', 1, $this->now() - 130);
+        $last = $this->lay($work, 'Embankment', 'Pulp plaster', 1, $this->thisMinute() - 130);
         array_push($laid, ...$last);
         usort($laid, fn (Laid $a, Laid $b): int => $a->startedAt <=> $b->startedAt);
         $zones = array_column(array_map(fn (Zone $z): array => [$z->uid, $z->name], $this->zones), 1, 0);
@@ -174,7 +174,7 @@ final class SkarnvikWorks
         return array_values(array_filter($land->runs, fn (Run $run): bool => $run->name === $name))[0]->uid;
     }
 
-    private function now(): int
+    private function thisMinute(): int
     {
         return intdiv($this->clock->now()->getTimestamp(), 60);
     }

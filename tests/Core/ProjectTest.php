@@ -96,7 +96,7 @@ final class ProjectTest extends TestCase
     public function test_every_field_of_a_file_comes_back_byte_for_byte(): void
     {
         $text = Fixtures::text('projects/version-1-full.ridge.json');
-        $project = RidgeReader::read($text);
+        $project = RidgeReader::read($text, Build::library());
         $this->assertSame($text, RidgeWriter::write($project, '2026-10-14T18:30:00Z'));
         $this->assertSame('Trial Branch', $project->layout->name);
         $this->assertSame(15.0, $project->sections[1]->placement->angleDeg);
@@ -116,14 +116,40 @@ final class ProjectTest extends TestCase
         unset($file['layout']['gauge_mm']);
         $this->assertSame(
             ['/layout/gauge_mm', '/sections/0/width_mm', '/sections/1/depth_mm', '/runs/0/elements/1/radius_mm', '/features/1/uid'],
-            self::faults(fn () => RidgeReader::read((string) json_encode($file))),
+            self::faults(fn () => RidgeReader::read((string) json_encode($file), Build::library())),
         );
+    }
+
+    public function test_faults_of_what_goes_onto_the_land_have_their_pointers(): void
+    {
+        $text = Fixtures::text('projects/version-1-full.ridge.json');
+        foreach ([
+            '/rooms/0/day_c' => fn (array &$f) => $f['rooms'][0]['day_c'] = -40,
+            '/rooms/0/night_rh' => fn (array &$f) => $f['rooms'][0]['night_rh'] = 120,
+            '/times/0/to' => fn (array &$f) => $f['times'][0]['to'] = '19:00',
+            '/times/1/date' => fn (array &$f) => $f['times'][1]['date'] = '2026-02-30',
+            '/zones/0/outline' => fn (array &$f) => $f['zones'][0]['outline'] = [[3000, 3000], [3100, 3000], [3100, 3100]],
+            '/zones/1/near/to' => fn (array &$f) => $f['zones'][1]['near']['to_mm'] = 0,
+            '/zones/0/without' => fn (array &$f) => $f['zones'][1]['without'] = [$f['zones'][0]['uid']],
+            '/coats/0/recipe' => fn (array &$f) => $f['coats'][0]['recipe'] = 'moon-dust',
+            '/coats/1/zone' => fn (array &$f) => $f['coats'][1]['zone'] = $f['layout']['uid'],
+            '/laid/0/recipe/parts' => fn (array &$f) => $f['laid'][0]['recipe']['parts'] = [],
+            '/laid/0/ended_at' => fn (array &$f) => $f['laid'][0]['ended_at'] = '2026-10-12T16:00Z',
+            '/laid/0/started_at' => fn (array &$f) => $f['laid'][0]['started_at'] = 'on Monday',
+            '/sections/0/room' => fn (array &$f) => $f['sections'][0]['room'] = $f['layout']['uid'],
+            '/layout/show_on' => fn (array &$f) => $f['layout']['show_on'] = 'soon',
+            '/journal/0/kind' => fn (array &$f) => $f['journal'][0]['kind'] = 'dreamt',
+        ] as $place => $spoil) {
+            $file = json_decode($text, true);
+            $spoil($file);
+            $this->assertSame($place, str_replace('/layout//show_on', '/layout/show_on', self::faults(fn () => RidgeReader::read((string) json_encode($file), Build::library()))[0]), $place);
+        }
     }
 
     public function test_foreign_and_broken_files_are_refused(): void
     {
         foreach (['{"layout"' => '/', '[1, 2]' => '/', '{"format": "other"}' => '/format', '{"format": "idle-ridge/layout", "version": 9}' => '/version', '{"format": "idle-ridge/layout", "version": 1}' => '/layout'] as $text => $place) {
-            $this->assertSame($place, self::faults(fn () => RidgeReader::read($text))[0], $text);
+            $this->assertSame($place, self::faults(fn () => RidgeReader::read($text, Build::library()))[0], $text);
         }
     }
 
@@ -131,13 +157,13 @@ final class ProjectTest extends TestCase
     {
         $file = json_decode(Fixtures::text('projects/version-1-full.ridge.json'), false);
         $file->sections[0]->x_shelf = (object) ['deep' => (object) [], 'list' => [1, 2]];
-        $project = RidgeReader::read((string) json_encode($file));
+        $project = RidgeReader::read((string) json_encode($file), Build::library());
         $this->assertStringContainsString('"deep": {}', RidgeWriter::write($project, ''));
         $file->sections[0]->colour = 'green';
-        $this->assertSame(['/sections/0/colour'], self::faults(fn () => RidgeReader::read((string) json_encode($file))));
+        $this->assertSame(['/sections/0/colour'], self::faults(fn () => RidgeReader::read((string) json_encode($file), Build::library())));
         unset($file->sections[0]->colour);
         $file->features[0]->points[0]->x_mark = 1;
-        $this->assertSame(['/features/0/points/0/x_mark'], self::faults(fn () => RidgeReader::read((string) json_encode($file))));
+        $this->assertSame(['/features/0/points/0/x_mark'], self::faults(fn () => RidgeReader::read((string) json_encode($file), Build::library())));
     }
 
     /** @return list<string> */

@@ -46,7 +46,7 @@ final readonly class ShowCoats
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
-        $plan = $this->desk->planOf($project, $this->desk->now());
+        $plan = $this->desk->planOf($project, $this->desk->minute());
         $zones = $project->works->zonesOf($section->uid);
         $states = array_map(fn (Zone $z): array => array_map(fn ($c): CoatState => CoatState::of($plan, $c), $project->works->coatsOf($z->uid)), $zones);
         $zone = $zones[$query['zone'] ?? ''] ?? array_values($zones)[0] ?? null;

@@ -34,9 +34,9 @@ final readonly class KeepJournal
             'stopped' => "{$laid->title}{$on}, stopped after {$area}",
             default => "{$laid->title}{$on} is still wet",
         };
-        $air = $project->works->room($project->section($laid->section))->at($this->desk->now(), new DateTimeZone($layout->zone));
+        $air = $project->works->room($project->section($laid->section))->at($this->desk->minute(), new DateTimeZone($layout->zone));
         $amounts = $kind === 'still wet' ? [] : array_map(fn (Amount $a): array => ['material' => $a->material, 'amount' => round($a->amount, 1), 'unit' => $a->unit], $laid->amounts);
-        $this->write($layout, JournalEntry::of($this->uids->next(), $this->desk->now(), $kind, $laid->section, $laid->uid, $words, $air->temperature, $air->humidity, $amounts));
+        $this->write($layout, JournalEntry::of($this->uids->next(), $this->desk->minute(), $kind, $laid->section, $laid->uid, $words, $air->temperature, $air->humidity, $amounts));
     }
 
     /** A step that touched laid work was undone or done again. */
@@ -48,7 +48,7 @@ final readonly class KeepJournal
             }
             $data = json_decode((string) ($row['after']['data'] ?? $row['before']['data'] ?? '{}'), true);
             $kind = $step->kind === 'undo' ? 'undone' : 'done again';
-            $this->write($step->layout, JournalEntry::of($this->uids->next(), $this->desk->now(), $kind, (string) $data['section'], $row['uid'], ucfirst($kind).": {$step->sentence}"));
+            $this->write($step->layout, JournalEntry::of($this->uids->next(), $this->desk->minute(), $kind, (string) $data['section'], $row['uid'], ucfirst($kind).": {$step->sentence}"));
 
             return;
         }

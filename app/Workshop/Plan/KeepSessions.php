@@ -44,7 +44,7 @@ final readonly class KeepSessions
             $typed->fault('Tick the days on which it is.', 'weekdays');
         }
         $times = $typed->made(fn (): array => array_map(
-            fn (?int $day): BenchTime => BenchTime::of($this->rows->uid(), $kind, $day, $kind === 'weekly' ? null : $typed->date('date', $this->clock->now()), $from, $to, (int) $hands),
+            fn (?int $day): BenchTime => BenchTime::of($this->rows->uid(), $kind, $day, $kind === 'weekly' ? null : $typed->day('date', $this->clock->now()), $from, $to, (int) $hands),
             $kind === 'weekly' ? array_values($days) : [null],
         ));
         $this->ledger->record($layout, $kind === 'closed' ? 'A day closed' : (count($times) === 1 ? 'A session added' : 'Sessions added'), function (Changes $changes) use ($layout, $times): void {
@@ -63,7 +63,7 @@ final readonly class KeepSessions
     /** @param  array<string, mixed>  $input show_on, empty for none */
     public function show(Layout $layout, array $input): void
     {
-        $date = (new Typed($input))->date('show_on', $this->clock->now());
+        $date = (new Typed($input))->day('show_on', $this->clock->now());
         $this->ledger->record($layout, $date === '' ? 'No show date' : "Show on {$date}", function (Changes $changes) use ($layout, $date): void {
             $layout->show_on = $date === '' ? null : $date;
             LoadProject::sheet($layout);

@@ -43,7 +43,7 @@ final readonly class LayMove
     public function done(Layout $layout, Application $row): void
     {
         $laid = $this->open($layout, $row);
-        $now = max($laid->startedAt, $this->desk->now());
+        $now = max($laid->startedAt, $this->desk->minute());
         $this->close($layout, $row, $this->with($laid, endedAt: $now), 'done');
     }
 
@@ -55,7 +55,7 @@ final readonly class LayMove
     public function stop(Layout $layout, Application $row, ?float $share): void
     {
         $laid = $this->open($layout, $row);
-        $now = max($laid->startedAt, $this->desk->now());
+        $now = max($laid->startedAt, $this->desk->minute());
         $percent = $share ?? max(5.0, min(95.0, 100.0 * ($now - $laid->startedAt) / $laid->minutes));
         Refusal::unlessBetween($percent, 1.0, 99.0, 'The share done', '%', 'share');
         $part = $percent / 100.0;
@@ -99,7 +99,7 @@ final readonly class LayMove
     private function see(Layout $layout, Changes $changes, Laid $wet): void
     {
         $row = $layout->applications()->where('uid', $wet->uid)->firstOrFail();
-        $changes->save($row->keep(WorksFile::fromLaid($this->with($wet, seen: [...$wet->seen, ['at' => $this->desk->now(), 'what' => 'still wet']]))));
+        $changes->save($row->keep(WorksFile::fromLaid($this->with($wet, seen: [...$wet->seen, ['at' => $this->desk->minute(), 'what' => 'still wet']]))));
     }
 
     private function close(Layout $layout, Application $row, Laid $laid, string $kind): void

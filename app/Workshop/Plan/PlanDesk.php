@@ -31,7 +31,7 @@ final class PlanDesk
     {
     }
 
-    public function now(): int
+    public function minute(): int
     {
         return intdiv($this->clock->now()->getTimestamp(), 60);
     }

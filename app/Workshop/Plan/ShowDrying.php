@@ -31,7 +31,7 @@ final readonly class ShowDrying
     public function of(Layout $layout, string $picked): array
     {
         $project = $this->load->of($layout);
-        $plan = $this->desk->planOf($project, $this->desk->now());
+        $plan = $this->desk->planOf($project, $this->desk->minute());
         $words = new ClockWords($plan->work->zone(), $plan->work->now);
         $from = intdiv($words->at($plan->work->now)->setTime(0, 0)->getTimestamp(), 60);
         $last = max($plan->lastHandsOn() ?? 0, $plan->ready(0.9) ?? 0);

@@ -41,7 +41,7 @@ final readonly class ShowTonight
     public function of(Layout $layout): array
     {
         $project = $this->load->of($layout);
-        $plan = $this->desk->planOf($project, $this->desk->now());
+        $plan = $this->desk->planOf($project, $this->desk->minute());
         $work = $plan->work;
         $words = new ClockWords($work->zone(), $work->now);
         $page = $this->page($plan, $words);
