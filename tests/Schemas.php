@@ -19,6 +19,6 @@ final class Schemas
         }
         $result = $validator->validate(json_decode($json, false, 512, JSON_THROW_ON_ERROR), "ridge:{$name}");
         $error = $result->error();
-        Assert::assertNull($error, $error === null ? '' : (string) json_encode((new ErrorFormatter)->format($error)));
+        Assert::assertTrue($error === null, $error === null ? '' : (string) json_encode((new ErrorFormatter)->format($error)));
     }
 }

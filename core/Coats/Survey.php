@@ -29,6 +29,12 @@ final class Survey
 
     private const STEP = 2.0;
 
+    /** Points along each side of a cell in which two zones have their edges. */
+    private const SAMPLES = 4;
+
+    /** @var array<string, list<list<array{float, float}>>> */
+    private array $outlines = [];
+
     private readonly HeightMesh $mesh;
 
     private readonly float $cell;
@@ -87,13 +93,16 @@ final class Survey
         return $this->measure($rings, $cover);
     }
 
-    /** Two zones cover at least what their shares of a cell exceed one by: neighbours that share an edge do not overlap. */
+    /** Where only one zone has its edge in a cell the overlap is what the other covers; where both have, points are looked at. */
     public function overlap(string $a, string $b): Overlap
     {
         $both = [];
-        $other = $this->cover($b, $this->rings($this->zones[$b]));
-        foreach ($this->cover($a, $this->rings($this->zones[$a])) as $cell => $share) {
-            $over = $share + ($other[$cell] ?? 0.0) - 1.0;
+        [$one, $two] = [$this->rings($this->zones[$a]), $this->rings($this->zones[$b])];
+        $other = $this->cover($b, $two);
+        foreach ($this->cover($a, $one) as $cell => $share) {
+            $its = $other[$cell] ?? 0.0;
+            $edges = $share < 1.0 - 1e-9 && $its < 1.0 - 1e-9 && $its > 0.0;
+            $over = $edges ? $this->sampled($cell, $one, $two) : $share + $its - 1.0;
             if ($over > 1e-6) {
                 $both[$cell] = $over;
             }
@@ -103,8 +112,44 @@ final class Survey
         return new Overlap($area->surface, $area->acrossX, $area->acrossY);
     }
 
+    /**
+     * The share of a cell's points that lie in both areas.
+     *
+     * @param list<list<array{float, float}>> $one
+     * @param list<list<array{float, float}>> $two
+     */
+    private function sampled(int $cell, array $one, array $two): float
+    {
+        $cols = count($this->mesh->xs) - 1;
+        [$i, $j] = [$cell % $cols, intdiv($cell, $cols)];
+        [$x, $y] = [$this->mesh->xs[$i], $this->mesh->ys[$j]];
+        [$wide, $tall] = [$this->mesh->xs[$i + 1] - $x, $this->mesh->ys[$j + 1] - $y];
+        $in = function (array $rings, float $px, float $py): bool {
+            $inside = false;
+            foreach ($rings as $ring) {
+                $inside = $inside !== Polygon::holds($ring, $px, $py);
+            }
+
+            return $inside;
+        };
+        $hits = 0;
+        for ($k = 0; $k < self::SAMPLES ** 2; $k++) {
+            $px = $x + ($k % self::SAMPLES + 0.5) / self::SAMPLES * $wide;
+            $py = $y + (intdiv($k, self::SAMPLES) + 0.5) / self::SAMPLES * $tall;
+            $hits += $in($one, $px, $py) && $in($two, $px, $py) ? 1 : 0;
+        }
+
+        return $hits / self::SAMPLES ** 2;
+    }
+
     /** @return list<list<array{float, float}>> */
     private function rings(Zone $zone): array
+    {
+        return $this->outlines[$zone->uid] ??= $this->outlined($zone);
+    }
+
+    /** @return list<list<array{float, float}>> */
+    private function outlined(Zone $zone): array
     {
         if ($zone->isDrawn()) {
             return $this->onBoard([(array) $zone->outlineOn($this->placement)]);

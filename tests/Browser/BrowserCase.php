@@ -6,14 +6,13 @@ namespace Tests\Browser;
 
 use App\Models\Layout;
 use App\Models\Section;
-use App\Workshop\Files\LayoutFiles;
-use Database\Seeders\SkarnvikBranch;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Tests\Demo;
 use Tests\TestCase;
 
 /** The real interface in headless Chromium, on a server, a port and a database of its own. */
@@ -56,7 +55,7 @@ abstract class BrowserCase extends TestCase
 
     protected function demo(): Section
     {
-        return app(LayoutFiles::class)->store(app(SkarnvikBranch::class)->project())->sections()->firstOrFail();
+        return Demo::store()->sections()->firstOrFail();
     }
 
     protected function land(Section $section, string $query = ''): void

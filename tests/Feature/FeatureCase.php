@@ -6,9 +6,8 @@ namespace Tests\Feature;
 
 use App\Models\Layout;
 use App\Models\Section;
-use App\Workshop\Files\LayoutFiles;
-use Database\Seeders\SkarnvikBranch;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\Demo;
 use Tests\TestCase;
 
 abstract class FeatureCase extends TestCase
@@ -23,7 +22,7 @@ abstract class FeatureCase extends TestCase
 
     protected function demo(): Layout
     {
-        return app(LayoutFiles::class)->store(app(SkarnvikBranch::class)->project());
+        return Demo::store();
     }
 
     /** A layout with one empty board of 1200 × 600. */

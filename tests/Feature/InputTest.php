@@ -81,6 +81,37 @@ final class InputTest extends FeatureCase
         $this->assertSame($before, $this->state());
     }
 
+    public function test_no_nonsense_breaks_the_work_or_changes_a_thing(): void
+    {
+        $layout = $this->demo();
+        $section = $layout->sections()->firstOrFail();
+        $here = "/layouts/{$layout->uid}";
+        $board = $this->at($section);
+        [$zone, $coat, $room, $laid] = array_map(fn ($rows): string => $rows->firstOrFail()->uid, [$layout->zones(), $layout->coats(), $layout->rooms(), $layout->applications()]);
+        $before = [$layout->zones()->pluck('data')->all(), $layout->coats()->pluck('data')->all(), $layout->rooms()->pluck('data')->all(), $layout->applications()->pluck('data')->all(), $layout->benchSessions()->pluck('data')->all()];
+        $nonsense = ['NaN', '-1e308', '9e99', "\u{202E}", str_repeat('9', 400), '1; drop', ['deep' => ['er' => 'x']], '%', '0x10', "1\n2"];
+        mt_srand(7);
+        $pick = fn (): mixed => $nonsense[mt_rand(0, count($nonsense) - 1)];
+        for ($k = 0; $k < 110; $k++) {
+            [$method, $path, $input] = match ($k % 11) {
+                0 => ['POST', "{$board}/zones", ['name' => 'N', 'slope_from' => $pick(), 'slope_to' => $pick(), 'near' => $pick(), 'near_to' => $pick()]],
+                1 => ['POST', "{$board}/zones", ['name' => 'N', 'outline' => $pick(), 'points' => [['x' => $pick(), 'y' => $pick()]], 'without' => [$pick()]]],
+                2 => ['PATCH', "{$board}/zones/{$zone}", ['name' => 'N', 'near' => 'any', 'near_from' => $pick(), 'near_to' => $pick()]],
+                3 => ['POST', "{$board}/zones/{$zone}/coats", ['recipe' => $pick()]],
+                4 => ['PATCH', "{$board}/zones/{$zone}/coats/{$coat}", ['mm' => $pick(), 'share' => $pick(), 'passes' => $pick()]],
+                5 => ['POST', "{$here}/times", ['kind' => $pick(), 'weekdays' => $pick(), 'date' => $pick(), 'from' => $pick(), 'to' => $pick(), 'hands' => $pick()]],
+                6 => ['PATCH', "{$here}/rooms/{$room}", ['day_c' => $pick(), 'day_rh' => $pick(), 'day_from' => $pick(), 'airflow' => $pick()]],
+                7 => ['POST', "{$here}/moves", ['move' => $pick()]],
+                8 => ['POST', "{$here}/moves/{$laid}/stop", ['share' => $pick()]],
+                9 => ['GET', "{$board}/coats", ['zone' => $pick(), 'coat' => $pick(), 'edit' => $pick()]],
+                default => ['GET', "{$here}/drying", ['move' => $pick()]],
+            };
+            $answer = $this->call($method, $path, $input);
+            $this->assertLessThan(500, $answer->status(), "{$method} {$path} ".json_encode($input, JSON_PARTIAL_OUTPUT_ON_ERROR).mb_substr($answer->exception?->getMessage() ?? '', 0, 200));
+        }
+        $this->assertSame($before, [$layout->zones()->pluck('data')->all(), $layout->coats()->pluck('data')->all(), $layout->rooms()->pluck('data')->all(), $layout->applications()->pluck('data')->all(), $layout->benchSessions()->pluck('data')->all()]);
+    }
+
     public function test_names_are_shown_as_text(): void
     {
         $section = $this->board();

@@ -146,7 +146,9 @@ final class LayoutsTest extends FeatureCase
         $layout = $this->demo();
         $this->get('/nowhere')->assertNotFound()->assertSee('Not on this layout');
         $this->get("/layouts/{$layout->uid}/sections/01ARZ3NDEKTSV4RRFFQ69G5FAV/land")->assertNotFound();
-        $other = $this->demo();
-        $this->get("/layouts/{$other->uid}/sections/{$layout->sections()->firstOrFail()->uid}/land")->assertNotFound();
+        $other = $this->layoutOf($this->board());
+        foreach (['land', 'cuts', 'coats'] as $screen) {
+            $this->get("/layouts/{$other->uid}/sections/{$layout->sections()->firstOrFail()->uid}/{$screen}")->assertNotFound();
+        }
     }
 }

@@ -28,12 +28,12 @@ final class PlanController
 
     public function drying(Request $request, Layout $layout, ShowDrying $show): View
     {
-        return view('drying.show', $show->of($layout, $request->string('move')->toString()));
+        return view('drying.show', $show->of($layout, $this->word($request, 'move')));
     }
 
     public function start(Request $request, Layout $layout): RedirectResponse
     {
-        $this->lay->start($layout, $request->string('move')->toString());
+        $this->lay->start($layout, $this->word($request, 'move'));
 
         return redirect()->route('tonight.show', $layout);
     }
@@ -87,6 +87,13 @@ final class PlanController
         $this->sessions->show($layout, $request->input());
 
         return redirect()->route('drying.show', $layout);
+    }
+
+    private function word(Request $request, string $key): string
+    {
+        $word = $request->input($key);
+
+        return is_string($word) ? $word : '';
     }
 
     private function application(Layout $layout, string $uid): Application

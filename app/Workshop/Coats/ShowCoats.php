@@ -49,8 +49,9 @@ final readonly class ShowCoats
         $plan = $this->desk->planOf($project, $this->desk->minute());
         $zones = $project->works->zonesOf($section->uid);
         $states = array_map(fn (Zone $z): array => array_map(fn ($c): CoatState => CoatState::of($plan, $c), $project->works->coatsOf($z->uid)), $zones);
+        $query = array_filter($query, is_string(...));
         $zone = $zones[$query['zone'] ?? ''] ?? array_values($zones)[0] ?? null;
-        $picked = $zone === null ? null : $this->picked($states[$zone->uid], is_string($query['coat'] ?? null) ? $query['coat'] : '');
+        $picked = $zone === null ? null : $this->picked($states[$zone->uid], $query['coat'] ?? '');
         $words = new ClockWords($plan->work->zone(), $plan->work->now);
         $address = fn (array $more): string => route('coats.show', [$layout, $section->uid, ...$more]);
         $page = new CoatsPage($plan, $section, $zones, $plan->work->surveys[$section->uid]->zones ?? [], $states, $zone, $picked, $words, $project->layout->cuts->thickness, $address);

@@ -27,7 +27,7 @@ final readonly class ShowRail
     public function of(Project $project, ?Section $current, ?BenchWork $work = null): array
     {
         $work ??= new BenchWork($project, [], $this->plans->minute());
-        $widest = max(1200.0, ...array_map(fn (Section $s): float => $s->width, $project->sections));
+        $widest = max([1200.0, ...array_map(fn (Section $s): float => $s->width, $project->sections)]);
         $out = [];
         foreach ($project->sections as $section) {
             $out[] = [

@@ -38,7 +38,7 @@ final class PlanDesk
 
     public function plan(Layout $layout): BenchPlan
     {
-        return $this->planOf($this->load->of($layout), $this->now());
+        return $this->planOf($this->load->of($layout), $this->minute());
     }
 
     public function planOf(Project $project, int $now): BenchPlan

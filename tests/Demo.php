@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Models\Layout;
+use App\Workshop\Files\LayoutFiles;
+use Database\Seeders\SkarnvikBranch;
+use IdleRidge\Core\Project\Project;
+use Psr\Clock\ClockInterface;
+
+/** The demo layout, worked out once for each minute that tests stand at. */
+final class Demo
+{
+    /** @var array<int, Project> */
+    private static array $made = [];
+
+    public static function store(): Layout
+    {
+        $minute = intdiv(app(ClockInterface::class)->now()->getTimestamp(), 60);
+
+        return app(LayoutFiles::class)->store(self::$made[$minute] ??= app(SkarnvikBranch::class)->project());
+    }
+}
