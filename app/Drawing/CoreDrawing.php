@@ -167,7 +167,7 @@ final class CoreDrawing
 
             return;
         }
-        $this->svg->link(($this->page->address)(['zone' => $zone->uid]), $zone->name)
+        $this->svg->link(($this->page->address)(['zone' => $zone->uid]))
             ->text($zone === $this->page->zone ? 'h on' : 'h', $x, $y, $this->fitting($zone->name, 6.4, $pitch - 6.0))->endLink();
         $this->svg->text('note small', $x, $y + 15.0, $all === 0 ? 'no coats yet' : "{$laid} of {$all} laid");
     }
@@ -210,7 +210,7 @@ final class CoreDrawing
             $this->svg->rect('picked-wash', $left - 4.0, $at - 13.0, $room + 6.0, self::LABEL);
         }
         $words = $this->words($state);
-        $this->svg->link(($this->page->address)(['zone' => $zone->uid, 'coat' => $state->coat->uid]), "{$state->coat->title()}, {$words}")->rect('target', $left - 4.0, $at - 13.0, $room + 6.0, self::LABEL);
+        $this->svg->link(($this->page->address)(['zone' => $zone->uid, 'coat' => $state->coat->uid]))->rect('target', $left - 4.0, $at - 13.0, $room + 6.0, self::LABEL);
         $name = $this->fitting($state->coat->title(), 5.9, $room);
         $this->svg->text($on ? 'h on' : 'h', $left, $at, $name);
         $mm = number_format($state->coat->mm * $state->coat->passes, 1);

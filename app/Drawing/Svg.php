@@ -75,10 +75,10 @@ final class Svg implements Htmlable
         return $this;
     }
 
-    /** A part that leads somewhere. */
-    public function link(string $href, string $label): self
+    /** A part that leads somewhere; it needs a label where it holds no words. */
+    public function link(string $href, string $label = ''): self
     {
-        $this->body .= '<a'.self::attributes(['href' => $href, 'aria-label' => $label]).'>';
+        $this->body .= '<a'.self::attributes(['href' => $href] + ($label === '' ? [] : ['aria-label' => $label])).'>';
 
         return $this;
     }

@@ -17,6 +17,9 @@ final class Bench
 
     private int $port;
 
+    /** @var resource|null */
+    private $server;
+
     private RemoteWebDriver $driver;
 
     private function __construct()
@@ -49,11 +52,9 @@ final class Bench
         register_shutdown_function(fn () => $self->stop());
         $root = dirname(__DIR__, 2);
         $self->port = self::freePort();
-        $self->run(['setsid', $root.'/bin/php', '-S', "127.0.0.1:{$self->port}", '-t', 'public', 'public/server.php'], $root, [
-            'DB_DATABASE' => self::database(), 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'PHP_CLI_SERVER_WORKERS' => '2',
-        ]);
+        $self->serve();
         $driver = self::freePort();
-        $self->run(['setsid', 'chromedriver', "--port={$driver}"], $root, []);
+        $self->processes[] = $self->run(['setsid', 'chromedriver', "--port={$driver}"], $root, []);
         self::await($self->port);
         self::await($driver);
 
@@ -67,6 +68,21 @@ final class Bench
         $self->driver = RemoteWebDriver::create("http://127.0.0.1:{$driver}", $capabilities, 60_000, 120_000);
 
         return $self;
+    }
+
+    /** The server ends and begins again, on the same port, with the same database. */
+    public function restart(): void
+    {
+        if ($this->server !== null) {
+            $this->end($this->server);
+        }
+        $this->serve();
+        self::await($this->port);
+    }
+
+    public static function clock(): string
+    {
+        return self::folder().'/clock';
     }
 
     public function browser(): RemoteWebDriver
@@ -115,27 +131,43 @@ final class Bench
                 // It goes with its process.
             }
         }
-        foreach ($this->processes as $process) {
-            $status = proc_get_status($process);
-            if ($status['running']) {
-                posix_kill(-$status['pid'], SIGTERM);
-            }
-            proc_close($process);
+        foreach ([...$this->processes, ...array_filter([$this->server])] as $process) {
+            $this->end($process);
         }
+    }
+
+    /** @param  resource  $process */
+    private function end($process): void
+    {
+        $status = proc_get_status($process);
+        if ($status['running']) {
+            posix_kill(-$status['pid'], SIGTERM);
+        }
+        proc_close($process);
+    }
+
+    private function serve(): void
+    {
+        $root = dirname(__DIR__, 2);
+        $this->server = $this->run(['setsid', $root.'/bin/php', '-S', "127.0.0.1:{$this->port}", '-t', 'public', 'public/server.php'], $root, [
+            'DB_DATABASE' => self::database(), 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'PHP_CLI_SERVER_WORKERS' => '2', 'RIDGE_CLOCK_FILE' => self::clock(),
+        ]);
     }
 
     /**
      * @param list<string> $command
      * @param array<string, string> $environment
+     * @return resource
      */
-    private function run(array $command, string $folder, array $environment): void
+    private function run(array $command, string $folder, array $environment)
     {
         $log = self::folder().'/'.basename($command[1]).'.log';
         $process = proc_open($command, [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']], $pipes, $folder, $environment + getenv());
         if ($process === false) {
             throw new RuntimeException("{$command[1]} does not start.");
         }
-        $this->processes[] = $process;
+
+        return $process;
     }
 
     private static function freePort(): int

@@ -30,6 +30,7 @@ abstract class BrowserCase extends TestCase
         $app = parent::createApplication();
         $app['config']->set('database.connections.sqlite.database', Bench::database());
         $app['config']->set('database.connections.queue.database', Bench::folder().'/queue.sqlite');
+        $app['config']->set('ridge.clock_file', Bench::clock());
 
         return $app;
     }
@@ -43,9 +44,18 @@ abstract class BrowserCase extends TestCase
             self::$bench = Bench::start();
         }
         DB::table('layouts')->delete();
+        $this->clock('2026-10-14T17:10:00Z');
         $this->browser = self::$bench->browser();
         $this->browser->manage()->deleteAllCookies();
+        // What the last test left in the console is not this one's.
+        $this->browser->manage()->getLog('browser');
         $this->window(1280, 800);
+    }
+
+    /** Steps the one clock of server and test to a moment. */
+    protected function clock(string $moment): void
+    {
+        file_put_contents(Bench::clock(), $moment);
     }
 
     protected function window(int $width, int $height): void

@@ -74,15 +74,25 @@ final readonly class LayMove
     public function stillWet(Layout $layout, Application $row): void
     {
         $laid = $this->open($layout, $row);
-        $works = $this->load->works($layout);
-        $under = array_values(array_filter($works->laid, fn (Laid $l): bool => $l->section === $laid->section && $l->zone === $laid->zone && $l->endedAt !== null));
-        usort($under, fn (Laid $a, Laid $b): int => $b->endedAt <=> $a->endedAt);
+        $under = $this->under($layout, $laid);
         $wet = $under[0] ?? throw new Refusal('Nothing is laid under it that could be wet.', 'move');
-        $this->ledger->record($layout, "{$wet->title} found still wet", function (Changes $changes) use ($layout, $row, $wet): void {
+        $this->ledger->record($layout, "{$wet->title} found still wet", function (Changes $changes) use ($layout, $row, $under): void {
             $changes->delete($row);
-            $this->see($layout, $changes, $wet);
+            foreach ($under as $patch) {
+                $this->see($layout, $changes, $patch);
+            }
         });
         $this->journal->note($layout, $wet, 'still wet');
+    }
+
+    /** @return list<Laid> the patches of the coat that was laid last under this one */
+    private function under(Layout $layout, Laid $laid): array
+    {
+        $below = array_filter($this->load->works($layout)->laid, fn (Laid $l): bool => $l->zone === $laid->zone && $l->endedAt !== null
+            && [$l->coat, $l->pass] !== [$laid->coat, $laid->pass] && $l->recipe->stage->value <= $laid->recipe->stage->value);
+        usort($below, fn (Laid $a, Laid $b): int => [$b->recipe->stage->value, $b->endedAt] <=> [$a->recipe->stage->value, $a->endedAt]);
+
+        return array_values(array_filter($below, fn (Laid $l): bool => [$l->coat, $l->pass] === [$below[0]->coat, $below[0]->pass]));
     }
 
     /** Something that dries was touched and is still wet. */

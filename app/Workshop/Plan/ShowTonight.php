@@ -13,7 +13,6 @@ use App\Models\Layout;
 use App\Workshop\Land\LandDesk;
 use App\Workshop\Land\ShowRail;
 use App\Workshop\LoadProject;
-use App\Workshop\Revising\Ledger;
 use IdleRidge\Core\Coats\Amount;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\Recipe;
@@ -33,7 +32,7 @@ final readonly class ShowTonight
 
     private const NOT_SHOWN_OVER = 3;
 
-    public function __construct(private LoadProject $load, private PlanDesk $desk, private LandDesk $land, private ShowRail $rail, private Ledger $ledger)
+    public function __construct(private LoadProject $load, private PlanDesk $desk, private LandDesk $land, private ShowRail $rail)
     {
     }
 
@@ -48,8 +47,9 @@ final readonly class ShowTonight
         $current = $work->current();
 
         return [
-            'layout' => $layout, 'project' => $project, 'page' => $page, 'words' => $words, 'current' => $current, 'next' => $this->ledger->next($layout),
+            'layout' => $layout, 'project' => $project, 'page' => $page, 'words' => $words, 'current' => $current,
             'rail' => $this->rail->of($project, null, $work), 'first' => $project->sections[0] ?? null,
+            'currentZone' => $current === null ? '' : ($project->works->zonesOf($current->section)[$current->zone]->name ?? ''),
             'left' => $current === null ? 0 : max(0, $current->startedAt + $current->minutes - $work->now),
             'facts' => $page === null ? [] : $this->facts($page, $project), 'window' => $page === null ? null : LitWindow::of($page),
             'rows' => $page === null ? [] : array_map(fn (Placed $p): array => $this->row($page, $p), $page->moves),

@@ -6,7 +6,7 @@
     <x-rail :layout="$layout" :boards="$rail" route="coats.show" />
     <main class="page coats" id="land">
         <div class="title"><h1>{{ $section->name }}</h1><div class="sub">coats in {{ count($rows) }} {{ count($rows) === 1 ? 'zone' : 'zones' }},<br>areas are true surface</div><x-facts :facts="$facts" /></div>
-        @if (session('said'))<p class="said floating" role="status">{{ session('said') }}</p>@endif
+        <x-said />
         <div class="coats-grid">
             <section class="sheet zones-sheet"><header><h2>Zones</h2><a class="link end" href="{{ $here('coats.show', ['edit' => 'new']) }}">Add</a></header>
                 <ol class="zone-list">@forelse ($rows as $row)<li><a class="zone-row" href="{{ $here('coats.show', ['zone' => $row['zone']->uid]) }}" @if ($row['current']) aria-current="true" @endif title="{{ $row['sentence'] }}">{!! $row['thumb']->toHtml() !!}<span><b>{{ $row['zone']->name }}</b><span class="num">{{ $row['area']->text() }}</span> <small>cm²</small></span></a></li>@empty<li class="in soft small">None yet.</li>@endforelse</ol>
@@ -29,7 +29,7 @@
             <section class="sheet take-sheet"><header><h2>Material take-off</h2><span class="meta">all coats still to lay here, waste included; what has to lie ready</span></header>
                 <div class="in take-cols">
                     @forelse (array_chunk($takeOff, max(1, (int) ceil(count($takeOff) / 2))) as $half)
-                        <table class="take"><thead><tr><th scope="col">material</th><th scope="col">need</th><th scope="col"></th></tr></thead><tbody>@foreach ($half as $item)<tr><th scope="row">{{ $item['material'] }} <span>{{ Str::limit(implode(', ', $item['for']), 26) }}</span></th><td class="num">{{ Length::decimal($item['at_hand'], $item['at_hand'] < 10 ? 1 : 0) }}</td><td class="u">{{ $item['unit'] }}</td></tr>@endforeach</tbody></table>
+                        <table class="take"><thead><tr><th scope="col">material</th><th scope="col" colspan="2">need</th></tr></thead><tbody>@foreach ($half as $item)<tr><th scope="row">{{ $item['material'] }} <span>{{ Str::limit(implode(', ', $item['for']), 26) }}</span></th><td class="num">{{ Length::decimal($item['at_hand'], $item['at_hand'] < 10 ? 1 : 0) }}</td><td class="u">{{ $item['unit'] }}</td></tr>@endforeach</tbody></table>
                     @empty<p class="soft">Nothing is left to lay here.</p>@endforelse
                 </div>
             </section>

@@ -33,6 +33,10 @@
         <button class="hz-lamp" type="button" x-on:click="lamp" aria-label="Change between film and lamp light"><svg class="icn" viewBox="0 0 16 16" aria-hidden="true"><path d="M5.2 8.2 6.6 3.4h2.8l1.4 4.8zM8 8.2v1.6M5 12.6l.8-1.2M8 13.2v-1.5M11 12.6l-.8-1.2"/></svg></button>
     </div>
 </header>
+@if (in_array($current, ['tonight', 'cuts', 'coats'], true))
+<form id="page-undo" method="post" action="{{ route('layouts.undo', $layout) }}" hidden>@csrf<button data-undo>Undo</button></form>
+<form id="page-redo" method="post" action="{{ route('layouts.redo', $layout) }}" hidden>@csrf<button data-redo>Redo</button></form>
+@endif
 {{ $slot }}
 <dialog class="keys" x-ref="keys" aria-label="Keys">
     <h2>Keys</h2>

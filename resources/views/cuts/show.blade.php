@@ -7,7 +7,7 @@
         <div class="title"><h1>{{ $section->name }}</h1><div class="sub">{{ count($stack->layers) }} {{ count($stack->layers) === 1 ? 'layer' : 'layers' }} of {{ Length::show($cuts->thickness, $units, 1) }} foam,<br>{{ $stack->school->value === 'carved' ? 'cut away to shape' : 'filled out to shape' }}</div>
             <dl class="facts">@foreach ($facts as $fact)<div><dt>{{ $fact['label'] }}</dt><dd><x-figure :figure="$fact['figure']" :unit="$fact['unit']" /><small>{{ $fact['unit'] }}</small></dd></div>@endforeach</dl>
         </div>
-        @if (session('said'))<p class="said floating" role="status">{{ session('said') }}</p>@endif
+        <x-said />
         <div class="grid"><div class="col">
             <section class="sheet profile-sheet"><header><h2>The stack, taken apart</h2><span class="meta">figures at the left are bottoms over the datum, mm; touch a layer to lay it flat</span></header>
                 @if ($stack->layers === [])<p class="blank-words">There is no land above the board yet, so nothing is to be cut. Raise a hill on Land.</p>@else{!! $apart->toHtml() !!}@endif

@@ -4,7 +4,7 @@
     <main class="page drying" id="land">
         <div class="title"><h1>Drying line</h1><div class="sub">{{ $span }};<br>starts are safe at 80 %</div><x-facts :facts="$facts" />
             <div class="undo-pair"><form method="post" action="{{ route('layouts.undo', $layout) }}">@csrf<button class="tool" data-undo @disabled($next['undo'] === null) @if ($next['undo']) title="{{ $next['undo'] }}" @endif>Undo</button></form><form method="post" action="{{ route('layouts.redo', $layout) }}">@csrf<button class="tool" data-redo @disabled($next['redo'] === null) @if ($next['redo']) title="{{ $next['redo'] }}" @endif>Redo</button></form></div></div>
-        @if (session('said'))<p class="said floating" role="status">{{ session('said') }}</p>@endif
+        <x-said :undo="false" />
         <section class="sheet dusk-sheet">{!! $line->toHtml() !!}</section>
         <div class="cols"><section class="sheet moves-sheet"><header><h2>{{ $picked ? 'Why not sooner' : 'Moves, in order' }}</h2><span class="meta">@if ($picked)touch another pane to ask again @else touch a pane above, or a move, to ask why not sooner @endif</span>@if ($picked)<a class="link end" href="{{ route('drying.show', $layout) }}">All moves</a>@endif</header>
             <div class="mv-list">

@@ -13,13 +13,13 @@
             @elseif ($rows !== [])<form class="lead" method="post" action="{{ route('moves.start', $layout) }}">@csrf<input type="hidden" name="move" value="{{ $rows[0]['id'] }}"><button class="btn">Start move {{ $number }}</button></form>
             @elseif ($page === null && $hasCoats)<a class="btn lead" href="{{ route('drying.show', $layout) }}">Add an evening</a>@endif
         </div>
-        @if (session('said'))<p class="said floating" role="status">{{ session('said') }}</p>@endif
+        <x-said />
         @error('move')<p class="fault wide-fault" role="alert">{{ $message }}</p>@enderror
         @if ($window)<section class="sheet window-sheet">{!! $window->toHtml() !!}</section>@endif
         <div class="cols"><section class="sheet moves-sheet"><header class="mvh"><h2>Moves, in order</h2><span class="meta">what goes in</span><span class="meta">what it opens, 80 %</span><span class="meta">min</span></header>
             <div class="mv-list">
             @if ($current)
-                <article class="mv-now" id="now"><div class="mv-now-head"><span class="no">{{ $number - 1 }}</span><div><h3>{{ $current->title }}</h3><p class="wh">{{ $project->section($current->section)->name }} · begun {{ $words->clock($current->startedAt) }}, about <b>{{ $left }} min</b> left · {{ Length::decimal($current->area / 100, 0) }} cm²</p></div></div>
+                <article class="mv-now" id="now" data-zone="{{ $currentZone }}"><div class="mv-now-head"><span class="no">{{ $number - 1 }}</span><div><h3>{{ $current->title }}</h3><p class="wh">{{ $project->section($current->section)->name }}, {{ $currentZone }} · begun {{ $words->clock($current->startedAt) }}, about <b>{{ $left }} min</b> left · {{ Length::decimal($current->area / 100, 0) }} cm²</p></div></div>
                     <ul class="amounts">@foreach ($current->amounts as $amount)<li><b class="num">{{ Length::decimal($amount->atHand(), $amount->atHand() < 10 ? 1 : 0) }}</b> {{ $amount->unit }} {{ $amount->material }}</li>@endforeach</ul>
                     @foreach ($current->recipe->cautions as $caution)<p class="ca"><b>{{ $caution['do'] }}</b> {{ $caution['why'] }}</p>@endforeach
                     <div class="acts"><form method="post" action="{{ route('moves.done', [$layout, $current->uid]) }}">@csrf<button class="btn quiet big">Done</button></form><form method="post" action="{{ route('moves.stop', [$layout, $current->uid]) }}">@csrf<button class="btn quiet big">Stop here</button></form><form method="post" action="{{ route('moves.wet', [$layout, $current->uid]) }}">@csrf<button class="btn quiet big">Still wet</button></form></div></article>

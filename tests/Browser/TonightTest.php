@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use App\Models\Layout;
+use App\Workshop\LoadProject;
+use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Project\JournalEntry;
+
+final class TonightTest extends BrowserCase
+{
+    public function test_from_nothing_to_a_finished_move_and_back_after_a_restart(): void
+    {
+        $this->visit('/');
+        $this->type('#f-name', 'Trial shelf');
+        $this->touch($this->button('Begin the layout'));
+        $this->type('#new-name', 'Shelf');
+        $this->touch($this->button('Add the section'));
+        // Land: track, its grade, a hill.
+        $this->touch($this->button('Run'));
+        $this->touchPlan(20, 150);
+        $this->touchPlan(1180, 150);
+        $this->touch($this->button('Grade'));
+        $this->type('[name="start_height"]', '30');
+        $this->touch($this->find('.inspector .btn'));
+        $this->touch($this->button('Spot'));
+        $this->touchPlan(600, 450);
+        $this->type('#pick-height', '110');
+        $this->press("\u{E007}");
+        $this->until('document.querySelector("#pick-height").value.startsWith("110")', 'the hill');
+        // Cuts, and what they come to.
+        $this->press("\u{E00C}");
+        $this->browser->executeScript('document.activeElement.blur()');
+        $this->press('3');
+        $this->until('document.querySelector("#stack .layer")', 'layers of foam');
+        // Coats: one zone beside the track by rule, with a build-up.
+        $this->press('4');
+        $this->type('#f-name', 'Hillside');
+        $this->pick('#f-near', 'any');
+        $this->type('#f-near_from', '26');
+        $this->type('#f-near_to', '400');
+        $this->pick('#f-build_up', 'meadow');
+        $this->touch($this->button('Add the zone'));
+        $this->until('document.querySelector("#cores")', 'a core sample');
+        $this->assertStringContainsString('0 of 5 laid', $this->find('#cores')->getText());
+        // When there are hands: Wednesday and Saturday.
+        $this->press('5');
+        $this->assertStringContainsString('Nothing can be planned: add an evening', $this->find('main')->getText());
+        $this->touch($this->find('[name="weekdays[]"][value="3"]'));
+        $this->touch($this->find('[name="weekdays[]"][value="6"]'));
+        $this->touch($this->find('.weekly .btn'));
+        $this->until('document.querySelectorAll(".dusk-line .work").length > 0', 'moves on the line');
+        // Tonight: begin, finish.
+        $this->press('1');
+        $this->until('document.querySelector("#window")', 'the lit window');
+        $this->clock('2026-10-14T17:31:00Z');
+        $this->touch($this->button('Start move 1'));
+        $this->until('document.querySelector("#now")', 'the current move');
+        $this->clock('2026-10-14T19:20:00Z');
+        $this->touch($this->find('.title .lead .btn'));
+        $this->until('document.querySelector(".said")', 'that it is done');
+        $this->assertStringContainsString('wet', $this->find('.dr-list')->getText());
+        $this->assertLessThanOrEqual(80, $this->actions, 'actions of a new user');
+        $this->assertSame(30, $this->actions, 'the guide says how many it takes');
+        $this->assertQuietConsole();
+
+        self::$bench?->restart();
+        $layout = Layout::query()->firstOrFail();
+        $this->visit("/layouts/{$layout->uid}/tonight");
+        $works = app(LoadProject::class)->works($layout);
+        $this->assertSame(['done'], array_map(fn (JournalEntry $e): string => $e->kind, $works->journal));
+        $this->assertNotNull($works->laid[0]->endedAt);
+        $this->assertStringContainsString('wet', $this->find('.dr-list')->getText());
+        // And back: undone after the restart, with an entry against it.
+        $this->press('u');
+        $this->until('document.querySelector("#now")', 'the move open again');
+        $this->assertSame(['done', 'undone'], array_map(fn (JournalEntry $e): string => $e->kind, app(LoadProject::class)->works($layout->refresh())->journal));
+    }
+
+    public function test_an_evening_with_a_pause_a_stop_and_something_still_wet(): void
+    {
+        $layout = Layout::query()->findOrFail($this->demo()->layout_id);
+        $this->visit("/layouts/{$layout->uid}/tonight");
+        $this->assertStringContainsString('Wednesday 14 October', $this->find('.title')->getText());
+        $this->clock('2026-10-14T17:30:00Z');
+        $this->touch($this->button('Start move 1'));
+        $this->clock('2026-10-14T17:40:00Z');
+        $this->visit("/layouts/{$layout->uid}/tonight");
+        $this->assertStringContainsString('about 9 min left', $this->find('#now')->getText());
+        $this->touch($this->button('Stop here'));
+        $this->until('document.querySelector(".said").textContent.startsWith("Stopped")', 'the stop');
+        $works = app(LoadProject::class)->works($layout);
+        $part = array_values(array_filter($works->laid, fn (Laid $l): bool => $l->startedAt === intdiv(strtotime('2026-10-14T17:30Z'), 60)))[0];
+        $this->assertSame(10, $part->endedAt - $part->startedAt);
+        $this->touch($this->button('Start move 2'));
+        $zone = $this->js('return document.querySelector("#now").dataset.zone');
+        $this->touch($this->button('Still wet'));
+        $this->until('document.querySelector(".said").textContent.includes("still wet")', 'what was seen');
+        $this->assertStringNotContainsString($zone, $this->find('.mv-list')->getText(), 'that zone waits');
+        $this->assertQuietConsole();
+    }
+
+    public function test_a_pane_touched_on_the_drying_line_says_why_not_sooner(): void
+    {
+        $layout = Layout::query()->findOrFail($this->demo()->layout_id);
+        $this->visit("/layouts/{$layout->uid}/drying");
+        $this->js('document.querySelector("#dusk a[aria-label^=\'Sift on soil\'][aria-label*=\'on Embankment,\']").setAttribute("id", "wanted")');
+        self::$bench?->pointer([['move', ...$this->middle('#wanted .work')], ['down'], ['up']]);
+        $this->until('document.querySelector(".mv-now .why")', 'the reason');
+        $this->assertStringContainsString('o film forms under 8 °C', $this->find('.why')->getText());
+        $this->touch($this->button('All moves'));
+        // A session that ends before it begins stays in its fields, with the reason beside it.
+        $this->touch($this->find('[name="weekdays[]"][value="5"]'));
+        $this->type('#w-from', '21:30');
+        $this->type('#w-to', '20:00');
+        $this->touch($this->find('.weekly .btn'));
+        $this->assertStringContainsString('ends before it begins', $this->find('#w-to-fault')->getText());
+        $this->assertSame('21:30', $this->find('#w-from')->getAttribute('value'));
+        $this->type('#w-from', '19:00');
+        $this->touch($this->find('.weekly .btn'));
+        $this->assertStringContainsString('Fri, 19:00–20:00', $this->find('.times')->getText());
+        $this->assertQuietConsole();
+    }
+
+    public function test_a_zone_is_drawn_on_land_and_gets_its_coats(): void
+    {
+        $section = $this->demo();
+        $this->land($section);
+        $this->press('z');
+        foreach ([[900, 60], [1100, 60], [1100, 180], [900, 180]] as [$x, $y]) {
+            $this->touchPlan($x, $y);
+        }
+        $this->press("\u{E007}");
+        $this->until('location.pathname.endsWith("/coats") && document.querySelector("#f-name")', 'the drawn zone');
+        $this->type('#f-name', 'Corner');
+        $this->pick('#f-build_up', 'shell');
+        $this->touch($this->button('Set the zone'));
+        $this->assertStringContainsString('Corner', $this->find('.zone-list')->getText());
+        $zone = array_values(array_filter(app(LoadProject::class)->works(Layout::query()->findOrFail($section->layout_id))->zones, fn ($z): bool => $z->name === 'Corner'))[0];
+        $this->assertEqualsWithDelta([[900, 60], [1100, 60], [1100, 180], [900, 180]], $zone->outline, 2.0);
+        $this->touch($this->browser->findElement(\Facebook\WebDriver\WebDriverBy::xpath('//*[@id="cores"]//*[name()="a"][contains(., "Plaster cloth")]')));
+        $this->assertSame('Plaster cloth', $this->find('.coat-sheet h2')->getText());
+        $this->assertQuietConsole();
+    }
+
+    private function pick(string $css, string $value): void
+    {
+        $this->actions++;
+        $this->js('const s = document.querySelector(arguments[0]); s.value = arguments[1]; s.dispatchEvent(new Event("change", { bubbles: true }));', $css, $value);
+    }
+}
