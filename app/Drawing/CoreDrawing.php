@@ -225,7 +225,7 @@ final class CoreDrawing
     {
         $clock = $this->page->words;
         $when = match (true) {
-            $state->laid > 0 && ! $state->isWhole() => "{$state->laid} of {$state->all}",
+            $state->laid > 0 && ! $state->isWhole() => "{$state->laid}/{$state->all}",
             $state->last !== null => $clock->shortDay($this->page->plan->work->endOf($state->last)),
             $state->state === State::Blocked => (string) $state->held?->kind,
             $state->next !== null => $clock->shortDay($state->next->start),

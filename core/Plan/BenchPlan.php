@@ -103,10 +103,21 @@ final readonly class BenchPlan
      */
     public function notWithin(Move $move, array $session): array
     {
-        $taken = array_sum(array_map(fn (Placed $p): int => $p->move->minutes, $this->within($session[0], $session[1])));
-        $free = $session[1] - max($session[0], $this->work->now) - $taken;
+        return (new Why($this->work, array_column(array_map(fn (Placed $p): array => [$p->move->id, $p->start], $this->moves), 1, 0)))->notWithin($move, $session, $this->freeIn($session));
+    }
 
-        return (new Why($this->work, array_column(array_map(fn (Placed $p): array => [$p->move->id, $p->start], $this->moves), 1, 0)))->notWithin($move, $session, max(0, $free));
+    /**
+     * Minutes of what is left of a session that no move takes, one pair of hands counted.
+     *
+     * @param array{int, int, int} $session
+     */
+    public function freeIn(array $session): int
+    {
+        $current = $this->work->current();
+        $from = max($session[0], $this->work->now, $current === null ? 0 : $this->work->endOf($current));
+        $taken = array_sum(array_map(fn (Placed $p): int => $p->move->minutes, $this->within($session[0], $session[1])));
+
+        return max(0, $session[1] - $from - $taken);
     }
 
     /** When all that is laid or planned has dried through, for one section or all; null when there is nothing. */

@@ -27,7 +27,7 @@ final class EditInBrowser
         $bench = Bench::start();
         $browser = $bench->browser();
         $rows = [];
-        foreach (['Layouts' => '/', 'Layout sheet' => "/layouts/{$layout}/settings", 'Land' => $land] as $name => $path) {
+        foreach (['Layouts' => '/', 'Layout sheet' => "/layouts/{$layout}/settings", 'Land' => $land, 'Coats' => "/layouts/{$layout}/sections/{$section}/coats", 'Tonight' => "/layouts/{$layout}/tonight", 'Drying line' => "/layouts/{$layout}/drying"] as $name => $path) {
             $times = [];
             for ($k = 0; $k < 16; $k++) {
                 $start = hrtime(true);
@@ -37,7 +37,7 @@ final class EditInBrowser
             $rows[] = self::row("Page {$name}, whole answer", array_slice($times, 3), '60 ms median');
         }
         // One board alone, as most layouts begin, and the demo's four that hang together and share one ground.
-        foreach (['four boards joined' => [], 'one board of 1200 × 600' => ["delete from sections where name <> 'Tarnhead'"]] as $boards => $first) {
+        foreach (['four boards joined' => [], 'one board of 1200 × 600' => ['delete from coats', 'delete from applications', 'delete from zones', "delete from sections where name <> 'Tarnhead'"]] as $boards => $first) {
             array_map($database->exec(...), $first);
             $browser->get($bench->address().$land."?pick={$spot}");
             $browser->executeAsyncScript('const done = arguments[0]; document.fonts.ready.then(() => setTimeout(done, 500));');

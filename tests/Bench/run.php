@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 // Called by bin/bench. Every figure is the median of several runs in one process, after one to warm up.
 
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\SectionSurvey;
+use IdleRidge\Core\Coats\Survey;
+use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\Placement;
@@ -13,6 +17,10 @@ use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Plan\TakeOff;
+use IdleRidge\Core\Project\Works;
+use IdleRidge\Core\Schedule\BenchTime;
 use Tests\Bench\EditInBrowser;
 use Tests\Build;
 
@@ -66,6 +74,56 @@ function contours(int $cols, int $rows): callable
     };
 }
 
+/** A formation along a run, two zones drawn, one by slope, and the rest: on a rolling board of 1200 × 600 mm times a size. */
+function survey(float $size): callable
+{
+    [$cols, $rows] = [(int) (240 * $size), (int) (120 * $size)];
+    $z = [];
+    for ($j = 0; $j < $rows; $j++) {
+        for ($i = 0; $i < $cols; $i++) {
+            $z[] = 60 + 40 * sin($i / 20) * cos($j / 15);
+        }
+    }
+    $grid = HeightGrid::cells($cols, $rows, 5.0, 0.0, 0.0, $z);
+    $run = Build::straight(5, 220.0 * $size, 60.0, 60.0, length: 1200.0 * $size);
+    $zones = [
+        Build::zone(1, ['near' => ['run' => null, 'from' => 0.0, 'to' => 24.0]]),
+        Build::zone(2, ['outline' => Build::square(100 * $size, 20 * $size, 400 * $size, 160 * $size)]),
+        Build::zone(3, ['outline' => Build::square(700 * $size, 300 * $size, 1100 * $size, 580 * $size), 'slope' => [25.0, 90.0], 'without' => [Build::uid(1)]]),
+        Build::zone(4, ['slope' => [30.0, 90.0], 'without' => [Build::uid(1), Build::uid(3)]]),
+        Build::zone(5, ['without' => [Build::uid(1), Build::uid(2), Build::uid(3), Build::uid(4)]]),
+    ];
+    $byUid = array_column(array_map(fn (Zone $zone): array => [$zone->uid, $zone], $zones), 1, 0);
+
+    return fn () => SectionSurvey::of(new Survey($grid, 1200.0 * $size, 600.0 * $size, 0.0, new Placement(0.0, 0.0, 0.0), [$run], $byUid), new Placement(0.0, 0.0, 0.0), $byUid, [], []);
+}
+
+/** @return list<Coat> */
+function coats(int $zone, string ...$ids): array
+{
+    return array_map(fn (int $k): Coat => Coat::of(Build::uid(100 * $zone + $k), Build::uid($zone), Build::recipe($ids[$k])), array_keys($ids));
+}
+
+function takeOff(): callable
+{
+    $work = Build::work(new Works([Build::zone(1)], coats(1, 'pulp-plaster-spreading', 'earth-paint', 'sifted-soil', 'fibre-2mm', 'fibre-4mm')), '2026-10-12T12:00Z');
+
+    return fn () => TakeOff::byMaterial($work);
+}
+
+function plan(int $count): callable
+{
+    $zones = $coats = [];
+    for ($k = 1; $k <= $count; $k++) {
+        $zones[] = Build::zone($k, ['outline' => Build::square(95.0 * ($k - 1), 100, 95.0 * ($k - 1) + 90, 400)]);
+        array_push($coats, ...coats($k, 'pulp-plaster-spreading', 'earth-paint', 'sifted-soil', 'fibre-2mm', 'fibre-4mm', 'white-glue-neat', 'spray-adhesive', 'gloss-medium'));
+    }
+    $times = array_map(fn (int $day): BenchTime => BenchTime::of(Build::uid(50 + $day), 'weekly', $day, null, 1140, 1260), [1, 2, 3, 4, 6]);
+    $work = Build::work(new Works($zones, $coats, [], [], $times), '2026-10-12T12:00Z');
+
+    return fn () => BenchPlan::make($work);
+}
+
 $rows = [];
 foreach ([
     ['Terrain 600 × 300 mm at 5 mm', terrain(600, 300, 5.0), ''],
@@ -75,6 +133,13 @@ foreach ([
     ['Contours of a 240 × 120 grid', contours(240, 120), ''],
     ['Contours of a 480 × 240 grid', contours(480, 240), '120 ms'],
     ['Contours of a 960 × 480 grid', contours(960, 480), ''],
+    ['Survey of five zones, 600 × 300 mm', survey(0.5), ''],
+    ['Survey of five zones, 1200 × 600 mm', survey(1.0), ''],
+    ['Survey of five zones, 2400 × 1200 mm', survey(2.0), ''],
+    ['Take-off of a zone of five coats', takeOff(), '200 ms for the demo'],
+    ['Plan of 25 moves in three zones', plan(3), ''],
+    ['Plan of 50 moves in six zones', plan(6), ''],
+    ['Plan of 100 moves in twelve zones', plan(12), ''],
 ] as [$name, $work, $limit]) {
     $m = measure($work);
     $rows[] = sprintf('| %s | %.0f | %.0f | %.0f | %s |', $name, $m['ms'], $m['worst'], $m['mb'], $limit);

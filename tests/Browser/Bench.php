@@ -39,6 +39,7 @@ final class Bench
     public static function clear(): void
     {
         @mkdir(self::folder(), 0777, true);
+        @unlink(self::clock());
         foreach (glob(self::folder().'/*.sqlite*') ?: [] as $file) {
             unlink($file);
         }

@@ -106,6 +106,54 @@ final class LooksTest extends BrowserCase
         $this->assertGreaterThan(900, $this->js('return document.querySelector("#plan .board").getBoundingClientRect().width'), 'the plan takes the room');
     }
 
+    #[DataProvider('themes')]
+    public function test_an_evening_in_progress_holds_and_fits_a_phone(string $theme): void
+    {
+        $layout = Layout::query()->findOrFail($this->demo()->layout_id);
+        $this->clock('2026-10-14T17:32:00Z');
+        $this->visit("/layouts/{$layout->uid}/tonight");
+        if ($theme === 'lamp') {
+            $this->touch($this->find('.hz-lamp'));
+        }
+        $this->touch($this->button('Start move 1'));
+        $this->assertSame([], $this->js(Looks::OVERLAPS), "{$theme}: words over each other");
+        $this->assertSame([], $this->js(Looks::CLIPPED), "{$theme}: words cut off");
+        $this->assertFalse($this->js(Looks::SCROLLS), 'the page scrolls');
+        $this->window(390, 844);
+        $this->visit("/layouts/{$layout->uid}/tonight");
+        $this->assertSame([], $this->js(Looks::OVERLAPS), "{$theme}, phone: words over each other");
+        $this->assertFalse($this->js('return document.scrollingElement.scrollWidth > innerWidth + 1'), 'scrolls sideways');
+        $this->assertGreaterThanOrEqual(56, $this->js('return document.querySelector(".sticky-act .btn").getBoundingClientRect().height'));
+        $this->assertLessThanOrEqual(844, $this->js('return document.querySelector(".sticky-act").getBoundingClientRect().bottom'));
+        $this->assertLessThan(560, $this->js('return document.querySelector("#now").getBoundingClientRect().top'), 'the current move comes first');
+        $this->assertSame([], $this->js('return [...document.querySelectorAll("#now button, .sticky-act button")].filter((b) => b.checkVisibility() && b.getBoundingClientRect().height < 44).map((b) => b.textContent)'));
+    }
+
+    public function test_screens_without_anything_to_show_say_what_to_do(): void
+    {
+        $this->visit('/');
+        $this->type('#f-name', 'Bare');
+        $this->touch($this->button('Begin the layout'));
+        $layout = Layout::query()->firstOrFail();
+        $here = "/layouts/{$layout->uid}";
+        $this->visit("{$here}/tonight");
+        $this->assertStringContainsString('No coats yet', $this->find('main')->getText());
+        $this->visit("{$here}/drying");
+        $this->assertStringContainsString('nothing can be planned', $this->find('main')->getText());
+        foreach (['tonight', 'drying'] as $screen) {
+            $this->visit("{$here}/{$screen}");
+            $this->assertSame([], $this->js(Looks::OVERLAPS), $screen);
+            $this->assertSame([], $this->js(Looks::CLIPPED), $screen);
+        }
+        $this->visit("{$here}/settings");
+        $this->type('#new-name', 'Board');
+        $this->touch($this->button('Add the section'));
+        $this->press('4');
+        $this->assertStringContainsString('A zone is a part of the board', $this->find('main')->getText());
+        $this->assertSame([], $this->js(Looks::OVERLAPS));
+        $this->assertFalse($this->js(Looks::SCROLLS));
+    }
+
     public function test_an_empty_board_and_no_layout_say_what_to_do_next(): void
     {
         $this->visit('/');

@@ -11,7 +11,7 @@ require __DIR__.'/../../vendor/autoload.php';
 
 $folder = $argv[1];
 $root = dirname(__DIR__, 2);
-foreach (['RIDGE_NOW=2026-10-14T18:30:00Z', 'APP_ENV=production', 'DB_DATABASE='.Bench::database(), 'DB_QUEUE_DATABASE='.Bench::folder().'/queue.sqlite'] as $set) {
+foreach (['RIDGE_NOW=2026-10-14T17:10:00Z', 'APP_ENV=production', 'DB_DATABASE='.Bench::database(), 'DB_QUEUE_DATABASE='.Bench::folder().'/queue.sqlite'] as $set) {
     putenv($set);
 }
 Bench::clear();
@@ -29,6 +29,11 @@ $views = [
     'land' => [$land('Tarnhead', '?st=850'), 1280, 800, 'film'],
     'land-lamp' => [$land('Tarnhead', '?st=300&pick='.$uid('land_features', 'Birch bank')), 1280, 800, 'lamp'],
     'land-run' => [$land('Birch Cutting', '?st=480&tab=grade&pick='.$uid('runs', 'Birch line')), 1280, 800, 'film'],
+    'tonight' => ["{$layout}/tonight", 1280, 800, 'film'],
+    'tonight-lamp' => ["{$layout}/tonight", 1280, 800, 'lamp'],
+    'tonight-phone' => ["{$layout}/tonight", 390, 844, 'film'],
+    'coats' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats", 1280, 800, 'film'],
+    'drying-line' => ["{$layout}/drying", 1280, 800, 'film'],
     'cuts' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/cuts?layer=4", 1280, 800, 'film'],
 ];
 

@@ -78,12 +78,11 @@ final readonly class ShowTonight
     private function facts(TonightPage $page, Project $project): array
     {
         $hands = array_sum(array_map(fn (Placed $p): int => $p->move->minutes, $page->moves));
-        $room = max(0, $page->session[1] - max($page->session[0], $page->words->now) - $hands);
         $pots = array_filter($page->moves, fn (Placed $p): bool => $this->mixes($p->move->coat->recipe));
         $place = $page->plan->work->project->works->rooms[0] ?? null;
         $facts = [
             ['label' => 'Hands on', 'figures' => [[new Figure($hands, 'min', 'minutes of the moves still to come'), 'min in '.count($page->moves).(count($page->moves) === 1 ? ' move' : ' moves')]]],
-            ['label' => 'Free', 'figures' => [[new Figure($room, 'min', 'what is left of the session less hands-on time'), 'min of the session']]],
+            ['label' => 'Free', 'figures' => [[new Figure($page->plan->freeIn($page->session), 'min', 'what is left of the session less hands-on time'), 'min of the session']]],
             ['label' => 'Pots to mix', 'figures' => [[new Figure(count($pots), 'pots', 'moves whose material is mixed from parts'), count($pots) === 1 ? 'pot' : 'pots']]],
         ];
         if ($place !== null) {
