@@ -28,6 +28,7 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
     Route::post('/redo', [HistoryController::class, 'redo'])->name('layouts.redo');
     Route::get('/tonight', [PlanController::class, 'tonight'])->name('tonight.show');
     Route::get('/drying', [PlanController::class, 'drying'])->name('drying.show');
+    Route::get('/journal', [PlanController::class, 'journal'])->name('journal.show');
     Route::post('/moves', [PlanController::class, 'start'])->name('moves.start');
     Route::post('/moves/{application}/done', [PlanController::class, 'done'])->name('moves.done');
     Route::post('/moves/{application}/stop', [PlanController::class, 'stop'])->name('moves.stop');

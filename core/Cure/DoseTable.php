@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Cure;
 
 use DateTimeZone;
+use IdleRidge\Core\Measure\Sorted;
 
 /**
  * The dose that a mechanism gathers in a room over time: exact, since the air changes only at a few moments of the day. Times
@@ -38,7 +39,7 @@ final class DoseTable
         while ($this->at[count($this->at) - 1] <= $minute) {
             $this->extend();
         }
-        $k = self::step($this->at, $minute);
+        $k = Sorted::gap($this->at, $minute);
 
         return $this->dose[$k] + ($minute - $this->at[$k]) * $this->rate[$k];
     }
@@ -49,7 +50,7 @@ final class DoseTable
         while ($this->dose[count($this->dose) - 1] <= $dose) {
             $this->extend();
         }
-        $k = self::step($this->dose, $dose);
+        $k = Sorted::gap($this->dose, $dose);
 
         return $this->at[$k] + ($dose - $this->dose[$k]) / $this->rate[$k];
     }
@@ -78,26 +79,5 @@ final class DoseTable
         $this->temperature[] = $air->temperature;
         $this->dose[] = $this->dose[$last] + ($next - $this->at[$last]) * $this->rate[$last];
         $this->at[] = $next;
-    }
-
-    /**
-     * The last step that begins at or before a value; the line reaches beyond it.
-     *
-     * @param list<int|float> $line
-     */
-    private static function step(array $line, float $value): int
-    {
-        $low = 0;
-        $high = count($line) - 2;
-        while ($low < $high) {
-            $middle = intdiv($low + $high + 1, 2);
-            if ($line[$middle] <= $value) {
-                $low = $middle;
-            } else {
-                $high = $middle - 1;
-            }
-        }
-
-        return $low;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Geometry;
 
+use IdleRidge\Core\Measure\Sorted;
+
 /**
  * How much of each cell between the lines of a raster an area covers, 0 … 1, exactly: every edge adds the area that lies
  * to its right within the cells it crosses, and fills its rows from there on.
@@ -62,7 +64,7 @@ final class Coverage
             [$px, $py, $qx, $qy] = [$qx, $qy, $px, $py];
         }
         $slope = ($qx - $px) / ($qy - $py);
-        for ($j = self::cell($ys, $py); $j < count($ys) - 1 && $ys[$j] < $qy; $j++) {
+        for ($j = Sorted::gap($ys, $py); $j < count($ys) - 1 && $ys[$j] < $qy; $j++) {
             $y1 = max($py, $ys[$j]);
             $y2 = min($qy, $ys[$j + 1]);
             if ($y2 <= $y1) {
@@ -71,7 +73,7 @@ final class Coverage
             $x1 = $px + ($y1 - $py) * $slope;
             $x2 = $px + ($y2 - $py) * $slope;
             [$low, $high] = $x1 < $x2 ? [$x1, $x2] : [$x2, $x1];
-            for ($i = self::cell($xs, $low); $i < count($xs) - 1; $i++) {
+            for ($i = Sorted::gap($xs, $low); $i < count($xs) - 1; $i++) {
                 $from = max($low, $xs[$i]);
                 $to = min($high, $xs[$i + 1]);
                 $dy = $high - $low < 1e-12 ? $y2 - $y1 : max(0.0, $to - $from) / ($high - $low) * ($y2 - $y1);
@@ -84,26 +86,5 @@ final class Coverage
                 }
             }
         }
-    }
-
-    /**
-     * The last cell that begins at or before a value.
-     *
-     * @param list<float> $line
-     */
-    private static function cell(array $line, float $value): int
-    {
-        $low = 0;
-        $high = count($line) - 2;
-        while ($low < $high) {
-            $middle = intdiv($low + $high + 1, 2);
-            if ($line[$middle] <= $value) {
-                $low = $middle;
-            } else {
-                $high = $middle - 1;
-            }
-        }
-
-        return $low;
     }
 }

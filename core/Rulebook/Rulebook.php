@@ -24,7 +24,7 @@ final class Rulebook
     /** @return list<WorkRule> */
     public static function workRules(): array
     {
-        return [new TooColdToFilm, new DryBeforeFibreOverFibre, new WhiteShowing, new SlopeOverRestingAngle];
+        return [new TooColdToFilm, new DryBeforeFibreOverFibre, new WhiteShowing, new SlopeOverRestingAngle, new Uncovered];
     }
 
     /** @return list<Finding> on what goes onto the land, those that stop first */

@@ -8,6 +8,7 @@ use App\Workshop\Plan\PlanFile;
 use App\Workshop\Time\Uids;
 use DateTimeImmutable;
 use DateTimeZone;
+use IdleRidge\Core\Coats\Amount;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\Library;
@@ -111,7 +112,7 @@ final class SkarnvikWorks
         $journal = array_map(function (Laid $one) use ($project, $zones): JournalEntry {
             $air = $project->works->room($project->section($one->section))->at((int) $one->endedAt, new DateTimeZone($project->layout->zone));
 
-            return JournalEntry::of($this->uids->next(), (int) $one->endedAt, 'done', $one->section, $one->uid, "{$one->title} on {$zones[$one->zone]}, ".number_format($one->area / 1e4, 1).' dm²', $air->temperature, $air->humidity);
+            return JournalEntry::of($this->uids->next(), (int) $one->endedAt, 'done', $one->section, $one->uid, "{$one->title} on {$zones[$one->zone]}, ".number_format($one->area / 1e4, 1).' dm²', $air->temperature, $air->humidity, array_map(fn (Amount $a): array => ['material' => $a->material, 'amount' => round($a->amount, 1), 'unit' => $a->unit], $one->amounts));
         }, $laid);
 
         return [$laid, $journal];

@@ -51,7 +51,7 @@ final class LooksTest extends BrowserCase
         if ($theme === 'lamp') {
             $this->touch($this->find('.hz-lamp'));
         }
-        $pages = ['/', "/layouts/{$layout->uid}/settings", '/nowhere', "/layouts/{$layout->uid}/tonight", "/layouts/{$layout->uid}/drying"];
+        $pages = ['/', "/layouts/{$layout->uid}/settings", '/nowhere', "/layouts/{$layout->uid}/tonight", "/layouts/{$layout->uid}/drying", "/layouts/{$layout->uid}/journal", "/layouts/{$layout->uid}/journal"];
         foreach ($layout->sections()->get() as $other) {
             array_push($pages, "/layouts/{$layout->uid}/sections/{$other->uid}/land", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?layer=3", "/layouts/{$layout->uid}/sections/{$other->uid}/coats", "/layouts/{$layout->uid}/sections/{$other->uid}/coats?edit=new");
         }
@@ -73,7 +73,7 @@ final class LooksTest extends BrowserCase
             $this->touch($this->find('.hz-lamp'));
         }
         $axe = (string) file_get_contents(base_path('node_modules/axe-core/axe.min.js'));
-        foreach (['/', "/layouts/{$layout->uid}/settings", "/layouts/{$layout->uid}/sections/{$section->uid}/land", "/layouts/{$layout->uid}/sections/{$section->uid}/cuts", "/layouts/{$layout->uid}/sections/{$section->uid}/coats", "/layouts/{$layout->uid}/sections/{$section->uid}/coats?edit=new", "/layouts/{$layout->uid}/tonight", "/layouts/{$layout->uid}/drying", "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=grade", '/nowhere'] as $page) {
+        foreach (['/', "/layouts/{$layout->uid}/settings", "/layouts/{$layout->uid}/sections/{$section->uid}/land", "/layouts/{$layout->uid}/sections/{$section->uid}/cuts", "/layouts/{$layout->uid}/sections/{$section->uid}/coats", "/layouts/{$layout->uid}/sections/{$section->uid}/coats?edit=new", "/layouts/{$layout->uid}/tonight", "/layouts/{$layout->uid}/drying", "/layouts/{$layout->uid}/journal", "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=grade", '/nowhere'] as $page) {
             $this->visit($page);
             $this->js($axe);
             $found = $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run().then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).slice(0, 3).join(", ")}`)));');

@@ -43,12 +43,34 @@ final class BenchTest extends FeatureCase
         $this->assertNotContains($move->id.' '.$move->strips, array_map(fn ($p): string => $p->move->id.' '.$p->move->strips, $this->plan($layout)->moves));
         $this->from('/')->post("/layouts/{$layout->uid}/moves/{$laid->uid}/done")->assertSessionHasErrors('move');
 
+        $this->get("/layouts/{$layout->uid}/journal")->assertOk()->assertSee('Wednesday 14 October')->assertSee($entry->sentence)->assertSee('18.5 °C, 62 %');
+
         // Undoing it is written down too, and so is doing it again.
         $this->post("/layouts/{$layout->uid}/undo");
         $this->assertSame('undone', $this->journal($layout)[0]->kind);
         $this->assertNotNull($this->open($layout));
         $this->post("/layouts/{$layout->uid}/redo");
         $this->assertSame('done again', $this->journal($layout)[0]->kind);
+    }
+
+    public function test_what_lies_over_something_wet_or_bare_is_not_begun(): void
+    {
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $moves = $this->plan($layout)->work->moves;
+        $find = fn (string $zone, string $coat): string => array_values(array_filter($moves, fn ($m): bool => $m->zone->name === $zone && $m->coat->title() === $coat))[0]->id;
+        foreach (['not laid yet' => $find('Meadow', 'Fibre 4 mm'), 'more likely wet than ready' => $find('Embankment', 'Earth paint'), 'moved on' => 'x.1.1'] as $words => $move) {
+            $this->from('/')->post("/layouts/{$layout->uid}/moves", ['move' => $move])->assertSessionHasErrors('move');
+            $this->assertStringContainsString($words, session('errors')->first('move'));
+        }
+        $this->assertNull($this->plan($layout)->work->current());
+    }
+
+    public function test_a_board_made_too_small_for_a_zone_says_so_at_its_width(): void
+    {
+        $board = $this->board();
+        $this->post($this->at($board, '/zones'), ['name' => 'Far end', 'outline' => '1000,100 1150,100 1150,300']);
+        $this->from('/')->patch($this->at($board), ['width_mm' => '800'])->assertSessionHasErrors(['width_mm' => '“Far end” lies outside the board, which is 800 × 600 mm.']);
+        $this->assertEquals(1200, $board->fresh()?->width_mm);
     }
 
     public function test_stopping_half_way_leaves_the_rest_as_a_move(): void

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Application;
 use App\Models\BenchSession;
 use App\Models\Layout;
+use App\Workshop\Journal\ShowJournal;
 use App\Workshop\Plan\KeepSessions;
 use App\Workshop\Plan\LayMove;
 use App\Workshop\Plan\ShowDrying;
@@ -29,6 +30,11 @@ final class PlanController
     public function drying(Request $request, Layout $layout, ShowDrying $show): View
     {
         return view('drying.show', $show->of($layout, $this->word($request, 'move')));
+    }
+
+    public function journal(Layout $layout, ShowJournal $show): View
+    {
+        return view('journal.show', $show->of($layout));
     }
 
     public function start(Request $request, Layout $layout): RedirectResponse

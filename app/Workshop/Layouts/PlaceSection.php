@@ -95,7 +95,8 @@ final readonly class PlaceSection
         try {
             $this->load->of($layout);
         } catch (Refusals $faults) {
-            throw new Refusals(array_map(fn (Refusal $r): Refusal => new Refusal($r->getMessage(), basename($r->place)), $faults->all));
+            // What the board would do to a zone is said beside its size.
+            throw new Refusals(array_map(fn (Refusal $r): Refusal => new Refusal($r->getMessage(), str_starts_with($r->place, '/sections') ? basename($r->place) : 'width_mm'), $faults->all));
         }
     }
 

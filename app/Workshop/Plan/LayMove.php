@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop\Plan;
 
+use App\Drawing\ClockWords;
 use App\Models\Application;
 use App\Models\Layout;
 use App\Workshop\Journal\KeepJournal;
@@ -19,6 +20,8 @@ use IdleRidge\Core\Geometry\Coverage;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Plan\Move;
 
 /** What one does at the bench: begins a move, finishes it, stops half-way, or finds what is under it still wet. */
 final readonly class LayMove
@@ -36,8 +39,23 @@ final readonly class LayMove
             throw new Refusal("“{$current->title}” is being laid; finish it or stop there first.", 'move');
         }
         $move = $plan->work->moves[$moveId] ?? throw new Refusal('The plan has moved on: that move is no longer in it. This is the plan as it stands.', 'move');
+        $this->unlessReady($plan, $move);
         $laid = $plan->work->begin($move, $this->rows->uid(), $plan->work->now);
         $this->ledger->record($layout, "{$move->title()} begun on {$move->zone->name}", fn (Changes $changes) => $this->rows->add($changes, $layout, Application::class, WorksFile::fromLaid($laid)));
+    }
+
+    /** @throws Refusal when what is under it is not laid, or more likely wet than ready */
+    private function unlessReady(BenchPlan $plan, Move $move): void
+    {
+        foreach ($plan->work->bases[$move->id] as $base) {
+            if ($base->under instanceof Move) {
+                throw new Refusal("It goes over “{$base->under->title()}”, which is not laid yet.", 'move');
+            }
+            $ready = (int) ceil($plan->work->reached($base->under, $base->milestone, 0.5));
+            if ($ready > $plan->work->now) {
+                throw new Refusal("“{$base->under->title}” under it is more likely wet than ready before ".(new ClockWords($plan->work->zone(), $plan->work->now))->moment($ready).'.', 'move');
+            }
+        }
     }
 
     public function done(Layout $layout, Application $row): void

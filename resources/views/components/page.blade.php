@@ -24,6 +24,7 @@
                 <a class="hz-coats" href="{{ route('coats.show', [$layout, $section->uid]) }}" data-key="4" @if ($current === 'coats') aria-current="page" @endif>Coats</a>
             @endif
             <a class="hz-drying" href="{{ route('drying.show', $layout) }}" data-key="5" @if ($current === 'drying') aria-current="page" @endif>Drying line</a>
+            <a class="hz-journal" href="{{ route('journal.show', $layout) }}" data-key="8" @if ($current === 'journal') aria-current="page" @endif>Journal</a>
         @endif
     </nav>
     <div class="hz-air">
@@ -33,7 +34,7 @@
         <button class="hz-lamp" type="button" x-on:click="lamp" aria-label="Change between film and lamp light"><svg class="icn" viewBox="0 0 16 16" aria-hidden="true"><path d="M5.2 8.2 6.6 3.4h2.8l1.4 4.8zM8 8.2v1.6M5 12.6l.8-1.2M8 13.2v-1.5M11 12.6l-.8-1.2"/></svg></button>
     </div>
 </header>
-@if (in_array($current, ['tonight', 'cuts', 'coats'], true))
+@if (in_array($current, ['tonight', 'cuts', 'coats', 'journal'], true))
 <form id="page-undo" method="post" action="{{ route('layouts.undo', $layout) }}" hidden>@csrf<button data-undo>Undo</button></form>
 <form id="page-redo" method="post" action="{{ route('layouts.redo', $layout) }}" hidden>@csrf<button data-redo>Redo</button></form>
 @endif
@@ -41,7 +42,7 @@
 <dialog class="keys" x-ref="keys" aria-label="Keys">
     <h2>Keys</h2>
     <dl>
-        <dt><kbd>1</kbd> … <kbd>5</kbd></dt><dd>Tonight, Land, Cuts, Coats, Drying line</dd>
+        <dt><kbd>1</kbd> … <kbd>5</kbd> <kbd>8</kbd></dt><dd>Tonight, Land, Cuts, Coats, Drying line, Journal</dd>
         <dt><kbd>[</kbd> <kbd>]</kbd></dt><dd>slide the cut line by 10 mm, with shift by 1 mm</dd>
         <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>z</kbd> <kbd>c</kbd> <kbd>p</kbd></dt><dd>Spot, Run, Ridge, Hollow, Zone, Cut, Pick</dd>
         <dt>arrows</dt><dd>move the picked grip by 1 mm, with shift by 10 mm</dd>

@@ -6,7 +6,7 @@
 <div class="frame">
     <x-rail :layout="$layout" :boards="$rail" route="coats.show" />
     <main class="page tonight" id="land">
-        <div class="title"><h1>Tonight</h1>
+        <div class="title"><h1>{{ $page === null || $tonight ? 'Tonight' : 'Next session' }}</h1>
             <div class="sub">@if ($page){{ $words->at($page->session[0])->format('l j F') }}<br>bench lit {{ $words->clock($page->session[0]) }} to {{ $words->clock($page->session[1]) }}@else no session<br>ahead @endif</div>
             @if ($page)<dl class="facts">@foreach ($facts as $fact)<div><dt>{{ $fact['label'] }}</dt><dd>@foreach ($fact['figures'] as [$figure, $unit])<x-figure :figure="$figure" :unit="$unit" /><small>{{ $unit }}</small>@endforeach</dd></div>@endforeach</dl>@endif
             @if ($current)<form class="lead" method="post" action="{{ route('moves.done', [$layout, $current->uid]) }}">@csrf<button class="btn">Done</button></form>
@@ -28,7 +28,7 @@
                 <div @class(['mv', 'nx' => $k === 0 && ! $current])><span class="no">{{ $number + $k }}</span><span class="tm">{{ $row['start'] }}</span>
                     <span class="what"><b>{{ $row['title'] }}</b><span class="wh">{{ $row['place'] }}</span>@foreach (array_slice($row['cautions'], 0, 1) as $caution)<span class="ca" title="{{ $caution['why'] }}">@if ($row['sparks'])<svg class="icn" viewBox="0 0 16 16" aria-hidden="true"><path d="M8.8 1.6 3.9 9h3.4l-.9 5.4L12 6.6H8.4z"/></svg>@endif{{ $caution['do'] }}</span>@endforeach</span>
                     <span class="pot">@foreach (array_slice($row['amounts'], 0, 3) as $amount)<span><span class="num">{{ Length::decimal($amount->atHand(), $amount->atHand() < 10 ? 1 : 0) }}</span> {{ $amount->unit }} {{ $amount->material }}</span>@endforeach</span>
-                    <span class="op"><b>{{ $row['opens'] ?? 'last coat here' }}</b><span class="wh">{{ $row['ready'] }}</span></span><span class="mn">{{ $row['minutes'] }}<small>min</small></span></div>
+                    <span class="op"><b>{{ $row['opens'] ?? 'last coat here' }}</b><span class="wh">{{ $row['ready'] }}</span></span><span class="mn">{{ $row['minutes'] }}<small>min</small>@if ($k > 0 && ! $current)<form method="post" action="{{ route('moves.start', $layout) }}">@csrf<input type="hidden" name="move" value="{{ $row['id'] }}"><button class="link" aria-label="Start move {{ $number + $k }}">Start</button></form>@endif</span></div>
             @endforeach
             @if ($page && $rows === [] && ! $current)<p class="blank-words">@if (! $hasCoats)No coats yet. Make a zone and give it coats on <b>Coats</b>; what can be laid then stands here.@elseif ($allDone)Everything is laid. What is left is waiting.@else Nothing can be laid in this session; beside it stands why.@endif</p>@endif
             @if (! $page)<p class="blank-words">@if ($hasCoats)Nothing can be planned: <a class="link" href="{{ route('drying.show', $layout) }}">add an evening</a> on the Drying line.@else No coats yet. Make a zone and give it coats on <b>Coats</b>, then say on the <b>Drying line</b> when you are at the bench.@endif</p>@endif
