@@ -9,6 +9,7 @@ use IdleRidge\Core\Land\Cut;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\VehicleSweep;
 
 /**
  * The land cut open, never stretched: the whole cut above, and below it a window on the track with the longest vehicle
@@ -157,7 +158,12 @@ final class SectionDrawing
         $vehicle = $layout->vehicle;
         $railTop = $level + $run->profile->railTop();
         try {
-            $throw = $vehicle->throwAt($run->alignment, $this->page->cut->station);
+            $station = $this->page->cut->station;
+            $sharpest = $run->alignment->sharpest($station - $vehicle->body / 2.0, $station + $vehicle->body / 2.0);
+            if ($sharpest > 0.0) {
+                $vehicle->throwOn(1.0 / $sharpest);
+            }
+            $throw = (new VehicleSweep($run->alignment, $vehicle))->at($station);
         } catch (Refusal) {
             $this->svg->text('note bad', (self::LEFT + self::RIGHT) / 2.0, self::WINDOW_TOP + 16.0, 'the curve is too tight for the longest vehicle', 'middle');
 

@@ -10,9 +10,9 @@ namespace App\Models;
  * @property float $x_mm
  * @property float $y_mm
  * @property float $heading_deg
- * @property list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}> $elements
+ * @property list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $elements
  * @property float $start_height_mm
- * @property list<array{station_mm: float, height_mm: float}> $grade_points
+ * @property list<array{station_mm: float, height_mm: float, curve_mm?: float}> $grade_points
  * @property array<string, float> $profile
  */
 final class Run extends Record

@@ -127,14 +127,18 @@ final class RidgeReader
     {
         $pieces = [];
         foreach ($r->records('elements') as $piece) {
-            $pieces[] = $piece->text('kind') === 'arc'
-                ? ['kind' => 'arc', 'radius_mm' => $piece->number('radius_mm'), 'angle_deg' => $piece->number('angle_deg')]
-                : ['kind' => $piece->text('kind'), 'length_mm' => $piece->number('length_mm')];
+            $kind = $piece->text('kind');
+            $pieces[] = match ($kind) {
+                'arc' => ['kind' => $kind, 'radius_mm' => $piece->number('radius_mm'), 'angle_deg' => $piece->number('angle_deg')],
+                'transition' => ['kind' => $kind, 'length_mm' => $piece->number('length_mm'), 'from_radius_mm' => $piece->number('from_radius_mm'), 'to_radius_mm' => $piece->number('to_radius_mm')],
+                default => ['kind' => $kind, 'length_mm' => $piece->number('length_mm')],
+            };
             $piece->close();
         }
         $points = [];
         foreach ($r->records('grade_points') as $point) {
-            $points[] = ['station_mm' => $point->number('station_mm'), 'height_mm' => $point->number('height_mm')];
+            $curve = $point->numberOrNull('curve_mm');
+            $points[] = ['station_mm' => $point->number('station_mm'), 'height_mm' => $point->number('height_mm')] + ($curve === null ? [] : ['curve_mm' => $curve]);
             $point->close();
         }
         $run = Run::lay(

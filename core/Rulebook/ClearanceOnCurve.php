@@ -12,6 +12,7 @@ use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Stretch;
+use IdleRidge\Core\Track\VehicleSweep;
 
 /** Land inside the room that the longest vehicle and its margin take. */
 final class ClearanceOnCurve implements Rule
@@ -30,9 +31,14 @@ final class ClearanceOnCurve implements Rule
                 continue;
             }
             try {
-                foreach ($this->strikes($study, $run, $here) as $side => $samples) {
+                $sharpest = $run->alignment->sharpest(...$here);
+                if ($sharpest > 0.0) {
+                    $study->project->layout->vehicle->throwOn(1.0 / $sharpest);
+                }
+                $sweep = new VehicleSweep($run->alignment, $study->project->layout->vehicle);
+                foreach ($this->strikes($study, $run, $sweep, $here) as $side => $samples) {
                     foreach (Stretch::gather($samples, self::STEP, $run->alignment->length) as $stretch) {
-                        $found[] = $this->finding($study, $run, $side, $stretch);
+                        $found[] = $this->finding($study, $run, $sweep, $side, $stretch);
                     }
                 }
             } catch (Refusal $refusal) {
@@ -52,12 +58,12 @@ final class ClearanceOnCurve implements Rule
      * @param array{float, float} $here
      * @return array<string, list<array{float, float}>> side → station, depth
      */
-    private function strikes(LandStudy $study, Run $run, array $here): array
+    private function strikes(LandStudy $study, Run $run, VehicleSweep $sweep, array $here): array
     {
         $layout = $study->project->layout;
         $samples = [];
         for ($station = $here[0]; $station <= $here[1]; $station += self::STEP) {
-            $throw = $layout->vehicle->throwAt($run->alignment, $station);
+            $throw = $sweep->at($station);
             $railTop = $run->grade->heightAt($station) + $run->profile->railTop();
             foreach (['left' => 1.0, 'right' => -1.0] as $side => $sign) {
                 $room = $throw[$side] + $layout->clearanceMargin;
@@ -70,6 +76,8 @@ final class ClearanceOnCurve implements Rule
                 }
             }
         }
+
+        ksort($samples);
 
         return $samples;
     }
@@ -90,18 +98,18 @@ final class ClearanceOnCurve implements Rule
         return null;
     }
 
-    private function finding(LandStudy $study, Run $run, string $side, Stretch $stretch): Finding
+    private function finding(LandStudy $study, Run $run, VehicleSweep $sweep, string $side, Stretch $stretch): Finding
     {
         $layout = $study->project->layout;
         $middle = ($stretch->from + $stretch->to) / 2.0;
-        $throw = $layout->vehicle->throwAt($run->alignment, $middle);
+        $throw = $sweep->at($middle);
         $left = $side === 'left';
         $mark = $run->alignment->beside($middle, ($left ? 1 : -1) * $throw[$side]);
         $room = $left ? $throw['left'] : $throw['right'];
         $margin = round($layout->clearanceMargin, 1).' mm';
         $figures = [
             'depth' => new Figure($stretch->greatest, 'mm', 'how far the land reaches into vehicle and margin', ['margin' => $margin], decimals: 1),
-            'throw' => new Figure($room, 'mm', $throw['radius'] === null ? 'half the vehicle’s width' : 'room the vehicle takes beside the centreline on this curve',
+            'throw' => new Figure($room, 'mm', $throw['radius'] === null ? 'half the vehicle’s width' : 'room the vehicle takes beside the centreline here, stood on the track every 4 mm',
                 ['body' => round($layout->vehicle->body).' mm', 'bogie centres' => round($layout->vehicle->bogieCentres).' mm', 'width' => round($layout->vehicle->width).' mm']
                 + ($throw['radius'] === null ? [] : ['radius' => round($throw['radius']).' mm']), decimals: 1),
             'left_free' => new Figure($layout->clearanceMargin - $stretch->greatest, 'mm', 'margin less depth; below zero the vehicle strikes', ['margin' => $margin], decimals: 1),

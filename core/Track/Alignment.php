@@ -8,7 +8,7 @@ use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Measure\Refusal;
 
 /**
- * A chain of tangents and arcs in plan, each beginning where and as the one before ends. Stations are mm along it.
+ * A chain of tangents, arcs and transitions in plan, each beginning where and as the one before ends. Stations are mm along it.
  */
 final readonly class Alignment
 {
@@ -35,8 +35,10 @@ final readonly class Alignment
     }
 
     /**
-     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}> $pieces
-     *                                                                                                   tangents by length; arcs by radius and angle, positive to the left
+     * Tangents by length; arcs by radius and angle, positive to the left; transitions by length and the radii at their
+     * ends, positive to the left, 0 for straight.
+     *
+     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
      *
      * @throws Refusal naming the piece that cannot be
      */
@@ -44,10 +46,10 @@ final readonly class Alignment
     {
         Refusal::unlessBetween($headingDeg, -3600.0, 3600.0, 'The heading', '°', 'heading_deg');
         if ($pieces === []) {
-            throw new Refusal('A run needs at least one tangent or arc.', 'elements');
+            throw new Refusal('A run needs at least one tangent, arc or transition.', 'elements');
         }
         if (count($pieces) > 200) {
-            throw new Refusal('A run may have at most 200 tangents and arcs.', 'elements');
+            throw new Refusal('A run may have at most 200 pieces.', 'elements');
         }
         $elements = [];
         $heading = deg2rad($headingDeg);
@@ -63,8 +65,11 @@ final readonly class Alignment
                     throw new Refusal('The arc’s angle is less than 0.1°; use a tangent.', "{$at}/angle_deg");
                 }
                 $element = new Arc($start, $heading, $radius * deg2rad(abs($angle)), $radius, $angle > 0 ? 1 : -1);
+            } elseif ($piece['kind'] === 'transition') {
+                $length = Refusal::unlessBetween($piece['length_mm'] ?? NAN, 1.0, 10_000.0, 'The transition’s length', 'mm', "{$at}/length_mm");
+                $element = new Clothoid($start, $heading, $length, self::curvature($piece['from_radius_mm'] ?? NAN, "{$at}/from_radius_mm"), self::curvature($piece['to_radius_mm'] ?? NAN, "{$at}/to_radius_mm"));
             } else {
-                throw new Refusal("“{$piece['kind']}” is neither tangent nor arc.", "{$at}/kind");
+                throw new Refusal("“{$piece['kind']}” is neither tangent, arc nor transition.", "{$at}/kind");
             }
             $elements[] = $element;
             $start = $element->pointAt($element->length);
@@ -92,7 +97,32 @@ final readonly class Alignment
     /** Signed, 1/mm; positive turns left. At a joint that of the element that begins there. */
     public function curvatureAt(float $station): float
     {
-        return $this->locate($station)[0]->curvature();
+        [$element, $along] = $this->locate($station);
+
+        return $element->curvatureAt($along);
+    }
+
+    /** The greatest curvature between two stations, unsigned, 1/mm. */
+    public function sharpest(float $from, float $to): float
+    {
+        $sharpest = 0.0;
+        foreach ($this->elements as $k => $element) {
+            $begin = max($from, $this->begins[$k]);
+            $end = min($to, $this->begins[$k] + $element->length);
+            if ($begin <= $end) {
+                $sharpest = max($sharpest, abs($element->curvatureAt($begin - $this->begins[$k])), abs($element->curvatureAt($end - $this->begins[$k])));
+            }
+        }
+
+        return $sharpest;
+    }
+
+    /** As pointAt; beyond an end the track goes on straight. */
+    public function extended(float $station): Point
+    {
+        $on = max(0.0, min($this->length, $station));
+
+        return $on === $station ? $this->pointAt($station) : $this->pointAt($on)->toward($this->headingAt($on), $station - $on);
     }
 
     /** A point beside the run; positive offsets lie to the left of rising stations. */
@@ -139,7 +169,7 @@ final readonly class Alignment
         $stations = [$from];
         foreach ($this->elements as $k => $element) {
             $begin = $this->begins[$k];
-            $curvature = abs($element->curvature());
+            $curvature = $element->sharpest();
             $step = $curvature > 0.0 ? sqrt(8.0 * $sagitta / $curvature) : $element->length;
             $parts = max(1, (int) ceil($element->length / max($step, 1.0)));
             for ($i = $k === 0 ? 1 : 0; $i <= $parts; $i++) {
@@ -165,6 +195,17 @@ final readonly class Alignment
         }
 
         return false;
+    }
+
+    /** @throws Refusal for a radius too tight */
+    private static function curvature(float $radius, string $place): float
+    {
+        if ($radius === 0.0) {
+            return 0.0;
+        }
+        Refusal::unlessBetween(abs($radius), self::LEAST_RADIUS, self::MOST_RADIUS, 'The radius', 'mm', $place);
+
+        return 1.0 / $radius;
     }
 
     /** @return array{Element, float} */

@@ -17,9 +17,14 @@ final readonly class Arc extends Element
         $this->centre = $start->toward($heading + $turn * M_PI / 2.0, $radius);
     }
 
-    public function curvature(): float
+    public function curvatureAt(float $along): float
     {
         return $this->turn / $this->radius;
+    }
+
+    public function sharpest(): float
+    {
+        return 1.0 / $this->radius;
     }
 
     public function pointAt(float $along): Point

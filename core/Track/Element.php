@@ -6,7 +6,7 @@ namespace IdleRidge\Core\Track;
 
 use IdleRidge\Core\Geometry\Point;
 
-/** A stretch of a run with one curvature, placed: start (mm), heading (radians, counter-clockwise from x), length (mm). */
+/** A stretch of a run under one law of curvature, placed: start (mm), heading (radians, counter-clockwise from x), length (mm). */
 abstract readonly class Element
 {
     public function __construct(public Point $start, public float $heading, public float $length)
@@ -14,7 +14,10 @@ abstract readonly class Element
     }
 
     /** Signed curvature, 1/mm; positive turns left. */
-    abstract public function curvature(): float;
+    abstract public function curvatureAt(float $along): float;
+
+    /** The greatest curvature of all, unsigned, 1/mm. */
+    abstract public function sharpest(): float;
 
     abstract public function pointAt(float $along): Point;
 
@@ -32,13 +35,13 @@ abstract readonly class Element
     public function bounds(): array
     {
         $xs = $ys = [];
-        $parts = max(1, (int) ceil(abs($this->curvature()) * $this->length / 0.2));
+        $parts = max(1, (int) ceil($this->sharpest() * $this->length / 0.2));
         for ($k = 0; $k <= $parts; $k++) {
             $p = $this->pointAt($this->length * $k / $parts);
             $xs[] = $p->x;
             $ys[] = $p->y;
         }
-        $bulge = $this->curvature() === 0.0 ? 0.0 : (1.0 - cos(0.1)) / abs($this->curvature());
+        $bulge = $this->sharpest() === 0.0 ? 0.0 : (1.0 - cos(0.1)) / $this->sharpest();
 
         return [min($xs) - $bulge, min($ys) - $bulge, max($xs) + $bulge, max($ys) + $bulge];
     }

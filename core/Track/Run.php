@@ -14,8 +14,8 @@ use IdleRidge\Core\Measure\Refusal;
 final readonly class Run
 {
     /**
-     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}> $pieces
-     * @param list<array{station_mm: float, height_mm: float}> $gradePoints
+     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
+     * @param list<array{station_mm: float, height_mm: float, curve_mm?: float}> $gradePoints
      */
     private function __construct(
         public string $uid,
@@ -32,8 +32,8 @@ final readonly class Run
     }
 
     /**
-     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}> $pieces
-     * @param list<array{station_mm: float, height_mm: float}> $gradePoints
+     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
+     * @param list<array{station_mm: float, height_mm: float, curve_mm?: float}> $gradePoints
      *
      * @throws Refusal
      */

@@ -20,7 +20,12 @@ final readonly class Tangent extends Element
         $this->sin = sin($heading);
     }
 
-    public function curvature(): float
+    public function curvatureAt(float $along): float
+    {
+        return 0.0;
+    }
+
+    public function sharpest(): float
     {
         return 0.0;
     }

@@ -50,29 +50,4 @@ final readonly class Vehicle
             'outside' => hypot($middle + $this->width / 2.0, $this->body / 2.0) - $radius,
         ];
     }
-
-    /**
-     * Room taken to the left and right at a station, mm. Half a body from a curve the widest throw within reach already
-     * counts: more than a vehicle entering it takes, never less.
-     *
-     * @return array{left: float, right: float, radius: float|null}
-     */
-    public function throwAt(Alignment $alignment, float $station): array
-    {
-        $left = $right = $this->width / 2.0;
-        $tightest = null;
-        foreach ($alignment->elements as $k => $element) {
-            $begin = $alignment->begins[$k];
-            $near = $station + $this->body / 2.0 >= $begin && $station - $this->body / 2.0 <= $begin + $element->length;
-            if (! $near || ! $element instanceof Arc) {
-                continue;
-            }
-            $throw = $this->throwOn($element->radius);
-            $left = max($left, $throw[$element->turn > 0 ? 'inside' : 'outside']);
-            $right = max($right, $throw[$element->turn > 0 ? 'outside' : 'inside']);
-            $tightest = min($tightest ?? INF, $element->radius);
-        }
-
-        return ['left' => $left, 'right' => $right, 'radius' => $tightest];
-    }
 }

@@ -12,6 +12,7 @@ use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\GradeProfile;
 use IdleRidge\Core\Track\Stretch;
 use IdleRidge\Core\Track\Vehicle;
+use IdleRidge\Core\Track\VehicleSweep;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 use Tests\Fixtures;
@@ -102,14 +103,75 @@ final class TrackTest extends TestCase
         }
     }
 
-    public function test_a_curve_is_felt_half_a_body_before_it_begins(): void
+    public function test_a_vehicle_stood_on_a_curve_takes_what_the_formula_says(): void
     {
-        $run = Alignment::from(new Point(0.0, 0.0), 0.0, [['kind' => 'tangent', 'length_mm' => 400.0], ['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 30.0], ['kind' => 'tangent', 'length_mm' => 400.0]]);
+        foreach (Fixtures::vectors('clearance') as $case) {
+            $vehicle = Vehicle::from($case['body_mm'], $case['bogie_centres_mm'], $case['width_mm'], 46.0);
+            $run = Alignment::from(new Point(0.0, 0.0), 30.0, [['kind' => 'arc', 'radius_mm' => (float) $case['radius_mm'], 'angle_deg' => -170.0]]);
+            $room = (new VehicleSweep($run, $vehicle))->at($run->length / 2.0);
+            $this->assertEqualsWithDelta($case['outside_mm'], $room['left'], 0.02, 'outside of a right curve');
+            $this->assertEqualsWithDelta($case['inside_mm'], $room['right'], 0.02);
+            $this->assertEqualsWithDelta($case['radius_mm'], $room['radius'], 1e-6);
+        }
+    }
+
+    public function test_into_a_curve_the_room_grows_steadily_from_half_the_width(): void
+    {
+        $pieces = [['kind' => 'tangent', 'length_mm' => 600.0], ['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 60.0], ['kind' => 'tangent', 'length_mm' => 600.0]];
+        $run = Alignment::from(new Point(0.0, 0.0), 0.0, $pieces);
         $coach = Vehicle::coach();
-        $this->assertSame(17.0, $coach->throwAt($run, 200.0)['left']);
-        $throw = $coach->throwAt($run, 400.0 - 150.0);
-        $this->assertGreaterThan(26.0, $throw['left'], 'inside of a left curve');
-        $this->assertSame(600.0, $throw['radius']);
+        $sweep = new VehicleSweep($run, $coach);
+        $full = $coach->throwOn(600.0);
+        $this->assertEqualsWithDelta(17.0, $sweep->at(300.0)['left'], 1e-6, 'no bogie has reached the curve');
+        $before = [0.0, 0.0];
+        for ($station = 400.0; $station <= 900.0; $station += 10.0) {
+            $room = $sweep->at($station);
+            $this->assertGreaterThanOrEqual($before[0] - 0.02, $room['left'], (string) $station);
+            $this->assertLessThanOrEqual($full['inside'] + 0.02, $room['left']);
+            $this->assertLessThanOrEqual($full['outside'] + 0.02, $room['right']);
+            $before = [$room['left'], $room['right']];
+        }
+        $this->assertEqualsWithDelta($full['inside'], $before[0], 0.02);
+        $this->assertGreaterThan(17.5, $sweep->at(560.0)['left'], 'the body cuts the corner before the curve begins');
+        // The outer end swings out while the bogies still stand on the straight behind.
+        $this->assertGreaterThan(17.0, $sweep->at(610.0)['right']);
+    }
+
+    public function test_a_transition_is_an_eulers_spiral(): void
+    {
+        // From straight to R over L: heading L/2R, offset L²/6R − L⁴/336R³ (series), length along x L − L³/40R² + L⁵/3456R⁴.
+        [$l, $r] = [300.0, 800.0];
+        $run = Alignment::from(new Point(0.0, 0.0), 0.0, [['kind' => 'transition', 'length_mm' => $l, 'from_radius_mm' => 0.0, 'to_radius_mm' => $r], ['kind' => 'arc', 'radius_mm' => $r, 'angle_deg' => 20.0], ['kind' => 'transition', 'length_mm' => $l, 'from_radius_mm' => $r, 'to_radius_mm' => 0.0]]);
+        $end = $run->pointAt($l);
+        $this->assertEqualsWithDelta($l - $l ** 3 / (40 * $r ** 2) + $l ** 5 / (3456 * $r ** 4), $end->x, 1e-4);
+        $this->assertEqualsWithDelta($l ** 2 / (6 * $r) - $l ** 4 / (336 * $r ** 3) + $l ** 6 / (42240 * $r ** 5), $end->y, 1e-4);
+        $this->assertEqualsWithDelta($l / (2 * $r), $run->headingAt($l), 1e-12);
+        $this->assertEqualsWithDelta(0.5 / $r, $run->curvatureAt($l / 2.0), 1e-12);
+        $this->assertEqualsWithDelta(deg2rad(20.0) + $l / $r, $run->headingAt($run->length), 1e-9);
+        $this->assertEqualsWithDelta(1.0 / $r, $run->sharpest(0.0, $run->length), 1e-12);
+        for ($station = 5.0; $station < $run->length; $station += 17.3) {
+            foreach ([-55.0, 0.0, 40.0] as $offset) {
+                $near = $run->nearest($run->beside($station, $offset));
+                $this->assertEqualsWithDelta($station, $near['station'], 1e-4);
+                $this->assertEqualsWithDelta($offset, $near['offset'], 1e-6);
+            }
+        }
+        $this->assertEqualsWithDelta(0.0, $run->extended(-100.0)->distanceTo(new Point(-100.0, 0.0)), 1e-9);
+    }
+
+    public function test_a_rounded_grade_point_is_a_parabola(): void
+    {
+        // From +2 % to −2 % over 400 mm at 1000: the middle lies A·L/8 = 0.04 × 400 / 8 = 2 mm under the point.
+        $grade = GradeProfile::from(0.0, [['station_mm' => 1000.0, 'height_mm' => 20.0, 'curve_mm' => 400.0], ['station_mm' => 2000.0, 'height_mm' => 0.0]], 2000.0);
+        $this->assertEqualsWithDelta(18.0, $grade->heightAt(1000.0), 1e-9);
+        $this->assertEqualsWithDelta(16.0, $grade->heightAt(800.0), 1e-9, 'it begins on the straight grade');
+        $this->assertEqualsWithDelta([2.0, 1.0, 0.0, -1.0, -2.0], array_map($grade->gradeAt(...), [500.0, 900.0, 1000.0, 1100.0, 1500.0]), 1e-6);
+        $this->assertEqualsWithDelta([0.0, 18.0], $grade->range(), 1e-6);
+        $this->assertEqualsWithDelta(100.0, $grade->rate(1), 1e-6, '400 mm for four percent');
+        $this->assertEqualsWithDelta(1000.0, $grade->turning(1), 1e-6);
+        $this->assertEqualsWithDelta($grade->heightAt(950.0), ($grade->heightAt(949.0) + $grade->heightAt(951.0)) / 2.0, 1e-3);
+        $this->expectExceptionMessage('does not fit');
+        GradeProfile::from(0.0, [['station_mm' => 300.0, 'height_mm' => 6.0, 'curve_mm' => 500.0], ['station_mm' => 500.0, 'height_mm' => 6.0, 'curve_mm' => 200.0]], 2000.0);
     }
 
     public function test_stretches_are_gathered_and_parted(): void

@@ -194,4 +194,25 @@ final class LandScreenTest extends FeatureCase
     {
         return $this->call(strtoupper($method), $this->at($section, $rest), $input, server: $this->transformHeadersToServerVars(self::HX));
     }
+
+    public function test_transitions_and_vertical_curves_are_typed_and_refused_at_their_field(): void
+    {
+        $board = $this->board();
+        $this->post($this->at($board, '/runs'), ['x1' => '10', 'y1' => '100', 'x2' => '500', 'y2' => '100'])->assertRedirect();
+        $run = $this->layoutOf($board)->runs()->firstOrFail();
+        $there = $this->at($board, "/runs/{$run->uid}");
+        $pieces = [['kind' => 'tangent', 'length' => '200'], ['kind' => 'transition', 'length' => '150', 'from' => '', 'to' => '720'], ['kind' => 'arc', 'radius' => '720', 'angle' => '20'], ['kind' => 'transition', 'length' => '150', 'from' => '720', 'to' => '']];
+        $this->patch($there, ['elements' => $pieces])->assertRedirect()->assertSessionHasNoErrors();
+        $this->assertEquals(['kind' => 'transition', 'length_mm' => 150, 'from_radius_mm' => 0, 'to_radius_mm' => 720], $run->refresh()->elements[1]);
+        $this->get($this->at($board, "/land?pick={$run->uid}&tab=line"))->assertOk()->assertSee('transition')->assertSee('Radius at its end, left positive');
+        $pieces[1]['to'] = '40';
+        $this->from('/')->patch($there, ['elements' => $pieces])->assertSessionHasErrors('elements/1/to_radius_mm');
+        $grades = [['station' => '300', 'height' => '2 %', 'curve' => '200'], ['station' => '700', 'height' => '20', 'curve' => '']];
+        $this->patch($there, ['start_height' => '10', 'grade_points' => $grades])->assertSessionHasNoErrors();
+        $this->assertEquals([['station_mm' => 300, 'height_mm' => 16, 'curve_mm' => 200], ['station_mm' => 700, 'height_mm' => 20]], $run->refresh()->grade_points);
+        $grades[0]['curve'] = '900';
+        $this->from('/')->patch($there, ['grade_points' => $grades])->assertSessionHasErrors('grade_points/0/curve_mm');
+        $this->post($this->at($board, '/land/grip'), ['drag' => 'grade', 'uid' => $run->uid, 'index' => 0, 'station' => '320', 'height' => '18'])->assertOk();
+        $this->assertEquals(200, $run->refresh()->grade_points[0]['curve_mm'], 'a drag keeps the curve');
+    }
 }

@@ -116,7 +116,7 @@ final readonly class LayRun
         });
     }
 
-    /** @return list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}> */
+    /** @return list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> */
     private function pieces(Typed $typed, Run $old): array
     {
         $pieces = [];
@@ -127,6 +127,9 @@ final readonly class LayRun
                     'kind' => 'arc', 'radius_mm' => $typed->length("elements.{$k}.radius", current: $was['radius_mm'] ?? null),
                     'angle_deg' => $typed->number("elements.{$k}.angle"),
                 ];
+            } elseif ($typed->text("elements.{$k}.kind") === 'transition') {
+                $radius = fn (string $end): float => $typed->text("elements.{$k}.{$end}") === '' ? 0.0 : $typed->length("elements.{$k}.{$end}", current: $end === 'from' ? ($was['from_radius_mm'] ?? null) : ($was['to_radius_mm'] ?? null));
+                $pieces[] = ['kind' => 'transition', 'length_mm' => $typed->length("elements.{$k}.length", current: $was['length_mm'] ?? null), 'from_radius_mm' => $radius('from'), 'to_radius_mm' => $radius('to')];
             } elseif ($typed->text("elements.{$k}.kind") === 'tangent') {
                 $pieces[] = ['kind' => 'tangent', 'length_mm' => $typed->length("elements.{$k}.length", current: $was['length_mm'] ?? null)];
             }
@@ -138,7 +141,7 @@ final readonly class LayRun
     /**
      * A height may be typed as a grade, such as 2.2 %: it then counts from the point before.
      *
-     * @return list<array{station_mm: float, height_mm: float}>
+     * @return list<array{station_mm: float, height_mm: float, curve_mm?: float}>
      */
     private function gradePoints(Typed $typed, float $level, Run $old): array
     {
@@ -156,7 +159,8 @@ final readonly class LayRun
                 $height = $typed->length("grade_points.{$k}.height", current: $was['height_mm'] ?? null);
             }
             $before = $station;
-            $points[] = ['station_mm' => $station, 'height_mm' => $height];
+            $curve = $typed->has("grade_points.{$k}.curve") ? $typed->length("grade_points.{$k}.curve", 0.0, $was['curve_mm'] ?? null) : ($was['curve_mm'] ?? 0.0);
+            $points[] = ['station_mm' => $station, 'height_mm' => $height] + ($curve === 0.0 ? [] : ['curve_mm' => $curve]);
         }
 
         return $points;

@@ -111,7 +111,7 @@ final readonly class MoveGrip
         $sorted[$index] = [
             'station_mm' => max($least, min($most, self::whole($station, $run->alignment->length))),
             'height_mm' => max(-1000.0, min(3000.0, round(self::number($grip, 'height', (float) $point['height_mm']) + self::number($grip, 'dz', 0.0) + self::number($grip, 'dy', 0.0)))),
-        ];
+        ] + array_intersect_key($point, ['curve_mm' => true]);
         $row->grade_points = $sorted;
 
         return $row;

@@ -7,10 +7,10 @@ namespace App\Workshop\Land;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Track\GradeProfile;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\VehicleSweep;
 
 /** Puts the core's figures into the words of the Land screen. Every one is a Figure that can say where it comes from. */
 final class Readings
@@ -93,11 +93,7 @@ final class Readings
     private function clearance(LandPage $page, Run $run, float $station): array
     {
         $layout = $page->project->layout;
-        try {
-            $throw = $layout->vehicle->throwAt($run->alignment, $station);
-        } catch (Refusal) {
-            return [];
-        }
+        $throw = (new VehicleSweep($run->alignment, $layout->vehicle))->at($station);
         $railTop = $run->grade->heightAt($station) + $run->profile->railTop();
         $figures = [];
         $bad = false;

@@ -12,26 +12,28 @@
     <div class="in stack">
         @if ($page->tab === 'line')
             <div class="pair run-head"><x-field name="name" label="Name" :value="$run->name" /><x-field name="x" at="x" label="Start x" :value="Length::field(round($run->start->x, 6), $units)" /><x-field name="y" at="y" label="y" :value="Length::field(round($run->start->y, 6), $units)" /><x-field name="heading" at="heading_deg" label="Heading" unit="°" :value="Length::decimal($run->headingDeg, 3)" /></div>
-            <table class="points elements"><thead><tr><th scope="col">Piece</th><th scope="col">Length or radius</th><th scope="col">Angle °, left +</th><th></th></tr></thead><tbody data-rows>
+            <table class="points elements"><thead><tr><th scope="col">Piece</th><th scope="col">Length or radius</th><th scope="col">Angle ° or radii, left +</th><th></th></tr></thead><tbody data-rows>
                 @foreach ($rows as $k => $piece)
                     @include('land.piece', ['k' => $k, 'piece' => $piece])
                 @endforeach
             </tbody></table>
             <template data-piece="tangent">@include('land.piece', ['k' => '__', 'piece' => ['kind' => 'tangent', 'length_mm' => 200.0]])</template>
             <template data-piece="arc">@include('land.piece', ['k' => '__', 'piece' => ['kind' => 'arc', 'radius_mm' => 720.0, 'angle_deg' => 20.0]])</template>
-            <div class="acts"><button class="btn">Set</button><button type="button" class="link" data-add="tangent">Add a tangent</button><button type="button" class="link" data-add="arc">Add an arc</button><button type="button" class="link end" hx-delete="{{ $here('runs.destroy', [$run->uid]) }}" hx-target="#land" hx-include="#look">Take up</button></div>
+            <template data-piece="transition">@include('land.piece', ['k' => '__', 'piece' => ['kind' => 'transition', 'length_mm' => 150.0, 'from_radius_mm' => 0.0, 'to_radius_mm' => 720.0]])</template>
+            <div class="acts"><button class="btn">Set</button><button type="button" class="link" data-add="tangent">Add a tangent</button><button type="button" class="link" data-add="arc">Arc</button><button type="button" class="link" data-add="transition">Transition</button><button type="button" class="link end" hx-delete="{{ $here('runs.destroy', [$run->uid]) }}" hx-target="#land" hx-include="#look">Take up</button></div>
         @elseif ($page->tab === 'grade')
-            <table class="points grades"><thead><tr><th scope="col">Station</th><th scope="col">Formation</th><th scope="col">Grade to here</th></tr></thead><tbody>
-                <tr><th scope="row" class="num">0</th><td><input name="start_height" data-at="start_height_mm" aria-label="Start height" value="{{ Length::field($run->startHeight, $units) }}" autocomplete="off"></td><td class="soft small">start, {{ $mm }}</td></tr>
+            <table class="points grades"><thead><tr><th scope="col">Station</th><th scope="col">Formation</th><th scope="col">Curve</th><th scope="col">Grade to here</th></tr></thead><tbody>
+                <tr><th scope="row" class="num">0</th><td><input name="start_height" data-at="start_height_mm" aria-label="Start height" value="{{ Length::field($run->startHeight, $units) }}" autocomplete="off"></td><td></td><td class="soft small">start, {{ $mm }}</td></tr>
                 @php($shown = array_slice($grades->stations, 1))
                 @foreach ($shown as $k => $station)
                     <tr><td><input name="grade_points[{{ $k }}][station]" data-at="grade_points/{{ $k }}/station_mm" aria-label="Station of grade point {{ $k + 1 }}" value="{{ Length::field($station, $units) }}" autocomplete="off"></td>
                         <td><input name="grade_points[{{ $k }}][height]" data-at="grade_points/{{ $k }}/height_mm" aria-label="Height of grade point {{ $k + 1 }}" value="{{ Length::field($grades->heights[$k + 1], $units) }}" autocomplete="off"></td>
-                        <td class="num">{{ \App\Drawing\GradeWords::of($grades->gradeAt($grades->stations[$k])) }}</td></tr>
+                        <td><input name="grade_points[{{ $k }}][curve]" data-at="grade_points/{{ $k }}/curve_mm" aria-label="Vertical curve at grade point {{ $k + 1 }}" placeholder="none" value="{{ $grades->curves[$k + 1] > 0 ? Length::field($grades->curves[$k + 1], $units) : '' }}" autocomplete="off"></td>
+                        <td class="num">{{ \App\Drawing\GradeWords::of($grades->stretches($run->alignment->length)[$k]['grade']) }}</td></tr>
                 @endforeach
                 @php($k = count($shown))
                 <tr><td><input name="grade_points[{{ $k }}][station]" data-at="grade_points/{{ $k }}/station_mm" aria-label="Station of a new grade point" placeholder="{{ Length::field(round($run->alignment->length), $units) }}" autocomplete="off"></td>
-                    <td><input name="grade_points[{{ $k }}][height]" data-at="grade_points/{{ $k }}/height_mm" aria-label="Height or grade of a new grade point" placeholder="80 or 2.2 %" autocomplete="off"></td><td class="soft small">a new point</td></tr>
+                    <td><input name="grade_points[{{ $k }}][height]" data-at="grade_points/{{ $k }}/height_mm" aria-label="Height or grade of a new grade point" placeholder="80 or 2.2 %" autocomplete="off"></td><td><input name="grade_points[{{ $k }}][curve]" data-at="grade_points/{{ $k }}/curve_mm" aria-label="Vertical curve at a new grade point" placeholder="none" autocomplete="off"></td><td class="soft small">a new point</td></tr>
             </tbody></table>
             <div class="acts"><button class="btn">Set</button><span class="soft small">Empty both fields to take a point out.</span></div>
         @else
