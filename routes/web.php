@@ -54,6 +54,8 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
         Route::post('/zones/{zone}/coats', [CoatsController::class, 'storeCoat'])->name('coats.store');
         Route::patch('/zones/{zone}/coats/{coat}', [CoatsController::class, 'updateCoat'])->name('coats.update');
         Route::delete('/zones/{zone}/coats/{coat}', [CoatsController::class, 'destroyCoat'])->name('coats.destroy');
+        Route::get('/land/at', [LandController::class, 'at'])->name('land.at');
+        Route::get('/land/tape', [LandController::class, 'tape'])->name('land.tape');
         Route::post('/land/preview', [LandController::class, 'preview'])->name('land.preview');
         Route::post('/land/grip', [LandController::class, 'grip'])->name('land.grip');
         Route::get('/relief/{hash}.png', [LandController::class, 'relief'])->where('hash', '[0-9a-f]{40}')->name('land.relief');

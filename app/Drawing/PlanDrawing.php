@@ -8,6 +8,7 @@ use App\Workshop\Land\LandPage;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
 
 /**
@@ -34,7 +35,7 @@ final class PlanDrawing
         $this->frame = new PlanFrame($section->width, $section->depth, self::ROOM, self::ROOM_HEIGHT);
         $f = $this->frame;
         $this->labels = new Labels($f->left + $f->width - 1.0, $f->top + $f->height - 1.0, $f->left + 1.0, $f->top + 1.0);
-        $this->svg = new Svg(self::WIDTH, $f->top + $f->height + 22.0, "Plan of {$section->name}", [
+        $this->svg = new Svg(self::WIDTH, $f->top + $f->height + 38.0, "Plan of {$section->name}", [
             'id' => 'plan', 'role' => 'group', 'class' => 'drawing plan', 'data-scale' => $f->scale, 'data-left' => $f->left, 'data-top' => $f->top,
             'data-depth' => $section->depth, 'data-width' => $section->width,
         ]);
@@ -67,6 +68,7 @@ final class PlanDrawing
         $track->walls();
         $this->cutLine();
         $this->svg->close();
+        $this->orientation();
         $this->reserve();
         $this->findings();
         // Spots lie over lines: where a line ends at a spot, the spot is what one takes hold of.
@@ -90,7 +92,8 @@ final class PlanDrawing
         $this->svg->rect('hyp hyp-1', $f->left, $f->top, $f->width, $f->height);
         $low = $sheet->figures['z_min']->value;
         $range = max(20.0, $sheet->figures['z_max']->value - $low);
-        foreach ($sheet->bands as $band) {
+        $this->tints();
+        foreach ($this->page->classes === [] ? $sheet->bands : [] as $band) {
             $tint = max(1, min(10, 1 + (int) round(9.0 * ($band['level'] - $low) / $range)));
             $d = implode('', array_map(fn (array $ring): string => $f->d($ring, true), $band['rings']));
             $this->svg->path("hyp hyp-{$tint}", $d);
@@ -108,6 +111,37 @@ final class PlanDrawing
             }
             $this->svg->path($class, $d);
         }
+    }
+
+    private function tints(): void
+    {
+        foreach ($this->page->classes as $k => $class) {
+            $d = implode('', array_map(fn (array $ring): string => $this->frame->d($ring, true), $class->rings));
+            $this->svg->path("hyp tint-{$this->page->tint}-{$k}", $d);
+        }
+    }
+
+    /** North, and a scale bar of a round length with what it is on the prototype, in the margin below the board. */
+    private function orientation(): void
+    {
+        $f = $this->frame;
+        $layout = $this->page->project->layout;
+        $real = fn (float $mm): float => $layout->scale->toPrototype($mm) / ($layout->units === Units::Metric ? 1000.0 : 304.8);
+        $length = 10.0 ** floor(log10(max(10.0, $real(160.0 / $f->scale))));
+        $length *= $real(160.0 / $f->scale) / $length >= 5.0 ? 5.0 : ($real(160.0 / $f->scale) / $length >= 2.0 ? 2.0 : 1.0);
+        $wide = $length / $real(1.0) * $f->scale;
+        $right = $f->left + $f->width;
+        $y = $f->top + $f->height + 34.0;
+        $this->svg->path('scale-bar', Svg::d([[$right - $wide, $y - 4.0], [$right - $wide, $y], [$right, $y], [$right, $y - 4.0]]))
+            ->text('m tick halo', $right - $wide - 6.0, $y + 1.0, Length::decimal($length, 0).($layout->units === Units::Metric ? ' m' : ' ft'), 'end');
+        // Heavy where it points, so that it needs no colour.
+        [$x, $cy] = [$f->left + $f->width - 15.0, $f->top + 17.0];
+        $north = deg2rad($layout->northDeg - $this->page->section->placement->angleDeg);
+        [$ux, $uy] = [cos($north), -sin($north)];
+        $this->svg->circle('north-disc', $x, $cy, 11.5)
+            ->path('north', Svg::d([[$x + 10.0 * $ux, $cy + 10.0 * $uy], [$x - 3.5 * $uy, $cy + 3.5 * $ux], [$x + 3.5 * $uy, $cy - 3.5 * $ux]], true))
+            ->line('north-tail', $x, $cy, $x - 9.0 * $ux, $cy - 9.0 * $uy);
+        $this->labels->block($x - 13.0, $cy - 13.0, $x + 13.0, $cy + 13.0);
     }
 
     private function cutLine(): void

@@ -24,6 +24,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property array{school: string, sheet_mm: float, skin_mm: float, sheet_width_mm: float, sheet_depth_mm: float} $cuts
  * @property array<string, string> $typed
  * @property string $file_extra
+ * @property float $north_deg
  * @property string|null $show_on
  * @property string|null $removed_at
  */
@@ -32,7 +33,7 @@ final class Layout extends Record
     protected $casts = [
         'ratio' => 'float', 'gauge_mm' => 'float', 'viewing_edges' => 'array', 'vehicle' => 'array',
         'clearance_margin_mm' => 'float', 'face_limit_deg' => 'float', 'bank_reach_mm' => 'float',
-        'tension' => 'float', 'stiffness_mm' => 'float', 'cuts' => 'array', 'typed' => 'array',
+        'north_deg' => 'float', 'tension' => 'float', 'stiffness_mm' => 'float', 'cuts' => 'array', 'typed' => 'array',
     ];
 
     /** @return HasMany<Section, $this> */

@@ -87,7 +87,7 @@ final class LoadProject
             Vehicle::from((float) $v['body_mm'], (float) $v['bogie_centres_mm'], (float) $v['width_mm'], (float) $v['height_mm']),
             $row->clearance_margin_mm, $row->face_limit_deg, $row->bank_reach_mm, $row->tension, $row->stiffness_mm,
             CutSettings::of(CutSchool::from((string) $row->cuts['school']), (float) $row->cuts['sheet_mm'], (float) $row->cuts['skin_mm'], (float) $row->cuts['sheet_width_mm'], (float) $row->cuts['sheet_depth_mm']),
-            $row->typed, self::extra($row->extra), $row->show_on,
+            $row->typed, self::extra($row->extra), $row->show_on, $row->north_deg,
         );
     }
 

@@ -101,7 +101,7 @@ final class RidgeReader
             $this->uid($r), $r->text('name'), $r->number('ratio'), $r->number('gauge_mm'), $units,
             $r->text('zone'), $r->text('currency'), $edges, $r->text('region', ''), $r->text('season', ''), $vehicle,
             $r->number('clearance_margin_mm'), $r->number('face_limit_deg'), $r->numberOrNull('bank_reach_mm'),
-            $r->number('tension'), $r->number('stiffness_mm'), $r->has('cuts') ? $this->cuts($r->record('cuts')) : null, $r->texts('typed'), showOn: $r->has('show_on') ? $r->text('show_on') : null, extra: $r->extra(),
+            $r->number('tension'), $r->number('stiffness_mm'), $r->has('cuts') ? $this->cuts($r->record('cuts')) : null, $r->texts('typed'), showOn: $r->has('show_on') ? $r->text('show_on') : null, northDeg: $r->number('north_deg', 90.0), extra: $r->extra(),
         );
     }
 

@@ -47,6 +47,7 @@ final class RidgeWriter
                 'bank_reach_mm' => $layout->bankReach,
                 'tension' => $layout->tension,
                 'stiffness_mm' => $layout->stiffness,
+                'north_deg' => $layout->northDeg,
                 'cuts' => $layout->cuts->toArray(),
                 'typed' => (object) $layout->typed,
             ] + ($layout->showOn === null ? [] : ['show_on' => $layout->showOn]) + $layout->extra,

@@ -44,11 +44,13 @@ final readonly class LayoutSheet
         public array $typed,
         public array $extra,
         public ?string $showOn,
+        public float $northDeg,
     ) {
     }
 
     /**
      * @param list<string> $viewingEdges
+     * @param float $northDeg direction of north on the plan, counter-clockwise from x
      * @param array<string, string> $typed
      * @param array<string, mixed> $extra
      *
@@ -75,7 +77,9 @@ final readonly class LayoutSheet
         array $typed = [],
         array $extra = [],
         ?string $showOn = null,
+        float $northDeg = 90.0,
     ): self {
+        Refusal::unlessBetween($northDeg, -360.0, 360.0, 'The direction of north', '°', 'north_deg');
         if ($showOn !== null && ! self::isDate($showOn)) {
             throw new Refusal("“{$showOn}” is not a date; type it as 2026-10-14.", 'show_on');
         }
@@ -108,7 +112,7 @@ final readonly class LayoutSheet
         return new self(
             $uid, trim($name), Scale::oneTo($ratio), $gauge, $units, $zone, $currency,
             array_values(array_intersect(self::EDGES, $viewingEdges)), trim($region), trim($season),
-            $vehicle ?? Vehicle::coach(), $clearanceMargin, $faceLimitDeg, $bankReach, $tension, $stiffness, $cuts ?? CutSettings::of(), $typed, $extra, $showOn,
+            $vehicle ?? Vehicle::coach(), $clearanceMargin, $faceLimitDeg, $bankReach, $tension, $stiffness, $cuts ?? CutSettings::of(), $typed, $extra, $showOn, $northDeg,
         );
     }
 
@@ -117,7 +121,7 @@ final readonly class LayoutSheet
     {
         return self::of(
             $this->uid, $this->name, $this->scale->ratio, $this->gauge, $this->units, $this->zone, $this->currency, $this->viewingEdges, $this->region, $this->season, $this->vehicle,
-            $this->clearanceMargin, $this->faceLimitDeg, $this->bankReach, $this->tension, $this->stiffness, $this->cuts, $this->typed, $this->extra, $date,
+            $this->clearanceMargin, $this->faceLimitDeg, $this->bankReach, $this->tension, $this->stiffness, $this->cuts, $this->typed, $this->extra, $date, $this->northDeg,
         );
     }
 

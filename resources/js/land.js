@@ -13,8 +13,9 @@ const HINTS = {
     hollow: 'touch the points of the hollow, Enter ends it',
     zone: 'touch the corners of the zone, Enter ends it',
     cut: 'touch where to cut the land open',
+    tape: 'touch two places; with shift more of them, Enter ends it',
 };
-const TOOL_KEYS = { p: 'pick', r: 'run', s: 'spot', e: 'ridge', h: 'hollow', z: 'zone', c: 'cut' };
+const TOOL_KEYS = { p: 'pick', r: 'run', s: 'spot', e: 'ridge', h: 'hollow', z: 'zone', c: 'cut', t: 'tape' };
 
 export function land(htmx) {
     if (!sheet()?.dataset.show) {
@@ -80,6 +81,9 @@ export function land(htmx) {
         } else {
             points.push(p);
             ghost();
+            if (tool === 'tape' && points.length === 2 && !event.shiftKey) {
+                measure();
+            }
             if (tool === 'run' && points.length === 2) {
                 place(sheet().dataset.runs, { x1: points[0].x, y1: points[0].y, x2: p.x, y2: p.y });
             }
@@ -90,7 +94,30 @@ export function land(htmx) {
             place(sheet().dataset.features, { kind: tool, ...flat(points) });
         } else if (tool === 'zone' && points.length > 2) {
             place(sheet().dataset.zones, flat(points));
+        } else if (tool === 'tape' && points.length > 1) {
+            measure();
         }
+    };
+
+    // Words from the server, one question at a time.
+    let asking = false;
+    const say = (url, values) => {
+        if (asking) {
+            return;
+        }
+        asking = true;
+        fetch(`${url}?${new URLSearchParams(values)}`).then((answer) => (answer.ok ? answer.text() : '')).then((words) => {
+            const hint = document.getElementById('tool-hint');
+            hint.textContent = words || HINTS[tool];
+        }).finally(() => {
+            asking = false;
+        });
+    };
+    const measure = () => {
+        const laid = flat(points);
+        points = [];
+        asking = false;
+        say(sheet().dataset.tape, laid);
     };
 
     const step = (by) => {
@@ -120,9 +147,19 @@ export function land(htmx) {
             touch(event);
         }
     });
+    document.addEventListener('change', (event) => {
+        if (event.target.matches('[data-tint]')) {
+            show({ tint: event.target.value });
+        }
+    });
     document.addEventListener('pointermove', (event) => {
         if (points.length > 0 && event.target.closest('#plan')) {
             ghost(onPlan(event));
+        } else if (tool === 'pick' && event.buttons === 0 && event.pointerType === 'mouse' && event.target.closest('#plan')) {
+            const p = onPlan(event);
+            if (p.inside) {
+                say(sheet().dataset.at, { x: p.x, y: p.y });
+            }
         }
     });
 

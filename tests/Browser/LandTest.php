@@ -209,10 +209,25 @@ final class LandTest extends BrowserCase
         $section = $this->demo();
         $run = Run::query()->where('name', 'Yard siding')->firstOrFail();
         $this->land($section, "?pick={$run->uid}");
-        $this->touch($this->button('Add an arc'));
+        $this->touch($this->button('Arc'));
         $this->press('650');
         $this->press(WebDriverKeys::ENTER);
         $this->until('document.querySelectorAll("[data-rows] tr").length === 2 && !document.querySelector("[data-rows] [name*=\"1001\"]")', 'the saved arc');
         $this->assertEquals(650, $run->fresh()?->elements[1]['radius_mm']);
+    }
+
+    public function test_the_pointer_and_the_tape_say_what_they_measure(): void
+    {
+        $section = $this->demo();
+        $this->land($section, '?tint=slope');
+        $this->assertGreaterThan(3, $this->js('return document.querySelectorAll("#plan [class*=tint-slope]").length'));
+        self::$bench?->pointer([['move', ...$this->onScreen(600, 500)]]);
+        $this->until('document.getElementById("tool-hint").textContent.startsWith("x ")', 'the reading');
+        $this->press('t');
+        $this->touchPlan(200, 100);
+        $this->touchPlan(700, 100);
+        $this->until('document.getElementById("tool-hint").textContent.includes("along the ground")', 'the tape');
+        $this->assertMatchesRegularExpression('/^(49\d|50\d)(\.\d)? mm in plan/', $this->find('#tool-hint')->getText());
+        $this->assertQuietConsole();
     }
 }

@@ -215,4 +215,33 @@ final class LandScreenTest extends FeatureCase
         $this->post($this->at($board, '/land/grip'), ['drag' => 'grade', 'uid' => $run->uid, 'index' => 0, 'station' => '320', 'height' => '18'])->assertOk();
         $this->assertEquals(200, $run->refresh()->grade_points[0]['curve_mm'], 'a drag keeps the curve');
     }
+
+    public function test_the_plan_is_tinted_by_slope_damp_and_sun(): void
+    {
+        $section = $this->demo()->sections()->firstOrFail();
+        foreach (['slope' => ['How steep', '45° and steeper'], 'damp' => ['Where it is damp', 'damp'], 'sun' => ['Which way it faces', 'north-facing'], 'heights' => ['Findings'], 'plaid' => ['Findings']] as $tint => $words) {
+            $page = $this->get($this->at($section, "/land?tint={$tint}"))->assertOk();
+            foreach ($words as $word) {
+                $page->assertSee($word);
+            }
+        }
+        $sunny = fn (): string => (string) preg_replace('/.*sun side<span class="num">([^<]*)<.*/s', '$1', (string) $this->get($this->at($section, '/land?tint=sun'))->getContent());
+        $before = $sunny();
+        $this->patch("/layouts/{$this->layoutOf($section)->uid}", ['north_deg' => '-90'])->assertSessionHasNoErrors();
+        $this->assertNotSame($before, $sunny(), 'north turned round');
+        $this->from('/')->patch("/layouts/{$this->layoutOf($section)->uid}", ['north_deg' => '900'])->assertSessionHasErrors('north_deg');
+    }
+
+    public function test_the_pointer_reads_the_land_and_the_tape_measures_it(): void
+    {
+        $section = $this->demo()->sections()->firstOrFail();
+        $words = (string) $this->get($this->at($section, '/land/at?x=885&y=520'))->assertOk()->getContent();
+        $this->assertStringContainsString('x 885, y 520 · 208 mm high', $words);
+        $this->assertMatchesRegularExpression('/ · \d+° · st \d+, \d+ mm off$/', $words);
+        $this->assertSame('', $this->get($this->at($section, '/land/at?x=-5&y=520'))->getContent());
+        $tape = (string) $this->get($this->at($section, '/land/tape?points[0][x]=100&points[0][y]=300&points[1][x]=500&points[1][y]=600'))->assertOk()->getContent();
+        $this->assertStringContainsString('500 mm in plan, 43.6 m real', $tape);
+        $this->assertMatchesRegularExpression('/· (\d+(\.\d)?) mm along the ground/', $tape);
+        $this->withHeaders(['HX-Request' => 'true'])->get($this->at($section, '/land/tape?points[0][x]=1'))->assertStatus(422);
+    }
 }

@@ -9,6 +9,7 @@ use App\Models\Layout;
 use App\Models\Section;
 use App\Workshop\Land\LandDesk;
 use App\Workshop\Land\Look;
+use App\Workshop\Land\MeasureLand;
 use App\Workshop\Land\MoveGrip;
 use App\Workshop\Land\OpenLand;
 use App\Workshop\Land\ShowLand;
@@ -45,6 +46,18 @@ final class LandController
         $this->move->save($layout, $section, $request->input());
 
         return view('land.views', $this->show->of($this->open->page($layout, $section, Look::from($request->input())), $layout));
+    }
+
+    public function at(Request $request, Layout $layout, Section $section, MeasureLand $measure): Response
+    {
+        return response($measure->at($layout, $section, $request->float('x'), $request->float('y')), 200, ['Content-Type' => 'text/plain; charset=utf-8']);
+    }
+
+    public function tape(Request $request, Layout $layout, Section $section, MeasureLand $measure): Response
+    {
+        $points = array_map(fn (mixed $p): array => is_array($p) && is_numeric($p['x'] ?? null) && is_numeric($p['y'] ?? null) ? [(float) $p['x'], (float) $p['y']] : [0.0, 0.0], array_values((array) $request->query('points', [])));
+
+        return response($measure->tape($layout, $section, $points), 200, ['Content-Type' => 'text/plain; charset=utf-8']);
     }
 
     /** The picture of exactly the land that the address names; gone when that land is. */

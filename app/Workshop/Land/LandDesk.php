@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Workshop\Land;
 
 use IdleRidge\Core\Geometry\Contours;
+use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Simplify;
 use IdleRidge\Core\Land\GroundAnswer;
 use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Land\GroundSolver;
+use IdleRidge\Core\Land\LandClass;
+use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Lattice;
 use IdleRidge\Core\Project\LandStudy;
@@ -92,6 +95,34 @@ final class LandDesk
         }
 
         return $lines;
+    }
+
+    /**
+     * The land divided for a tint of the plan.
+     *
+     * @return list<LandClass> none for heights
+     */
+    public function classes(Project $project, Section $section, string $tint): array
+    {
+        if ($tint === 'heights') {
+            return [];
+        }
+        $key = "classes-{$tint}-".sha1($this->hash($project, $section, self::CELL).$project->layout->northDeg);
+        $kept = $this->store()->get($key);
+        if (is_array($kept)) {
+            /** @var list<LandClass> $kept */
+            return $kept;
+        }
+        $sheet = $this->sheet($project, $section);
+        $grid = HeightGrid::cells($sheet->cols, $sheet->rows, $sheet->cell, 0.0, 0.0, array_values(unpack('g*', $sheet->heights) ?: []));
+        $classes = match ($tint) {
+            'slope' => LandClasses::slopes($grid, $section->width, $section->depth),
+            'damp' => LandClasses::damp($grid, $section->width, $section->depth),
+            default => LandClasses::sun($grid, $section->width, $section->depth, $project->layout->northDeg - $section->placement->angleDeg),
+        };
+        $this->store()->put($key, $classes, 86400 * self::DAYS);
+
+        return $classes;
     }
 
     public function kept(string $hash): ?LandSheet

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop\Land;
 
 use IdleRidge\Core\Land\Cut;
+use IdleRidge\Core\Land\LandClass;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
@@ -19,6 +20,7 @@ final readonly class LandPage
      * @param array<string, array{float, float}> $spans run uid → stations over the board
      * @param list<LandFeature> $features in section coordinates
      * @param array<string, int> $revs record uid → rev
+     * @param list<LandClass> $classes of the tint, none for heights
      */
     public function __construct(
         public Project $project,
@@ -33,6 +35,8 @@ final readonly class LandPage
         public ?string $picked,
         public string $tab,
         public bool $preview,
+        public string $tint = 'heights',
+        public array $classes = [],
     ) {
     }
 

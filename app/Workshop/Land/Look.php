@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Workshop\Land;
 
-/** Where somebody looks: the run and station (or x) of the cut line, what is picked, which tab of it is open. */
+/** Where somebody looks: the run and station (or x) of the cut line, what is picked, which tab of it is open, the plan's tint. */
 final readonly class Look
 {
+    public const TINTS = ['heights', 'slope', 'damp', 'sun'];
+
     public function __construct(
         public ?string $run = null,
         public ?float $station = null,
@@ -15,6 +17,7 @@ final readonly class Look
         public string $tab = 'line',
         public ?float $atX = null,
         public ?float $atY = null,
+        public string $tint = 'heights',
     ) {
     }
 
@@ -25,16 +28,16 @@ final readonly class Look
         $word = fn (string $key): ?string => is_string($query[$key] ?? null) && $query[$key] !== '' ? $query[$key] : null;
         $tab = $word('tab');
 
-        return new self($word('run'), $number('st'), $number('cx'), $word('pick'), in_array($tab, ['line', 'grade', 'formation'], true) ? $tab : 'line', $number('at_x'), $number('at_y'));
+        return new self($word('run'), $number('st'), $number('cx'), $word('pick'), in_array($tab, ['line', 'grade', 'formation'], true) ? $tab : 'line', $number('at_x'), $number('at_y'), in_array($word('tint'), self::TINTS, true) ? (string) $word('tint') : 'heights');
     }
 
     public function picking(?string $uid, ?string $tab = null): self
     {
-        return new self($this->run, $this->station, $this->x, $uid, $tab ?? $this->tab);
+        return new self($this->run, $this->station, $this->x, $uid, $tab ?? $this->tab, tint: $this->tint);
     }
 
     public function followingRun(string $uid): self
     {
-        return new self($uid, null, null, $this->picked, $this->tab);
+        return new self($uid, null, null, $this->picked, $this->tab, tint: $this->tint);
     }
 }

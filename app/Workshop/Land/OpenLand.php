@@ -43,6 +43,7 @@ final readonly class OpenLand
         return new LandPage(
             $project, $section, $sheet, $model, $model->grading->runs, $spans, $features, $this->revs($layout),
             $this->cut($look, $model->grading->runs, $spans, $section), $look->picked, $look->tab, $changed !== null,
+            $look->tint, $changed === null ? $this->desk->classes($project, $section, $look->tint) : [],
         );
     }
 

@@ -67,7 +67,7 @@ final readonly class KeepLayout
             'zone' => $sheet->zone, 'currency' => $sheet->currency, 'viewing_edges' => $sheet->viewingEdges, 'region' => $sheet->region, 'season' => $sheet->season,
             'vehicle' => ['body_mm' => $sheet->vehicle->body, 'bogie_centres_mm' => $sheet->vehicle->bogieCentres, 'width_mm' => $sheet->vehicle->width, 'height_mm' => $sheet->vehicle->height],
             'clearance_margin_mm' => $sheet->clearanceMargin, 'face_limit_deg' => $sheet->faceLimitDeg, 'bank_reach_mm' => $sheet->bankReach,
-            'tension' => $sheet->tension, 'stiffness_mm' => $sheet->stiffness, 'cuts' => $sheet->cuts->toArray(), 'typed' => $sheet->typed, 'show_on' => $sheet->showOn,
+            'tension' => $sheet->tension, 'stiffness_mm' => $sheet->stiffness, 'cuts' => $sheet->cuts->toArray(), 'typed' => $sheet->typed, 'show_on' => $sheet->showOn, 'north_deg' => $sheet->northDeg,
         ];
     }
 
@@ -93,12 +93,13 @@ final readonly class KeepLayout
         foreach (['sheet_mm' => $c->thickness, 'skin_mm' => $c->skin, 'sheet_width_mm' => $c->sheetWidth, 'sheet_depth_mm' => $c->sheetDepth] as $key => $now) {
             $cuts[] = $typed->length("cuts.{$key}", $now, $now);
         }
+        $north = $typed->number('north_deg', $old->northDeg);
         $edges = $typed->has('viewing_edges') ? array_values(array_filter(array_map('strval', array_filter($typed->list('viewing_edges'), 'is_scalar')))) : $old->viewingEdges;
 
         return $typed->made(fn (): LayoutSheet => LayoutSheet::of(
             $old->uid, $typed->text('name', $old->name), $ratio, $gauge, $units, $typed->text('zone', $old->zone), strtoupper($typed->text('currency', $old->currency)),
             $edges, $typed->text('region', $old->region), $typed->text('season', $old->season), Vehicle::from(...$vehicle), $margin, $face, $reach, $tension, $stiffness, CutSettings::of($school, ...$cuts),
-            $typed->kept() + $old->typed, $old->extra, $typed->has('show_on') ? ($typed->text('show_on') ?: null) : $old->showOn,
+            $typed->kept() + $old->typed, $old->extra, $typed->has('show_on') ? ($typed->text('show_on') ?: null) : $old->showOn, $north,
         ));
     }
 }

@@ -1,3 +1,7 @@
+@if ($page->classes !== [])
+<header><h2>{{ ['slope' => 'How steep', 'damp' => 'Where it is damp', 'sun' => 'Which way it faces'][$page->tint] }}</h2><span class="meta end">true surface</span></header>
+<ul class="in classes">@foreach ($page->classes as $k => $class)<li><svg class="swatch" viewBox="0 0 14 14" aria-hidden="true"><rect class="tint-{{ $page->tint }}-{{ $k }}" width="14" height="14"/></svg>{{ $class->name }}<span class="num">{{ number_format($class->area / 100, 0, '.', ' ') }} cm²</span></li>@endforeach</ul>
+@endif
 <header><h2>{{ $findings === [] ? 'Nothing picked' : 'Findings' }}</h2></header>
 @if ($findings === [])
     <p class="in soft">Touch a spot, a line or a run on the plan to see its values. Every grip has a typed value too.</p>

@@ -3,10 +3,10 @@
     $here = fn (string $name, array $more = []): string => route($name, [$layout, $section->uid, ...$more]);
     $empty = $page->features === [] && $page->runs === [];
 @endphp
-<main class="page" id="land" data-show="{{ $here('land.show') }}" data-preview="{{ $here('land.preview') }}" data-grip="{{ $here('land.grip') }}" data-features="{{ $here('features.store') }}" data-runs="{{ $here('runs.store') }}" data-zones="{{ $here('zones.store') }}" data-station="{{ $page->cut->station }}" data-cut-on="{{ $page->cut->run === null ? 'board' : 'run' }}">
+<main class="page" id="land" data-show="{{ $here('land.show') }}" data-preview="{{ $here('land.preview') }}" data-grip="{{ $here('land.grip') }}" data-features="{{ $here('features.store') }}" data-runs="{{ $here('runs.store') }}" data-zones="{{ $here('zones.store') }}" data-at="{{ $here('land.at') }}" data-tape="{{ $here('land.tape') }}" data-station="{{ $page->cut->station }}" data-cut-on="{{ $page->cut->run === null ? 'board' : 'run' }}">
     <form id="look" hidden>
         <input name="run" value="{{ $page->cut->run?->uid }}"><input name="st" value="{{ $page->cut->run === null ? '' : $page->cut->station }}"><input name="cx" value="{{ $page->cut->run === null ? $page->cut->station : '' }}">
-        <input name="pick" value="{{ $page->picked }}"><input name="tab" value="{{ $page->tab }}">
+        <input name="pick" value="{{ $page->picked }}"><input name="tab" value="{{ $page->tab }}"><input name="tint" value="{{ $page->tint }}">
     </form>
     <div class="title">
         <h1>{{ $section->name }}</h1>
@@ -25,15 +25,15 @@
         <section class="sheet plan-sheet">
             <header><h2>Plan</h2>
                 <div class="tools" role="group" aria-label="Tools">
-                    @foreach (['pick' => 'Pick', 'run' => 'Run', 'spot' => 'Spot', 'ridge' => 'Ridge', 'hollow' => 'Hollow', 'zone' => 'Zone', 'cut' => 'Cut'] as $tool => $word)<button type="button" class="tool" data-tool="{{ $tool }}" aria-pressed="{{ $tool === 'pick' ? 'true' : 'false' }}">{{ $word }}</button>@endforeach
+                    @foreach (['pick' => 'Pick', 'run' => 'Run', 'spot' => 'Spot', 'ridge' => 'Ridge', 'hollow' => 'Hollow', 'zone' => 'Zone', 'cut' => 'Cut', 'tape' => 'Tape'] as $tool => $word)<button type="button" class="tool" data-tool="{{ $tool }}" aria-pressed="{{ $tool === 'pick' ? 'true' : 'false' }}">{{ $word }}</button>@endforeach
                 </div>
-                <span class="meta hint" id="tool-hint">contours 10 mm, heights over the datum</span>
-                <div class="end undo-pair">
+                <label class="tint end"><span class="meta">Tint</span><select data-tint aria-label="What the plan is tinted by">@foreach (['heights' => 'heights', 'slope' => 'slope', 'damp' => 'damp', 'sun' => 'sun side'] as $tint => $word)<option value="{{ $tint }}" @selected($page->tint === $tint)>{{ $word }}</option>@endforeach</select></label>
+                <div class="undo-pair">
                     <form method="post" action="{{ route('layouts.undo', $layout) }}">@csrf<button class="tool" data-undo @disabled($next['undo'] === null) @if ($next['undo']) title="{{ $next['undo'] }}" @endif>Undo</button></form>
                     <form method="post" action="{{ route('layouts.redo', $layout) }}">@csrf<button class="tool" data-redo @disabled($next['redo'] === null) @if ($next['redo']) title="{{ $next['redo'] }}" @endif>Redo</button></form>
                 </div>
             </header>
-            <div class="plan-hold">{!! $plan->toHtml() !!}
+            <div class="plan-hold">{!! $plan->toHtml() !!}<p class="plan-foot"><span class="meta hint" id="tool-hint">contours 10 mm, heights over the datum</span></p>
                 @if ($empty)<p class="plan-blank">Flat as the board. Touch <b>Spot</b> and then the plan to raise a hill, or <b>Run</b> and two places to lay track. The first hill leaves the corners down on the board.</p>@endif
             </div>
         </section>

@@ -80,6 +80,7 @@
                     </div>
                     <x-choice form="sheet" name="zone" label="Time zone" :options="array_combine($zones, $zones)" :value="$sheet->zone" />
                     <div class="pair"><x-field form="sheet" name="region" label="Region" :value="$sheet->region" /><x-field form="sheet" name="season" label="Season" :value="$sheet->season" /></div>
+                    <x-field form="sheet" name="north_deg" label="North on the plan" unit="° from the front edge, 90 is straight back" :value="Length::decimal($sheet->northDeg, 1)" mode="decimal" />
                     <fieldset class="edges"><legend>Looked at from</legend>@foreach (['front', 'back', 'left', 'right'] as $edge)<label class="check"><input type="checkbox" name="viewing_edges[]" value="{{ $edge }}" @checked(in_array($edge, $sheet->viewingEdges, true))> {{ $edge }}</label>@endforeach</fieldset>
                     <h3>Longest vehicle</h3>
                     <div class="pair four">
