@@ -53,6 +53,7 @@ final class PlanDrawing
         $this->svg->clip('plan-board', $f->left, $f->top, $f->width, $f->height);
         $this->svg->open(['clip-path' => 'url(#plan-board)']);
         $this->land();
+        $this->waters();
         foreach ($this->page->runs as $run) {
             $track->formation($run);
         }
@@ -75,7 +76,11 @@ final class PlanDrawing
         foreach ([false, true] as $spots) {
             foreach ($this->page->features as $feature) {
                 if (($feature->kind === 'spot') === $spots) {
-                    $spots ? $this->spot($feature) : $this->heightLine($feature);
+                    match ($feature->kind) {
+                        'spot' => $this->spot($feature),
+                        'water' => $this->bank($feature),
+                        default => $this->heightLine($feature),
+                    };
                 }
             }
         }
@@ -266,6 +271,36 @@ final class PlanDrawing
                     $this->svg->text('m halo', $place[0], $place[1], $words);
                 }
             }
+        }
+    }
+
+    private function waters(): void
+    {
+        foreach ($this->page->features as $feature) {
+            if ($feature->kind === 'water') {
+                $d = $this->frame->d(array_map(fn (Spot $p): array => [$p->x, $p->y], $feature->points), true);
+                $this->svg->open(['class' => 'water'.($feature->uid === $this->page->picked ? ' on' : ''), 'data-pick' => $feature->uid, 'tabindex' => 0, 'role' => 'button', 'aria-label' => trim("Water {$feature->name}")])
+                    ->path('open-water', $d)->close();
+            }
+        }
+    }
+
+    /** The corners of a picked bank line, and the name and level of any. */
+    private function bank(LandFeature $feature): void
+    {
+        if ($feature->uid === $this->page->picked) {
+            foreach ($feature->points as $k => $p) {
+                $this->frame->grip($this->svg, 'point', $feature->uid, $k, $p->x, $p->y, 'Bank point '.($k + 1));
+            }
+        }
+        $xs = array_map(fn (Spot $p): float => $this->frame->x($p->x), $feature->points);
+        $ys = array_map(fn (Spot $p): float => $this->frame->y($p->y), $feature->points);
+        $words = trim($feature->name.' '.Length::decimal($feature->points[0]->z, 1));
+        $width = mb_strlen($words) * 6.6;
+        [$x, $y] = [array_sum($xs) / count($xs), array_sum($ys) / count($ys)];
+        $place = $this->labels->place($words, 6.6, 11.0, [[$x - $width / 2.0, $y + 4.0], [$x - $width / 2.0, $y + 20.0], [$x - $width / 2.0, $y - 12.0], [$x - $width - 6.0, $y + 4.0], [$x + 8.0, $y + 4.0]]);
+        if ($place !== null) {
+            $this->svg->text('m water-word', $place[0], $place[1], $words);
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Drawing;
 
 use App\Workshop\Land\LandPage;
+use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\Cut;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Refusal;
@@ -82,6 +83,7 @@ final class SectionDrawing
         $body = [...$terrain, [$x($cut->greatest), $y($low)], [$x($cut->least), $y($low)]];
         $this->svg->path('body', Svg::d($body, true))->path('body-hatch', Svg::d($body, true), ['fill' => 'url(#hatch-body)'])->path('terrain', Svg::d($terrain))
             ->line('boardtop', $x($cut->greatest), $y($base), $x($cut->least), $y($base));
+        $this->water($x, $y);
         $top = $high <= 40.0 ? 20.0 : ($high - $low > 160.0 ? 100.0 : 50.0);
         foreach ($top * $scale > 14.0 ? [$low, $low + $top] : [$low] as $mark) {
             $this->svg->text('m tick', $left - 5.0, $y($mark) + 4.0, Length::decimal($mark, 0), 'end');
@@ -100,6 +102,30 @@ final class SectionDrawing
         $this->svg->rect('window-mark', $box[0], $box[1], $box[2] - $box[0], $box[3] - $box[1]);
 
         return $box;
+    }
+
+    /** Water along the cut: between the bed and its level. */
+    private function water(callable $x, callable $y): void
+    {
+        $cut = $this->page->cut;
+        foreach ($this->page->model->ground->basins as $basin) {
+            $bed = [];
+            $flush = function () use (&$bed, $basin, $y): void {
+                if (count($bed) > 1) {
+                    $this->svg->path('open-water', Svg::d([...$bed, [$bed[count($bed) - 1][0], $y($basin->level)], [$bed[0][0], $y($basin->level)]], true));
+                }
+                $bed = [];
+            };
+            foreach ($this->samples as [$offset, $height]) {
+                $p = $cut->pointAt($offset);
+                if ($height < $basin->level && Polygon::holds($basin->bank, $p->x, $p->y)) {
+                    $bed[] = [$x($offset), $y($height)];
+                } else {
+                    $flush();
+                }
+            }
+            $flush();
+        }
     }
 
     /** The height at which the window begins: the track stands a quarter up. */

@@ -112,7 +112,7 @@ final class LoadProject
         return LandFeature::of(
             $row->uid, $row->kind,
             array_map(fn (array $p): Spot => new Spot((float) $p['x_mm'], (float) $p['y_mm'], (float) $p['z_mm']), $row->points),
-            $row->name, self::extra($row->extra),
+            $row->name, self::extra($row->extra), $row->depth_mm ?? 12.0, $row->shore_mm ?? 40.0,
         );
     }
 

@@ -157,7 +157,10 @@ final class RidgeReader
             $p->close();
         }
 
-        return LandFeature::of($this->uid($r), $r->text('kind'), $points, $r->text('name', ''), $r->extra());
+        $depth = $r->number('depth_mm', 12.0);
+        $shore = $r->number('shore_mm', 40.0);
+
+        return LandFeature::of($this->uid($r), $r->text('kind'), $points, $r->text('name', ''), $r->extra(), $depth, $shore);
     }
 
     private function uid(Record $r): string

@@ -105,7 +105,7 @@ final class RidgeWriter
             'kind' => $feature->kind,
             'name' => $feature->name,
             'points' => array_map(fn (Spot $p): array => ['x_mm' => $p->x, 'y_mm' => $p->y, 'z_mm' => $p->z], $feature->points),
-        ] + $feature->extra;
+        ] + ($feature->kind === 'water' ? ['depth_mm' => $feature->depth, 'shore_mm' => $feature->shore] : []) + $feature->extra;
     }
 
     private static function sorted(mixed $value): mixed

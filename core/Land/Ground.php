@@ -7,10 +7,14 @@ namespace IdleRidge\Core\Land;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
 
-/** Natural ground as a section sees it: the layout's lattice read through the section's placement. */
+/**
+ * The ground as a section sees it: the layout's lattice read through the section's placement, with the beds of its waters
+ * carved out.
+ */
 final readonly class Ground
 {
-    public function __construct(private Lattice $lattice, private Placement $placement)
+    /** @param  list<Basin>  $basins in section coordinates */
+    public function __construct(private Lattice $lattice, private Placement $placement, public array $basins = [])
     {
     }
 
@@ -19,7 +23,12 @@ final readonly class Ground
     {
         $p = $this->placement->toLayout(new Point($x, $y));
 
-        return $this->lattice->at($p->x, $p->y);
+        $ground = $this->lattice->at($p->x, $p->y);
+        foreach ($this->basins as $basin) {
+            $ground = $basin->carve($x, $y, $ground);
+        }
+
+        return $ground;
     }
 
     /**
@@ -30,10 +39,10 @@ final readonly class Ground
     public function raster(array $xs, array $ys): array
     {
         if ($this->placement->isAxisParallel()) {
-            return $this->lattice->raster(
+            return $this->carved($xs, $ys, $this->lattice->raster(
                 array_map(fn (float $x): float => $x + $this->placement->x, $xs),
                 array_map(fn (float $y): float => $y + $this->placement->y, $ys),
-            );
+            ));
         }
         $out = [];
         foreach ($ys as $y) {
@@ -43,5 +52,31 @@ final readonly class Ground
         }
 
         return $out;
+    }
+
+    /**
+     * @param list<float> $xs
+     * @param list<float> $ys
+     * @param list<float> $ground
+     * @return list<float>
+     */
+    private function carved(array $xs, array $ys, array $ground): array
+    {
+        $n = count($xs);
+        foreach ($this->basins as $basin) {
+            [$x1, $y1, $x2, $y2] = $basin->reach($ground === [] ? 0.0 : max($ground));
+            foreach ($ys as $j => $y) {
+                if ($y < $y1 || $y > $y2) {
+                    continue;
+                }
+                foreach ($xs as $i => $x) {
+                    if ($x >= $x1 && $x <= $x2) {
+                        $ground[$j * $n + $i] = $basin->carve($x, $y, $ground[$j * $n + $i]);
+                    }
+                }
+            }
+        }
+
+        return array_values($ground);
     }
 }

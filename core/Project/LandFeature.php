@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
+use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\HeightLine;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Refusal;
 
-/** A spot height, a ridge line or a hollow; points in layout coordinates with heights, mm. */
+/**
+ * A spot height, a ridge line, a hollow, or water: points in layout coordinates with heights, mm. Those of water are its bank
+ * line, counter-clockwise and all at its level; its bed falls to `depth` over the width of the `shore`.
+ */
 final readonly class LandFeature
 {
-    public const KINDS = ['spot', 'ridge', 'hollow'];
+    public const KINDS = ['spot', 'ridge', 'hollow', 'water'];
 
     /**
      * @param list<Spot> $points at least one
@@ -23,6 +27,8 @@ final readonly class LandFeature
         public string $name,
         public array $points,
         public array $extra,
+        public float $depth,
+        public float $shore,
     ) {
     }
 
@@ -32,10 +38,10 @@ final readonly class LandFeature
      *
      * @throws Refusal
      */
-    public static function of(string $uid, string $kind, array $points, string $name = '', array $extra = []): self
+    public static function of(string $uid, string $kind, array $points, string $name = '', array $extra = [], float $depth = 12.0, float $shore = 40.0): self
     {
         if (! in_array($kind, self::KINDS, true)) {
-            throw new Refusal("“{$kind}” is neither spot, ridge nor hollow.", 'kind');
+            throw new Refusal("“{$kind}” is neither spot, ridge, hollow nor water.", 'kind');
         }
         if (mb_strlen($name) > 80) {
             throw new Refusal('At most 80 characters.', 'name');
@@ -49,6 +55,10 @@ final readonly class LandFeature
             if (count($points) !== 1) {
                 throw new Refusal('A spot height is one point.', 'points');
             }
+        } elseif ($kind === 'water') {
+            $points = self::bank($points);
+            Refusal::unlessBetween($depth, 0.5, 500.0, 'The depth', 'mm', 'depth_mm');
+            Refusal::unlessBetween($shore, 1.0, 2000.0, 'The shore', 'mm', 'shore_mm');
         } else {
             HeightLine::through($points);
         }
@@ -56,6 +66,30 @@ final readonly class LandFeature
             throw new Refusal('A line may have at most 500 points.', 'points');
         }
 
-        return new self($uid, $kind, trim($name), $points, $extra);
+        return new self($uid, $kind, trim($name), $points, $extra, $depth, $shore);
+    }
+
+    /**
+     * @param list<Spot> $points
+     * @return list<Spot> counter-clockwise
+     *
+     * @throws Refusal
+     */
+    private static function bank(array $points): array
+    {
+        if (count($points) < 3) {
+            throw new Refusal('A bank line needs three corners or more.', 'points');
+        }
+        foreach ($points as $k => $p) {
+            if (abs($p->z - $points[0]->z) > 1e-6) {
+                throw new Refusal('Water lies level: all corners of its bank have one height.', "points/{$k}/z_mm");
+            }
+        }
+        $ring = array_map(fn (Spot $p): array => [$p->x, $p->y], $points);
+        if (Polygon::crossesItself($ring)) {
+            throw new Refusal('The bank line crosses itself.', 'points');
+        }
+
+        return Polygon::area($ring) < 0.0 ? array_reverse($points) : $points;
     }
 }

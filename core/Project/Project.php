@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Project;
 
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Land\Ground;
 use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Land\HeightLine;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Lattice;
+use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Refusals;
 use IdleRidge\Core\Track\Run;
@@ -160,7 +163,7 @@ final readonly class Project
     {
         $group = $this->joinedWith($section);
         foreach ($this->features as $feature) {
-            if ($this->liesOn($feature, $group)) {
+            if ($feature->kind !== 'water' && $this->liesOn($feature, $group)) {
                 return true;
             }
         }
@@ -181,7 +184,7 @@ final readonly class Project
         }
         $spots = $lines = [];
         foreach ($this->features as $feature) {
-            if (! $this->liesOn($feature, $group)) {
+            if ($feature->kind === 'water' || ! $this->liesOn($feature, $group)) {
                 continue;
             }
             if ($feature->kind === 'spot') {
@@ -203,9 +206,30 @@ final readonly class Project
     public function land(Section $section, Lattice $lattice): LandModel
     {
         return new LandModel(
-            $section->width, $section->depth, new Ground($lattice, $section->placement),
+            $section->width, $section->depth, new Ground($lattice, $section->placement, $this->basins($section)),
             new Grading($this->runsNear($section), $this->layout->bankReach),
         );
+    }
+
+    /** @return list<Basin> the waters whose bed comes onto a board, in its coordinates */
+    public function basins(Section $section): array
+    {
+        $out = [];
+        foreach ($this->features as $feature) {
+            if ($feature->kind !== 'water') {
+                continue;
+            }
+            $bank = array_map(function (Spot $p) use ($section): array {
+                $here = $section->placement->toSection(new Point($p->x, $p->y));
+
+                return [$here->x, $here->y];
+            }, $feature->points);
+            if (Polygon::within($bank, -300.0, -300.0, $section->width + 300.0, $section->depth + 300.0) !== []) {
+                $out[] = new Basin($feature->uid, $feature->name, $bank, $feature->points[0]->z, $feature->depth, $feature->shore);
+            }
+        }
+
+        return $out;
     }
 
     /**

@@ -13,12 +13,12 @@ use IdleRidge\Core\Project\LandStudy;
 final class Rulebook
 {
     /** Raise when a finding changes: caches are keyed by it. */
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     /** @return list<Rule> */
     public static function rules(): array
     {
-        return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds];
+        return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds, new BasinHolds];
     }
 
     /** @return list<WorkRule> */

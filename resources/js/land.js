@@ -11,11 +11,12 @@ const HINTS = {
     spot: 'touch the plan to set a spot height',
     ridge: 'touch the points of the ridge, Enter ends it',
     hollow: 'touch the points of the hollow, Enter ends it',
+    water: 'touch the corners of the bank, Enter ends it',
     zone: 'touch the corners of the zone, Enter ends it',
     cut: 'touch where to cut the land open',
     tape: 'touch two places; with shift more of them, Enter ends it',
 };
-const TOOL_KEYS = { p: 'pick', r: 'run', s: 'spot', e: 'ridge', h: 'hollow', z: 'zone', c: 'cut', t: 'tape' };
+const TOOL_KEYS = { p: 'pick', r: 'run', s: 'spot', e: 'ridge', h: 'hollow', w: 'water', z: 'zone', c: 'cut', t: 'tape' };
 
 export function land(htmx) {
     if (!sheet()?.dataset.show) {
@@ -91,6 +92,8 @@ export function land(htmx) {
     };
     const finish = () => {
         if ((tool === 'ridge' || tool === 'hollow') && points.length > 1) {
+            place(sheet().dataset.features, { kind: tool, ...flat(points) });
+        } else if (tool === 'water' && points.length > 2) {
             place(sheet().dataset.features, { kind: tool, ...flat(points) });
         } else if (tool === 'zone' && points.length > 2) {
             place(sheet().dataset.zones, flat(points));

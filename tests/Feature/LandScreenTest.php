@@ -244,4 +244,28 @@ final class LandScreenTest extends FeatureCase
         $this->assertMatchesRegularExpression('/· (\d+(\.\d)?) mm along the ground/', $tape);
         $this->withHeaders(['HX-Request' => 'true'])->get($this->at($section, '/land/tape?points[0][x]=1'))->assertStatus(422);
     }
+
+    public function test_water_is_laid_measured_changed_and_refused(): void
+    {
+        $board = $this->board();
+        $corners = fn (array $at): array => array_map(fn (array $p): array => ['x' => (string) $p[0], 'y' => (string) $p[1]], $at);
+        $this->post($this->at($board, '/features'), ['kind' => 'water', 'points' => $corners([[300, 200], [300, 400], [500, 400], [500, 200]])])->assertSessionHasNoErrors();
+        $water = $this->layoutOf($board)->features()->firstOrFail();
+        $this->assertEquals([-1, 12, 40], [$water->points[0]['z_mm'], $water->depth_mm, $water->shore_mm], 'a millimetre below the lowest corner');
+        $this->assertSame(1, $this->layoutOf($board)->features()->count(), 'water pins no corners');
+        $there = $this->at($board, "/features/{$water->uid}");
+        $form = ['points' => $corners([[300, 200], [500, 200], [500, 400], [300, 400]]), 'name' => 'Pond', 'level' => '-2', 'depth' => '10', 'shore' => '30', 'rev' => '1'];
+        $this->patch($there, $form)->assertSessionHasNoErrors();
+        $this->assertEquals(['Pond', -2, 10, 30], [$water->refresh()->name, $water->points[3]['z_mm'], $water->depth_mm, $water->shore_mm]);
+        $this->get($this->at($board, "/land?pick={$water->uid}"))->assertOk()->assertSee('reached over')->assertSee('Holds');
+        $this->from('/')->patch($there, ['depth' => '0', 'rev' => '2'] + $form)->assertSessionHasErrors('depth_mm');
+        $this->from('/')->patch($there, ['points' => $corners([[300, 200], [500, 400], [500, 200], [300, 400]]), 'rev' => '2'] + $form)->assertSessionHasErrors('points');
+        $this->from('/')->patch($there, ['points' => $corners([[300, 200], [5000, 200], [500, 400]]), 'rev' => '2'] + $form)->assertSessionHasErrors('points/1/x');
+        $this->post($this->at($board, '/land/grip'), ['drag' => 'point', 'uid' => $water->uid, 'index' => 0, 'x' => '280', 'y' => '200'])->assertOk();
+        $this->post($this->at($board, '/land/grip'), ['drag' => 'height', 'uid' => $water->uid, 'index' => 0, 'dz' => '-3'])->assertOk();
+        $this->assertEquals([-5.0], array_values(array_unique(array_column($water->refresh()->points, 'z_mm'))), 'water stays level');
+        $this->assertEquals(280, $water->points[0]['x_mm']);
+        $this->delete($there)->assertRedirect();
+        $this->assertSame(0, $this->layoutOf($board)->features()->count());
+    }
 }

@@ -73,7 +73,7 @@ final readonly class LayoutFiles
                 (new Run($row($run->uid, $k, $project->runExtras[$run->uid] ?? []) + LayRun::columns($run)))->save();
             }
             foreach ($project->features as $k => $feature) {
-                (new LandFeature($row($feature->uid, $k, $feature->extra) + ['kind' => $feature->kind, 'name' => $feature->name, 'points' => PlaceFeature::rows($feature)]))->save();
+                (new LandFeature($row($feature->uid, $k, $feature->extra) + PlaceFeature::columns($feature)))->save();
             }
 
             foreach (self::works($project->works) as $model => $records) {

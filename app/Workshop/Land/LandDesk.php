@@ -173,7 +173,7 @@ final class LandDesk
         return sha1(json_encode([
             self::VERSION, GroundSolver::VERSION, Rulebook::VERSION, $cell,
             $section->uid, $section->width, $section->depth, $section->placement, $section->base,
-            $project->groundProblem($section), $runs, $project->joinedEdges($section),
+            $project->groundProblem($section), $runs, $project->basins($section), $project->joinedEdges($section),
             $layout->bankReach, $layout->faceLimitDeg, $layout->vehicle, $layout->clearanceMargin,
         ], JSON_THROW_ON_ERROR));
     }

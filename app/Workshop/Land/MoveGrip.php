@@ -63,7 +63,9 @@ final readonly class MoveGrip
         $placement = LoadProject::section($section)->placement;
         $here = $placement->toSection(new Point((float) $point['x_mm'], (float) $point['y_mm']));
         if ($drag === 'height') {
-            $points[$index]['z_mm'] = max(-1000.0, min(3000.0, round((float) $point['z_mm'] + self::number($grip, 'dz', 0.0))));
+            $height = max(-1000.0, min(3000.0, round((float) $point['z_mm'] + self::number($grip, 'dz', 0.0))));
+            // Water stays level.
+            $points = array_map(fn (array $p, int $k): array => $k === $index || $row->kind === 'water' ? ['z_mm' => $height] + $p : $p, $points, array_keys($points));
         } else {
             $x = round(max(0.0, min($section->width_mm, self::number($grip, 'x', $here->x) + self::number($grip, 'dx', 0.0))), 1);
             $y = round(max(0.0, min($section->depth_mm, self::number($grip, 'y', $here->y) + self::number($grip, 'dy', 0.0))), 1);

@@ -24,7 +24,10 @@ use IdleRidge\Core\Project\Section;
 final readonly class PlaceFeature
 {
     /** How far a new line's points start above or below the ground they are put on, mm. */
-    private const START = ['spot' => 0.0, 'ridge' => 30.0, 'hollow' => -15.0];
+    private const START = ['spot' => 0.0, 'ridge' => 30.0, 'hollow' => -15.0, 'water' => 0.0];
+
+    /** New water lies so far below the lowest corner of its bank, mm. */
+    private const BELOW_BANK = 1.0;
 
     public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load, private LandDesk $desk)
     {
@@ -48,9 +51,12 @@ final readonly class PlaceFeature
                 $points[] = $this->onBoard($typed, $row, $x, $y, $z, $k);
             }
         }
+        if ($kind === 'water' && $points !== []) {
+            $points = self::level($points, min(array_map(fn (Spot $p): float => $p->z, $points)) - self::BELOW_BANK);
+        }
         $feature = $typed->made(fn (): LandFeature => LandFeature::of($this->uids->next(), $kind, $points, $typed->text('name')));
 
-        $pins = $project->hasLand($section) ? [] : $this->pins($section, $feature);
+        $pins = $kind === 'water' || $project->hasLand($section) ? [] : $this->pins($section, $feature);
 
         return $this->ledger->record($layout, ucfirst($kind).' placed', function (Changes $changes) use ($layout, $feature, $pins): FeatureRow {
             foreach ($pins as $pin) {
@@ -86,9 +92,8 @@ final readonly class PlaceFeature
     private function row(Layout $layout, LandFeature $feature): FeatureRow
     {
         return new FeatureRow([
-            'uid' => $feature->uid, 'layout_id' => $layout->id, 'rev' => 1, 'kind' => $feature->kind, 'name' => $feature->name, 'extra' => '{}',
-            'position' => (int) $layout->features()->max('position') + 1, 'points' => self::rows($feature),
-        ]);
+            'uid' => $feature->uid, 'layout_id' => $layout->id, 'rev' => 1, 'extra' => '{}', 'position' => (int) $layout->features()->max('position') + 1,
+        ] + self::columns($feature));
     }
 
     /** @param  array<string, mixed>  $input points[]{x, y, z}, name, rev */
@@ -102,13 +107,18 @@ final readonly class PlaceFeature
             $here = $old === null ? null : $standing->toSection(new Point((float) $old['x_mm'], (float) $old['y_mm']));
             $x = $typed->length("points.{$k}.x", current: $here === null ? null : round($here->x, 6));
             $y = $typed->length("points.{$k}.y", current: $here === null ? null : round($here->y, 6));
-            $z = $typed->length("points.{$k}.z", current: $old === null ? null : (float) $old['z_mm']);
+            $z = $feature->kind === 'water' ? 0.0 : $typed->length("points.{$k}.z", current: $old === null ? null : (float) $old['z_mm']);
             $points[] = $this->onBoard($typed, $section, $x, $y, $z, $k);
         }
-        $made = $typed->made(fn (): LandFeature => LandFeature::of($feature->uid, $feature->kind, $points, $typed->text('name')));
+        $old = LoadProject::feature($feature);
+        [$depth, $shore] = [$typed->length('depth', $old->depth, $old->depth), $typed->length('shore', $old->shore, $old->shore)];
+        if ($feature->kind === 'water') {
+            $points = self::level($points, $typed->length('level', $old->points[0]->z, $old->points[0]->z));
+        }
+        $made = $typed->made(fn (): LandFeature => LandFeature::of($feature->uid, $feature->kind, $points, $typed->text('name'), $old->extra, $depth, $shore));
         $rev = $typed->has('rev') ? (int) $typed->text('rev') : null;
-        StaleRecord::unlessFresh($feature, $rev, 'This '.$feature->kind, ['name' => $made->name, 'points' => self::rows($made)]);
-        $feature->fill(['name' => $made->name, 'points' => self::rows($made)]);
+        StaleRecord::unlessFresh($feature, $rev, 'This '.$feature->kind, self::columns($made));
+        $feature->fill(self::columns($made));
         $this->save($layout, $feature, self::sentence($made));
     }
 
@@ -129,7 +139,24 @@ final readonly class PlaceFeature
     {
         return $feature->kind === 'spot'
             ? 'Spot set to '.Length::decimal($feature->points[0]->z, 1).' mm'
-            : ucfirst($feature->kind).' line changed';
+            : ucfirst($feature->kind).($feature->kind === 'water' ? ' changed' : ' line changed');
+    }
+
+    /** @return array<string, mixed> */
+    public static function columns(LandFeature $feature): array
+    {
+        $water = $feature->kind === 'water';
+
+        return ['kind' => $feature->kind, 'name' => $feature->name, 'points' => self::rows($feature), 'depth_mm' => $water ? $feature->depth : null, 'shore_mm' => $water ? $feature->shore : null];
+    }
+
+    /**
+     * @param list<Spot> $points
+     * @return list<Spot> all at one height
+     */
+    private static function level(array $points, float $level): array
+    {
+        return array_map(fn (Spot $p): Spot => new Spot($p->x, $p->y, $level), $points);
     }
 
     /** @return list<array{x_mm: float, y_mm: float, z_mm: float}> */

@@ -117,4 +117,19 @@ final class Readings
     {
         return $units === Units::Metric ? Length::decimal($mm / 1000.0, 0).' m real' : Length::decimal($mm / 304.8, 0).' ft real';
     }
+
+    /** @return array{surface: Figure, volume: Figure}|null of the picked water */
+    public function water(LandPage $page): ?array
+    {
+        foreach ($page->model->ground->basins as $basin) {
+            if ($basin->uid === $page->picked) {
+                $holds = $basin->water($page->model->terrain($page->sheet->cell)->mesh());
+                $from = ['level' => Length::decimal($basin->level, 1).' mm', 'cells of' => Length::decimal($page->sheet->cell, 1).' mm'];
+
+                return ['surface' => new Figure($holds['surface'] / 100.0, 'cm²', 'plan area within the bank that lies under the level', $from), 'volume' => new Figure($holds['volume'] / 1000.0, 'ml', 'level less the bed, over that area', $from)];
+            }
+        }
+
+        return null;
+    }
 }

@@ -31,6 +31,7 @@ final readonly class ShowLand
             'facts' => $this->readings->facts($page),
             'readings' => $this->readings->atCut($page),
             'findings' => $this->readings->findings($page),
+            'water' => $this->readings->water($page),
             'next' => $this->ledger->next($layout),
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop\Land;
 
 use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Measure\Figure;
@@ -45,6 +46,7 @@ final class StudyFile
                 'run' => $w->run, 'side' => $w->side, 'from_mm' => round($w->from, 1), 'to_mm' => round($w->to, 1),
                 'height_min_mm' => round($w->lowest, 2), 'height_max_mm' => round($w->highest, 2), 'face_mm2' => round($w->face, 1),
             ], $study->walls),
+            'water' => array_map(fn (Basin $b): array => ['uid' => $b->uid, 'name' => $b->name, 'level_mm' => $b->level] + array_combine(['surface_mm2', 'volume_mm3'], array_map(fn (float $v): float => round($v, 1), array_values($b->water($study->terrain->mesh())))), $study->model->ground->basins),
             'findings' => $this->findings($study),
         ];
     }

@@ -44,7 +44,7 @@
     <dl>
         <dt><kbd>1</kbd> … <kbd>5</kbd> <kbd>8</kbd></dt><dd>Tonight, Land, Cuts, Coats, Drying line, Journal</dd>
         <dt><kbd>[</kbd> <kbd>]</kbd></dt><dd>slide the cut line by 10 mm, with shift by 1 mm</dd>
-        <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>z</kbd> <kbd>c</kbd> <kbd>t</kbd> <kbd>p</kbd></dt><dd>Spot, Run, Ridge, Hollow, Zone, Cut, Tape, Pick</dd>
+        <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>w</kbd> <kbd>z</kbd> <kbd>c</kbd> <kbd>t</kbd> <kbd>p</kbd></dt><dd>Spot, Run, Ridge, Hollow, Water, Zone, Cut, Tape, Pick</dd>
         <dt>arrows</dt><dd>move the picked grip by 1 mm, with shift by 10 mm</dd>
         <dt><kbd>+</kbd> <kbd>-</kbd></dt><dd>raise or lower it by 1 mm, page up and down by 10 mm</dd>
         <dt><kbd>u</kbd> <kbd>shift+u</kbd></dt><dd>undo, redo</dd>

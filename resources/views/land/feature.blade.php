@@ -1,7 +1,7 @@
 @use('IdleRidge\Core\Measure\Length')
 @php($isSpot = $feature->kind === 'spot')
 <form class="pick-form" hx-patch="{{ $here('features.update', [$feature->uid]) }}" hx-target="#land" hx-include="#look">
-    <header><h2>{{ $isSpot ? 'Spot height' : ($feature->kind === 'ridge' ? 'Ridge line' : 'Hollow') }}</h2><button type="button" class="link end" data-let-go>Let go</button></header>
+    <header><h2>{{ ['spot' => 'Spot height', 'ridge' => 'Ridge line', 'hollow' => 'Hollow', 'water' => 'Water'][$feature->kind] }}</h2><button type="button" class="link end" data-let-go>Let go</button></header>
     <input type="hidden" name="rev" value="{{ $page->revs[$feature->uid] ?? 1 }}">
     <div class="in stack">
         @if ($isSpot)
@@ -12,9 +12,13 @@
                 <x-field name="points[0][y]" at="points/0/y" label="y" :value="Length::field($p->y, $units)" />
             </div>
         @else
-            <table class="points"><thead><tr><th scope="col">Point</th><th scope="col">x</th><th scope="col">y</th><th scope="col">Height</th></tr></thead><tbody>
+            @if ($feature->kind === 'water')
+                <div class="pair three"><x-field name="level" at="level" label="Level" :unit="$units->value === 'metric' ? 'mm' : 'in'" :value="Length::field($feature->points[0]->z, $units)" /><x-field name="depth" at="depth_mm" label="Depth" :value="Length::field($feature->depth, $units)" /><x-field name="shore" at="shore_mm" label="reached over" :value="Length::field($feature->shore, $units)" /></div>
+                @if ($water)<p class="small">Holds <x-figure :figure="$water['volume']" /> ml over <x-figure :figure="$water['surface']" /> cm².</p>@endif
+            @endif
+            <table class="points"><thead><tr><th scope="col">Point</th><th scope="col">x</th><th scope="col">y</th>@if ($feature->kind !== 'water')<th scope="col">Height</th>@endif</tr></thead><tbody>
                 @foreach ($feature->points as $k => $p)
-                    <tr><th scope="row" class="num">{{ $k + 1 }}</th>@foreach (['x' => $p->x, 'y' => $p->y, 'z' => $p->z] as $axis => $mm)<td><input name="points[{{ $k }}][{{ $axis }}]" data-at="points/{{ $k }}/{{ $axis === 'z' ? 'z_mm' : $axis }}" aria-label="Point {{ $k + 1 }}, {{ $axis === 'z' ? 'height' : $axis }}" value="{{ Length::field($mm, $units) }}" autocomplete="off"></td>@endforeach</tr>
+                    <tr><th scope="row" class="num">{{ $k + 1 }}</th>@foreach ($feature->kind === 'water' ? ['x' => $p->x, 'y' => $p->y] : ['x' => $p->x, 'y' => $p->y, 'z' => $p->z] as $axis => $mm)<td><input name="points[{{ $k }}][{{ $axis }}]" data-at="points/{{ $k }}/{{ $axis === 'z' ? 'z_mm' : $axis }}" aria-label="Point {{ $k + 1 }}, {{ $axis === 'z' ? 'height' : $axis }}" value="{{ Length::field($mm, $units) }}" autocomplete="off"></td>@endforeach</tr>
                 @endforeach
             </tbody></table>
         @endif

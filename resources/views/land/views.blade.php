@@ -25,7 +25,7 @@
         <section class="sheet plan-sheet">
             <header><h2>Plan</h2>
                 <div class="tools" role="group" aria-label="Tools">
-                    @foreach (['pick' => 'Pick', 'run' => 'Run', 'spot' => 'Spot', 'ridge' => 'Ridge', 'hollow' => 'Hollow', 'zone' => 'Zone', 'cut' => 'Cut', 'tape' => 'Tape'] as $tool => $word)<button type="button" class="tool" data-tool="{{ $tool }}" aria-pressed="{{ $tool === 'pick' ? 'true' : 'false' }}">{{ $word }}</button>@endforeach
+                    @foreach (['pick' => 'Pick', 'run' => 'Run', 'spot' => 'Spot', 'ridge' => 'Ridge', 'hollow' => 'Hollow', 'water' => 'Water', 'zone' => 'Zone', 'cut' => 'Cut', 'tape' => 'Tape'] as $tool => $word)<button type="button" class="tool" data-tool="{{ $tool }}" aria-pressed="{{ $tool === 'pick' ? 'true' : 'false' }}">{{ $word }}</button>@endforeach
                 </div>
                 <label class="tint end"><span class="meta">Tint</span><select data-tint aria-label="What the plan is tinted by">@foreach (['heights' => 'heights', 'slope' => 'slope', 'damp' => 'damp', 'sun' => 'sun side'] as $tint => $word)<option value="{{ $tint }}" @selected($page->tint === $tint)>{{ $word }}</option>@endforeach</select></label>
                 <div class="undo-pair">

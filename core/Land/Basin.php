@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Land;
+
+use IdleRidge\Core\Geometry\Coverage;
+use IdleRidge\Core\Geometry\HeightMesh;
+use IdleRidge\Core\Geometry\Polygon;
+
+/**
+ * A bed carved for a pond or a stream, section coordinates, mm: from its bank line, which lies at the water's level, it falls
+ * to its depth over the width of the shore; outside, the ground above the level comes down to the bank at 1 in 1.5.
+ */
+final readonly class Basin
+{
+    private const BATTER = 1.5;
+
+    /** @param  list<array{float, float}>  $bank ring of the bank line */
+    public function __construct(public string $uid, public string $name, public array $bank, public float $level, public float $depth, public float $shore)
+    {
+    }
+
+    /** The ground once the bed is carved: it only ever takes away. */
+    public function carve(float $x, float $y, float $ground): float
+    {
+        $inside = Polygon::depth($this->bank, $x, $y);
+        if ($inside <= 0.0) {
+            return min($ground, $this->level - $inside / self::BATTER);
+        }
+        $t = min(1.0, $inside / $this->shore);
+
+        return min($ground, $this->level - $this->depth * (1.0 - (1.0 - $t) ** 2));
+    }
+
+    /**
+     * The part of the plan that carving can reach, given the highest ground there is.
+     *
+     * @return array{float, float, float, float} least x, least y, greatest x, greatest y
+     */
+    public function reach(float $highest): array
+    {
+        $out = max(0.0, $highest - $this->level) * self::BATTER + 1.0;
+        [$xs, $ys] = [array_column($this->bank, 0), array_column($this->bank, 1)];
+
+        return [min($xs) - $out, min($ys) - $out, max($xs) + $out, max($ys) + $out];
+    }
+
+    /**
+     * The water that stands in it up to its level.
+     *
+     * @return array{surface: float, volume: float} mm², mm³
+     */
+    public function water(HeightMesh $land): array
+    {
+        $board = Polygon::within($this->bank, $land->xs[0], $land->ys[0], $land->xs[count($land->xs) - 1], $land->ys[count($land->ys) - 1]);
+        $n = count($land->xs);
+        $surface = $volume = 0.0;
+        foreach ($board === [] ? [] : Coverage::of([$board], $land->xs, $land->ys) as $cell => $share) {
+            [$i, $j] = [$cell % ($n - 1), intdiv($cell, $n - 1)];
+            $p = $j * $n + $i;
+            $deep = $this->level - ($land->z[$p] + $land->z[$p + 1] + $land->z[$p + $n] + $land->z[$p + $n + 1]) / 4.0;
+            if ($deep > 0.0) {
+                $area = $share * ($land->xs[$i + 1] - $land->xs[$i]) * ($land->ys[$j + 1] - $land->ys[$j]);
+                $surface += $area;
+                $volume += $area * $deep;
+            }
+        }
+
+        return ['surface' => $surface, 'volume' => $volume];
+    }
+}

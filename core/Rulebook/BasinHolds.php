@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Rulebook;
+
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Findings\Place;
+use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Land\Basin;
+use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Project\LandStudy;
+
+/** Water that would run out over a bank lower than its level, or that meets the board's edge and needs a dam there. */
+final class BasinHolds implements Rule
+{
+    /** The bank is looked at so often along it, and so far outside it, mm. */
+    private const STEP = 5.0;
+
+    private const BEYOND = 8.0;
+
+    /** Lower by less than this is the raster, mm. */
+    private const SLACK = 0.5;
+
+    public function check(LandStudy $study): array
+    {
+        $found = [];
+        foreach ($study->model->ground->basins as $basin) {
+            array_push($found, ...$this->of($study, $basin));
+        }
+
+        return $found;
+    }
+
+    /** @return list<Finding> */
+    private function of(LandStudy $study, Basin $basin): array
+    {
+        $section = $study->section;
+        $lowest = $basin->level - self::SLACK;
+        $at = null;
+        $edge = 0.0;
+        $dam = null;
+        foreach ($basin->bank as $k => $a) {
+            $b = $basin->bank[($k + 1) % count($basin->bank)];
+            $length = hypot($b[0] - $a[0], $b[1] - $a[1]);
+            $steps = max(1, (int) ceil($length / self::STEP));
+            for ($n = 0; $n < $steps; $n++) {
+                $t = ($n + 0.5) / $steps;
+                [$x, $y] = [$a[0] + $t * ($b[0] - $a[0]), $a[1] + $t * ($b[1] - $a[1])];
+                // The ring runs counter-clockwise: outside lies to the right.
+                [$ox, $oy] = [$x + self::BEYOND * ($b[1] - $a[1]) / max(1e-9, $length), $y - self::BEYOND * ($b[0] - $a[0]) / max(1e-9, $length)];
+                if ($x < -1.0 || $y < -1.0 || $x > $section->width + 1.0 || $y > $section->depth + 1.0) {
+                    continue;
+                }
+                if ($ox <= 0.0 || $oy <= 0.0 || $ox >= $section->width || $oy >= $section->depth) {
+                    $edge += $length / $steps;
+                    $dam = [max(0.0, min($section->width, $x)), max(0.0, min($section->depth, $y))];
+                } elseif (! Polygon::holds($basin->bank, $ox, $oy) && ($height = $study->model->heightAt($ox, $oy)) < $lowest) {
+                    [$lowest, $at] = [$height, [$x, $y]];
+                }
+            }
+        }
+        $name = $basin->name === '' ? 'The water' : $basin->name;
+        $found = [];
+        if ($at !== null) {
+            $found[] = new Finding(
+                'basin-spills', Severity::Stop, "{$name} runs out", $section->uid, Place::at($at[0], $at[1]),
+                ['too_low' => new Figure($basin->level - $lowest, 'mm', 'level less the lowest ground just outside the bank', ['level' => round($basin->level, 1).' mm'], decimals: 1)],
+                'The ground outside its bank is lower than the water.', 'Lower the level, raise the ground there, or draw the bank further in.',
+            );
+        }
+        if ($dam !== null) {
+            $found[] = new Finding(
+                'basin-leaves-board', Severity::Care, "{$name} meets the board’s edge", $section->uid, Place::at($dam[0], $dam[1]),
+                ['dam' => new Figure($edge, 'mm', 'length of the bank along the edge', decimals: 0)],
+                'What is poured would run off there.', 'Plan a dam for the pour, and seal it.',
+            );
+        }
+
+        return $found;
+    }
+}
