@@ -43,12 +43,13 @@ final class Build
      * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}> $pieces
      * @param list<array{float|int, float|int}> $grades station, height
      * @param array<string, float> $profile
+     * @param list<array{kind: string, from_mm: float, to_mm: float}> $structures
      */
-    public static function run(int $n, float $x, float $y, float $heading, array $pieces, float $level, array $grades = [], array $profile = []): Run
+    public static function run(int $n, float $x, float $y, float $heading, array $pieces, float $level, array $grades = [], array $profile = [], array $structures = []): Run
     {
         return Run::lay(
             self::uid($n), "Run {$n}", new Point($x, $y), $heading, $pieces, $level,
-            array_map(fn (array $g): array => ['station_mm' => (float) $g[0], 'height_mm' => (float) $g[1]], $grades), FormationProfile::from($profile),
+            array_map(fn (array $g): array => ['station_mm' => (float) $g[0], 'height_mm' => (float) $g[1]], $grades), FormationProfile::from($profile), $structures,
         );
     }
 
@@ -56,10 +57,11 @@ final class Build
      * A straight run along x over a board of 1200 mm.
      *
      * @param array<string, float> $profile
+     * @param list<array{kind: string, from_mm: float, to_mm: float}> $structures
      */
-    public static function straight(int $n, float $y, float $from, float $to, array $profile = [], float $length = 1200.0): Run
+    public static function straight(int $n, float $y, float $from, float $to, array $profile = [], float $length = 1200.0, array $structures = []): Run
     {
-        return self::run($n, 0.0, $y, 0.0, [['kind' => 'tangent', 'length_mm' => $length]], $from, [[$length, $to]], $profile);
+        return self::run($n, 0.0, $y, 0.0, [['kind' => 'tangent', 'length_mm' => $length]], $from, [[$length, $to]], $profile, $structures);
     }
 
     /** @return array<string, float> */

@@ -18,13 +18,22 @@ final readonly class PlanTrack
 
     public function formation(Run $run): void
     {
-        [$from, $to] = [0.0, $run->alignment->length];
-        $left = $run->alignment->polyline($from, $to, $run->profile->halfWidth(true), 0.3);
-        $right = $run->alignment->polyline($from, $to, -$run->profile->halfWidth(false), 0.3);
         $picked = $run->uid === $this->page->picked ? ' on' : '';
-        $this->svg->path("formation{$picked}", $this->frame->d([...$left, ...array_reverse($right)], true), ['data-pick' => $run->uid]);
-        $this->svg->path("edge{$picked}", $this->frame->d($left).$this->frame->d($right));
-        $this->svg->path("centre{$picked}", $this->frame->d($run->alignment->polyline($from, $to, 0.0, 0.3)));
+        foreach ($run->parts() as [$from, $to, $kind]) {
+            $left = $run->alignment->polyline($from, $to, $run->profile->halfWidth(true), 0.3);
+            $right = $run->alignment->polyline($from, $to, -$run->profile->halfWidth(false), 0.3);
+            $word = $kind ?? 'formation';
+            $this->svg->path("{$word}{$picked}", $this->frame->d([...$left, ...array_reverse($right)], true), ['data-pick' => $run->uid]);
+            if ($kind === 'tunnel') {
+                // Portals: a stroke across the track where it goes in and comes out.
+                foreach ([[$left[0], $right[0]], [$left[count($left) - 1], $right[count($right) - 1]]] as $portal) {
+                    $this->svg->path('portal', $this->frame->d($portal));
+                }
+            } else {
+                $this->svg->path(($kind === 'bridge' ? 'parapet' : 'edge').$picked, $this->frame->d($left).$this->frame->d($right));
+            }
+            $this->svg->path(($kind === 'tunnel' ? 'centre below' : 'centre').$picked, $this->frame->d($run->alignment->polyline($from, $to, 0.0, 0.3)));
+        }
     }
 
     public function marks(Run $run): void

@@ -6,6 +6,7 @@ namespace App\Drawing;
 
 use App\Workshop\Land\LandPage;
 use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Rulebook\Headroom;
 use IdleRidge\Core\Track\Run;
 
 /**
@@ -73,6 +74,7 @@ final class ProfileDrawing
         $this->grades();
         $ground = array_map(fn (array $s): array => [$this->x($s[0]), $this->y($s[1])], $samples);
         $level = array_map(fn (array $s): array => [$this->x($s[0]), $this->y($s[2])], $samples);
+        $this->structures();
         $this->svg->path('ground', Svg::d($ground))->path('level', Svg::d($level));
         $this->cut();
         $this->gradePoints();
@@ -137,7 +139,7 @@ final class ProfileDrawing
                 $upper = $lower = [];
             };
             foreach ($samples as [$station, $ground, $level]) {
-                if ($sign * ($ground - $level) > 0.2) {
+                if ($this->run->structureAt($station) === null && $sign * ($ground - $level) > 0.2) {
                     $upper[] = [$this->x($station), $this->y($ground)];
                     $lower[] = [$this->x($station), $this->y($level)];
                 } else {
@@ -145,6 +147,27 @@ final class ProfileDrawing
                 }
             }
             $flush();
+        }
+    }
+
+    /** The bore of a tunnel, the deck of a bridge. */
+    private function structures(): void
+    {
+        foreach ($this->run->structures as $structure) {
+            $from = max($this->from, $structure->from);
+            $to = min($this->to, $structure->to);
+            if ($to <= $from) {
+                continue;
+            }
+            $upper = $lower = [];
+            for ($k = 0; $k <= 20; $k++) {
+                $station = $from + ($to - $from) * $k / 20;
+                $level = $this->run->grade->heightAt($station);
+                $tunnel = $structure->kind === 'tunnel';
+                $upper[] = [$this->x($station), $this->y($tunnel ? $this->page->project->roof($this->run, $station) : $level)];
+                $lower[] = [$this->x($station), $this->y($tunnel ? $level : $level - Headroom::DECK)];
+            }
+            $this->svg->path($structure->kind === 'tunnel' ? 'bore' : 'deck', Svg::d([...$upper, ...array_reverse($lower)], true));
         }
     }
 

@@ -9,6 +9,7 @@ use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\Cut;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Rulebook\Headroom;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\VehicleSweep;
 
@@ -198,6 +199,12 @@ final class SectionDrawing
         $margin = $layout->clearanceMargin;
         $head = max(self::WINDOW_TOP + 18.0, $y($railTop + $vehicle->height + $margin));
         [$l, $r] = [$x($throw['left'] + $margin), $x(-$throw['right'] - $margin)];
+        $built = $run->structureAt($station)?->kind;
+        if ($built === 'tunnel') {
+            $this->svg->rect('bore', $l, $head, $r - $l, $y($level) - $head);
+        } elseif ($built === 'bridge') {
+            $this->svg->rect('deck', $x($run->profile->halfWidth(true)), $y($level), $x(-$run->profile->halfWidth(false)) - $x($run->profile->halfWidth(true)), $y($level - Headroom::DECK) - $y($level));
+        }
         $this->svg->path('envelope', Svg::d([[$l, $y($railTop)], [$l, $head], [$r, $head], [$r, $y($railTop)]], true));
         $w = $vehicle->width / 2.0;
         $roof = max(self::WINDOW_TOP + 26.0, $y($railTop + $vehicle->height));

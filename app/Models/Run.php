@@ -14,11 +14,12 @@ namespace App\Models;
  * @property float $start_height_mm
  * @property list<array{station_mm: float, height_mm: float, curve_mm?: float}> $grade_points
  * @property array<string, float> $profile
+ * @property list<array{kind: string, from_mm: float, to_mm: float}> $structures
  */
 final class Run extends Record
 {
     protected $casts = [
         'x_mm' => 'float', 'y_mm' => 'float', 'heading_deg' => 'float', 'elements' => 'array',
-        'start_height_mm' => 'float', 'grade_points' => 'array', 'profile' => 'array',
+        'start_height_mm' => 'float', 'grade_points' => 'array', 'profile' => 'array', 'structures' => 'array',
     ];
 }

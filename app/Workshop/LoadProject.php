@@ -103,7 +103,7 @@ final class LoadProject
     {
         return Run::lay(
             $row->uid, $row->name, new Point($row->x_mm, $row->y_mm), $row->heading_deg, self::floats($row->elements),
-            $row->start_height_mm, self::floats($row->grade_points), FormationProfile::from(self::floats($row->profile)),
+            $row->start_height_mm, self::floats($row->grade_points), FormationProfile::from(self::floats($row->profile)), self::floats($row->structures),
         );
     }
 

@@ -141,9 +141,14 @@ final class RidgeReader
             $points[] = ['station_mm' => $point->number('station_mm'), 'height_mm' => $point->number('height_mm')] + ($curve === null ? [] : ['curve_mm' => $curve]);
             $point->close();
         }
+        $structures = [];
+        foreach ($r->records('structures') as $one) {
+            $structures[] = ['kind' => $one->text('kind'), 'from_mm' => $one->number('from_mm'), 'to_mm' => $one->number('to_mm')];
+            $one->close();
+        }
         $run = Run::lay(
             $this->uid($r), $r->text('name'), new Point($r->number('x_mm'), $r->number('y_mm')), $r->number('heading_deg'),
-            $pieces, $r->number('start_height_mm'), $points, FormationProfile::from($r->record('profile')->numbers()),
+            $pieces, $r->number('start_height_mm'), $points, FormationProfile::from($r->record('profile')->numbers()), $structures,
         );
 
         return [$run, $r->extra(), $run->uid];

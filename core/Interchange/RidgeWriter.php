@@ -9,6 +9,7 @@ use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\Structure;
 
 /** Writes a `*.ridge.json`: keys sorted, numbers at their shortest, one file always the same for one layout. */
 final class RidgeWriter
@@ -94,7 +95,7 @@ final class RidgeWriter
             'start_height_mm' => $run->startHeight,
             'grade_points' => $run->gradePoints,
             'profile' => $run->profile->toArray(),
-        ];
+        ] + ($run->structures === [] ? [] : ['structures' => array_map(fn (Structure $s): array => $s->toArray(), $run->structures)]);
     }
 
     /** @return array<string, mixed> */

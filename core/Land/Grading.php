@@ -12,6 +12,7 @@ use IdleRidge\Core\Track\Run;
  * formation's edge, it may not lie under `level − d/fill batter` nor over `level + d/cut batter`. Terrain is the ground
  * clamped between the highest lower and the lowest upper bound of all runs. Where the bounds cross no slope fits: a
  * wall, and the terrain keeps to the lower bound, which stands the wall at the lower run's formation.
+ * A bridge gives neither formation nor lower bound, a tunnel neither formation nor upper bound.
  * The ditch, the outer part of the formation, is sunk only where the run lies in cutting.
  */
 final readonly class Grading
@@ -89,6 +90,20 @@ final readonly class Grading
             $side = $offset >= 0.0 ? 1 : 0;
             $away = abs($offset);
             $beyond = $away - $half[$side];
+            $built = $this->runs[$k]->structures === [] ? null : $this->runs[$k]->structureAt($station);
+            if ($built !== null) {
+                // On a bridge it asks for no land below, in a tunnel for no room above; neither has a formation.
+                if ($this->reach === null || $beyond <= $this->reach) {
+                    $bound = $built->kind === 'bridge' ? $level + max(0.0, $beyond) * $rise[$side] : $level - max(0.0, $beyond) * $fall[$side];
+                    if ($built->kind === 'bridge' && $bound < $upper) {
+                        [$upper, $upperBy] = [$bound, $place];
+                    } elseif ($built->kind === 'tunnel' && $bound > $lower) {
+                        [$lower, $lowerBy] = [$bound, $place];
+                    }
+                }
+
+                continue;
+            }
             if ($beyond <= 0.0) {
                 $lowest = min($lowest, $level);
                 $highest = max($highest, $level);

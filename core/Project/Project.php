@@ -211,6 +211,20 @@ final readonly class Project
         );
     }
 
+    /** The top of the room that the tallest vehicle and the margin take over a run, mm. */
+    public function roof(Run $run, float $station): float
+    {
+        return $run->grade->heightAt($station) + $run->profile->railTop() + $this->layout->vehicle->height + $this->layout->clearanceMargin;
+    }
+
+    /** The land over the room of a run, at its middle, mm; negative where the land does not reach so high. */
+    public function lid(LandModel $model, Run $run, float $station): float
+    {
+        $p = $run->alignment->pointAt($station);
+
+        return $model->heightAt($p->x, $p->y) - $this->roof($run, $station);
+    }
+
     /** @return list<Basin> the waters whose bed comes onto a board, in its coordinates */
     public function basins(Section $section): array
     {

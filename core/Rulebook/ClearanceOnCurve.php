@@ -63,6 +63,9 @@ final class ClearanceOnCurve implements Rule
         $layout = $study->project->layout;
         $samples = [];
         for ($station = $here[0]; $station <= $here[1]; $station += self::STEP) {
+            if ($run->structureAt($station)?->kind === 'tunnel') {
+                continue;
+            }
             $throw = $sweep->at($station);
             $railTop = $run->grade->heightAt($station) + $run->profile->railTop();
             foreach (['left' => 1.0, 'right' => -1.0] as $side => $sign) {

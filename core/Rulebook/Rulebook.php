@@ -13,12 +13,12 @@ use IdleRidge\Core\Project\LandStudy;
 final class Rulebook
 {
     /** Raise when a finding changes: caches are keyed by it. */
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     /** @return list<Rule> */
     public static function rules(): array
     {
-        return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds, new BasinHolds];
+        return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds, new BasinHolds, new TunnelHolds, new Headroom];
     }
 
     /** @return list<WorkRule> */

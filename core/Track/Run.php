@@ -16,6 +16,7 @@ final readonly class Run
     /**
      * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
      * @param list<array{station_mm: float, height_mm: float, curve_mm?: float}> $gradePoints
+     * @param list<Structure> $structures by station
      */
     private function __construct(
         public string $uid,
@@ -28,12 +29,14 @@ final readonly class Run
         public FormationProfile $profile,
         public Alignment $alignment,
         public GradeProfile $grade,
+        public array $structures,
     ) {
     }
 
     /**
      * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
      * @param list<array{station_mm: float, height_mm: float, curve_mm?: float}> $gradePoints
+     * @param list<array{kind: string, from_mm: float, to_mm: float}> $structures bridges and tunnels
      *
      * @throws Refusal
      */
@@ -46,6 +49,7 @@ final readonly class Run
         float $startHeight,
         array $gradePoints,
         FormationProfile $profile,
+        array $structures = [],
     ): self {
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new Refusal('A run needs a name of 1 to 80 characters.', 'name');
@@ -55,7 +59,7 @@ final readonly class Run
         $alignment = Alignment::from($start, $headingDeg, $pieces);
         $grade = GradeProfile::from($startHeight, $gradePoints, $alignment->length);
 
-        return new self($uid, $name, $start, $headingDeg, $pieces, $startHeight, $gradePoints, $profile, $alignment, $grade);
+        return new self($uid, $name, $start, $headingDeg, $pieces, $startHeight, $gradePoints, $profile, $alignment, $grade, Structure::along($structures, $alignment->length));
     }
 
     /** The same run in a section's own coordinates. */
@@ -63,8 +67,43 @@ final readonly class Run
     {
         return self::lay(
             $this->uid, $this->name, $placement->toSection($this->start), $this->headingDeg - $placement->angleDeg,
-            $this->pieces, $this->startHeight, $this->gradePoints, $this->profile,
+            $this->pieces, $this->startHeight, $this->gradePoints, $this->profile, array_map(fn (Structure $s): array => $s->toArray(), $this->structures),
         );
+    }
+
+    /** The bridge or tunnel at a station, if any. */
+    public function structureAt(float $station): ?Structure
+    {
+        foreach ($this->structures as $structure) {
+            if ($station >= $structure->from && $station <= $structure->to) {
+                return $structure;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The run cut up where bridges and tunnels begin and end.
+     *
+     * @return list<array{float, float, string|null}> from, to, kind
+     */
+    public function parts(): array
+    {
+        $parts = [];
+        $at = 0.0;
+        foreach ($this->structures as $structure) {
+            if ($structure->from > $at) {
+                $parts[] = [$at, $structure->from, null];
+            }
+            $parts[] = [$structure->from, $structure->to, $structure->kind];
+            $at = $structure->to;
+        }
+        if ($at < $this->alignment->length) {
+            $parts[] = [$at, $this->alignment->length, null];
+        }
+
+        return $parts;
     }
 
     /**

@@ -57,8 +57,8 @@ final readonly class SkarnvikBranch
     private function otherRuns(): array
     {
         return [
-            $this->run('Birch line', 1200, 128, -18, [['kind' => 'arc', 'radius_mm' => 900.0, 'angle_deg' => 33.0], ['kind' => 'tangent', 'length_mm' => 512.0]], 77.5, [[1030, 92]], ['batter_cut_left' => 0.8, 'batter_cut_right' => 0.8]),
-            $this->run('Weir line', 2200, 230.5, 15, [['kind' => 'tangent', 'length_mm' => 180.0], ['kind' => 'arc', 'radius_mm' => 650.0, 'angle_deg' => -30.0], ['kind' => 'tangent', 'length_mm' => 403.0]], 92, [[500, 84], [923, 80]], []),
+            $this->run('Birch line', 1200, 128, -18, [['kind' => 'arc', 'radius_mm' => 900.0, 'angle_deg' => 33.0], ['kind' => 'tangent', 'length_mm' => 512.0]], 77.5, [[1030, 92]], ['batter_cut_left' => 0.8, 'batter_cut_right' => 0.8], [['kind' => 'tunnel', 'from_mm' => 520.0, 'to_mm' => 700.0]]),
+            $this->run('Weir line', 2200, 230.5, 15, [['kind' => 'tangent', 'length_mm' => 180.0], ['kind' => 'arc', 'radius_mm' => 650.0, 'angle_deg' => -30.0], ['kind' => 'tangent', 'length_mm' => 403.0]], 92, [[500, 84], [923, 80]], [], [['kind' => 'bridge', 'from_mm' => 430.0, 'to_mm' => 570.0]]),
             $this->run('Halt line', 3100, 216, -15, [['kind' => 'arc', 'radius_mm' => 800.0, 'angle_deg' => 15.0], ['kind' => 'tangent', 'length_mm' => 752.0]], 80, [], []),
         ];
     }
@@ -81,6 +81,8 @@ final readonly class SkarnvikBranch
     {
         return [
             $this->spot(1420, 420, 170), $this->spot(1700, 380, 182, 'Birchwood'), $this->spot(1980, 430, 150), $this->spot(1600, 40, 96), $this->spot(2050, 60, 74),
+            $this->line('ridge', 'Bield spur', [[1800, 320, 181], [1795, 200, 178], [1790, 60, 166]]),
+            $this->line('hollow', 'Weir burn', [[2700, 480, 84], [2692, 290, 62], [2650, 130, 52]]),
             $this->spot(2380, 480, 128), $this->spot(2650, 540, 96), $this->spot(2500, 90, 52, 'Weir'), $this->spot(2950, 420, 112), $this->spot(2900, 60, 58),
             $this->spot(3300, 360, 110), $this->spot(3700, 380, 124, 'Pasture'), $this->spot(3400, 50, 66), $this->spot(3950, 60, 72),
         ];
@@ -90,12 +92,13 @@ final readonly class SkarnvikBranch
      * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}> $pieces
      * @param list<array{int, int|float}> $grades
      * @param array<string, float> $profile
+     * @param list<array{kind: string, from_mm: float, to_mm: float}> $structures
      */
-    private function run(string $name, float $x, float $y, float $heading, array $pieces, float $level, array $grades, array $profile): Run
+    private function run(string $name, float $x, float $y, float $heading, array $pieces, float $level, array $grades, array $profile, array $structures = []): Run
     {
         $points = array_map(fn (array $g): array => ['station_mm' => (float) $g[0], 'height_mm' => (float) $g[1]], $grades);
 
-        return Run::lay($this->uids->next(), $name, new Point($x, $y), $heading, $pieces, $level, $points, FormationProfile::from($profile));
+        return Run::lay($this->uids->next(), $name, new Point($x, $y), $heading, $pieces, $level, $points, FormationProfile::from($profile), $structures);
     }
 
     private function spot(float $x, float $y, float $z, string $name = ''): LandFeature

@@ -107,7 +107,7 @@ final class RulebookTest extends TestCase
     }
 
     /** @return list<Finding> */
-    private static function found(Project $project, string $id): array
+    public static function found(Project $project, string $id): array
     {
         return array_values(array_filter(Rulebook::check(Build::study($project)), fn (Finding $f): bool => $f->id === $id));
     }

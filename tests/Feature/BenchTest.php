@@ -37,7 +37,7 @@ final class BenchTest extends FeatureCase
         $this->post("/layouts/{$layout->uid}/moves/{$laid->uid}/done")->assertRedirect();
         $entry = $this->journal($layout)[0];
         $this->assertSame(['done', $laid->uid, 18.5, 62.0], [$entry->kind, $entry->laid, $entry->temperature, $entry->humidity]);
-        $this->assertStringContainsString('Fibre 2 mm on Meadow', $entry->sentence);
+        $this->assertStringContainsString("{$move->coat->title()} on {$move->zone->name}", $entry->sentence);
         $this->assertNotSame([], $entry->amounts);
         $this->get("/layouts/{$layout->uid}/tonight")->assertSee('Start move 2');
         $this->assertNotContains($move->id.' '.$move->strips, array_map(fn ($p): string => $p->move->id.' '.$p->move->strips, $this->plan($layout)->moves));
@@ -91,9 +91,8 @@ final class BenchTest extends FeatureCase
     public function test_still_wet_puts_the_move_back_and_the_plan_waits(): void
     {
         $layout = $this->evening('2026-10-14T17:31Z');
-        $plan = $this->plan($layout);
-        $move = $plan->moves[0]->move;
-        $this->post("/layouts/{$layout->uid}/moves", ['move' => $move->id]);
+        $move = array_values(array_filter($this->plan($layout)->moves, fn ($p): bool => $p->move->zone->name === 'Meadow'))[0]->move;
+        $this->post("/layouts/{$layout->uid}/moves", ['move' => $move->id])->assertSessionHasNoErrors();
         $this->post("/layouts/{$layout->uid}/moves/{$this->open($layout)->uid}/wet")->assertRedirect();
         $this->assertNull($this->plan($layout)->work->current());
         $this->assertSame('still wet', $this->journal($layout)[0]->kind);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Layout;
+use App\Workshop\LoadProject;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Tests\Fixtures;
@@ -81,6 +82,13 @@ final class FilesTest extends FeatureCase
     {
         $this->upload(Fixtures::text('projects/version-1-before-cuts.ridge.json'))->assertRedirect();
         $this->assertSame('carved', Layout::query()->firstOrFail()->cuts['school']);
+    }
+
+    public function test_a_file_from_before_coats_has_bare_land_and_no_structures(): void
+    {
+        $this->upload(Fixtures::text('projects/version-1-before-coats.ridge.json'))->assertRedirect();
+        $project = app(LoadProject::class)->of(Layout::query()->firstOrFail());
+        $this->assertSame([[], [], []], [$project->works->zones, $project->works->laid, $project->runs[0]->structures]);
     }
 
     public function test_every_recipe_of_the_library_is_whole_and_cures(): void

@@ -93,6 +93,12 @@ final class LandScreenTest extends FeatureCase
         $this->assertEqualsWithDelta(73.0, $run->grade_points[0]['height_mm'], 1e-9);
         $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '3', 'profile' => ['batter_cut_left' => '0.2', 'half_width_left_mm' => '30']])->assertOk();
         $this->assertEquals(0.2, $run->fresh()?->profile['batter_cut_left']);
+        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '4', 'structures' => [['kind' => 'tunnel', 'from' => '20', 'to' => '53 cm'], ['kind' => 'tunnel', 'from' => '', 'to' => ' ']]])->assertOk();
+        $this->assertEquals([['kind' => 'tunnel', 'from_mm' => 20, 'to_mm' => 530]], $run->fresh()?->structures);
+        $this->get($this->at($section, "/land?run={$run->uid}&tab=structures&st=100"))->assertOk()->assertSee('Land over the bore')->assertSee('The tunnel breaks through');
+        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '5', 'elements' => [['kind' => 'tangent', 'length' => '510']]])->assertStatus(422)->assertSee('leaves its run');
+        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '5', 'structures' => [['kind' => '', 'from' => '', 'to' => '']]])->assertOk();
+        $this->assertSame([], $run->fresh()?->structures);
         $this->send('delete', $section, "/runs/{$run->uid}")->assertOk()->assertSee('no run yet');
         $this->assertSame(0, Run::query()->count());
     }

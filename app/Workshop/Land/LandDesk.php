@@ -39,7 +39,7 @@ final class LandDesk
     public const INTERVAL = 10.0;
 
     /** Raise when what is kept changes its form. */
-    private const VERSION = 3;
+    private const VERSION = 4;
 
     private const DAYS = 7;
 
@@ -168,7 +168,7 @@ final class LandDesk
     public function hash(Project $project, Section $section, float $cell): string
     {
         $layout = $project->layout;
-        $runs = array_map(fn (Run $r): array => [$r->uid, $r->start, $r->headingDeg, $r->pieces, $r->startHeight, $r->gradePoints, $r->profile->toArray()], $project->runsNear($section));
+        $runs = array_map(fn (Run $r): array => [$r->uid, $r->start, $r->headingDeg, $r->pieces, $r->startHeight, $r->gradePoints, $r->profile->toArray(), $r->structures], $project->runsNear($section));
 
         return sha1(json_encode([
             self::VERSION, GroundSolver::VERSION, Rulebook::VERSION, $cell,

@@ -19,6 +19,7 @@ use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\Structure;
 
 /** Lays, changes and takes up runs. Forms speak section coordinates, rows the layout's. */
 final readonly class LayRun
@@ -83,6 +84,7 @@ final readonly class LayRun
         return [
             'name' => $run->name, 'x_mm' => $run->start->x, 'y_mm' => $run->start->y, 'heading_deg' => $run->headingDeg, 'elements' => $run->pieces,
             'start_height_mm' => $run->startHeight, 'grade_points' => $run->gradePoints, 'profile' => $run->profile->toArray(),
+            'structures' => array_map(fn (Structure $s): array => $s->toArray(), $run->structures),
         ];
     }
 
@@ -105,14 +107,15 @@ final readonly class LayRun
         }
 
         return $typed->made(function () use ($typed, $section, $standing, $old, $x, $y, $heading, $pieces, $level, $profile): Run {
+            $structures = $typed->has('structures') ? $this->structures($typed) : array_map(fn (Structure $s): array => $s->toArray(), $old->structures);
             $points = $typed->has('grade_points') ? $this->gradePoints($typed, $level, $old) : $old->gradePoints;
-            $here = Run::lay($standing->uid, $typed->text('name', $standing->name), new Point($x, $y), $heading, $pieces, $level, $points, FormationProfile::from($profile));
+            $here = Run::lay($standing->uid, $typed->text('name', $standing->name), new Point($x, $y), $heading, $pieces, $level, $points, FormationProfile::from($profile), $structures);
             $this->onBoard($here, $section->width, $section->depth);
             $moved = abs($x - $old->start->x) > 1e-6 || abs($y - $old->start->y) > 1e-6;
             $start = $moved ? $section->placement->toLayout($here->start) : new Point($standing->x_mm, $standing->y_mm);
             $turned = abs($heading - $old->headingDeg) > 1e-6;
 
-            return Run::lay($here->uid, $here->name, $start, $turned ? $heading + $section->placement->angleDeg : $standing->heading_deg, $pieces, $level, $points, $here->profile);
+            return Run::lay($here->uid, $here->name, $start, $turned ? $heading + $section->placement->angleDeg : $standing->heading_deg, $pieces, $level, $points, $here->profile, $structures);
         });
     }
 
@@ -136,6 +139,19 @@ final readonly class LayRun
         }
 
         return $pieces;
+    }
+
+    /** @return list<array{kind: string, from_mm: float, to_mm: float}> rows with nothing typed are left out */
+    private function structures(Typed $typed): array
+    {
+        $out = [];
+        foreach (array_keys($typed->list('structures')) as $k) {
+            if ($typed->text("structures.{$k}.from").$typed->text("structures.{$k}.to") !== '') {
+                $out[] = ['kind' => $typed->text("structures.{$k}.kind"), 'from_mm' => $typed->length("structures.{$k}.from"), 'to_mm' => $typed->length("structures.{$k}.to")];
+            }
+        }
+
+        return $out;
     }
 
     /**

@@ -54,6 +54,8 @@ final readonly class OpenLand
     private function cut(Look $look, array $runs, array $spans, Section $section): Cut
     {
         $here = array_values(array_filter($runs, fn (Run $run): bool => isset($spans[$run->uid])));
+        // Of itself the cut follows the run that lies longest over the board.
+        usort($here, fn (Run $a, Run $b): int => ($spans[$b->uid][1] - $spans[$b->uid][0]) <=> ($spans[$a->uid][1] - $spans[$a->uid][0]));
         $run = $here[0] ?? null;
         foreach ($here as $one) {
             if ($one->uid === ($look->run ?? $look->picked)) {

@@ -8,6 +8,7 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Rulebook\TunnelHolds;
 use IdleRidge\Core\Track\GradeProfile;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\VehicleSweep;
@@ -93,6 +94,14 @@ final class Readings
     private function clearance(LandPage $page, Run $run, float $station): array
     {
         $layout = $page->project->layout;
+        if ($run->structureAt($station)?->kind === 'tunnel') {
+            $lid = $page->project->lid($page->model, $run, $station);
+
+            return [[
+                'label' => 'Land over the bore', 'bad' => $lid < TunnelHolds::LEAST_LID,
+                'figures' => [new Figure($lid, 'mm', 'land over the centreline less rail top, vehicle height and margin', ['wanted' => Length::decimal(TunnelHolds::LEAST_LID, 0).' mm'], decimals: 1)],
+            ]];
+        }
         $throw = (new VehicleSweep($run->alignment, $layout->vehicle))->at($station);
         $railTop = $run->grade->heightAt($station) + $run->profile->railTop();
         $figures = [];

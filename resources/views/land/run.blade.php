@@ -6,7 +6,7 @@
 @endphp
 <form class="pick-form" hx-patch="{{ $here('runs.update', [$run->uid]) }}" hx-target="#land" hx-include="#look">
     <header><h2>{{ $run->name }}</h2>
-        <div class="tools" role="group" aria-label="Parts of the run">@foreach (['line' => 'Line', 'grade' => 'Grade', 'formation' => 'Formation'] as $tab => $word)<button type="button" class="tool" data-tab="{{ $tab }}" aria-pressed="{{ $page->tab === $tab ? 'true' : 'false' }}">{{ $word }}</button>@endforeach</div>
+        <div class="tools" role="group" aria-label="Parts of the run">@foreach (['line' => 'Line', 'grade' => 'Grade', 'formation' => 'Formation', 'structures' => 'Bridges, tunnels'] as $tab => $word)<button type="button" class="tool" data-tab="{{ $tab }}" aria-pressed="{{ $page->tab === $tab ? 'true' : 'false' }}">{{ $word }}</button>@endforeach</div>
         <button type="button" class="link end" data-let-go>Let go</button></header>
     <input type="hidden" name="rev" value="{{ $page->revs[$run->uid] ?? 1 }}">
     <div class="in stack">
@@ -36,6 +36,15 @@
                     <td><input name="grade_points[{{ $k }}][height]" data-at="grade_points/{{ $k }}/height_mm" aria-label="Height or grade of a new grade point" placeholder="80 or 2.2 %" autocomplete="off"></td><td><input name="grade_points[{{ $k }}][curve]" data-at="grade_points/{{ $k }}/curve_mm" aria-label="Vertical curve at a new grade point" placeholder="none" autocomplete="off"></td><td class="soft small">a new point</td></tr>
             </tbody></table>
             <div class="acts"><button class="btn">Set</button><span class="soft small">Empty both fields to take a point out.</span></div>
+        @elseif ($page->tab === 'structures')
+            <table class="points"><thead><tr><th scope="col">What</th><th scope="col">From station</th><th scope="col">to</th></tr></thead><tbody>
+                @foreach ([...$run->structures, null] as $k => $one)
+                    <tr><td><select name="structures[{{ $k }}][kind]" data-at="structures/{{ $k }}/kind" aria-label="Kind of structure {{ $k + 1 }}">@foreach (['tunnel', 'bridge'] as $kind)<option @selected($one?->kind === $kind)>{{ $kind }}</option>@endforeach</select></td>
+                        <td><input name="structures[{{ $k }}][from]" data-at="structures/{{ $k }}/from_mm" aria-label="Structure {{ $k + 1 }} begins at station" value="{{ $one === null ? '' : Length::field($one->from, $units) }}" autocomplete="off"></td>
+                        <td><input name="structures[{{ $k }}][to]" data-at="structures/{{ $k }}/to_mm" aria-label="Structure {{ $k + 1 }} ends at station" value="{{ $one === null ? '' : Length::field($one->to, $units) }}" autocomplete="off"></td></tr>
+                @endforeach
+            </tbody></table>
+            <div class="acts"><button class="btn">Set</button><span class="soft small">Empty both stations to take one out.</span></div>
         @else
             @php($values = $run->profile->toArray())
             <table class="points"><thead><tr><th scope="col">Looking along rising stations</th><th scope="col">Left</th><th scope="col">Right</th></tr></thead><tbody>

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Land\Grading;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\Structure;
+use IdleRidge\Core\Track\Vehicle;
+use PHPUnit\Framework\TestCase;
+use Tests\Build;
+
+/** Bridges and tunnels: what they leave of the grading, and what is said about them. */
+final class StructureTest extends TestCase
+{
+    private const EVEN = ['batter_cut_left' => 1.0, 'batter_cut_right' => 1.0, 'batter_fill_left' => 1.0, 'batter_fill_right' => 1.0];
+
+    public function test_under_a_bridge_the_ground_stays_and_high_land_is_cut_away(): void
+    {
+        $run = $this->along('bridge');
+        $low = Build::flatLand(20.0, [$run]);
+        $this->assertEqualsWithDelta(60.0, $low->heightAt(300.0, 300.0), 1e-6, 'before it the formation');
+        $this->assertEqualsWithDelta(20.0, $low->heightAt(600.0, 300.0), 1e-6, 'no land is asked for');
+        $this->assertEqualsWithDelta(20.0, $low->heightAt(600.0, 335.0), 1e-6, 'no bank beside it');
+        $high = Build::flatLand(100.0, [$run]);
+        $this->assertEqualsWithDelta(60.0, $high->heightAt(600.0, 300.0), 1e-6, 'land above it is carved');
+        $this->assertEqualsWithDelta(70.0, $high->heightAt(600.0, 335.0), 1e-6, 'and slopes up beside it');
+    }
+
+    public function test_over_a_tunnel_the_ground_stays_and_low_land_is_banked(): void
+    {
+        $run = $this->along('tunnel');
+        $high = Build::flatLand(160.0, [$run]);
+        $this->assertEqualsWithDelta(60.0, $high->heightAt(300.0, 300.0), 1e-6);
+        $this->assertEqualsWithDelta(160.0, $high->heightAt(600.0, 300.0), 1e-6, 'no cutting over it');
+        $this->assertEqualsWithDelta(160.0, $high->heightAt(600.0, 335.0), 1e-6);
+        $this->assertEqualsWithDelta(60.0, Build::flatLand(20.0, [$run])->heightAt(600.0, 300.0), 1e-6, 'the track stands on something');
+        $this->assertEqualsWithDelta(50.0, Build::flatLand(20.0, [$run])->heightAt(600.0, 335.0), 1e-6);
+    }
+
+    public function test_another_run_goes_under_a_bridge_on_its_own_formation(): void
+    {
+        $below = Build::run(2, 600.0, 0.0, 90.0, [['kind' => 'tangent', 'length_mm' => 600.0]], 10.0, [], Build::evenProfile());
+        $at = (new Grading([$this->along('bridge'), $below]))->at(600.0, 300.0, 40.0);
+        $this->assertSame([10.0, Grading::FORMATION, 1], [$at?->height, $at?->kind, $at?->run]);
+    }
+
+    public function test_a_run_is_cut_up_into_its_parts(): void
+    {
+        $run = Build::straight(1, 300.0, 60.0, 60.0, structures: [['kind' => 'tunnel', 'from_mm' => 700.0, 'to_mm' => 1200.04], ['kind' => 'bridge', 'from_mm' => 0.0, 'to_mm' => 90.0]]);
+        $this->assertSame([[0.0, 90.0, 'bridge'], [90.0, 700.0, null], [700.0, 1200.0, 'tunnel']], $run->parts());
+        $this->assertSame('bridge', $run->structureAt(90.0)?->kind);
+        $this->assertNull($run->structureAt(90.1));
+        $this->assertSame([[0.0, 1200.0, null]], Build::straight(1, 300.0, 60.0, 60.0)->parts());
+    }
+
+    public function test_structures_that_cannot_be_are_refused_with_their_place(): void
+    {
+        $one = fn (string $kind, float $from, float $to): array => ['kind' => $kind, 'from_mm' => $from, 'to_mm' => $to];
+        foreach ([
+            'structures/0/kind' => [$one('arch', 0.0, 50.0)],
+            'structures/0/from_mm' => [$one('bridge', -1.0, 50.0)],
+            'structures/0/to_mm' => [$one('bridge', 100.0, 1201.0)],
+            'structures/1/to_mm' => [$one('bridge', 0.0, 50.0), $one('tunnel', 200.0, 204.9)],
+            'structures/1/from_mm' => [$one('bridge', 100.0, 150.0), $one('tunnel', 140.0, 240.0)],
+        ] as $place => $given) {
+            try {
+                Structure::along($given, 1200.0);
+                $this->fail("{$place} was taken");
+            } catch (Refusal $refusal) {
+                $this->assertSame($place, $refusal->place);
+            }
+        }
+        $this->assertCount(2, Structure::along([$one('bridge', 100.0, 150.0), $one('tunnel', 150.0, 240.0)], 1200.0), 'they may touch');
+        try {
+            Structure::along([$one('bridge', NAN, 50.0)], 1200.0);
+            $this->fail();
+        } catch (Refusal $refusal) {
+            $this->assertSame('structures/0/from_mm', $refusal->place);
+        }
+    }
+
+    public function test_a_lid_of_ten_millimetres_is_asked_for_and_none_is_said(): void
+    {
+        // Formation 60, rail top 8.8 over it, vehicles 50, margin 8: the roof lies at 126.8.
+        $vehicle = Vehicle::from(280.0, 190.0, 34.0, 50.0);
+        foreach (['136.9' => null, '136.7' => Severity::Care, '126.7' => Severity::Stop] as $ground => $severity) {
+            $project = Build::project([$this->along('tunnel')], base: (float) $ground, sheet: ['faceLimitDeg' => 89.0, 'vehicle' => $vehicle]);
+            $found = RulebookTest::found($project, 'tunnel-lid');
+            $this->assertCount($severity === null ? 0 : 1, $found, $ground);
+            if ($severity !== null) {
+                $this->assertSame($severity, $found[0]->severity);
+                $this->assertEqualsWithDelta((float) $ground - 126.8, $found[0]->figures['lid']->value, 1e-6);
+                $this->assertEqualsWithDelta(500.0, $found[0]->place->fromMm, 5.0);
+            }
+        }
+    }
+
+    public function test_a_tunnel_longer_than_two_arms_is_named(): void
+    {
+        foreach (['899' => 0, '901' => 1] as $length => $count) {
+            $run = Build::straight(1, 300.0, 60.0, 60.0, Build::evenProfile(), structures: [['kind' => 'tunnel', 'from_mm' => 100.0, 'to_mm' => 100.0 + (float) $length]]);
+            $this->assertCount($count, RulebookTest::found(Build::project([$run], base: 180.0), 'reach-in-tunnel'));
+        }
+    }
+
+    public function test_headroom_under_a_bridge_is_the_vehicles_and_the_decks(): void
+    {
+        // The run below needs its roof and a deck of 8 mm under the formation above.
+        foreach (['0.05' => 0, '-0.05' => 1] as $spare => $count) {
+            $below = Build::run(2, 600.0, 0.0, 90.0, [['kind' => 'tangent', 'length_mm' => 600.0]], 10.0, [], Build::evenProfile());
+            $level = Build::project([$below])->roof($below, 300.0) + 8.0 + (float) $spare;
+            $above = Build::straight(1, 300.0, $level, $level, self::EVEN, structures: [['kind' => 'bridge', 'from_mm' => 500.0, 'to_mm' => 700.0]]);
+            $found = RulebookTest::found(Build::project([$above, $below]), 'headroom');
+            $this->assertCount($count, $found);
+            if ($count === 1) {
+                $this->assertEqualsWithDelta(0.05, $found[0]->figures['missing']->value, 1e-6);
+                $this->assertSame(Build::uid(1), $found[0]->place->run);
+            }
+        }
+    }
+
+    public function test_a_bridge_on_the_land_bridges_nothing(): void
+    {
+        foreach (['51.9' => 0, '52.1' => 1] as $ground => $count) {
+            $found = RulebookTest::found(Build::project([$this->along('bridge')], base: (float) $ground), 'headroom');
+            $this->assertCount($count, $found, $ground);
+        }
+    }
+
+    private function along(string $kind): Run
+    {
+        return Build::straight(1, 300.0, 60.0, 60.0, Build::evenProfile(25.0, 1.0), structures: [['kind' => $kind, 'from_mm' => 500.0, 'to_mm' => 700.0]]);
+    }
+}
