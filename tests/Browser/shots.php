@@ -33,6 +33,8 @@ $views = [
     'tonight-lamp' => ["{$layout}/tonight", 1280, 800, 'lamp'],
     'tonight-phone' => ["{$layout}/tonight", 390, 844, 'film'],
     'coats' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats", 1280, 800, 'film'],
+    'land-bridge' => [$land('Weir Bend', '?st=500'), 1280, 800, 'film'],
+    'journal' => ["{$layout}/journal", 1280, 800, 'film'],
     'drying-line' => ["{$layout}/drying", 1280, 800, 'film'],
     'cuts' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/cuts?layer=4", 1280, 800, 'film'],
 ];

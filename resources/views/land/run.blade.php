@@ -6,7 +6,7 @@
 @endphp
 <form class="pick-form" hx-patch="{{ $here('runs.update', [$run->uid]) }}" hx-target="#land" hx-include="#look">
     <header><h2>{{ $run->name }}</h2>
-        <div class="tools" role="group" aria-label="Parts of the run">@foreach (['line' => 'Line', 'grade' => 'Grade', 'formation' => 'Formation', 'structures' => 'Bridges, tunnels'] as $tab => $word)<button type="button" class="tool" data-tab="{{ $tab }}" aria-pressed="{{ $page->tab === $tab ? 'true' : 'false' }}">{{ $word }}</button>@endforeach</div>
+        <div class="tools" role="group" aria-label="Parts of the run">@foreach (['line' => 'Line', 'grade' => 'Grade', 'formation' => 'Formation', 'structures' => 'Structures'] as $tab => $word)<button type="button" class="tool" data-tab="{{ $tab }}" aria-pressed="{{ $page->tab === $tab ? 'true' : 'false' }}">{{ $word }}</button>@endforeach</div>
         <button type="button" class="link end" data-let-go>Let go</button></header>
     <input type="hidden" name="rev" value="{{ $page->revs[$run->uid] ?? 1 }}">
     <div class="in stack">
