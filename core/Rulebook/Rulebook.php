@@ -13,12 +13,12 @@ use IdleRidge\Core\Project\LandStudy;
 final class Rulebook
 {
     /** Raise when a finding changes: caches are keyed by it. */
-    public const VERSION = 3;
+    public const VERSION = 4;
 
     /** @return list<Rule> */
     public static function rules(): array
     {
-        return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds, new BasinHolds, new TunnelHolds, new Headroom];
+        return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds, new BasinHolds, new TunnelHolds, new Headroom, new RunsMeet];
     }
 
     /** @return list<WorkRule> */

@@ -8,6 +8,7 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Rulebook\Rulebook;
+use IdleRidge\Core\Track\Run;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 
@@ -95,6 +96,26 @@ final class RulebookTest extends TestCase
             $runs = [Build::straight(1, 270.0, 40.0, 40.0, Build::evenProfile()), Build::straight(2, 330.0, 40.0 + (float) $difference, 40.0 + (float) $difference, Build::evenProfile())];
             $this->assertCount($count, self::found(Build::project($runs, base: 40.0), 'wall-needed'), "difference {$difference}");
         }
+    }
+
+    public function test_runs_that_should_go_on_into_each_other_meet(): void
+    {
+        $first = Build::run(1, 0.0, 300.0, 0.0, [['kind' => 'tangent', 'length_mm' => 600.0]], 40.0);
+        $on = fn (float $x, float $y, float $heading, float $level): Run => Build::run(2, $x, $y, $heading, [['kind' => 'tangent', 'length_mm' => 400.0]], $level);
+        $silent = [$on(600.0, 300.0, 0.0, 40.99), $on(600.0, 300.9, 1.4, 40.0), $on(616.0, 300.0, 0.0, 44.0), $on(600.0, 300.0, 90.0, 44.0), $on(600.0, 304.0, 180.0, 44.0)];
+        foreach ($silent as $k => $second) {
+            $this->assertSame([], self::found(Build::project([$first, $second], sheet: ['faceLimitDeg' => 89.0]), 'run-joint'), "run {$k}");
+        }
+        foreach (['step' => [$on(600.0, 300.0, 0.0, 41.01), 1.01], 'aside' => [$on(601.0, 301.1, 0.0, 40.0), 1.1], 'kink' => [$on(600.0, 300.0, -1.6, 40.0), 1.6]] as $figure => [$second, $value]) {
+            $found = self::found(Build::project([$first, $second]), 'run-joint');
+            $this->assertCount(1, $found, $figure);
+            $this->assertSame([$figure], array_keys($found[0]->figures));
+            $this->assertEqualsWithDelta($value, $found[0]->figures[$figure]->value, 1e-6);
+            $this->assertSame($figure === 'kink' ? Severity::Care : Severity::Stop, $found[0]->severity);
+        }
+        // End to end, the second laid the other way round.
+        $back = Build::run(2, 1000.0, 300.0, 180.0, [['kind' => 'tangent', 'length_mm' => 400.0]], 40.0, [[400, 43]]);
+        $this->assertEqualsWithDelta(3.0, self::found(Build::project([$first, $back]), 'run-joint')[0]->figures['step']->value, 1e-6);
     }
 
     public function test_findings_take_the_form_of_the_files(): void
