@@ -11,6 +11,7 @@ use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RoomController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\SectionController;
+use App\Workshop\Land\TakeLand;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/', [LayoutController::class, 'index'])->name('layouts.index');
@@ -56,6 +57,7 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
         Route::delete('/zones/{zone}/coats/{coat}', [CoatsController::class, 'destroyCoat'])->name('coats.destroy');
         Route::get('/land/at', [LandController::class, 'at'])->name('land.at');
         Route::get('/land/tape', [LandController::class, 'tape'])->name('land.tape');
+        Route::get('/land/take/{form}', [LandController::class, 'take'])->whereIn('form', array_keys(TakeLand::FORMS))->name('land.take');
         Route::post('/land/preview', [LandController::class, 'preview'])->name('land.preview');
         Route::post('/land/grip', [LandController::class, 'grip'])->name('land.grip');
         Route::get('/relief/{hash}.png', [LandController::class, 'relief'])->where('hash', '[0-9a-f]{40}')->name('land.relief');

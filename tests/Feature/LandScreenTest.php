@@ -8,6 +8,8 @@ use App\Models\LandFeature;
 use App\Models\Revision;
 use App\Models\Run;
 use App\Models\Section;
+use IdleRidge\Core\Interchange\AsciiGrid;
+use IdleRidge\Core\Interchange\TrackTable;
 use Illuminate\Testing\TestResponse;
 
 final class LandScreenTest extends FeatureCase
@@ -101,6 +103,32 @@ final class LandScreenTest extends FeatureCase
         $this->assertSame([], $run->fresh()?->structures);
         $this->send('delete', $section, "/runs/{$run->uid}")->assertOk()->assertSee('no run yet');
         $this->assertSame(0, Run::query()->count());
+    }
+
+    public function test_land_and_track_are_taken_along_as_files(): void
+    {
+        $section = $this->board();
+        $this->send('post', $section, '/features', ['kind' => 'spot', 'points' => [['x' => '300', 'y' => '250', 'z' => '80']]])->assertOk();
+        $this->send('post', $section, '/runs', ['x1' => '0', 'y1' => '100', 'x2' => '1195', 'y2' => '100']);
+        $run = Run::query()->firstOrFail();
+        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '1', 'name' => 'Main, "up"', 'elements' => [['kind' => 'tangent', 'length' => '600'], ['kind' => 'arc', 'radius' => '720', 'angle' => '-20']]])->assertOk();
+        $take = fn (string $form): string => (string) $this->get($this->at($section, "/land/take/{$form}"))->assertOk()->assertHeader('Content-Disposition')->getContent();
+
+        $grid = AsciiGrid::read($take('asc'));
+        $this->assertSame([240, 120, 5.0], [$grid->cols, $grid->rows, $grid->cell]);
+        $this->assertEqualsWithDelta(80.0, $grid->values[49 * 240 + 59], 1.0, 'the hill where it was put');
+        $contours = json_decode($take('geojson'), true, flags: JSON_THROW_ON_ERROR);
+        $this->assertContains(40, array_column(array_column($contours['features'], 'properties'), 'level_mm'));
+        $this->assertSame([480, 240], array_slice(getimagesizefromstring($take('png')) ?: [], 0, 2));
+
+        $lines = array_map(fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\r\n", trim($take('csv'))));
+        $this->assertSame(TrackTable::COLUMNS, array_shift($lines));
+        $this->assertSame(['Main, "up"', '0.000', '0.000', '100.000'], array_slice($lines[0], 0, 4));
+        $this->assertSame(['610.000', '610.000', '99.931', '-720.0'], [$lines[61][1], $lines[61][2], $lines[61][3], $lines[61][7]]);
+        $this->assertSame('', $lines[10][7], 'no radius on the straight');
+        $this->assertEqualsWithDelta(600.0 + 720.0 * M_PI / 9.0, (float) end($lines)[1], 0.001);
+        $this->assertEqualsWithDelta(8.8, (float) $lines[5][5] - (float) $lines[5][4], 1e-6);
+        $this->get($this->at($section, '/land/take/exe'))->assertNotFound();
     }
 
     public function test_runs_that_cannot_be_are_refused_with_their_field(): void

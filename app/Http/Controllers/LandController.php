@@ -14,6 +14,7 @@ use App\Workshop\Land\MoveGrip;
 use App\Workshop\Land\OpenLand;
 use App\Workshop\Land\ShowLand;
 use App\Workshop\Land\ShowRail;
+use App\Workshop\Land\TakeLand;
 use App\Workshop\LoadProject;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -58,6 +59,13 @@ final class LandController
         $points = array_map(fn (mixed $p): array => is_array($p) && is_numeric($p['x'] ?? null) && is_numeric($p['y'] ?? null) ? [(float) $p['x'], (float) $p['y']] : [0.0, 0.0], array_values((array) $request->query('points', [])));
 
         return response($measure->tape($layout, $section, $points), 200, ['Content-Type' => 'text/plain; charset=utf-8']);
+    }
+
+    public function take(Layout $layout, Section $section, string $form, TakeLand $take): Response
+    {
+        $file = $take->as($form, $layout, $section);
+
+        return response($file['body'], 200, ['Content-Type' => $file['type'], 'Content-Disposition' => "attachment; filename=\"{$file['name']}\""]);
     }
 
     /** The picture of exactly the land that the address names; gone when that land is. */

@@ -13,3 +13,4 @@
             <p>{{ $f['finding']->why }} {{ $f['finding']->do }}</p></div></li>
     @endforeach
 </ol>
+<p class="in take"><span class="soft">To take along:</span> @foreach (['csv' => 'track as CSV', 'asc' => 'heights as ASCII grid', 'geojson' => 'contours as GeoJSON', 'png' => 'relief as PNG'] as $form => $word)<a class="link" href="{{ $here('land.take', [$form]) }}" download>{{ $word }}</a> @endforeach</p>
