@@ -14,6 +14,8 @@ use IdleRidge\Core\Geometry\Simplify;
  * The land as layers of foam from the board up. A carved layer covers all land above its bottom and is cut away to shape;
  * a filled one covers the land above its top and is built out to shape. Volumes in mm³.
  *
+ * A layer into which a tunnel's bore reaches is cut open there; a lining closes what is left over the bore's roof.
+ *
  * For a carved stack `carved` is what is cut away and nothing is filled; for a filled one `filler` is what is added.
  */
 final readonly class FoamStack
@@ -43,9 +45,11 @@ final readonly class FoamStack
     /**
      * @param HeightMesh $shape the land less its skin
      * @param float $base the board's top, mm over the datum
+     * @param list<Bore> $bores
      */
-    public static function of(HeightMesh $shape, float $base, float $thickness, CutSchool $school): self
+    public static function of(HeightMesh $shape, float $base, float $thickness, CutSchool $school, array $bores = []): self
     {
+        $bored = array_map(fn (Bore $bore): array => $bore->over($shape), $bores);
         $top = max($shape->z);
         $lowest = min($shape->z);
         $layers = [];
@@ -56,7 +60,8 @@ final readonly class FoamStack
                 break;
             }
             $level = $bottom + $school->share() * $thickness;
-            [$outline] = Contours::of($shape, [$level + ($level < $lowest + self::HAIR ? self::FOOT : self::HAIR)]);
+            $line = $level + ($level < $lowest + self::HAIR ? self::FOOT : self::HAIR);
+            [$outline] = Contours::of(self::opened($shape, $bored, $bottom, $line), [$line]);
             if ($outline->areaAbove <= 0.0) {
                 continue;
             }
@@ -65,6 +70,9 @@ final readonly class FoamStack
             $foam += $layer->volume();
         }
         $land = $shape->volumeAbove($base);
+        foreach ($bores as $bore) {
+            $land -= $bore->volume($shape->xs[count($shape->xs) - 1], $shape->ys[count($shape->ys) - 1]);
+        }
 
         return new self(
             $school, $layers, $foam,
@@ -74,7 +82,8 @@ final readonly class FoamStack
     }
 
     /**
-     * Land less a skin measured square to the surface: lowered by `t·√(1 + |∇z|²)`, at most three times t.
+     * Land less a skin measured square to the surface: lowered by `t·√(1 + |∇z|²)`, at most three times t. The slope is the
+     * gentler of those to either side, so that the foot of a wall is not dug away.
      */
     public static function lessSkin(HeightGrid $land, float $skin): HeightGrid
     {
@@ -85,16 +94,43 @@ final readonly class FoamStack
         $out = [];
         foreach ($land->values as $p => $z) {
             $i = $p % $n;
-            $west = $i > 0 ? $p - 1 : $p;
-            $east = $i < $n - 1 ? $p + 1 : $p;
-            $south = $p >= $n ? $p - $n : $p;
-            $north = $p < $n * ($land->rows - 1) ? $p + $n : $p;
-            $gx = ($land->values[$east] - $land->values[$west]) / (($east - $west) * $land->cell);
-            $gy = ($land->values[$north] - $land->values[$south]) / (($north - $south) / $n * $land->cell);
+            $gx = self::gentler($i > 0 ? $z - $land->values[$p - 1] : null, $i < $n - 1 ? $land->values[$p + 1] - $z : null) / $land->cell;
+            $gy = self::gentler($p >= $n ? $z - $land->values[$p - $n] : null, $p < $n * ($land->rows - 1) ? $land->values[$p + $n] - $z : null) / $land->cell;
             $out[] = $z - $skin * min(3.0, sqrt(1.0 + $gx * $gx + $gy * $gy));
         }
 
         return $land->with($out);
+    }
+
+    private static function gentler(?float $before, ?float $after): float
+    {
+        $before ??= $after ?? 0.0;
+        $after ??= $before;
+
+        return abs($before) < abs($after) ? $before : $after;
+    }
+
+    /**
+     * The shape as one layer sees it: where a bore goes through the layer it falls away from the line at the bore's sides,
+     * by their distance, so that the outline follows them.
+     *
+     * @param list<array<int, array{float, float, float}>> $bored
+     */
+    private static function opened(HeightMesh $shape, array $bored, float $bottom, float $line): HeightMesh
+    {
+        if ($bored === []) {
+            return $shape;
+        }
+        $z = $shape->z;
+        foreach ($bored as $nodes) {
+            foreach ($nodes as $p => [$away, $floor, $roof]) {
+                if ($line > $floor + self::FOOT && $bottom < $roof) {
+                    $z[$p] = min($z[$p], $line + $away);
+                }
+            }
+        }
+
+        return new HeightMesh($shape->xs, $shape->ys, array_values($z));
     }
 
     /**

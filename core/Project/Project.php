@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
+use IdleRidge\Core\Cuts\Bore;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\Basin;
@@ -215,6 +216,24 @@ final readonly class Project
     public function roof(Run $run, float $station): float
     {
         return $run->grade->heightAt($station) + $run->profile->railTop() + $this->layout->vehicle->height + $this->layout->clearanceMargin;
+    }
+
+    /**
+     * @param list<Run> $runs
+     * @return list<Bore> the room of their tunnels
+     */
+    public function bores(array $runs): array
+    {
+        $bores = [];
+        foreach ($runs as $run) {
+            foreach ($run->structures as $structure) {
+                if ($structure->kind === 'tunnel') {
+                    $bores[] = Bore::through($run, $structure, $this->layout->vehicle, $this->layout->clearanceMargin);
+                }
+            }
+        }
+
+        return $bores;
     }
 
     /** The land over the room of a run, at its middle, mm; negative where the land does not reach so high. */

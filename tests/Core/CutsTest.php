@@ -12,7 +12,9 @@ use IdleRidge\Core\Cuts\Piece;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Track\Vehicle;
 use PHPUnit\Framework\TestCase;
+use Tests\Build;
 use Tests\Fixtures;
 
 final class CutsTest extends TestCase
@@ -80,10 +82,31 @@ final class CutsTest extends TestCase
         $slope = FoamStack::lessSkin(self::grid(fn (float $x): float => $x), 4.0);
         $this->assertEqualsWithDelta(300.0 + 2.5 - 4.0 * M_SQRT2, $slope->values[60 + 40 * 120], 1e-6);
         $cliff = FoamStack::lessSkin(self::grid(fn (float $x): float => $x > 300 ? 200.0 : 0.0), 4.0);
-        $this->assertEqualsWithDelta(-12.0, min($cliff->values), 1e-6, 'at most three times');
+        $this->assertSame([-4.0, 196.0], [min($cliff->values), max($cliff->values)], 'its foot is not dug away');
+        $steep = FoamStack::lessSkin(self::grid(fn (float $x): float => 6.0 * $x), 4.0);
+        $this->assertEqualsWithDelta(6.0 * 302.5 - 12.0, $steep->values[60 + 40 * 120], 1e-6, 'at most three times');
         $flat = self::grid(fn (): float => 30.0);
         $this->assertSame(27.0, FoamStack::lessSkin($flat, 3.0)->values[500]);
         $this->assertSame($flat, FoamStack::lessSkin($flat, 0.0));
+    }
+
+    public function test_layers_are_cut_open_where_a_bore_goes_through_them(): void
+    {
+        // Vehicles 34 wide and 50 high, margin 8, rail top 8.8: the bore is 50 wide, from 60 to 126.8.
+        $vehicle = Vehicle::from(280.0, 190.0, 34.0, 50.0);
+        $project = Build::project([Build::straight(1, 301.0, 60.0, 60.0, Build::evenProfile(), structures: [['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 1200.0]])], sheet: ['vehicle' => $vehicle], base: 160.0);
+        $shape = Build::study($project)->terrain->mesh();
+        $stack = FoamStack::of($shape, 0.0, 20.0, CutSchool::Carved, $project->bores($project->runs));
+        $this->assertCount(8, $stack->layers);
+        foreach ($stack->layers as $layer) {
+            $open = in_array($layer->bottom, [80.0, 100.0, 120.0], true);
+            $this->assertEqualsWithDelta(720_000.0 - ($open ? 1200.0 * 50.0 : 0.0), $layer->area, 60.0, "layer at {$layer->bottom}");
+            $this->assertCount($open ? 2 : 1, $layer->pieces);
+        }
+        // Foam of eight whole layers less three gaps; the land less its bore; what is cut away by hand is between them.
+        $this->assertEqualsWithDelta(720_000.0 * 160.0 - 3 * 1_200_000.0, $stack->foam, 5000.0);
+        $this->assertEqualsWithDelta(1200.0 * 50.0 * 66.8 - 3 * 1_200_000.0, $stack->carved, 5000.0);
+        $this->assertEqualsWithDelta(720_000.0 * 160.0, FoamStack::of($shape, 0.0, 20.0, CutSchool::Carved)->foam, 5000.0);
     }
 
     public function test_sheets_are_counted_by_area(): void

@@ -29,6 +29,6 @@ final class CutsCommand extends RidgeCommand
         $works = new CutLand;
         $model = $project->land($section, GroundSolver::solve($project->groundProblem($section), LandDesk::CELL));
 
-        return $works->facts($works->stack($model, $section, $cuts), $section, $cuts);
+        return $works->facts($works->stack($project, $model, $section, $cuts), $section, $cuts);
     }
 }

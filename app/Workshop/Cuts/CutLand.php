@@ -9,6 +9,7 @@ use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Cuts\Piece;
 use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 
 /** The foam stack of a section's land, for screens and the command line alike. */
@@ -16,11 +17,11 @@ final class CutLand
 {
     private const CELL = 5.0;
 
-    public function stack(LandModel $model, Section $section, CutSettings $cuts): FoamStack
+    public function stack(Project $project, LandModel $model, Section $section, CutSettings $cuts): FoamStack
     {
         $land = $model->terrain(self::CELL)->grid();
 
-        return FoamStack::of(FoamStack::lessSkin($land, $cuts->skin)->mesh($section->width, $section->depth), $section->base, $cuts->thickness, $cuts->school);
+        return FoamStack::of(FoamStack::lessSkin($land, $cuts->skin)->mesh($section->width, $section->depth), $section->base, $cuts->thickness, $cuts->school, $project->bores($model->grading->runs));
     }
 
     /** @return array<string, mixed> the form of docs/formats/cuts.schema.json */

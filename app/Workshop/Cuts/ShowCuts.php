@@ -32,7 +32,7 @@ final readonly class ShowCuts
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
         $cuts = $project->layout->cuts;
-        $stack = $this->cut->stack($this->desk->model($project, $section), $section, $cuts);
+        $stack = $this->cut->stack($project, $this->desk->model($project, $section), $section, $cuts);
         $indices = array_map(fn (Layer $layer): int => $layer->index, $stack->layers);
         $picked = in_array($picked, $indices, true) ? $picked : ($indices[0] ?? 0);
         $at = array_search($picked, $indices, true);

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Cuts;
+
+use IdleRidge\Core\Geometry\HeightMesh;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\Structure;
+use IdleRidge\Core\Track\Vehicle;
+use IdleRidge\Core\Track\VehicleSweep;
+
+/**
+ * The room of a tunnel in the foam, section coordinates, mm: as wide as the widest throw and the margin on either side,
+ * from the formation up to the vehicle's height and the margin over the rails.
+ */
+final readonly class Bore
+{
+    /** How far around it the distance to it is told, mm: enough for a line between nodes to be drawn where it is. */
+    private const AROUND = 15.0;
+
+    private const STEP = 10.0;
+
+    /** It goes on so far out of its portals that no film of foam is left there, mm. */
+    private const PORTAL = 1.0;
+
+    private function __construct(public Run $run, public float $from, public float $to, public float $left, public float $right, public float $rise)
+    {
+    }
+
+    public static function through(Run $run, Structure $tunnel, Vehicle $vehicle, float $margin): self
+    {
+        $sweep = new VehicleSweep($run->alignment, $vehicle);
+        $left = $right = 0.0;
+        for ($station = $tunnel->from; $station < $tunnel->to + self::STEP; $station += self::STEP) {
+            $throw = $sweep->at(min($station, $tunnel->to));
+            [$left, $right] = [max($left, $throw['left']), max($right, $throw['right'])];
+        }
+
+        return new self($run, $tunnel->from, $tunnel->to, $left + $margin, $right + $margin, $run->profile->railTop() + $vehicle->height + $margin);
+    }
+
+    /**
+     * @return array<int, array{float, float, float}> node of the mesh → distance to the bore's side (negative inside), floor, roof
+     */
+    public function over(HeightMesh $mesh): array
+    {
+        $line = $this->run->alignment->polyline($this->from, $this->to);
+        $wide = max($this->left, $this->right) + self::AROUND;
+        $xs = array_map(fn (Point $p): float => $p->x, $line);
+        $ys = array_map(fn (Point $p): float => $p->y, $line);
+        [$x1, $y1, $x2, $y2] = [min($xs) - $wide, min($ys) - $wide, max($xs) + $wide, max($ys) + $wide];
+        $out = [];
+        foreach ($mesh->ys as $j => $y) {
+            foreach ($y < $y1 || $y > $y2 ? [] : $mesh->xs as $i => $x) {
+                if ($x < $x1 || $x > $x2) {
+                    continue;
+                }
+                $place = $this->run->alignment->nearest(new Point($x, $y));
+                $aside = $place['offset'] >= 0.0 ? $place['offset'] - $this->left : -$place['offset'] - $this->right;
+                $away = max($aside, $this->from - self::PORTAL - $place['station'], $place['station'] - $this->to - self::PORTAL);
+                if ($away < self::AROUND) {
+                    $floor = $this->run->grade->heightAt($place['station']);
+                    $out[$j * count($mesh->xs) + $i] = [$away, $floor, $floor + $this->rise];
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /** What of it lies over a board of this size, mm³. */
+    public function volume(float $width, float $depth): float
+    {
+        $parts = max(1, (int) ceil(($this->to - $this->from) / self::STEP));
+        $on = 0;
+        for ($k = 0; $k < $parts; $k++) {
+            $p = $this->run->alignment->pointAt($this->from + ($this->to - $this->from) * ($k + 0.5) / $parts);
+            $on += $p->x >= 0.0 && $p->y >= 0.0 && $p->x <= $width && $p->y <= $depth ? 1 : 0;
+        }
+
+        return ($this->left + $this->right) * $this->rise * ($this->to - $this->from) * $on / $parts;
+    }
+}
