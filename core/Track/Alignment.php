@@ -38,7 +38,7 @@ final readonly class Alignment
      * Tangents by length; arcs by radius and angle, positive to the left; transitions by length and the radii at their
      * ends, positive to the left, 0 for straight.
      *
-     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
+     * @param array<array-key, array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
      *
      * @throws Refusal naming the piece that cannot be
      */

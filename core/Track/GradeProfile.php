@@ -23,7 +23,7 @@ final readonly class GradeProfile
     }
 
     /**
-     * @param list<array{station_mm: float, height_mm: float, curve_mm?: float}> $points
+     * @param array<array-key, array{station_mm: float, height_mm: float, curve_mm?: float}> $points
      *
      * @throws Refusal for a point off the run, two at one station, or parabolas that meet
      */

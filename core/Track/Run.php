@@ -34,9 +34,11 @@ final readonly class Run
     }
 
     /**
-     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
-     * @param list<array{station_mm: float, height_mm: float, curve_mm?: float}> $gradePoints
-     * @param list<array{kind: string, from_mm: float, to_mm: float}> $structures bridges and tunnels
+     * @param array<array-key, array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
+     * @param array<array-key, array{station_mm: float, height_mm: float, curve_mm?: float}> $gradePoints
+     * @param array<array-key, array{kind: string, from_mm: float, to_mm: float}> $structures bridges and tunnels
+     *
+     * Keys of the three lists are only for refusals to name their place by.
      *
      * @throws Refusal
      */
@@ -59,7 +61,7 @@ final readonly class Run
         $alignment = Alignment::from($start, $headingDeg, $pieces);
         $grade = GradeProfile::from($startHeight, $gradePoints, $alignment->length);
 
-        return new self($uid, $name, $start, $headingDeg, $pieces, $startHeight, $gradePoints, $profile, $alignment, $grade, Structure::along($structures, $alignment->length));
+        return new self($uid, $name, $start, $headingDeg, array_values($pieces), $startHeight, array_values($gradePoints), $profile, $alignment, $grade, Structure::along($structures, $alignment->length));
     }
 
     /** The same run in a section's own coordinates. */

@@ -16,7 +16,7 @@ final readonly class Structure
     }
 
     /**
-     * @param list<array{kind: string, from_mm: float, to_mm: float}> $given
+     * @param array<array-key, array{kind: string, from_mm: float, to_mm: float}> $given
      * @return list<self> by station
      *
      * @throws Refusal for one that leaves its run, or two that overlap

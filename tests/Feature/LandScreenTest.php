@@ -99,6 +99,12 @@ final class LandScreenTest extends FeatureCase
         $this->assertEquals([['kind' => 'tunnel', 'from_mm' => 20, 'to_mm' => 530]], $run->fresh()?->structures);
         $this->get($this->at($section, "/land?run={$run->uid}&tab=structures&st=100"))->assertOk()->assertSee('Land over the bore')->assertSee('The tunnel breaks through');
         $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '5', 'elements' => [['kind' => 'tangent', 'length' => '510']]])->assertStatus(422)->assertSee('leaves its run');
+        // A row that is emptied does not shift the places of those after it.
+        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '5', 'structures' => [['kind' => 'tunnel', 'from' => '', 'to' => ''], ['kind' => 'bridge', 'from' => '-3', 'to' => '90']]])
+            ->assertStatus(422)->assertSee('data-for="structures/1/from_mm', false);
+        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '5', 'grade_points' => [['station' => '', 'height' => ''], ['station' => '9000', 'height' => '70']]])
+            ->assertStatus(422)->assertSee('data-for="grade_points/1/station_mm', false);
+        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '5', 'structures' => ['x' => 'y', 'z' => ['from' => ['a'], 'to' => '9']]])->assertStatus(422);
         $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '5', 'structures' => [['kind' => '', 'from' => '', 'to' => '']]])->assertOk();
         $this->assertSame([], $run->fresh()?->structures);
         $this->send('delete', $section, "/runs/{$run->uid}")->assertOk()->assertSee('no run yet');

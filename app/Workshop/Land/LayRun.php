@@ -107,7 +107,7 @@ final readonly class LayRun
         }
 
         return $typed->made(function () use ($typed, $section, $standing, $old, $x, $y, $heading, $pieces, $level, $profile): Run {
-            $structures = $typed->has('structures') ? $this->structures($typed) : array_map(fn (Structure $s): array => $s->toArray(), $old->structures);
+            $structures = $typed->has('structures') ? $this->structures($typed, $old) : array_map(fn (Structure $s): array => $s->toArray(), $old->structures);
             $points = $typed->has('grade_points') ? $this->gradePoints($typed, $level, $old) : $old->gradePoints;
             $here = Run::lay($standing->uid, $typed->text('name', $standing->name), new Point($x, $y), $heading, $pieces, $level, $points, FormationProfile::from($profile), $structures);
             $this->onBoard($here, $section->width, $section->depth);
@@ -119,35 +119,36 @@ final readonly class LayRun
         });
     }
 
-    /** @return list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> */
+    /** @return array<array-key, array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> */
     private function pieces(Typed $typed, Run $old): array
     {
         $pieces = [];
         foreach (array_keys($typed->list('elements')) as $k) {
             $was = $old->pieces[$k] ?? [];
             if ($typed->text("elements.{$k}.kind") === 'arc') {
-                $pieces[] = [
+                $pieces[$k] = [
                     'kind' => 'arc', 'radius_mm' => $typed->length("elements.{$k}.radius", current: $was['radius_mm'] ?? null),
                     'angle_deg' => $typed->number("elements.{$k}.angle"),
                 ];
             } elseif ($typed->text("elements.{$k}.kind") === 'transition') {
                 $radius = fn (string $end): float => $typed->text("elements.{$k}.{$end}") === '' ? 0.0 : $typed->length("elements.{$k}.{$end}", current: $end === 'from' ? ($was['from_radius_mm'] ?? null) : ($was['to_radius_mm'] ?? null));
-                $pieces[] = ['kind' => 'transition', 'length_mm' => $typed->length("elements.{$k}.length", current: $was['length_mm'] ?? null), 'from_radius_mm' => $radius('from'), 'to_radius_mm' => $radius('to')];
+                $pieces[$k] = ['kind' => 'transition', 'length_mm' => $typed->length("elements.{$k}.length", current: $was['length_mm'] ?? null), 'from_radius_mm' => $radius('from'), 'to_radius_mm' => $radius('to')];
             } elseif ($typed->text("elements.{$k}.kind") === 'tangent') {
-                $pieces[] = ['kind' => 'tangent', 'length_mm' => $typed->length("elements.{$k}.length", current: $was['length_mm'] ?? null)];
+                $pieces[$k] = ['kind' => 'tangent', 'length_mm' => $typed->length("elements.{$k}.length", current: $was['length_mm'] ?? null)];
             }
         }
 
         return $pieces;
     }
 
-    /** @return list<array{kind: string, from_mm: float, to_mm: float}> rows with nothing typed are left out */
-    private function structures(Typed $typed): array
+    /** @return array<array-key, array{kind: string, from_mm: float, to_mm: float}> rows with nothing typed are left out */
+    private function structures(Typed $typed, Run $old): array
     {
         $out = [];
         foreach (array_keys($typed->list('structures')) as $k) {
             if ($typed->text("structures.{$k}.from").$typed->text("structures.{$k}.to") !== '') {
-                $out[] = ['kind' => $typed->text("structures.{$k}.kind"), 'from_mm' => $typed->length("structures.{$k}.from"), 'to_mm' => $typed->length("structures.{$k}.to")];
+                $was = $old->structures[$k] ?? null;
+                $out[$k] = ['kind' => $typed->text("structures.{$k}.kind"), 'from_mm' => $typed->length("structures.{$k}.from", current: $was?->from), 'to_mm' => $typed->length("structures.{$k}.to", current: $was?->to)];
             }
         }
 
@@ -157,7 +158,7 @@ final readonly class LayRun
     /**
      * A height may be typed as a grade, such as 2.2 %: it then counts from the point before.
      *
-     * @return list<array{station_mm: float, height_mm: float, curve_mm?: float}>
+     * @return array<array-key, array{station_mm: float, height_mm: float, curve_mm?: float}>
      */
     private function gradePoints(Typed $typed, float $level, Run $old): array
     {
@@ -176,7 +177,7 @@ final readonly class LayRun
             }
             $before = $station;
             $curve = $typed->has("grade_points.{$k}.curve") ? $typed->length("grade_points.{$k}.curve", 0.0, $was['curve_mm'] ?? null) : ($was['curve_mm'] ?? 0.0);
-            $points[] = ['station_mm' => $station, 'height_mm' => $height] + ($curve === 0.0 ? [] : ['curve_mm' => $curve]);
+            $points[$k] = ['station_mm' => $station, 'height_mm' => $height] + ($curve === 0.0 ? [] : ['curve_mm' => $curve]);
         }
 
         return $points;
