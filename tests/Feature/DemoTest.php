@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Workshop\Cuts\CutLand;
+use App\Workshop\Land\StudyFile;
+use App\Workshop\LoadProject;
+use App\Workshop\Plan\PlanFile;
+use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Cuts\FoamStack;
+use IdleRidge\Core\Cuts\Layer;
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Land\Graded;
+use IdleRidge\Core\Land\Grading;
+use IdleRidge\Core\Plan\BenchWork;
+use IdleRidge\Core\Plan\State;
+use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Rulebook\Rulebook;
+use IdleRidge\Core\Track\Arc;
+use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\Structure;
+use IdleRidge\Core\Track\Tangent;
+use Psr\Clock\ClockInterface;
+
+/** The table in docs/demo.md is true, and names everything that is looked for here. */
+final class DemoTest extends FeatureCase
+{
+    public function test_every_feature_stands_in_the_section_that_the_table_names(): void
+    {
+        $project = app(LoadProject::class)->of($this->demo());
+        $work = (new PlanFile)->work($project, intdiv(app(ClockInterface::class)->now()->getTimestamp(), 60));
+        preg_match_all('/^\| (?!to be seen)([^|]+) \| ([^|]+) \| [^|]+ \|$/m', (string) file_get_contents(base_path('docs/demo.md')), $rows, PREG_SET_ORDER);
+        $looks = $this->looks();
+        $this->assertEqualsCanonicalizing(array_keys($looks), array_column($rows, 1));
+        $studies = [];
+        foreach ($rows as [, $feature, $name]) {
+            $section = $project->section($name);
+            $study = $studies[$name] ??= (new StudyFile)->of($project, $section);
+            $this->assertTrue($looks[$feature]($study, $work), "{$feature} on {$name}");
+        }
+        $this->assertCount(4, $studies, 'every section shows something');
+    }
+
+    /** @return array<string, callable(LandStudy, BenchWork): bool> */
+    private function looks(): array
+    {
+        $runs = fn (LandStudy $s): array => array_values(array_filter($s->model->grading->runs, fn (Run $r): bool => ($r->within($s->section->width, $s->section->depth) ?? [0.0, 0.0])[1] > 10.0));
+        $built = fn (string $kind): callable => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => array_filter($r->structures, fn (Structure $b): bool => $b->kind === $kind) !== []) !== [];
+        $found = fn (string $id): callable => fn (LandStudy $s): bool => array_filter(Rulebook::check($s), fn (Finding $f): bool => $f->id === $id) !== [];
+        $graded = fn (int $kind): callable => fn (LandStudy $s): bool => count(array_filter($s->terrain->graded, fn (Graded $g): bool => $g->kind === $kind)) > 200;
+        $line = fn (string $kind): callable => fn (LandStudy $s): bool => array_filter($s->project->features, fn (LandFeature $f): bool => $f->kind === $kind
+            && $f->points[0]->x > $s->section->placement->x && $f->points[0]->x < $s->section->placement->x + $s->section->width) !== [];
+        $states = function (LandStudy $s, BenchWork $w): array {
+            $states = [];
+            foreach ($s->project->works->zonesOf($s->section->uid) as $zone) {
+                foreach ($s->project->works->coatsOf($zone->uid) as $coat) {
+                    $laid = array_filter($s->project->works->laid, fn (Laid $l): bool => $l->coat === $coat->uid);
+                    $states[] = $laid === [] ? State::Bare : $w->state(end($laid));
+                }
+            }
+
+            return $states;
+        };
+        $stack = fn (LandStudy $s): FoamStack => (new CutLand)->stack($s->project, $s->model, $s->section, $s->project->layout->cuts);
+
+        return [
+            'grade that changes' => fn (LandStudy $s): bool => count(array_unique(array_map(fn (float $at): int => (int) round(100 * $runs($s)[0]->grade->gradeAt($at)), [300.0, 700.0, 1100.0]))) === 3,
+            'siding beside the line' => fn (LandStudy $s): bool => count($runs($s)) >= 2,
+            'wall between two formations' => fn (LandStudy $s): bool => $s->walls !== [],
+            'what strikes the coach' => $found('clearance'),
+            'face too steep for plaster' => $found('face-too-steep'),
+            'ridge line' => $line('ridge'),
+            'valley line' => $line('hollow'),
+            'pond that holds its water' => fn (LandStudy $s): bool => $s->model->ground->basins !== [] && ! $found('basin-spills')($s),
+            'zones at every state' => fn (LandStudy $s, BenchWork $w): bool => array_diff(['bare', 'setting', 'ready'], array_column($states($s, $w), 'value')) === [],
+            'foam seen as layers' => fn (LandStudy $s): bool => count($stack($s)->layers) > 5,
+            'cutting' => $graded(Grading::CUT),
+            'tunnel' => $built('tunnel'),
+            'thin lid over a tunnel' => $found('tunnel-lid'),
+            'foam cut open by a bore' => fn (LandStudy $s): bool => count(array_filter($stack($s)->layers, fn (Layer $layer): bool => count($layer->pieces) === 2)) === 3,
+            'bank' => $graded(Grading::FILL),
+            'bridge' => $built('bridge'),
+            'coat still wet' => fn (LandStudy $s, BenchWork $w): bool => in_array(State::Wet, $states($s, $w), true),
+            'nights too cold for a film' => fn (LandStudy $s): bool => $s->project->works->room($s->section)->night->temperature < 8.0,
+            'curve, then straight' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => $r->alignment->elements[0] instanceof Arc && $r->alignment->elements[1] instanceof Tangent) !== [],
+        ];
+    }
+}
