@@ -137,16 +137,16 @@ final class PlanDrawing
         $wide = $length / $real(1.0) * $f->scale;
         $right = $f->left + $f->width;
         $y = $f->top + $f->height + 34.0;
+        $words = Length::decimal($length, 0).($layout->units === Units::Metric ? ' m' : ' ft');
         $this->svg->path('scale-bar', Svg::d([[$right - $wide, $y - 4.0], [$right - $wide, $y], [$right, $y], [$right, $y - 4.0]]))
-            ->text('m tick halo', $right - $wide - 6.0, $y + 1.0, Length::decimal($length, 0).($layout->units === Units::Metric ? ' m' : ' ft'), 'end');
+            ->text('m tick halo', $right - $wide - 6.0, $y + 1.0, $words, 'end');
         // Heavy where it points, so that it needs no colour.
-        [$x, $cy] = [$f->left + $f->width - 15.0, $f->top + 17.0];
+        [$x, $cy] = [$right - $wide - 24.0 - 7.0 * mb_strlen($words), $y - 7.0];
         $north = deg2rad($layout->northDeg - $this->page->section->placement->angleDeg);
         [$ux, $uy] = [cos($north), -sin($north)];
-        $this->svg->circle('north-disc', $x, $cy, 11.5)
-            ->path('north', Svg::d([[$x + 10.0 * $ux, $cy + 10.0 * $uy], [$x - 3.5 * $uy, $cy + 3.5 * $ux], [$x + 3.5 * $uy, $cy - 3.5 * $ux]], true))
-            ->line('north-tail', $x, $cy, $x - 9.0 * $ux, $cy - 9.0 * $uy);
-        $this->labels->block($x - 13.0, $cy - 13.0, $x + 13.0, $cy + 13.0);
+        $this->svg->circle('north-disc', $x, $cy, 9.0)
+            ->path('north', Svg::d([[$x + 8.0 * $ux, $cy + 8.0 * $uy], [$x - 3.0 * $uy, $cy + 3.0 * $ux], [$x + 3.0 * $uy, $cy - 3.0 * $ux]], true))
+            ->line('north-tail', $x, $cy, $x - 7.0 * $ux, $cy - 7.0 * $uy);
     }
 
     private function cutLine(): void

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Drawing;
 
-use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Project\Project;
 
 /** The boards as they lie, with the numbers of the moves where they are done, and the minutes on each board. */
 final class WhereDrawing
 {
+    /** Width of a letter of the names. */
+    private const LETTER = 5.5;
+
     /**
      * @param array<string, list<list<array{float, float}>>> $contours
      * @param list<array{section: string, x: float, y: float, number: int}> $marks section coordinates
@@ -17,33 +19,18 @@ final class WhereDrawing
      */
     public static function of(Project $project, array $contours, array $marks, array $minutes): ?Svg
     {
-        if ($project->sections === []) {
+        $plan = BoardsPlan::of($project, 434.0, 76.0, 4.0, 18.0);
+        if ($plan === null) {
             return null;
         }
-        $corners = array_merge(...array_map(fn ($s): array => $s->corners(), $project->sections));
-        $xs = array_map(fn (Point $p): float => $p->x, $corners);
-        $ys = array_map(fn (Point $p): float => $p->y, $corners);
-        $frame = new PlanFrame(max($xs) - min($xs), max($ys) - min($ys), 434.0, 76.0, 4.0, 18.0);
-        $move = fn (Point $p): Point => new Point($p->x - min($xs), $p->y - min($ys));
-        $svg = new Svg(442.0, $frame->height + 38.0, 'Where the moves are', ['class' => 'drawing boards where']);
-        $labels = new Labels(440.0, $frame->height + 38.0, 2.0, 0.0);
+        $svg = new Svg(442.0, $plan->frame->height + 38.0, 'Where the moves are', ['class' => 'drawing boards where']);
+        $labels = new Labels(440.0, $plan->frame->height + 38.0, 2.0, 0.0);
+        $plan->draw($svg, $contours);
         $spots = [];
-        foreach ($project->sections as $section) {
-            $svg->path('brd', $frame->d(array_map($move, $section->corners()), true));
-            $d = '';
-            foreach ($contours[$section->uid] ?? [] as $line) {
-                $d .= $frame->d(array_map(fn (array $p): Point => $move($section->placement->toLayout(new Point($p[0], $p[1]))), $line));
-            }
-            $svg->path('ct', $d);
-            foreach ($marks as $mark) {
-                if ($mark['section'] === $section->uid) {
-                    $at = $move($section->placement->toLayout(new Point($mark['x'], $mark['y'])));
-                    $spots[round($at->x).'|'.round($at->y)] = [...($spots[round($at->x).'|'.round($at->y)] ?? [$frame->x($at->x), $frame->y($at->y)]), $mark['number']];
-                }
-            }
-        }
-        foreach ($project->runs as $run) {
-            $svg->path('tr', $frame->d(array_map($move, $run->alignment->polyline(0.0, $run->alignment->length, 0.0, 2.0))));
+        foreach ($marks as $mark) {
+            [$x, $y] = $plan->at($project->section($mark['section']), $mark['x'], $mark['y']);
+            $key = round($x).'|'.round($y);
+            $spots[$key] = [...($spots[$key] ?? [$x, $y]), $mark['number']];
         }
         foreach ($spots as $spot) {
             $words = implode(' ', array_slice($spot, 2));
@@ -55,10 +42,12 @@ final class WhereDrawing
             }
         }
         foreach ($project->sections as $section) {
-            $left = $move($section->placement->toLayout(new Point(0.0, $section->depth)));
-            $low = $move($section->placement->toLayout(new Point(0.0, 0.0)));
+            [$x, $top] = $plan->at($section, 0.0, $section->depth);
+            [, $foot] = $plan->at($section, 0.0, 0.0);
             $words = $section->name.(isset($minutes[$section->uid]) ? '  '.$minutes[$section->uid].' min' : '');
-            $place = $labels->place($words, 6.0, 13.0, [[$frame->x($left->x) + 2.0, $frame->y($left->y) - 5.0], [$frame->x($low->x) + 2.0, $frame->y($low->y) + 13.0]]);
+            // A name longer than what is left of the drawing begins sooner.
+            $x = min($x + 2.0, 438.0 - self::LETTER * mb_strlen($words));
+            $place = $labels->place($words, self::LETTER, 13.0, [[$x, $top - 5.0], [$x, $foot + 13.0], [$x - 30.0, $foot + 13.0]]);
             if ($place !== null) {
                 $svg->text('h', $place[0], $place[1], $words);
             }

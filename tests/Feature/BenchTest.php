@@ -53,6 +53,25 @@ final class BenchTest extends FeatureCase
         $this->assertSame('done again', $this->journal($layout)[0]->kind);
     }
 
+    public function test_every_board_with_work_tonight_is_named_where_it_lies(): void
+    {
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $plan = $this->plan($layout);
+        $minutes = [];
+        foreach ($plan->within(...$plan->session()) as $placed) {
+            $minutes[$placed->move->section->name] = ($minutes[$placed->move->section->name] ?? 0) + $placed->move->minutes;
+        }
+        $this->assertGreaterThan(2, count($minutes), 'more than a board or two');
+        $page = (string) $this->get("/layouts/{$layout->uid}/tonight")->assertOk()->getContent();
+        preg_match('/<svg[^>]*boards where.*?<\/svg>/s', $page, $drawing);
+        foreach ($minutes as $name => $sum) {
+            $this->assertMatchesRegularExpression("/>{$name}\s+{$sum} min</", $drawing[0]);
+        }
+        foreach ($plan->work->project->sections as $section) {
+            $this->assertStringContainsString(">{$section->name}", $drawing[0]);
+        }
+    }
+
     public function test_what_lies_over_something_wet_or_bare_is_not_begun(): void
     {
         $layout = $this->evening('2026-10-14T17:31Z');
