@@ -22,7 +22,7 @@ final class ReliefPicture
     {
         $cols = $sheet->cols;
         $rows = $sheet->rows;
-        $z = array_values(unpack('g*', $sheet->heights) ?: []);
+        $z = $sheet->grid()->values;
         $width = $cols * self::PER_CELL;
         $height = $rows * self::PER_CELL;
         $image = imagecreatetruecolor(max(1, $width), max(1, $height));

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Workshop\Land;
 
 use IdleRidge\Core\Geometry\Contours;
-use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Simplify;
 use IdleRidge\Core\Land\GroundAnswer;
@@ -113,8 +112,7 @@ final class LandDesk
             /** @var list<LandClass> $kept */
             return $kept;
         }
-        $sheet = $this->sheet($project, $section);
-        $grid = HeightGrid::cells($sheet->cols, $sheet->rows, $sheet->cell, 0.0, 0.0, array_values(unpack('g*', $sheet->heights) ?: []));
+        $grid = $this->sheet($project, $section)->grid();
         $classes = match ($tint) {
             'slope' => LandClasses::slopes($grid, $section->width, $section->depth),
             'damp' => LandClasses::damp($grid, $section->width, $section->depth),

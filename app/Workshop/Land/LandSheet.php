@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop\Land;
 
 use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Measure\Figure;
 
@@ -34,5 +35,11 @@ final readonly class LandSheet
         public array $bands,
         public string $heights,
     ) {
+    }
+
+    /** The heights at the middles of its cells. */
+    public function grid(): HeightGrid
+    {
+        return HeightGrid::cells($this->cols, $this->rows, $this->cell, 0.0, 0.0, array_values(unpack('g*', $this->heights) ?: []));
     }
 }

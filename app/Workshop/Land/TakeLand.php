@@ -9,7 +9,6 @@ use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use App\Workshop\LoadProject;
 use IdleRidge\Core\Geometry\Contours;
-use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Interchange\AsciiGrid;
 use IdleRidge\Core\Interchange\GeoJson;
 use IdleRidge\Core\Interchange\TrackTable;
@@ -33,7 +32,7 @@ final readonly class TakeLand
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
         $body = match ($form) {
-            'asc' => AsciiGrid::write($this->grid($project, $section)),
+            'asc' => AsciiGrid::write($this->desk->sheet($project, $section)->grid()),
             'geojson' => $this->contours($project, $section),
             'png' => ReliefPicture::png($this->desk->sheet($project, $section)),
             default => $this->track($project, $section),
@@ -42,16 +41,9 @@ final readonly class TakeLand
         return ['name' => (Str::slug($section->name) ?: 'section').($form === 'csv' ? '-track.csv' : ".{$form}"), 'type' => self::FORMS[$form], 'body' => $body];
     }
 
-    private function grid(Project $project, Section $section): HeightGrid
-    {
-        $sheet = $this->desk->sheet($project, $section);
-
-        return HeightGrid::cells($sheet->cols, $sheet->rows, $sheet->cell, 0.0, 0.0, array_values(unpack('g*', $sheet->heights) ?: []));
-    }
-
     private function contours(Project $project, Section $section): string
     {
-        $mesh = $this->grid($project, $section)->mesh($section->width, $section->depth);
+        $mesh = $this->desk->sheet($project, $section)->grid()->mesh($section->width, $section->depth);
 
         return GeoJson::contours(Contours::of($mesh, Contours::levels($mesh, LandDesk::INTERVAL)));
     }
