@@ -6,7 +6,6 @@ namespace App\Drawing;
 
 use App\Workshop\Land\LandPage;
 use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Rulebook\Headroom;
 use IdleRidge\Core\Track\Run;
 
 /**
@@ -156,7 +155,7 @@ final class ProfileDrawing
         foreach ($this->run->structures as $structure) {
             $from = max($this->from, $structure->from);
             $to = min($this->to, $structure->to);
-            if ($to <= $from) {
+            if ($to <= $from || $structure->isWall()) {
                 continue;
             }
             $upper = $lower = [];
@@ -165,9 +164,15 @@ final class ProfileDrawing
                 $level = $this->run->grade->heightAt($station);
                 $tunnel = $structure->kind === 'tunnel';
                 $upper[] = [$this->x($station), $this->y($tunnel ? $this->page->project->roof($this->run, $station) : $level)];
-                $lower[] = [$this->x($station), $this->y($tunnel ? $level : $level - Headroom::DECK)];
+                $lower[] = [$this->x($station), $this->y($tunnel ? $level : $level - $structure->thick)];
             }
             $this->svg->path($structure->kind === 'tunnel' ? 'bore' : 'deck', Svg::d([...$upper, ...array_reverse($lower)], true));
+            foreach ($structure->pierStations() as $station) {
+                if ($station >= $from && $station <= $to) {
+                    $p = $this->run->alignment->pointAt($station);
+                    $this->svg->line('pier', $this->x($station), $this->y($this->run->grade->heightAt($station) - $structure->thick), $this->x($station), $this->y($this->page->model->heightAt($p->x, $p->y)));
+                }
+            }
         }
     }
 

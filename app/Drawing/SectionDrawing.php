@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace App\Drawing;
 
 use App\Workshop\Land\LandPage;
-use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\Cut;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Rulebook\Headroom;
 use IdleRidge\Core\Track\Run;
-use IdleRidge\Core\Track\VehicleSweep;
+use IdleRidge\Core\Track\Sweeps;
 
 /**
  * The land cut open, never stretched: the whole cut above, and below it a window on the track with the longest vehicle
@@ -109,17 +107,21 @@ final class SectionDrawing
     private function water(callable $x, callable $y): void
     {
         $cut = $this->page->cut;
-        foreach ($this->page->model->ground->basins as $basin) {
+        $ground = $this->page->model->ground;
+        foreach ([...$ground->basins, ...$ground->streams] as $water) {
             $bed = [];
-            $flush = function () use (&$bed, $basin, $y): void {
+            $level = 0.0;
+            $flush = function () use (&$bed, &$level, $y): void {
                 if (count($bed) > 1) {
-                    $this->svg->path('open-water', Svg::d([...$bed, [$bed[count($bed) - 1][0], $y($basin->level)], [$bed[0][0], $y($basin->level)]], true));
+                    $this->svg->path('open-water', Svg::d([...$bed, [$bed[count($bed) - 1][0], $y($level)], [$bed[0][0], $y($level)]], true));
                 }
                 $bed = [];
             };
             foreach ($this->samples as [$offset, $height]) {
                 $p = $cut->pointAt($offset);
-                if ($height < $basin->level && Polygon::holds($basin->bank, $p->x, $p->y)) {
+                $here = $water->waterAt($p->x, $p->y);
+                if ($here !== null && $height < $here) {
+                    $level = $here;
                     $bed[] = [$x($offset), $y($height)];
                 } else {
                     $flush();
@@ -156,9 +158,15 @@ final class SectionDrawing
                 ->path('natural', Svg::d(array_map(fn (array $s): array => [$x($s[0]), $y($s[2])], $near)));
         }
         $level = $run->grade->heightAt($this->page->cut->station);
-        $this->track($run, $level, $x, $y);
+        if ($run->kind === 'track') {
+            $this->track($run, $level, $x, $y);
+        } else {
+            $this->svg->path('roadbed', Svg::d([[$x($run->profile->halfWidth(true) - 4.0), $y($level)], [$x($run->profile->halfWidth(true) - 4.0), $y($level + $run->profile->railTop())], [$x(4.0 - $run->profile->halfWidth(false)), $y($level + $run->profile->railTop())], [$x(4.0 - $run->profile->halfWidth(false)), $y($level)]], true));
+        }
         $this->svg->close();
-        $this->vehicle($run, $level, $x, $y);
+        if ($run->kind === 'track') {
+            $this->vehicle($run, $level, $x, $y);
+        }
         for ($z = 20.0 * ceil(($foot + 2.0) / 20.0); $y($z) > self::WINDOW_TOP + 6.0; $z += 20.0) {
             $this->svg->line('ticks', self::LEFT - 4.0, $y($z), self::LEFT, $y($z))->text('m tick', self::LEFT - 6.0, $y($z) + 4.0, Length::decimal($z, 0), 'end');
         }
@@ -182,35 +190,39 @@ final class SectionDrawing
     private function vehicle(Run $run, float $level, callable $x, callable $y): void
     {
         $layout = $this->page->project->layout;
-        $vehicle = $layout->vehicle;
         $railTop = $level + $run->profile->railTop();
+        $station = $this->page->cut->station;
+        $widest = $layout->vehicles[0];
         try {
-            $station = $this->page->cut->station;
-            $sharpest = $run->alignment->sharpest($station - $vehicle->body / 2.0, $station + $vehicle->body / 2.0);
-            if ($sharpest > 0.0) {
-                $vehicle->throwOn(1.0 / $sharpest);
+            foreach ($layout->vehicles as $vehicle) {
+                $sharpest = $run->alignment->sharpest($station - $vehicle->body / 2.0, $station + $vehicle->body / 2.0);
+                if ($sharpest > 0.0) {
+                    $vehicle->throwOn(1.0 / $sharpest);
+                }
             }
-            $throw = (new VehicleSweep($run->alignment, $vehicle))->at($station);
+            $throw = (new Sweeps($run->alignment, $layout->vehicles))->at($station);
+            $widest = $throw['left'] >= $throw['right'] ? $throw['left_by'] : $throw['right_by'];
         } catch (Refusal) {
-            $this->svg->text('note bad', (self::LEFT + self::RIGHT) / 2.0, self::WINDOW_TOP + 16.0, 'the curve is too tight for the longest vehicle', 'middle');
+            $this->svg->text('note bad', (self::LEFT + self::RIGHT) / 2.0, self::WINDOW_TOP + 16.0, "the curve is too tight for the {$vehicle->name}", 'middle');
 
             return;
         }
         $margin = $layout->clearanceMargin;
-        $head = max(self::WINDOW_TOP + 18.0, $y($railTop + $vehicle->height + $margin));
+        $head = max(self::WINDOW_TOP + 18.0, $y($railTop + $layout->tallest() + $margin));
         [$l, $r] = [$x($throw['left'] + $margin), $x(-$throw['right'] - $margin)];
-        $built = $run->structureAt($station)?->kind;
-        if ($built === 'tunnel') {
-            $this->svg->rect('bore', $l, $head, $r - $l, $y($level) - $head);
-        } elseif ($built === 'bridge') {
-            $this->svg->rect('deck', $x($run->profile->halfWidth(true)), $y($level), $x(-$run->profile->halfWidth(false)) - $x($run->profile->halfWidth(true)), $y($level - Headroom::DECK) - $y($level));
+        $built = $run->structureAt($station);
+        if ($built?->kind === 'tunnel') {
+            [$bl, $br] = $built->inside === null ? [$l, $r] : [$x($built->inside / 2.0), $x(-$built->inside / 2.0)];
+            $this->svg->rect('bore', $bl, $head, $br - $bl, $y($level) - $head);
+        } elseif ($built?->kind === 'bridge') {
+            $this->svg->rect('deck', $x($run->profile->halfWidth(true)), $y($level), $x(-$run->profile->halfWidth(false)) - $x($run->profile->halfWidth(true)), $y($level - $built->thick) - $y($level));
         }
         $this->svg->path('envelope', Svg::d([[$l, $y($railTop)], [$l, $head], [$r, $head], [$r, $y($railTop)]], true));
-        $w = $vehicle->width / 2.0;
-        $roof = max(self::WINDOW_TOP + 26.0, $y($railTop + $vehicle->height));
+        $w = $widest->width / 2.0;
+        $roof = max(self::WINDOW_TOP + 26.0, $y($railTop + $widest->height));
         $this->svg->path('coach', Svg::d([[$x($w), $y($railTop + 3.0)], [$x($w), $roof + 8.0], [$x($w - 4.0), $roof], [$x(4.0 - $w), $roof], [$x(-$w), $roof + 8.0], [$x(-$w), $y($railTop + 3.0)]], true));
         $middle = (self::LEFT + self::RIGHT) / 2.0;
-        $this->svg->text('note', $middle, $roof + 20.0, 'coach', 'middle')->text('m', $middle, $roof + 33.0, Length::decimal($vehicle->body, 0), 'middle');
+        $this->svg->text('note', $middle, $roof + 20.0, $widest->name, 'middle')->text('m', $middle, $roof + 33.0, Length::decimal($widest->body, 0), 'middle');
         foreach ([[$l, $x(0.0), $throw['left']], [$x(0.0), $r, $throw['right']]] as [$a, $b, $room]) {
             $this->svg->line('dim', $a, $head - 4.0, $b, $head - 4.0)->line('dim', $a, $head - 7.0, $a, $head - 1.0)->line('dim', $b, $head - 7.0, $b, $head - 1.0)
                 ->text('m halo', ($a + $b) / 2.0, $head - 8.0, Length::decimal($room + $margin, 1), 'middle');

@@ -15,7 +15,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property list<string> $viewing_edges
  * @property string $region
  * @property string $season
- * @property array{body_mm: float, bogie_centres_mm: float, width_mm: float, height_mm: float} $vehicle
+ * @property list<array{name: string, body_mm: float, bogie_centres_mm: float, width_mm: float, height_mm: float}> $vehicles
+ * @property bool $felt_grade
  * @property float $clearance_margin_mm
  * @property float $face_limit_deg
  * @property float|null $bank_reach_mm
@@ -31,7 +32,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 final class Layout extends Record
 {
     protected $casts = [
-        'ratio' => 'float', 'gauge_mm' => 'float', 'viewing_edges' => 'array', 'vehicle' => 'array',
+        'ratio' => 'float', 'gauge_mm' => 'float', 'viewing_edges' => 'array', 'vehicles' => 'array', 'felt_grade' => 'boolean',
         'clearance_margin_mm' => 'float', 'face_limit_deg' => 'float', 'bank_reach_mm' => 'float',
         'north_deg' => 'float', 'tension' => 'float', 'stiffness_mm' => 'float', 'cuts' => 'array', 'typed' => 'array',
     ];

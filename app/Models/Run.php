@@ -7,6 +7,7 @@ namespace App\Models;
 /**
  * @property int $layout_id
  * @property int $position
+ * @property string $kind
  * @property float $x_mm
  * @property float $y_mm
  * @property float $heading_deg
@@ -14,7 +15,7 @@ namespace App\Models;
  * @property float $start_height_mm
  * @property list<array{station_mm: float, height_mm: float, curve_mm?: float}> $grade_points
  * @property array<string, float> $profile
- * @property list<array{kind: string, from_mm: float, to_mm: float}> $structures
+ * @property list<array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int, lining_mm?: float, inside_mm?: float}> $structures
  */
 final class Run extends Record
 {

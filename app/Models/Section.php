@@ -14,12 +14,13 @@ namespace App\Models;
  * @property float $angle_deg
  * @property float $base_mm
  * @property array<string, string> $typed
+ * @property array<string, list<array{float, float}>> $edges
  * @property string|null $room
  */
 final class Section extends Record
 {
     protected $casts = [
         'width_mm' => 'float', 'depth_mm' => 'float', 'x_mm' => 'float', 'y_mm' => 'float',
-        'angle_deg' => 'float', 'base_mm' => 'float', 'typed' => 'array',
+        'angle_deg' => 'float', 'base_mm' => 'float', 'typed' => 'array', 'edges' => 'array',
     ];
 }

@@ -79,15 +79,13 @@ final class LoadProject
 
     public static function sheet(Layout $row): LayoutSheet
     {
-        $v = $row->vehicle;
-
         return LayoutSheet::of(
             $row->uid, $row->name, $row->ratio, $row->gauge_mm, Units::from($row->units), $row->zone, $row->currency,
             $row->viewing_edges, $row->region, $row->season,
-            Vehicle::from((float) $v['body_mm'], (float) $v['bogie_centres_mm'], (float) $v['width_mm'], (float) $v['height_mm']),
+            array_map(fn (array $v): Vehicle => Vehicle::from((float) $v['body_mm'], (float) $v['bogie_centres_mm'], (float) $v['width_mm'], (float) $v['height_mm'], $v['name']), $row->vehicles),
             $row->clearance_margin_mm, $row->face_limit_deg, $row->bank_reach_mm, $row->tension, $row->stiffness_mm,
             CutSettings::of(CutSchool::from((string) $row->cuts['school']), (float) $row->cuts['sheet_mm'], (float) $row->cuts['skin_mm'], (float) $row->cuts['sheet_width_mm'], (float) $row->cuts['sheet_depth_mm']),
-            $row->typed, self::extra($row->extra), $row->show_on, $row->north_deg,
+            $row->typed, self::extra($row->extra), $row->show_on, $row->north_deg, $row->felt_grade,
         );
     }
 
@@ -95,7 +93,7 @@ final class LoadProject
     {
         return Section::of(
             $row->uid, $row->name, $row->width_mm, $row->depth_mm, $row->x_mm, $row->y_mm, $row->angle_deg, $row->base_mm,
-            $row->typed, self::extra($row->extra), $row->room,
+            $row->typed, self::extra($row->extra), $row->room, self::floats($row->edges),
         );
     }
 
@@ -103,7 +101,7 @@ final class LoadProject
     {
         return Run::lay(
             $row->uid, $row->name, new Point($row->x_mm, $row->y_mm), $row->heading_deg, self::floats($row->elements),
-            $row->start_height_mm, self::floats($row->grade_points), FormationProfile::from(self::floats($row->profile)), self::floats($row->structures),
+            $row->start_height_mm, self::floats($row->grade_points), FormationProfile::from(self::floats($row->profile)), self::floats($row->structures), $row->kind,
         );
     }
 
@@ -112,7 +110,7 @@ final class LoadProject
         return LandFeature::of(
             $row->uid, $row->kind,
             array_map(fn (array $p): Spot => new Spot((float) $p['x_mm'], (float) $p['y_mm'], (float) $p['z_mm']), $row->points),
-            $row->name, self::extra($row->extra), $row->depth_mm ?? 12.0, $row->shore_mm ?? 40.0,
+            $row->name, self::extra($row->extra), self::floats($row->figures),
         );
     }
 

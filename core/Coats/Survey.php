@@ -194,10 +194,10 @@ final class Survey
         return $this->fields[$zone->uid] = $field;
     }
 
-    /** @return list<float> distance to a run, or to the nearest of all, at every value of the raster */
+    /** @return list<float> distance to a run or road, or to the nearest track of all, at every value of the raster */
     private function distance(?string $uid): array
     {
-        $runs = array_values(array_filter($this->runs, fn (Run $run): bool => $uid === null || $run->uid === $uid));
+        $runs = array_values(array_filter($this->runs, fn (Run $run): bool => $uid === null ? $run->kind === 'track' : $run->uid === $uid));
 
         return $this->over(function (float $x, float $y) use ($runs): float {
             $least = 1e5;
@@ -300,6 +300,9 @@ final class Survey
         $cols = count($xs) - 1;
         $out = [];
         foreach ($this->runs as $run) {
+            if ($run->kind !== 'track') {
+                continue;
+            }
             $steps = max(1, (int) ceil($run->alignment->length / self::STEP));
             $step = $run->alignment->length / $steps;
             for ($k = 0; $k < $steps; $k++) {

@@ -8,12 +8,12 @@ use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Structure;
+use IdleRidge\Core\Track\Sweeps;
 use IdleRidge\Core\Track\Vehicle;
-use IdleRidge\Core\Track\VehicleSweep;
 
 /**
- * The room of a tunnel in the foam, section coordinates, mm: as wide as the widest throw and the margin on either side,
- * from the formation up to the vehicle's height and the margin over the rails.
+ * The room of a tunnel in the foam, section coordinates, mm: as wide as the widest throw of any vehicle and the margin on either side,
+ * or as it is told to be inside, and the lining; from the formation up to the tallest vehicle, the margin and the lining.
  */
 final readonly class Bore
 {
@@ -29,16 +29,20 @@ final readonly class Bore
     {
     }
 
-    public static function through(Run $run, Structure $tunnel, Vehicle $vehicle, float $margin): self
+    /** @param  non-empty-list<Vehicle>  $vehicles */
+    public static function through(Run $run, Structure $tunnel, array $vehicles, float $margin): self
     {
-        $sweep = new VehicleSweep($run->alignment, $vehicle);
+        $sweep = new Sweeps($run->alignment, $vehicles);
         $left = $right = 0.0;
         for ($station = $tunnel->from; $station < $tunnel->to + self::STEP; $station += self::STEP) {
             $throw = $sweep->at(min($station, $tunnel->to));
             [$left, $right] = [max($left, $throw['left']), max($right, $throw['right'])];
         }
 
-        return new self($run, $tunnel->from, $tunnel->to, $left + $margin, $right + $margin, $run->profile->railTop() + $vehicle->height + $margin);
+        [$left, $right] = $tunnel->inside === null ? [$left + $margin, $right + $margin] : [$tunnel->inside / 2.0, $tunnel->inside / 2.0];
+        $height = max(array_map(fn (Vehicle $v): float => $v->height, $vehicles));
+
+        return new self($run, $tunnel->from, $tunnel->to, $left + $tunnel->thick, $right + $tunnel->thick, $run->profile->railTop() + $height + $margin + $tunnel->thick);
     }
 
     /**

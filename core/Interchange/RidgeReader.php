@@ -46,7 +46,7 @@ final class RidgeReader
     private function project(string $json): Project
     {
         try {
-            $root = Record::of(json_decode($json, false, 64, JSON_THROW_ON_ERROR), '');
+            $root = Record::of(RidgeVersions::brought(json_decode($json, false, 64, JSON_THROW_ON_ERROR)), '');
         } catch (JsonException $broken) {
             throw new Refusals([new Refusal('not a readable JSON file ('.lcfirst($broken->getMessage()).')', '/')]);
         } catch (Refusal $refusal) {
@@ -57,7 +57,7 @@ final class RidgeReader
         }
         $version = $root->number('version', 0.0);
         if ($version !== (float) RidgeWriter::VERSION) {
-            throw new Refusals([new Refusal("version {$version} is not known; this program reads version ".RidgeWriter::VERSION, '/version')]);
+            throw new Refusals([new Refusal("version {$version} is not known; this program reads versions 1 to ".RidgeWriter::VERSION, '/version')]);
         }
         $layout = $this->try(fn (): LayoutSheet => $this->layout($root->record('layout')));
         $sections = $this->each($root, 'sections', fn (Record $r): Section => $this->section($r));
@@ -88,9 +88,12 @@ final class RidgeReader
 
     private function layout(Record $r): LayoutSheet
     {
-        $v = $r->record('vehicle');
-        $vehicle = Vehicle::from($v->number('body_mm'), $v->number('bogie_centres_mm'), $v->number('width_mm'), $v->number('height_mm'));
-        $v->close();
+        $vehicles = array_map(fn (Record $v): Vehicle => $v->within(function () use ($v): Vehicle {
+            $vehicle = Vehicle::from($v->number('body_mm'), $v->number('bogie_centres_mm'), $v->number('width_mm'), $v->number('height_mm'), $v->text('name'));
+            $v->close();
+
+            return $vehicle;
+        }), $r->records('vehicles'));
         $edges = [];
         foreach ($r->list('viewing_edges') as $k => $edge) {
             $edges[] = is_string($edge) ? $edge : throw new Refusal('expected a text', $r->at('viewing_edges').'/'.$k);
@@ -99,9 +102,9 @@ final class RidgeReader
 
         return LayoutSheet::of(
             $this->uid($r), $r->text('name'), $r->number('ratio'), $r->number('gauge_mm'), $units,
-            $r->text('zone'), $r->text('currency'), $edges, $r->text('region', ''), $r->text('season', ''), $vehicle,
+            $r->text('zone'), $r->text('currency'), $edges, $r->text('region', ''), $r->text('season', ''), $vehicles,
             $r->number('clearance_margin_mm'), $r->number('face_limit_deg'), $r->numberOrNull('bank_reach_mm'),
-            $r->number('tension'), $r->number('stiffness_mm'), $r->has('cuts') ? $this->cuts($r->record('cuts')) : null, $r->texts('typed'), showOn: $r->has('show_on') ? $r->text('show_on') : null, northDeg: $r->number('north_deg', 90.0), extra: $r->extra(),
+            $r->number('tension'), $r->number('stiffness_mm'), $r->has('cuts') ? $this->cuts($r->record('cuts')) : null, $r->texts('typed'), showOn: $r->has('show_on') ? $r->text('show_on') : null, northDeg: $r->number('north_deg', 90.0), feltGrade: ! $r->has('felt_grade') || $r->flag('felt_grade'), extra: $r->extra(),
         );
     }
 
@@ -118,8 +121,23 @@ final class RidgeReader
     {
         return Section::of(
             $this->uid($r), $r->text('name'), $r->number('width_mm'), $r->number('depth_mm'),
-            $r->number('x_mm'), $r->number('y_mm'), $r->number('angle_deg'), $r->number('base_mm'), $r->texts('typed'), room: $r->has('room') ? $r->text('room') : null, extra: $r->extra(),
+            $r->number('x_mm'), $r->number('y_mm'), $r->number('angle_deg'), $r->number('base_mm'), $r->texts('typed'), room: $r->has('room') ? $r->text('room') : null, edges: $r->has('edges') ? $this->edges($r->record('edges')) : [], extra: $r->extra(),
         );
+    }
+
+    /** @return array<string, list<array{float, float}>> */
+    private function edges(Record $r): array
+    {
+        $edges = [];
+        foreach (LayoutSheet::EDGES as $edge) {
+            foreach ($r->has($edge) ? $r->records($edge) : [] as $p) {
+                $edges[$edge][] = [$p->number('at_mm'), $p->number('z_mm')];
+                $p->close();
+            }
+        }
+        $r->close();
+
+        return $edges;
     }
 
     /** @return array{Run, array<string, mixed>, string} */
@@ -143,12 +161,13 @@ final class RidgeReader
         }
         $structures = [];
         foreach ($r->records('structures') as $one) {
-            $structures[] = ['kind' => $one->text('kind'), 'from_mm' => $one->number('from_mm'), 'to_mm' => $one->number('to_mm')];
+            $structures[] = ['kind' => $one->text('kind'), 'from_mm' => $one->number('from_mm'), 'to_mm' => $one->number('to_mm')]
+                + array_filter(['deck_mm' => $one->numberOrNull('deck_mm'), 'piers' => $one->numberOrNull('piers'), 'lining_mm' => $one->numberOrNull('lining_mm'), 'inside_mm' => $one->numberOrNull('inside_mm')], fn (?float $v): bool => $v !== null);
             $one->close();
         }
         $run = Run::lay(
             $this->uid($r), $r->text('name'), new Point($r->number('x_mm'), $r->number('y_mm')), $r->number('heading_deg'),
-            $pieces, $r->number('start_height_mm'), $points, FormationProfile::from($r->record('profile')->numbers()), $structures,
+            $pieces, $r->number('start_height_mm'), $points, FormationProfile::from($r->record('profile')->numbers()), $structures, $r->text('kind', 'track'),
         );
 
         return [$run, $r->extra(), $run->uid];
@@ -162,10 +181,13 @@ final class RidgeReader
             $p->close();
         }
 
-        $depth = $r->number('depth_mm', 12.0);
-        $shore = $r->number('shore_mm', 40.0);
+        $kind = $r->text('kind');
+        $figures = [];
+        foreach (array_keys(LandFeature::FIGURES[$kind] ?? []) as $key) {
+            $figures[$key] = $r->numberOrNull($key);
+        }
 
-        return LandFeature::of($this->uid($r), $r->text('kind'), $points, $r->text('name', ''), $r->extra(), $depth, $shore);
+        return LandFeature::of($this->uid($r), $kind, $points, $r->text('name', ''), $r->extra(), array_filter($figures, fn (?float $v): bool => $v !== null));
     }
 
     private function uid(Record $r): string

@@ -10,13 +10,14 @@ use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Structure;
+use IdleRidge\Core\Track\Vehicle;
 
 /** Writes a `*.ridge.json`: keys sorted, numbers at their shortest, one file always the same for one layout. */
 final class RidgeWriter
 {
     public const FORMAT = 'idle-ridge/layout';
 
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     /** @param  string  $date ISO 8601, when the file was written */
     public static function write(Project $project, string $date): string
@@ -37,18 +38,14 @@ final class RidgeWriter
                 'viewing_edges' => $layout->viewingEdges,
                 'region' => $layout->region,
                 'season' => $layout->season,
-                'vehicle' => [
-                    'body_mm' => $layout->vehicle->body,
-                    'bogie_centres_mm' => $layout->vehicle->bogieCentres,
-                    'width_mm' => $layout->vehicle->width,
-                    'height_mm' => $layout->vehicle->height,
-                ],
+                'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $layout->vehicles),
                 'clearance_margin_mm' => $layout->clearanceMargin,
                 'face_limit_deg' => $layout->faceLimitDeg,
                 'bank_reach_mm' => $layout->bankReach,
                 'tension' => $layout->tension,
                 'stiffness_mm' => $layout->stiffness,
                 'north_deg' => $layout->northDeg,
+                'felt_grade' => $layout->feltGrade,
                 'cuts' => $layout->cuts->toArray(),
                 'typed' => (object) $layout->typed,
             ] + ($layout->showOn === null ? [] : ['show_on' => $layout->showOn]) + $layout->extra,
@@ -79,7 +76,16 @@ final class RidgeWriter
             'angle_deg' => $section->placement->angleDeg,
             'base_mm' => $section->base,
             'typed' => (object) $section->typed,
-        ] + ($section->room === null ? [] : ['room' => $section->room]) + $section->extra;
+        ] + ($section->room === null ? [] : ['room' => $section->room]) + ($section->edges === [] ? [] : ['edges' => array_map(self::edge(...), $section->edges)]) + $section->extra;
+    }
+
+    /**
+     * @param list<array{float, float}> $profile
+     * @return list<array{at_mm: float, z_mm: float}>
+     */
+    private static function edge(array $profile): array
+    {
+        return array_map(fn (array $p): array => ['at_mm' => $p[0], 'z_mm' => $p[1]], $profile);
     }
 
     /** @return array<string, mixed> */
@@ -88,6 +94,7 @@ final class RidgeWriter
         return [
             'uid' => $run->uid,
             'name' => $run->name,
+            'kind' => $run->kind,
             'x_mm' => $run->start->x,
             'y_mm' => $run->start->y,
             'heading_deg' => $run->headingDeg,
@@ -106,7 +113,7 @@ final class RidgeWriter
             'kind' => $feature->kind,
             'name' => $feature->name,
             'points' => array_map(fn (Spot $p): array => ['x_mm' => $p->x, 'y_mm' => $p->y, 'z_mm' => $p->z], $feature->points),
-        ] + ($feature->kind === 'water' ? ['depth_mm' => $feature->depth, 'shore_mm' => $feature->shore] : []) + $feature->extra;
+        ] + $feature->figures + $feature->extra;
     }
 
     private static function sorted(mixed $value): mixed

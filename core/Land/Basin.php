@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Land;
 
+use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\Coverage;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
@@ -12,17 +13,17 @@ use IdleRidge\Core\Geometry\Polygon;
  * A bed carved for a pond or a stream, section coordinates, mm: from its bank line, which lies at the water's level, it falls
  * to its depth over the width of the shore; outside, the ground above the level comes down to the bank at 1 in 1.5.
  */
-final readonly class Basin
+final readonly class Basin implements Shape
 {
     private const BATTER = 1.5;
 
-    /** @param  list<array{float, float}>  $bank ring of the bank line */
+    /** @param  non-empty-list<array{float, float}>  $bank ring of the bank line */
     public function __construct(public string $uid, public string $name, public array $bank, public float $level, public float $depth, public float $shore)
     {
     }
 
-    /** The ground once the bed is carved: it only ever takes away. */
-    public function carve(float $x, float $y, float $ground): float
+    /** It only ever takes away. */
+    public function shape(float $x, float $y, float $ground): float
     {
         $inside = Polygon::depth($this->bank, $x, $y);
         if ($inside <= 0.0) {
@@ -33,17 +34,15 @@ final readonly class Basin
         return min($ground, $this->level - $this->depth * (1.0 - (1.0 - $t) ** 2));
     }
 
-    /**
-     * The part of the plan that carving can reach, given the highest ground there is.
-     *
-     * @return array{float, float, float, float} least x, least y, greatest x, greatest y
-     */
-    public function reach(float $highest): array
+    /** Level of the water at a place; null where there is none. */
+    public function waterAt(float $x, float $y): ?float
     {
-        $out = max(0.0, $highest - $this->level) * self::BATTER + 1.0;
-        [$xs, $ys] = [array_column($this->bank, 0), array_column($this->bank, 1)];
+        return Polygon::holds($this->bank, $x, $y) ? $this->level : null;
+    }
 
-        return [min($xs) - $out, min($ys) - $out, max($xs) + $out, max($ys) + $out];
+    public function reach(float $lowest, float $highest): array
+    {
+        return Box::around($this->bank, max(0.0, $highest - $this->level) * self::BATTER + 1.0);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Land;
 
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 
 /**
@@ -12,7 +13,8 @@ use IdleRidge\Core\Track\Run;
  * formation's edge, it may not lie under `level − d/fill batter` nor over `level + d/cut batter`. Terrain is the ground
  * clamped between the highest lower and the lowest upper bound of all runs. Where the bounds cross no slope fits: a
  * wall, and the terrain keeps to the lower bound, which stands the wall at the lower run's formation.
- * A bridge gives neither formation nor lower bound, a tunnel neither formation nor upper bound.
+ * A bridge gives neither formation nor lower bound, a tunnel neither formation nor upper bound. Where a road crosses a track
+ * on the level the track's formation rules, and beside a placed wall the land steps.
  * The ditch, the outer part of the formation, is sunk only where the run lies in cutting.
  */
 final readonly class Grading
@@ -28,7 +30,10 @@ final readonly class Grading
     /** Bounds that cross by less than this still count as a slope, mm. */
     private const CROSSING = 0.05;
 
-    /** @var list<array{array{float, float}, array{float, float}, array{float, float}}> half-widths, rise in cutting, fall of banks; right, left */
+    /** Rise over run of the land beside a placed wall. */
+    private const STEEP = 1.0 / FormationProfile::LEAST_BATTER;
+
+    /** @var list<array{array{float, float}, array{float, float}, array{float, float}, int}> half-widths, rise in cutting, fall of banks; right, left; 0 for track, 1 for a road */
     private array $shapes;
 
     /**
@@ -44,6 +49,7 @@ final readonly class Grading
                 [$p->halfWidth(false), $p->halfWidth(true)],
                 [1.0 / $p->batterInCut(false), 1.0 / $p->batterInCut(true)],
                 [1.0 / $p->batterInFill(false), 1.0 / $p->batterInFill(true)],
+                $run->kind === 'road' ? 1 : 0,
             ];
         }
         $this->shapes = $shapes;
@@ -83,14 +89,20 @@ final readonly class Grading
         $lowerBy = $upperBy = -1;
         $shelf = -1;
         $shelfAway = INF;
+        $shelfRank = 2;
         $lowest = INF;
         $highest = -INF;
         foreach ($near as $place => [$k, $station, $offset, $level]) {
-            [$half, $rise, $fall] = $this->shapes[$k];
+            [$half, $rise, $fall, $rank] = $this->shapes[$k];
             $side = $offset >= 0.0 ? 1 : 0;
             $away = abs($offset);
             $beyond = $away - $half[$side];
-            $built = $this->runs[$k]->structures === [] ? null : $this->runs[$k]->structureAt($station);
+            $walled = false;
+            $built = null;
+            if ($this->runs[$k]->structures !== []) {
+                $built = $this->runs[$k]->structureAt($station);
+                $walled = $this->runs[$k]->wallAt($station, $side === 1);
+            }
             if ($built !== null) {
                 // On a bridge it asks for no land below, in a tunnel for no room above; neither has a formation.
                 if ($this->reach === null || $beyond <= $this->reach) {
@@ -105,10 +117,14 @@ final readonly class Grading
                 continue;
             }
             if ($beyond <= 0.0) {
-                $lowest = min($lowest, $level);
-                $highest = max($highest, $level);
-                if ($away < $shelfAway - 1e-9) {
-                    [$shelf, $shelfAway] = [$place, $away];
+                if ($rank < $shelfRank) {
+                    [$shelf, $shelfAway, $shelfRank, $lowest, $highest] = [$place, $away, $rank, $level, $level];
+                } elseif ($rank === $shelfRank) {
+                    $lowest = min($lowest, $level);
+                    $highest = max($highest, $level);
+                    if ($away < $shelfAway - 1e-9) {
+                        [$shelf, $shelfAway] = [$place, $away];
+                    }
                 }
 
                 continue;
@@ -116,8 +132,8 @@ final readonly class Grading
             if ($this->reach !== null && $beyond > $this->reach) {
                 continue;
             }
-            $low = $level - $beyond * $fall[$side];
-            $high = $level + $beyond * $rise[$side];
+            $low = $level - $beyond * ($walled ? self::STEEP : $fall[$side]);
+            $high = $level + $beyond * ($walled ? self::STEEP : $rise[$side]);
             if ($low > $lower) {
                 [$lower, $lowerBy] = [$low, $place];
             }

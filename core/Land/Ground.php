@@ -8,14 +8,32 @@ use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
 
 /**
- * The ground as a section sees it: the layout's lattice read through the section's placement, with the beds of its waters
- * carved out.
+ * The ground as a section sees it: the layout's lattice read through the section's placement, and what is made of it before
+ * any track is laid: roughness, pads, the beds of streams and waters, one after the other.
  */
 final readonly class Ground
 {
-    /** @param  list<Basin>  $basins in section coordinates */
-    public function __construct(private Lattice $lattice, private Placement $placement, public array $basins = [])
+    /** @var list<Basin> */
+    public array $basins;
+
+    /** @var list<Stream> */
+    public array $streams;
+
+    /** @var list<Pad> */
+    public array $pads;
+
+    /** @param  list<Shape>  $shapes in section coordinates */
+    public function __construct(private Lattice $lattice, private Placement $placement, private array $shapes = [])
     {
+        $this->basins = array_values(array_filter($shapes, fn (Shape $shape): bool => $shape instanceof Basin));
+        $this->streams = array_values(array_filter($shapes, fn (Shape $shape): bool => $shape instanceof Stream));
+        $this->pads = array_values(array_filter($shapes, fn (Shape $shape): bool => $shape instanceof Pad));
+    }
+
+    /** The same ground with one more thing made of it. */
+    public function with(Shape $shape): self
+    {
+        return new self($this->lattice, $this->placement, [...$this->shapes, $shape]);
     }
 
     /** Height in mm at a place in section coordinates. */
@@ -24,8 +42,8 @@ final readonly class Ground
         $p = $this->placement->toLayout(new Point($x, $y));
 
         $ground = $this->lattice->at($p->x, $p->y);
-        foreach ($this->basins as $basin) {
-            $ground = $basin->carve($x, $y, $ground);
+        foreach ($this->shapes as $shape) {
+            $ground = $shape->shape($x, $y, $ground);
         }
 
         return $ground;
@@ -39,7 +57,7 @@ final readonly class Ground
     public function raster(array $xs, array $ys): array
     {
         if ($this->placement->isAxisParallel()) {
-            return $this->carved($xs, $ys, $this->lattice->raster(
+            return $this->shaped($xs, $ys, $this->lattice->raster(
                 array_map(fn (float $x): float => $x + $this->placement->x, $xs),
                 array_map(fn (float $y): float => $y + $this->placement->y, $ys),
             ));
@@ -60,18 +78,18 @@ final readonly class Ground
      * @param list<float> $ground
      * @return list<float>
      */
-    private function carved(array $xs, array $ys, array $ground): array
+    private function shaped(array $xs, array $ys, array $ground): array
     {
         $n = count($xs);
-        foreach ($this->basins as $basin) {
-            [$x1, $y1, $x2, $y2] = $basin->reach($ground === [] ? 0.0 : max($ground));
+        foreach ($this->shapes as $shape) {
+            [$x1, $y1, $x2, $y2] = $shape->reach(min([...$ground, INF]), max([...$ground, -INF]));
             foreach ($ys as $j => $y) {
                 if ($y < $y1 || $y > $y2) {
                     continue;
                 }
                 foreach ($xs as $i => $x) {
                     if ($x >= $x1 && $x <= $x2) {
-                        $ground[$j * $n + $i] = $basin->carve($x, $y, $ground[$j * $n + $i]);
+                        $ground[$j * $n + $i] = $shape->shape($x, $y, $ground[$j * $n + $i]);
                     }
                 }
             }

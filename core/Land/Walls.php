@@ -19,6 +19,11 @@ final class Walls
     /** Lower steps need no wall, mm. */
     private const LEAST_HEIGHT = 1.0;
 
+    /** Heights of a wall are told so far apart, and beside a placed one so far out from the formation, mm. */
+    private const STEP = 10.0;
+
+    private const BEYOND = 3.0;
+
     /** How squarely a slope must run out over an edge to be cut off by it. */
     private const OUTWARD = 0.5;
 
@@ -65,11 +70,73 @@ final class Walls
             $mark = $run->alignment->beside(($stretch->from + $stretch->to) / 2.0, $side === 'left' ? $half : -$half);
             $walls[] = new Wall(
                 $run->uid, $side, $stretch->from, $stretch->to, $stretch->least, $stretch->greatest, $stretch->integral,
-                $cause, $mark->x, $mark->y,
+                $cause, $mark->x, $mark->y, self::profile($places, $stretch),
             );
         }
 
         return $walls;
+    }
+
+    /**
+     * The walls that are placed, as high as the land steps at the formation's edge, either way.
+     *
+     * @return list<Wall>
+     */
+    public static function placed(LandModel $model): array
+    {
+        $walls = [];
+        foreach ($model->grading->runs as $run) {
+            foreach ($run->structures as $structure) {
+                if (! $structure->isWall()) {
+                    continue;
+                }
+                $left = $structure->kind === 'wall left';
+                $away = ($left ? 1.0 : -1.0) * ($run->profile->halfWidth($left) + self::BEYOND);
+                $samples = [];
+                $parts = max(1, (int) ceil($structure->length() / self::STEP));
+                for ($k = 0; $k <= $parts; $k++) {
+                    $station = $structure->from + $structure->length() * $k / $parts;
+                    $p = $run->alignment->beside($station, $away);
+                    if ($p->x >= 0.0 && $p->y >= 0.0 && $p->x <= $model->width && $p->y <= $model->depth) {
+                        $samples[] = [$station, abs($model->heightAt($p->x, $p->y) - $run->grade->heightAt($station))];
+                    }
+                }
+                if (count($samples) < 2) {
+                    continue;
+                }
+                $heights = array_column($samples, 1);
+                $face = 0.0;
+                for ($k = 1; $k < count($samples); $k++) {
+                    $face += ($samples[$k][0] - $samples[$k - 1][0]) * ($samples[$k][1] + $samples[$k - 1][1]) / 2.0;
+                }
+                $mark = $run->alignment->beside(($structure->from + $structure->to) / 2.0, $away);
+                $walls[] = new Wall($run->uid, $left ? 'left' : 'right', $samples[0][0], $samples[count($samples) - 1][0], min($heights), max($heights), $face, 'placed', $mark->x, $mark->y, $samples);
+            }
+        }
+
+        return $walls;
+    }
+
+    /**
+     * @param list<array{float, float}> $places
+     * @return list<array{float, float}> the greatest height every few millimetres along a stretch
+     */
+    private static function profile(array $places, Stretch $stretch): array
+    {
+        $bins = [];
+        foreach ($places as [$station, $height]) {
+            if ($station >= $stretch->from && $station <= $stretch->to) {
+                $bin = (int) round(($station - $stretch->from) / self::STEP);
+                $bins[$bin] = max($bins[$bin] ?? 0.0, $height);
+            }
+        }
+        ksort($bins);
+        $out = [];
+        foreach ($bins as $bin => $height) {
+            $out[] = [min($stretch->to, $stretch->from + $bin * self::STEP), $height];
+        }
+
+        return $out;
     }
 
     /**

@@ -10,16 +10,29 @@ use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Refusal;
 
 /**
- * A spot height, a ridge line, a hollow, or water: points in layout coordinates with heights, mm. Those of water are its bank
- * line, counter-clockwise and all at its level; its bed falls to `depth` over the width of the `shore`.
+ * Something that makes the land, points in layout coordinates with heights, mm. A spot height is one point; ridge and
+ * hollow are lines of heights. Water and pads are rings, counter-clockwise and all at one level; a stream is a line from
+ * source to mouth and roughness a ring, whose heights count for nothing: they follow the ground.
  */
 final readonly class LandFeature
 {
-    public const KINDS = ['spot', 'ridge', 'hollow', 'water'];
+    public const KINDS = ['spot', 'ridge', 'hollow', 'water', 'pad', 'stream', 'rough'];
+
+    /** Those that are made of the ground once it goes through spots and lines, in this order. */
+    public const SHAPES = ['rough', 'pad', 'stream', 'water'];
+
+    /** kind → figure → starting value, least, most, what it is */
+    public const FIGURES = [
+        'water' => ['depth_mm' => [12.0, 0.5, 500.0, 'The depth'], 'shore_mm' => [40.0, 1.0, 2000.0, 'The shore']],
+        'pad' => ['batter' => [1.5, 0.02, 20.0, 'The slope around it']],
+        'stream' => ['width_mm' => [18.0, 2.0, 500.0, 'The width'], 'depth_mm' => [3.0, 0.2, 100.0, 'The depth'], 'below_mm' => [2.0, 0.0, 100.0, 'The way down to the water']],
+        'rough' => ['height_mm' => [3.0, 0.0, 50.0, 'The height'], 'grain_mm' => [60.0, 5.0, 500.0, 'The grain'], 'seed' => [1.0, 0.0, 999_999.0, 'The seed']],
+    ];
 
     /**
-     * @param list<Spot> $points at least one
+     * @param non-empty-list<Spot> $points
      * @param array<string, mixed> $extra
+     * @param array<string, float> $figures of its kind
      */
     private function __construct(
         public string $uid,
@@ -27,21 +40,21 @@ final readonly class LandFeature
         public string $name,
         public array $points,
         public array $extra,
-        public float $depth,
-        public float $shore,
+        public array $figures,
     ) {
     }
 
     /**
      * @param list<Spot> $points
      * @param array<string, mixed> $extra
+     * @param array<string, float> $figures what is not given takes a starting value
      *
      * @throws Refusal
      */
-    public static function of(string $uid, string $kind, array $points, string $name = '', array $extra = [], float $depth = 12.0, float $shore = 40.0): self
+    public static function of(string $uid, string $kind, array $points, string $name = '', array $extra = [], array $figures = []): self
     {
         if (! in_array($kind, self::KINDS, true)) {
-            throw new Refusal("“{$kind}” is neither spot, ridge, hollow nor water.", 'kind');
+            throw new Refusal("“{$kind}” is none of ".implode(', ', self::KINDS).'.', 'kind');
         }
         if (mb_strlen($name) > 80) {
             throw new Refusal('At most 80 characters.', 'name');
@@ -51,43 +64,61 @@ final readonly class LandFeature
             Refusal::unlessBetween($p->x, -100_000.0, 100_000.0, 'x', 'mm', "points/{$k}/x_mm");
             Refusal::unlessBetween($p->y, -100_000.0, 100_000.0, 'y', 'mm', "points/{$k}/y_mm");
         }
-        if ($kind === 'spot') {
-            if (count($points) !== 1) {
-                throw new Refusal('A spot height is one point.', 'points');
-            }
-        } elseif ($kind === 'water') {
-            $points = self::bank($points);
-            Refusal::unlessBetween($depth, 0.5, 500.0, 'The depth', 'mm', 'depth_mm');
-            Refusal::unlessBetween($shore, 1.0, 2000.0, 'The shore', 'mm', 'shore_mm');
-        } else {
-            HeightLine::through($points);
-        }
         if (count($points) > 500) {
             throw new Refusal('A line may have at most 500 points.', 'points');
         }
+        if ($points === [] || ($kind === 'spot' && count($points) !== 1)) {
+            throw new Refusal($kind === 'spot' ? 'A spot height is one point.' : 'It has no points.', 'points');
+        }
+        if ($kind === 'water' || $kind === 'pad' || $kind === 'rough') {
+            $points = self::ring($kind, $points);
+        } elseif ($kind !== 'spot') {
+            HeightLine::through($points);
+        }
+        $taken = [];
+        foreach (self::FIGURES[$kind] ?? [] as $key => [$start, $least, $most, $word]) {
+            $taken[$key] = Refusal::unlessBetween($figures[$key] ?? $start, $least, $most, $word, str_ends_with($key, '_mm') ? 'mm' : '', $key);
+        }
 
-        return new self($uid, $kind, trim($name), $points, $extra, $depth, $shore);
+        return new self($uid, $kind, trim($name), $points, $extra, $taken);
+    }
+
+    /**
+     * The same with its points elsewhere.
+     *
+     * @param list<Spot> $points
+     */
+    public function at(array $points): self
+    {
+        return self::of($this->uid, $this->kind, $points, $this->name, $this->extra, $this->figures);
+    }
+
+    /** @return non-empty-list<array{float, float}> its points in plan */
+    public function plan(): array
+    {
+        return array_map(fn (Spot $p): array => [$p->x, $p->y], $this->points);
     }
 
     /**
      * @param list<Spot> $points
-     * @return list<Spot> counter-clockwise
+     * @return non-empty-list<Spot> counter-clockwise
      *
      * @throws Refusal
      */
-    private static function bank(array $points): array
+    private static function ring(string $kind, array $points): array
     {
+        $what = ['water' => 'The bank line', 'pad' => 'The outline', 'rough' => 'The outline'][$kind];
         if (count($points) < 3) {
-            throw new Refusal('A bank line needs three corners or more.', 'points');
+            throw new Refusal("{$what} needs three corners or more.", 'points');
         }
-        foreach ($points as $k => $p) {
+        foreach ($kind === 'rough' ? [] : $points as $k => $p) {
             if (abs($p->z - $points[0]->z) > 1e-6) {
-                throw new Refusal('Water lies level: all corners of its bank have one height.', "points/{$k}/z_mm");
+                throw new Refusal('It lies level: all corners have one height.', "points/{$k}/z_mm");
             }
         }
         $ring = array_map(fn (Spot $p): array => [$p->x, $p->y], $points);
         if (Polygon::crossesItself($ring)) {
-            throw new Refusal('The bank line crosses itself.', 'points');
+            throw new Refusal("{$what} crosses itself.", 'points');
         }
 
         return Polygon::area($ring) < 0.0 ? array_reverse($points) : $points;

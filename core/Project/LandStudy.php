@@ -9,25 +9,30 @@ use IdleRidge\Core\Land\Terrain;
 use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Land\Walls;
 use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Track\Turnout;
 
 /** The land of one section worked out: terrain, walls and the figures that stand on screen and in files. */
 final readonly class LandStudy
 {
-    /** @param  list<Wall>  $walls */
+    /**
+     * @param list<Wall> $walls
+     * @param list<Turnout> $turnouts among the tracks that come near the board
+     */
     private function __construct(
         public Project $project,
         public Section $section,
         public LandModel $model,
         public Terrain $terrain,
         public array $walls,
+        public array $turnouts,
     ) {
     }
 
     public static function of(Project $project, Section $section, LandModel $model, Terrain $terrain): self
     {
-        $walls = Walls::find($terrain, $model->grading->runs, $model->grading->reach, $project->joinedEdges($section));
+        $walls = [...Walls::find($terrain, $model->grading->runs, $model->grading->reach, $project->joinedEdges($section)), ...Walls::placed($model)];
 
-        return new self($project, $section, $model, $terrain, $walls);
+        return new self($project, $section, $model, $terrain, $walls, Turnout::among($model->grading->runs, $project->layout->vehicles, $project->layout->clearanceMargin));
     }
 
     /**

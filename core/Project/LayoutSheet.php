@@ -20,6 +20,8 @@ final readonly class LayoutSheet
 
     /**
      * @param list<string> $viewingEdges
+     * @param non-empty-list<Vehicle> $vehicles
+     * @param bool $feltGrade whether what curves add to a grade is shown
      * @param array<string, string> $typed field → what the builder typed
      * @param array<string, mixed> $extra keys beginning with x_, kept as they came
      */
@@ -34,7 +36,7 @@ final readonly class LayoutSheet
         public array $viewingEdges,
         public string $region,
         public string $season,
-        public Vehicle $vehicle,
+        public array $vehicles,
         public float $clearanceMargin,
         public float $faceLimitDeg,
         public ?float $bankReach,
@@ -45,11 +47,13 @@ final readonly class LayoutSheet
         public array $extra,
         public ?string $showOn,
         public float $northDeg,
+        public bool $feltGrade,
     ) {
     }
 
     /**
      * @param list<string> $viewingEdges
+     * @param list<Vehicle>|null $vehicles
      * @param float $northDeg direction of north on the plan, counter-clockwise from x
      * @param array<string, string> $typed
      * @param array<string, mixed> $extra
@@ -67,7 +71,7 @@ final readonly class LayoutSheet
         array $viewingEdges = ['front'],
         string $region = '',
         string $season = '',
-        ?Vehicle $vehicle = null,
+        ?array $vehicles = null,
         float $clearanceMargin = 8.0,
         float $faceLimitDeg = 60.0,
         ?float $bankReach = null,
@@ -78,6 +82,7 @@ final readonly class LayoutSheet
         array $extra = [],
         ?string $showOn = null,
         float $northDeg = 90.0,
+        bool $feltGrade = true,
     ): self {
         Refusal::unlessBetween($northDeg, -360.0, 360.0, 'The direction of north', '°', 'north_deg');
         if ($showOn !== null && ! self::isDate($showOn)) {
@@ -101,6 +106,7 @@ final readonly class LayoutSheet
                 throw new Refusal('At most 120 characters.', $field);
             }
         }
+        $vehicles = self::distinct($vehicles ?? [Vehicle::coach()]);
         Refusal::unlessBetween($clearanceMargin, 0.0, 100.0, 'The margin', 'mm', 'clearance_margin_mm');
         Refusal::unlessBetween($faceLimitDeg, 20.0, 89.0, 'The steepest face', '°', 'face_limit_deg');
         if ($bankReach !== null) {
@@ -112,16 +118,47 @@ final readonly class LayoutSheet
         return new self(
             $uid, trim($name), Scale::oneTo($ratio), $gauge, $units, $zone, $currency,
             array_values(array_intersect(self::EDGES, $viewingEdges)), trim($region), trim($season),
-            $vehicle ?? Vehicle::coach(), $clearanceMargin, $faceLimitDeg, $bankReach, $tension, $stiffness, $cuts ?? CutSettings::of(), $typed, $extra, $showOn, $northDeg,
+            $vehicles, $clearanceMargin, $faceLimitDeg, $bankReach, $tension, $stiffness, $cuts ?? CutSettings::of(), $typed, $extra, $showOn, $northDeg, $feltGrade,
         );
+    }
+
+    /** Height of the tallest vehicle over the rails, mm. */
+    public function tallest(): float
+    {
+        return max(array_map(fn (Vehicle $v): float => $v->height, $this->vehicles));
+    }
+
+    /**
+     * @param list<Vehicle> $vehicles
+     * @return non-empty-list<Vehicle>
+     *
+     * @throws Refusal
+     */
+    private static function distinct(array $vehicles): array
+    {
+        if ($vehicles === []) {
+            throw new Refusal('A layout needs one vehicle at least: what runs decides what has to clear.', 'vehicles');
+        }
+        if (count($vehicles) > 12) {
+            throw new Refusal('At most 12 vehicles: the ones that need most room are enough.', 'vehicles');
+        }
+        $names = [];
+        foreach ($vehicles as $k => $vehicle) {
+            if (isset($names[mb_strtolower($vehicle->name)])) {
+                throw new Refusal("Two vehicles are called “{$vehicle->name}”.", "vehicles/{$k}/name");
+            }
+            $names[mb_strtolower($vehicle->name)] = true;
+        }
+
+        return $vehicles;
     }
 
     /** The same layout with a date on which it is shown. */
     public function showing(?string $date): self
     {
         return self::of(
-            $this->uid, $this->name, $this->scale->ratio, $this->gauge, $this->units, $this->zone, $this->currency, $this->viewingEdges, $this->region, $this->season, $this->vehicle,
-            $this->clearanceMargin, $this->faceLimitDeg, $this->bankReach, $this->tension, $this->stiffness, $this->cuts, $this->typed, $this->extra, $date, $this->northDeg,
+            $this->uid, $this->name, $this->scale->ratio, $this->gauge, $this->units, $this->zone, $this->currency, $this->viewingEdges, $this->region, $this->season, $this->vehicles,
+            $this->clearanceMargin, $this->faceLimitDeg, $this->bankReach, $this->tension, $this->stiffness, $this->cuts, $this->typed, $this->extra, $date, $this->northDeg, $this->feltGrade,
         );
     }
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Project;
 
 use IdleRidge\Core\Cuts\Bore;
+use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Land\Ground;
@@ -14,7 +14,10 @@ use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Land\HeightLine;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Lattice;
+use IdleRidge\Core\Land\Pad;
+use IdleRidge\Core\Land\Roughness;
 use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Land\Stream;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Refusals;
 use IdleRidge\Core\Track\Run;
@@ -138,25 +141,7 @@ final readonly class Project
      */
     public function joinedEdges(Section $section): array
     {
-        [$w, $d] = [$section->width, $section->depth];
-        $joined = [];
-        foreach (['left' => [-1.0, 0.0, 0.0, $d], 'right' => [$w + 1.0, 0.0, 0.0, $d], 'front' => [0.0, -1.0, $w, 0.0], 'back' => [0.0, $d + 1.0, $w, 0.0]] as $edge => [$x, $y, $dx, $dy]) {
-            $met = 0;
-            foreach ([0.1, 0.3, 0.5, 0.7, 0.9] as $t) {
-                $p = $section->placement->toLayout(new Point($x + $t * $dx, $y + $t * $dy));
-                foreach ($this->sections as $other) {
-                    if ($other->uid !== $section->uid && $other->holds($p->x, $p->y, 1.0)) {
-                        $met++;
-                        break;
-                    }
-                }
-            }
-            if ($met >= 3) {
-                $joined[] = $edge;
-            }
-        }
-
-        return $joined;
+        return array_keys(Joints::of($section, $this->sections));
     }
 
     /** Whether a spot or line lies on the boards that hang together with this one. */
@@ -164,7 +149,7 @@ final readonly class Project
     {
         $group = $this->joinedWith($section);
         foreach ($this->features as $feature) {
-            if ($feature->kind !== 'water' && $this->liesOn($feature, $group)) {
+            if (! in_array($feature->kind, LandFeature::SHAPES, true) && $this->liesOn($feature, $group)) {
                 return true;
             }
         }
@@ -185,7 +170,7 @@ final readonly class Project
         }
         $spots = $lines = [];
         foreach ($this->features as $feature) {
-            if ($feature->kind === 'water' || ! $this->liesOn($feature, $group)) {
+            if (in_array($feature->kind, LandFeature::SHAPES, true) || ! $this->liesOn($feature, $group)) {
                 continue;
             }
             if ($feature->kind === 'spot') {
@@ -194,6 +179,7 @@ final readonly class Project
                 $lines[] = HeightLine::through($feature->points);
             }
         }
+        array_push($lines, ...Joints::fixedLines($section, $group));
 
         return GroundProblem::over(
             min($xs), min($ys), max($xs) - min($xs), max($ys) - min($ys), $spots, $lines,
@@ -207,15 +193,15 @@ final readonly class Project
     public function land(Section $section, Lattice $lattice): LandModel
     {
         return new LandModel(
-            $section->width, $section->depth, new Ground($lattice, $section->placement, $this->basins($section)),
+            $section->width, $section->depth, $this->shaped($section, new Ground($lattice, $section->placement)),
             new Grading($this->runsNear($section), $this->layout->bankReach),
         );
     }
 
-    /** The top of the room that the tallest vehicle and the margin take over a run, mm. */
+    /** The top of the room that the tallest vehicle and the margin take over a run, mm; over a road as over a track. */
     public function roof(Run $run, float $station): float
     {
-        return $run->grade->heightAt($station) + $run->profile->railTop() + $this->layout->vehicle->height + $this->layout->clearanceMargin;
+        return $run->grade->heightAt($station) + $run->profile->railTop() + $this->layout->tallest() + $this->layout->clearanceMargin;
     }
 
     /**
@@ -228,7 +214,7 @@ final readonly class Project
         foreach ($runs as $run) {
             foreach ($run->structures as $structure) {
                 if ($structure->kind === 'tunnel') {
-                    $bores[] = Bore::through($run, $structure, $this->layout->vehicle, $this->layout->clearanceMargin);
+                    $bores[] = Bore::through($run, $structure, $this->layout->vehicles, $this->layout->clearanceMargin);
                 }
             }
         }
@@ -236,33 +222,58 @@ final readonly class Project
         return $bores;
     }
 
-    /** The land over the room of a run, at its middle, mm; negative where the land does not reach so high. */
+    /** The land over the room and the lining of a run's tunnel, at its middle, mm; negative where the land does not reach so high. */
     public function lid(LandModel $model, Run $run, float $station): float
     {
         $p = $run->alignment->pointAt($station);
 
-        return $model->heightAt($p->x, $p->y) - $this->roof($run, $station);
+        return $model->heightAt($p->x, $p->y) - $this->roof($run, $station) - ($run->structureAt($station)->thick ?? 0.0);
     }
 
-    /** @return list<Basin> the waters whose bed comes onto a board, in its coordinates */
-    public function basins(Section $section): array
+    /**
+     * The roughness, pads, streams and waters that come onto a board, in its coordinates and in the order in which they are
+     * made.
+     *
+     * @return list<LandFeature>
+     */
+    public function shapesNear(Section $section): array
     {
         $out = [];
-        foreach ($this->features as $feature) {
-            if ($feature->kind !== 'water') {
-                continue;
-            }
-            $bank = array_map(function (Spot $p) use ($section): array {
-                $here = $section->placement->toSection(new Point($p->x, $p->y));
+        foreach (LandFeature::SHAPES as $kind) {
+            foreach ($this->features as $feature) {
+                $here = $feature->kind === $kind ? $feature->at(array_map(function (Spot $p) use ($section): Spot {
+                    $at = $section->placement->toSection(new Point($p->x, $p->y));
 
-                return [$here->x, $here->y];
-            }, $feature->points);
-            if (Polygon::within($bank, -300.0, -300.0, $section->width + 300.0, $section->depth + 300.0) !== []) {
-                $out[] = new Basin($feature->uid, $feature->name, $bank, $feature->points[0]->z, $feature->depth, $feature->shore);
+                    return new Spot($at->x, $at->y, $p->z);
+                }, $feature->points)) : null;
+                if ($here !== null && self::reaches($here, $section)) {
+                    $out[] = $here;
+                }
             }
         }
 
         return $out;
+    }
+
+    private static function reaches(LandFeature $here, Section $section): bool
+    {
+        [$x1, $y1, $x2, $y2] = Box::around($here->plan(), 300.0);
+
+        return $x1 <= $section->width && $x2 >= 0.0 && $y1 <= $section->depth && $y2 >= 0.0;
+    }
+
+    private function shaped(Section $section, Ground $ground): Ground
+    {
+        foreach ($this->shapesNear($section) as $f) {
+            $ground = $ground->with(match ($f->kind) {
+                'rough' => new Roughness($f->uid, $f->plan(), $f->figures['height_mm'], $f->figures['grain_mm'], (int) $f->figures['seed'], $section->placement),
+                'pad' => new Pad($f->uid, $f->name, $f->plan(), $f->points[0]->z, $f->figures['batter']),
+                'stream' => Stream::along($f->uid, $f->name, $f->plan(), $f->figures['width_mm'], $f->figures['depth_mm'], $f->figures['below_mm'], $ground->at(...)),
+                default => new Basin($f->uid, $f->name, $f->plan(), $f->points[0]->z, $f->figures['depth_mm'], $f->figures['shore_mm']),
+            });
+        }
+
+        return $ground;
     }
 
     /**

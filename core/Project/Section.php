@@ -21,6 +21,7 @@ final readonly class Section
     /**
      * @param array<string, string> $typed
      * @param array<string, mixed> $extra
+     * @param array<string, list<array{float, float}>> $edges left, right, front, back → heights fixed along it: mm from its left or front end, mm over the datum
      */
     private function __construct(
         public string $uid,
@@ -32,12 +33,14 @@ final readonly class Section
         public array $typed,
         public array $extra,
         public ?string $room,
+        public array $edges,
     ) {
     }
 
     /**
      * @param array<string, string> $typed
      * @param array<string, mixed> $extra
+     * @param array<string, list<array{float, float}>> $edges
      *
      * @throws Refusal naming the field
      */
@@ -53,6 +56,7 @@ final readonly class Section
         array $typed = [],
         array $extra = [],
         ?string $room = null,
+        array $edges = [],
     ): self {
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new Refusal('A section needs a name of 1 to 80 characters.', 'name');
@@ -64,13 +68,61 @@ final readonly class Section
         Refusal::unlessBetween($angleDeg, -360.0, 360.0, 'The turn', '°', 'angle_deg');
         Refusal::unlessBetween($base, -1000.0, 3000.0, 'The base level', 'mm', 'base_mm');
 
-        return new self($uid, trim($name), $width, $depth, new Placement($x, $y, $angleDeg), $base, $typed, $extra, $room);
+        return new self($uid, trim($name), $width, $depth, new Placement($x, $y, $angleDeg), $base, $typed, $extra, $room, self::profiles($edges, $width, $depth));
     }
 
     /** The same board in a room. */
     public function in(string $room): self
     {
-        return new self($this->uid, $this->name, $this->width, $this->depth, $this->placement, $this->base, $this->typed, $this->extra, $room);
+        return new self($this->uid, $this->name, $this->width, $this->depth, $this->placement, $this->base, $this->typed, $this->extra, $room, $this->edges);
+    }
+
+    /**
+     * The same board with an edge's heights fixed, or free again.
+     *
+     * @param list<array{float, float}>|null $profile
+     *
+     * @throws Refusal
+     */
+    public function withEdge(string $edge, ?array $profile): self
+    {
+        $edges = array_diff_key($this->edges, [$edge => true]) + ($profile === null ? [] : [$edge => $profile]);
+
+        return new self($this->uid, $this->name, $this->width, $this->depth, $this->placement, $this->base, $this->typed, $this->extra, $this->room, self::profiles($edges, $this->width, $this->depth));
+    }
+
+    public function edgeLength(string $edge): float
+    {
+        return $edge === 'front' || $edge === 'back' ? $this->width : $this->depth;
+    }
+
+    /** A place on an edge, mm from its left or front end; layout coordinates. */
+    public function onEdge(string $edge, float $at): Point
+    {
+        return $this->placement->toLayout(match ($edge) {
+            'front' => new Point($at, 0.0),
+            'back' => new Point($at, $this->depth),
+            'left' => new Point(0.0, $at),
+            default => new Point($this->width, $at),
+        });
+    }
+
+    /** The height that an edge is fixed at; beyond its first and last point as there. */
+    public function edgeHeight(string $edge, float $at): ?float
+    {
+        $profile = $this->edges[$edge] ?? null;
+        if ($profile === null) {
+            return null;
+        }
+        foreach ($profile as $k => [$x, $z]) {
+            if ($at <= $x) {
+                [$px, $pz] = $profile[max(0, $k - 1)];
+
+                return $k === 0 ? $z : $pz + ($z - $pz) * ($at - $px) / ($x - $px);
+            }
+        }
+
+        return $profile[count($profile) - 1][1];
     }
 
     /** Whether a place in layout coordinates lies on the board, or within `$slack` mm of it. */
@@ -107,6 +159,33 @@ final readonly class Section
         }
 
         return true;
+    }
+
+    /**
+     * @param array<string, list<array{float, float}>> $edges
+     * @return array<string, non-empty-list<array{float, float}>>
+     */
+    private static function profiles(array $edges, float $width, float $depth): array
+    {
+        ksort($edges);
+        foreach ($edges as $edge => $profile) {
+            if (! in_array($edge, LayoutSheet::EDGES, true)) {
+                throw new Refusal("“{$edge}” is no edge: there are front, back, left and right.", 'edges');
+            }
+            $length = $edge === 'front' || $edge === 'back' ? $width : $depth;
+            if ($profile === [] || count($profile) > 500) {
+                throw new Refusal('An edge is fixed at 1 to 500 points.', "edges/{$edge}");
+            }
+            foreach ($profile as $k => [$at, $z]) {
+                Refusal::unlessBetween($at, 0.0, $length, 'The place', 'mm', "edges/{$edge}/{$k}/at_mm");
+                Refusal::unlessBetween($z, -1000.0, 3000.0, 'The height', 'mm', "edges/{$edge}/{$k}/z_mm");
+                if ($k > 0 && $at - $profile[$k - 1][0] < 0.5) {
+                    throw new Refusal('The points of an edge lie one after the other, half a millimetre apart at least.', "edges/{$edge}/{$k}/at_mm");
+                }
+            }
+        }
+
+        return $edges;
     }
 
     /** @return array{float, float} */

@@ -12,9 +12,9 @@ use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Stretch;
-use IdleRidge\Core\Track\VehicleSweep;
+use IdleRidge\Core\Track\Sweeps;
 
-/** Land inside the room that the longest vehicle and its margin take. */
+/** Land inside the room that the vehicles and their margin take. */
 final class ClearanceOnCurve implements Rule
 {
     /** Stations and offsets are tried this far apart, mm. */
@@ -27,15 +27,17 @@ final class ClearanceOnCurve implements Rule
         $found = [];
         foreach ($study->model->grading->runs as $run) {
             $here = $run->within($study->section->width, $study->section->depth);
-            if ($here === null) {
+            if ($here === null || $run->kind !== 'track') {
                 continue;
             }
             try {
                 $sharpest = $run->alignment->sharpest(...$here);
                 if ($sharpest > 0.0) {
-                    $study->project->layout->vehicle->throwOn(1.0 / $sharpest);
+                    foreach ($study->project->layout->vehicles as $vehicle) {
+                        $vehicle->throwOn(1.0 / $sharpest);
+                    }
                 }
-                $sweep = new VehicleSweep($run->alignment, $study->project->layout->vehicle);
+                $sweep = new Sweeps($run->alignment, $study->project->layout->vehicles);
                 foreach ($this->strikes($study, $run, $sweep, $here) as $side => $samples) {
                     foreach (Stretch::gather($samples, self::STEP, $run->alignment->length) as $stretch) {
                         $found[] = $this->finding($study, $run, $sweep, $side, $stretch);
@@ -46,7 +48,7 @@ final class ClearanceOnCurve implements Rule
                 $found[] = new Finding(
                     'clearance', Severity::Stop, 'Curve too tight', $study->section->uid,
                     Place::onRun($run->uid, $here[0], $here[1], $mark->x, $mark->y), [],
-                    $refusal->getMessage(), 'Ease the curve, or choose a shorter vehicle on the Layout sheet.',
+                    $refusal->getMessage(), 'Ease the curve, or take the vehicle off the Layout sheet.',
                 );
             }
         }
@@ -58,7 +60,7 @@ final class ClearanceOnCurve implements Rule
      * @param array{float, float} $here
      * @return array<string, list<array{float, float}>> side → station, depth
      */
-    private function strikes(LandStudy $study, Run $run, VehicleSweep $sweep, array $here): array
+    private function strikes(LandStudy $study, Run $run, Sweeps $sweep, array $here): array
     {
         $layout = $study->project->layout;
         $samples = [];
@@ -101,19 +103,20 @@ final class ClearanceOnCurve implements Rule
         return null;
     }
 
-    private function finding(LandStudy $study, Run $run, VehicleSweep $sweep, string $side, Stretch $stretch): Finding
+    private function finding(LandStudy $study, Run $run, Sweeps $sweep, string $side, Stretch $stretch): Finding
     {
         $layout = $study->project->layout;
         $middle = ($stretch->from + $stretch->to) / 2.0;
         $throw = $sweep->at($middle);
         $left = $side === 'left';
-        $mark = $run->alignment->beside($middle, ($left ? 1 : -1) * $throw[$side]);
+        $mark = $run->alignment->beside($middle, $left ? $throw['left'] : -$throw['right']);
         $room = $left ? $throw['left'] : $throw['right'];
+        $vehicle = $left ? $throw['left_by'] : $throw['right_by'];
         $margin = round($layout->clearanceMargin, 1).' mm';
         $figures = [
             'depth' => new Figure($stretch->greatest, 'mm', 'how far the land reaches into vehicle and margin', ['margin' => $margin], decimals: 1),
             'throw' => new Figure($room, 'mm', $throw['radius'] === null ? 'half the vehicle’s width' : 'room the vehicle takes beside the centreline here, stood on the track every 4 mm',
-                ['body' => round($layout->vehicle->body).' mm', 'bogie centres' => round($layout->vehicle->bogieCentres).' mm', 'width' => round($layout->vehicle->width).' mm']
+                ['vehicle' => $vehicle->name, 'body' => round($vehicle->body).' mm', 'bogie centres' => round($vehicle->bogieCentres).' mm', 'width' => round($vehicle->width).' mm']
                 + ($throw['radius'] === null ? [] : ['radius' => round($throw['radius']).' mm']), decimals: 1),
             'left_free' => new Figure($layout->clearanceMargin - $stretch->greatest, 'mm', 'margin less depth; below zero the vehicle strikes', ['margin' => $margin], decimals: 1),
         ];
@@ -123,7 +126,7 @@ final class ClearanceOnCurve implements Rule
         return new Finding(
             'clearance', $strikes ? Severity::Stop : Severity::Care, $throw['radius'] === null ? 'Clearance' : 'Clearance on a curve', $study->section->uid,
             Place::onRun($run->uid, $stretch->from, $stretch->to, $mark->x, $mark->y, $side), $figures,
-            $strikes ? 'The land strikes the longest vehicle.' : 'The longest vehicle passes with less than its margin.',
+            $strikes ? "The land strikes the {$vehicle->name}." : "The {$vehicle->name} passes with less than its margin.",
             'Widen the formation on this side, ease the slope beside it, or ease the curve.',
         );
     }

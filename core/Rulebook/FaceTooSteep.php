@@ -34,6 +34,9 @@ final class FaceTooSteep implements Rule
             }
             $run = $study->model->grading->runs[$at->run];
             $left = $at->offset >= 0.0;
+            if ($run->wallAt($at->station, $left)) {
+                continue;
+            }
             $batter = $at->kind === Grading::CUT ? $run->profile->batterInCut($left) : $run->profile->batterInFill($left);
             $face = abs($at->height - $run->grade->heightAt($at->station)) + $at->gap;
             if (rad2deg(atan(1.0 / $batter)) > $limit && $face > self::LEAST_FACE) {

@@ -11,13 +11,11 @@ use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Stretch;
+use IdleRidge\Core\Track\Structure;
 
 /** A bridge that stands too low over a run below it, or lies on the land it should clear. */
 final class Headroom implements Rule
 {
-    /** What a deck takes under the formation, mm: a starting value. */
-    public const DECK = 8.0;
-
     private const STEP = 4.0;
 
     /** Land may come so near under a deck at its abutments, mm along the bridge. */
@@ -37,7 +35,7 @@ final class Headroom implements Rule
                     if ($p->x < 0.0 || $p->y < 0.0 || $p->x > $study->section->width || $p->y > $study->section->depth) {
                         continue;
                     }
-                    $under = $run->grade->heightAt($station) - self::DECK;
+                    $under = $run->grade->heightAt($station) - $structure->thick;
                     foreach ($study->model->grading->runs as $below) {
                         $place = $below->alignment->nearest($p);
                         if ($below->uid !== $run->uid && abs($place['offset']) <= $below->profile->halfWidth($place['offset'] >= 0.0)) {
@@ -50,7 +48,7 @@ final class Headroom implements Rule
                     }
                 }
                 foreach ($low as $what => $samples) {
-                    array_push($found, ...$this->of($study, $run, (string) $what, $samples));
+                    array_push($found, ...$this->of($study, $run, $structure, (string) $what, $samples));
                 }
             }
         }
@@ -62,7 +60,7 @@ final class Headroom implements Rule
      * @param list<array{float, float}> $samples station, what is missing
      * @return list<Finding>
      */
-    private function of(LandStudy $study, Run $run, string $what, array $samples): array
+    private function of(LandStudy $study, Run $run, Structure $bridge, string $what, array $samples): array
     {
         $found = [];
         $short = array_values(array_filter($samples, fn (array $s): bool => $s[1] > 0.0));
@@ -71,7 +69,7 @@ final class Headroom implements Rule
             $land = $what === 'land';
             $found[] = new Finding(
                 'headroom', Severity::Stop, $land ? 'The bridge lies on the land' : 'Too little headroom under the bridge', $study->section->uid, Place::onRun($run->uid, $stretch->from, $stretch->to, $mark->x, $mark->y),
-                ['missing' => new Figure($stretch->greatest, 'mm', $land ? 'land less the underside of the deck' : 'rail top, vehicle height and margin of the run below less the underside of the deck', ['deck' => self::DECK.' mm'], decimals: 1)],
+                ['missing' => new Figure($stretch->greatest, 'mm', $land ? 'land less the underside of the deck' : 'rail top, vehicle height and margin of the run below less the underside of the deck', ['deck' => round($bridge->thick, 1).' mm'], decimals: 1)],
                 $land ? 'There is nothing to bridge here.' : 'The tallest vehicle strikes the deck.', $land ? 'Shorten the bridge, or carve the land under it.' : 'Raise the bridge, or lower the run below.',
             );
         }

@@ -13,12 +13,12 @@ use IdleRidge\Core\Project\LandStudy;
 final class Rulebook
 {
     /** Raise when a finding changes: caches are keyed by it. */
-    public const VERSION = 4;
+    public const VERSION = 5;
 
     /** @return list<Rule> */
     public static function rules(): array
     {
-        return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds, new BasinHolds, new TunnelHolds, new Headroom, new RunsMeet];
+        return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds, new BasinHolds, new TunnelHolds, new Headroom, new StructuresClear, new RunsMeet, new TurnoutsKeepClear, new CrossingsMeet, new TracksApart, new StreamsFall, new PadsHold, new JointsAgree];
     }
 
     /** @return list<WorkRule> */

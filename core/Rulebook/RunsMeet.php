@@ -53,7 +53,7 @@ final class RunsMeet implements Rule
         $kink = fmod($heading - self::outward($other, $at) + 5.0 * M_PI, 2.0 * M_PI);
         $kink = abs($kink > M_PI ? $kink - 2.0 * M_PI : $kink);
         $on = fn (Point $p): bool => $p->x > -0.5 && $p->y > -0.5 && $p->x < $study->section->width + 0.5 && $p->y < $study->section->depth + 0.5;
-        if ($p->distanceTo($q) > self::NEAR || $kink > self::FACING || (! $on($p) && ! $on($q))) {
+        if ($run->kind !== $other->kind || $p->distanceTo($q) > self::NEAR || $kink > self::FACING || (! $on($p) && ! $on($q))) {
             return null;
         }
         $step = $run->grade->heightAt($station) + $run->profile->railTop() - $other->grade->heightAt($at) - $other->profile->railTop();

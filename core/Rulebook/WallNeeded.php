@@ -29,6 +29,9 @@ final class WallNeeded implements Rule
     {
         $found = [];
         foreach ($study->walls as $wall) {
+            if ($wall->cause === 'placed') {
+                continue;
+            }
             $found[] = new Finding(
                 'wall-needed', Severity::Care, 'Wall needed', $study->section->uid,
                 Place::onRun($wall->run, $wall->from, $wall->to, $wall->x, $wall->y, $wall->side),

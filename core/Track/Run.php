@@ -9,10 +9,13 @@ use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Measure\Refusal;
 
 /**
- * A stretch of track: where it lies, how it climbs, what its formation looks like. Heights are those of the formation.
+ * A stretch of track, or a road: where it lies, how it climbs, what its formation looks like. Heights are those of the
+ * formation; a road lies level across.
  */
 final readonly class Run
 {
+    public const KINDS = ['track', 'road'];
+
     /**
      * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
      * @param list<array{station_mm: float, height_mm: float, curve_mm?: float}> $gradePoints
@@ -30,13 +33,14 @@ final readonly class Run
         public Alignment $alignment,
         public GradeProfile $grade,
         public array $structures,
+        public string $kind,
     ) {
     }
 
     /**
      * @param array<array-key, array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
      * @param array<array-key, array{station_mm: float, height_mm: float, curve_mm?: float}> $gradePoints
-     * @param array<array-key, array{kind: string, from_mm: float, to_mm: float}> $structures bridges and tunnels
+     * @param array<array-key, array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int|float, lining_mm?: float, inside_mm?: float}> $structures bridges, tunnels and walls
      *
      * Keys of the three lists are only for refusals to name their place by.
      *
@@ -52,7 +56,11 @@ final readonly class Run
         array $gradePoints,
         FormationProfile $profile,
         array $structures = [],
+        string $kind = 'track',
     ): self {
+        if (! in_array($kind, self::KINDS, true)) {
+            throw new Refusal("“{$kind}” is neither track nor road.", 'kind');
+        }
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new Refusal('A run needs a name of 1 to 80 characters.', 'name');
         }
@@ -61,7 +69,7 @@ final readonly class Run
         $alignment = Alignment::from($start, $headingDeg, $pieces);
         $grade = GradeProfile::from($startHeight, $gradePoints, $alignment->length);
 
-        return new self($uid, $name, $start, $headingDeg, array_values($pieces), $startHeight, array_values($gradePoints), $profile, $alignment, $grade, Structure::along($structures, $alignment->length));
+        return new self($uid, $name, $start, $headingDeg, array_values($pieces), $startHeight, array_values($gradePoints), $profile, $alignment, $grade, Structure::along($structures, $alignment->length), $kind);
     }
 
     /** The same run in a section's own coordinates. */
@@ -69,7 +77,7 @@ final readonly class Run
     {
         return self::lay(
             $this->uid, $this->name, $placement->toSection($this->start), $this->headingDeg - $placement->angleDeg,
-            $this->pieces, $this->startHeight, $this->gradePoints, $this->profile, array_map(fn (Structure $s): array => $s->toArray(), $this->structures),
+            $this->pieces, $this->startHeight, $this->gradePoints, $this->profile, array_map(fn (Structure $s): array => $s->toArray(), $this->structures), $this->kind,
         );
     }
 
@@ -77,12 +85,24 @@ final readonly class Run
     public function structureAt(float $station): ?Structure
     {
         foreach ($this->structures as $structure) {
-            if ($station >= $structure->from && $station <= $structure->to) {
+            if (! $structure->isWall() && $station >= $structure->from && $station <= $structure->to) {
                 return $structure;
             }
         }
 
         return null;
+    }
+
+    /** Whether a wall is placed at a station on one side. */
+    public function wallAt(float $station, bool $left): bool
+    {
+        foreach ($this->structures as $structure) {
+            if ($structure->kind === ($left ? 'wall left' : 'wall right') && $station >= $structure->from && $station <= $structure->to) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -95,6 +115,9 @@ final readonly class Run
         $parts = [];
         $at = 0.0;
         foreach ($this->structures as $structure) {
+            if ($structure->isWall()) {
+                continue;
+            }
             if ($structure->from > $at) {
                 $parts[] = [$at, $structure->from, null];
             }

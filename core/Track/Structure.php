@@ -6,46 +6,60 @@ namespace IdleRidge\Core\Track;
 
 use IdleRidge\Core\Measure\Refusal;
 
-/** A stretch of a run on a bridge, where it asks nothing of the land below, or in a tunnel, where it leaves the land above. */
+/**
+ * A stretch of a run on a bridge, where it asks nothing of the land below, in a tunnel, where it leaves the land above, or
+ * beside a wall, where the land steps at the formation's edge. `thick` is that of a bridge's deck or a tunnel's lining, `inside`
+ * the width between linings (null for as wide as vehicles and margin need), mm.
+ */
 final readonly class Structure
 {
-    public const KINDS = ['bridge', 'tunnel'];
+    public const KINDS = ['bridge', 'tunnel', 'wall left', 'wall right'];
 
-    private function __construct(public string $kind, public float $from, public float $to)
+    /** What a deck takes under the formation, mm: a starting value. */
+    public const DECK = 8.0;
+
+    private function __construct(public string $kind, public float $from, public float $to, public float $thick, public int $piers, public ?float $inside)
     {
     }
 
     /**
-     * @param array<array-key, array{kind: string, from_mm: float, to_mm: float}> $given
+     * @param array<array-key, array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int|float, lining_mm?: float, inside_mm?: float}> $given
      * @return list<self> by station
      *
-     * @throws Refusal for one that leaves its run, or two that overlap
+     * @throws Refusal for one that leaves its run, or two of a place
      */
     public static function along(array $given, float $length): array
     {
         $out = [];
         foreach ($given as $k => $one) {
             if (! in_array($one['kind'], self::KINDS, true)) {
-                throw new Refusal("“{$one['kind']}” is neither bridge nor tunnel.", "structures/{$k}/kind");
+                throw new Refusal("“{$one['kind']}” is neither bridge, tunnel nor wall.", "structures/{$k}/kind");
             }
+            $word = explode(' ', $one['kind'])[0];
             foreach (['from_mm', 'to_mm'] as $end) {
                 if (! is_finite($one[$end]) || $one[$end] < 0.0 || $one[$end] > $length + 0.05) {
-                    throw new Refusal(sprintf('The %s leaves its run, which goes from 0 to %s mm.', $one['kind'], round($length, 1)), "structures/{$k}/{$end}");
+                    throw new Refusal(sprintf('The %s leaves its run, which goes from 0 to %s mm.', $word, round($length, 1)), "structures/{$k}/{$end}");
                 }
             }
             if ($one['to_mm'] - $one['from_mm'] < 5.0) {
-                throw new Refusal("A {$one['kind']} is at least 5 mm long, and ends after it begins.", "structures/{$k}/to_mm");
+                throw new Refusal("A {$word} is at least 5 mm long, and ends after it begins.", "structures/{$k}/to_mm");
             }
+            $made = self::made($one, $length, "structures/{$k}");
             foreach ($out as $other) {
-                if ($one['from_mm'] < $other->to && $other->from < $one['to_mm']) {
-                    throw new Refusal(sprintf('It overlaps the %s from %s to %s.', $other->kind, round($other->from, 1), round($other->to, 1)), "structures/{$k}/from_mm");
+                if ($made->from < $other->to && $other->from < $made->to && ($made->kind === $other->kind || ($made->isWall() === $other->isWall() && ! $made->isWall()))) {
+                    throw new Refusal(sprintf('It overlaps the %s from %s to %s.', explode(' ', $other->kind)[0], round($other->from, 1), round($other->to, 1)), "structures/{$k}/from_mm");
                 }
             }
-            $out[] = new self($one['kind'], $one['from_mm'], min($length, $one['to_mm']));
+            $out[] = $made;
         }
-        usort($out, fn (self $a, self $b): int => $a->from <=> $b->from);
+        usort($out, fn (self $a, self $b): int => [$a->from, $a->kind] <=> [$b->from, $b->kind]);
 
         return $out;
+    }
+
+    public function isWall(): bool
+    {
+        return $this->kind === 'wall left' || $this->kind === 'wall right';
     }
 
     public function length(): float
@@ -53,9 +67,45 @@ final readonly class Structure
         return $this->to - $this->from;
     }
 
-    /** @return array{kind: string, from_mm: float, to_mm: float} */
+    /** @return list<float> stations of a bridge's piers, evenly between its abutments */
+    public function pierStations(): array
+    {
+        $out = [];
+        for ($k = 1; $k <= $this->piers; $k++) {
+            $out[] = $this->from + $this->length() * $k / ($this->piers + 1);
+        }
+
+        return $out;
+    }
+
+    /** @return array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int, lining_mm?: float, inside_mm?: float} */
     public function toArray(): array
     {
-        return ['kind' => $this->kind, 'from_mm' => $this->from, 'to_mm' => $this->to];
+        $out = ['kind' => $this->kind, 'from_mm' => $this->from, 'to_mm' => $this->to];
+        if ($this->kind === 'bridge') {
+            return $out + ['deck_mm' => $this->thick, 'piers' => $this->piers];
+        }
+
+        return $this->kind === 'tunnel' ? $out + ['lining_mm' => $this->thick] + ($this->inside === null ? [] : ['inside_mm' => $this->inside]) : $out;
+    }
+
+    /** @param  array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int|float, lining_mm?: float, inside_mm?: float}  $one */
+    private static function made(array $one, float $length, string $at): self
+    {
+        $thick = 0.0;
+        $piers = 0;
+        $inside = null;
+        if ($one['kind'] === 'bridge') {
+            $thick = Refusal::unlessBetween($one['deck_mm'] ?? self::DECK, 0.5, 100.0, 'The deck', 'mm', "{$at}/deck_mm");
+            $piers = $one['piers'] ?? 0;
+            if ($piers != (int) $piers || $piers < 0 || $piers > 40) {
+                throw new Refusal('A bridge stands on 0 to 40 piers between its abutments.', "{$at}/piers");
+            }
+        } elseif ($one['kind'] === 'tunnel') {
+            $thick = Refusal::unlessBetween($one['lining_mm'] ?? 0.0, 0.0, 50.0, 'The lining', 'mm', "{$at}/lining_mm");
+            $inside = isset($one['inside_mm']) ? Refusal::unlessBetween($one['inside_mm'], 10.0, 500.0, 'The width inside', 'mm', "{$at}/inside_mm") : null;
+        }
+
+        return new self($one['kind'], $one['from_mm'], min($length, $one['to_mm']), $thick, (int) $piers, $inside);
     }
 }

@@ -6,28 +6,37 @@ namespace IdleRidge\Core\Track;
 
 use IdleRidge\Core\Measure\Refusal;
 
-/** The vehicle that needs most room: body length, distance of bogie centres, width, height over rail top; mm. */
+/** A vehicle that runs on the layout: body length, distance of bogie centres, width, height over rail top; mm. */
 final readonly class Vehicle
 {
-    private function __construct(public float $body, public float $bogieCentres, public float $width, public float $height)
+    private function __construct(public float $body, public float $bogieCentres, public float $width, public float $height, public string $name)
     {
     }
 
     /** @throws Refusal when it could not stand on a track */
-    public static function from(float $body, float $bogieCentres, float $width, float $height): self
+    public static function from(float $body, float $bogieCentres, float $width, float $height, string $name = 'coach'): self
     {
-        Refusal::unlessBetween($body, 20.0, 2000.0, 'The body', 'mm', 'vehicle_body_mm');
-        Refusal::unlessBetween($bogieCentres, 5.0, $body, 'The distance of bogie centres', 'mm', 'vehicle_bogie_centres_mm');
-        Refusal::unlessBetween($width, 5.0, 300.0, 'The width', 'mm', 'vehicle_width_mm');
-        Refusal::unlessBetween($height, 5.0, 500.0, 'The height', 'mm', 'vehicle_height_mm');
+        if (trim($name) === '' || mb_strlen($name) > 40) {
+            throw new Refusal('A vehicle needs a name of 1 to 40 characters.', 'name');
+        }
+        Refusal::unlessBetween($body, 20.0, 2000.0, 'The body', 'mm', 'body_mm');
+        Refusal::unlessBetween($bogieCentres, 5.0, $body, 'The distance of bogie centres', 'mm', 'bogie_centres_mm');
+        Refusal::unlessBetween($width, 5.0, 300.0, 'The width', 'mm', 'width_mm');
+        Refusal::unlessBetween($height, 5.0, 500.0, 'The height', 'mm', 'height_mm');
 
-        return new self($body, $bogieCentres, $width, $height);
+        return new self($body, $bogieCentres, $width, $height, trim($name));
+    }
+
+    /** @return array{name: string, body_mm: float, bogie_centres_mm: float, width_mm: float, height_mm: float} */
+    public function toArray(): array
+    {
+        return ['name' => $this->name, 'body_mm' => $this->body, 'bogie_centres_mm' => $this->bogieCentres, 'width_mm' => $this->width, 'height_mm' => $this->height];
     }
 
     /** The long coach that a layout begins with. */
     public static function coach(): self
     {
-        return new self(303.0, 212.0, 34.0, 46.0);
+        return new self(303.0, 212.0, 34.0, 46.0, 'coach');
     }
 
     /**
@@ -41,7 +50,7 @@ final readonly class Vehicle
     public function throwOn(float $radius): array
     {
         if ($radius <= $this->bogieCentres / 2.0 + $this->width / 2.0) {
-            throw new Refusal(sprintf('A vehicle with bogie centres %s mm apart cannot stand on radius %s mm.', $this->bogieCentres, round($radius)), 'radius_mm');
+            throw new Refusal(sprintf('The %s, with bogie centres %s mm apart, cannot stand on radius %s mm.', $this->name, $this->bogieCentres, round($radius)), 'radius_mm');
         }
         $middle = sqrt($radius ** 2 - $this->bogieCentres ** 2 / 4.0);
 

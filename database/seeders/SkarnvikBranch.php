@@ -70,7 +70,7 @@ final readonly class SkarnvikBranch
             $this->spot(195, 535, 165, 'Birch bank'), $this->spot(20, 585, 150), $this->spot(885, 520, 208, 'Crag'), $this->spot(900, 595, 192), $this->spot(1180, 590, 160), $this->spot(1126, 452, 138), $this->spot(712, 428, 107),
             $this->spot(97, 52, 57), $this->spot(351, 80, 56), $this->spot(40, 380, 92), $this->spot(640, 28, 44, 'Meadow'), $this->spot(600, 140, 39, 'Tarn'), $this->spot(800, 120, 41),
             $this->spot(1090, 40, 78), $this->spot(1180, 250, 116),
-            LandFeature::of($this->uids->next(), 'water', array_map(fn (int $k): Spot => new Spot(round(640.0 + 175.0 * cos($k * M_PI / 8)), round(92.0 + 62.0 * sin($k * M_PI / 8)), 33.5), range(0, 15)), 'Peat tarn', depth: 9.0, shore: 30.0),
+            LandFeature::of($this->uids->next(), 'water', array_map(fn (int $k): Spot => new Spot(round(640.0 + 175.0 * cos($k * M_PI / 8)), round(92.0 + 62.0 * sin($k * M_PI / 8)), 33.5), range(0, 15)), 'Peat tarn', figures: ['depth_mm' => 9.0, 'shore_mm' => 30.0]),
             $this->line('hollow', 'Beck', [[470, 598, 104], [492, 470, 76], [520, 395, 58]]),
             $this->line('ridge', 'Fell', [[690, 585, 176], [780, 540, 192], [885, 520, 208]]),
         ];

@@ -86,7 +86,7 @@ final class BasinTest extends TestCase
     {
         $points = array_map(fn (array $p): Spot => new Spot($p[0], $p[1], $level), $bank ?? Build::square(300, 200, 500, 400));
 
-        return LandFeature::of(Build::uid(70), 'water', $points, 'Pond', depth: $depth, shore: $shore);
+        return LandFeature::of(Build::uid(70), 'water', $points, 'Pond', figures: ['depth_mm' => $depth, 'shore_mm' => $shore]);
     }
 
     /** @return list<string> */

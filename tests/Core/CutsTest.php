@@ -94,7 +94,7 @@ final class CutsTest extends TestCase
     {
         // Vehicles 34 wide and 50 high, margin 8, rail top 8.8: the bore is 50 wide, from 60 to 126.8.
         $vehicle = Vehicle::from(280.0, 190.0, 34.0, 50.0);
-        $project = Build::project([Build::straight(1, 301.0, 60.0, 60.0, Build::evenProfile(), structures: [['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 1200.0]])], sheet: ['vehicle' => $vehicle], base: 160.0);
+        $project = Build::project([Build::straight(1, 301.0, 60.0, 60.0, Build::evenProfile(), structures: [['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 1200.0]])], sheet: ['vehicles' => [$vehicle]], base: 160.0);
         $shape = Build::study($project)->terrain->mesh();
         $stack = FoamStack::of($shape, 0.0, 20.0, CutSchool::Carved, $project->bores($project->runs));
         $this->assertCount(8, $stack->layers);

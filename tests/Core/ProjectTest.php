@@ -95,7 +95,7 @@ final class ProjectTest extends TestCase
 
     public function test_every_field_of_a_file_comes_back_byte_for_byte(): void
     {
-        $text = Fixtures::text('projects/version-1-full.ridge.json');
+        $text = Fixtures::text('projects/version-2-full.ridge.json');
         $project = RidgeReader::read($text, Build::library());
         $this->assertSame($text, RidgeWriter::write($project, '2026-10-14T18:30:00Z'));
         $this->assertSame('Trial Branch', $project->layout->name);
@@ -105,9 +105,18 @@ final class ProjectTest extends TestCase
         $this->assertCount(2, $project->runs[0]->gradePoints);
     }
 
+    public function test_a_file_of_the_first_version_comes_in_whole(): void
+    {
+        $project = RidgeReader::read(Fixtures::text('projects/version-1-full.ridge.json'), Build::library());
+        $this->assertSame(['coach'], array_column($project->layout->vehicles, 'name'));
+        $this->assertSame(8.0, $project->runs[0]->structures[0]->thick);
+        $again = RidgeReader::read(RidgeWriter::write($project, '2026-10-14T18:30:00Z'), Build::library());
+        $this->assertEquals($project, $again);
+    }
+
     public function test_faults_of_a_file_come_all_at_once_with_their_pointers(): void
     {
-        $file = json_decode(Fixtures::text('projects/version-1-full.ridge.json'), true);
+        $file = json_decode(Fixtures::text('projects/version-2-full.ridge.json'), true);
         $file['sections'][0]['width_mm'] = -4;
         $file['sections'][1]['depth_mm'] = 'deep';
         $file['runs'][0]['elements'][1]['radius_mm'] = 3;
@@ -122,7 +131,7 @@ final class ProjectTest extends TestCase
 
     public function test_faults_of_what_goes_onto_the_land_have_their_pointers(): void
     {
-        $text = Fixtures::text('projects/version-1-full.ridge.json');
+        $text = Fixtures::text('projects/version-2-full.ridge.json');
         foreach ([
             '/rooms/0/day_c' => fn (array &$f) => $f['rooms'][0]['day_c'] = -40,
             '/rooms/0/night_rh' => fn (array &$f) => $f['rooms'][0]['night_rh'] = 120,
@@ -155,7 +164,7 @@ final class ProjectTest extends TestCase
 
     public function test_unknown_keys_are_refused_and_keys_of_your_own_kept(): void
     {
-        $file = json_decode(Fixtures::text('projects/version-1-full.ridge.json'), false);
+        $file = json_decode(Fixtures::text('projects/version-2-full.ridge.json'), false);
         $file->sections[0]->x_shelf = (object) ['deep' => (object) [], 'list' => [1, 2]];
         $project = RidgeReader::read((string) json_encode($file), Build::library());
         $this->assertStringContainsString('"deep": {}', RidgeWriter::write($project, ''));

@@ -88,7 +88,7 @@ final class StructureTest extends TestCase
         // Formation 60, rail top 8.8 over it, vehicles 50, margin 8: the roof lies at 126.8.
         $vehicle = Vehicle::from(280.0, 190.0, 34.0, 50.0);
         foreach (['136.9' => null, '136.7' => Severity::Care, '126.7' => Severity::Stop] as $ground => $severity) {
-            $project = Build::project([$this->along('tunnel')], base: (float) $ground, sheet: ['faceLimitDeg' => 89.0, 'vehicle' => $vehicle]);
+            $project = Build::project([$this->along('tunnel')], base: (float) $ground, sheet: ['faceLimitDeg' => 89.0, 'vehicles' => [$vehicle]]);
             $found = RulebookTest::found($project, 'tunnel-lid');
             $this->assertCount($severity === null ? 0 : 1, $found, $ground);
             if ($severity !== null) {

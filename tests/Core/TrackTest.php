@@ -203,7 +203,7 @@ final class TrackTest extends TestCase
             'profile/ditch_width_mm' => fn () => FormationProfile::from(['ditch_depth_mm' => 2.0, 'ditch_width_mm' => 30.0]),
             'profile' => fn () => FormationProfile::from(['wheels' => 4.0]),
             'radius_mm' => fn () => Vehicle::coach()->throwOn(110.0),
-            'vehicle_bogie_centres_mm' => fn () => Vehicle::from(100.0, 120.0, 30.0, 40.0),
+            'bogie_centres_mm' => fn () => Vehicle::from(100.0, 120.0, 30.0, 40.0),
         ] as $place => $make) {
             try {
                 $make();

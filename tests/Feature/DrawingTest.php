@@ -122,6 +122,6 @@ final class DrawingTest extends FeatureCase
         $this->post($this->at($section, '/runs'), ['x1' => '300', 'y1' => '200', 'x2' => '400', 'y2' => '200']);
         $run = Run::query()->firstOrFail();
         $run->update(['elements' => [['kind' => 'arc', 'radius_mm' => 110, 'angle_deg' => 90]]]);
-        $this->get($this->at($section, '/land'))->assertOk()->assertSee('too tight for the longest vehicle')->assertSee('Curve too tight');
+        $this->get($this->at($section, '/land'))->assertOk()->assertSee('too tight for the coach')->assertSee('Curve too tight');
     }
 }

@@ -96,7 +96,7 @@ final class LandScreenTest extends FeatureCase
         $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '3', 'profile' => ['batter_cut_left' => '0.2', 'half_width_left_mm' => '30']])->assertOk();
         $this->assertEquals(0.2, $run->fresh()?->profile['batter_cut_left']);
         $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '4', 'structures' => [['kind' => 'tunnel', 'from' => '20', 'to' => '53 cm'], ['kind' => 'tunnel', 'from' => '', 'to' => ' ']]])->assertOk();
-        $this->assertEquals([['kind' => 'tunnel', 'from_mm' => 20, 'to_mm' => 530]], $run->fresh()?->structures);
+        $this->assertEquals([['kind' => 'tunnel', 'from_mm' => 20, 'to_mm' => 530, 'lining_mm' => 0]], $run->fresh()?->structures);
         $this->get($this->at($section, "/land?run={$run->uid}&tab=structures&st=100"))->assertOk()->assertSee('Land over the bore')->assertSee('The tunnel breaks through');
         $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '5', 'elements' => [['kind' => 'tangent', 'length' => '510']]])->assertStatus(422)->assertSee('leaves its run');
         // A row that is emptied does not shift the places of those after it.
@@ -291,14 +291,14 @@ final class LandScreenTest extends FeatureCase
         $corners = fn (array $at): array => array_map(fn (array $p): array => ['x' => (string) $p[0], 'y' => (string) $p[1]], $at);
         $this->post($this->at($board, '/features'), ['kind' => 'water', 'points' => $corners([[300, 200], [300, 400], [500, 400], [500, 200]])])->assertSessionHasNoErrors();
         $water = $this->layoutOf($board)->features()->firstOrFail();
-        $this->assertEquals([-1, 12, 40], [$water->points[0]['z_mm'], $water->depth_mm, $water->shore_mm], 'a millimetre below the lowest corner');
+        $this->assertEquals([-1, 12, 40], [$water->points[0]['z_mm'], $water->figures['depth_mm'], $water->figures['shore_mm']], 'a millimetre below the lowest corner');
         $this->assertSame(1, $this->layoutOf($board)->features()->count(), 'water pins no corners');
         $there = $this->at($board, "/features/{$water->uid}");
-        $form = ['points' => $corners([[300, 200], [500, 200], [500, 400], [300, 400]]), 'name' => 'Pond', 'level' => '-2', 'depth' => '10', 'shore' => '30', 'rev' => '1'];
+        $form = ['points' => $corners([[300, 200], [500, 200], [500, 400], [300, 400]]), 'name' => 'Pond', 'level' => '-2', 'depth_mm' => '10', 'shore_mm' => '30', 'rev' => '1'];
         $this->patch($there, $form)->assertSessionHasNoErrors();
-        $this->assertEquals(['Pond', -2, 10, 30], [$water->refresh()->name, $water->points[3]['z_mm'], $water->depth_mm, $water->shore_mm]);
-        $this->get($this->at($board, "/land?pick={$water->uid}"))->assertOk()->assertSee('reached over')->assertSee('Holds');
-        $this->from('/')->patch($there, ['depth' => '0', 'rev' => '2'] + $form)->assertSessionHasErrors('depth_mm');
+        $this->assertEquals(['Pond', -2, 10, 30], [$water->refresh()->name, $water->points[3]['z_mm'], $water->figures['depth_mm'], $water->figures['shore_mm']]);
+        $this->get($this->at($board, "/land?pick={$water->uid}"))->assertOk()->assertSee('Reached over')->assertSee('Holds');
+        $this->from('/')->patch($there, ['depth_mm' => '0', 'rev' => '2'] + $form)->assertSessionHasErrors('depth_mm');
         $this->from('/')->patch($there, ['points' => $corners([[300, 200], [500, 400], [500, 200], [300, 400]]), 'rev' => '2'] + $form)->assertSessionHasErrors('points');
         $this->from('/')->patch($there, ['points' => $corners([[300, 200], [5000, 200], [500, 400]]), 'rev' => '2'] + $form)->assertSessionHasErrors('points/1/x');
         $this->post($this->at($board, '/land/grip'), ['drag' => 'point', 'uid' => $water->uid, 'index' => 0, 'x' => '280', 'y' => '200'])->assertOk();

@@ -114,14 +114,18 @@ final class LayoutsTest extends FeatureCase
     {
         $layout = $this->demo();
         $this->patch("/layouts/{$layout->uid}", ['name' => 'Skarnvik', 'ratio' => '76.2', 'gauge_mm' => '12', 'units' => 'metric', 'zone' => 'Europe/Oslo', 'currency' => 'sek',
-            'viewing_edges' => ['', 'front', 'left'], 'vehicle_body_mm' => '280', 'clearance_margin_mm' => '6', 'face_limit_deg' => '70°', 'bank_reach_mm' => '', 'rev' => '1'])->assertRedirect();
+            'viewing_edges' => ['', 'front', 'left'], 'vehicles' => [['name' => 'coach', 'body_mm' => '280', 'bogie_centres_mm' => '190', 'width_mm' => '34', 'height_mm' => '46'], ['name' => 'crane', 'body_mm' => '210', 'bogie_centres_mm' => '96', 'width_mm' => '38', 'height_mm' => '58'], ['name' => '', 'body_mm' => '']], 'clearance_margin_mm' => '6', 'face_limit_deg' => '70°', 'bank_reach_mm' => '', 'rev' => '1'])->assertRedirect();
         $fresh = $layout->fresh();
         $this->assertSame(['front', 'left'], $fresh?->viewing_edges);
         $this->assertSame('SEK', $fresh->currency);
         $this->assertNull($fresh->bank_reach_mm);
-        $this->assertEquals(280, $fresh->vehicle['body_mm']);
+        $this->assertEquals([['coach', 280], ['crane', 210]], array_map(fn (array $v): array => [$v['name'], $v['body_mm']], $fresh->vehicles));
         $this->assertSame('Layout sheet changed', Revision::query()->latest('id')->value('sentence'));
         $this->patch("/layouts/{$layout->uid}", ['name' => 'S', 'ratio' => '76.2', 'gauge_mm' => '12', 'zone' => 'Nowhere', 'rev' => '2'])->assertSessionHasErrors(['zone']);
+        $sizes = ['body_mm' => '280', 'bogie_centres_mm' => '190', 'width_mm' => '34', 'height_mm' => '46'];
+        foreach (['vehicles/1/name' => [['name' => 'coach'] + $sizes, ['name' => 'Coach'] + $sizes], 'vehicles/0/bogie_centres_mm' => [['name' => 'coach', 'bogie_centres_mm' => '400'] + $sizes], 'vehicles' => [['name' => '']], 'vehicles/0/width_mm' => [['name' => 'tram', 'width_mm' => 'wide'] + $sizes]] as $place => $vehicles) {
+            $this->patch("/layouts/{$layout->uid}", ['vehicles' => $vehicles, 'rev' => '2'])->assertSessionHasErrors([$place]);
+        }
     }
 
     public function test_the_stack_is_cut_again_from_other_sheets(): void

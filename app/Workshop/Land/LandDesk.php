@@ -38,7 +38,7 @@ final class LandDesk
     public const INTERVAL = 10.0;
 
     /** Raise when what is kept changes its form. */
-    private const VERSION = 4;
+    private const VERSION = 5;
 
     private const DAYS = 7;
 
@@ -166,13 +166,13 @@ final class LandDesk
     public function hash(Project $project, Section $section, float $cell): string
     {
         $layout = $project->layout;
-        $runs = array_map(fn (Run $r): array => [$r->uid, $r->start, $r->headingDeg, $r->pieces, $r->startHeight, $r->gradePoints, $r->profile->toArray(), $r->structures], $project->runsNear($section));
+        $runs = array_map(fn (Run $r): array => [$r->uid, $r->start, $r->headingDeg, $r->pieces, $r->startHeight, $r->gradePoints, $r->profile->toArray(), $r->structures, $r->kind], $project->runsNear($section));
 
         return sha1(json_encode([
             self::VERSION, GroundSolver::VERSION, Rulebook::VERSION, $cell,
             $section->uid, $section->width, $section->depth, $section->placement, $section->base,
-            $project->groundProblem($section), $runs, $project->basins($section), $project->joinedEdges($section),
-            $layout->bankReach, $layout->faceLimitDeg, $layout->vehicle, $layout->clearanceMargin,
+            $project->groundProblem($section), $runs, $project->shapesNear($section), $project->joinedEdges($section),
+            $layout->bankReach, $layout->faceLimitDeg, $layout->vehicles, $layout->clearanceMargin,
         ], JSON_THROW_ON_ERROR));
     }
 

@@ -82,7 +82,7 @@ final readonly class LayRun
     public static function columns(Run $run): array
     {
         return [
-            'name' => $run->name, 'x_mm' => $run->start->x, 'y_mm' => $run->start->y, 'heading_deg' => $run->headingDeg, 'elements' => $run->pieces,
+            'name' => $run->name, 'kind' => $run->kind, 'x_mm' => $run->start->x, 'y_mm' => $run->start->y, 'heading_deg' => $run->headingDeg, 'elements' => $run->pieces,
             'start_height_mm' => $run->startHeight, 'grade_points' => $run->gradePoints, 'profile' => $run->profile->toArray(),
             'structures' => array_map(fn (Structure $s): array => $s->toArray(), $run->structures),
         ];
@@ -109,13 +109,13 @@ final readonly class LayRun
         return $typed->made(function () use ($typed, $section, $standing, $old, $x, $y, $heading, $pieces, $level, $profile): Run {
             $structures = $typed->has('structures') ? $this->structures($typed, $old) : array_map(fn (Structure $s): array => $s->toArray(), $old->structures);
             $points = $typed->has('grade_points') ? $this->gradePoints($typed, $level, $old) : $old->gradePoints;
-            $here = Run::lay($standing->uid, $typed->text('name', $standing->name), new Point($x, $y), $heading, $pieces, $level, $points, FormationProfile::from($profile), $structures);
+            $here = Run::lay($standing->uid, $typed->text('name', $standing->name), new Point($x, $y), $heading, $pieces, $level, $points, FormationProfile::from($profile), $structures, $old->kind);
             $this->onBoard($here, $section->width, $section->depth);
             $moved = abs($x - $old->start->x) > 1e-6 || abs($y - $old->start->y) > 1e-6;
             $start = $moved ? $section->placement->toLayout($here->start) : new Point($standing->x_mm, $standing->y_mm);
             $turned = abs($heading - $old->headingDeg) > 1e-6;
 
-            return Run::lay($here->uid, $here->name, $start, $turned ? $heading + $section->placement->angleDeg : $standing->heading_deg, $pieces, $level, $points, $here->profile, $structures);
+            return Run::lay($here->uid, $here->name, $start, $turned ? $heading + $section->placement->angleDeg : $standing->heading_deg, $pieces, $level, $points, $here->profile, $structures, $old->kind);
         });
     }
 
@@ -141,14 +141,22 @@ final readonly class LayRun
         return $pieces;
     }
 
-    /** @return array<array-key, array{kind: string, from_mm: float, to_mm: float}> rows with nothing typed are left out */
+    /** @return array<array-key, array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: float, lining_mm?: float, inside_mm?: float}> rows with nothing typed are left out */
     private function structures(Typed $typed, Run $old): array
     {
         $out = [];
         foreach (array_keys($typed->list('structures')) as $k) {
             if ($typed->text("structures.{$k}.from").$typed->text("structures.{$k}.to") !== '') {
                 $was = $old->structures[$k] ?? null;
-                $out[$k] = ['kind' => $typed->text("structures.{$k}.kind"), 'from_mm' => $typed->length("structures.{$k}.from", current: $was?->from), 'to_mm' => $typed->length("structures.{$k}.to", current: $was?->to)];
+                $kind = $typed->text("structures.{$k}.kind");
+                $out[$k] = ['kind' => $kind, 'from_mm' => $typed->length("structures.{$k}.from", current: $was?->from), 'to_mm' => $typed->length("structures.{$k}.to", current: $was?->to)];
+                $thick = $typed->text("structures.{$k}.thick") === '' ? null : $typed->length("structures.{$k}.thick", current: $was?->thick);
+                $more = $typed->text("structures.{$k}.more") !== '';
+                if ($kind === 'bridge') {
+                    $out[$k] += array_filter(['deck_mm' => $thick, 'piers' => $more ? $typed->number("structures.{$k}.more") : null], is_float(...));
+                } elseif ($kind === 'tunnel') {
+                    $out[$k] += array_filter(['lining_mm' => $thick, 'inside_mm' => $more ? $typed->length("structures.{$k}.more", current: $was?->inside) : null], is_float(...));
+                }
             }
         }
 

@@ -87,7 +87,7 @@ final readonly class OpenLand
                 $points[] = new Spot(round($here->x, 6), round($here->y, 6), $p->z);
             }
             if ($on) {
-                $out[] = LandFeature::of($feature->uid, $feature->kind, $points, $feature->name, $feature->extra, $feature->depth, $feature->shore);
+                $out[] = $feature->at($points);
             }
         }
 

@@ -20,11 +20,11 @@ use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Section;
 
-/** Places, changes and removes spots, ridge lines and hollows. Forms speak section coordinates, rows the layout's. */
+/** Places, changes and removes spots, lines, waters, pads and roughness. Forms speak section coordinates, rows the layout's. */
 final readonly class PlaceFeature
 {
     /** How far a new line's points start above or below the ground they are put on, mm. */
-    private const START = ['spot' => 0.0, 'ridge' => 30.0, 'hollow' => -15.0, 'water' => 0.0];
+    private const START = ['ridge' => 30.0, 'hollow' => -15.0];
 
     /** New water lies so far below the lowest corner of its bank, mm. */
     private const BELOW_BANK = 1.0;
@@ -51,12 +51,17 @@ final readonly class PlaceFeature
                 $points[] = $this->onBoard($typed, $row, $x, $y, $z, $k);
             }
         }
-        if ($kind === 'water' && $points !== []) {
-            $points = self::level($points, min(array_map(fn (Spot $p): float => $p->z, $points)) - self::BELOW_BANK);
+        $heights = array_map(fn (Spot $p): float => $p->z, $points);
+        if ($points !== [] && in_array($kind, LandFeature::SHAPES, true)) {
+            $points = self::level($points, match ($kind) {
+                'water' => min($heights) - self::BELOW_BANK,
+                'pad' => round(array_sum($heights) / count($heights)),
+                default => 0.0,
+            });
         }
         $feature = $typed->made(fn (): LandFeature => LandFeature::of($this->uids->next(), $kind, $points, $typed->text('name')));
 
-        $pins = $kind === 'water' || $project->hasLand($section) ? [] : $this->pins($section, $feature);
+        $pins = in_array($kind, LandFeature::SHAPES, true) || $project->hasLand($section) ? [] : $this->pins($section, $feature);
 
         return $this->ledger->record($layout, ucfirst($kind).' placed', function (Changes $changes) use ($layout, $feature, $pins): FeatureRow {
             foreach ($pins as $pin) {
@@ -107,15 +112,18 @@ final readonly class PlaceFeature
             $here = $old === null ? null : $standing->toSection(new Point((float) $old['x_mm'], (float) $old['y_mm']));
             $x = $typed->length("points.{$k}.x", current: $here === null ? null : round($here->x, 6));
             $y = $typed->length("points.{$k}.y", current: $here === null ? null : round($here->y, 6));
-            $z = $feature->kind === 'water' ? 0.0 : $typed->length("points.{$k}.z", current: $old === null ? null : (float) $old['z_mm']);
+            $z = in_array($feature->kind, LandFeature::SHAPES, true) ? (float) ($old['z_mm'] ?? 0.0) : $typed->length("points.{$k}.z", current: $old === null ? null : (float) $old['z_mm']);
             $points[] = $this->onBoard($typed, $section, $x, $y, $z, $k);
         }
         $old = LoadProject::feature($feature);
-        [$depth, $shore] = [$typed->length('depth', $old->depth, $old->depth), $typed->length('shore', $old->shore, $old->shore)];
-        if ($feature->kind === 'water') {
+        $figures = [];
+        foreach ($old->figures as $key => $now) {
+            $figures[$key] = str_ends_with($key, '_mm') ? $typed->length($key, $now, $now) : $typed->number($key, $now);
+        }
+        if ($feature->kind === 'water' || $feature->kind === 'pad') {
             $points = self::level($points, $typed->length('level', $old->points[0]->z, $old->points[0]->z));
         }
-        $made = $typed->made(fn (): LandFeature => LandFeature::of($feature->uid, $feature->kind, $points, $typed->text('name'), $old->extra, $depth, $shore));
+        $made = $typed->made(fn (): LandFeature => LandFeature::of($feature->uid, $feature->kind, $points, $typed->text('name'), $old->extra, $figures));
         $rev = $typed->has('rev') ? (int) $typed->text('rev') : null;
         StaleRecord::unlessFresh($feature, $rev, 'This '.$feature->kind, self::columns($made));
         $feature->fill(self::columns($made));
@@ -139,15 +147,13 @@ final readonly class PlaceFeature
     {
         return $feature->kind === 'spot'
             ? 'Spot set to '.Length::decimal($feature->points[0]->z, 1).' mm'
-            : ucfirst($feature->kind).($feature->kind === 'water' ? ' changed' : ' line changed');
+            : ucfirst($feature->kind).(in_array($feature->kind, LandFeature::SHAPES, true) ? ' changed' : ' line changed');
     }
 
     /** @return array<string, mixed> */
     public static function columns(LandFeature $feature): array
     {
-        $water = $feature->kind === 'water';
-
-        return ['kind' => $feature->kind, 'name' => $feature->name, 'points' => self::rows($feature), 'depth_mm' => $water ? $feature->depth : null, 'shore_mm' => $water ? $feature->shore : null];
+        return ['kind' => $feature->kind, 'name' => $feature->name, 'points' => self::rows($feature), 'figures' => $feature->figures];
     }
 
     /**

@@ -11,7 +11,7 @@ use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Rulebook\TunnelHolds;
 use IdleRidge\Core\Track\GradeProfile;
 use IdleRidge\Core\Track\Run;
-use IdleRidge\Core\Track\VehicleSweep;
+use IdleRidge\Core\Track\Sweeps;
 
 /** Puts the core's figures into the words of the Land screen. Every one is a Figure that can say where it comes from. */
 final class Readings
@@ -50,9 +50,9 @@ final class Readings
         $ground = new Figure($page->model->ground->at($p->x, $p->y), 'mm', 'natural ground through the spots and lines', $at, decimals: 1);
 
         return [
-            ['label' => 'Formation, ground at centre', 'figures' => [$level, $ground], 'bad' => false],
+            ['label' => ($run->kind === 'road' ? 'Road' : 'Formation').', ground at centre', 'figures' => [$level, $ground], 'bad' => false],
             $this->grade($page, $run, $station),
-            ...$this->clearance($page, $run, $station),
+            ...($run->kind === 'road' ? [] : $this->clearance($page, $run, $station)),
         ];
     }
 
@@ -78,8 +78,8 @@ final class Readings
     {
         $grade = new Figure($run->grade->gradeAt($station), '%', 'rise over length between the grade points on either side', ['station' => round($station).' mm'], decimals: 1);
         $curvature = $run->alignment->curvatureAt($station);
-        if ($curvature === 0.0) {
-            return ['label' => 'Grade, on the straight', 'figures' => [$grade], 'bad' => false];
+        if ($curvature === 0.0 || ! $page->project->layout->feltGrade || $run->kind === 'road') {
+            return ['label' => $curvature === 0.0 ? 'Grade, on the straight' : 'Grade', 'figures' => [$grade], 'bad' => false];
         }
         $gauge = $page->project->layout->gauge;
         $felt = new Figure(
@@ -102,7 +102,7 @@ final class Readings
                 'figures' => [new Figure($lid, 'mm', 'land over the centreline less rail top, vehicle height and margin', ['wanted' => Length::decimal(TunnelHolds::LEAST_LID, 0).' mm'], decimals: 1)],
             ]];
         }
-        $throw = (new VehicleSweep($run->alignment, $layout->vehicle))->at($station);
+        $throw = (new Sweeps($run->alignment, $layout->vehicles))->at($station);
         $railTop = $run->grade->heightAt($station) + $run->profile->railTop();
         $figures = [];
         $bad = false;
@@ -116,7 +116,7 @@ final class Readings
                 }
             }
             $bad = $bad || $free < $layout->clearanceMargin;
-            $figures[] = new Figure($free, 'mm', $free >= 60.0 ? 'no land above the rails within 60 mm of the vehicle' : 'from the side of the longest vehicle to land above the rails', [$side => Length::decimal($throw[$side], 1).' mm taken', 'wanted' => Length::decimal($layout->clearanceMargin, 1).' mm'], decimals: 1);
+            $figures[] = new Figure($free, 'mm', $free >= 60.0 ? 'no land above the rails within 60 mm of the vehicle' : "from the side of the {$throw["{$side}_by"]->name} to land above the rails", [$side => Length::decimal($throw[$side], 1).' mm taken', 'wanted' => Length::decimal($layout->clearanceMargin, 1).' mm'], decimals: 1);
         }
 
         return [['label' => 'Free beside the vehicle, up to 60', 'figures' => $figures, 'bad' => $bad]];
@@ -127,18 +127,31 @@ final class Readings
         return $units === Units::Metric ? Length::decimal($mm / 1000.0, 0).' m real' : Length::decimal($mm / 304.8, 0).' ft real';
     }
 
-    /** @return array{surface: Figure, volume: Figure}|null of the picked water */
-    public function water(LandPage $page): ?array
+    /** @return list<array{before: string, figure: Figure, after: string}> what the picked water, stream or pad comes to */
+    public function water(LandPage $page): array
     {
+        $from = ['cells of' => Length::decimal($page->sheet->cell, 1).' mm'];
         foreach ($page->model->ground->basins as $basin) {
             if ($basin->uid === $page->picked) {
                 $holds = $basin->water($page->model->terrain($page->sheet->cell)->mesh());
-                $from = ['level' => Length::decimal($basin->level, 1).' mm', 'cells of' => Length::decimal($page->sheet->cell, 1).' mm'];
+                $from += ['level' => Length::decimal($basin->level, 1).' mm'];
 
-                return ['surface' => new Figure($holds['surface'] / 100.0, 'cm²', 'plan area within the bank that lies under the level', $from), 'volume' => new Figure($holds['volume'] / 1000.0, 'ml', 'level less the bed, over that area', $from)];
+                return [
+                    ['before' => 'Holds', 'figure' => new Figure($holds['volume'] / 1000.0, 'ml', 'level less the bed, over that area', $from), 'after' => ''],
+                    ['before' => ' over', 'figure' => new Figure($holds['surface'] / 100.0, 'cm²', 'plan area within the bank that lies under the level', $from), 'after' => '.'],
+                ];
+            }
+        }
+        foreach ($page->model->ground->streams as $stream) {
+            if ($stream->uid === $page->picked) {
+                return [
+                    ['before' => 'Falls', 'figure' => new Figure($stream->fall(), 'mm', 'water at the source less water at the mouth', decimals: 1), 'after' => ''],
+                    ['before' => ' over', 'figure' => new Figure($stream->length(), 'mm', 'length of its line', decimals: 0), 'after' => '; at its deepest'],
+                    ['before' => '', 'figure' => new Figure(max($stream->cuts), 'mm', 'ground along its line less its water', decimals: 1), 'after' => ' under the ground.'],
+                ];
             }
         }
 
-        return null;
+        return [];
     }
 }

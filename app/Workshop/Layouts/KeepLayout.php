@@ -16,6 +16,7 @@ use IdleRidge\Core\Cure\Room as CoreRoom;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Track\Vehicle;
@@ -65,7 +66,7 @@ final readonly class KeepLayout
         return [
             'name' => $sheet->name, 'ratio' => $sheet->scale->ratio, 'gauge_mm' => $sheet->gauge, 'units' => $sheet->units->value,
             'zone' => $sheet->zone, 'currency' => $sheet->currency, 'viewing_edges' => $sheet->viewingEdges, 'region' => $sheet->region, 'season' => $sheet->season,
-            'vehicle' => ['body_mm' => $sheet->vehicle->body, 'bogie_centres_mm' => $sheet->vehicle->bogieCentres, 'width_mm' => $sheet->vehicle->width, 'height_mm' => $sheet->vehicle->height],
+            'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $sheet->vehicles), 'felt_grade' => $sheet->feltGrade,
             'clearance_margin_mm' => $sheet->clearanceMargin, 'face_limit_deg' => $sheet->faceLimitDeg, 'bank_reach_mm' => $sheet->bankReach,
             'tension' => $sheet->tension, 'stiffness_mm' => $sheet->stiffness, 'cuts' => $sheet->cuts->toArray(), 'typed' => $sheet->typed, 'show_on' => $sheet->showOn, 'north_deg' => $sheet->northDeg,
         ];
@@ -79,9 +80,6 @@ final readonly class KeepLayout
         $typed = new Typed($input, $old->units);
         $ratio = $typed->number('ratio', $old->scale->ratio);
         $gauge = $typed->length('gauge_mm', $old->gauge, $old->gauge);
-        $v = $old->vehicle;
-        $size = fn (string $part, float $now): float => $typed->length("vehicle_{$part}_mm", $now, $now);
-        $vehicle = [$size('body', $v->body), $size('bogie_centres', $v->bogieCentres), $size('width', $v->width), $size('height', $v->height)];
         $margin = $typed->length('clearance_margin_mm', $old->clearanceMargin, $old->clearanceMargin);
         $face = $typed->number('face_limit_deg', $old->faceLimitDeg);
         $reach = $typed->has('bank_reach_mm') ? ($typed->text('bank_reach_mm') === '' ? null : $typed->length('bank_reach_mm', current: $old->bankReach)) : $old->bankReach;
@@ -98,8 +96,36 @@ final readonly class KeepLayout
 
         return $typed->made(fn (): LayoutSheet => LayoutSheet::of(
             $old->uid, $typed->text('name', $old->name), $ratio, $gauge, $units, $typed->text('zone', $old->zone), strtoupper($typed->text('currency', $old->currency)),
-            $edges, $typed->text('region', $old->region), $typed->text('season', $old->season), Vehicle::from(...$vehicle), $margin, $face, $reach, $tension, $stiffness, CutSettings::of($school, ...$cuts),
-            $typed->kept() + $old->typed, $old->extra, $typed->has('show_on') ? ($typed->text('show_on') ?: null) : $old->showOn, $north,
+            $edges, $typed->text('region', $old->region), $typed->text('season', $old->season), $typed->has('vehicles') ? $this->vehicles($typed, $old) : $old->vehicles, $margin, $face, $reach, $tension, $stiffness, CutSettings::of($school, ...$cuts),
+            $typed->kept() + $old->typed, $old->extra, $typed->has('show_on') ? ($typed->text('show_on') ?: null) : $old->showOn, $north, $typed->has('felt_grade') ? $typed->text('felt_grade') === '1' : $old->feltGrade,
         ));
+    }
+
+    /**
+     * Rows with neither name nor sizes are left out; a row's faults are said at its fields.
+     *
+     * @return list<Vehicle>
+     */
+    private function vehicles(Typed $typed, LayoutSheet $old): array
+    {
+        $out = [];
+        foreach (array_keys($typed->list('vehicles')) as $k) {
+            $field = fn (string $part): string => "vehicles.{$k}.{$part}";
+            if (implode('', array_map(fn (string $part): string => $typed->text($field($part)), ['name', 'body_mm', 'bogie_centres_mm', 'width_mm', 'height_mm'])) === '') {
+                continue;
+            }
+            $was = $old->vehicles[$k] ?? null;
+            $sizes = [
+                $typed->length($field('body_mm'), current: $was?->body), $typed->length($field('bogie_centres_mm'), current: $was?->bogieCentres),
+                $typed->length($field('width_mm'), current: $was?->width), $typed->length($field('height_mm'), current: $was?->height),
+            ];
+            try {
+                $out[] = Vehicle::from(...[...$sizes, $typed->text($field('name'))]);
+            } catch (Refusal $refusal) {
+                throw $refusal->within("vehicles/{$k}");
+            }
+        }
+
+        return $out;
     }
 }

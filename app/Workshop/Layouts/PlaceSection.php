@@ -85,7 +85,7 @@ final readonly class PlaceSection
     {
         return [
             'name' => $section->name, 'width_mm' => $section->width, 'depth_mm' => $section->depth, 'x_mm' => $section->placement->x,
-            'y_mm' => $section->placement->y, 'angle_deg' => $section->placement->angleDeg, 'base_mm' => $section->base, 'typed' => $section->typed, 'room' => $section->room,
+            'y_mm' => $section->placement->y, 'angle_deg' => $section->placement->angleDeg, 'base_mm' => $section->base, 'typed' => $section->typed, 'room' => $section->room, 'edges' => $section->edges,
         ];
     }
 
@@ -108,7 +108,23 @@ final readonly class PlaceSection
         $angle = $typed->number('angle_deg', $p->angleDeg);
         $base = $typed->length('base_mm', $old->base, $old->base);
 
-        return $typed->made(fn (): Section => Section::of($old->uid, $typed->text('name', $old->name), $width, $depth, $x, $y, $angle, $base, $typed->kept() + $old->typed, $old->extra, $typed->has('room') ? ($typed->text('room') ?: null) : $old->room));
+        return $typed->made(fn (): Section => Section::of($old->uid, $typed->text('name', $old->name), $width, $depth, $x, $y, $angle, $base, $typed->kept() + $old->typed, $old->extra, $typed->has('room') ? ($typed->text('room') ?: null) : $old->room, $this->edges($old, $width, $depth)));
+    }
+
+    /**
+     * What is fixed along an edge stays, as far as the edge still goes.
+     *
+     * @return array<string, list<array{float, float}>>
+     */
+    private function edges(Section $old, float $width, float $depth): array
+    {
+        $edges = [];
+        foreach ($old->edges as $edge => $profile) {
+            $length = $edge === 'front' || $edge === 'back' ? $width : $depth;
+            $edges[$edge] = array_values(array_filter($profile, fn (array $p): bool => $p[0] <= $length)) ?: [[0.0, $profile[0][1]]];
+        }
+
+        return $edges;
     }
 
     /** Spots and lines that lie wholly on the board, and runs that begin on it. */

@@ -1,7 +1,10 @@
 @use('IdleRidge\Core\Measure\Length')
 @php($isSpot = $feature->kind === 'spot')
 <form class="pick-form" hx-patch="{{ $here('features.update', [$feature->uid]) }}" hx-target="#land" hx-include="#look">
-    <header><h2>{{ ['spot' => 'Spot height', 'ridge' => 'Ridge line', 'hollow' => 'Hollow', 'water' => 'Water'][$feature->kind] }}</h2><button type="button" class="link end" data-let-go>Let go</button></header>
+    @php($what = ['spot' => 'Spot height', 'ridge' => 'Ridge line', 'hollow' => 'Hollow', 'water' => 'Water', 'pad' => 'Pad', 'stream' => 'Stream', 'rough' => 'Rough ground'][$feature->kind])
+    @php($mm = $units->value === 'metric' ? 'mm' : 'in')
+    @php($heights = in_array($feature->kind, ['ridge', 'hollow'], true))
+    <header><h2>{{ $what }}</h2><button type="button" class="link end" data-let-go>Let go</button></header>
     <input type="hidden" name="rev" value="{{ $page->revs[$feature->uid] ?? 1 }}">
     <div class="in stack">
         @if ($isSpot)
@@ -12,13 +15,17 @@
                 <x-field name="points[0][y]" at="points/0/y" label="y" :value="Length::field($p->y, $units)" />
             </div>
         @else
-            @if ($feature->kind === 'water')
-                <div class="pair three"><x-field name="level" at="level" label="Level" :unit="$units->value === 'metric' ? 'mm' : 'in'" :value="Length::field($feature->points[0]->z, $units)" /><x-field name="depth" at="depth_mm" label="Depth" :value="Length::field($feature->depth, $units)" /><x-field name="shore" at="shore_mm" label="reached over" :value="Length::field($feature->shore, $units)" /></div>
-                @if ($water)<p class="small">Holds <x-figure :figure="$water['volume']" /> ml over <x-figure :figure="$water['surface']" /> cm².</p>@endif
-            @endif
-            <table class="points"><thead><tr><th scope="col">Point</th><th scope="col">x</th><th scope="col">y</th>@if ($feature->kind !== 'water')<th scope="col">Height</th>@endif</tr></thead><tbody>
+            <div class="pair three">
+                @if ($feature->kind === 'water' || $feature->kind === 'pad')<x-field name="level" at="level" label="Level" :unit="$mm" :value="Length::field($feature->points[0]->z, $units)" />@endif
+                @foreach ($feature->figures as $key => $value)
+                    @php($isLength = str_ends_with($key, '_mm'))
+                    <x-field :name="$key" :at="$key" :label="['depth_mm' => 'Depth', 'shore_mm' => 'Reached over', 'batter' => 'Sides, out to 1 up', 'width_mm' => 'Width', 'below_mm' => 'Under the bank', 'height_mm' => 'Up and down', 'grain_mm' => 'Grain', 'seed' => 'Seed'][$key]" :unit="$isLength && $loop->first && $feature->kind !== 'water' ? $mm : ''" :value="$isLength ? Length::field($value, $units) : Length::decimal($value, 3)" />
+                @endforeach
+            </div>
+            @if ($water)<p class="small">@foreach ($water as $row){{ $row['before'] }} <x-figure :figure="$row['figure']" /> {{ $row['figure']->unit }}{{ $row['after'] }}@endforeach</p>@endif
+            <table class="points"><thead><tr><th scope="col">Point</th><th scope="col">x</th><th scope="col">y</th>@if ($heights)<th scope="col">Height</th>@endif<th></th></tr></thead><tbody>
                 @foreach ($feature->points as $k => $p)
-                    <tr><th scope="row" class="num">{{ $k + 1 }}</th>@foreach ($feature->kind === 'water' ? ['x' => $p->x, 'y' => $p->y] : ['x' => $p->x, 'y' => $p->y, 'z' => $p->z] as $axis => $mm)<td><input name="points[{{ $k }}][{{ $axis }}]" data-at="points/{{ $k }}/{{ $axis === 'z' ? 'z_mm' : $axis }}" aria-label="Point {{ $k + 1 }}, {{ $axis === 'z' ? 'height' : $axis }}" value="{{ Length::field($mm, $units) }}" autocomplete="off"></td>@endforeach</tr>
+                    <tr><th scope="row" class="num">{{ $k + 1 }}</th>@foreach ($heights ? ['x' => $p->x, 'y' => $p->y, 'z' => $p->z] : ['x' => $p->x, 'y' => $p->y] as $axis => $mm)<td><input name="points[{{ $k }}][{{ $axis }}]" data-at="points/{{ $k }}/{{ $axis === 'z' ? 'z_mm' : $axis }}" aria-label="Point {{ $k + 1 }}, {{ $axis === 'z' ? 'height' : $axis }}" value="{{ Length::field($mm, $units) }}" autocomplete="off"></td>@endforeach<td><button type="button" class="link" data-drop-row>Drop</button></td></tr>
                 @endforeach
             </tbody></table>
         @endif

@@ -82,14 +82,22 @@
                     <div class="pair"><x-field form="sheet" name="region" label="Region" :value="$sheet->region" /><x-field form="sheet" name="season" label="Season" :value="$sheet->season" /></div>
                     <x-field form="sheet" name="north_deg" label="North on the plan" unit="° from the front edge, 90 is straight back" :value="Length::decimal($sheet->northDeg, 1)" mode="decimal" />
                     <fieldset class="edges"><legend>Looked at from</legend>@foreach (['front', 'back', 'left', 'right'] as $edge)<label class="check"><input type="checkbox" name="viewing_edges[]" value="{{ $edge }}" @checked(in_array($edge, $sheet->viewingEdges, true))> {{ $edge }}</label>@endforeach</fieldset>
-                    <h3>Longest vehicle</h3>
-                    <div class="pair four">
-                        @foreach (['body' => ['Body', $sheet->vehicle->body], 'bogie_centres' => ['Bogies', $sheet->vehicle->bogieCentres], 'width' => ['Width', $sheet->vehicle->width], 'height' => ['Height', $sheet->vehicle->height]] as $part => [$label, $mm])
-                            <x-field form="sheet" :name="'vehicle_'.$part.'_mm'" :label="$label" :unit="$in" :value="$shown('vehicle_'.$part.'_mm', $mm)" />
+                    <h3>Vehicles</h3>
+                    <table class="points vehicles"><thead><tr><th scope="col">What runs</th><th scope="col">Body</th><th scope="col">Bogies</th><th scope="col">Width</th><th scope="col">Height</th></tr></thead><tbody>
+                        @foreach ([...$sheet->vehicles, null] as $k => $vehicle)
+                            <tr>@foreach (['name' => 'Name', 'body_mm' => 'Body', 'bogie_centres_mm' => 'Bogie centres', 'width_mm' => 'Width', 'height_mm' => 'Height'] as $part => $label)
+                                @php($at = "vehicles/{$k}/{$part}")
+                                @php($now = $vehicle === null ? '' : ($part === 'name' ? $vehicle->name : Length::field($vehicle->toArray()[$part], $units)))
+                                <td><input name="vehicles[{{ $k }}][{{ $part }}]" aria-label="{{ $label }} of {{ $vehicle === null ? 'a new vehicle' : $vehicle->name }}" value="{{ old('form') === 'sheet' ? old("vehicles.{$k}.{$part}", $now) : $now }}" autocomplete="off" @if ($vehicle === null && $part === 'name') placeholder="another" @endif @if ($errors->has($at)) aria-invalid="true" aria-describedby="vehicle-{{ $k }}-fault" @endif></td>
+                            @endforeach</tr>
+                            @foreach (['name', 'body_mm', 'bogie_centres_mm', 'width_mm', 'height_mm'] as $part)@if ($errors->has("vehicles/{$k}/{$part}"))<tr><td colspan="5"><p class="fault" id="vehicle-{{ $k }}-fault">{{ $errors->first("vehicles/{$k}/{$part}") }}</p></td></tr>@endif @endforeach
                         @endforeach
-                    </div>
+                    </tbody></table>
+                    @error('vehicles')<p class="fault">{{ $message }}</p>@enderror
+                    <p class="small soft">Empty a row to take its vehicle off. Clearance is kept for all of them.</p>
+                    <label class="check"><input type="hidden" name="felt_grade" value="0"><input type="checkbox" name="felt_grade" value="1" @checked($sheet->feltGrade)> show what curves add to a grade, a rule of thumb</label>
                     <div class="pair">
-                        <x-field form="sheet" name="clearance_margin_mm" label="Margin beside it" :unit="$in" :value="$shown('clearance_margin_mm', $sheet->clearanceMargin)" />
+                        <x-field form="sheet" name="clearance_margin_mm" label="Margin beside them" :unit="$in" :value="$shown('clearance_margin_mm', $sheet->clearanceMargin)" />
                         <x-field form="sheet" name="face_limit_deg" label="Steepest face the skin holds" unit="°" :value="Length::decimal($sheet->faceLimitDeg, 1)" />
                         <x-field form="sheet" name="bank_reach_mm" label="Width allowed for slopes" :unit="$in" :value="$sheet->bankReach === null ? '' : $shown('bank_reach_mm', $sheet->bankReach)" />
                         <x-field form="sheet" name="stiffness_mm" label="Stiffness of the ground" :unit="$in" :value="$shown('stiffness_mm', $sheet->stiffness)" />

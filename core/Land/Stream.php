@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Land;
+
+use IdleRidge\Core\Geometry\Box;
+
+/**
+ * A stream, section coordinates, mm, from source to mouth. Its water lies a little below the ground along its line and never
+ * rises: where the ground does, the stream cuts in. Its bed is a parabola below the water, its banks lie 1 in 1.5.
+ */
+final readonly class Stream implements Shape
+{
+    private const BATTER = 1.5;
+
+    /** Places at which its water is told are so far apart, mm. */
+    public const STEP = 8.0;
+
+    /**
+     * @param non-empty-list<array{float, float}> $line
+     * @param non-empty-list<float> $levels of the water at each point of the line, never rising
+     * @param non-empty-list<float> $cuts how deep the water lies under the ground there
+     */
+    private function __construct(public string $uid, public string $name, public array $line, public array $levels, public array $cuts, public float $width, public float $depth)
+    {
+    }
+
+    /**
+     * @param non-empty-list<array{float, float}> $line two points or more
+     * @param callable(float, float): float $ground
+     * @param float $below how far the water lies under the lower bank
+     */
+    public static function along(string $uid, string $name, array $line, float $width, float $depth, float $below, callable $ground): self
+    {
+        $points = [$line[0]];
+        for ($k = 1; $k < count($line); $k++) {
+            [$a, $b] = [$line[$k - 1], $line[$k]];
+            $parts = max(1, (int) ceil(hypot($b[0] - $a[0], $b[1] - $a[1]) / self::STEP));
+            for ($n = 1; $n <= $parts; $n++) {
+                $points[] = [$a[0] + ($b[0] - $a[0]) * $n / $parts, $a[1] + ($b[1] - $a[1]) * $n / $parts];
+            }
+        }
+        $level = INF;
+        $levels = $cuts = [];
+        foreach ($points as [$x, $y]) {
+            $here = $ground($x, $y);
+            $level = min($level, $here - $below);
+            $levels[] = $level;
+            $cuts[] = $here - $level;
+        }
+
+        return new self($uid, $name, $points, $levels, $cuts, $width, $depth);
+    }
+
+    public function fall(): float
+    {
+        return $this->levels[0] - $this->levels[count($this->levels) - 1];
+    }
+
+    public function length(): float
+    {
+        $sum = 0.0;
+        for ($k = 1; $k < count($this->line); $k++) {
+            $sum += hypot($this->line[$k][0] - $this->line[$k - 1][0], $this->line[$k][1] - $this->line[$k - 1][1]);
+        }
+
+        return $sum;
+    }
+
+    public function shape(float $x, float $y, float $ground): float
+    {
+        [$away, $level] = $this->nearest($x, $y);
+        $beyond = $away - $this->width / 2.0;
+
+        return min($ground, $beyond > 0.0 ? $level + $beyond / self::BATTER : $level - $this->depth * (1.0 - ($away / ($this->width / 2.0)) ** 2));
+    }
+
+    /** Level of the water at a place; null where there is none. */
+    public function waterAt(float $x, float $y): ?float
+    {
+        [$away, $level] = $this->nearest($x, $y);
+
+        return $away <= $this->width / 2.0 ? $level : null;
+    }
+
+    /** @return array{float, float} distance to the line, and the water's level there */
+    private function nearest(float $x, float $y): array
+    {
+        $least = INF;
+        $level = 0.0;
+        for ($k = 1; $k < count($this->line); $k++) {
+            [$ax, $ay] = $this->line[$k - 1];
+            $dx = $this->line[$k][0] - $ax;
+            $dy = $this->line[$k][1] - $ay;
+            $t = max(0.0, min(1.0, (($x - $ax) * $dx + ($y - $ay) * $dy) / ($dx * $dx + $dy * $dy)));
+            $square = ($x - $ax - $t * $dx) ** 2 + ($y - $ay - $t * $dy) ** 2;
+            if ($square < $least) {
+                $least = $square;
+                $level = $this->levels[$k - 1] + $t * ($this->levels[$k] - $this->levels[$k - 1]);
+            }
+        }
+
+        return [sqrt($least), $level];
+    }
+
+    public function reach(float $lowest, float $highest): array
+    {
+        return Box::around($this->line, $this->width / 2.0 + max(0.0, $highest - min($this->levels)) * self::BATTER + 1.0);
+    }
+}

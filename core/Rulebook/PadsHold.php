@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Rulebook;
+
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Findings\Place;
+use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Geometry\Box;
+use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Project\LandStudy;
+
+/** A pad that slopes of a track or road cut into, or water floods. */
+final class PadsHold implements Rule
+{
+    /** Land may lie so far off the level of the pad, mm. */
+    public const LIMIT = 1.0;
+
+    private const STEP = 5.0;
+
+    public function check(LandStudy $study): array
+    {
+        $found = [];
+        foreach ($study->model->ground->pads as $pad) {
+            [$x1, $y1, $x2, $y2] = Box::around($pad->outline);
+            $worst = $count = $all = 0;
+            $at = null;
+            for ($y = max(0.0, $y1) + self::STEP / 2.0; $y < min($y2, $study->section->depth); $y += self::STEP) {
+                for ($x = max(0.0, $x1) + self::STEP / 2.0; $x < min($x2, $study->section->width); $x += self::STEP) {
+                    if (! Polygon::holds($pad->outline, $x, $y)) {
+                        continue;
+                    }
+                    $all++;
+                    $off = abs($study->model->heightAt($x, $y) - $pad->level);
+                    $count += $off > self::LIMIT ? 1 : 0;
+                    if ($off > $worst) {
+                        [$worst, $at] = [$off, [$x, $y]];
+                    }
+                }
+            }
+            if ($at !== null && $worst > self::LIMIT) {
+                $name = $pad->name === '' ? 'The pad' : $pad->name;
+                $found[] = new Finding(
+                    'pad-cut', Severity::Care, "{$name} is cut into", $study->section->uid, Place::at($at[0], $at[1]),
+                    [
+                        'off' => new Figure($worst, 'mm', 'greatest difference of the land from the level of the pad', decimals: 1),
+                        'share' => new Figure(100.0 * $count / $all, '%', 'of the pad that does not lie level', decimals: 0),
+                    ],
+                    'A slope of a track or road, or water, takes a part of it.', 'Move the pad away from the track, bring it to its level, or place a wall between them.',
+                );
+            }
+        }
+
+        return $found;
+    }
+}
