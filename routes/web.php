@@ -6,6 +6,7 @@ use App\Http\Controllers\FeatureController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\LandController;
+use App\Http\Controllers\LandWorkController;
 use App\Http\Controllers\LayoutController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RoomController;
@@ -58,6 +59,11 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
         Route::get('/land/at', [LandController::class, 'at'])->name('land.at');
         Route::get('/land/tape', [LandController::class, 'tape'])->name('land.tape');
         Route::get('/land/take/{form}', [LandController::class, 'take'])->whereIn('form', array_keys(TakeLand::FORMS))->name('land.take');
+        Route::get('/land/compare', [LandWorkController::class, 'compare'])->name('land.compare');
+        Route::post('/land/candidate', [LandWorkController::class, 'candidate'])->name('land.candidate');
+        Route::get('/land/mesh', [LandWorkController::class, 'mesh'])->name('land.mesh');
+        Route::post('/land/bring', [LandWorkController::class, 'bring'])->name('land.bring');
+        Route::post('/land/edge', [LandWorkController::class, 'edge'])->name('land.edge');
         Route::post('/land/preview', [LandController::class, 'preview'])->name('land.preview');
         Route::post('/land/grip', [LandController::class, 'grip'])->name('land.grip');
         Route::get('/relief/{hash}.png', [LandController::class, 'relief'])->where('hash', '[0-9a-f]{40}')->name('land.relief');
@@ -65,6 +71,8 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
         Route::patch('/features/{feature}', [FeatureController::class, 'update'])->name('features.update');
         Route::delete('/features/{feature}', [FeatureController::class, 'destroy'])->name('features.destroy');
         Route::post('/runs', [RunController::class, 'store'])->name('runs.store');
+        Route::post('/runs/{run}/wall', [LandWorkController::class, 'wall'])->name('runs.wall');
+        Route::post('/runs/{run}/beside', [LandWorkController::class, 'beside'])->name('runs.beside');
         Route::patch('/runs/{run}', [RunController::class, 'update'])->name('runs.update');
         Route::delete('/runs/{run}', [RunController::class, 'destroy'])->name('runs.destroy');
     });

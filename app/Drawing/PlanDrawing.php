@@ -6,10 +6,9 @@ namespace App\Drawing;
 
 use App\Workshop\Land\LandPage;
 use IdleRidge\Core\Findings\Finding;
-use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Units;
-use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Track\Run;
 
 /**
  * The plan: tints, relief, contours, runs with their grade wedges, spots and lines, findings at their place, the cut
@@ -53,8 +52,9 @@ final class PlanDrawing
         $this->svg->clip('plan-board', $f->left, $f->top, $f->width, $f->height);
         $this->svg->open(['clip-path' => 'url(#plan-board)']);
         $this->land();
-        $this->waters();
-        foreach ($this->page->runs as $run) {
+        $features = new PlanFeatures($this->page, $this->svg, $f, $this->labels);
+        $features->areas();
+        foreach ($this->tracksLast() as $run) {
             $track->formation($run);
         }
         $this->svg->close();
@@ -67,27 +67,28 @@ final class PlanDrawing
             $track->marks($run);
         }
         $track->walls();
+        $track->turnouts();
+        $this->fixedEdges();
         $this->cutLine();
         $this->svg->close();
         $this->orientation();
-        $this->reserve();
+        $features->hold();
+        $this->cutWords();
         $this->findings();
-        // Spots lie over lines: where a line ends at a spot, the spot is what one takes hold of.
-        foreach ([false, true] as $spots) {
-            foreach ($this->page->features as $feature) {
-                if (($feature->kind === 'spot') === $spots) {
-                    match ($feature->kind) {
-                        'spot' => $this->spot($feature),
-                        'water' => $this->bank($feature),
-                        default => $this->heightLine($feature),
-                    };
-                }
-            }
-        }
+        $features->draw();
         $track->words();
         $this->contourFigures();
 
         return $this->svg;
+    }
+
+    /** @return list<Run> roads first: a track lies over the road it crosses, but for a bridge, which is drawn over both */
+    private function tracksLast(): array
+    {
+        $runs = $this->page->runs;
+        usort($runs, fn (Run $a, Run $b): int => [$a->kind !== 'road', $a->uid] <=> [$b->kind !== 'road', $b->uid]);
+
+        return $runs;
     }
 
     private function land(): void
@@ -115,6 +116,24 @@ final class PlanDrawing
                 }
             }
             $this->svg->path($class, $d);
+        }
+    }
+
+    /** Edges whose heights are fixed: a line of points along them, inside the board. */
+    private function fixedEdges(): void
+    {
+        foreach ($this->page->section->edges as $edge => $profile) {
+            $length = $this->page->section->edgeLength($edge);
+            $points = [];
+            foreach ([0.0, $length] as $at) {
+                $p = $this->page->section->placement->toSection($this->page->section->onEdge($edge, $at));
+                $points[] = [$p->x, $p->y];
+            }
+            $this->svg->path('fixed-edge', $this->frame->d($points));
+            foreach ($profile as [$at]) {
+                $p = $this->page->section->placement->toSection($this->page->section->onEdge($edge, $at));
+                $this->svg->circle('fixed-point', $this->frame->x($p->x), $this->frame->y($p->y), 3.0);
+            }
         }
     }
 
@@ -169,14 +188,8 @@ final class PlanDrawing
         $this->labels->block($x - 8.0, $y - 8.0, $x + 8.0, $y + 8.0);
     }
 
-    /** Nothing may be written over grips: spots, line points and the start of the picked run hold their places first. */
-    private function reserve(): void
+    private function cutWords(): void
     {
-        foreach ($this->page->features as $feature) {
-            foreach ($feature->points as $p) {
-                $this->labels->block($this->frame->x($p->x) - 6.0, $this->frame->y($p->y) - 6.0, $this->frame->x($p->x) + 6.0, $this->frame->y($p->y) + 6.0);
-            }
-        }
         $cut = $this->page->cut;
         $words = CutWords::at($cut);
         $x = $this->frame->x($cut->origin->x);
@@ -220,100 +233,6 @@ final class PlanDrawing
         }
 
         return $places;
-    }
-
-    private function spot(LandFeature $feature): void
-    {
-        $p = $feature->points[0];
-        [$x, $y] = [$this->frame->x($p->x), $this->frame->y($p->y)];
-        $on = $feature->uid === $this->page->picked;
-        $height = Length::decimal($p->z, 1);
-        $words = $feature->name === '' || $on ? $height : $feature->name.' '.$height;
-        $this->svg->open(['class' => 'spot grip'.($on ? ' on' : ''), 'data-drag' => 'point', 'data-pick' => $feature->uid, 'data-uid' => $feature->uid,
-            'data-index' => 0, 'tabindex' => 0, 'role' => 'button', 'aria-label' => trim("Spot {$feature->name} {$height} mm at ".round($p->x).', '.round($p->y))]);
-        $this->svg->circle('target', $x, $y, 16.0)->circle('ring', $x, $y, 4.2)->circle('dot', $x, $y, 1.2);
-        if ($on) {
-            $this->svg->circle('halo-ring', $x, $y, 9.0);
-        }
-        $this->svg->close();
-        if ($on) {
-            $this->svg->open(['class' => 'lift grip', 'data-drag' => 'height', 'data-uid' => $feature->uid, 'data-index' => 0])->title('Drag up or down for the height')
-                ->circle('target', $x, $y - 20.0, 9.0)->path('chevron', Svg::d([[$x - 5.0, $y - 15.0], [$x, $y - 20.0], [$x + 5.0, $y - 15.0]]))
-                ->circle('target', $x, $y + 20.0, 9.0)->path('chevron', Svg::d([[$x - 5.0, $y + 15.0], [$x, $y + 20.0], [$x + 5.0, $y + 15.0]]))->close();
-            $this->labels->block($x - 7.0, $y - 23.0, $x + 7.0, $y + 23.0);
-        }
-        $place = $this->labels->beside($words, 6.6, 11.0, $x, $y, $on ? 13.0 : 8.0);
-        if ($place !== null) {
-            if ($on) {
-                $this->svg->rect('figure-box', $place[0] - 4.0, $place[1] - 12.0, mb_strlen($words) * 6.6 + 8.0, 16.5);
-            }
-            $this->svg->text('m halo', $place[0], $place[1], $words);
-        }
-    }
-
-    private function heightLine(LandFeature $feature): void
-    {
-        $on = $feature->uid === $this->page->picked;
-        $d = $this->frame->d(array_map(fn ($p): array => [$p->x, $p->y], $feature->points));
-        $this->svg->open(['class' => "height-line {$feature->kind}".($on ? ' on' : ''), 'data-pick' => $feature->uid, 'tabindex' => 0, 'role' => 'button',
-            'aria-label' => ucfirst($feature->kind).' line '.$feature->name])->path('reach', $d)->path('stroke', $d);
-        $this->svg->close();
-        foreach ($feature->points as $k => $p) {
-            if ($on) {
-                $this->frame->grip($this->svg, 'point', $feature->uid, $k, $p->x, $p->y, ucfirst($feature->kind).' point '.($k + 1).', '.Length::decimal($p->z, 1).' mm');
-            } else {
-                $this->svg->rect('knot', $this->frame->x($p->x) - 2.0, $this->frame->y($p->y) - 2.0, 4.0, 4.0);
-            }
-            if (($on || $k === 0 || $k === count($feature->points) - 1) && ! $this->hasSpot($p)) {
-                $words = Length::decimal($p->z, 1);
-                $place = $this->labels->beside($words, 6.6, 11.0, $this->frame->x($p->x), $this->frame->y($p->y), 9.0);
-                if ($place !== null) {
-                    $this->svg->text('m halo', $place[0], $place[1], $words);
-                }
-            }
-        }
-    }
-
-    private function waters(): void
-    {
-        foreach ($this->page->features as $feature) {
-            if ($feature->kind === 'water') {
-                $d = $this->frame->d(array_map(fn (Spot $p): array => [$p->x, $p->y], $feature->points), true);
-                $this->svg->open(['class' => 'water'.($feature->uid === $this->page->picked ? ' on' : ''), 'data-pick' => $feature->uid, 'tabindex' => 0, 'role' => 'button', 'aria-label' => trim("Water {$feature->name}")])
-                    ->path('open-water', $d)->close();
-            }
-        }
-    }
-
-    /** The corners of a picked bank line, and the name and level of any. */
-    private function bank(LandFeature $feature): void
-    {
-        if ($feature->uid === $this->page->picked) {
-            foreach ($feature->points as $k => $p) {
-                $this->frame->grip($this->svg, 'point', $feature->uid, $k, $p->x, $p->y, 'Bank point '.($k + 1));
-            }
-        }
-        $xs = array_map(fn (Spot $p): float => $this->frame->x($p->x), $feature->points);
-        $ys = array_map(fn (Spot $p): float => $this->frame->y($p->y), $feature->points);
-        $words = trim($feature->name.' '.Length::decimal($feature->points[0]->z, 1));
-        $width = mb_strlen($words) * 6.6;
-        [$x, $y] = [array_sum($xs) / count($xs), array_sum($ys) / count($ys)];
-        $place = $this->labels->place($words, 6.6, 11.0, [[$x - $width / 2.0, $y + 4.0], [$x - $width / 2.0, $y + 20.0], [$x - $width / 2.0, $y - 12.0], [$x - $width - 6.0, $y + 4.0], [$x + 8.0, $y + 4.0]]);
-        if ($place !== null) {
-            $this->svg->text('m water-word', $place[0], $place[1], $words);
-        }
-    }
-
-    /** Whether a spot stands at a place and already says its height. */
-    private function hasSpot(Spot $p): bool
-    {
-        foreach ($this->page->features as $feature) {
-            if ($feature->kind === 'spot' && hypot($feature->points[0]->x - $p->x, $feature->points[0]->y - $p->y) < 5.0) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     private function contourFigures(): void

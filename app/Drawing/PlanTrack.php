@@ -22,7 +22,7 @@ final readonly class PlanTrack
         foreach ($run->parts() as [$from, $to, $kind]) {
             $left = $run->alignment->polyline($from, $to, $run->profile->halfWidth(true), 0.3);
             $right = $run->alignment->polyline($from, $to, -$run->profile->halfWidth(false), 0.3);
-            $word = $kind ?? 'formation';
+            $word = $kind ?? ($run->kind === 'road' ? 'road' : 'formation');
             $this->svg->path("{$word}{$picked}", $this->frame->d([...$left, ...array_reverse($right)], true), ['data-pick' => $run->uid]);
             if ($kind === 'tunnel') {
                 // Portals: a stroke across the track where it goes in and comes out.
@@ -32,7 +32,7 @@ final readonly class PlanTrack
             } else {
                 $this->svg->path(($kind === 'bridge' ? 'parapet' : 'edge').$picked, $this->frame->d($left).$this->frame->d($right));
             }
-            $this->svg->path(($kind === 'tunnel' ? 'centre below' : 'centre').$picked, $this->frame->d($run->alignment->polyline($from, $to, 0.0, 0.3)));
+            $this->svg->path(($run->kind === 'road' ? 'centre of-road' : 'centre').($kind === 'tunnel' ? ' below' : '').$picked, $this->frame->d($run->alignment->polyline($from, $to, 0.0, 0.3)));
         }
     }
 
@@ -68,7 +68,9 @@ final readonly class PlanTrack
         }
         if ($run->uid === $this->page->picked) {
             $start = $run->alignment->pointAt(0.0);
+            $end = $run->alignment->pointAt($run->alignment->length);
             $this->frame->grip($this->svg, 'start', $run->uid, 0, $start->x, $start->y, 'Start of '.$run->name);
+            $this->frame->grip($this->svg, 'end', $run->uid, 0, $end->x, $end->y, 'End of '.$run->name);
         }
     }
 
@@ -79,9 +81,33 @@ final readonly class PlanTrack
             if ($run !== null) {
                 $half = $run->profile->halfWidth($wall->side === 'left') + 1.5;
                 $offset = $wall->side === 'left' ? $half : -$half;
-                $this->svg->path('wall', $this->frame->d($run->alignment->polyline($wall->from, $wall->to, $offset, 0.3)));
+                $this->svg->path($wall->cause === 'placed' ? 'wall placed' : 'wall', $this->frame->d($run->alignment->polyline($wall->from, $wall->to, $offset, 0.3)));
             }
         }
+    }
+
+    /** The toe of each turnout, and how far its keep-clear stretch goes: a bar across both tracks where it ends. */
+    public function turnouts(): void
+    {
+        foreach ($this->page->turnouts as $turnout) {
+            $onMain = $turnout->toe - $turnout->from < $turnout->to - $turnout->toe ? $turnout->to : $turnout->from;
+            foreach ([[$turnout->main, $onMain], [$turnout->branch, $turnout->clear]] as [$run, $far]) {
+                $span = $this->page->spans[$run->uid] ?? null;
+                if ($span !== null && $far >= $span[0] && $far <= $span[1]) {
+                    $half = 7.0 / $this->frame->scale;
+                    $this->svg->path('fouling', $this->frame->d([$run->alignment->beside($far, $half), $run->alignment->beside($far, -$half)]));
+                }
+            }
+            $toe = $turnout->main->alignment->pointAt($turnout->toe);
+            if ($this->onBoard($toe->x, $toe->y)) {
+                $this->svg->circle('toe', $this->frame->x($toe->x), $this->frame->y($toe->y), 3.6);
+            }
+        }
+    }
+
+    private function onBoard(float $x, float $y): bool
+    {
+        return $x >= 0.0 && $y >= 0.0 && $x <= $this->page->section->width && $y <= $this->page->section->depth;
     }
 
     public function words(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
+use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Track\Run;
 
 /** Runs as a table of stations, CSV (RFC 4180, UTF-8), one line every so many mm and one at each end. */
@@ -30,6 +31,64 @@ final class TrackTable
         }
 
         return implode('', array_map(fn (array $line): string => implode(',', array_map(self::field(...), $line))."\r\n", $lines));
+    }
+
+    /**
+     * Reads any table with columns x and y (`x_mm`, `y_mm`), heights (`z_formation_mm`, `z_mm`, `z`, or `z_rail_mm`) and names
+     * (`run`, `name`) if there are any; fields parted by comma, semicolon or tab, lines in the order of the run.
+     *
+     * @return list<TrackLine>
+     *
+     * @throws Refusal naming the line that cannot be read
+     */
+    public static function read(string $text): array
+    {
+        $rows = preg_split('/\R/', trim($text)) ?: [];
+        $mark = array_reduce([';', "\t"], fn (string $best, string $m): string => substr_count($rows[0], $m) > substr_count($rows[0], $best) ? $m : $best, ',');
+        $head = array_map(fn (?string $cell): string => strtolower(trim((string) $cell)), str_getcsv($rows[0], $mark, '"', ''));
+        $column = function (string ...$names) use ($head): ?int {
+            foreach ($names as $name) {
+                $k = array_search($name, $head, true);
+                if ($k !== false) {
+                    return $k;
+                }
+            }
+
+            return null;
+        };
+        [$x, $y, $z, $rail, $name] = [$column('x_mm', 'x'), $column('y_mm', 'y'), $column('z_formation_mm', 'z_mm', 'z'), $column('z_rail_mm'), $column('run', 'name')];
+        if ($x === null || $y === null) {
+            throw new Refusal('The first line names the columns; x_mm and y_mm have to be among them.', 'line 1');
+        }
+        $lines = [];
+        foreach (array_slice($rows, 1, preserve_keys: true) as $k => $row) {
+            if (trim($row) === '') {
+                continue;
+            }
+            $cells = str_getcsv($row, $mark, '"', '');
+            $number = fn (int $at, string $what): float => self::value((string) ($cells[$at] ?? ''), $what, $k + 1);
+            $run = $name === null ? 'Track' : trim((string) ($cells[$name] ?? ''));
+            $lines[$run]['points'][] = [$number($x, 'x'), $number($y, 'y')];
+            if ($z !== null || $rail !== null) {
+                $lines[$run]['heights'][] = $number($z ?? (int) $rail, 'the height');
+            }
+        }
+        $out = [];
+        foreach ($lines as $run => $line) {
+            $out[] = new TrackLine((string) $run, $line['points'], $line['heights'] ?? null, $z === null);
+        }
+
+        return TrackLine::some($out, 'line of stations');
+    }
+
+    private static function value(string $text, string $what, int $line): float
+    {
+        $text = str_replace(',', '.', trim($text));
+        if (! is_numeric($text) || abs((float) $text) > 1e6) {
+            throw new Refusal($text === '' ? ucfirst("{$what} is missing.") : "“{$text}” is no number for {$what}.", "line {$line}");
+        }
+
+        return (float) $text;
     }
 
     /** @return list<string> */

@@ -15,7 +15,8 @@ use IdleRidge\Core\Track\Run;
  * wall, and the terrain keeps to the lower bound, which stands the wall at the lower run's formation.
  * A bridge gives neither formation nor lower bound, a tunnel neither formation nor upper bound. Where a road crosses a track
  * on the level the track's formation rules, and beside a placed wall the land steps.
- * The ditch, the outer part of the formation, is sunk only where the run lies in cutting.
+ * The ditch, the outer part of the formation, is sunk only where the run lies in cutting, and between two tracks whose
+ * formations meet in it.
  */
 final readonly class Grading
 {
@@ -33,7 +34,7 @@ final readonly class Grading
     /** Rise over run of the land beside a placed wall. */
     private const STEEP = 1.0 / FormationProfile::LEAST_BATTER;
 
-    /** @var list<array{array{float, float}, array{float, float}, array{float, float}, int}> half-widths, rise in cutting, fall of banks; right, left; 0 for track, 1 for a road */
+    /** @var list<array{array{float, float}, array{float, float}, array{float, float}, int, float}> half-widths, rise in cutting, fall of banks; right, left; 0 for track, 1 for a road; top over the formation */
     private array $shapes;
 
     /**
@@ -50,6 +51,7 @@ final readonly class Grading
                 [1.0 / $p->batterInCut(false), 1.0 / $p->batterInCut(true)],
                 [1.0 / $p->batterInFill(false), 1.0 / $p->batterInFill(true)],
                 $run->kind === 'road' ? 1 : 0,
+                $p->railTop(),
             ];
         }
         $this->shapes = $shapes;
@@ -90,6 +92,7 @@ final readonly class Grading
         $shelf = -1;
         $shelfAway = INF;
         $shelfRank = 2;
+        $shelves = 0;
         $lowest = INF;
         $highest = -INF;
         foreach ($near as $place => [$k, $station, $offset, $level]) {
@@ -118,8 +121,10 @@ final readonly class Grading
             }
             if ($beyond <= 0.0) {
                 if ($rank < $shelfRank) {
+                    $shelves = 1;
                     [$shelf, $shelfAway, $shelfRank, $lowest, $highest] = [$place, $away, $rank, $level, $level];
                 } elseif ($rank === $shelfRank) {
+                    $shelves++;
                     $lowest = min($lowest, $level);
                     $highest = max($highest, $level);
                     if ($away < $shelfAway - 1e-9) {
@@ -144,12 +149,12 @@ final readonly class Grading
         if ($shelf >= 0) {
             [$k, $station, $offset, $level] = $near[$shelf];
             $profile = $this->runs[$k]->profile;
-            $inDitch = $profile->ditchDepth() > 0.0 && $ground > $level
+            $inDitch = $profile->ditchDepth() > 0.0 && ($ground > $level || $shelves > 1)
                 && abs($offset) > $profile->halfWidth($offset >= 0.0) - $profile->ditchWidth();
 
             return new Graded($level - ($inDitch ? $profile->ditchDepth() : 0.0), self::FORMATION, $k, $station, $offset, $highest - $lowest);
         }
-        if ($lower > $upper + self::CROSSING && $upperBy >= 0) {
+        if ($lower > $upper + self::CROSSING && $upperBy >= 0 && $lower - $upper > $this->shoulder($near[$lowerBy][0] ?? -1, $near[$upperBy][0])) {
             return self::graded($lower, self::WALL, $near[$upperBy], $lower - $upper);
         }
         if ($lower > $ground && $lowerBy >= 0) {
@@ -160,6 +165,12 @@ final readonly class Grading
         }
 
         return null;
+    }
+
+    /** Beside a level crossing a road stands over a track's formation by the height of its ballast: that is no wall, mm. */
+    private function shoulder(int $one, int $other): float
+    {
+        return $one >= 0 && $this->shapes[$one][3] !== $this->shapes[$other][3] ? max($this->shapes[$one][4], $this->shapes[$other][4]) : 0.0;
     }
 
     /** @param  array{int, float, float, float}  $by */

@@ -83,6 +83,17 @@ final class LandClasses
         return $out;
     }
 
+    /**
+     * Where a field of values reaches a limit.
+     *
+     * @param list<float> $field
+     * @return list<LandClass>
+     */
+    public static function where(HeightGrid $land, float $width, float $depth, array $field, string $name, float $limit): array
+    {
+        return [self::level($land->mesh($width, $depth), $land->with($field)->mesh($width, $depth), $name, $limit)];
+    }
+
     /** @return list<float> the direction in which each cell falls, degrees from x */
     private static function facing(HeightGrid $land): array
     {

@@ -61,6 +61,42 @@ final readonly class Terrain
         return ['cut' => $cut, 'fill' => $fill];
     }
 
+    /**
+     * How far the slopes of a run reach out from its formation at most, mm.
+     *
+     * @param int $run its place among the graded runs
+     */
+    public function slopeReach(int $run, float $halfLeft, float $halfRight): float
+    {
+        $most = 0.0;
+        foreach ($this->graded as $at) {
+            if ($at->run === $run && ($at->kind === Grading::CUT || $at->kind === Grading::FILL)) {
+                $most = max($most, abs($at->offset) - ($at->offset >= 0.0 ? $halfLeft : $halfRight));
+            }
+        }
+
+        return $most;
+    }
+
+    /**
+     * The rectangle in which another land of the same board differs by more than a millimetre.
+     *
+     * @return array{float, float} its width and depth, mm
+     */
+    public function extentOfChange(self $other): array
+    {
+        $i1 = $j1 = PHP_INT_MAX;
+        $i2 = $j2 = -1;
+        foreach ($this->heights as $p => $z) {
+            if (abs($z - $other->heights[$p]) > 1.0) {
+                [$i, $j] = [$p % $this->cols, intdiv($p, $this->cols)];
+                [$i1, $i2, $j1, $j2] = [min($i1, $i), max($i2, $i), min($j1, $j), max($j2, $j)];
+            }
+        }
+
+        return $i2 < 0 ? [0.0, 0.0] : [min($this->width, ($i2 - $i1 + 1) * $this->cell), min($this->depth, ($j2 - $j1 + 1) * $this->cell)];
+    }
+
     /** @return array{float, float} middle of a cell */
     public function middle(int $p): array
     {

@@ -24,6 +24,9 @@ final class Walls
 
     private const BEYOND = 3.0;
 
+    /** Shorter steps, as in the corners of a level crossing, are filled by hand, mm. */
+    private const LEAST_LENGTH = 20.0;
+
     /** How squarely a slope must run out over an edge to be cut off by it. */
     private const OUTWARD = 0.5;
 
@@ -63,7 +66,7 @@ final class Walls
     {
         $walls = [];
         foreach (Stretch::gather($places, $cell, $run->alignment->length) as $stretch) {
-            if ($stretch->greatest < self::LEAST_HEIGHT || $stretch->length() < $cell) {
+            if ($stretch->greatest < self::LEAST_HEIGHT || $stretch->length() < self::LEAST_LENGTH) {
                 continue;
             }
             $half = $run->profile->halfWidth($side === 'left');

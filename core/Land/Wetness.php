@@ -44,6 +44,30 @@ final class Wetness
     }
 
     /**
+     * The way that water takes from a place, to the edge or until `$stop` says so; through a pit it goes on where the pit
+     * spills over.
+     *
+     * @param (callable(float, float): bool)|null $stop
+     * @return list<array{float, float}> middles of cells, mm
+     */
+    public static function downhill(HeightGrid $land, float $x, float $y, ?callable $stop = null): array
+    {
+        [$n, $m] = [$land->cols, $land->rows];
+        [$z] = self::filled($land->values, $n, $m);
+        $p = max(0, min($m - 1, (int) floor(($y - $land->y0) / $land->cell))) * $n + max(0, min($n - 1, (int) floor(($x - $land->x0) / $land->cell)));
+        $way = [];
+        while ($p !== null) {
+            $way[] = [$land->x0 + ($p % $n + 0.5) * $land->cell, $land->y0 + (intdiv($p, $n) + 0.5) * $land->cell];
+            if ($stop !== null && $stop(...$way[count($way) - 1])) {
+                break;
+            }
+            [$p] = self::below($z, $p, $n, $m);
+        }
+
+        return $way;
+    }
+
+    /**
      * @param list<float> $z
      * @return array{list<float>, list<int>} filled heights, and the cells in the order in which they drain
      */

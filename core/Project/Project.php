@@ -176,9 +176,10 @@ final readonly class Project
             if ($feature->kind === 'spot') {
                 $spots[] = $feature->points[0];
             } else {
-                $lines[] = HeightLine::through($feature->points);
+                $lines[] = $feature->points;
             }
         }
+        $lines = array_map(fn (array $points): HeightLine => HeightLine::through(self::onSpots($points, $spots)), $lines);
         array_push($lines, ...Joints::fixedLines($section, $group));
 
         return GroundProblem::over(
@@ -293,6 +294,26 @@ final readonly class Project
         usort($near, fn (Run $a, Run $b): int => $a->uid <=> $b->uid);
 
         return $near;
+    }
+
+    /**
+     * Where a line passes through a spot, it has the spot's height there.
+     *
+     * @param list<Spot> $points
+     * @param list<Spot> $spots
+     * @return list<Spot>
+     */
+    private static function onSpots(array $points, array $spots): array
+    {
+        return array_map(function (Spot $p) use ($spots): Spot {
+            foreach ($spots as $spot) {
+                if (hypot($spot->x - $p->x, $spot->y - $p->y) < 1.0) {
+                    return new Spot($p->x, $p->y, $spot->z);
+                }
+            }
+
+            return $p;
+        }, $points);
     }
 
     /** @param  list<Section>  $boards */

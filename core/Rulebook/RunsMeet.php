@@ -11,6 +11,7 @@ use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunEnds;
 
 /** Two runs of which one should go on where the other ends, as at a board's joint, but with a step, aside or with a kink. */
 final class RunsMeet implements Rule
@@ -20,11 +21,6 @@ final class RunsMeet implements Rule
 
     /** What a wheel takes without complaint, degrees: a starting value. */
     public const KINK = 1.5;
-
-    /** Ends so near, and turned toward each other within this, are meant to meet; mm and radians. */
-    private const NEAR = 15.0;
-
-    private const FACING = M_PI / 6.0;
 
     public function check(LandStudy $study): array
     {
@@ -48,12 +44,10 @@ final class RunsMeet implements Rule
     private function between(LandStudy $study, Run $run, float $station, Run $other, float $at): ?Finding
     {
         [$p, $q] = [$run->alignment->pointAt($station), $other->alignment->pointAt($at)];
-        $heading = self::outward($run, $station);
-        // Going on means that the other's way out is the opposite of this one's.
-        $kink = fmod($heading - self::outward($other, $at) + 5.0 * M_PI, 2.0 * M_PI);
-        $kink = abs($kink > M_PI ? $kink - 2.0 * M_PI : $kink);
+        $heading = $run->alignment->headingAt($station);
+        $kink = RunEnds::kink($run, $station, $other, $at);
         $on = fn (Point $p): bool => $p->x > -0.5 && $p->y > -0.5 && $p->x < $study->section->width + 0.5 && $p->y < $study->section->depth + 0.5;
-        if ($run->kind !== $other->kind || $p->distanceTo($q) > self::NEAR || $kink > self::FACING || (! $on($p) && ! $on($q))) {
+        if (! RunEnds::meet($run, $station, $other, $at) || (! $on($p) && ! $on($q))) {
             return null;
         }
         $step = $run->grade->heightAt($station) + $run->profile->railTop() - $other->grade->heightAt($at) - $other->profile->railTop();
@@ -74,11 +68,5 @@ final class RunsMeet implements Rule
             "“{$run->name}” goes on as “{$other->name}”. ".'Vehicles derail or uncouple where rails step, lie aside or bend sharply.',
             'Give the ends one height, place and heading: the grade of either run, or where the second begins.',
         );
-    }
-
-    /** The way out of a run at one of its ends, radians. */
-    private static function outward(Run $run, float $station): float
-    {
-        return $run->alignment->headingAt($station) + ($station > 0.0 ? 0.0 : M_PI);
     }
 }

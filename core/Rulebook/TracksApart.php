@@ -10,6 +10,7 @@ use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunEnds;
 use IdleRidge\Core\Track\Stretch;
 use IdleRidge\Core\Track\Sweeps;
 use IdleRidge\Core\Track\Vehicle;
@@ -46,13 +47,21 @@ final class TracksApart implements Rule
         $out = [];
         $sweeps = [new Sweeps($one->alignment, $layout->vehicles), new Sweeps($other->alignment, $layout->vehicles)];
         $widest = max(array_map(fn (Vehicle $v): float => $v->body + $v->width, $layout->vehicles));
+        $joined = [];
+        foreach ([0.0, $one->alignment->length] as $end) {
+            foreach ([0.0, $other->alignment->length] as $at) {
+                $joined = RunEnds::meet($one, $end, $other, $at) ? [...$joined, $end] : $joined;
+            }
+        }
         for ($station = $here[0] ?? INF; $here !== null && $station <= $here[1]; $station += self::STEP) {
             $p = $one->alignment->pointAt($station);
             $place = $other->alignment->nearest($p);
             $turn = abs(sin($one->alignment->headingAt($station) - $other->alignment->headingAt($place['station'])));
             $ends = $place['station'] <= 0.0 || $place['station'] >= $other->alignment->length;
             $apart = abs($one->grade->heightAt($station) - $other->grade->heightAt($place['station'])) > $layout->tallest() / 2.0;
-            if (abs($place['offset']) > $widest || $ends || $apart || $turn > sin(self::ALONG) || $this->inTurnout($study, $one, $station, $other, $place['station'])) {
+            // What stands over the joint of two runs stands on both of them.
+            $overJoint = array_filter($joined, fn (float $end): bool => abs($station - $end) < $widest) !== [];
+            if ($overJoint || abs($place['offset']) > $widest || $ends || $apart || $turn > sin(self::ALONG) || $this->inTurnout($study, $one, $station, $other, $place['station'])) {
                 continue;
             }
             $against = cos($one->alignment->headingAt($station) - $other->alignment->headingAt($place['station'])) < 0.0;

@@ -80,6 +80,8 @@ final class TurnoutsKeepClear implements Rule
                             ['keep_clear' => new Figure($turnout->to - $turnout->from, 'mm', 'from before the toe to the fouling point', ['from' => round($turnout->from).' mm', 'to' => round($turnout->to).' mm'])],
                             "“{$road->name}” crosses “{$track->name}” where its blades and frog move.", 'Move the road past the fouling point, or take it over on a bridge.',
                         );
+                        // Across both tracks of one turnout it is still one road.
+                        break 2;
                     }
                 }
             }

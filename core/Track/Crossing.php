@@ -40,6 +40,49 @@ final readonly class Crossing
         return array_values($found);
     }
 
+    /**
+     * The grade points that bring a road to the rails wherever it crosses tracks on the level, and keep it there over the
+     * tracks' width.
+     *
+     * @param list<Run> $tracks
+     * @return list<array{station_mm: float, height_mm: float}> by station
+     */
+    public static function levelsOf(Run $road, array $tracks): array
+    {
+        $crossings = [];
+        foreach ($tracks as $track) {
+            foreach ($track->kind === 'track' ? self::between($track, $road) : [] as $crossing) {
+                if ($crossing->onTheLevel()) {
+                    $crossings[] = $crossing;
+                }
+            }
+        }
+        usort($crossings, fn (self $a, self $b): int => $a->otherStation <=> $b->otherStation);
+        $points = [];
+        foreach ($crossings as $k => $crossing) {
+            $height = round($crossing->one->grade->heightAt($crossing->station) + $crossing->one->profile->railTop() - $road->profile->railTop(), 2);
+            $half = $crossing->width() / 2.0;
+            $before = $crossings[$k - 1] ?? null;
+            $after = $crossings[$k + 1] ?? null;
+            // Where crossings run together, only what lies before the first and after the last is added.
+            $apart = fn (?self $other): bool => $other === null || abs($other->otherStation - $crossing->otherStation) > $half + $other->width() / 2.0 + 2.0;
+            $stations = [...($apart($before) ? [$crossing->otherStation - $half] : [$crossing->otherStation]), ...($apart($after) ? [$crossing->otherStation + $half] : [])];
+            foreach ($stations as $station) {
+                if ($station > 1.0 && $station < $road->alignment->length - 1.0) {
+                    $points[] = ['station_mm' => round($station, 1), 'height_mm' => $height];
+                }
+            }
+        }
+
+        return $points;
+    }
+
+    /** How much of the road lies over the track's formation and a little more, mm. */
+    private function width(): float
+    {
+        return (2.0 * max($this->one->profile->halfWidth(true), $this->one->profile->halfWidth(false)) + 12.0) / max(0.2, sin(deg2rad($this->angleDeg)));
+    }
+
     /** Top of the second over top of the first, mm. */
     public function over(): float
     {

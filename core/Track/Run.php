@@ -72,13 +72,30 @@ final readonly class Run
         return new self($uid, $name, $start, $headingDeg, array_values($pieces), $startHeight, array_values($gradePoints), $profile, $alignment, $grade, Structure::along($structures, $alignment->length), $kind);
     }
 
+    /**
+     * The same run with some of what it was laid with changed, by the names of `lay`.
+     *
+     * @throws Refusal
+     */
+    public function but(mixed ...$changed): self
+    {
+        return self::lay(...[
+            'uid' => $this->uid, 'name' => $this->name, 'start' => $this->start, 'headingDeg' => $this->headingDeg, 'pieces' => $this->pieces, 'startHeight' => $this->startHeight,
+            'gradePoints' => $this->gradePoints, 'profile' => $this->profile, 'structures' => array_map(fn (Structure $s): array => $s->toArray(), $this->structures), 'kind' => $this->kind,
+            ...$changed,
+        ]);
+    }
+
     /** The same run in a section's own coordinates. */
     public function seenFrom(Placement $placement): self
     {
-        return self::lay(
-            $this->uid, $this->name, $placement->toSection($this->start), $this->headingDeg - $placement->angleDeg,
-            $this->pieces, $this->startHeight, $this->gradePoints, $this->profile, array_map(fn (Structure $s): array => $s->toArray(), $this->structures), $this->kind,
-        );
+        return $this->but(start: $placement->toSection($this->start), headingDeg: $this->headingDeg - $placement->angleDeg);
+    }
+
+    /** The same run, which was told in a section's coordinates, in those of the layout. */
+    public function placed(Placement $placement): self
+    {
+        return $this->but(start: $placement->toLayout($this->start), headingDeg: $this->headingDeg + $placement->angleDeg);
     }
 
     /** The bridge or tunnel at a station, if any. */

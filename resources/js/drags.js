@@ -27,6 +27,9 @@ export function drags({ onPlan, send, show, busy, done }) {
             return { ...base, ...onProfile(event) };
         }
         const p = onPlan(event);
+        if (event.altKey) {
+            base.snap = 0;
+        }
         return drag === 'height' ? { ...base, dz: Math.round(p.y - held.from.y) } : { ...base, x: p.x, y: p.y };
     };
 

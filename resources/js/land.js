@@ -7,16 +7,20 @@ import { look, sheet } from './sheet.js';
 
 const HINTS = {
     pick: 'contours 10 mm, heights over the datum',
-    run: 'touch where the run begins, then where it ends',
+    run: 'touch where the track begins, then where it ends; on a track it leaves as a turnout',
+    road: 'touch where the road begins, then where it ends',
     spot: 'touch the plan to set a spot height',
     ridge: 'touch the points of the ridge, Enter ends it',
     hollow: 'touch the points of the hollow, Enter ends it',
     water: 'touch the corners of the bank, Enter ends it',
+    stream: 'touch the source, Enter: it follows the valley; or touch its points',
+    pad: 'touch the corners of the level place, Enter ends it',
+    rough: 'touch the corners of the rough ground, Enter ends it',
     zone: 'touch the corners of the zone, Enter ends it',
     cut: 'touch where to cut the land open',
     tape: 'touch two places; with shift more of them, Enter ends it',
 };
-const TOOL_KEYS = { p: 'pick', r: 'run', s: 'spot', e: 'ridge', h: 'hollow', w: 'water', z: 'zone', c: 'cut', t: 'tape' };
+const TOOL_KEYS = { p: 'pick', r: 'run', s: 'spot', e: 'ridge', h: 'hollow', w: 'water', m: 'stream', d: 'road', g: 'pad', f: 'rough', z: 'zone', c: 'cut', t: 'tape' };
 
 export function land(htmx) {
     if (!sheet()?.dataset.show) {
@@ -85,15 +89,14 @@ export function land(htmx) {
             if (tool === 'tape' && points.length === 2 && !event.shiftKey) {
                 measure();
             }
-            if (tool === 'run' && points.length === 2) {
-                place(sheet().dataset.runs, { x1: points[0].x, y1: points[0].y, x2: p.x, y2: p.y });
+            if ((tool === 'run' || tool === 'road') && points.length === 2) {
+                place(sheet().dataset.runs, { kind: tool === 'road' ? 'road' : 'track', x1: points[0].x, y1: points[0].y, x2: p.x, y2: p.y, snap: event.altKey ? 0 : 1 });
             }
         }
     };
     const finish = () => {
-        if ((tool === 'ridge' || tool === 'hollow') && points.length > 1) {
-            place(sheet().dataset.features, { kind: tool, ...flat(points) });
-        } else if (tool === 'water' && points.length > 2) {
+        const least = { ridge: 2, hollow: 2, stream: 1, water: 3, pad: 3, rough: 3 }[tool];
+        if (least !== undefined && points.length >= least) {
             place(sheet().dataset.features, { kind: tool, ...flat(points) });
         } else if (tool === 'zone' && points.length > 2) {
             place(sheet().dataset.zones, flat(points));
@@ -142,6 +145,8 @@ export function land(htmx) {
             show();
         } else if (hit('[data-step]')) {
             step(Number(hit('[data-step]').dataset.step));
+        } else if (hit('[data-turn]')) {
+            turnIt(hit('[data-turn]'));
         } else if (hit('[data-add]')) {
             addRow(hit('[data-add]').dataset.add);
         } else if (hit('[data-drop-row]')) {
@@ -174,7 +179,7 @@ export function land(htmx) {
         if (inField(event.target) || event.ctrlKey || event.metaKey || event.altKey) {
             return;
         }
-        if (event.key === 'Enter' && points.length > 1) {
+        if (event.key === 'Enter' && points.length > 0 && !event.target.closest('[data-pick]')) {
             event.preventDefault();
             finish();
         } else if (event.key === '[' || event.key === '{') {
@@ -199,6 +204,17 @@ export function land(htmx) {
         if (!grip) {
             return;
         }
+        if (grip.dataset.drag === 'point' && (event.key === 'Delete' || event.key === 'Backspace')) {
+            event.preventDefault();
+            send('POST', sheet().dataset.grip, { drag: 'drop', uid: grip.dataset.uid, index: grip.dataset.index });
+            return;
+        }
+        if (grip.dataset.drag === 'insert' && (event.key === 'Enter' || event.key === ' ')) {
+            event.preventDefault();
+            refocus = { drag: 'point', uid: grip.dataset.uid, index: String(Number(grip.dataset.index) + 1) };
+            send('POST', sheet().dataset.grip, { drag: 'insert', uid: grip.dataset.uid, index: grip.dataset.index });
+            return;
+        }
         const by = event.shiftKey ? 10 : 1;
         const ways = { ArrowLeft: { dx: -by }, ArrowRight: { dx: by }, ArrowUp: { dy: by }, ArrowDown: { dy: -by }, '+': { dz: 1 }, '=': { dz: 1 }, '-': { dz: -1 }, PageUp: { dz: 10 }, PageDown: { dz: -10 } };
         const way = ways[event.key];
@@ -215,6 +231,21 @@ export function land(htmx) {
         const lift = way.dz !== undefined && drag === 'point';
         refocus = { drag, uid, index };
         send('POST', sheet().dataset.grip, { drag: lift ? 'height' : drag, uid, index, pick: uid, ...way });
+    };
+
+    // The plan gives way to the relief that turns, and comes back.
+    const turnIt = async (button) => {
+        const holder = document.getElementById('turn');
+        const on = button.getAttribute('aria-pressed') !== 'true';
+        button.setAttribute('aria-pressed', String(on));
+        holder.hidden = !on;
+        document.getElementById('plan').closest('.plan-hold').classList.toggle('turned', on);
+        if (on && !holder.dataset.begun) {
+            holder.dataset.begun = 'true';
+            const { turn } = await import('./relief.js');
+            await turn(holder, sheet().dataset.mesh);
+        }
+        on && holder.querySelector('canvas').focus();
     };
 
     const addRow = (kind) => {

@@ -14,15 +14,23 @@ use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Land\Graded;
 use IdleRidge\Core\Land\Grading;
+use IdleRidge\Core\Land\LandClasses;
+use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\State;
+use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Project\SightStudy;
 use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Track\Arc;
+use IdleRidge\Core\Track\Clothoid;
+use IdleRidge\Core\Track\Crossing;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunEnds;
 use IdleRidge\Core\Track\Structure;
 use IdleRidge\Core\Track\Tangent;
+use IdleRidge\Core\Track\Turnout;
 use Psr\Clock\ClockInterface;
 
 /** The table in docs/demo.md is true, and names everything that is looked for here. */
@@ -86,6 +94,24 @@ final class DemoTest extends FeatureCase
             'coat still wet' => fn (LandStudy $s, BenchWork $w): bool => in_array(State::Wet, $states($s, $w), true),
             'nights too cold for a film' => fn (LandStudy $s): bool => $s->project->works->room($s->section)->night->temperature < 8.0,
             'curve, then straight' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => $r->alignment->elements[0] instanceof Arc && $r->alignment->elements[1] instanceof Tangent) !== [],
+            'vertical curve' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => max($r->grade->curves) > 100.0) !== [],
+            'rough ground' => fn (LandStudy $s): bool => array_filter($s->project->shapesNear($s->section), fn (LandFeature $f): bool => $f->kind === 'rough' && $f->figures['height_mm'] > 0.0) !== [],
+            'transition' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => $r->alignment->elements[0] instanceof Clothoid) !== [],
+            'run that goes on from the board before' => fn (LandStudy $s): bool => ! $found('run-joint')($s) && array_filter($s->model->grading->runs, fn (Run $r): bool => array_filter($s->model->grading->runs, fn (Run $o): bool => RunEnds::meet($r, $r->alignment->length, $o, 0.0)) !== []) !== [],
+            'turnouts that keep clear' => fn (LandStudy $s): bool => count($s->turnouts) === 2 && array_filter($s->turnouts, fn (Turnout $t): bool => $t->to - $t->from < 250.0) === [],
+            'two tracks with a ditch between' => fn (LandStudy $s): bool => $s->model->heightAt(560.0, 185.5) < 79.0 && abs($s->model->heightAt(560.0, 165.0) - 80.0) < 0.5 && abs($s->model->heightAt(560.0, 206.0) - 80.0) < 0.5,
+            'road over a turnout' => $found('road-on-turnout'),
+            'placed wall' => fn (LandStudy $s): bool => array_filter($s->walls, fn (Wall $w): bool => $w->cause === 'placed' && $w->highest > 15.0 && count($w->profile) > 20) !== [],
+            'pad for a yard' => fn (LandStudy $s): bool => abs($s->model->heightAt(500.0, 60.0) - 72.0) < 1e-6 && ! $found('pad-cut')($s),
+            'edge fixed for another club' => fn (LandStudy $s): bool => isset($s->section->edges['right']),
+            'joint agreed with the next board' => fn (LandStudy $s): bool => isset($s->section->edges['right']) && ! $found('joint-land')($s) && Joints::of($s->section, $s->project->sections)['right']->edges['left'] === $s->section->edges['right'],
+            'level crossing' => fn (LandStudy $s): bool => ! $found('level-crossing')($s) && array_filter($s->model->grading->runs, fn (Run $road): bool => $road->kind === 'road' && array_filter($runs($s), fn (Run $t): bool => $t->kind === 'track' && Crossing::between($t, $road) !== []) !== []) !== [],
+            'stream under the bridge' => fn (LandStudy $s): bool => $s->model->ground->streams !== [] && $s->model->ground->streams[0]->fall() > 30.0 && ! $found('stream-dammed')($s),
+            'bridge on piers' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => array_filter($r->structures, fn (Structure $b): bool => $b->piers > 0) !== []) !== [],
+            'lining in a tunnel' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => array_filter($r->structures, fn (Structure $b): bool => $b->kind === 'tunnel' && $b->thick > 0.0) !== []) !== [],
+            'hidden by the land' => fn (LandStudy $s): bool => (SightStudy::of($s->project, $s->section, $s->model)->land->value ?? 100.0) < 98.0,
+            'damp ground, slopes, sun side' => fn (LandStudy $s): bool => count(LandClasses::slopes($s->terrain->grid(), $s->section->width, $s->section->depth)) === 5 && LandClasses::damp($s->terrain->grid(), $s->section->width, $s->section->depth)[0]->area > 0.0,
+            'two vehicles' => fn (LandStudy $s): bool => count($s->project->layout->vehicles) === 2,
         ];
     }
 }

@@ -180,9 +180,9 @@ final class LandScreenTest extends FeatureCase
         $section = $this->demo()->sections()->firstOrFail();
         $run = Run::query()->where('name', 'Running line')->firstOrFail();
         $this->send('post', $section, '/land/grip', ['drag' => 'grade', 'uid' => $run->uid, 'index' => 1, 'station' => '1000', 'height' => '80'])->assertOk();
-        $this->assertEquals(['station_mm' => 1000, 'height_mm' => 80], $run->fresh()?->grade_points[1]);
+        $this->assertEquals(['station_mm' => 1000, 'height_mm' => 80, 'curve_mm' => 120], $run->fresh()?->grade_points[1]);
         $this->send('post', $section, '/land/grip', ['drag' => 'grade', 'uid' => $run->uid, 'index' => 1, 'station' => '100', 'height' => '80']);
-        $this->assertEquals(430, $run->fresh()?->grade_points[1]['station_mm'], 'never past its neighbour');
+        $this->assertEquals(480, $run->fresh()?->grade_points[1]['station_mm'], 'never past its neighbour, half its vertical curve away');
         $this->send('post', $section, '/land/grip', ['drag' => 'level', 'uid' => $run->uid, 'index' => 0, 'height' => '70']);
         $this->assertEquals(70, $run->fresh()?->start_height_mm);
         $this->send('post', $section, '/land/grip', ['drag' => 'start', 'uid' => $run->uid, 'index' => 0, 'dx' => '10', 'dy' => '-2']);
@@ -275,8 +275,8 @@ final class LandScreenTest extends FeatureCase
     public function test_the_pointer_reads_the_land_and_the_tape_measures_it(): void
     {
         $section = $this->demo()->sections()->firstOrFail();
-        $words = (string) $this->get($this->at($section, '/land/at?x=885&y=520'))->assertOk()->getContent();
-        $this->assertStringContainsString('x 885, y 520 · 208 mm high', $words);
+        $words = (string) $this->get($this->at($section, '/land/at?x=195&y=535'))->assertOk()->getContent();
+        $this->assertStringContainsString('x 195, y 535 · 165 mm high', $words);
         $this->assertMatchesRegularExpression('/ · \d+° · st \d+, \d+ mm off$/', $words);
         $this->assertSame('', $this->get($this->at($section, '/land/at?x=-5&y=520'))->getContent());
         $tape = (string) $this->get($this->at($section, '/land/tape?points[0][x]=100&points[0][y]=300&points[1][x]=500&points[1][y]=600'))->assertOk()->getContent();

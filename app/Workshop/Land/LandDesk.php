@@ -17,6 +17,7 @@ use IdleRidge\Core\Land\Lattice;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\SightStudy;
 use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Track\Run;
 use Illuminate\Contracts\Cache\Repository;
@@ -63,7 +64,7 @@ final class LandDesk
         [$contours, $bands] = $this->lines($mesh, $cell);
         $sheet = new LandSheet(
             $hash, $cell, $study->terrain->cols, $study->terrain->rows, $study->figures(), Rulebook::check($study),
-            $study->walls, $contours, $bands, pack('g*', ...$study->terrain->heights),
+            $study->walls, $contours, $bands, pack('g*', ...$study->terrain->heights), $study->turnouts,
         );
         $this->store()->put('sheet-'.$hash, $sheet, 86400 * self::DAYS);
 
@@ -106,7 +107,7 @@ final class LandDesk
         if ($tint === 'heights') {
             return [];
         }
-        $key = "classes-{$tint}-".sha1($this->hash($project, $section, self::CELL).$project->layout->northDeg);
+        $key = "classes-{$tint}-".sha1($this->hash($project, $section, self::CELL).$project->layout->northDeg.implode(',', $project->layout->viewingEdges));
         $kept = $this->store()->get($key);
         if (is_array($kept)) {
             /** @var list<LandClass> $kept */
@@ -115,12 +116,26 @@ final class LandDesk
         $grid = $this->sheet($project, $section)->grid();
         $classes = match ($tint) {
             'slope' => LandClasses::slopes($grid, $section->width, $section->depth),
+            'sight' => $this->sight($project, $section)->hidden ?? [],
             'damp' => LandClasses::damp($grid, $section->width, $section->depth),
             default => LandClasses::sun($grid, $section->width, $section->depth, $project->layout->northDeg - $section->placement->angleDeg),
         };
         $this->store()->put($key, $classes, 86400 * self::DAYS);
 
         return $classes;
+    }
+
+    /** Null when the layout is looked at from nowhere. */
+    public function sight(Project $project, Section $section): ?SightStudy
+    {
+        $key = 'sight-'.sha1($this->hash($project, $section, self::CELL).implode(',', $project->layout->viewingEdges));
+        $kept = $this->store()->get($key);
+        if (! $kept instanceof SightStudy) {
+            $kept = SightStudy::of($project, $section, $this->model($project, $section));
+            $this->store()->put($key, $kept, 86400 * self::DAYS);
+        }
+
+        return $kept;
     }
 
     public function kept(string $hash): ?LandSheet

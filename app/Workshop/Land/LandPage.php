@@ -10,7 +10,9 @@ use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\SightStudy;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\Turnout;
 
 /** One look at a section's land: what is worked out, where the cut line stands, what is picked. */
 final readonly class LandPage
@@ -21,6 +23,7 @@ final readonly class LandPage
      * @param list<LandFeature> $features in section coordinates
      * @param array<string, int> $revs record uid → rev
      * @param list<LandClass> $classes of the tint, none for heights
+     * @param list<Turnout> $turnouts
      */
     public function __construct(
         public Project $project,
@@ -37,6 +40,8 @@ final readonly class LandPage
         public bool $preview,
         public string $tint = 'heights',
         public array $classes = [],
+        public array $turnouts = [],
+        public ?SightStudy $sight = null,
     ) {
     }
 

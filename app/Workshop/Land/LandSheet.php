@@ -8,6 +8,7 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Track\Turnout;
 
 /**
  * What is kept of a section's land once it is worked out: enough to show it without computing it again. Lines and rings
@@ -21,6 +22,7 @@ final readonly class LandSheet
      * @param list<Wall> $walls
      * @param list<array{level: float, lines: list<array{points: list<array{float, float}>, closed: bool}>}> $contours
      * @param list<array{level: float, rings: list<list<array{float, float}>>}> $bands rising; each covers what is at or above its level
+     * @param list<Turnout> $turnouts
      * @param string $heights packed 32-bit floats, row by row from the front
      */
     public function __construct(
@@ -34,6 +36,7 @@ final readonly class LandSheet
         public array $contours,
         public array $bands,
         public string $heights,
+        public array $turnouts = [],
     ) {
     }
 

@@ -14,48 +14,156 @@ use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Time\Uids;
 use App\Workshop\Typed;
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Land\Snap;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Track\Crossing;
 use IdleRidge\Core\Track\FormationProfile;
+use IdleRidge\Core\Track\Pieces;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Structure;
 
 /** Lays, changes and takes up runs. Forms speak section coordinates, rows the layout's. */
 final readonly class LayRun
 {
+    /** Cross-section that a road begins with: two narrow lanes, thin surfacing. */
+    private const ROAD = ['half_width_left_mm' => 32.0, 'half_width_right_mm' => 32.0, 'roadbed_mm' => 1.0, 'sleeper_mm' => 0.0, 'rail_mm' => 0.0];
+
     public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load, private LandDesk $desk)
     {
     }
 
-    /** @param  array<string, mixed>  $input x1, y1, x2, y2: a first tangent between two points, at the ground's level there */
+    /**
+     * A track or road from one place to another. A track that begins on another leaves it there as a turnout, one that begins
+     * at another's end goes on: both with its heading and height. A road takes the ground's heights, and that of the rails
+     * where it crosses them.
+     *
+     * @param array<string, mixed> $input x1, y1, x2, y2, kind; `snap` 0 to take the places as they are
+     */
     public function create(Layout $layout, SectionRow $row, array $input): RunRow
     {
         $typed = new Typed($input, Units::from($layout->units));
         [$x1, $y1, $x2, $y2] = array_map(fn (string $f): float => $typed->length($f), ['x1', 'y1', 'x2', 'y2']);
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
-        $run = $typed->made(function () use ($layout, $section, $project, $x1, $y1, $x2, $y2): Run {
+        $kind = $typed->text('kind', 'track');
+        $run = $typed->made(function () use ($layout, $section, $project, $kind, $x1, $y1, $x2, $y2, $typed): Run {
             if (hypot($x2 - $x1, $y2 - $y1) < 10.0) {
                 throw new Refusal('The two ends of the run lie in one place.', 'x2');
             }
-            $level = round($this->desk->model($project, $section)->ground->at(($x1 + $x2) / 2.0, ($y1 + $y2) / 2.0));
-            $here = Run::lay(
-                $this->uids->next(), $this->name($layout), new Point(round($x1), round($y1)), round(rad2deg(atan2($y2 - $y1, $x2 - $x1)), 1),
-                [['kind' => 'tangent', 'length_mm' => round(hypot($x2 - $x1, $y2 - $y1))]], $level, [], FormationProfile::from(),
-            );
+            $model = $this->desk->model($project, $section);
+            $begun = $typed->text('snap', '1') === '0' || $kind !== 'track' ? null : Snap::near(new Point($x1, $y1), $section->width, $section->depth, array_values(array_filter($model->grading->runs, fn (Run $r): bool => $r->kind === 'track')));
+            $here = $begun?->run === null
+                ? $this->fresh($kind, $this->name($layout, $kind), $model, new Point(round($x1), round($y1)), new Point($x2, $y2))
+                : $this->leaving($this->name($layout, $kind), $begun->run, $begun->station, new Point($x2, $y2));
             $this->onBoard($here, $section->width, $section->depth);
-            $start = $section->placement->toLayout($here->start);
 
-            return Run::lay($here->uid, $here->name, $start, $here->headingDeg + $section->placement->angleDeg, $here->pieces, $level, [], $here->profile);
+            return $here->placed($section->placement);
         });
 
-        return $this->ledger->record($layout, 'Run laid', function (Changes $changes) use ($layout, $run): RunRow {
-            $new = new RunRow(['layout_id' => $layout->id, 'rev' => 1, 'extra' => '{}', 'position' => (int) $layout->runs()->max('position') + 1, 'uid' => $run->uid] + self::columns($run));
+        return $this->laid($layout, $run, ($kind === 'road' ? 'Road' : 'Run').' laid');
+    }
+
+    /**
+     * A second track beside one, with a ditch between the two where the first has a ditch.
+     *
+     * @param array<string, mixed> $input side (left or right), apart
+     */
+    public function beside(Layout $layout, RunRow $row, array $input): RunRow
+    {
+        $typed = new Typed($input, Units::from($layout->units));
+        $apart = $typed->length('apart', 50.0);
+        $left = $typed->text('side') !== 'right';
+        $run = LoadProject::run($row);
+        [$first, $second] = $typed->made(function () use ($layout, $run, $apart, $left): array {
+            Refusal::unlessBetween($apart, 12.0, 500.0, 'The distance', 'mm', 'apart');
+            $offset = $left ? $apart : -$apart;
+            // Facing sides meet in the middle; where there is a ditch they share it.
+            $profile = $run->profile->toArray();
+            $facing = ($apart + ($profile['ditch_depth_mm'] > 0.0 ? $profile['ditch_width_mm'] : 0.0)) / 2.0;
+            $with = fn (string $side): FormationProfile => FormationProfile::from(["half_width_{$side}_mm" => $facing] + $profile);
+            $second = $run->but(
+                uid: $this->uids->next(), name: $this->name($layout, 'track'), start: $run->alignment->beside(0.0, $offset), pieces: Pieces::beside($run, $offset), gradePoints: [], profile: $with($left ? 'right' : 'left'), structures: [],
+            );
+            $points = [];
+            foreach ($run->gradePoints as $point) {
+                $points[] = ['station_mm' => min($second->alignment->length, $second->alignment->nearest($run->alignment->beside($point['station_mm'], $offset))['station'])] + $point;
+            }
+
+            return [$run->but(profile: $with($left ? 'left' : 'right')), $second->but(gradePoints: $points)];
+        });
+
+        return $this->ledger->record($layout, "Track laid beside {$run->name}", function (Changes $changes) use ($layout, $row, $first, $second): RunRow {
+            $row->fill(self::columns($first));
+            $changes->save($row);
+            $new = self::row($layout, $second);
             $changes->save($new);
 
             return $new;
         });
+    }
+
+    /** A wall where the land needs one, on one side between two stations. */
+    public function wall(Layout $layout, RunRow $row, string $side, float $from, float $to): void
+    {
+        $run = LoadProject::run($row);
+        $structures = array_map(fn (Structure $s): array => $s->toArray(), $run->structures);
+        $kind = $side === 'left' ? 'wall left' : 'wall right';
+        // Walls of this side that it meets become one with it.
+        [$from, $to] = [max(0.0, round($from)), min($run->alignment->length, round($to))];
+        foreach ($structures as $k => $one) {
+            if ($one['kind'] === $kind && $one['from_mm'] <= $to && $one['to_mm'] >= $from) {
+                [$from, $to] = [min($from, $one['from_mm']), max($to, $one['to_mm'])];
+                unset($structures[$k]);
+            }
+        }
+        $row->fill(self::columns($run->but(structures: [...$structures, ['kind' => $kind, 'from_mm' => $from, 'to_mm' => $to]])));
+        $this->save($layout, $row, "Wall placed beside {$run->name}");
+    }
+
+    public static function row(Layout $layout, Run $run): RunRow
+    {
+        return new RunRow(['layout_id' => $layout->id, 'rev' => 1, 'extra' => '{}', 'position' => (int) $layout->runs()->max('position') + 1, 'uid' => $run->uid] + self::columns($run));
+    }
+
+    private function laid(Layout $layout, Run $run, string $sentence): RunRow
+    {
+        return $this->ledger->record($layout, $sentence, function (Changes $changes) use ($layout, $run): RunRow {
+            $new = self::row($layout, $run);
+            $changes->save($new);
+
+            return $new;
+        });
+    }
+
+    private function fresh(string $kind, string $name, LandModel $model, Point $from, Point $to): Run
+    {
+        $length = round($from->distanceTo($to));
+        $heading = round(rad2deg(atan2($to->y - $from->y, $to->x - $from->x)), 1);
+        $profile = FormationProfile::from($kind === 'road' ? self::ROAD : []);
+        $piece = [['kind' => 'tangent', 'length_mm' => $length]];
+        $ground = fn (Point $p): float => round($model->ground->at($p->x, $p->y));
+        $middle = new Point(($from->x + $to->x) / 2.0, ($from->y + $to->y) / 2.0);
+        $run = Run::lay($this->uids->next(), $name, $from, $heading, $piece, $kind === 'road' ? $ground($from) : $ground($middle), [], $profile, [], $kind);
+        if ($kind !== 'road') {
+            return $run;
+        }
+        $points = Crossing::levelsOf($run, $model->grading->runs);
+
+        return $run->but(gradePoints: [...$points, ...(array_filter($points, fn (array $p): bool => $p['station_mm'] > $length - 1.0) === [] ? [['station_mm' => $length, 'height_mm' => $ground($to)]] : [])]);
+    }
+
+    private function leaving(string $name, Run $main, float $station, Point $to): Run
+    {
+        $from = $main->alignment->pointAt($station);
+        $heading = $main->alignment->headingAt($station);
+        // It leaves the way that lies nearer to where it goes; at an end it goes on outward.
+        $ahead = ($to->x - $from->x) * cos($heading) + ($to->y - $from->y) * sin($heading) >= 0.0;
+        $heading += $ahead ? 0.0 : M_PI;
+
+        return Run::lay($this->uids->next(), $name, $from, rad2deg($heading), [Pieces::toward($from, $heading, $to)], $main->grade->heightAt($station), [], $main->profile, [], 'track');
     }
 
     /** @param  array<string, mixed>  $input name, x, y, heading, elements[], start_height, grade_points[], profile[], rev */
@@ -115,7 +223,7 @@ final readonly class LayRun
             $start = $moved ? $section->placement->toLayout($here->start) : new Point($standing->x_mm, $standing->y_mm);
             $turned = abs($heading - $old->headingDeg) > 1e-6;
 
-            return Run::lay($here->uid, $here->name, $start, $turned ? $heading + $section->placement->angleDeg : $standing->heading_deg, $pieces, $level, $points, $here->profile, $structures, $old->kind);
+            return $here->but(start: $start, headingDeg: $turned ? $heading + $section->placement->angleDeg : $standing->heading_deg);
         });
     }
 
@@ -198,11 +306,12 @@ final readonly class LayRun
         }
     }
 
-    private function name(Layout $layout): string
+    private function name(Layout $layout, string $kind): string
     {
+        $word = $kind === 'road' ? 'Road' : 'Run';
         $names = $layout->runs()->pluck('name')->all();
-        for ($k = 1; in_array("Run {$k}", $names, true); $k++);
+        for ($k = 1; in_array("{$word} {$k}", $names, true); $k++);
 
-        return "Run {$k}";
+        return "{$word} {$k}";
     }
 }

@@ -7,7 +7,7 @@ namespace App\Workshop\Land;
 /** Where somebody looks: the run and station (or x) of the cut line, what is picked, which tab of it is open, the plan's tint. */
 final readonly class Look
 {
-    public const TINTS = ['heights', 'slope', 'damp', 'sun'];
+    public const TINTS = ['heights', 'slope', 'damp', 'sun', 'sight'];
 
     public function __construct(
         public ?string $run = null,

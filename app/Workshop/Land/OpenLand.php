@@ -44,6 +44,7 @@ final readonly class OpenLand
             $project, $section, $sheet, $model, $model->grading->runs, $spans, $features, $this->revs($layout),
             $this->cut($look, $model->grading->runs, $spans, $section), $look->picked, $look->tab, $changed !== null,
             $look->tint, $changed === null ? $this->desk->classes($project, $section, $look->tint) : [],
+            $sheet->turnouts, $changed === null && $look->tint === 'sight' ? $this->desk->sight($project, $section) : null,
         );
     }
 

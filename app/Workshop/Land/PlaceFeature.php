@@ -13,11 +13,16 @@ use App\Workshop\Revising\Ledger;
 use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Time\Uids;
 use App\Workshop\Typed;
+use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Geometry\Simplify;
+use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Land\Wetness;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 
 /** Places, changes and removes spots, lines, waters, pads and roughness. Forms speak section coordinates, rows the layout's. */
@@ -25,6 +30,9 @@ final readonly class PlaceFeature
 {
     /** How far a new line's points start above or below the ground they are put on, mm. */
     private const START = ['ridge' => 30.0, 'hollow' => -15.0];
+
+    /** Valleys are looked for on a raster of this, mm. */
+    private const VALLEY = 10.0;
 
     /** New water lies so far below the lowest corner of its bank, mm. */
     private const BELOW_BANK = 1.0;
@@ -51,6 +59,9 @@ final readonly class PlaceFeature
                 $points[] = $this->onBoard($typed, $row, $x, $y, $z, $k);
             }
         }
+        if ($kind === 'stream' && count($points) === 1) {
+            $points = $this->downhill($project, $section, $points[0]);
+        }
         $heights = array_map(fn (Spot $p): float => $p->z, $points);
         if ($points !== [] && in_array($kind, LandFeature::SHAPES, true)) {
             $points = self::level($points, match ($kind) {
@@ -65,14 +76,41 @@ final readonly class PlaceFeature
 
         return $this->ledger->record($layout, ucfirst($kind).' placed', function (Changes $changes) use ($layout, $feature, $pins): FeatureRow {
             foreach ($pins as $pin) {
-                $changes->save($this->row($layout, $pin));
+                $changes->save(self::row($layout, $pin));
             }
-            $new = $this->row($layout, $feature);
+            $new = self::row($layout, $feature);
             $changes->save($new);
             $this->whole($layout);
 
             return $new;
         });
+    }
+
+    /**
+     * A stream from its source alone follows the valley, into a water if it meets one, to the board's edge if not.
+     *
+     * @return list<Spot>
+     */
+    private function downhill(Project $project, Section $section, Spot $source): array
+    {
+        $ground = $this->desk->model($project, $section)->ground;
+        $from = $section->placement->toSection(new Point($source->x, $source->y));
+        $xs = $ys = [];
+        for ($x = self::VALLEY / 2.0; $x < $section->width; $x += self::VALLEY) {
+            $xs[] = $x;
+        }
+        for ($y = self::VALLEY / 2.0; $y < $section->depth; $y += self::VALLEY) {
+            $ys[] = $y;
+        }
+        $grid = HeightGrid::cells(count($xs), count($ys), self::VALLEY, 0.0, 0.0, $ground->raster($xs, $ys));
+        $wet = fn (float $x, float $y): bool => array_filter($ground->basins, fn (Basin $b): bool => $b->waterAt($x, $y) !== null) !== [];
+        $way = Simplify::line([[$from->x, $from->y], ...array_slice(Wetness::downhill($grid, $from->x, $from->y, $wet), 1)], self::VALLEY * 0.8);
+
+        return array_map(function (array $p) use ($section): Spot {
+            $there = $section->placement->toLayout(new Point(round($p[0]), round($p[1])));
+
+            return new Spot($there->x, $there->y, 0.0);
+        }, $way);
     }
 
     /**
@@ -94,7 +132,7 @@ final readonly class PlaceFeature
         return $pins;
     }
 
-    private function row(Layout $layout, LandFeature $feature): FeatureRow
+    public static function row(Layout $layout, LandFeature $feature): FeatureRow
     {
         return new FeatureRow([
             'uid' => $feature->uid, 'layout_id' => $layout->id, 'rev' => 1, 'extra' => '{}', 'position' => (int) $layout->features()->max('position') + 1,

@@ -11,6 +11,7 @@ use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Rulebook\TunnelHolds;
 use IdleRidge\Core\Track\GradeProfile;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunEnds;
 use IdleRidge\Core\Track\Sweeps;
 
 /** Puts the core's figures into the words of the Land screen. Every one is a Figure that can say where it comes from. */
@@ -53,6 +54,7 @@ final class Readings
             ['label' => ($run->kind === 'road' ? 'Road' : 'Formation').', ground at centre', 'figures' => [$level, $ground], 'bad' => false],
             $this->grade($page, $run, $station),
             ...($run->kind === 'road' ? [] : $this->clearance($page, $run, $station)),
+            ...$this->alongLine($page, $run, $station),
         ];
     }
 
@@ -71,6 +73,20 @@ final class Readings
         }
 
         return $out;
+    }
+
+    /** @return list<array{label: string, figures: list<Figure>, bad: bool}> where the run goes on from another */
+    private function alongLine(LandPage $page, Run $run, float $station): array
+    {
+        foreach ($page->project->runs as $whole) {
+            if ($whole->uid === $run->uid) {
+                [$before, $first] = RunEnds::along($whole, $page->project->runs);
+
+                return $before === 0.0 ? [] : [['label' => "Along the line from {$first->name}", 'figures' => [new Figure($before + $station, 'mm', 'lengths of the runs before this one, and the station here', ['before' => round($before).' mm', 'station' => round($station).' mm'])], 'bad' => false]];
+            }
+        }
+
+        return [];
     }
 
     /** @return array{label: string, figures: list<Figure>, bad: bool} */

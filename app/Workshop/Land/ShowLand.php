@@ -9,6 +9,8 @@ use App\Drawing\ProfileDrawing;
 use App\Drawing\SectionDrawing;
 use App\Models\Layout;
 use App\Workshop\Revising\Ledger;
+use IdleRidge\Core\Project\Joints;
+use IdleRidge\Core\Project\LayoutSheet;
 
 /** Everything that the Land views show, drawn and put into words. */
 final readonly class ShowLand
@@ -33,6 +35,24 @@ final readonly class ShowLand
             'findings' => $this->readings->findings($page),
             'water' => $this->readings->water($page),
             'next' => $this->ledger->next($layout),
+            'edges' => $this->edges($page),
         ];
+    }
+
+    /** @return list<array{edge: string, fixed: bool, points: int, other: string|null, mayCopy: bool}> the board's edges, what lies against each */
+    private function edges(LandPage $page): array
+    {
+        $joined = Joints::of($page->section, $page->project->sections);
+        $out = [];
+        foreach (LayoutSheet::EDGES as $edge) {
+            $other = $joined[$edge] ?? null;
+            $fixed = isset($page->section->edges[$edge]);
+            $out[] = [
+                'edge' => $edge, 'fixed' => $fixed, 'points' => count($page->section->edges[$edge] ?? []), 'other' => $other?->name,
+                'mayCopy' => $fixed && $other !== null && Joints::against($page->section, $edge, $other) !== null,
+            ];
+        }
+
+        return $out;
     }
 }

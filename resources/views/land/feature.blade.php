@@ -29,6 +29,6 @@
                 @endforeach
             </tbody></table>
         @endif
-        <div class="pair name-row"><x-field name="name" label="Name on the plan" :value="$feature->name" /><div class="acts"><button class="btn">Set</button><button type="button" class="link" hx-delete="{{ $here('features.destroy', [$feature->uid]) }}" hx-target="#land" hx-include="#look">Remove</button></div></div>
+        <div class="pair name-row"><x-field name="name" label="Name on the plan" :value="$feature->name" /><div class="acts"><button class="btn">Set</button>@if (isset(\IdleRidge\Core\Project\Variation::WHATS[$feature->kind]))<a class="link" href="{{ $here('land.compare', ['pick' => $feature->uid]) }}">Side by side</a>@endif<button type="button" class="link" hx-delete="{{ $here('features.destroy', [$feature->uid]) }}" hx-target="#land" hx-include="#look">Remove</button></div></div>
     </div>
 </form>

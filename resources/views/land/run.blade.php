@@ -21,6 +21,12 @@
             <template data-piece="arc">@include('land.piece', ['k' => '__', 'piece' => ['kind' => 'arc', 'radius_mm' => 720.0, 'angle_deg' => 20.0]])</template>
             <template data-piece="transition">@include('land.piece', ['k' => '__', 'piece' => ['kind' => 'transition', 'length_mm' => 150.0, 'from_radius_mm' => 0.0, 'to_radius_mm' => 720.0]])</template>
             <div class="acts"><button class="btn">Set</button><button type="button" class="link" data-add="tangent">Add a tangent</button><button type="button" class="link" data-add="arc">Arc</button><button type="button" class="link" data-add="transition">Transition</button><button type="button" class="link end" hx-delete="{{ $here('runs.destroy', [$run->uid]) }}" hx-target="#land" hx-include="#look">Take up</button></div>
+            @foreach ($page->turnouts as $turnout)
+                @if ($turnout->main->uid === $run->uid || $turnout->branch->uid === $run->uid)
+                    <p class="small">{{ $turnout->main->uid === $run->uid ? $turnout->branch->name.' leaves' : 'Leaves '.$turnout->main->name }} at station <span class="num">{{ round($turnout->toe) }}</span>, to the {{ $turnout->left ? 'left' : 'right' }}; keep clear <span class="num">{{ round($turnout->from) }}–{{ round($turnout->to) }}</span>.</p>
+                @endif
+            @endforeach
+            @if ($run->kind === 'track')<div class="pair beside"><x-field name="apart" at="apart" label="Second track, apart" :unit="$mm" :value="Length::field(50.0, $units)" /><div class="acts">@foreach (['left', 'right'] as $side)<button type="button" class="link" hx-post="{{ $here('runs.beside', [$run->uid]) }}" hx-vals='@json(['side' => $side])' hx-target="#land" hx-include="#look, closest form">Lay it {{ $side }}</button>@endforeach</div></div>@endif
         @elseif ($page->tab === 'grade')
             <table class="points grades"><thead><tr><th scope="col">Station</th><th scope="col">Formation</th><th scope="col">Curve</th><th scope="col">Grade to here</th></tr></thead><tbody>
                 <tr><th scope="row" class="num">0</th><td><input name="start_height" data-at="start_height_mm" aria-label="Start height" value="{{ Length::field($run->startHeight, $units) }}" autocomplete="off"></td><td></td><td class="soft small">start, {{ $mm }}</td></tr>
@@ -56,11 +62,11 @@
                 @endforeach
             </tbody></table>
             <div class="pair five">
-                @foreach (['ditch_width_mm' => 'Ditch', 'ditch_depth_mm' => 'deep', 'roadbed_mm' => 'Roadbed', 'sleeper_mm' => 'Sleeper', 'rail_mm' => 'Rail'] as $key => $word)
+                @foreach ($run->kind === 'road' ? ['ditch_width_mm' => 'Ditch', 'ditch_depth_mm' => 'deep', 'roadbed_mm' => 'Surface'] : ['ditch_width_mm' => 'Ditch', 'ditch_depth_mm' => 'deep', 'roadbed_mm' => 'Roadbed', 'sleeper_mm' => 'Sleeper', 'rail_mm' => 'Rail'] as $key => $word)
                     <x-field :name="'profile['.$key.']'" :at="'profile/'.$key" :label="$word" :value="Length::field($values[$key], $units)" />
                 @endforeach
             </div>
-            <div class="acts"><button class="btn">Set</button></div>
+            <div class="acts"><button class="btn">Set</button><a class="link" href="{{ $here('land.compare', ['pick' => $run->uid]) }}">Side by side</a></div>
         @endif
     </div>
 </form>

@@ -3,7 +3,7 @@
     $here = fn (string $name, array $more = []): string => route($name, [$layout, $section->uid, ...$more]);
     $empty = $page->features === [] && $page->runs === [];
 @endphp
-<main class="page" id="land" data-show="{{ $here('land.show') }}" data-preview="{{ $here('land.preview') }}" data-grip="{{ $here('land.grip') }}" data-features="{{ $here('features.store') }}" data-runs="{{ $here('runs.store') }}" data-zones="{{ $here('zones.store') }}" data-at="{{ $here('land.at') }}" data-tape="{{ $here('land.tape') }}" data-station="{{ $page->cut->station }}" data-cut-on="{{ $page->cut->run === null ? 'board' : 'run' }}">
+<main class="page" id="land" data-show="{{ $here('land.show') }}" data-preview="{{ $here('land.preview') }}" data-grip="{{ $here('land.grip') }}" data-features="{{ $here('features.store') }}" data-runs="{{ $here('runs.store') }}" data-zones="{{ $here('zones.store') }}" data-at="{{ $here('land.at') }}" data-tape="{{ $here('land.tape') }}" data-mesh="{{ $here('land.mesh') }}" data-relief="{{ route('land.relief', [$layout, $section->uid, $page->sheet->hash], false) }}" data-station="{{ $page->cut->station }}" data-cut-on="{{ $page->cut->run === null ? 'board' : 'run' }}">
     <form id="look" hidden>
         <input name="run" value="{{ $page->cut->run?->uid }}"><input name="st" value="{{ $page->cut->run === null ? '' : $page->cut->station }}"><input name="cx" value="{{ $page->cut->run === null ? $page->cut->station : '' }}">
         <input name="pick" value="{{ $page->picked }}"><input name="tab" value="{{ $page->tab }}"><input name="tint" value="{{ $page->tint }}">
@@ -22,18 +22,19 @@
     </div>
     @if (session('said'))<p class="said floating" role="status">{{ session('said') }}</p>@endif
     <div class="grid"><div class="col">
-        <section class="sheet plan-sheet">
-            <header><h2>Plan</h2>
+        <section class="sheet plan-sheet" aria-label="Plan">
+            <header>
                 <div class="tools" role="group" aria-label="Tools">
-                    @foreach (['pick' => 'Pick', 'run' => 'Run', 'spot' => 'Spot', 'ridge' => 'Ridge', 'hollow' => 'Hollow', 'water' => 'Water', 'zone' => 'Zone', 'cut' => 'Cut', 'tape' => 'Tape'] as $tool => $word)<button type="button" class="tool" data-tool="{{ $tool }}" aria-pressed="{{ $tool === 'pick' ? 'true' : 'false' }}">{{ $word }}</button>@endforeach
+                    @foreach (['pick' => 'Pick', 'run' => 'Run', 'road' => 'Road', 'spot' => 'Spot', 'ridge' => 'Ridge', 'hollow' => 'Hollow', 'water' => 'Water', 'stream' => 'Stream', 'pad' => 'Pad', 'rough' => 'Rough', 'zone' => 'Zone', 'cut' => 'Cut', 'tape' => 'Tape'] as $tool => $word)<button type="button" class="tool" data-tool="{{ $tool }}" aria-pressed="{{ $tool === 'pick' ? 'true' : 'false' }}">{{ $word }}</button>@endforeach
                 </div>
-                <label class="tint end"><span class="meta">Tint</span><select data-tint aria-label="What the plan is tinted by">@foreach (['heights' => 'heights', 'slope' => 'slope', 'damp' => 'damp', 'sun' => 'sun side'] as $tint => $word)<option value="{{ $tint }}" @selected($page->tint === $tint)>{{ $word }}</option>@endforeach</select></label>
+                <label class="tint end"><select data-tint aria-label="What the plan is tinted by">@foreach (['heights' => 'heights', 'slope' => 'slope', 'damp' => 'damp', 'sun' => 'sun side', 'sight' => 'hidden'] as $tint => $word)<option value="{{ $tint }}" @selected($page->tint === $tint)>{{ $word }}</option>@endforeach</select></label>
+                <button type="button" class="tool" data-turn aria-pressed="false" title="The relief, to turn">Turn</button>
                 <div class="undo-pair">
                     <form method="post" action="{{ route('layouts.undo', $layout) }}">@csrf<button class="tool" data-undo @disabled($next['undo'] === null) @if ($next['undo']) title="{{ $next['undo'] }}" @endif>Undo</button></form>
                     <form method="post" action="{{ route('layouts.redo', $layout) }}">@csrf<button class="tool" data-redo @disabled($next['redo'] === null) @if ($next['redo']) title="{{ $next['redo'] }}" @endif>Redo</button></form>
                 </div>
             </header>
-            <div class="plan-hold">{!! $plan->toHtml() !!}<p class="plan-foot"><span class="meta hint" id="tool-hint">contours 10 mm, heights over the datum</span></p>
+            <div class="plan-hold">{!! $plan->toHtml() !!}<div id="turn" class="turn" hidden><canvas tabindex="0" role="img" aria-label="Relief of {{ $section->name }}, to turn with the arrow keys"></canvas><div class="plain"><p>This browser draws no turning relief; the same land, shaded.</p><img src="{{ route('land.relief', [$layout, $section->uid, $page->sheet->hash], false) }}" alt="Shaded relief of {{ $section->name }}" loading="lazy"></div></div><p class="plan-foot"><span class="meta hint" id="tool-hint">contours 10 mm, heights over the datum</span></p>
                 @if ($empty)<p class="plan-blank">Flat as the board. Touch <b>Spot</b> and then the plan to raise a hill, or <b>Run</b> and two places to lay track. The first hill leaves the corners down on the board.</p>@endif
             </div>
         </section>

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Drawing;
+
+use IdleRidge\Core\Land\Wall;
+use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Track\Run;
+
+/** Walls laid flat at 1:1, one under the other, to cut by: foot along the track's grade, top as high as the land steps. */
+final class WallSheet
+{
+    private const GAP = 22.0;
+
+    /**
+     * @param list<Wall> $walls
+     * @param list<Run> $runs
+     */
+    public static function svg(array $walls, array $runs): string
+    {
+        $y = 14.0;
+        $wide = 120.0;
+        $marks = '';
+        foreach ($walls as $n => $wall) {
+            $run = array_values(array_filter($runs, fn (Run $r): bool => $r->uid === $wall->run))[0] ?? null;
+            if ($run === null || count($wall->profile) < 2) {
+                continue;
+            }
+            $feet = array_map(fn (array $p): float => $run->grade->heightAt($p[0]), $wall->profile);
+            $tops = array_map(fn (array $p, float $foot): float => $foot + $p[1], $wall->profile, $feet);
+            $low = min($feet);
+            $floor = $y + max($tops) - $low + 6.0;
+            $upper = array_map(fn (array $p, float $top): array => [10.0 + $p[0] - $wall->from, $floor - ($top - $low)], $wall->profile, $tops);
+            $lower = array_map(fn (array $p, float $foot): array => [10.0 + $p[0] - $wall->from, $floor - ($foot - $low)], $wall->profile, $feet);
+            $words = sprintf('%d %s, %s, %s to %s, %s mm long, %s to %s mm high', $n + 1, $run->name, $wall->side, round($wall->from), round($wall->to), Length::decimal($wall->to - $wall->from, 0), Length::decimal($wall->lowest, 1), Length::decimal($wall->highest, 1));
+            $marks .= sprintf("  <text x=\"10\" y=\"%s\" font-family=\"sans-serif\" font-size=\"4\">%s</text>\n", Svg::n($y), htmlspecialchars($words, ENT_XML1 | ENT_QUOTES))
+                .sprintf("  <path d=\"%s\" fill=\"none\" stroke=\"black\" stroke-width=\"0.3\"/>\n", Svg::d([...$upper, ...array_reverse($lower)], true));
+            $y = $floor + self::GAP;
+            $wide = max($wide, $wall->to - $wall->from + 20.0);
+        }
+        $marks .= sprintf("  <path d=\"M10 %1\$sh100\" fill=\"none\" stroke=\"black\" stroke-width=\"0.5\"/>\n  <text x=\"112\" y=\"%1\$s\" font-family=\"sans-serif\" font-size=\"4\">100 mm</text>\n", Svg::n($y));
+
+        return sprintf("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%1\$smm\" height=\"%2\$smm\" viewBox=\"0 0 %1\$s %2\$s\">\n%3\$s</svg>\n", Svg::n($wide + 20.0), Svg::n($y + 8.0), $marks);
+    }
+}

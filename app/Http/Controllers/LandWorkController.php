@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Layout;
+use App\Models\Section;
+use App\Workshop\Land\BringLand;
+use App\Workshop\Land\CompareLand;
+use App\Workshop\Land\FixEdge;
+use App\Workshop\Land\LayRun;
+use App\Workshop\Land\Look;
+use App\Workshop\Land\OpenLand;
+use App\Workshop\Land\ShowLand;
+use App\Workshop\Land\TurnLand;
+use IdleRidge\Core\Measure\Refusal;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+
+/** What is done to a section's land beside laying runs and placing features. */
+final class LandWorkController
+{
+    public function __construct(private readonly OpenLand $open, private readonly ShowLand $show)
+    {
+    }
+
+    public function edge(Request $request, Layout $layout, Section $section, FixEdge $work): View|RedirectResponse
+    {
+        $work->on($layout, $section, $request->string('edge')->toString(), $request->string('how')->toString());
+
+        return $this->answer($request, $layout, $section);
+    }
+
+    public function wall(Request $request, Layout $layout, Section $section, string $run, LayRun $work): View|RedirectResponse
+    {
+        $work->wall($layout, $layout->runs()->where('uid', $run)->firstOrFail(), $request->string('side')->toString(), $request->float('from'), $request->float('to'));
+
+        return $this->answer($request, $layout, $section);
+    }
+
+    public function beside(Request $request, Layout $layout, Section $section, string $run, LayRun $work): View|RedirectResponse
+    {
+        $new = $work->beside($layout, $layout->runs()->where('uid', $run)->firstOrFail(), $request->input());
+
+        return $this->answer($request, $layout, $section, Look::from($request->input())->picking($new->uid, 'line')->followingRun($new->uid));
+    }
+
+    public function compare(Request $request, Layout $layout, Section $section, CompareLand $work): View
+    {
+        $step = $request->query('step');
+
+        return view('land.compare', ['layout' => $layout, 'section' => $section] + $work->of($layout, $section, $request->string('pick')->toString(), $request->string('what')->toString(), is_numeric($step) ? (float) $step : null));
+    }
+
+    public function candidate(Request $request, Layout $layout, Section $section, CompareLand $work): RedirectResponse
+    {
+        $work->take($layout, $section, $request->string('pick')->toString(), $request->string('what')->toString(), $request->float('by'));
+
+        return redirect()->route('land.show', [$layout, $section, 'pick' => $request->string('pick')->toString()])->with('said', 'Taken. Undo brings back what stood before.');
+    }
+
+    public function mesh(Layout $layout, Section $section, TurnLand $work): JsonResponse
+    {
+        return new JsonResponse($work->mesh($layout, $section));
+    }
+
+    public function bring(Request $request, Layout $layout, Section $section, BringLand $work): RedirectResponse
+    {
+        $file = $request->file('file');
+        if (! $file instanceof UploadedFile || ! $file->isValid()) {
+            throw new Refusal('Choose a file: track as CSV, DXF, SVG or LandXML, heights as an ASCII grid.', 'file');
+        }
+
+        return redirect()->route('land.show', [$layout, $section])->with('said', $work->from($layout, $section, $file->getClientOriginalName(), (string) $file->getContent()));
+    }
+
+    private function answer(Request $request, Layout $layout, Section $section, ?Look $look = null): View|RedirectResponse
+    {
+        $look ??= Look::from($request->input());
+
+        return $request->header('HX-Request') === 'true'
+            ? view('land.views', $this->show->of($this->open->page($layout, $section, $look), $layout))
+            : redirect()->route('land.show', [$layout, $section, 'pick' => $look->picked]);
+    }
+}

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Land;
+
+use App\Models\Layout;
+use App\Models\Section as SectionRow;
+use App\Workshop\LoadProject;
+use App\Workshop\Revising\Changes;
+use App\Workshop\Revising\Ledger;
+use App\Workshop\Time\Uids;
+use IdleRidge\Core\Geometry\HeightGrid;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Interchange\AsciiGrid;
+use IdleRidge\Core\Interchange\TrackDxf;
+use IdleRidge\Core\Interchange\TrackLine;
+use IdleRidge\Core\Interchange\TrackSvg;
+use IdleRidge\Core\Interchange\TrackTable;
+use IdleRidge\Core\Interchange\TrackXml;
+use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Land\SurveyFit;
+use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\TrackFit;
+
+/** Track and heights from files of other programs, in a section's coordinates: all of a file or nothing. */
+final readonly class BringLand
+{
+    public const MOST_BYTES = 8_000_000;
+
+    public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load, private LandDesk $desk)
+    {
+    }
+
+    /**
+     * @return string what came of it, with how far it lies from the file
+     *
+     * @throws Refusal with the file's name and line
+     */
+    public function from(Layout $layout, SectionRow $row, string $name, string $content): string
+    {
+        if (strlen($content) > self::MOST_BYTES) {
+            throw new Refusal("{$name}: larger than 8 MB.", 'file');
+        }
+        try {
+            $form = strtolower(pathinfo($name, PATHINFO_EXTENSION));
+
+            return match ($form) {
+                'csv', 'txt', 'tsv' => $this->track($layout, $row, TrackTable::read($content)),
+                'dxf' => $this->track($layout, $row, TrackDxf::read($content)),
+                'svg' => $this->track($layout, $row, TrackSvg::read($content)),
+                'xml', 'landxml' => $this->track($layout, $row, TrackXml::read($content)),
+                'asc', 'grd' => $this->heights($layout, $row, AsciiGrid::read($content)),
+                default => throw new Refusal('Track comes as CSV, DXF, SVG or LandXML, heights as an ASCII grid (.asc).'),
+            };
+        } catch (Refusal $refusal) {
+            $place = str_starts_with($refusal->place, 'line ') ? "{$refusal->place}: " : '';
+            throw new Refusal("{$name}: {$place}{$refusal->getMessage()}", 'file');
+        }
+    }
+
+    /** @param  list<TrackLine>  $lines */
+    private function track(Layout $layout, SectionRow $row, array $lines): string
+    {
+        $project = $this->load->of($layout);
+        $section = $project->section($row->uid);
+        $ground = $this->desk->model($project, $section)->ground;
+        $fitted = [];
+        foreach ($lines as $line) {
+            [$run, $fit] = $line->fitted($this->uids->next(), $ground->at(...));
+            if ($run->within($section->width, $section->depth) === null) {
+                throw new Refusal(sprintf('“%s” lies nowhere over the board, which is %s × %s mm; places count from its lower left corner.', $run->name, Length::decimal($section->width, 1), Length::decimal($section->depth, 1)));
+            }
+            $fitted[] = [$this->named($run, $layout, array_column($fitted, 0)), $fit];
+        }
+        $this->ledger->record($layout, count($fitted) === 1 ? "{$fitted[0][0]->name} brought in" : count($fitted).' runs brought in', function (Changes $changes) use ($layout, $section, $fitted): void {
+            foreach ($fitted as [$run]) {
+                $changes->save(LayRun::row($layout, $run->placed($section->placement)));
+            }
+        });
+
+        return implode(' ', array_map(fn (array $pair): string => $this->said($pair[0], $pair[1]), $fitted));
+    }
+
+    private function said(Run $run, TrackFit $fit): string
+    {
+        return sprintf('“%s” laid with %d %s; its furthest point lies %s mm off, the mean is %s mm.', $run->name, count($fit->pieces), count($fit->pieces) === 1 ? 'piece' : 'pieces', Length::decimal($fit->worst, 2), Length::decimal($fit->mean, 2));
+    }
+
+    /** @param  list<Run>  $others */
+    private function named(Run $run, Layout $layout, array $others): Run
+    {
+        $taken = array_map(mb_strtolower(...), [...$layout->runs()->pluck('name')->all(), ...array_map(fn (Run $r): string => $r->name, $others)]);
+        $name = mb_substr(trim($run->name) === '' ? 'Track' : trim($run->name), 0, 70);
+        for ($free = $name, $k = 2; in_array(mb_strtolower($free), $taken, true); $k++) {
+            $free = "{$name} {$k}";
+        }
+
+        return $run->but(name: $free);
+    }
+
+    private function heights(Layout $layout, SectionRow $row, HeightGrid $grid): string
+    {
+        $project = $this->load->of($layout);
+        $section = $project->section($row->uid);
+        $edge = $grid->onNodes ? 0.0 : $grid->cell;
+        [$width, $depth] = [($grid->cols - ($grid->onNodes ? 1 : 0)) * $grid->cell, ($grid->rows - ($grid->onNodes ? 1 : 0)) * $grid->cell];
+        if (abs($grid->x0) > $edge + 1.0 || abs($grid->y0) > $edge + 1.0 || abs($width - $section->width) > $edge + 1.0 || abs($depth - $section->depth) > $edge + 1.0) {
+            throw new Refusal(sprintf('The grid covers %s × %s mm from %s, %s; the board is %s × %s mm from 0, 0.', ...array_map(fn (float $v): string => Length::decimal($v, 1), [$width, $depth, $grid->x0, $grid->y0, $section->width, $section->depth])));
+        }
+        $fit = SurveyFit::of($grid, $project->layout->tension, $project->layout->stiffness);
+        $this->ledger->record($layout, 'Heights brought in', function (Changes $changes) use ($layout, $section, $fit): void {
+            foreach ($this->standing($layout, $section) as $old) {
+                $changes->delete($old);
+            }
+            foreach ($fit->spots as $spot) {
+                $p = $section->placement->toLayout(new Point(min($section->width, max(0.0, $spot->x)), min($section->depth, max(0.0, $spot->y))));
+                $changes->save(PlaceFeature::row($layout, LandFeature::of($this->uids->next(), 'spot', [new Spot($p->x, $p->y, $spot->z)])));
+            }
+            $this->load->of($layout);
+        });
+
+        return sprintf('The land now follows the grid through %d spot heights, with a mean of %s mm and %s mm at worst; the heights that stood on the board were taken out, Undo brings them back.', count($fit->spots), Length::decimal($fit->mean, 2), Length::decimal($fit->worst, 1));
+    }
+
+    /** @return list<\App\Models\LandFeature> the spots and lines that lie wholly on the board */
+    private function standing(Layout $layout, Section $section): array
+    {
+        $out = [];
+        foreach ($layout->features()->whereNotIn('kind', LandFeature::SHAPES)->get() as $row) {
+            $off = array_filter(LoadProject::feature($row)->points, fn (Spot $p): bool => ! $section->holds($p->x, $p->y, 0.5));
+            if ($off === []) {
+                $out[] = $row;
+            }
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Land;
+
+use App\Models\LandFeature as FeatureRow;
+use App\Models\Layout;
+use App\Models\Run as RunRow;
+use App\Models\Section as SectionRow;
+use App\Workshop\Cuts\CutLand;
+use App\Workshop\LoadProject;
+use IdleRidge\Core\Land\Terrain;
+use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\SightStudy;
+use IdleRidge\Core\Project\Variation;
+use IdleRidge\Core\Track\Run;
+
+/** The same land with one thing changed, side by side: what each takes, costs and hides. */
+final readonly class CompareLand
+{
+    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cuts, private PlaceFeature $place, private LayRun $lay)
+    {
+    }
+
+    /** @return array{thing: LandFeature|Run, what: string, whats: list<string>, step: float, cards: list<array{title: string, by: float|null, sheet: LandSheet, project: Project, rows: list<array{label: string, figure: Figure, change: float|null}>}>} */
+    public function of(Layout $layout, SectionRow $row, string $uid, string $what, ?float $step): array
+    {
+        $project = $this->load->of($layout);
+        $section = $project->section($row->uid);
+        $thing = Variation::find($project, $uid);
+        $whats = Variation::WHATS[$thing->kind] ?? [];
+        $what = isset($whats[$what]) ? $what : (string) array_key_first($whats);
+        $step = $step === null || ! is_finite($step) || $step <= 0.0 ? ($whats[$what] ?? 0.0) : min(500.0, $step);
+        $variants = [['As it stands', null, $project]];
+        foreach ($whats === [] ? [] : [-$step, $step] as $by) {
+            $variants[] = [$this->title($what, $by), $by, Variation::of($project, $uid, $what, $by)];
+        }
+        if ($thing instanceof LandFeature) {
+            $variants[] = ['Without it', null, Variation::without($project, $uid)];
+        }
+        $bare = $thing instanceof LandFeature ? $this->desk->model(Variation::without($project, $uid), $section)->terrain(LandDesk::CELL) : null;
+        $cards = [];
+        foreach ($variants as [$title, $by, $variant]) {
+            $rows = $this->rows($variant, $section, $uid, $bare);
+            foreach ($rows as $k => $figures) {
+                $rows[$k]['change'] = $cards === [] ? null : $figures['figure']->value - $cards[0]['rows'][$k]['figure']->value;
+            }
+            $cards[] = ['title' => $title, 'by' => $by, 'sheet' => $this->desk->sheet($variant, $section, LandDesk::CELL), 'project' => $variant, 'rows' => $rows];
+        }
+
+        return ['thing' => $thing, 'what' => $what, 'whats' => array_keys($whats), 'step' => $step, 'cards' => $cards];
+    }
+
+    /** What stands takes the place of the variation. */
+    public function take(Layout $layout, SectionRow $row, string $uid, string $what, float $by): void
+    {
+        $project = $this->load->of($layout);
+        $changed = Variation::find(Variation::of($project, $uid, $what, $by), $uid);
+        $sentence = ($changed->name === '' ? ucfirst($changed->kind) : $changed->name).': '.mb_strtolower($this->title($what, $by));
+        if ($changed instanceof Run) {
+            /** @var RunRow $run */
+            $run = $layout->runs()->where('uid', $uid)->firstOrFail();
+            $this->lay->save($layout, $run->fill(LayRun::columns($changed)), $sentence);
+        } else {
+            /** @var FeatureRow $feature */
+            $feature = $layout->features()->where('uid', $uid)->firstOrFail();
+            $this->place->save($layout, $feature->fill(PlaceFeature::columns($changed)), $sentence);
+        }
+    }
+
+    private function title(string $what, float $by): string
+    {
+        $amount = Length::decimal(abs($by), 2);
+
+        return match ($what) {
+            'height' => $by > 0.0 ? "{$amount} mm higher" : "{$amount} mm lower",
+            'place' => $by > 0.0 ? "{$amount} mm to the left" : "{$amount} mm to the right",
+            default => $by > 0.0 ? "Slopes gentler by {$amount}" : "Slopes steeper by {$amount}",
+        };
+    }
+
+    /** @return list<array{label: string, figure: Figure, change: float|null}> */
+    private function rows(Project $project, Section $section, string $uid, ?Terrain $bare): array
+    {
+        $sheet = $this->desk->sheet($project, $section, LandDesk::CELL);
+        $model = $this->desk->model($project, $section, LandDesk::CELL);
+        $terrain = $model->terrain(LandDesk::CELL);
+        $stack = $this->cuts->stack($project, $model, $section, $project->layout->cuts);
+        $volume = $sheet->figures['volume'];
+        $rows = [
+            ['label' => 'Land over the board', 'figure' => new Figure($volume->value / 1e6, 'l', $volume->formula, $volume->inputs, decimals: 2)],
+            ['label' => 'Foam', 'figure' => new Figure($stack->foam / 1e6, 'l', 'area × thickness of every layer', ['layers' => (string) count($stack->layers)], decimals: 2)],
+            $this->width($model->grading->runs, $terrain, $uid, $bare),
+            ['label' => 'Findings', 'figure' => new Figure((float) count($sheet->findings), '', 'what the rules find on this board', decimals: 0)],
+        ];
+        $sight = SightStudy::of($project, $section, $model);
+        if ($sight !== null) {
+            $rows[] = ['label' => 'Land seen', 'figure' => $sight->land];
+            foreach ($sight->runs as [$name, $figure]) {
+                $rows[] = ['label' => "{$name} seen", 'figure' => $figure];
+            }
+        }
+
+        return array_map(fn (array $row): array => $row + ['change' => null], $rows);
+    }
+
+    /**
+     * @param list<Run> $runs
+     * @return array{label: string, figure: Figure}
+     */
+    private function width(array $runs, Terrain $terrain, string $uid, ?Terrain $bare): array
+    {
+        foreach ($runs as $k => $run) {
+            if ($run->uid === $uid) {
+                return ['label' => 'Slopes reach out', 'figure' => new Figure($terrain->slopeReach($k, $run->profile->halfWidth(true), $run->profile->halfWidth(false)), 'mm', 'furthest place of a slope from the formation’s edge', decimals: 0)];
+            }
+        }
+        $extent = $bare === null ? [0.0, 0.0] : $terrain->extentOfChange($bare);
+
+        return ['label' => 'Width taken', 'figure' => new Figure(max($extent), 'mm', 'longer side of the rectangle in which the land differs by more than 1 mm from what it would be without it', ['shorter side' => Length::decimal(min($extent), 0).' mm'], decimals: 0)];
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Interchange;
+
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Geometry\Simplify;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Track\FormationProfile;
+use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\TrackFit;
+
+/** A line as it came from a file: its name and its points in order, mm; heights where the file has them. */
+final readonly class TrackLine
+{
+    public const MOST_POINTS = 50_000;
+
+    /** Straight stretches are told so finely, mm. */
+    private const GAP = 30.0;
+
+    /** Grade points may miss the heights of the file by so much, mm. */
+    private const LEVEL = 0.2;
+
+    /**
+     * @param list<array{float, float}> $points
+     * @param list<float>|null $heights of each point
+     * @param bool $atRail whether they are those of the rail tops
+     */
+    public function __construct(public string $name, public array $points, public ?array $heights = null, public bool $atRail = false)
+    {
+    }
+
+    /**
+     * The run that lies through it, as few tangents and arcs as keep near it.
+     *
+     * @param callable(float, float): float $ground the level of a line without heights, asked in its middle
+     * @return array{Run, TrackFit}
+     *
+     * @throws Refusal
+     */
+    public function fitted(string $uid, callable $ground): array
+    {
+        $fit = TrackFit::through($this->points);
+        $profile = FormationProfile::from();
+        $middle = $this->points[intdiv(count($this->points), 2)];
+        $points = [];
+        $start = round($ground(...$middle));
+        if ($this->heights !== null) {
+            $run = Run::lay($uid, $this->name, $fit->start, $fit->headingDeg, $fit->pieces, 0.0, [], $profile);
+            $levels = $this->levels($run, $this->atRail ? $profile->railTop() : 0.0);
+            $start = $levels[0][1];
+            foreach (array_slice($levels, 1) as [$station, $z]) {
+                $points[] = ['station_mm' => $station, 'height_mm' => $z];
+            }
+        }
+
+        return [Run::lay($uid, $this->name, $fit->start, $fit->headingDeg, $fit->pieces, $start, $points, $profile), $fit];
+    }
+
+    /** @return list<array{float, float}> station and height of the grade points that follow the file's heights */
+    private function levels(Run $run, float $less): array
+    {
+        $line = [];
+        $last = 0.0;
+        foreach ($this->points as $k => [$x, $y]) {
+            $station = $k === 0 ? 0.0 : $run->alignment->nearest(new Point($x, $y))['station'];
+            if ($k === 0 || $station > $last + 2.0) {
+                $line[] = [$station, ($this->heights[$k] ?? 0.0) - $less];
+                $last = $station;
+            }
+        }
+
+        return array_map(fn (array $p): array => [round($p[0], 2), round($p[1], 2)], Simplify::line($line, self::LEVEL));
+    }
+
+    /**
+     * Places along a stretch that is known to be straight, so that a fit keeps to it between its ends; its end is the last.
+     *
+     * @param array{float, float} $from
+     * @param array{float, float} $to
+     * @return non-empty-list<array{float, array{float, float}}> share of the way, place
+     */
+    public static function straight(array $from, array $to): array
+    {
+        $length = hypot($to[0] - $from[0], $to[1] - $from[1]);
+        $parts = $length > 2.0 * self::GAP ? min(1000, (int) ceil($length / self::GAP)) : 1;
+        $out = [];
+        for ($k = 1; $k < $parts; $k++) {
+            $out[] = [$k / $parts, [$from[0] + ($to[0] - $from[0]) * $k / $parts, $from[1] + ($to[1] - $from[1]) * $k / $parts]];
+        }
+
+        return [...$out, [1.0, $to]];
+    }
+
+    /**
+     * @param list<self> $lines
+     * @return list<self> the same, unless there are none
+     *
+     * @throws Refusal
+     */
+    public static function some(array $lines, string $what): array
+    {
+        if ($lines === []) {
+            throw new Refusal("There is no {$what} in the file.", 'line 1');
+        }
+        foreach ($lines as $line) {
+            if (count($line->points) > self::MOST_POINTS) {
+                throw new Refusal(sprintf('“%s” has %d points; at most %d can be read.', $line->name, count($line->points), self::MOST_POINTS), 'line 1');
+            }
+        }
+        if (count($lines) > 60) {
+            throw new Refusal(sprintf('There are %d lines in the file; at most 60 can be read at once.', count($lines)), 'line 1');
+        }
+
+        return $lines;
+    }
+}

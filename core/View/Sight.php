@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\View;
+
+use IdleRidge\Core\Geometry\HeightGrid;
+use IdleRidge\Core\Track\Run;
+
+/**
+ * What can be seen of a land from some eyes. A place is seen when no land stands over the straight line from it to an eye;
+ * heights along the line are read between the four values around each step, not from the nearest. Section coordinates, mm.
+ *
+ * Method: the line of sight of P. Fisher, "Algorithm and implementation uncertainty in viewshed analysis", International
+ * Journal of Geographical Information Systems 7 (1993).
+ */
+final readonly class Sight
+{
+    /** Land so little over the line does not count, mm: the raster's own roughness. */
+    private const SLACK = 0.05;
+
+    /** What runs on a track is looked for so far over the rails, mm. */
+    private const OVER_RAILS = 15.0;
+
+    private const ALONG = 10.0;
+
+    /** @param  non-empty-list<array{float, float, float}>  $eyes x, y, z */
+    public function __construct(private HeightGrid $land, private array $eyes)
+    {
+    }
+
+    /**
+     * Which values of the raster are seen from any eye.
+     *
+     * @return list<bool> row by row
+     */
+    public function cells(): array
+    {
+        $off = $this->land->onNodes ? 0.0 : 0.5;
+        $out = [];
+        for ($j = 0; $j < $this->land->rows; $j++) {
+            for ($i = 0; $i < $this->land->cols; $i++) {
+                $out[] = $this->sees($this->land->x0 + ($i + $off) * $this->land->cell, $this->land->y0 + ($j + $off) * $this->land->cell, $this->land->values[$j * $this->land->cols + $i]);
+            }
+        }
+
+        return $out;
+    }
+
+    /** Share of the land's plan that is seen, 0 … 1. */
+    public function share(): float
+    {
+        $seen = $this->cells();
+
+        return count(array_filter($seen)) / count($seen);
+    }
+
+    /** Share of a run between two stations that is seen, 0 … 1; in tunnels none is. */
+    public function shareOfRun(Run $run, float $from, float $to): float
+    {
+        $parts = max(1, (int) ceil(($to - $from) / self::ALONG));
+        $seen = 0;
+        for ($k = 0; $k < $parts; $k++) {
+            $station = $from + ($to - $from) * ($k + 0.5) / $parts;
+            $p = $run->alignment->pointAt($station);
+            $seen += $run->structureAt($station)?->kind !== 'tunnel' && $this->sees($p->x, $p->y, $run->grade->heightAt($station) + $run->profile->railTop() + self::OVER_RAILS) ? 1 : 0;
+        }
+
+        return $seen / $parts;
+    }
+
+    public function sees(float $x, float $y, float $z): bool
+    {
+        foreach ($this->eyes as [$ex, $ey, $ez]) {
+            if ($this->clear($x, $y, $z, $ex, $ey, $ez)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function clear(float $x, float $y, float $z, float $ex, float $ey, float $ez): bool
+    {
+        $cell = $this->land->cell;
+        $off = $this->land->onNodes ? 0.0 : 0.5;
+        $length = hypot($ex - $x, $ey - $y);
+        $steps = (int) ceil($length / $cell);
+        [$cols, $rows, $values] = [$this->land->cols, $this->land->rows, $this->land->values];
+        [$u0, $v0] = [($x - $this->land->x0) / $cell - $off, ($y - $this->land->y0) / $cell - $off];
+        [$du, $dv, $dz] = [($ex - $x) / $cell / max(1, $steps), ($ey - $y) / $cell / max(1, $steps), ($ez - $z) / max(1, $steps)];
+        for ($k = 1; $k < $steps; $k++) {
+            $u = $u0 + $k * $du;
+            $v = $v0 + $k * $dv;
+            if ($u < -0.5 || $v < -0.5 || $u > $cols - 0.5 || $v > $rows - 0.5) {
+                // Past the land's edge nothing more stands in the way.
+                return true;
+            }
+            // The strip half a cell wide along the edge goes on as the values beside it.
+            $u = max(0.0, min($cols - 1.0, $u));
+            $v = max(0.0, min($rows - 1.0, $v));
+            $i = min($cols - 2, (int) $u);
+            $j = min($rows - 2, (int) $v);
+            $p = $j * $cols + $i;
+            $fu = $u - $i;
+            $fv = $v - $j;
+            $height = ($values[$p] * (1.0 - $fu) + $values[$p + 1] * $fu) * (1.0 - $fv) + ($values[$p + $cols] * (1.0 - $fu) + $values[$p + $cols + 1] * $fu) * $fv;
+            if ($height > $z + $k * $dz + self::SLACK) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}
