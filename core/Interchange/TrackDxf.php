@@ -35,6 +35,7 @@ final class TrackDxf
         $variable = '';
         foreach ($pairs as [$code, $value, $line]) {
             if ($code === 0) {
+                $variable = '';
                 if ($value === 'VERTEX' && $now !== null) {
                     $now->begin();
 

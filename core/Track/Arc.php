@@ -47,10 +47,10 @@ final readonly class Arc extends Element
         $along = $swept * $this->radius;
         if ($along > $this->length) {
             // A foot a hair before the start comes out as almost a full turn.
-            if (2.0 * M_PI - $swept > 1e-9) {
+            if ($along > $this->length + self::HAIR && (2.0 * M_PI - $swept) * $this->radius > self::HAIR) {
                 return null;
             }
-            $along = 0.0;
+            $along = $along > $this->length + self::HAIR ? 0.0 : $this->length;
         }
 
         return [$along, $this->turn * ($this->radius - hypot($dx, $dy))];

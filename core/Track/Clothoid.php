@@ -64,8 +64,10 @@ final readonly class Clothoid extends Element
         for ($k = 0; $k < count($this->places) - 1; $k++) {
             $next = $this->ahead($x, $y, ($k + 1) * $this->step);
             // The foot is where what lies ahead turns into what lies behind.
-            if ($ahead >= 0.0 && $next <= 0.0) {
-                $along = $this->refine($x, $y, $k * $this->step, ($k + 1) * $this->step);
+            $atStart = $k === 0 && $ahead < 0.0 && $ahead > -self::HAIR;
+            $atEnd = $k === count($this->places) - 2 && $next > 0.0 && $next < self::HAIR;
+            if (($ahead >= 0.0 && $next <= 0.0) || $atStart || $atEnd) {
+                $along = $atStart ? 0.0 : ($atEnd ? $this->length : $this->refine($x, $y, $k * $this->step, ($k + 1) * $this->step));
                 $q = $this->pointAt($along);
                 $heading = $this->headingAt($along);
                 $offset = ($y - $q->y) * cos($heading) - ($x - $q->x) * sin($heading);

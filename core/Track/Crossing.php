@@ -66,7 +66,7 @@ final readonly class Crossing
             $after = $crossings[$k + 1] ?? null;
             // Where crossings run together, only what lies before the first and after the last is added.
             $apart = fn (?self $other): bool => $other === null || abs($other->otherStation - $crossing->otherStation) > $half + $other->width() / 2.0 + 2.0;
-            $stations = [...($apart($before) ? [$crossing->otherStation - $half] : [$crossing->otherStation]), ...($apart($after) ? [$crossing->otherStation + $half] : [])];
+            $stations = [...($apart($before) ? [$crossing->otherStation - $half] : []), ...($apart($before) && $apart($after) ? [] : [$crossing->otherStation]), ...($apart($after) ? [$crossing->otherStation + $half] : [])];
             foreach ($stations as $station) {
                 if ($station > 1.0 && $station < $road->alignment->length - 1.0) {
                     $points[] = ['station_mm' => round($station, 1), 'height_mm' => $height];

@@ -9,6 +9,9 @@ use IdleRidge\Core\Geometry\Point;
 /** A stretch of a run under one law of curvature, placed: start (mm), heading (radians, counter-clockwise from x), length (mm). */
 abstract readonly class Element
 {
+    /** A foot this far beyond an end still counts, mm: between two elements no place may fall through. */
+    protected const HAIR = 1e-6;
+
     public function __construct(public Point $start, public float $heading, public float $length)
     {
     }

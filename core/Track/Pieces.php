@@ -67,7 +67,7 @@ final class Pieces
 
     /**
      * The chain of a track laid beside another, `$offset` mm to its left (negative: right). Tangents and arcs are exact; a
-     * transition keeps its turn and ends on the neighbours' radii, which leaves it within a fraction of a millimetre.
+     * transition keeps its turn and ends on the neighbours' radii, which leaves it within a millimetre.
      *
      * @return list<Piece>
      *

@@ -46,6 +46,10 @@ final readonly class Tangent extends Element
         $dy = $y - $this->start->y;
         $along = $dx * $this->cos + $dy * $this->sin;
 
-        return $along >= 0.0 && $along <= $this->length ? [$along, $dy * $this->cos - $dx * $this->sin] : null;
+        if ($along < -self::HAIR || $along > $this->length + self::HAIR) {
+            return null;
+        }
+
+        return [max(0.0, min($this->length, $along)), $dy * $this->cos - $dx * $this->sin];
     }
 }

@@ -9,7 +9,7 @@ use IdleRidge\Core\Track\Run;
 
 /**
  * What can be seen of a land from some eyes. A place is seen when no land stands over the straight line from it to an eye;
- * heights along the line are read between the four values around each step, not from the nearest. Section coordinates, mm.
+ * heights along the line are read between the values on either side of it, not from the nearest. Section coordinates, mm.
  *
  * Method: the line of sight of P. Fisher, "Algorithm and implementation uncertainty in viewshed analysis", International
  * Journal of Geographical Information Systems 7 (1993).
@@ -80,33 +80,33 @@ final readonly class Sight
         return false;
     }
 
+    /** The line is held against the land wherever it crosses a row or a column of values: no ridge between two steps is missed. */
     private function clear(float $x, float $y, float $z, float $ex, float $ey, float $ez): bool
     {
-        $cell = $this->land->cell;
         $off = $this->land->onNodes ? 0.0 : 0.5;
-        $length = hypot($ex - $x, $ey - $y);
-        $steps = (int) ceil($length / $cell);
-        [$cols, $rows, $values] = [$this->land->cols, $this->land->rows, $this->land->values];
-        [$u0, $v0] = [($x - $this->land->x0) / $cell - $off, ($y - $this->land->y0) / $cell - $off];
-        [$du, $dv, $dz] = [($ex - $x) / $cell / max(1, $steps), ($ey - $y) / $cell / max(1, $steps), ($ez - $z) / max(1, $steps)];
-        for ($k = 1; $k < $steps; $k++) {
-            $u = $u0 + $k * $du;
-            $v = $v0 + $k * $dv;
-            if ($u < -0.5 || $v < -0.5 || $u > $cols - 0.5 || $v > $rows - 0.5) {
-                // Past the land's edge nothing more stands in the way.
-                return true;
+        [$cols, $rows, $values, $cell] = [$this->land->cols, $this->land->rows, $this->land->values, $this->land->cell];
+        [$u, $v] = [($x - $this->land->x0) / $cell - $off, ($y - $this->land->y0) / $cell - $off];
+        [$du, $dv, $dz] = [($ex - $x) / $cell, ($ey - $y) / $cell, $ez - $z];
+        // Rows of values, then columns: the other place on the row, and how far apart its neighbours are kept.
+        foreach ([[$v, $dv, $rows, $u, $du, $cols, $cols, 1], [$u, $du, $cols, $v, $dv, $rows, 1, $cols]] as [$at, $step, $count, $other, $aside, $across, $stride, $next]) {
+            if (abs($step) < 1e-12) {
+                continue;
             }
-            // The strip half a cell wide along the edge goes on as the values beside it.
-            $u = max(0.0, min($cols - 1.0, $u));
-            $v = max(0.0, min($rows - 1.0, $v));
-            $i = min($cols - 2, (int) $u);
-            $j = min($rows - 2, (int) $v);
-            $p = $j * $cols + $i;
-            $fu = $u - $i;
-            $fv = $v - $j;
-            $height = ($values[$p] * (1.0 - $fu) + $values[$p + 1] * $fu) * (1.0 - $fv) + ($values[$p + $cols] * (1.0 - $fu) + $values[$p + $cols + 1] * $fu) * $fv;
-            if ($height > $z + $k * $dz + self::SLACK) {
-                return false;
+            $last = (int) min($count - 1, floor(max($at, $at + $step)));
+            for ($k = (int) max(0, ceil(min($at, $at + $step))); $k <= $last; $k++) {
+                $t = ($k - $at) / $step;
+                $place = $other + $t * $aside;
+                if ($t < 1e-6 || $place < -0.5 || $place > $across - 0.5) {
+                    continue;
+                }
+                // The strip half a cell wide along the edge goes on as the values beside it.
+                $place = max(0.0, min($across - 1.0, $place));
+                $i = min($across - 2, (int) $place);
+                $p = $k * $stride + $i * $next;
+                $height = $values[$p] + ($place - $i) * ($values[$p + $next] - $values[$p]);
+                if ($height > $z + $t * $dz + self::SLACK) {
+                    return false;
+                }
             }
         }
 

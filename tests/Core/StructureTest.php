@@ -6,6 +6,7 @@ namespace Tests\Core;
 
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Land\Grading;
+use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Structure;
@@ -129,6 +130,95 @@ final class StructureTest extends TestCase
             $found = RulebookTest::found(Build::project([$this->along('bridge')], base: (float) $ground), 'headroom');
             $this->assertCount($count, $found, $ground);
         }
+    }
+
+    public function test_a_wall_steps_the_land_at_the_formations_edge_and_is_as_high_as_the_step(): void
+    {
+        $run = Build::straight(1, 300.0, 60.0, 60.0, Build::evenProfile(25.0, 1.0), structures: [['kind' => 'wall left', 'from_mm' => 400.0, 'to_mm' => 800.0]]);
+        foreach (['90' => 30.0, '40' => 20.0] as $ground => $height) {
+            $study = Build::study(Build::project([$run], base: (float) $ground, sheet: ['faceLimitDeg' => 45.5]));
+            $this->assertEqualsWithDelta((float) $ground, $study->model->heightAt(600.0, 327.0), 1e-6, 'the ground stays beside it');
+            $this->assertEqualsWithDelta((float) $ground < 60.0 ? 58.0 : 62.0, $study->model->heightAt(300.0, 327.0), 1e-6, 'before it the slope');
+            $this->assertEqualsWithDelta((float) $ground < 60.0 ? 58.0 : 62.0, $study->model->heightAt(600.0, 273.0), 1e-6, 'and on the other side');
+            [$wall] = $study->walls;
+            $this->assertSame(['placed', 'left', 400.0, 800.0], [$wall->cause, $wall->side, $wall->from, $wall->to]);
+            $this->assertEqualsWithDelta([$height, $height, $height * 400.0], [$wall->lowest, $wall->highest, $wall->face], 1e-6);
+            $this->assertCount(41, $wall->profile);
+            $this->assertSame([], RulebookTest::found($study->project, 'wall-needed'), 'what stands is not asked for');
+            $this->assertSame([], RulebookTest::found($study->project, 'face-too-steep'), 'a wall needs no skin');
+        }
+    }
+
+    public function test_a_placed_wall_takes_the_place_of_the_one_that_is_needed(): void
+    {
+        $runs = [Build::straight(1, 200.0, 40.0, 40.0, Build::evenProfile()), Build::straight(2, 260.0, 70.0, 70.0, Build::evenProfile())];
+        [$needed] = Build::study(Build::project($runs, base: 40.0))->walls;
+        $this->assertSame(Build::uid(1), $needed->run, 'it stands at the lower run');
+        $walled = [$runs[0]->but(structures: [['kind' => "wall {$needed->side}", 'from_mm' => $needed->from, 'to_mm' => $needed->to]]), $runs[1]];
+        $study = Build::study(Build::project($walled, base: 40.0));
+        $this->assertSame(['placed'], array_map(fn (Wall $w): string => $w->cause, $study->walls));
+        $this->assertEqualsWithDelta($needed->highest, $study->walls[0]->highest, 3.0);
+    }
+
+    public function test_a_track_rules_where_a_road_crosses_it_on_the_level(): void
+    {
+        $track = Build::straight(1, 300.0, 60.0, 60.0);
+        $road = Build::run(2, 600.0, 0.0, 90.0, [['kind' => 'tangent', 'length_mm' => 600.0]], 67.8, [], ['roadbed_mm' => 1.0, 'sleeper_mm' => 0.0, 'rail_mm' => 0.0])->but(kind: 'road');
+        foreach ([[$track, $road], [$road->but(uid: Build::uid(1)), $track->but(uid: Build::uid(2))]] as $runs) {
+            $land = Build::flatLand(50.0, $runs);
+            $this->assertEqualsWithDelta(60.0, $land->heightAt(600.0, 300.0), 1e-6);
+            $this->assertEqualsWithDelta(60.0, $land->heightAt(600.0, 322.0), 1e-6, 'also where the road’s middle is nearer');
+            $this->assertEqualsWithDelta(67.8, $land->heightAt(600.0, 340.0), 1e-6);
+            $study = Build::study(Build::project($runs, base: 50.0));
+            $this->assertSame([], RulebookTest::found($study->project, 'formations-at-odds'));
+            $this->assertSame([], RulebookTest::found($study->project, 'wall-needed'), 'a ballast’s height is no wall');
+        }
+    }
+
+    public function test_two_tracks_share_the_ditch_between_them(): void
+    {
+        $profile = ['half_width_left_mm' => 28.0, 'half_width_right_mm' => 28.0, 'ditch_width_mm' => 6.0, 'ditch_depth_mm' => 2.0];
+        $land = Build::flatLand(40.0, [Build::straight(1, 200.0, 60.0, 60.0, $profile), Build::straight(2, 250.0, 60.0, 60.0, $profile)]);
+        $depths = array_map(fn (float $y): float => 60.0 - $land->heightAt(500.0, $y), [221.0, 223.0, 225.0, 227.0, 229.0, 177.0]);
+        $this->assertEqualsWithDelta([0.0, 2.0, 2.0, 2.0, 0.0, 0.0], $depths, 1e-6, 'between them, and on banks not outside');
+    }
+
+    public function test_a_lining_too_narrow_for_what_runs_is_found(): void
+    {
+        // 34 wide and a margin of 8 on either side: 50 between the linings.
+        $sheet = ['vehicles' => [Vehicle::from(200.0, 120.0, 34.0, 46.0)], 'clearanceMargin' => 8.0, 'faceLimitDeg' => 89.0];
+        foreach (['50.1' => null, '49.9' => Severity::Care, '33.9' => Severity::Stop] as $inside => $severity) {
+            $run = Build::straight(1, 300.0, 60.0, 60.0, Build::evenProfile(), structures: [['kind' => 'tunnel', 'from_mm' => 500.0, 'to_mm' => 700.0, 'lining_mm' => 3.0, 'inside_mm' => (float) $inside]]);
+            $found = RulebookTest::found(Build::project([$run], base: 180.0, sheet: $sheet), 'lining-clearance');
+            $this->assertSame($severity, $found === [] ? null : $found[0]->severity, $inside);
+        }
+    }
+
+    public function test_a_pier_on_the_track_below_is_found(): void
+    {
+        foreach ([1 => 1, 2 => 0] as $piers => $count) {
+            $below = Build::run(2, 600.0, 0.0, 90.0, [['kind' => 'tangent', 'length_mm' => 600.0]], 10.0, [], Build::evenProfile());
+            $above = Build::straight(1, 300.0, 120.0, 120.0, self::EVEN, structures: [['kind' => 'bridge', 'from_mm' => 500.0, 'to_mm' => 700.0, 'piers' => $piers]]);
+            $this->assertCount($count, RulebookTest::found(Build::project([$above, $below]), 'pier-clearance'), "{$piers} piers");
+        }
+    }
+
+    public function test_what_a_structure_is_made_of_is_checked_where_it_stands(): void
+    {
+        foreach ([
+            'structures/0/piers' => ['kind' => 'bridge', 'from_mm' => 0.0, 'to_mm' => 90.0, 'piers' => 2.5], 'structures/0/deck_mm' => ['kind' => 'bridge', 'from_mm' => 0.0, 'to_mm' => 90.0, 'deck_mm' => 0.0],
+            'structures/0/lining_mm' => ['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 90.0, 'lining_mm' => -1.0], 'structures/0/inside_mm' => ['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 90.0, 'inside_mm' => 2.0],
+        ] as $place => $one) {
+            try {
+                Build::straight(1, 300.0, 60.0, 60.0, structures: [$one]);
+                $this->fail($place);
+            } catch (Refusal $refusal) {
+                $this->assertSame($place, $refusal->place);
+            }
+        }
+        $both = Build::straight(1, 300.0, 60.0, 60.0, structures: [['kind' => 'wall left', 'from_mm' => 0.0, 'to_mm' => 90.0], ['kind' => 'wall right', 'from_mm' => 10.0, 'to_mm' => 90.0], ['kind' => 'bridge', 'from_mm' => 50.0, 'to_mm' => 90.0]]);
+        $this->assertCount(3, $both->structures, 'walls on both sides, and beside a bridge');
+        $this->assertSame([[0.0, 50.0, null], [50.0, 90.0, 'bridge'], [90.0, 1200.0, null]], $both->parts());
     }
 
     private function along(string $kind): Run
