@@ -13,7 +13,7 @@ use IdleRidge\Core\Project\LandStudy;
 final class Rulebook
 {
     /** Raise when a finding changes: caches are keyed by it. */
-    public const VERSION = 5;
+    public const VERSION = 6;
 
     /** @return list<Rule> */
     public static function rules(): array

@@ -7,6 +7,9 @@ use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
 {
+    /** What rows of before take for the columns that come new. */
+    private const NEW = ['runs' => ['kind' => 'track'], 'sections' => ['edges' => '{}'], 'layouts' => ['felt_grade' => 1], 'land_features' => ['figures' => '{}']];
+
     public function up(): void
     {
         Schema::table('runs', fn (Blueprint $table) => $table->string('kind')->default('track'));
@@ -41,6 +44,7 @@ return new class extends Migration
                         $row[$side]['figures'] = json_encode(['depth_mm' => $row[$side]['depth_mm'], 'shore_mm' => $row[$side]['shore_mm']]);
                     }
                     if (isset($row[$side])) {
+                        $row[$side] += self::NEW[$row['table']] ?? [];
                         $row[$side] = array_diff_key($row[$side], ['vehicle' => true] + ($row['table'] === 'land_features' ? ['depth_mm' => true, 'shore_mm' => true] : []));
                     }
                 }

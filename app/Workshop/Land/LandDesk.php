@@ -39,7 +39,7 @@ final class LandDesk
     public const INTERVAL = 10.0;
 
     /** Raise when what is kept changes its form. */
-    private const VERSION = 5;
+    private const VERSION = 6;
 
     private const DAYS = 7;
 

@@ -98,8 +98,7 @@ final readonly class Ledger
             ->when($table !== 'layouts', fn ($q) => $q->where('layout_id', $layout->id));
         $found = $query()->first();
         $now = $found === null ? null : array_diff_key((array) $found, ['id' => true]);
-        $rest = fn (?array $row): ?array => $row === null ? null : array_diff_key($row, ['rev' => true]);
-        if ($rest($now) != $rest($from)) {
+        if (! self::same($now, $from)) {
             throw new StaleRecord('What this step is about', [], []);
         }
         if ($to === null) {
@@ -110,6 +109,27 @@ final readonly class Ledger
         }
 
         return ['table' => $table, 'uid' => $uid, 'before' => $now, 'after' => $to];
+    }
+
+    /**
+     * Whether two states of a row are one, but for its count of changes. The database keeps fourteen digits of a number.
+     *
+     * @param array<string, mixed>|null $a
+     * @param array<string, mixed>|null $b
+     */
+    private static function same(?array $a, ?array $b): bool
+    {
+        if ($a === null || $b === null || array_diff_key($a, $b) + array_diff_key($b, $a) !== []) {
+            return $a === $b;
+        }
+        foreach (array_diff_key($a, ['rev' => true]) as $key => $value) {
+            $numbers = is_float($value) && is_numeric($b[$key]);
+            if ($numbers ? abs($value - (float) $b[$key]) > 1e-12 * max(1.0, abs($value)) : $value != $b[$key]) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** @return array{list<int>, list<int>} revisions that can be undone, and redone, the next one last */
