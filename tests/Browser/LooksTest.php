@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Run;
+use App\Models\Section;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class LooksTest extends BrowserCase
@@ -30,7 +31,10 @@ final class LooksTest extends BrowserCase
             $this->touch($this->find('.hz-lamp'));
         }
         $looks = ['', '?st=300', '?st=850', '?st=1230', "?pick={$spot->uid}&st=930", "?pick={$ridge->uid}", "?run={$siding->uid}"];
-        foreach (['line', 'grade', 'formation'] as $tab) {
+        foreach (['slope', 'damp', 'sun', 'sight'] as $tint) {
+            $looks[] = "?tint={$tint}";
+        }
+        foreach (['line', 'grade', 'formation', 'structures'] as $tab) {
             $looks[] = "?pick={$run->uid}&tab={$tab}&st=700";
         }
         foreach ($looks as $look) {
@@ -51,8 +55,13 @@ final class LooksTest extends BrowserCase
         if ($theme === 'lamp') {
             $this->touch($this->find('.hz-lamp'));
         }
-        $pages = ['/', "/layouts/{$layout->uid}/settings", '/nowhere', "/layouts/{$layout->uid}/tonight", "/layouts/{$layout->uid}/drying", "/layouts/{$layout->uid}/journal", "/layouts/{$layout->uid}/journal"];
+        $pages = ['/', "/layouts/{$layout->uid}/settings", '/nowhere', "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$layout->features()->where('name', 'Birch bank')->value('uid')}", "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$layout->runs()->value('uid')}&what=batter", "/layouts/{$layout->uid}/tonight", "/layouts/{$layout->uid}/drying", "/layouts/{$layout->uid}/journal", "/layouts/{$layout->uid}/journal"];
         foreach ($layout->sections()->get() as $other) {
+            foreach ([...$layout->features()->whereNotIn('kind', ['spot'])->get(), ...$layout->runs()->get()] as $one) {
+                if ($theme === 'film' && $this->liesOn($one, $other)) {
+                    $pages[] = "/layouts/{$layout->uid}/sections/{$other->uid}/land?pick={$one->uid}&tab=structures";
+                }
+            }
             array_push($pages, "/layouts/{$layout->uid}/sections/{$other->uid}/land", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?layer=3", "/layouts/{$layout->uid}/sections/{$other->uid}/coats", "/layouts/{$layout->uid}/sections/{$other->uid}/coats?edit=new");
         }
         foreach ($pages as $page) {
@@ -73,7 +82,7 @@ final class LooksTest extends BrowserCase
             $this->touch($this->find('.hz-lamp'));
         }
         $axe = (string) file_get_contents(base_path('node_modules/axe-core/axe.min.js'));
-        foreach (['/', "/layouts/{$layout->uid}/settings", "/layouts/{$layout->uid}/sections/{$section->uid}/land", "/layouts/{$layout->uid}/sections/{$section->uid}/cuts", "/layouts/{$layout->uid}/sections/{$section->uid}/coats", "/layouts/{$layout->uid}/sections/{$section->uid}/coats?edit=new", "/layouts/{$layout->uid}/tonight", "/layouts/{$layout->uid}/drying", "/layouts/{$layout->uid}/journal", "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=grade", '/nowhere'] as $page) {
+        foreach (['/', "/layouts/{$layout->uid}/settings", "/layouts/{$layout->uid}/sections/{$section->uid}/land", "/layouts/{$layout->uid}/sections/{$section->uid}/cuts", "/layouts/{$layout->uid}/sections/{$section->uid}/coats", "/layouts/{$layout->uid}/sections/{$section->uid}/coats?edit=new", "/layouts/{$layout->uid}/tonight", "/layouts/{$layout->uid}/drying", "/layouts/{$layout->uid}/journal", "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=grade", "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=structures", "/layouts/{$layout->uid}/sections/{$section->uid}/land?tint=sight", "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$run->uid}", '/nowhere'] as $page) {
             $this->visit($page);
             $this->js($axe);
             $found = $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run().then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).slice(0, 3).join(", ")}`)));');
@@ -181,5 +190,12 @@ final class LooksTest extends BrowserCase
         $this->touch($this->button('Bring it in'));
         $this->assertSame('Böard', $this->find('h1')->getText());
         $this->assertStringContainsString('"', $this->find('.title .sub')->getText(), 'shown in inches');
+    }
+
+    private function liesOn(LandFeature|Run $one, Section $section): bool
+    {
+        $x = $one instanceof Run ? $one->x_mm + 1.0 : $one->points[0]['x_mm'];
+
+        return $x >= $section->x_mm && $x < $section->x_mm + $section->width_mm;
     }
 }
