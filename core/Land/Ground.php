@@ -22,12 +22,37 @@ final readonly class Ground
     /** @var list<Pad> */
     public array $pads;
 
+    /** @var list<array{float, float, float, float}> where each shape can reach */
+    private array $boxes;
+
     /** @param  list<Shape>  $shapes in section coordinates */
     public function __construct(private Lattice $lattice, private Placement $placement, private array $shapes = [])
     {
         $this->basins = array_values(array_filter($shapes, fn (Shape $shape): bool => $shape instanceof Basin));
         $this->streams = array_values(array_filter($shapes, fn (Shape $shape): bool => $shape instanceof Stream));
         $this->pads = array_values(array_filter($shapes, fn (Shape $shape): bool => $shape instanceof Pad));
+        $this->boxes = $shapes === [] ? [] : $this->boxes(min($lattice->heights), max($lattice->heights));
+    }
+
+    /**
+     * @return list<array{float, float, float, float}> for ground from the lowest to the highest node, and a little more for
+     *                                                 what lies between nodes and for what the shapes before have made
+     */
+    private function boxes(float $lowest, float $highest): array
+    {
+        $more = 0.15 * ($highest - $lowest) + 1.0;
+        [$lowest, $highest] = [$lowest - $more, $highest + $more];
+        $boxes = [];
+        foreach ($this->shapes as $shape) {
+            $boxes[] = $shape->reach($lowest, $highest);
+            if ($shape instanceof Pad) {
+                [$lowest, $highest] = [min($lowest, $shape->level), max($highest, $shape->level)];
+            } elseif ($shape instanceof Roughness) {
+                [$lowest, $highest] = [$lowest - $shape->height, $highest + $shape->height];
+            }
+        }
+
+        return $boxes;
     }
 
     /** The same ground with one more thing made of it. */
@@ -42,8 +67,11 @@ final readonly class Ground
         $p = $this->placement->toLayout(new Point($x, $y));
 
         $ground = $this->lattice->at($p->x, $p->y);
-        foreach ($this->shapes as $shape) {
-            $ground = $shape->shape($x, $y, $ground);
+        foreach ($this->shapes as $k => $shape) {
+            [$x1, $y1, $x2, $y2] = $this->boxes[$k];
+            if ($x >= $x1 && $x <= $x2 && $y >= $y1 && $y <= $y2) {
+                $ground = $shape->shape($x, $y, $ground);
+            }
         }
 
         return $ground;

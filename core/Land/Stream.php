@@ -21,8 +21,9 @@ final readonly class Stream implements Shape
      * @param non-empty-list<array{float, float}> $line
      * @param non-empty-list<float> $levels of the water at each point of the line, never rising
      * @param non-empty-list<float> $cuts how deep the water lies under the ground there
+     * @param list<array{float, float, float, float, int, int}> $legs start and way of each stretch between its own points, the place in the line where it begins, and how many places it has
      */
-    private function __construct(public string $uid, public string $name, public array $line, public array $levels, public array $cuts, public float $width, public float $depth)
+    private function __construct(public string $uid, public string $name, public array $line, public array $levels, public array $cuts, public float $width, public float $depth, private array $legs)
     {
     }
 
@@ -34,9 +35,11 @@ final readonly class Stream implements Shape
     public static function along(string $uid, string $name, array $line, float $width, float $depth, float $below, callable $ground): self
     {
         $points = [$line[0]];
+        $legs = [];
         for ($k = 1; $k < count($line); $k++) {
             [$a, $b] = [$line[$k - 1], $line[$k]];
             $parts = max(1, (int) ceil(hypot($b[0] - $a[0], $b[1] - $a[1]) / self::STEP));
+            $legs[] = [$a[0], $a[1], $b[0] - $a[0], $b[1] - $a[1], count($points) - 1, $parts];
             for ($n = 1; $n <= $parts; $n++) {
                 $points[] = [$a[0] + ($b[0] - $a[0]) * $n / $parts, $a[1] + ($b[1] - $a[1]) * $n / $parts];
             }
@@ -50,7 +53,7 @@ final readonly class Stream implements Shape
             $cuts[] = $here - $level;
         }
 
-        return new self($uid, $name, $points, $levels, $cuts, $width, $depth);
+        return new self($uid, $name, $points, $levels, $cuts, $width, $depth, $legs);
     }
 
     public function fall(): float
@@ -88,18 +91,17 @@ final readonly class Stream implements Shape
     private function nearest(float $x, float $y): array
     {
         $least = INF;
-        $level = 0.0;
-        for ($k = 1; $k < count($this->line); $k++) {
-            [$ax, $ay] = $this->line[$k - 1];
-            $dx = $this->line[$k][0] - $ax;
-            $dy = $this->line[$k][1] - $ay;
+        $at = [0, 0.0];
+        foreach ($this->legs as [$ax, $ay, $dx, $dy, $begin, $parts]) {
             $t = max(0.0, min(1.0, (($x - $ax) * $dx + ($y - $ay) * $dy) / ($dx * $dx + $dy * $dy)));
             $square = ($x - $ax - $t * $dx) ** 2 + ($y - $ay - $t * $dy) ** 2;
             if ($square < $least) {
                 $least = $square;
-                $level = $this->levels[$k - 1] + $t * ($this->levels[$k] - $this->levels[$k - 1]);
+                $place = min($parts - 1, (int) ($t * $parts));
+                $at = [$begin + $place, $t * $parts - $place];
             }
         }
+        $level = $this->levels[$at[0]] + $at[1] * (($this->levels[$at[0] + 1] ?? 0.0) - $this->levels[$at[0]]);
 
         return [sqrt($least), $level];
     }

@@ -18,26 +18,24 @@ final class PadsHold implements Rule
     /** Land may lie so far off the level of the pad, mm. */
     public const LIMIT = 1.0;
 
-    private const STEP = 5.0;
-
     public function check(LandStudy $study): array
     {
         $found = [];
         foreach ($study->model->ground->pads as $pad) {
             [$x1, $y1, $x2, $y2] = Box::around($pad->outline);
-            $worst = $count = $all = 0;
+            $worst = 0.0;
+            $count = $all = 0;
             $at = null;
-            for ($y = max(0.0, $y1) + self::STEP / 2.0; $y < min($y2, $study->section->depth); $y += self::STEP) {
-                for ($x = max(0.0, $x1) + self::STEP / 2.0; $x < min($x2, $study->section->width); $x += self::STEP) {
-                    if (! Polygon::holds($pad->outline, $x, $y)) {
-                        continue;
-                    }
-                    $all++;
-                    $off = abs($study->model->heightAt($x, $y) - $pad->level);
-                    $count += $off > self::LIMIT ? 1 : 0;
-                    if ($off > $worst) {
-                        [$worst, $at] = [$off, [$x, $y]];
-                    }
+            foreach ($study->terrain->heights as $p => $z) {
+                [$x, $y] = $study->terrain->middle($p);
+                if ($x < $x1 || $x > $x2 || $y < $y1 || $y > $y2 || ! Polygon::holds($pad->outline, $x, $y)) {
+                    continue;
+                }
+                $all++;
+                $off = abs($z - $pad->level);
+                $count += $off > self::LIMIT ? 1 : 0;
+                if ($off > $worst) {
+                    [$worst, $at] = [$off, [$x, $y]];
                 }
             }
             if ($at !== null && $worst > self::LIMIT) {

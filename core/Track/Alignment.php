@@ -117,6 +117,25 @@ final readonly class Alignment
         return $sharpest;
     }
 
+    /** The curvature between two stations where it is the same all along, 1/mm; beyond its ends a run counts as straight. */
+    public function evenCurvature(float $from, float $to): ?float
+    {
+        $even = $from < 0.0 || $to > $this->length ? 0.0 : null;
+        foreach ($this->elements as $k => $element) {
+            $begin = $this->begins[$k];
+            if ($begin + $element->length <= $from || $begin >= $to) {
+                continue;
+            }
+            $curvature = $element->curvatureAt(0.0);
+            if ($curvature !== $element->curvatureAt($element->length) || ($even !== null && $even !== $curvature)) {
+                return null;
+            }
+            $even = $curvature;
+        }
+
+        return $even ?? 0.0;
+    }
+
     /** As pointAt; beyond an end the track goes on straight. */
     public function extended(float $station): Point
     {

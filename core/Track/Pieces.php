@@ -67,7 +67,7 @@ final class Pieces
 
     /**
      * The chain of a track laid beside another, `$offset` mm to its left (negative: right). Tangents and arcs are exact; a
-     * transition keeps its turn and ends on the neighbours' radii, which leaves it within a millimetre.
+     * transition keeps its turn and takes its true length, which leaves it within a millimetre.
      *
      * @return list<Piece>
      *
@@ -87,10 +87,11 @@ final class Pieces
             } elseif ($piece['kind'] === 'transition') {
                 $element = $run->alignment->elements[$k];
                 $turn = $element->headingAt($element->length) - $element->heading;
+                // As long as the line beside it truly is, turning as much.
+                $length = ($piece['length_mm'] ?? 0.0) - $offset * $turn;
                 $from = $curve($piece['from_radius_mm'] ?? 0.0);
-                $to = $curve($piece['to_radius_mm'] ?? 0.0);
-                $sum = ($from === 0.0 ? 0.0 : 1.0 / $from) + ($to === 0.0 ? 0.0 : 1.0 / $to);
-                $piece = ['kind' => 'transition', 'length_mm' => abs($sum) < 1e-9 ? ($piece['length_mm'] ?? 0.0) : abs(2.0 * $turn / $sum), 'from_radius_mm' => $from, 'to_radius_mm' => $to];
+                $end = 2.0 * $turn / $length - ($from === 0.0 ? 0.0 : 1.0 / $from);
+                $piece = ['kind' => 'transition', 'length_mm' => $length, 'from_radius_mm' => $from, 'to_radius_mm' => abs($end) < 1e-6 ? 0.0 : 1.0 / $end];
             }
             $out[] = $piece;
         }

@@ -111,10 +111,15 @@ final readonly class Turnout
         $length = $branch->alignment->length;
         $far = $toe;
         $left = true;
+        // Nothing passes nearer than two half-widths and the margin.
+        $least = max(array_map(fn (Vehicle $v): float => $v->width, $vehicles)) + $margin;
         for ($away = self::STEP; $away < $length; $away += self::STEP) {
             $station = $atEnd ? $length - $away : $away;
             $place = $main->alignment->nearest($branch->alignment->pointAt($station));
             [$far, $left] = [$place['station'], $place['offset'] >= 0.0];
+            if (abs($place['offset']) < $least) {
+                continue;
+            }
             // Seen from the branch the main lies on the other hand, unless they run against each other.
             $against = $forward === $atEnd;
             $needs = $mains->at($far)[$left ? 'left' : 'right'] + $branches->at($station)[$left !== $against ? 'right' : 'left'] + $margin;

@@ -32,10 +32,15 @@ final class VehicleSweep
      */
     public function at(float $station): array
     {
+        $reach = $this->vehicle->body / 2.0 + $this->vehicle->width;
+        // Where all that the vehicle stands on bends alike, the formula says the same without standing it there.
+        $even = $this->alignment->evenCurvature($station - 2.0 * $reach, $station + 2.0 * $reach);
+        if ($even !== null) {
+            return $this->evenly($even);
+        }
         $p = $this->alignment->pointAt($station);
         $heading = $this->alignment->headingAt($station);
         [$nx, $ny] = [-sin($heading), cos($heading)];
-        $reach = $this->vehicle->body / 2.0 + $this->vehicle->width;
         $left = $right = $this->vehicle->width / 2.0;
         $bestLeft = $bestRight = null;
         for ($k = (int) ceil(($station - $reach) / self::STEP); $k * self::STEP <= $station + $reach; $k++) {
@@ -58,6 +63,18 @@ final class VehicleSweep
         $sharpest = $this->alignment->sharpest($station - $this->vehicle->body / 2.0, $station + $this->vehicle->body / 2.0);
 
         return ['left' => $left, 'right' => $right, 'radius' => $sharpest > 0.0 ? 1.0 / $sharpest : null];
+    }
+
+    /** @return array{left: float, right: float, radius: float|null} */
+    private function evenly(float $curvature): array
+    {
+        if ($curvature === 0.0) {
+            return ['left' => $this->vehicle->width / 2.0, 'right' => $this->vehicle->width / 2.0, 'radius' => null];
+        }
+        $throw = $this->vehicle->throwOn(1.0 / abs($curvature));
+        [$left, $right] = $curvature > 0.0 ? [$throw['inside'], $throw['outside']] : [$throw['outside'], $throw['inside']];
+
+        return ['left' => $left, 'right' => $right, 'radius' => 1.0 / abs($curvature)];
     }
 
     /**

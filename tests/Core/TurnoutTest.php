@@ -157,7 +157,7 @@ final class TurnoutTest extends TestCase
         foreach ([48.0, -48.0] as $offset) {
             $beside = $run->but(start: $run->alignment->beside(0.0, $offset), pieces: Pieces::beside($run, $offset));
             for ($station = 0.0; $station <= $run->alignment->length; $station += 20.0) {
-                $this->assertEqualsWithDelta(48.0, abs($beside->alignment->nearest($run->alignment->pointAt($station))['offset']), 1.0, "{$offset} at {$station}");
+                $this->assertEqualsWithDelta(48.0, abs($beside->alignment->nearest($run->alignment->pointAt($station))['offset']), 0.7, "{$offset} at {$station}");
             }
         }
         $this->expectExceptionMessage('the radius would be');

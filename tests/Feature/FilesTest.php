@@ -124,7 +124,9 @@ final class FilesTest extends FeatureCase
     public function test_grids_are_measured_and_drawn(): void
     {
         $bowl = base_path('tests/fixtures/land/bowl.asc');
-        $grid = $this->ridge('ridge:grid', ['file' => $bowl, '--interval' => '12.5', '--water' => '55', '--seed' => '391.25,256.25', '--json' => true]);
+        $grid = $this->ridge('ridge:grid', ['file' => $bowl, '--interval' => '12.5', '--water' => '55', '--seed' => '391.25,256.25', '--eye' => '400,-300,160', '--json' => true]);
+        $this->assertGreaterThan(0.7, json_decode($grid, true)['visible_share']);
+        $this->assertLessThan(1.0, json_decode($grid, true)['visible_share']);
         Schemas::assertMatches('grid', $grid);
         $grid = json_decode($grid, true);
         $this->assertEqualsWithDelta(25_589_682.0, $grid['volume_mm3'], 12_795.0);

@@ -8,13 +8,14 @@ use IdleRidge\Core\Geometry\Contour;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Interchange\AsciiGrid;
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\View\Sight;
 use IdleRidge\Core\Water\Pool;
 
 final class GridCommand extends RidgeCommand
 {
-    protected $signature = 'ridge:grid {file : an ESRI ASCII grid} {--base=0 : volume counts from this level, mm} {--interval=10 : between contours, mm} {--water= : a water level, mm} {--seed= : x,y of a place under that water} {--json}';
+    protected $signature = 'ridge:grid {file : an ESRI ASCII grid} {--base=0 : volume counts from this level, mm} {--interval=10 : between contours, mm} {--water= : a water level, mm} {--seed= : x,y of a place under that water} {--eye= : x,y,z of an eye, mm} {--json}';
 
-    protected $description = 'Measures a grid of heights: volume, surface, slope, contours, a pool';
+    protected $description = 'Measures a grid of heights: volume, surface, slope, contours, a pool, what is seen';
 
     protected function answer(): array
     {
@@ -39,6 +40,12 @@ final class GridCommand extends RidgeCommand
                 'volume_mm3' => round($pool->volume, 3), 'surface_mm2' => round($pool->surface, 3),
                 'spill_level' => round($pool->spillLevel, 4), 'spill_at' => [$pool->spillX, $pool->spillY],
             ];
+        }
+
+        if ($this->word('eye') !== '') {
+            /** @var array{float, float, float} $eye */
+            $eye = $this->numbers('eye', 3);
+            $answer['visible_share'] = round((new Sight($grid, [$eye]))->share(), 4);
         }
 
         return $answer;
