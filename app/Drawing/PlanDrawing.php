@@ -35,7 +35,7 @@ final class PlanDrawing
         $f = $this->frame;
         $this->labels = new Labels($f->left + $f->width - 1.0, $f->top + $f->height - 1.0, $f->left + 1.0, $f->top + 1.0);
         $this->svg = new Svg(self::WIDTH, $f->top + $f->height + 38.0, "Plan of {$section->name}", [
-            'id' => 'plan', 'role' => 'group', 'class' => 'drawing plan', 'data-scale' => $f->scale, 'data-left' => $f->left, 'data-top' => $f->top,
+            'id' => 'plan', 'role' => 'group', 'class' => 'drawing plan'.($page->picked === null ? '' : ' picking'), 'data-scale' => $f->scale, 'data-left' => $f->left, 'data-top' => $f->top,
             'data-depth' => $section->depth, 'data-width' => $section->width,
         ]);
     }

@@ -110,8 +110,20 @@ final readonly class PlanTrack
         return $x >= 0.0 && $y >= 0.0 && $x <= $this->page->section->width && $y <= $this->page->section->depth;
     }
 
+    /** How high each wall is, beside it, so that it needs no legend. */
+    private function wallWords(): void
+    {
+        foreach ($this->page->sheet->walls as $wall) {
+            $run = $this->run($wall->run);
+            if ($run !== null) {
+                $this->wordBeside($run, $wall->from, $wall->to, 'wall '.Length::decimal($wall->highest, 0), $wall->cause === 'placed' ? 'm halo' : 'm halo wall-word', 6.8, $wall->side === 'left' ? 1.0 : -1.0);
+            }
+        }
+    }
+
     public function words(): void
     {
+        $this->wallWords();
         foreach ($this->page->runs as $run) {
             $span = $this->page->spans[$run->uid] ?? null;
             if ($span === null) {

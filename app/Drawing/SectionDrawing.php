@@ -109,20 +109,19 @@ final class SectionDrawing
         $cut = $this->page->cut;
         $ground = $this->page->model->ground;
         foreach ([...$ground->basins, ...$ground->streams] as $water) {
-            $bed = [];
-            $level = 0.0;
-            $flush = function () use (&$bed, &$level, $y): void {
+            $bed = $top = [];
+            $flush = function () use (&$bed, &$top): void {
                 if (count($bed) > 1) {
-                    $this->svg->path('open-water', Svg::d([...$bed, [$bed[count($bed) - 1][0], $y($level)], [$bed[0][0], $y($level)]], true));
+                    $this->svg->path('open-water', Svg::d([...$bed, ...array_reverse($top)], true));
                 }
-                $bed = [];
+                $bed = $top = [];
             };
             foreach ($this->samples as [$offset, $height]) {
                 $p = $cut->pointAt($offset);
-                $here = $water->waterAt($p->x, $p->y);
-                if ($here !== null && $height < $here) {
-                    $level = $here;
+                $level = $water->waterAt($p->x, $p->y);
+                if ($level !== null && $height < $level) {
                     $bed[] = [$x($offset), $y($height)];
+                    $top[] = [$x($offset), $y($level)];
                 } else {
                     $flush();
                 }

@@ -99,6 +99,25 @@ final class Polygon
     }
 
     /**
+     * Whether two rings share any place: their edges meet, or one lies within the other.
+     *
+     * @param non-empty-list<array{float, float}> $a
+     * @param non-empty-list<array{float, float}> $b
+     */
+    public static function overlap(array $a, array $b): bool
+    {
+        foreach ($a as $i => $p) {
+            foreach ($b as $j => $q) {
+                if (self::meet($p, $a[($i + 1) % count($a)], $q, $b[($j + 1) % count($b)])) {
+                    return true;
+                }
+            }
+        }
+
+        return self::holds($a, ...$b[0]) || self::holds($b, ...$a[0]);
+    }
+
+    /**
      * How far inside the nearest edge a point lies; negative outside, mm.
      *
      * @param list<array{float, float}> $ring

@@ -12,7 +12,10 @@ use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Project\LandStudy;
 
-/** Water that would run out over a bank lower than its level, or that meets the board's edge and needs a dam there. */
+/**
+ * Water that would run out over a bank lower than its level, that meets the board's edge and needs a dam there, or whose
+ * bank crosses another water's at another level.
+ */
 final class BasinHolds implements Rule
 {
     /** The bank is looked at so often along it, and so far outside it, mm. */
@@ -26,11 +29,54 @@ final class BasinHolds implements Rule
     public function check(LandStudy $study): array
     {
         $found = [];
-        foreach ($study->model->ground->basins as $basin) {
-            array_push($found, ...$this->of($study, $basin));
+        $basins = $study->model->ground->basins;
+        foreach ($basins as $k => $basin) {
+            array_push($found, ...$this->of($study, $basin), ...$this->crossing($study, $basin, array_slice($basins, $k + 1)));
         }
 
         return $found;
+    }
+
+    /**
+     * @param list<Basin> $others
+     * @return list<Finding>
+     */
+    private function crossing(LandStudy $study, Basin $basin, array $others): array
+    {
+        $found = [];
+        foreach ($others as $other) {
+            if (abs($basin->level - $other->level) > self::SLACK && Polygon::overlap($basin->bank, $other->bank)) {
+                [$x, $y] = $this->within($basin, $other);
+                [$one, $two] = [$this->name($basin), $this->name($other)];
+                $found[] = new Finding(
+                    'banks-cross', Severity::Stop, 'Banks cross', $study->section->uid, Place::at(max(0.0, min($study->section->width, $x)), max(0.0, min($study->section->depth, $y))),
+                    ['difference' => new Figure(abs($basin->level - $other->level), 'mm', 'difference of the two levels', decimals: 1)],
+                    "“{$one}” and “{$two}” lie over each other at different levels; the higher runs into the lower.", 'Draw the banks apart, or give both one level.',
+                );
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return array{float, float} a corner of one that lies in the other, or the middle between the two */
+    private function within(Basin $basin, Basin $other): array
+    {
+        foreach ([[$basin, $other], [$other, $basin]] as [$of, $in]) {
+            foreach ($of->bank as [$x, $y]) {
+                if (Polygon::holds($in->bank, $x, $y)) {
+                    return [$x, $y];
+                }
+            }
+        }
+        $middle = fn (int $axis): float => (array_sum(array_column($basin->bank, $axis)) / count($basin->bank) + array_sum(array_column($other->bank, $axis)) / count($other->bank)) / 2.0;
+
+        return [$middle(0), $middle(1)];
+    }
+
+    private function name(Basin $basin): string
+    {
+        return $basin->name === '' ? 'The water' : $basin->name;
     }
 
     /** @return list<Finding> */
@@ -61,7 +107,7 @@ final class BasinHolds implements Rule
                 }
             }
         }
-        $name = $basin->name === '' ? 'The water' : $basin->name;
+        $name = $this->name($basin);
         $found = [];
         if ($at !== null) {
             $found[] = new Finding(

@@ -34,6 +34,9 @@ $views = [
     'tonight-phone' => ["{$layout}/tonight", 390, 844, 'film'],
     'coats' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats", 1280, 800, 'film'],
     'land-bridge' => [$land('Weir Bend', '?st=500'), 1280, 800, 'film'],
+    'land-halt' => [$land('Fell Halt', '?st=570'), 1280, 800, 'film'],
+    'land-turned' => [$land('Weir Bend', '?st=500'), 1280, 800, 'film', '[data-turn]'],
+    'side-by-side' => [$land('Tarnhead', '/compare?step=30&pick='.$uid('land_features', 'Birch bank')), 1280, 800, 'film'],
     'journal' => ["{$layout}/journal", 1280, 800, 'film'],
     'drying-line' => ["{$layout}/drying", 1280, 800, 'film'],
     'cuts' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/cuts?layer=4", 1280, 800, 'film'],
@@ -48,6 +51,10 @@ foreach ($views as $name => [$path, $width, $height, $theme]) {
         $browser->findElement(WebDriverBy::cssSelector('.hz-lamp'))->click();
     }
     $browser->executeAsyncScript('const done = arguments[0]; document.fonts.ready.then(() => Promise.all([...document.querySelectorAll("image")].map((i) => fetch(i.href.baseVal)))).then(() => setTimeout(done, 300));');
+    if (isset($views[$name][4])) {
+        $browser->findElement(WebDriverBy::cssSelector($views[$name][4]))->click();
+        sleep(2);
+    }
     $browser->takeScreenshot("{$folder}/{$name}.png");
     echo "{$folder}/{$name}.png\n";
 }

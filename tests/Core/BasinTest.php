@@ -62,6 +62,17 @@ final class BasinTest extends TestCase
         $this->assertEqualsWithDelta(200.0, $found[0]->figures['dam']->value, 20.0);
     }
 
+    public function test_banks_that_cross_at_different_levels_are_found(): void
+    {
+        $second = fn (float $level, float $x): LandFeature => LandFeature::of(Build::uid(71), 'water', array_map(fn (array $p): Spot => new Spot($p[0] + $x, $p[1], $level), Build::square(300, 200, 500, 400)), 'Pool');
+        $ids = fn (LandFeature $other): array => self::ids(Build::study(Build::project([], [self::water(50.0, 10.0, 40.0), $other], base: 52.0)));
+        $this->assertContains('banks-cross', $ids($second(49.4, 150.0)));
+        $this->assertNotContains('banks-cross', $ids($second(49.6, 150.0)), 'as good as level');
+        $this->assertNotContains('banks-cross', $ids($second(45.0, 250.0)), 'apart');
+        $inner = LandFeature::of(Build::uid(71), 'water', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 48.0), Build::square(350, 250, 400, 300)));
+        $this->assertContains('banks-cross', $ids($inner), 'one within the other');
+    }
+
     public function test_waters_that_cannot_be_are_refused(): void
     {
         foreach ([

@@ -9,6 +9,7 @@ use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Rulebook\TunnelHolds;
+use IdleRidge\Core\Track\Crossing;
 use IdleRidge\Core\Track\GradeProfile;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunEnds;
@@ -169,5 +170,42 @@ final class Readings
         }
 
         return [];
+    }
+
+    /** @return list<array{before: string, figures: list<Figure>, after: string}> what the picked run's bridges and walls come to, and what it crosses */
+    public function structures(LandPage $page): array
+    {
+        $run = $page->pickedRun();
+        if ($run === null) {
+            return [];
+        }
+        $out = [];
+        foreach ($run->structures as $structure) {
+            foreach ($structure->pierStations() as $k => $station) {
+                $p = $run->alignment->pointAt($station);
+                $tall = $run->grade->heightAt($station) - $structure->thick - $page->model->heightAt($p->x, $p->y);
+                $out[] = ['before' => 'Pier '.($k + 1).' at '.round($station).' stands', 'figures' => [new Figure($tall, 'mm', 'underside of the deck less the ground there', ['deck' => Length::decimal($structure->thick, 1).' mm'], decimals: 1)], 'after' => ' tall.'];
+            }
+        }
+        foreach ($page->sheet->walls as $wall) {
+            if ($wall->run === $run->uid) {
+                $from = ['from' => round($wall->from).' mm', 'to' => round($wall->to).' mm'];
+                $out[] = [
+                    'before' => ($wall->cause === 'placed' ? 'Wall' : 'Wall needed').", {$wall->side}, ".round($wall->from).'–'.round($wall->to).':',
+                    'figures' => [new Figure($wall->lowest, 'mm', 'least step of the land along it', $from, decimals: 1), new Figure($wall->highest, 'mm', 'greatest step of the land along it', $from, decimals: 1)], 'after' => ' high.',
+                ];
+            }
+        }
+        foreach ($page->runs as $other) {
+            foreach ($other->uid === $run->uid ? [] : Crossing::between($run, $other) as $crossing) {
+                $over = -$crossing->over();
+                $out[] = [
+                    'before' => "Crosses {$other->name} at ".round($crossing->station).',', 'after' => '.',
+                    'figures' => [new Figure($crossing->angleDeg, '°', 'between the centrelines', decimals: 0), new Figure($over, 'mm', 'top of this one over the top of the other', ['its station' => round($crossing->otherStation).' mm'], decimals: 1)],
+                ];
+            }
+        }
+
+        return $out;
     }
 }

@@ -34,6 +34,7 @@ final readonly class ShowLand
             'readings' => $this->readings->atCut($page),
             'findings' => $this->readings->findings($page),
             'water' => $this->readings->water($page),
+            'built' => $page->tab === 'structures' ? $this->readings->structures($page) : [],
             'next' => $this->ledger->next($layout),
             'edges' => $this->edges($page),
         ];

@@ -45,8 +45,11 @@
         <dt><kbd>1</kbd> … <kbd>5</kbd> <kbd>8</kbd></dt><dd>Tonight, Land, Cuts, Coats, Drying line, Journal</dd>
         <dt><kbd>[</kbd> <kbd>]</kbd></dt><dd>slide the cut line by 10 mm, with shift by 1 mm</dd>
         <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>w</kbd> <kbd>z</kbd> <kbd>c</kbd> <kbd>t</kbd> <kbd>p</kbd></dt><dd>Spot, Run, Ridge, Hollow, Water, Zone, Cut, Tape, Pick</dd>
+        <dt><kbd>d</kbd> <kbd>m</kbd> <kbd>g</kbd> <kbd>f</kbd></dt><dd>Road, Stream, Pad, Rough</dd>
         <dt>arrows</dt><dd>move the picked grip by 1 mm, with shift by 10 mm</dd>
         <dt><kbd>+</kbd> <kbd>-</kbd></dt><dd>raise or lower it by 1 mm, page up and down by 10 mm</dd>
+        <dt><kbd>Enter</kbd> <kbd>Delete</kbd></dt><dd>on a line: make the grip between two points one of them, take a point out</dd>
+        <dt>Alt</dt><dd>held while dragging: places do not snap to runs, ends, spots and edges</dd>
         <dt><kbd>u</kbd> <kbd>shift+u</kbd></dt><dd>undo, redo</dd>
         <dt><kbd>Escape</kbd></dt><dd>let go, put a started line aside</dd>
         <dt><kbd>?</kbd></dt><dd>this list</dd>

@@ -54,6 +54,7 @@
                 @endforeach
             </tbody></table>
             <div class="acts"><button class="btn">Set</button><span class="soft small">Empty both stations to take one out.</span></div>
+            @if ($built !== [])<ul class="built small">@foreach ($built as $row)<li>{{ $row['before'] }} @foreach ($row['figures'] as $k => $figure)@if ($k > 0)<span aria-hidden="true"> · </span>@endif<x-figure :figure="$figure" />@if ($loop->last || $figure->unit !== $row['figures'][1]->unit) {{ $figure->unit }}@endif @endforeach{{ $row['after'] }}</li>@endforeach</ul>@endif
         @else
             @php($values = $run->profile->toArray())
             <table class="points"><thead><tr><th scope="col">Looking along rising stations</th><th scope="col">Left</th><th scope="col">Right</th></tr></thead><tbody>
