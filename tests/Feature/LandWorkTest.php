@@ -230,6 +230,34 @@ final class LandWorkTest extends FeatureCase
         $this->assertSame([0, 0], [Run::query()->count(), LandFeature::query()->count()]);
     }
 
+    public function test_odd_requests_are_refused_and_leave_everything_as_it_was(): void
+    {
+        $section = $this->demo()->sections()->firstOrFail();
+        $run = Run::query()->where('name', 'Running line')->firstOrFail();
+        $water = LandFeature::query()->where('kind', 'water')->firstOrFail();
+        $before = (string) $this->get("/layouts/{$this->layoutOf($section)->uid}/export")->getContent();
+        foreach ([
+            ['/land/grip', ['uid' => $water->uid, 'drag' => 'insert', 'index' => '99']], ['/land/grip', ['uid' => $water->uid, 'drag' => 'drop', 'index' => '-1']], ['/land/grip', ['uid' => $water->uid, 'drag' => 'tear', 'index' => '0']],
+            ['/land/grip', ['uid' => $run->uid, 'drag' => 'end', 'x' => '10', 'y' => '590'], 200], ["/runs/{$run->uid}/wall", ['side' => 'left', 'from' => '900', 'to' => '10']], ["/runs/{$run->uid}/wall", ['side' => ['x'], 'from' => 'NAN', 'to' => '1e999']],
+            ["/runs/{$run->uid}/beside", ['side' => ['up'], 'apart' => ['50']], 200], ["/runs/{$run->uid}/beside", ['apart' => 'wide']], ['/land/candidate', ['pick' => $run->uid, 'what' => 'colour', 'by' => '5']],
+            ['/land/candidate', ['pick' => $run->uid, 'what' => 'height', 'by' => '1e9']], ['/land/candidate', ['pick' => ['x'], 'what' => ['y']]], ['/land/edge', ['edge' => ['left'], 'how' => ['fix']]],
+            ['/features', ['kind' => 'pad', 'points' => [['x' => '10', 'y' => '10'], ['x' => '90', 'y' => '90'], ['x' => '90', 'y' => '10'], ['x' => '10', 'y' => '90']]]], ['/features', ['kind' => 'stream', 'points' => [['x' => '5000', 'y' => '10']]]],
+            ['/features', ['kind' => 'rough', 'points' => 'here']], ['/features', ['kind' => 'pad', 'points' => [['x' => '1e400', 'y' => 'NAN']]]], ['/features', ['kind' => ['pad'], 'points' => [['x' => '1', 'y' => '1']]]],
+        ] as $case) {
+            [$path, $data] = $case;
+            $status = $this->call('POST', $this->at($section, $path), $data, server: ['HTTP_HX_REQUEST' => 'true'])->getStatusCode();
+            $this->assertContains($status, isset($case[2]) ? [200, 422] : [404, 422], $path.' '.json_encode($data));
+            if ($status === 200) {
+                $this->post("/layouts/{$this->layoutOf($section)->uid}/undo");
+            }
+        }
+        foreach (['/land/compare', '/land/compare?pick[]=x&what[]=y&step[]=z', "/land/compare?pick={$run->uid}&what=height&step=-5", "/land/compare?pick={$run->uid}&what=height&step=9e99", '/land?tint=purple', '/land?tint[]=sight'] as $path) {
+            $this->assertContains($this->from('/')->get($this->at($section, $path))->getStatusCode(), [200, 302, 422], $path);
+        }
+        $stripped = fn (string $json): string => (string) preg_replace('/"date": "[^"]*"/', '', $json);
+        $this->assertSame($stripped($before), $stripped((string) $this->get("/layouts/{$this->layoutOf($section)->uid}/export")->getContent()));
+    }
+
     /** @param  array<string, mixed>  $data */
     private function hx(Section $section, string $path, array $data, int $status = 200, string $method = 'post'): TestResponse
     {

@@ -30,14 +30,14 @@ final class LandWorkController
 
     public function edge(Request $request, Layout $layout, Section $section, FixEdge $work): View|RedirectResponse
     {
-        $work->on($layout, $section, $request->string('edge')->toString(), $request->string('how')->toString());
+        $work->on($layout, $section, self::word($request, 'edge'), self::word($request, 'how'));
 
         return $this->answer($request, $layout, $section);
     }
 
     public function wall(Request $request, Layout $layout, Section $section, string $run, LayRun $work): View|RedirectResponse
     {
-        $work->wall($layout, $layout->runs()->where('uid', $run)->firstOrFail(), $request->string('side')->toString(), $request->float('from'), $request->float('to'));
+        $work->wall($layout, $layout->runs()->where('uid', $run)->firstOrFail(), $request->input());
 
         return $this->answer($request, $layout, $section);
     }
@@ -53,14 +53,14 @@ final class LandWorkController
     {
         $step = $request->query('step');
 
-        return view('land.compare', ['layout' => $layout, 'section' => $section] + $work->of($layout, $section, $request->string('pick')->toString(), $request->string('what')->toString(), is_numeric($step) ? (float) $step : null));
+        return view('land.compare', ['layout' => $layout, 'section' => $section] + $work->of($layout, $section, self::word($request, 'pick'), self::word($request, 'what'), is_numeric($step) ? (float) $step : null));
     }
 
     public function candidate(Request $request, Layout $layout, Section $section, CompareLand $work): RedirectResponse
     {
-        $work->take($layout, $section, $request->string('pick')->toString(), $request->string('what')->toString(), $request->float('by'));
+        $work->take($layout, $section, self::word($request, 'pick'), self::word($request, 'what'), is_numeric($request->input('by')) ? (float) $request->input('by') : NAN);
 
-        return redirect()->route('land.show', [$layout, $section, 'pick' => $request->string('pick')->toString()])->with('said', 'Taken. Undo brings back what stood before.');
+        return redirect()->route('land.show', [$layout, $section, 'pick' => self::word($request, 'pick')])->with('said', 'Taken. Undo brings back what stood before.');
     }
 
     public function mesh(Layout $layout, Section $section, TurnLand $work): JsonResponse
@@ -76,6 +76,13 @@ final class LandWorkController
         }
 
         return redirect()->route('land.show', [$layout, $section])->with('said', $work->from($layout, $section, $file->getClientOriginalName(), (string) $file->getContent()));
+    }
+
+    private static function word(Request $request, string $key): string
+    {
+        $value = $request->input($key);
+
+        return is_string($value) ? $value : '';
     }
 
     private function answer(Request $request, Layout $layout, Section $section, ?Look $look = null): View|RedirectResponse

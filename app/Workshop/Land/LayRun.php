@@ -105,12 +105,24 @@ final readonly class LayRun
         });
     }
 
-    /** A wall where the land needs one, on one side between two stations. */
-    public function wall(Layout $layout, RunRow $row, string $side, float $from, float $to): void
+    /**
+     * A wall where the land needs one, on one side between two stations.
+     *
+     * @param array<string, mixed> $input side (left or right), from, to
+     */
+    public function wall(Layout $layout, RunRow $row, array $input): void
     {
+        $typed = new Typed($input);
+        [$from, $to] = [$typed->number('from'), $typed->number('to')];
         $run = LoadProject::run($row);
+        $walled = $typed->made(fn (): Run => $this->walled($run, $typed->text('side') === 'left' ? 'wall left' : 'wall right', $from, $to));
+        $row->fill(self::columns($walled));
+        $this->save($layout, $row, "Wall placed beside {$run->name}");
+    }
+
+    private function walled(Run $run, string $kind, float $from, float $to): Run
+    {
         $structures = array_map(fn (Structure $s): array => $s->toArray(), $run->structures);
-        $kind = $side === 'left' ? 'wall left' : 'wall right';
         // Walls of this side that it meets become one with it.
         [$from, $to] = [max(0.0, round($from)), min($run->alignment->length, round($to))];
         foreach ($structures as $k => $one) {
@@ -119,8 +131,8 @@ final readonly class LayRun
                 unset($structures[$k]);
             }
         }
-        $row->fill(self::columns($run->but(structures: [...$structures, ['kind' => $kind, 'from_mm' => $from, 'to_mm' => $to]])));
-        $this->save($layout, $row, "Wall placed beside {$run->name}");
+
+        return $run->but(structures: [...$structures, ['kind' => $kind, 'from_mm' => $from, 'to_mm' => $to]]);
     }
 
     public static function row(Layout $layout, Run $run): RunRow
