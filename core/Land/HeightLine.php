@@ -36,6 +36,20 @@ final readonly class HeightLine
         return new self($points);
     }
 
+    /** How far a place lies from the line in plan, mm. */
+    public function distanceTo(float $x, float $y): float
+    {
+        $least = INF;
+        for ($i = 1; $i < count($this->points); $i++) {
+            [$a, $b] = [$this->points[$i - 1], $this->points[$i]];
+            [$dx, $dy] = [$b->x - $a->x, $b->y - $a->y];
+            $t = max(0.0, min(1.0, (($x - $a->x) * $dx + ($y - $a->y) * $dy) / ($dx * $dx + $dy * $dy)));
+            $least = min($least, hypot($x - $a->x - $t * $dx, $y - $a->y - $t * $dy));
+        }
+
+        return $least;
+    }
+
     /**
      * Places along the line at most `$step` mm apart, its own points among them.
      *

@@ -180,7 +180,10 @@ final readonly class Project
             }
         }
         $lines = array_map(fn (array $points): HeightLine => HeightLine::through(self::onSpots($points, $spots)), $lines);
-        array_push($lines, ...Joints::fixedLines($section, $group));
+        // An edge that is fixed rules over what else stands on it.
+        $fixed = Joints::fixedLines($section, $group);
+        $spots = array_values(array_filter($spots, fn (Spot $spot): bool => array_filter($fixed, fn (HeightLine $edge): bool => $edge->distanceTo($spot->x, $spot->y) < 1.0) === []));
+        array_push($lines, ...$fixed);
 
         return GroundProblem::over(
             min($xs), min($ys), max($xs) - min($xs), max($ys) - min($ys), $spots, $lines,

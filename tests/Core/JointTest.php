@@ -53,6 +53,14 @@ final class JointTest extends TestCase
         $this->assertNull($a->edgeHeight('left', 10.0));
     }
 
+    public function test_a_spot_on_a_fixed_edge_gives_way_to_it(): void
+    {
+        $board = $this->board(1, 600.0, 400.0)->withEdge('right', [[0.0, 40.0], [400.0, 60.0]]);
+        $project = Project::of(Build::project()->layout, [$board], [], [Build::spot(1, 600, 0, 0), Build::spot(2, 300, 200, 10)]);
+        $this->assertCount(1, $project->groundProblem($board)->spots);
+        $this->assertEqualsWithDelta(40.0, $project->land($board, GroundSolver::solve($project->groundProblem($board)))->ground->at(600.0, 0.0), 0.6);
+    }
+
     public function test_each_board_keeps_its_own_edge_and_a_step_between_them_is_found(): void
     {
         $steps = function (float $z): array {
