@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Cuts\Nesting;
+
+use IdleRidge\Core\Measure\Refusal;
+
+/** Pieces to be laid on sheets: any two a kerf apart, all a margin from a sheet's edges, turned only by the angles allowed. */
+final readonly class NestProblem
+{
+    public const MOST_PIECES = 400;
+
+    /**
+     * @param list<NestSheet> $sheets
+     * @param list<NestPiece> $pieces
+     * @param list<float> $rotations degrees, counter-clockwise
+     */
+    private function __construct(public array $sheets, public array $pieces, public float $kerf, public float $margin, public array $rotations)
+    {
+    }
+
+    /**
+     * @param list<NestSheet> $sheets
+     * @param list<NestPiece> $pieces
+     * @param list<float> $rotations
+     *
+     * @throws Refusal naming the field
+     */
+    public static function of(array $sheets, array $pieces, float $kerf, float $margin, array $rotations = [0.0, 90.0, 180.0, 270.0]): self
+    {
+        Refusal::unlessBetween($kerf, 0.0, 50.0, 'The kerf', 'mm', 'kerf');
+        Refusal::unlessBetween($margin, 0.0, 200.0, 'The margin', 'mm', 'margin');
+        if ($rotations === [] || count($rotations) > 36) {
+            throw new Refusal('One to 36 rotations are allowed.', 'rotations');
+        }
+        if (count($pieces) > self::MOST_PIECES) {
+            throw new Refusal(sprintf('At most %d pieces are laid at once.', self::MOST_PIECES), 'pieces');
+        }
+        foreach (['sheets' => $sheets, 'pieces' => $pieces] as $list => $all) {
+            $seen = [];
+            foreach ($all as $k => $one) {
+                if (isset($seen[$one->id])) {
+                    throw new Refusal("“{$one->id}” stands twice.", "{$list}/{$k}/id");
+                }
+                $seen[$one->id] = true;
+            }
+        }
+
+        return new self($sheets, $pieces, $kerf, $margin, array_values(array_unique($rotations)));
+    }
+}
