@@ -12,6 +12,7 @@ use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RoomController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\SectionController;
+use App\Workshop\Cuts\TakeCuts;
 use App\Workshop\Land\TakeLand;
 use Illuminate\Support\Facades\Route;
 
@@ -49,6 +50,7 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
         Route::delete('/', [SectionController::class, 'destroy'])->name('sections.destroy');
         Route::get('/land', [LandController::class, 'show'])->name('land.show');
         Route::get('/cuts', CutsController::class)->name('cuts.show');
+        Route::get('/cuts/take/{form}', [CutsController::class, 'take'])->whereIn('form', array_keys(TakeCuts::FORMS))->name('cuts.take');
         Route::get('/coats', [CoatsController::class, 'show'])->name('coats.show');
         Route::post('/zones', [CoatsController::class, 'storeZone'])->name('zones.store');
         Route::patch('/zones/{zone}', [CoatsController::class, 'updateZone'])->name('zones.update');

@@ -84,7 +84,7 @@ final class LoadProject
             $row->viewing_edges, $row->region, $row->season,
             array_map(fn (array $v): Vehicle => Vehicle::from((float) $v['body_mm'], (float) $v['bogie_centres_mm'], (float) $v['width_mm'], (float) $v['height_mm'], $v['name']), $row->vehicles),
             $row->clearance_margin_mm, $row->face_limit_deg, $row->bank_reach_mm, $row->tension, $row->stiffness_mm,
-            CutSettings::of(CutSchool::from((string) $row->cuts['school']), (float) $row->cuts['sheet_mm'], (float) $row->cuts['skin_mm'], (float) $row->cuts['sheet_width_mm'], (float) $row->cuts['sheet_depth_mm']),
+            CutSettings::of(CutSchool::from((string) $row->cuts['school']), (float) $row->cuts['sheet_mm'], (float) $row->cuts['skin_mm'], (float) $row->cuts['sheet_width_mm'], (float) $row->cuts['sheet_depth_mm'], (float) ($row->cuts['kerf_mm'] ?? 1.5), (float) ($row->cuts['margin_mm'] ?? 0.0)),
             $row->typed, self::extra($row->extra), $row->show_on, $row->north_deg, $row->felt_grade,
         );
     }

@@ -111,7 +111,7 @@ final class RidgeReader
     private function cuts(Record $r): CutSettings
     {
         $school = CutSchool::tryFrom($r->text('school')) ?? throw new Refusal('the school is carved or fill', $r->at('school'));
-        $cuts = CutSettings::of($school, $r->number('sheet_mm'), $r->number('skin_mm'), $r->number('sheet_width_mm'), $r->number('sheet_depth_mm'));
+        $cuts = CutSettings::of($school, $r->number('sheet_mm'), $r->number('skin_mm'), $r->number('sheet_width_mm'), $r->number('sheet_depth_mm'), $r->number('kerf_mm', 1.5), $r->number('margin_mm', 0.0));
         $r->close();
 
         return $cuts;

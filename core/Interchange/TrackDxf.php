@@ -74,18 +74,12 @@ final class TrackDxf
     /** @param  list<Run>  $runs */
     public static function write(array $runs): string
     {
-        $out = [[0, 'SECTION'], [2, 'HEADER'], [9, '$ACADVER'], [1, 'AC1009'], [9, '$INSUNITS'], [70, 4], [0, 'ENDSEC'], [0, 'SECTION'], [2, 'ENTITIES']];
+        $drawing = new DxfDrawing;
         foreach ($runs as $run) {
-            // R12 layers are capital letters, digits, - and _.
-            $layer = substr((string) preg_replace('/[^A-Z0-9_-]+/', '_', strtoupper($run->name)), 0, 31) ?: 'TRACK';
-            array_push($out, [0, 'POLYLINE'], [8, $layer], [66, 1], [70, 0], [10, '0.0'], [20, '0.0'], [30, '0.0']);
-            foreach (self::vertices($run) as [$x, $y, $z, $bulge]) {
-                array_push($out, [0, 'VERTEX'], [8, $layer], [10, self::say($x)], [20, self::say($y)], [30, self::say($z)], [42, self::say($bulge)]);
-            }
-            array_push($out, [0, 'SEQEND'], [8, $layer]);
+            $drawing->polyline($run->name, self::vertices($run), false);
         }
 
-        return implode('', array_map(fn (array $pair): string => sprintf("%3d\n%s\n", $pair[0], $pair[1]), [...$out, [0, 'ENDSEC'], [0, 'EOF']]));
+        return (string) $drawing;
     }
 
     /** @return list<array{float, float, float, float}> x, y, formation, bulge to the next */
@@ -106,11 +100,6 @@ final class TrackDxf
         }
 
         return [...$out, $vertex($run->alignment->length, 0.0)];
-    }
-
-    private static function say(float $value): string
-    {
-        return number_format($value, 6, '.', '');
     }
 
     /** @return list<array{int, string, int}> code, value, line */

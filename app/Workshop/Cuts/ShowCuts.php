@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop\Cuts;
 
 use App\Drawing\LayerDrawing;
+use App\Drawing\SheetDrawing;
 use App\Drawing\StackDrawing;
 use App\Models\Layout;
 use App\Models\Section as SectionRow;
@@ -22,12 +23,15 @@ final readonly class ShowCuts
     /** Extruded foam board, kg/m³: a starting value from general trade practice. */
     private const FOAM_DENSITY = 32.0;
 
-    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cut, private ShowRail $rail)
+    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cut, private LaySheets $sheets, private ShowRail $rail)
     {
     }
 
-    /** @return array<string, mixed> for the view cuts.show */
-    public function of(Layout $layout, SectionRow $row, int $picked): array
+    /**
+     * @param string $view `apart`, or `sheets` for the pieces on sheets; `closer` looks at these for another round
+     * @return array<string, mixed> for the view cuts.show
+     */
+    public function of(Layout $layout, SectionRow $row, int $picked, string $view = 'apart'): array
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
@@ -37,7 +41,10 @@ final readonly class ShowCuts
         $picked = in_array($picked, $indices, true) ? $picked : ($indices[0] ?? 0);
         $at = array_search($picked, $indices, true);
         $from = ['sheets of' => Length::decimal($cuts->thickness, 2).' mm', 'skin' => Length::decimal($cuts->skin, 2).' mm'];
+        $laid = $view === 'apart' || $stack->layers === [] ? null : $this->sheets->of($project, $section, $stack, $view === 'closer');
         $sheets = $stack->sheets($cuts->sheetWidth, $cuts->sheetDepth);
+        $size = ['sheet' => Length::decimal($cuts->sheetWidth, 1).' × '.Length::decimal($cuts->sheetDepth, 1).' mm'];
+        $of = 'of '.Length::decimal($cuts->sheetWidth, 0).' × '.Length::decimal($cuts->sheetDepth, 0);
         $rest = $stack->school === CutSchool::Carved
             ? ['label' => 'Carved away', 'figure' => new Figure($stack->carved / 1e6, 'l', 'foam less the land under its skin', $from, decimals: 1), 'unit' => 'l']
             : ['label' => 'Filler', 'figure' => new Figure($stack->filler / 1e6, 'l', 'the land under its skin less foam', $from, decimals: 1), 'unit' => 'l'];
@@ -45,11 +52,14 @@ final readonly class ShowCuts
         return [
             'layout' => $layout, 'section' => $section, 'sheet' => $project->layout, 'cuts' => $cuts, 'units' => $project->layout->units, 'stack' => $stack, 'picked' => $picked,
             'rail' => $this->rail->of($project, $section),
-            'apart' => StackDrawing::of($section, $stack, $picked),
+            'view' => $view === 'apart' ? 'apart' : 'sheets', 'laid' => $laid, 'rounds' => LaySheets::ROUNDS, 'looking' => $view === 'closer',
+            'apart' => $laid === null ? StackDrawing::of($section, $stack, $picked) : SheetDrawing::of($laid['problem'], $laid['nested'], 734.0, (string) $picked),
             'flat' => $at === false ? null : LayerDrawing::of($section, $stack->layers[$at], $stack->layers[$at + 1] ?? null),
             'layer' => $at === false ? null : $stack->layers[$at],
             'facts' => [
-                ['label' => 'Sheets, by area', 'figure' => new Figure($sheets['count'], 'sheets', 'area of all layers over the area of a sheet, rounded up; laying the pieces out may take more', $from + ['sheet' => Length::decimal($cuts->sheetWidth, 1).' × '.Length::decimal($cuts->sheetDepth, 1).' mm']), 'unit' => 'of '.Length::decimal($cuts->sheetWidth, 0).' × '.Length::decimal($cuts->sheetDepth, 0)],
+                $laid === null
+                    ? ['label' => 'Sheets, by area', 'figure' => new Figure($sheets['count'], 'sheets', 'area of all layers over the area of a sheet, rounded up; laying the pieces out may take more', $from + $size), 'unit' => $of]
+                    : ['label' => 'Sheets, laid out', 'figure' => new Figure(count($laid['nested']->used), 'sheets', 'pieces laid out by their outlines, a kerf apart', $from + $size + ['kerf' => Length::decimal($cuts->kerf, 2).' mm', 'covered' => Length::decimal(100.0 * $laid['nested']->utilisation(), 0).' %']), 'unit' => $of],
                 ['label' => 'Foam', 'figure' => new Figure($stack->foam / 1e6, 'l', 'area of each layer × its thickness', $from, decimals: 1), 'unit' => 'l'],
                 $rest,
                 ['label' => 'Foam as it stands', 'figure' => new Figure(($stack->foam - $stack->carved) * self::FOAM_DENSITY / 1e9, 'kg', 'foam that stays × 32 kg/m³', $from, 'starting value', 2), 'unit' => 'kg'],

@@ -88,7 +88,7 @@ final readonly class KeepLayout
         $c = $old->cuts;
         $school = CutSchool::tryFrom($typed->text('cuts.school')) ?? $c->school;
         $cuts = [];
-        foreach (['sheet_mm' => $c->thickness, 'skin_mm' => $c->skin, 'sheet_width_mm' => $c->sheetWidth, 'sheet_depth_mm' => $c->sheetDepth] as $key => $now) {
+        foreach (['sheet_mm' => $c->thickness, 'skin_mm' => $c->skin, 'sheet_width_mm' => $c->sheetWidth, 'sheet_depth_mm' => $c->sheetDepth, 'kerf_mm' => $c->kerf, 'margin_mm' => $c->margin] as $key => $now) {
             $cuts[] = $typed->length("cuts.{$key}", $now, $now);
         }
         $north = $typed->number('north_deg', $old->northDeg);

@@ -95,15 +95,18 @@ final readonly class Shadow
     {
         sort($stretches);
         $out = [];
+        $open = null;
         foreach ($stretches as [$from, $to]) {
-            $last = count($out) - 1;
-            if ($last >= 0 && $from <= $out[$last][1]) {
-                $out[$last][1] = max($out[$last][1], $to);
+            if ($open !== null && $from <= $open[1]) {
+                $open = [$open[0], max($open[1], $to)];
             } else {
-                $out[] = [$from, $to];
+                if ($open !== null) {
+                    $out[] = $open;
+                }
+                $open = [$from, $to];
             }
         }
 
-        return $out;
+        return $open === null ? [] : [...$out, $open];
     }
 }

@@ -9,8 +9,19 @@
         </div>
         <x-said />
         <div class="grid"><div class="col">
-            <section class="sheet profile-sheet"><header><h2>The stack, taken apart</h2><span class="meta">figures at the left are bottoms over the datum, mm; touch a layer to lay it flat</span></header>
-                @if ($stack->layers === [])<p class="blank-words">There is no land above the board yet, so nothing is to be cut. Raise a hill on Land.</p>@else{!! $apart->toHtml() !!}@endif
+            <section class="sheet profile-sheet cut-sheet" id="cut-sheet"><header>
+                <div class="tools"><a class="tool" href="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked]) }}" @if ($view === 'apart') aria-current="true" @endif>The stack, taken apart</a><a class="tool" href="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked, 'on' => 'sheets']) }}" @if ($view === 'sheets') aria-current="true" @endif>On sheets</a></div>
+                @if ($laid === null)<span class="meta">figures at the left are bottoms over the datum, mm; touch a layer to lay it flat</span>
+                @elseif ($laid['round'] < $rounds)
+                    <span class="meta">{{ $looking ? 'looking closer' : 'a first layout' }}</span>
+                    <progress max="{{ $rounds }}" value="{{ $laid['round'] }}" aria-label="How far the closer look is"></progress>
+                    @if ($looking)<a class="link end" href="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked, 'on' => 'sheets']) }}">Stop</a><span hx-get="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked, 'on' => 'closer']) }}" hx-trigger="load" hx-target="#land" hx-select="#land" hx-swap="outerHTML"></span>
+                    @else<button type="button" class="link end" hx-get="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked, 'on' => 'closer']) }}" hx-target="#land" hx-select="#land" hx-swap="outerHTML">Look closer</button>@endif
+                @else<span class="meta">the best of {{ $rounds }} closer looks</span>@endif</header>
+                @if ($stack->layers === [])<p class="blank-words">There is no land above the board yet, so nothing is to be cut. Raise a hill on Land.</p>@else<div class="cut-hold">{!! $apart->toHtml() !!}</div>@endif
+                @if ($laid !== null)
+                    <p class="in small">@if ($laid['nested']->unplaced !== [])<b class="bad">Fits no sheet: {{ implode(', ', $laid['nested']->unplaced) }}.</b> @endif @if ($laid['pieces']->parted !== [])Parted with a butt joint: {{ implode(', ', $laid['pieces']->parted) }}. @endif @if ($laid['pieces']->filler !== []){{ count($laid['pieces']->filler) }} {{ count($laid['pieces']->filler) === 1 ? 'speck' : 'specks' }} under 4 cm² left to filler. @endif</p>
+                @endif
             </section>
         </div><div class="col">
             <section class="sheet"><header><h2>{{ $layer === null ? 'No layer' : 'Layer '.$layer->index.', flat' }}</h2><span class="meta">dashed: where the next is glued on</span></header>
@@ -28,12 +39,23 @@
                         <x-field name="cuts[sheet_width_mm]" at="cuts/sheet_width_mm" label="wide" :value="Length::field($cuts->sheetWidth, $units)" />
                         <x-field name="cuts[sheet_depth_mm]" at="cuts/sheet_depth_mm" label="deep" :value="Length::field($cuts->sheetDepth, $units)" />
                     </div>
+                    <div class="pair">
+                        <x-field name="cuts[kerf_mm]" at="cuts/kerf_mm" label="A cut takes" :unit="$in" :value="Length::field($cuts->kerf, $units)" />
+                        <x-field name="cuts[margin_mm]" at="cuts/margin_mm" label="Free along edges" :unit="$in" :value="Length::field($cuts->margin, $units)" />
+                    </div>
                     <div class="acts"><button class="btn">Cut again</button></div>
                 </form>
             </section>
+            <section class="sheet"><header><h2>At full size</h2></header>
+                <form class="in printing" method="get" action="{{ route('cuts.take', [$layout, $section->uid, 'pdf']) }}"><div class="pair three">
+                    <div class="field"><label for="f-paper">Paper</label><select id="f-paper" name="paper"><option value="a4">A4</option><option value="a3">A3</option><option value="letter">Letter</option></select></div>
+                    <div class="field"><label for="f-layer">Templates of</label><select id="f-layer" name="layer">@if ($layer)<option value="{{ $layer->index }}">layer {{ $layer->index }}</option>@endif<option value="0">all layers</option></select></div>
+                    <div class="acts"><button class="btn quiet">PDF</button></div></div></form>
+                <p class="in take"><span class="soft">Or</span> @foreach (['svg' => 'layer as SVG', 'dxf' => 'as DXF'] as $form => $word)@if ($layer)<a class="link" href="{{ route('cuts.take', [$layout, $section->uid, $form, 'layer' => $layer->index]) }}" download>{{ $word }}</a>@endif @endforeach<a class="link" href="{{ route('cuts.take', [$layout, $section->uid, 'sheets']) }}" download>sheets as SVG</a> <a class="link" href="{{ route('cuts.take', [$layout, $section->uid, 'plan']) }}" download>the board’s plan, PDF</a> <a class="link" href="{{ route('cuts.take', [$layout, $section->uid, 'stl']) }}" download>land as STL</a></p>
+            </section>
             <section class="sheet inspector"><header><h2>Layers</h2></header>
                 <div class="in"><table class="layers"><thead><tr><th scope="col">From the board up</th><th scope="col">bottom</th><th scope="col">pieces</th><th scope="col">cm²</th></tr></thead><tbody>
-                    @foreach ($stack->layers as $one)<tr @if ($one->index === $picked) aria-current="true" @endif><th scope="row"><a href="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $one->index]) }}">Layer {{ $one->index }}</a></th><td>{{ Length::decimal($one->bottom, 1) }}</td><td>{{ count($one->pieces) }}</td><td>{{ Length::decimal($one->area / 100, 0) }}</td></tr>@endforeach
+                    @foreach ($stack->layers as $one)<tr @if ($one->index === $picked) aria-current="true" @endif><th scope="row"><a href="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $one->index] + ($view === 'sheets' ? ['on' => 'sheets'] : [])) }}">Layer {{ $one->index }}</a></th><td>{{ Length::decimal($one->bottom, 1) }}</td><td>{{ count($one->pieces) }}</td><td>{{ Length::decimal($one->area / 100, 0) }}</td></tr>@endforeach
                 </tbody></table></div>
             </section>
         </div></div>

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Support\Facades\Artisan;
+use Tests\Fixtures;
+use Tests\Schemas;
+
+/** What the Cuts screen gives to print and to cut by, and pieces on sheets. */
+final class CutsTakeTest extends FeatureCase
+{
+    public function test_every_form_comes_as_a_file_of_its_kind(): void
+    {
+        $section = $this->demo()->sections()->firstOrFail();
+        foreach ([
+            'pdf?layer=4&paper=a3' => ['application/pdf', '%PDF-', 'tarnhead-layer-4.pdf'], 'plan' => ['application/pdf', '%PDF-', 'tarnhead-plan.pdf'], 'svg?layer=4' => ['image/svg+xml', '<?xml', 'tarnhead-layer-4.svg'],
+            'dxf?layer=0' => ['image/vnd.dxf', '  0', 'tarnhead-layers.dxf'], 'sheets' => ['image/svg+xml', '<?xml', 'tarnhead-sheets.svg'], 'stl' => ['model/stl', 'Idle Ridge', 'tarnhead.stl'],
+        ] as $path => [$type, $begins, $name]) {
+            $answer = $this->get($this->at($section, "/cuts/take/{$path}"))->assertOk()->assertHeader('Content-Type', $type);
+            $this->assertStringStartsWith($begins, (string) $answer->getContent(), $path);
+            $this->assertStringContainsString($name, (string) $answer->headers->get('Content-Disposition'));
+        }
+        $svg = (string) $this->get($this->at($section, '/cuts/take/svg?layer=4'))->getContent();
+        $this->assertStringContainsString('id="piece-4.1"', $svg);
+        $this->assertSame(1, preg_match('/width="([\d.]+)mm" height="([\d.]+)mm" viewBox="0 0 \1 \2"/', $svg), 'a millimetre is a millimetre');
+        $this->from('/')->get($this->at($section, '/cuts/take/pdf?paper=a9'))->assertSessionHasErrors('paper');
+        $this->get($this->at($section, '/cuts/take/gif'))->assertNotFound();
+        $this->get($this->at($this->board(), '/cuts/take/pdf'))->assertOk();
+        $this->get($this->at($this->board(), '/cuts/take/svg?layer=7'))->assertOk();
+    }
+
+    public function test_pieces_lie_on_sheets_and_are_looked_at_closer(): void
+    {
+        $section = $this->demo()->sections()->where('name', 'Fell Halt')->firstOrFail();
+        $this->get($this->at($section, '/cuts?on=sheets'))->assertOk()->assertSee('Sheet 1')->assertSee('Sheets, laid out')->assertSee('a first layout')->assertSee('Look closer');
+        $this->get($this->at($section, '/cuts?on=closer&layer=2'))->assertOk()->assertSee('looking closer')->assertSee('value="1"', false)->assertSee('Stop');
+        for ($k = 0; $k < 7; $k++) {
+            $last = $this->get($this->at($section, '/cuts?on=closer'));
+        }
+        $last->assertSee('the best of 8 closer looks');
+        $layout = $this->layoutOf($section);
+        $this->patch("/layouts/{$layout->uid}", ['cuts' => ['sheet_width_mm' => '400', 'sheet_depth_mm' => '300', 'kerf_mm' => '3', 'margin_mm' => '5'], 'rev' => (string) $layout->rev])->assertSessionHasNoErrors();
+        $this->get($this->at($section, '/cuts?on=sheets'))->assertSee('Parted with a butt joint');
+        $this->patch("/layouts/{$layout->uid}", ['cuts' => ['kerf_mm' => '-1'], 'rev' => (string) $layout->fresh()?->rev])->assertSessionHasErrors('cuts/kerf_mm');
+        $this->get($this->at($this->board(), '/cuts?on=sheets'))->assertOk()->assertSee('nothing is to be cut');
+    }
+
+    public function test_the_command_lays_a_problem_out(): void
+    {
+        $file = base_path('tests/fixtures/nest/long-08.json');
+        $svg = (string) tempnam(sys_get_temp_dir(), 'nest');
+        $this->assertSame(0, Artisan::call('ridge:nest', ['file' => $file, '--seconds' => '0', '--svg' => $svg, '--json' => true]));
+        $answer = Artisan::output();
+        Schemas::assertMatches('nest', $answer);
+        $this->assertSame(['p04'], json_decode($answer, true)['unplaced']);
+        $this->assertStringContainsString('>p01<', (string) file_get_contents($svg));
+        unlink($svg);
+        file_put_contents($svg, str_replace('"kerf": 3', '"kerf": -3', Fixtures::text('nest/hill-06.json')));
+        $this->assertSame(2, Artisan::call('ridge:nest', ['file' => $svg, '--json' => true]));
+        unlink($svg);
+    }
+}
