@@ -22,7 +22,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float|null $bank_reach_mm
  * @property float $tension
  * @property float $stiffness_mm
- * @property array{school: string, sheet_mm: float, skin_mm: float, sheet_width_mm: float, sheet_depth_mm: float, kerf_mm?: float, margin_mm?: float} $cuts
+ * @property array{school: string, sheet_mm: float, skin_mm: float, sheet_width_mm: float, sheet_depth_mm: float, kerf_mm?: float, margin_mm?: float, price?: int, more?: list<array<string, float|int>>} $cuts
  * @property array<string, string> $typed
  * @property string $file_extra
  * @property float $north_deg

@@ -12,10 +12,9 @@ use App\Models\Run as RunRow;
 use App\Models\Section as SectionRow;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
-use IdleRidge\Core\Cuts\CutSchool;
-use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\Record as Values;
+use IdleRidge\Core\Interchange\StockFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Units;
@@ -84,7 +83,7 @@ final class LoadProject
             $row->viewing_edges, $row->region, $row->season,
             array_map(fn (array $v): Vehicle => Vehicle::from((float) $v['body_mm'], (float) $v['bogie_centres_mm'], (float) $v['width_mm'], (float) $v['height_mm'], $v['name']), $row->vehicles),
             $row->clearance_margin_mm, $row->face_limit_deg, $row->bank_reach_mm, $row->tension, $row->stiffness_mm,
-            CutSettings::of(CutSchool::from((string) $row->cuts['school']), (float) $row->cuts['sheet_mm'], (float) $row->cuts['skin_mm'], (float) $row->cuts['sheet_width_mm'], (float) $row->cuts['sheet_depth_mm'], (float) ($row->cuts['kerf_mm'] ?? 1.5), (float) ($row->cuts['margin_mm'] ?? 0.0)),
+            StockFile::cuts(Values::of(json_decode(json_encode($row->cuts, JSON_THROW_ON_ERROR), false, 16, JSON_THROW_ON_ERROR), '')),
             $row->typed, self::extra($row->extra), $row->show_on, $row->north_deg, $row->felt_grade,
         );
     }

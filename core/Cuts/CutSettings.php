@@ -6,40 +6,71 @@ namespace IdleRidge\Core\Cuts;
 
 use IdleRidge\Core\Measure\Refusal;
 
-/** What a layout cuts its land from: school, thickness of sheets and of the skin over the foam, size of a sheet, what a cut takes and what stays free along a sheet's edges; mm. */
+/** What a layout cuts its land from: school, skin over the foam, what a cut takes, what stays free along a sheet's edges (mm), and the sheets there are. */
 final readonly class CutSettings
 {
-    private function __construct(
-        public CutSchool $school,
-        public float $thickness,
-        public float $skin,
-        public float $sheetWidth,
-        public float $sheetDepth,
-        public float $kerf,
-        public float $margin,
-    ) {
+    private const MOST_KINDS = 8;
+
+    /** @param  non-empty-list<StockSheet>  $sheets the first is the one that foam is bought as */
+    private function __construct(public CutSchool $school, public float $skin, public float $kerf, public float $margin, public array $sheets)
+    {
     }
 
-    /** @throws Refusal naming the value that cannot be */
-    public static function of(CutSchool $school = CutSchool::Carved, float $thickness = 20.0, float $skin = 3.0, float $sheetWidth = 1250.0, float $sheetDepth = 600.0, float $kerf = 1.5, float $margin = 0.0): self
-    {
-        Refusal::unlessBetween($thickness, 3.0, 200.0, 'The thickness of the sheets', 'mm', 'cuts/sheet_mm');
+    /**
+     * @param list<StockSheet> $more sheets beside the first kind
+     *
+     * @throws Refusal naming the value that cannot be
+     */
+    public static function of(
+        CutSchool $school = CutSchool::Carved,
+        float $thickness = 20.0,
+        float $skin = 3.0,
+        float $sheetWidth = 1250.0,
+        float $sheetDepth = 600.0,
+        float $kerf = 1.5,
+        float $margin = 0.0,
+        array $more = [],
+        ?int $price = null,
+    ): self {
+        try {
+            $first = StockSheet::of($thickness, $sheetWidth, $sheetDepth, null, $price);
+        } catch (Refusal $refusal) {
+            throw $refusal->within('cuts');
+        }
         Refusal::unlessBetween($skin, 0.0, 30.0, 'The skin', 'mm', 'cuts/skin_mm');
-        Refusal::unlessBetween($sheetWidth, 50.0, 5000.0, 'The width of a sheet', 'mm', 'cuts/sheet_width_mm');
-        Refusal::unlessBetween($sheetDepth, 50.0, 5000.0, 'The depth of a sheet', 'mm', 'cuts/sheet_depth_mm');
-
         Refusal::unlessBetween($kerf, 0.0, 20.0, 'The kerf', 'mm', 'cuts/kerf_mm');
         Refusal::unlessBetween($margin, 0.0, 0.4 * min($sheetWidth, $sheetDepth), 'The margin', 'mm', 'cuts/margin_mm');
+        if (count($more) >= self::MOST_KINDS) {
+            throw new Refusal(sprintf('At most %d kinds of sheet.', self::MOST_KINDS), 'cuts/more');
+        }
 
-        return new self($school, $thickness, $skin, $sheetWidth, $sheetDepth, $kerf, $margin);
+        return new self($school, $skin, $kerf, $margin, [$first, ...$more]);
     }
 
-    /** @return array<string, float|string> */
+    public function by(CutSchool $school): self
+    {
+        return new self($school, $this->skin, $this->kerf, $this->margin, $this->sheets);
+    }
+
+    public function first(): StockSheet
+    {
+        return $this->sheets[0];
+    }
+
+    /** @return list<StockSheet> of a thickness, those in store before those that are bought */
+    public function ofThickness(float $thickness): array
+    {
+        $all = array_values(array_filter($this->sheets, fn (StockSheet $s): bool => abs($s->thickness - $thickness) < 1e-6));
+        usort($all, fn (StockSheet $a, StockSheet $b): int => [$a->count === null, $a->area()] <=> [$b->count === null, $b->area()]);
+
+        return $all;
+    }
+
+    /** @return array<string, float|int|string|list<array<string, float|int>>> */
     public function toArray(): array
     {
-        return [
-            'school' => $this->school->value, 'sheet_mm' => $this->thickness, 'skin_mm' => $this->skin,
-            'sheet_width_mm' => $this->sheetWidth, 'sheet_depth_mm' => $this->sheetDepth, 'kerf_mm' => $this->kerf, 'margin_mm' => $this->margin,
-        ];
+        $more = array_map(fn (StockSheet $s): array => $s->toArray(), array_slice($this->sheets, 1));
+
+        return ['school' => $this->school->value, 'skin_mm' => $this->skin, 'kerf_mm' => $this->kerf, 'margin_mm' => $this->margin] + $this->first()->toArray() + ($more === [] ? [] : ['more' => $more]);
     }
 }

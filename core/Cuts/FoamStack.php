@@ -45,17 +45,22 @@ final readonly class FoamStack
     /**
      * @param HeightMesh $shape the land less its skin
      * @param float $base the board's top, mm over the datum
+     * @param float|list<float> $thickness of every layer, or of each from the board up; the last goes on
      * @param list<Bore> $bores
      */
-    public static function of(HeightMesh $shape, float $base, float $thickness, CutSchool $school, array $bores = []): self
+    public static function of(HeightMesh $shape, float $base, float|array $thickness, CutSchool $school, array $bores = []): self
     {
         $bored = array_map(fn (Bore $bore): array => $bore->over($shape), $bores);
         $top = max($shape->z);
         $lowest = min($shape->z);
         $layers = [];
         $foam = 0.0;
+        $sequence = is_array($thickness) && $thickness !== [] ? $thickness : [is_array($thickness) ? 20.0 : $thickness];
+        $bottom = $base;
+        $thickness = 0.0;
         for ($k = 0; $k < self::MOST; $k++) {
-            $bottom = $base + $k * $thickness;
+            $bottom += $thickness;
+            $thickness = $sequence[min($k, count($sequence) - 1)];
             if ($bottom >= $top - 1e-6) {
                 break;
             }
@@ -136,13 +141,38 @@ final readonly class FoamStack
     /**
      * Whole sheets by area alone: never fewer than these, seldom enough.
      *
-     * @return array{thickness: float, count: int}
+     * @return list<array{thickness: float, count: int}> the thickest first
      */
-    public function sheets(float $sheetWidth, float $sheetDepth): array
+    public function sheets(CutSettings $cuts): array
     {
-        $area = array_sum(array_map(fn (Layer $layer): float => $layer->area, $this->layers));
+        $areas = [];
+        foreach ($this->layers as $layer) {
+            $areas[(string) $layer->thickness] = ($areas[(string) $layer->thickness] ?? 0.0) + $layer->area;
+        }
+        krsort($areas, SORT_NUMERIC);
+        $out = [];
+        foreach ($areas as $thickness => $area) {
+            $sheet = $cuts->ofThickness((float) $thickness)[0] ?? $cuts->first();
+            $out[] = ['thickness' => (float) $thickness, 'count' => (int) ceil($area / $sheet->area() - 1e-9)];
+        }
 
-        return ['thickness' => $this->layers[0]->thickness ?? 0.0, 'count' => (int) ceil($area / ($sheetWidth * $sheetDepth) - 1e-9)];
+        return $out;
+    }
+
+    /** How many layers of each thickness, from the board up: “2 × 50, 3 × 20”. */
+    public function words(): string
+    {
+        $words = [];
+        $count = 0;
+        foreach ($this->layers as $k => $layer) {
+            $count++;
+            if (($this->layers[$k + 1]->thickness ?? null) !== $layer->thickness) {
+                $words[] = $count.' × '.rtrim(rtrim(number_format($layer->thickness, 2, '.', ''), '0'), '.');
+                $count = 0;
+            }
+        }
+
+        return implode(', ', $words);
     }
 
     /**

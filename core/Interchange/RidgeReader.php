@@ -6,8 +6,6 @@ namespace IdleRidge\Core\Interchange;
 
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
-use IdleRidge\Core\Cuts\CutSchool;
-use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Refusal;
@@ -104,17 +102,8 @@ final class RidgeReader
             $this->uid($r), $r->text('name'), $r->number('ratio'), $r->number('gauge_mm'), $units,
             $r->text('zone'), $r->text('currency'), $edges, $r->text('region', ''), $r->text('season', ''), $vehicles,
             $r->number('clearance_margin_mm'), $r->number('face_limit_deg'), $r->numberOrNull('bank_reach_mm'),
-            $r->number('tension'), $r->number('stiffness_mm'), $r->has('cuts') ? $this->cuts($r->record('cuts')) : null, $r->texts('typed'), showOn: $r->has('show_on') ? $r->text('show_on') : null, northDeg: $r->number('north_deg', 90.0), feltGrade: ! $r->has('felt_grade') || $r->flag('felt_grade'), extra: $r->extra(),
+            $r->number('tension'), $r->number('stiffness_mm'), $r->has('cuts') ? StockFile::cuts($r->record('cuts')) : null, $r->texts('typed'), showOn: $r->has('show_on') ? $r->text('show_on') : null, northDeg: $r->number('north_deg', 90.0), feltGrade: ! $r->has('felt_grade') || $r->flag('felt_grade'), extra: $r->extra(),
         );
-    }
-
-    private function cuts(Record $r): CutSettings
-    {
-        $school = CutSchool::tryFrom($r->text('school')) ?? throw new Refusal('the school is carved or fill', $r->at('school'));
-        $cuts = CutSettings::of($school, $r->number('sheet_mm'), $r->number('skin_mm'), $r->number('sheet_width_mm'), $r->number('sheet_depth_mm'), $r->number('kerf_mm', 1.5), $r->number('margin_mm', 0.0));
-        $r->close();
-
-        return $cuts;
     }
 
     private function section(Record $r): Section

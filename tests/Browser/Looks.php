@@ -18,7 +18,7 @@ final class Looks
             }
             const range = document.createRange();
             range.selectNodeContents(node);
-            const scroller = parent.closest('.inspector, .rail, .mv-list, .rcol, .take-sheet .in');
+            const scroller = parent.closest('.inspector, .col.scrolls, .cut-hold, .rail, .mv-list, .rcol, .take-sheet .in');
             const frame = scroller ? scroller.getBoundingClientRect() : { left: -1e9, right: 1e9, top: -1e9, bottom: 1e9 };
             const sticky = parent.closest('.acts, .sticky-act');
             const rects = parent.namespaceURI.endsWith('svg') ? [parent.getBoundingClientRect()] : [...range.getClientRects()];
@@ -55,7 +55,7 @@ final class Looks
                 cut.push(element.textContent.trim().slice(0, 40));
             }
             const r = element.getBoundingClientRect();
-            if (!element.closest('.inspector, .rail, .hz-line') && (r.right > innerWidth + 1 || r.left < -1)) {
+            if (!element.closest('.inspector, .col.scrolls, .cut-hold, .rail, .hz-line') && (r.right > innerWidth + 1 || r.left < -1)) {
                 cut.push('out of the window: ' + element.textContent.trim().slice(0, 40));
             }
         }

@@ -7,9 +7,14 @@ namespace Tests\Core;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\FoamStack;
+use IdleRidge\Core\Cuts\FoamWork;
 use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Cuts\Piece;
+use IdleRidge\Core\Cuts\Sequence;
+use IdleRidge\Core\Cuts\StockSheet;
+use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Geometry\HeightGrid;
+use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Track\Vehicle;
@@ -113,13 +118,84 @@ final class CutsTest extends TestCase
     {
         $stack = FoamStack::of(self::grid(fn (): float => 39.0)->mesh(), 0.0, 20.0, CutSchool::Carved);
         $this->assertCount(2, $stack->layers);
-        $this->assertSame(['thickness' => 20.0, 'count' => 2], $stack->sheets(1000.0, 300.0));
-        $this->assertSame(0, FoamStack::of(self::grid(fn (): float => 0.0)->mesh(), 0.0, 20.0, CutSchool::Carved)->sheets(1000.0, 300.0)['count']);
+        $settings = CutSettings::of(sheetWidth: 1000.0, sheetDepth: 300.0, more: [StockSheet::of(50.0, 600.0, 500.0)]);
+        $this->assertSame([['thickness' => 20.0, 'count' => 2]], $stack->sheets($settings));
+        $this->assertSame([], FoamStack::of(self::grid(fn (): float => 0.0)->mesh(), 0.0, 20.0, CutSchool::Carved)->sheets($settings));
+        $mixed = FoamStack::of(self::grid(fn (): float => 85.0)->mesh(), 0.0, [50.0, 20.0, 20.0], CutSchool::Carved);
+        $this->assertSame('1 × 50, 2 × 20', $mixed->words());
+        $this->assertSame([0.0, 50.0, 70.0], array_map(fn (Layer $l): float => $l->bottom, $mixed->layers));
+        $this->assertSame([50.0, 20.0], array_column($mixed->sheets($settings), 'thickness'));
+    }
+
+    public function test_the_sequence_of_sheets_costs_least(): void
+    {
+        $hill = self::grid(fn (float $x, float $y): float => 97.0 * max(0.0, 1.0 - hypot($x - 150.0, $y - 75.0) / 160.0))->mesh();
+        foreach ([CutSchool::Carved, CutSchool::Fill] as $school) {
+            $cuts = CutSettings::of($school, 20.0, more: [StockSheet::of(50.0, 1250.0, 600.0), StockSheet::of(30.0, 1250.0, 600.0)]);
+            $best = Sequence::of($hill, 0.0, $cuts);
+            $mine = self::cost($hill, $best, $cuts);
+            // Every other way to stack 20, 30 and 50 over the hill costs as much or more.
+            $ways = [[]];
+            while ($ways !== []) {
+                $way = array_pop($ways);
+                if (array_sum($way) >= 96.9) {
+                    $this->assertLessThanOrEqual(self::cost($hill, $way, $cuts) * 1.0005, $mine, implode(' ', $way));
+                } else {
+                    array_push($ways, [...$way, 20.0], [...$way, 30.0], [...$way, 50.0]);
+                }
+            }
+        }
+        $this->assertSame([], Sequence::of(self::grid(fn (): float => 0.0)->mesh(), 0.0, CutSettings::of()));
+    }
+
+    public function test_what_is_in_store_limits_the_sequence_and_prices_turn_it(): void
+    {
+        $block = self::grid(fn (): float => 100.0)->mesh();
+        $stock = fn (?int $count, ?int $price = null): CutSettings => CutSettings::of(thickness: 20.0, price: 1000, more: [StockSheet::of(50.0, 640.0, 500.0, $count, $price)]);
+        $this->assertSame([50.0, 50.0], Sequence::of($block, 0.0, $stock(null)));
+        $this->assertSame(array_fill(0, 5, 20.0), Sequence::of($block, 0.0, $stock(1)), 'one in store is of no use: with three of 20 it would stand over the land');
+        $one = Sequence::of(self::grid(fn (): float => 110.0)->mesh(), 0.0, $stock(1));
+        sort($one);
+        $this->assertSame([20.0, 20.0, 20.0, 50.0], $one, 'here it is');
+        $this->assertSame(array_fill(0, 5, 20.0), Sequence::of($block, 0.0, $stock(0)));
+        $this->assertSame(array_fill(0, 5, 20.0), Sequence::of($block, 0.0, $stock(null, 90_000)), 'dear sheets are left on the shelf');
+    }
+
+    public function test_schools_differ_in_work_weight_and_dust(): void
+    {
+        $hill = self::grid(fn (float $x, float $y): float => 97.0 * max(0.0, 1.0 - hypot($x - 150.0, $y - 75.0) / 160.0))->mesh();
+        $cuts = CutSettings::of(price: 900);
+        [$carved, $filled] = array_map(fn (CutSchool $s): FoamWork => FoamWork::of(FoamStack::of($hill, 0.0, 20.0, $s), $cuts), [CutSchool::Carved, CutSchool::Fill]);
+        $this->assertGreaterThan($carved->weight, $filled->weight, 'filler is heavy');
+        $this->assertEqualsWithDelta($carved->cutting + $carved->gluing + $carved->shaping, $carved->minutes(), 1e-9);
+        $this->assertSame(25.0, $carved->gluing);
+        $this->assertEqualsWithDelta($hill->volumeAbove(0.0) * 32e-9, $carved->weight, 1e-6, 'what stays is the hill');
+        $this->assertSame(900.0, $carved->cost, 'one sheet');
+        $this->assertNull(FoamWork::of(FoamStack::of($hill, 0.0, 20.0, CutSchool::Fill), CutSettings::of())->cost, 'no price yet');
+    }
+
+    /** @param  list<float>  $way the sum that is made least, with exact areas */
+    private static function cost(HeightMesh $shape, array $way, CutSettings $cuts): float
+    {
+        $stack = FoamStack::of($shape, 0.0, $way, $cuts->school);
+        $bottom = $sum = 0.0;
+        foreach ($way as $k => $t) {
+            $area = 0.0;
+            foreach ($stack->layers as $layer) {
+                $area = $layer->index === $k + 1 ? $layer->area : $area;
+            }
+            $land = $shape->volumeAbove($bottom) - $shape->volumeAbove($bottom + $t);
+            [$under] = Contours::of($shape, [$bottom + 0.01]);
+            $sum += $area * $t + 0.5 * max(0.0, $area * $t - $land) + 3.0 * max(0.0, $land - $area * $t) + 0.6 * $under->areaAbove;
+            $bottom += $t;
+        }
+
+        return $sum;
     }
 
     public function test_settings_that_cannot_be_are_refused(): void
     {
-        foreach (['cuts/sheet_mm' => ['thickness' => 0.0], 'cuts/skin_mm' => ['skin' => -1.0], 'cuts/sheet_width_mm' => ['sheetWidth' => 3.0]] as $place => $with) {
+        foreach (['cuts/sheet_mm' => ['thickness' => 0.0], 'cuts/skin_mm' => ['skin' => -1.0], 'cuts/sheet_width_mm' => ['sheetWidth' => 3.0], 'cuts/kerf_mm' => ['kerf' => -1.0], 'cuts/margin_mm' => ['margin' => 300.0]] as $place => $with) {
             try {
                 CutSettings::of(...$with);
                 $this->fail("{$place} accepted");

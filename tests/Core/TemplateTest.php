@@ -108,11 +108,11 @@ final class TemplateTest extends TestCase
         $flat = FoamStack::of($this->plain(1200.0, 600.0, 18.0), 0.0, 20.0, CutSchool::Carved);
         $parts = LayerPieces::of($flat, CutSettings::of(sheetWidth: 500.0, sheetDepth: 600.0));
         $this->assertSame(['1.1'], $parts->parted);
-        $this->assertCount(3, $parts->pieces);
-        $this->assertEqualsWithDelta(1200.0 * 600.0, array_sum(array_column($parts->pieces, 'area')), 1.0);
-        $this->assertSame('1.1a', $parts->pieces[0]->id);
+        $this->assertCount(3, $parts->pieces['20']);
+        $this->assertEqualsWithDelta(1200.0 * 600.0, array_sum(array_column($parts->pieces['20'], 'area')), 1.0);
+        $this->assertSame('1.1a', $parts->pieces['20'][0]->id);
         $whole = LayerPieces::of($flat, CutSettings::of());
-        $this->assertSame([[], 1], [$whole->parted, count($whole->pieces)]);
+        $this->assertSame([[], 1], [$whole->parted, count($whole->pieces['20'])]);
         $speck = FoamStack::of($this->plain(20.0, 15.0, 18.0), 0.0, 20.0, CutSchool::Carved);
         $this->assertSame([[], ['1.1']], [LayerPieces::of($speck, CutSettings::of())->pieces, LayerPieces::of($speck, CutSettings::of())->filler]);
     }

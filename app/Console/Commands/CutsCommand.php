@@ -7,7 +7,6 @@ namespace App\Console\Commands;
 use App\Workshop\Cuts\CutLand;
 use App\Workshop\Land\LandDesk;
 use IdleRidge\Core\Cuts\CutSchool;
-use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Measure\Refusal;
 
@@ -24,7 +23,7 @@ final class CutsCommand extends RidgeCommand
         $cuts = $project->layout->cuts;
         if ($this->word('school') !== '') {
             $school = CutSchool::tryFrom($this->word('school')) ?? throw new Refusal('the school is carved or fill', '--school');
-            $cuts = CutSettings::of($school, $cuts->thickness, $cuts->skin, $cuts->sheetWidth, $cuts->sheetDepth);
+            $cuts = $cuts->by($school);
         }
         $works = new CutLand;
         $model = $project->land($section, GroundSolver::solve($project->groundProblem($section), LandDesk::CELL));

@@ -19,7 +19,7 @@ final class NestCommand extends RidgeCommand
         $problem = NestFile::read($this->contents($this->file()));
         $nested = Nester::lay($problem, $this->number('seconds', 0.0, 600.0, 's'), (int) $this->number('seed', 0.0, 1e9));
         if ($this->word('svg') !== '') {
-            $this->put($this->word('svg'), SheetDrawing::file($problem, $nested));
+            $this->put($this->word('svg'), SheetDrawing::file(['all' => $problem], ['all' => $nested]));
         }
 
         return [

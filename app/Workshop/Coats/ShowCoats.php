@@ -54,7 +54,7 @@ final readonly class ShowCoats
         $picked = $zone === null ? null : $this->picked($states[$zone->uid], $query['coat'] ?? '');
         $words = new ClockWords($plan->work->zone(), $plan->work->now);
         $address = fn (array $more): string => route('coats.show', [$layout, $section->uid, ...$more]);
-        $page = new CoatsPage($plan, $section, $zones, $plan->work->surveys[$section->uid]->zones ?? [], $states, $zone, $picked, $words, $project->layout->cuts->thickness, $address);
+        $page = new CoatsPage($plan, $section, $zones, $plan->work->surveys[$section->uid]->zones ?? [], $states, $zone, $picked, $words, $project->layout->cuts->first()->thickness, $address);
         $mode = $zones === [] || ($query['edit'] ?? '') === 'new' ? 'new' : (($query['edit'] ?? '') === 'zone' ? 'zone' : 'coat');
 
         return [

@@ -8,6 +8,7 @@ use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Cuts\Piece;
+use IdleRidge\Core\Cuts\Sequence;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -21,14 +22,14 @@ final class CutLand
     {
         $land = $model->terrain(self::CELL)->grid();
 
-        return FoamStack::of(FoamStack::lessSkin($land, $cuts->skin)->mesh($section->width, $section->depth), $section->base, $cuts->thickness, $cuts->school, $project->bores($model->grading->runs));
+        $shape = FoamStack::lessSkin($land, $cuts->skin)->mesh($section->width, $section->depth);
+
+        return FoamStack::of($shape, $section->base, count($cuts->sheets) === 1 ? $cuts->first()->thickness : Sequence::of($shape, $section->base, $cuts), $cuts->school, $project->bores($model->grading->runs));
     }
 
     /** @return array<string, mixed> the form of docs/formats/cuts.schema.json */
     public function facts(FoamStack $stack, Section $section, CutSettings $cuts): array
     {
-        $sheets = $stack->sheets($cuts->sheetWidth, $cuts->sheetDepth);
-
         return [
             'section' => $section->uid,
             'school' => $stack->school->value,
@@ -41,7 +42,7 @@ final class CutLand
             'foam_mm3' => round($stack->foam, 1),
             'carved_mm3' => round($stack->carved, 1),
             'filler_mm3' => round($stack->filler, 1),
-            'sheets' => $sheets['count'] === 0 ? [] : [['thickness_mm' => $sheets['thickness'], 'count' => $sheets['count'], 'by' => 'area']],
+            'sheets' => array_map(fn (array $s): array => ['thickness_mm' => $s['thickness'], 'count' => $s['count'], 'by' => 'area'], $stack->sheets($cuts)),
         ];
     }
 }

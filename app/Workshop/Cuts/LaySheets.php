@@ -18,13 +18,14 @@ use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\Cache;
 
 /**
- * The pieces of a section's stack on sheets. A first layout is there at once; it is looked at closer in rounds of under a
- * second, so that a page can show how far it is and stop it. The best is kept under the hash of the land and the settings.
+ * The pieces of a section's stack on sheets, thickness by thickness. A first layout is there at once; it is looked at closer in
+ * rounds of under a second, so that a page can show how far it is and stop it. The best is kept under the hash of the land
+ * and the settings.
  */
 final readonly class LaySheets
 {
     /** Raise when what is kept changes its form. */
-    private const VERSION = 1;
+    private const VERSION = 2;
 
     public const ROUNDS = 8;
 
@@ -36,29 +37,48 @@ final readonly class LaySheets
     {
     }
 
-    public function problem(LayerPieces $pieces, CutSettings $cuts): NestProblem
-    {
-        return NestProblem::of([NestSheet::of('sheet', $cuts->sheetWidth, $cuts->sheetDepth, self::MOST_SHEETS)], array_slice($pieces->pieces, 0, NestProblem::MOST_PIECES), $cuts->kerf, $cuts->margin);
-    }
-
-    /** @return array{pieces: LayerPieces, problem: NestProblem, nested: Nested, round: int} the best so far, and how many rounds it has been looked at */
-    public function of(Project $project, Section $section, FoamStack $stack, bool $closer = false): array
+    public function of(Project $project, Section $section, FoamStack $stack, bool $closer = false): LaidSheets
     {
         $cuts = $project->layout->cuts;
         $pieces = LayerPieces::of($stack, $cuts);
-        $problem = $this->problem($pieces, $cuts);
+        $problems = [];
+        foreach ($pieces->pieces as $thickness => $those) {
+            $problems[$thickness] = NestProblem::of(self::stock($cuts, (float) $thickness), array_slice($those, 0, NestProblem::MOST_PIECES), $cuts->kerf, $cuts->margin);
+        }
+        krsort($problems, SORT_NUMERIC);
         $key = 'sheets-'.sha1(json_encode([self::VERSION, $this->desk->hash($project, $section, LandDesk::CELL), $cuts->toArray()], JSON_THROW_ON_ERROR));
         $kept = $this->store()->get($key);
-        [$nested, $round] = is_array($kept) && $kept[0] instanceof Nested ? $kept : [null, 0];
-        if ($nested === null || ($closer && $round < self::ROUNDS)) {
-            $found = Nester::lay($problem, $nested === null ? 0.0 : self::SECONDS, $round + 1);
-            $round = $nested === null ? 0 : $round + 1;
-            $better = $nested === null || [count($found->unplaced), count($found->used), $found->usedLength()] < [count($nested->unplaced), count($nested->used), $nested->usedLength()];
-            $nested = $better ? $found : $nested;
+        /** @var array<array-key, Nested> $nested */
+        [$nested, $round] = is_array($kept) ? $kept : [[], 0];
+        if ($nested === [] || ($closer && $round < self::ROUNDS)) {
+            $first = $nested === [];
+            foreach ($problems as $thickness => $problem) {
+                $found = Nester::lay($problem, $first ? 0.0 : self::SECONDS / count($problems), $round + 1);
+                $best = $nested[$thickness] ?? $found;
+                $nested[$thickness] = self::rank($found) < self::rank($best) ? $found : $best;
+            }
+            $round += $first ? 0 : 1;
             $this->store()->put($key, [$nested, $round], 86400 * 7);
         }
 
-        return ['pieces' => $pieces, 'problem' => $problem, 'nested' => $nested, 'round' => $round];
+        return new LaidSheets($pieces, $problems, $nested, $round);
+    }
+
+    /** @return list<NestSheet> */
+    private static function stock(CutSettings $cuts, float $thickness): array
+    {
+        $out = [];
+        foreach ($cuts->ofThickness($thickness) as $k => $sheet) {
+            $out[] = NestSheet::of("{$thickness}-{$k}", $sheet->width, $sheet->depth, min(self::MOST_SHEETS, $sheet->count ?? self::MOST_SHEETS));
+        }
+
+        return $out;
+    }
+
+    /** @return array{int, int, float} */
+    private static function rank(Nested $nested): array
+    {
+        return [count($nested->unplaced), count($nested->used), $nested->usedLength()];
     }
 
     private function store(): Repository

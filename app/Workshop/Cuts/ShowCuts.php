@@ -13,6 +13,7 @@ use App\Workshop\Land\LandDesk;
 use App\Workshop\Land\ShowRail;
 use App\Workshop\LoadProject;
 use IdleRidge\Core\Cuts\CutSchool;
+use IdleRidge\Core\Cuts\FoamWork;
 use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Measure\Length;
@@ -20,10 +21,7 @@ use IdleRidge\Core\Measure\Length;
 /** The Cuts screen: the stack taken apart, one layer laid flat with the next one's outline on it. */
 final readonly class ShowCuts
 {
-    /** Extruded foam board, kg/m³: a starting value from general trade practice. */
-    private const FOAM_DENSITY = 32.0;
-
-    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cut, private LaySheets $sheets, private ShowRail $rail)
+    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cut, private LaySheets $sheets, private CompareSchools $schools, private ShowRail $rail)
     {
     }
 
@@ -36,33 +34,35 @@ final readonly class ShowCuts
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
         $cuts = $project->layout->cuts;
-        $stack = $this->cut->stack($project, $this->desk->model($project, $section), $section, $cuts);
+        $model = $this->desk->model($project, $section);
+        $stack = $this->cut->stack($project, $model, $section, $cuts);
         $indices = array_map(fn (Layer $layer): int => $layer->index, $stack->layers);
         $picked = in_array($picked, $indices, true) ? $picked : ($indices[0] ?? 0);
         $at = array_search($picked, $indices, true);
-        $from = ['sheets of' => Length::decimal($cuts->thickness, 2).' mm', 'skin' => Length::decimal($cuts->skin, 2).' mm'];
+        $from = ['stack' => $stack->words().' mm', 'skin' => Length::decimal($cuts->skin, 2).' mm'];
         $laid = $view === 'apart' || $stack->layers === [] ? null : $this->sheets->of($project, $section, $stack, $view === 'closer');
-        $sheets = $stack->sheets($cuts->sheetWidth, $cuts->sheetDepth);
-        $size = ['sheet' => Length::decimal($cuts->sheetWidth, 1).' × '.Length::decimal($cuts->sheetDepth, 1).' mm'];
-        $of = 'of '.Length::decimal($cuts->sheetWidth, 0).' × '.Length::decimal($cuts->sheetDepth, 0);
+        $first = $cuts->first();
+        $sheets = array_sum(array_column($stack->sheets($cuts), 'count'));
+        $of = count($cuts->sheets) === 1 ? 'of '.Length::decimal($first->width, 0).' × '.Length::decimal($first->depth, 0) : '';
+        $size = ['sheet' => Length::decimal($first->width, 1).' × '.Length::decimal($first->depth, 1).' mm'];
         $rest = $stack->school === CutSchool::Carved
             ? ['label' => 'Carved away', 'figure' => new Figure($stack->carved / 1e6, 'l', 'foam less the land under its skin', $from, decimals: 1), 'unit' => 'l']
             : ['label' => 'Filler', 'figure' => new Figure($stack->filler / 1e6, 'l', 'the land under its skin less foam', $from, decimals: 1), 'unit' => 'l'];
 
         return [
             'layout' => $layout, 'section' => $section, 'sheet' => $project->layout, 'cuts' => $cuts, 'units' => $project->layout->units, 'stack' => $stack, 'picked' => $picked,
-            'rail' => $this->rail->of($project, $section),
+            'rail' => $this->rail->of($project, $section), 'schools' => $stack->layers === [] ? [] : $this->schools->of($project, $model, $section),
             'view' => $view === 'apart' ? 'apart' : 'sheets', 'laid' => $laid, 'rounds' => LaySheets::ROUNDS, 'looking' => $view === 'closer',
-            'apart' => $laid === null ? StackDrawing::of($section, $stack, $picked) : SheetDrawing::of($laid['problem'], $laid['nested'], 734.0, (string) $picked),
+            'apart' => $laid === null ? StackDrawing::of($section, $stack, $picked) : SheetDrawing::of($laid->problems, $laid->nested, 734.0, (string) $picked),
             'flat' => $at === false ? null : LayerDrawing::of($section, $stack->layers[$at], $stack->layers[$at + 1] ?? null),
             'layer' => $at === false ? null : $stack->layers[$at],
             'facts' => [
                 $laid === null
-                    ? ['label' => 'Sheets, by area', 'figure' => new Figure($sheets['count'], 'sheets', 'area of all layers over the area of a sheet, rounded up; laying the pieces out may take more', $from + $size), 'unit' => $of]
-                    : ['label' => 'Sheets, laid out', 'figure' => new Figure(count($laid['nested']->used), 'sheets', 'pieces laid out by their outlines, a kerf apart', $from + $size + ['kerf' => Length::decimal($cuts->kerf, 2).' mm', 'covered' => Length::decimal(100.0 * $laid['nested']->utilisation(), 0).' %']), 'unit' => $of],
+                    ? ['label' => 'Sheets, by area', 'figure' => new Figure($sheets, 'sheets', 'area of all layers over the area of a sheet, rounded up; laying the pieces out may take more', $from + $size), 'unit' => $of]
+                    : ['label' => 'Sheets, laid out', 'figure' => new Figure($laid->count(), 'sheets', 'pieces laid out by their outlines, a kerf apart', $from + $size + ['kerf' => Length::decimal($cuts->kerf, 2).' mm', 'covered' => Length::decimal(100.0 * $laid->utilisation(), 0).' %']), 'unit' => $of],
                 ['label' => 'Foam', 'figure' => new Figure($stack->foam / 1e6, 'l', 'area of each layer × its thickness', $from, decimals: 1), 'unit' => 'l'],
                 $rest,
-                ['label' => 'Foam as it stands', 'figure' => new Figure(($stack->foam - $stack->carved) * self::FOAM_DENSITY / 1e9, 'kg', 'foam that stays × 32 kg/m³', $from, 'starting value', 2), 'unit' => 'kg'],
+                ['label' => 'Foam as it stands', 'figure' => new Figure(($stack->foam - $stack->carved) * FoamWork::FOAM / 1e9, 'kg', 'foam that stays × 32 kg/m³', $from, 'starting value', 2), 'unit' => 'kg'],
             ],
         ];
     }

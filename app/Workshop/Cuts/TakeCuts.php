@@ -116,9 +116,8 @@ final readonly class TakeCuts
         return sprintf("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%1\$smm\" height=\"%2\$smm\" viewBox=\"0 0 %1\$s %2\$s\">\n%3\$s</svg>\n", Svg::n($x2 - $x1), Svg::n($y2 - $y1), $marks);
     }
 
-    /** @param  array{problem: \IdleRidge\Core\Cuts\Nesting\NestProblem, nested: \IdleRidge\Core\Cuts\Nesting\Nested}  $laid */
-    private function sheetsFile(array $laid): string
+    private function sheetsFile(LaidSheets $laid): string
     {
-        return SheetDrawing::file($laid['problem'], $laid['nested']);
+        return SheetDrawing::file($laid->problems, $laid->nested);
     }
 }

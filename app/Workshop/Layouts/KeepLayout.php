@@ -13,8 +13,6 @@ use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Time\Uids;
 use App\Workshop\Typed;
 use IdleRidge\Core\Cure\Room as CoreRoom;
-use IdleRidge\Core\Cuts\CutSchool;
-use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Units;
@@ -85,18 +83,13 @@ final readonly class KeepLayout
         $reach = $typed->has('bank_reach_mm') ? ($typed->text('bank_reach_mm') === '' ? null : $typed->length('bank_reach_mm', current: $old->bankReach)) : $old->bankReach;
         $tension = $typed->number('tension', $old->tension);
         $stiffness = $typed->length('stiffness_mm', $old->stiffness, $old->stiffness);
-        $c = $old->cuts;
-        $school = CutSchool::tryFrom($typed->text('cuts.school')) ?? $c->school;
-        $cuts = [];
-        foreach (['sheet_mm' => $c->thickness, 'skin_mm' => $c->skin, 'sheet_width_mm' => $c->sheetWidth, 'sheet_depth_mm' => $c->sheetDepth, 'kerf_mm' => $c->kerf, 'margin_mm' => $c->margin] as $key => $now) {
-            $cuts[] = $typed->length("cuts.{$key}", $now, $now);
-        }
+        $cuts = CutForm::read($typed, $old->cuts);
         $north = $typed->number('north_deg', $old->northDeg);
         $edges = $typed->has('viewing_edges') ? array_values(array_filter(array_map('strval', array_filter($typed->list('viewing_edges'), 'is_scalar')))) : $old->viewingEdges;
 
         return $typed->made(fn (): LayoutSheet => LayoutSheet::of(
             $old->uid, $typed->text('name', $old->name), $ratio, $gauge, $units, $typed->text('zone', $old->zone), strtoupper($typed->text('currency', $old->currency)),
-            $edges, $typed->text('region', $old->region), $typed->text('season', $old->season), $typed->has('vehicles') ? $this->vehicles($typed, $old) : $old->vehicles, $margin, $face, $reach, $tension, $stiffness, CutSettings::of($school, ...$cuts),
+            $edges, $typed->text('region', $old->region), $typed->text('season', $old->season), $typed->has('vehicles') ? $this->vehicles($typed, $old) : $old->vehicles, $margin, $face, $reach, $tension, $stiffness, $cuts(),
             $typed->kept() + $old->typed, $old->extra, $typed->has('show_on') ? ($typed->text('show_on') ?: null) : $old->showOn, $north, $typed->has('felt_grade') ? $typed->text('felt_grade') === '1' : $old->feltGrade,
         ));
     }

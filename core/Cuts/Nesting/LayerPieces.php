@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Cuts\Nesting;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Piece;
+use IdleRidge\Core\Cuts\StockSheet;
 use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\Halves;
 
@@ -17,7 +18,7 @@ final readonly class LayerPieces
     public const SPECK = 400.0;
 
     /**
-     * @param list<NestPiece> $pieces
+     * @param array<array-key, list<NestPiece>> $pieces thickness → pieces
      * @param list<string> $parted pieces that were parted
      * @param list<string> $filler pieces too small to cut
      */
@@ -35,12 +36,12 @@ final readonly class LayerPieces
 
                     continue;
                 }
-                $parts = self::parts($piece, $cuts);
+                $parts = self::parts($piece, $cuts->ofThickness($layer->thickness) ?: [$cuts->first()], $cuts->margin);
                 if (count($parts) > 1) {
                     $parted[] = $piece->id;
                 }
                 foreach ($parts as $k => $rings) {
-                    $pieces[] = NestPiece::of(count($parts) > 1 ? $piece->id.chr(97 + $k % 26) : $piece->id, $rings);
+                    $pieces[(string) $layer->thickness][] = NestPiece::of(count($parts) > 1 ? $piece->id.chr(97 + $k % 26) : $piece->id, $rings);
                 }
             }
         }
@@ -49,12 +50,15 @@ final readonly class LayerPieces
     }
 
     /**
-     * Halved across its longer side until every part fits a sheet, as it lies or turned a quarter.
+     * Halved across its longer side until every part fits the largest sheet, as it lies or turned a quarter.
      *
+     * @param non-empty-list<StockSheet> $sheets
      * @return list<list<list<array{float, float}>>>
      */
-    private static function parts(Piece $piece, CutSettings $cuts): array
+    private static function parts(Piece $piece, array $sheets, float $margin): array
     {
+        $sheet = array_reduce($sheets, fn (StockSheet $a, StockSheet $b): StockSheet => $b->area() > $a->area() ? $b : $a, $sheets[0]);
+        [$long, $short] = [max($sheet->width, $sheet->depth) - 2.0 * $margin, min($sheet->width, $sheet->depth) - 2.0 * $margin];
         $rest = [$piece->rings];
         $out = [];
         while ($rest !== [] && count($out) < 24) {
@@ -64,7 +68,6 @@ final readonly class LayerPieces
             }
             [$x1, $y1, $x2, $y2] = Box::around($rings[0]);
             [$w, $h] = [$x2 - $x1, $y2 - $y1];
-            [$long, $short] = [max($cuts->sheetWidth, $cuts->sheetDepth) - 2.0 * $cuts->margin, min($cuts->sheetWidth, $cuts->sheetDepth) - 2.0 * $cuts->margin];
             if (max($w, $h) <= $long + 1e-6 && min($w, $h) <= $short + 1e-6) {
                 $out[] = $rings;
 

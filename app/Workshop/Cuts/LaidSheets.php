@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Cuts;
+
+use IdleRidge\Core\Cuts\Nesting\LayerPieces;
+use IdleRidge\Core\Cuts\Nesting\Nested;
+use IdleRidge\Core\Cuts\Nesting\NestProblem;
+
+/** Pieces laid on sheets, by thickness, and how many rounds they have been looked at. */
+final readonly class LaidSheets
+{
+    /** Strips narrower than this are no offcut, mm. */
+    private const OFFCUT = 80.0;
+
+    /**
+     * @param array<array-key, NestProblem> $problems
+     * @param array<array-key, Nested> $nested
+     */
+    public function __construct(public LayerPieces $pieces, public array $problems, public array $nested, public int $round)
+    {
+    }
+
+    public function count(): int
+    {
+        return array_sum(array_map(fn (Nested $n): int => count($n->used), $this->nested));
+    }
+
+    /** Area of the pieces over that of the sheets, 0 … 1. */
+    public function utilisation(): float
+    {
+        $sheets = array_sum(array_map(fn (Nested $n): float => array_sum(array_map(fn (array $s): float => $s['width'] * $s['height'], $n->used)), $this->nested));
+
+        return $sheets > 0.0 ? array_sum(array_map(fn (Nested $n): float => $n->area, $this->nested)) / $sheets : 0.0;
+    }
+
+    /** @return list<string> */
+    public function unplaced(): array
+    {
+        return array_merge(...array_values(array_map(fn (Nested $n): array => $n->unplaced, $this->nested)));
+    }
+
+    /** @return list<array{width: float, height: float, thickness: float}> strips of full height that are left over, the widest first */
+    public function offcuts(): array
+    {
+        $out = [];
+        foreach ($this->nested as $thickness => $nested) {
+            foreach ($nested->used as $sheet) {
+                if ($sheet['width'] - $sheet['right'] >= self::OFFCUT) {
+                    $out[] = ['width' => $sheet['width'] - $sheet['right'], 'height' => $sheet['height'], 'thickness' => (float) $thickness];
+                }
+            }
+        }
+        usort($out, fn (array $a, array $b): int => $b['width'] <=> $a['width']);
+
+        return $out;
+    }
+}
