@@ -14,12 +14,12 @@ use IdleRidge\Core\Geometry\HeightMesh;
 final class Sequence
 {
     /** Carving away costs this share of the foam itself, filling up so many times as much: starting values. */
-    private const CARVING = 0.5;
+    public const CARVING = 0.5;
 
-    private const FILLING = 3.0;
+    public const FILLING = 3.0;
 
     /** A layer more costs as much as so many millimetres of foam under all of it: gluing, cutting. A starting value. */
-    private const LAYER = 0.6;
+    public const LAYER = 2.5;
 
     /** So much of a sheet can be covered at best. */
     private const COVERED = 0.85;

@@ -38,4 +38,41 @@ final class CutsTest extends BrowserCase
         $this->assertSame('-20', $this->find('[name="cuts[sheet_mm]"]')->getAttribute('value'));
         $this->assertEquals(20, $layout->fresh()?->cuts['sheet_mm']);
     }
+
+    public function test_pieces_are_laid_on_sheets_looked_at_closer_and_stopped(): void
+    {
+        $section = $this->demo();
+        $layout = Layout::query()->findOrFail($section->layout_id);
+        $this->visit("/layouts/{$layout->uid}/sections/{$section->uid}/cuts?layer=4");
+        $this->find('.cut-sheet .tools a:nth-child(2)')->click();
+        $this->until('document.querySelectorAll(".sheets .sheet-edge").length > 4', 'sheets with pieces');
+        $this->assertNotNull($this->find('.sheets .foam.on'), 'pieces of the layer that is laid flat are marked');
+        $this->find('.cut-sheet button.link')->click();
+        $this->until('document.querySelector("progress")?.value >= 2', 'two closer looks', 20);
+        $this->find('.cut-sheet a.link.end')->click();
+        $this->until('document.querySelector(".cut-sheet")?.textContent.includes("a first layout")', 'it to stop');
+        $value = $this->js('return document.querySelector("progress").value');
+        usleep(1_500_000);
+        $this->visit("/layouts/{$layout->uid}/sections/{$section->uid}/cuts?on=sheets");
+        $this->assertLessThanOrEqual($value + 1, $this->js('return document.querySelector("progress").value'), 'stopped is stopped');
+        $this->assertQuietConsole();
+    }
+
+    public function test_sheets_in_store_change_the_stack_and_a_wrong_one_is_refused_beside_its_row(): void
+    {
+        $section = $this->demo();
+        $layout = Layout::query()->findOrFail($section->layout_id);
+        $this->visit("/layouts/{$layout->uid}/sections/{$section->uid}/cuts");
+        foreach (['sheet_mm' => '50', 'sheet_width_mm' => '1250', 'sheet_depth_mm' => '600'] as $part => $text) {
+            $this->type("[name=\"cuts[more][0][{$part}]\"]", $text);
+        }
+        $this->button('Cut again')->click();
+        $this->until('document.querySelector(".title .sub").textContent.includes("× 50")', 'a stack of two thicknesses');
+        $this->type('[name="cuts[more][1][sheet_mm]"]', '900');
+        $this->type('[name="cuts[more][1][sheet_width_mm]"]', '500');
+        $this->type('[name="cuts[more][1][sheet_depth_mm]"]', '500');
+        $this->button('Cut again')->click();
+        $this->until('document.querySelector(".stock .fault")?.textContent.includes("must lie between 3 mm and 200 mm")', 'the refusal');
+        $this->assertQuietConsole();
+    }
 }

@@ -186,7 +186,7 @@ final class CutsTest extends TestCase
             }
             $land = $shape->volumeAbove($bottom) - $shape->volumeAbove($bottom + $t);
             [$under] = Contours::of($shape, [$bottom + 0.01]);
-            $sum += $area * $t + 0.5 * max(0.0, $area * $t - $land) + 3.0 * max(0.0, $land - $area * $t) + 0.6 * $under->areaAbove;
+            $sum += $area * $t + Sequence::CARVING * max(0.0, $area * $t - $land) + Sequence::FILLING * max(0.0, $land - $area * $t) + Sequence::LAYER * $under->areaAbove;
             $bottom += $t;
         }
 

@@ -15,7 +15,7 @@ final class CutsTakeTest extends FeatureCase
     {
         $section = $this->demo()->sections()->firstOrFail();
         foreach ([
-            'pdf?layer=4&paper=a3' => ['application/pdf', '%PDF-', 'tarnhead-layer-4.pdf'], 'plan' => ['application/pdf', '%PDF-', 'tarnhead-plan.pdf'], 'svg?layer=4' => ['image/svg+xml', '<?xml', 'tarnhead-layer-4.svg'],
+            'pdf?layer=4&paper=a3' => ['application/pdf', '%PDF-', 'tarnhead-layer-4.pdf'], 'plan' => ['application/pdf', '%PDF-', 'tarnhead-plan.pdf'], 'risers' => ['application/pdf', '%PDF-', 'tarnhead-risers.pdf'], 'svg?layer=4' => ['image/svg+xml', '<?xml', 'tarnhead-layer-4.svg'],
             'dxf?layer=0' => ['image/vnd.dxf', '  0', 'tarnhead-layers.dxf'], 'sheets' => ['image/svg+xml', '<?xml', 'tarnhead-sheets.svg'], 'stl' => ['model/stl', 'Idle Ridge', 'tarnhead.stl'],
         ] as $path => [$type, $begins, $name]) {
             $answer = $this->get($this->at($section, "/cuts/take/{$path}"))->assertOk()->assertHeader('Content-Type', $type);
@@ -27,6 +27,8 @@ final class CutsTakeTest extends FeatureCase
         $this->assertSame(1, preg_match('/width="([\d.]+)mm" height="([\d.]+)mm" viewBox="0 0 \1 \2"/', $svg), 'a millimetre is a millimetre');
         $this->from('/')->get($this->at($section, '/cuts/take/pdf?paper=a9'))->assertSessionHasErrors('paper');
         $this->get($this->at($section, '/cuts/take/gif'))->assertNotFound();
+        $this->get($this->at($section, '/cuts?on=risers'))->assertOk()->assertSee('Running line, heights')->assertSee('of sheets');
+        $this->get($this->at($this->board(), '/cuts?on=risers'))->assertOk()->assertSee('Lay a run over this board');
         $this->get($this->at($this->board(), '/cuts/take/pdf'))->assertOk();
         $this->get($this->at($this->board(), '/cuts/take/svg?layer=7'))->assertOk();
     }

@@ -21,15 +21,15 @@ use IdleRidge\Core\Measure\Length;
 /** The Cuts screen: the stack taken apart, one layer laid flat with the next one's outline on it. */
 final readonly class ShowCuts
 {
-    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cut, private LaySheets $sheets, private CompareSchools $schools, private ShowRail $rail)
+    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cut, private LaySheets $sheets, private CompareSchools $schools, private ShowRisers $risers, private ShowRail $rail)
     {
     }
 
     /**
-     * @param string $view `apart`, or `sheets` for the pieces on sheets; `closer` looks at these for another round
+     * @param string $view `apart`, `risers`, or `sheets` for the pieces on sheets; `closer` looks at these for another round
      * @return array<string, mixed> for the view cuts.show
      */
-    public function of(Layout $layout, SectionRow $row, int $picked, string $view = 'apart'): array
+    public function of(Layout $layout, SectionRow $row, int $picked, string $view = 'apart', string $run = ''): array
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
@@ -40,7 +40,7 @@ final readonly class ShowCuts
         $picked = in_array($picked, $indices, true) ? $picked : ($indices[0] ?? 0);
         $at = array_search($picked, $indices, true);
         $from = ['stack' => $stack->words().' mm', 'skin' => Length::decimal($cuts->skin, 2).' mm'];
-        $laid = $view === 'apart' || $stack->layers === [] ? null : $this->sheets->of($project, $section, $stack, $view === 'closer');
+        $laid = ! in_array($view, ['sheets', 'closer'], true) || $stack->layers === [] ? null : $this->sheets->of($project, $section, $stack, $view === 'closer');
         $first = $cuts->first();
         $sheets = array_sum(array_column($stack->sheets($cuts), 'count'));
         $of = count($cuts->sheets) === 1 ? 'of '.Length::decimal($first->width, 0).' × '.Length::decimal($first->depth, 0) : '';
@@ -52,7 +52,7 @@ final readonly class ShowCuts
         return [
             'layout' => $layout, 'section' => $section, 'sheet' => $project->layout, 'cuts' => $cuts, 'units' => $project->layout->units, 'stack' => $stack, 'picked' => $picked,
             'rail' => $this->rail->of($project, $section), 'schools' => $stack->layers === [] ? [] : $this->schools->of($project, $model, $section),
-            'view' => $view === 'apart' ? 'apart' : 'sheets', 'laid' => $laid, 'rounds' => LaySheets::ROUNDS, 'looking' => $view === 'closer',
+            'view' => $view === 'closer' ? 'sheets' : $view, 'risers' => $view === 'risers' ? $this->risers->of($project, $section, $model, $run) : null, 'laid' => $laid, 'rounds' => LaySheets::ROUNDS, 'looking' => $view === 'closer',
             'apart' => $laid === null ? StackDrawing::of($section, $stack, $picked) : SheetDrawing::of($laid->problems, $laid->nested, 734.0, (string) $picked),
             'flat' => $at === false ? null : LayerDrawing::of($section, $stack->layers[$at], $stack->layers[$at + 1] ?? null),
             'layer' => $at === false ? null : $stack->layers[$at],

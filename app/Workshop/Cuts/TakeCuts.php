@@ -12,22 +12,26 @@ use App\Models\Section as SectionRow;
 use App\Workshop\Land\LandDesk;
 use App\Workshop\LoadProject;
 use IdleRidge\Core\Cuts\FoamStack;
+use IdleRidge\Core\Cuts\Riser;
 use IdleRidge\Core\Cuts\Template;
 use IdleRidge\Core\Interchange\DxfDrawing;
 use IdleRidge\Core\Interchange\Stl;
+use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Project\BoardPlan;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
 use Illuminate\Support\Str;
 
 /** What is printed or cut from: templates at 1:1, the board's plan, sheets, the land as a solid. */
 final readonly class TakeCuts
 {
     /** form → type of the file */
-    public const FORMS = ['pdf' => 'application/pdf', 'plan' => 'application/pdf', 'svg' => 'image/svg+xml', 'dxf' => 'image/vnd.dxf', 'sheets' => 'image/svg+xml', 'stl' => 'model/stl'];
+    public const FORMS = ['pdf' => 'application/pdf', 'plan' => 'application/pdf', 'risers' => 'application/pdf', 'svg' => 'image/svg+xml', 'dxf' => 'image/vnd.dxf', 'sheets' => 'image/svg+xml', 'stl' => 'model/stl'];
 
     /** The solid's floor lies so far under the lowest land, mm. */
     private const FLOOR = 10.0;
 
-    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cut, private LaySheets $sheets)
+    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cut, private LaySheets $sheets, private ShowRisers $risers)
     {
     }
 
@@ -35,7 +39,7 @@ final readonly class TakeCuts
      * @param int $layer 0 for all of them
      * @return array{name: string, type: string, body: string}
      */
-    public function as(string $form, Layout $layout, SectionRow $row, int $layer, string $paper): array
+    public function as(string $form, Layout $layout, SectionRow $row, int $layer, string $paper, string $run = ''): array
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
@@ -45,16 +49,25 @@ final readonly class TakeCuts
         $body = match ($form) {
             'pdf' => TemplatePdf::of(self::templates($stack(), $layer), $paper, $title),
             'plan' => TemplatePdf::of([BoardPlan::of($project, $section, $model)], $paper, $title),
+            'risers' => TemplatePdf::of($this->risers($project, $section, $model, $run), $paper, $title),
             'svg' => self::svg(self::templates($stack(), $layer)),
             'dxf' => self::dxf(self::templates($stack(), $layer)),
             'sheets' => $this->sheetsFile($this->sheets->of($project, $section, $stack())),
             default => Stl::solid($this->desk->sheet($project, $section)->grid()->mesh($section->width, $section->depth), $this->desk->sheet($project, $section)->figures['z_min']->value - self::FLOOR),
         };
         $name = (Str::slug($section->name) ?: 'section').match ($form) {
-            'plan' => '-plan.pdf', 'sheets' => '-sheets.svg', 'stl' => '.stl', default => ($layer === 0 ? '-layers' : "-layer-{$layer}").".{$form}",
+            'plan' => '-plan.pdf', 'risers' => '-risers.pdf', 'sheets' => '-sheets.svg', 'stl' => '.stl', default => ($layer === 0 ? '-layers' : "-layer-{$layer}").".{$form}",
         };
 
         return ['name' => $name, 'type' => self::FORMS[$form], 'body' => $body];
+    }
+
+    /** @return list<Template> */
+    private function risers(Project $project, Section $section, LandModel $model, string $run): array
+    {
+        $risers = $this->risers->of($project, $section, $model, $run)['risers'];
+
+        return array_map(fn (Riser $riser, int $k): Template => $riser->template('R'.($k + 1)), $risers, array_keys($risers));
     }
 
     /** @return list<Template> */

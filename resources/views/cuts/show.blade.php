@@ -10,15 +10,17 @@
         <x-said />
         <div class="grid"><div class="col">
             <section class="sheet profile-sheet cut-sheet" id="cut-sheet"><header>
-                <div class="tools"><a class="tool" href="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked]) }}" @if ($view === 'apart') aria-current="true" @endif>The stack, taken apart</a><a class="tool" href="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked, 'on' => 'sheets']) }}" @if ($view === 'sheets') aria-current="true" @endif>On sheets</a></div>
-                @if ($laid === null)<span class="meta">figures at the left are bottoms over the datum, mm; touch a layer to lay it flat</span>
+                <div class="tools"><a class="tool" href="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked]) }}" @if ($view === 'apart') aria-current="true" @endif>The stack, taken apart</a><a class="tool" href="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked, 'on' => 'sheets']) }}" @if ($view === 'sheets') aria-current="true" @endif>On sheets</a><a class="tool" href="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked, 'on' => 'risers']) }}" @if ($view === 'risers') aria-current="true" @endif>Risers</a></div>
+                @if ($risers !== null)<span class="meta">{{ $risers['run'] === null ? 'no run over this board' : $risers['run']->name.', heights × '.Length::decimal($risers['stretch'], 1) }}</span>
+                @elseif ($laid === null)<span class="meta">figures at the left are bottoms over the datum, mm; touch a layer to lay it flat</span>
                 @elseif ($laid->round < $rounds)
                     <span class="meta">{{ $looking ? 'looking closer' : 'a first layout' }}</span>
                     <progress max="{{ $rounds }}" value="{{ $laid->round }}" aria-label="How far the closer look is"></progress>
                     @if ($looking)<a class="link end" href="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked, 'on' => 'sheets']) }}">Stop</a><span hx-get="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked, 'on' => 'closer']) }}" hx-trigger="load" hx-target="#land" hx-select="#land" hx-swap="outerHTML"></span>
                     @else<button type="button" class="link end" hx-get="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked, 'on' => 'closer']) }}" hx-target="#land" hx-select="#land" hx-swap="outerHTML">Look closer</button>@endif
                 @else<span class="meta">the best of {{ $rounds }} closer looks</span>@endif</header>
-                @if ($stack->layers === [])<p class="blank-words">There is no land above the board yet, so nothing is to be cut. Raise a hill on Land.</p>@else<div class="cut-hold">{!! $apart->toHtml() !!}</div>@endif
+                @if ($risers !== null)@include('cuts.risers')
+                @elseif ($stack->layers === [])<p class="blank-words">There is no land above the board yet, so nothing is to be cut. Raise a hill on Land.</p>@else<div class="cut-hold">{!! $apart->toHtml() !!}</div>@endif
                 @if ($laid !== null)
                     <p class="in small">@if ($laid->unplaced() !== [])<b class="bad">Fits no sheet: {{ implode(', ', $laid->unplaced()) }}.</b> @endif @if ($laid->offcuts() !== [])Left over: @foreach (array_slice($laid->offcuts(), 0, 4) as $strip){{ $loop->first ? '' : ', ' }}<span class="num">{{ Length::decimal($strip['width'], 0) }} × {{ Length::decimal($strip['height'], 0) }}</span>@endforeach mm. @endif @if ($laid->pieces->parted !== [])Parted with a butt joint: {{ implode(', ', $laid->pieces->parted) }}. @endif @if ($laid->pieces->filler !== []){{ count($laid->pieces->filler) }} {{ count($laid->pieces->filler) === 1 ? 'speck' : 'specks' }} under 4 cm² left to filler. @endif</p>
                 @endif
@@ -44,9 +46,10 @@
                         @foreach ([...$cuts->sheets, null] as $k => $kind)
                             @php($in1 = $k === 0 ? 'cuts' : 'cuts[more]['.($k - 1).']')
                             @php($at1 = $k === 0 ? 'cuts' : 'cuts/more/'.($k - 1))
-                            <tr>@foreach (['sheet_mm' => ['thickness', $kind?->thickness], 'sheet_width_mm' => ['width', $kind?->width], 'sheet_depth_mm' => ['depth', $kind?->depth]] as $part => [$word, $mm])<td><input name="{{ $in1 }}[{{ $part }}]" aria-label="{{ ucfirst($word) }} of sheets {{ $k + 1 }}" value="{{ $mm === null ? '' : Length::field($mm, $units) }}" autocomplete="off" @if ($errors->has("{$at1}/{$part}")) aria-invalid="true" @endif></td>@endforeach
-                                <td>@if ($k === 0)<span class="soft small">to buy</span>@else<input name="{{ $in1 }}[count]" aria-label="How many of sheets {{ $k + 1 }} are in store" placeholder="to buy" value="{{ $kind?->count }}" autocomplete="off" @if ($errors->has("{$at1}/count")) aria-invalid="true" @endif>@endif</td>
-                                <td><input name="{{ $in1 }}[price]" aria-label="Price of a sheet {{ $k + 1 }}, {{ $sheet->currency }}" placeholder="none yet" value="{{ $kind?->price === null ? '' : number_format($kind->price / 100, 2, '.', '') }}" autocomplete="off"></td></tr>
+                            @php($typed = fn (string $part, string|int|null $now) => old(str_replace('/', '.', $at1).'.'.$part, $now))
+                            <tr>@foreach (['sheet_mm' => ['thickness', $kind?->thickness], 'sheet_width_mm' => ['width', $kind?->width], 'sheet_depth_mm' => ['depth', $kind?->depth]] as $part => [$word, $mm])<td><input name="{{ $in1 }}[{{ $part }}]" aria-label="{{ ucfirst($word) }} of sheets {{ $k + 1 }}" value="{{ $typed($part, $mm === null ? '' : Length::field($mm, $units)) }}" autocomplete="off" @if ($errors->has("{$at1}/{$part}")) aria-invalid="true" @endif></td>@endforeach
+                                <td>@if ($k === 0)<span class="soft small">to buy</span>@else<input name="{{ $in1 }}[count]" aria-label="How many of sheets {{ $k + 1 }} are in store" placeholder="to buy" value="{{ $typed('count', $kind?->count) }}" autocomplete="off" @if ($errors->has("{$at1}/count")) aria-invalid="true" @endif>@endif</td>
+                                <td><input name="{{ $in1 }}[price]" aria-label="Price of a sheet {{ $k + 1 }}, {{ $sheet->currency }}" placeholder="none yet" value="{{ $typed('price', $kind?->price === null ? '' : number_format($kind->price / 100, 2, '.', '')) }}" autocomplete="off"></td></tr>
                             @foreach (['sheet_mm', 'sheet_width_mm', 'sheet_depth_mm', 'count', 'price'] as $part)@if ($errors->has("{$at1}/{$part}"))<tr><td colspan="5"><p class="fault">{{ $errors->first("{$at1}/{$part}") }}</p></td></tr>@endif @endforeach
                         @endforeach
                     </tbody></table>

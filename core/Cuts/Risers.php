@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Cuts;
+
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Track\Run;
+
+/** Blocks that carry a run's base along its grade: never further apart than a gap, and one wherever the grade changes. */
+final class Risers
+{
+    public const GAP = 100.0;
+
+    /** Lower ones are packing, mm. */
+    private const LEAST = 2.0;
+
+    /**
+     * @param array{float, float} $over stations between which the run lies over the board
+     * @param float $base the board's top, mm over the datum
+     * @param float $plate thickness of the base that lies on them
+     * @param float $sheet thickness of the sheets they are stacked of
+     * @return list<Riser> by station; none on bridges, which carry themselves
+     *
+     * @throws Refusal
+     */
+    public static function along(Run $run, array $over, float $base, float $plate, float $sheet, float $gap = self::GAP): array
+    {
+        Refusal::unlessBetween($gap, 20.0, 1000.0, 'The gap between risers', 'mm', 'gap');
+        Refusal::unlessBetween($plate, 0.0, 50.0, 'The track’s base', 'mm', 'plate');
+        $fixed = [$over[0], ...array_filter($run->grade->stations, fn (float $s): bool => $s > $over[0] + 1.0 && $s < $over[1] - 1.0), $over[1]];
+        $out = [];
+        foreach ($fixed as $k => $to) {
+            $from = $fixed[$k - 1] ?? $to;
+            $parts = $k === 0 ? 1 : max(1, (int) ceil(($to - $from) / $gap - 1e-9));
+            for ($n = 1; $n <= $parts; $n++) {
+                $station = $from + ($to - $from) * $n / $parts;
+                $height = $run->grade->heightAt($station) - $base - $plate;
+                if ($run->structureAt($station)?->kind !== 'bridge' && $height >= self::LEAST) {
+                    $slices = (int) floor($height / $sheet + 1e-9);
+                    // At a change of grade the top takes the mean of both.
+                    $grade = ($run->grade->gradeAt(max(0.0, $station - 0.5)) + $run->grade->gradeAt(min($run->alignment->length, $station + 0.5))) / 2.0;
+                    $out[] = new Riser($station, $height, rad2deg(atan($grade / 100.0)), $run->profile->halfWidth(true), $run->profile->halfWidth(false), $slices, $height - $slices * $sheet);
+                }
+            }
+        }
+
+        return $out;
+    }
+}
