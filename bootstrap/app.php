@@ -34,6 +34,10 @@ return Application::configure(basePath: dirname(__DIR__))
             if ($request->header('HX-Request') === 'true') {
                 return response()->view('land.faults', ['faults' => $invalid->errors()], 422);
             }
+            // A page that cannot be shown must not lead back to itself.
+            if ($request->isMethod('GET') && url()->previous() === $request->fullUrl()) {
+                return response()->view('errors.422', ['faults' => $invalid->errors()], 422);
+            }
         });
         $exceptions->render(function (StaleRecord $stale, Request $request) {
             $view = $request->header('HX-Request') === 'true' ? 'land.stale' : 'errors.409';

@@ -50,7 +50,11 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
         Route::delete('/', [SectionController::class, 'destroy'])->name('sections.destroy');
         Route::get('/land', [LandController::class, 'show'])->name('land.show');
         Route::get('/cuts', CutsController::class)->name('cuts.show');
-        Route::get('/cuts/take/{form}', [CutsController::class, 'take'])->whereIn('form', array_keys(TakeCuts::FORMS))->name('cuts.take');
+        Route::get('/cuts/take/{form}', [CutsController::class, 'take'])->whereIn('form', TakeCuts::FORMS)->name('cuts.take');
+        Route::get('/cuts/solids', [CutsController::class, 'solids'])->name('cuts.solids');
+        Route::post('/cuts/plan', [CutsController::class, 'plan'])->name('cuts.plan');
+        Route::post('/cuts/cut', [CutsController::class, 'cut'])->name('cuts.cut');
+        Route::post('/cuts/store', [CutsController::class, 'counted'])->name('cuts.store');
         Route::get('/coats', [CoatsController::class, 'show'])->name('coats.show');
         Route::post('/zones', [CoatsController::class, 'storeZone'])->name('zones.store');
         Route::patch('/zones/{zone}', [CoatsController::class, 'updateZone'])->name('zones.update');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Drawing;
 
 use App\Workshop\Coats\CoatsPage;
+use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Plan\CoatState;
@@ -101,7 +102,7 @@ final class CoreDrawing
         $room = self::FOOT - self::TOP - $tall - 14.0;
         $shrink = array_sum($sizes) > $room ? $room / array_sum($sizes) : 1.0;
         $y = self::FOOT - $tall;
-        $this->stratum('foam', $x, self::FOOT, $y, $width, true, 'foam', 'broken');
+        $this->stratum('foam', $x, self::FOOT, $y, $width, $this->formed()?->isWhole() ?? true, 'foam', 'broken');
         $marks = [[self::FOOT - $tall / 2.0, null]];
         $level = $y;
         foreach ($states as $k => $state) {
@@ -126,6 +127,18 @@ final class CoreDrawing
             $this->foldedMarks($states, $sizes, $shrink, $x, self::FOOT - $tall);
             $this->svg->open(['transform' => 'translate('.Svg::n($x + 13.0).' '.Svg::n($y - 8.0).') rotate(-90)'])->text('h', 0.0, 0.0, mb_substr($zone->name, 0, 16))->close();
         }
+    }
+
+    /** How far the foam under all zones has come; null where it is not on the schedule. */
+    private function formed(): ?CoatState
+    {
+        foreach (array_merge(...array_values($this->page->states)) as $state) {
+            if ($state->coat->recipe->stage === Stage::Form) {
+                return $state;
+            }
+        }
+
+        return null;
     }
 
     private function foam(Zone $zone): float
@@ -194,8 +207,11 @@ final class CoreDrawing
             $left = $right + 12.0;
             $this->svg->path('leader-line', Svg::d([[$right, $y], [$right + 5.0, $y], [$right + 8.0, $at - 4.0], [$left - 1.0, $at - 4.0]]));
             if ($state === null) {
-                $this->svg->text('h', $left, $at, 'Foam')->text('m tick', $left + 34.0, $at, '≈ '.Length::decimal($foam, 0));
-                $this->svg->text('note small', $left, $at + 14.0, sprintf('%d layers', max(1, (int) ceil($foam / $this->page->sheet))));
+                $layers = $this->page->plan->work->project->layout->cuts->school->isFoam();
+                $this->svg->text('h', $left, $at, $layers ? 'Foam' : 'Shell')->text('m tick', $left + 36.0, $at, '≈ '.Length::decimal($foam, 0));
+                $count = max(1, (int) ceil($foam / $this->page->sheet));
+                $words = $layers ? $count.($count === 1 ? ' layer' : ' layers') : 'ribs and web';
+                $this->svg->text('note small', $left, $at + 14.0, $words.($this->formed() === null || $this->formed()->isWhole() ? '' : ', not up yet'));
 
                 continue;
             }

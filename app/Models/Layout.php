@@ -22,7 +22,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float|null $bank_reach_mm
  * @property float $tension
  * @property float $stiffness_mm
- * @property array{school: string, sheet_mm: float, skin_mm: float, sheet_width_mm: float, sheet_depth_mm: float, kerf_mm?: float, margin_mm?: float, price?: int, more?: list<array<string, float|int>>} $cuts
+ * @property array<string, mixed> $cuts
  * @property array<string, string> $typed
  * @property string $file_extra
  * @property float $north_deg
@@ -89,6 +89,18 @@ final class Layout extends Record
     public function journalEntries(): HasMany
     {
         return $this->hasMany(JournalEntry::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Lot, $this> */
+    public function lots(): HasMany
+    {
+        return $this->hasMany(Lot::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Movement, $this> */
+    public function movements(): HasMany
+    {
+        return $this->hasMany(Movement::class)->orderBy('position')->orderBy('id');
     }
 
     /** @return HasMany<Revision, $this> */

@@ -23,6 +23,7 @@ use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
+use IdleRidge\Core\Shelf\Store;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Vehicle;
@@ -73,6 +74,7 @@ final class LoadProject
             $all($layout->coats(), fn (Values $r, string $uid): Coat => WorksFile::coat($r, $uid, $this->library)),
             $all($layout->applications(), WorksFile::laid(...)), $all($layout->rooms(), WorksFile::room(...)),
             $all($layout->benchSessions(), WorksFile::benchTime(...)), $all($layout->journalEntries(), WorksFile::entry(...)),
+            new Store($all($layout->lots(), StockFile::lot(...)), $all($layout->movements(), StockFile::movement(...))),
         );
     }
 

@@ -6,7 +6,10 @@ namespace IdleRidge\Core\Coats;
 
 use IdleRidge\Core\Measure\Refusal;
 
-/** A recipe on a zone: how thick, over what share of it, in how many passes. A zone's coats stand in their order. */
+/**
+ * A recipe on a zone: how thick, over what share of it, in how many passes; minutes of one pass where they are known better than
+ * by the recipe. A zone's coats stand in their order.
+ */
 final readonly class Coat
 {
     /** @param  array<string, mixed>  $extra */
@@ -19,6 +22,7 @@ final readonly class Coat
         public int $passes,
         public string $name,
         public array $extra,
+        public ?float $minutes,
     ) {
     }
 
@@ -28,16 +32,29 @@ final readonly class Coat
      *
      * @throws Refusal
      */
-    public static function of(string $uid, string $zone, Recipe $recipe, ?float $mm = null, float $share = 1.0, int $passes = 1, string $name = '', array $extra = []): self
+    public static function of(string $uid, string $zone, Recipe $recipe, ?float $mm = null, float $share = 1.0, int $passes = 1, string $name = '', array $extra = [], ?float $minutes = null): self
     {
         Refusal::unlessBetween($mm ?? $recipe->cure->referenceMm, 0.01, 200.0, 'The thickness', 'mm', 'mm');
         Refusal::unlessBetween($share, 0.01, 1.0, 'The share covered', '', 'share');
         Refusal::unlessBetween($passes, 1, 30, 'The number of passes', '', 'passes');
+        if ($minutes !== null) {
+            Refusal::unlessBetween($minutes, 1.0, 10_080.0, 'The work', 'min', 'minutes');
+        }
         if (mb_strlen($name) > 80) {
             throw new Refusal('At most 80 characters.', 'name');
         }
 
-        return new self($uid, $zone, $recipe, $mm ?? $recipe->cure->referenceMm, $share, $passes, trim($name), $extra);
+        return new self($uid, $zone, $recipe, $mm ?? $recipe->cure->referenceMm, $share, $passes, trim($name), $extra, $minutes);
+    }
+
+    /**
+     * Hands-on minutes of what is laid of one pass.
+     *
+     * @param float $share of the pass
+     */
+    public function minutesOf(float $area, float $track, float $share): float
+    {
+        return $this->minutes === null ? $this->recipe->labour->minutes($area, $track) : $this->minutes * $share;
     }
 
     public function title(): string

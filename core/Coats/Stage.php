@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Coats;
 /** The steps of the work, in the order in which they go over a board. */
 enum Stage: int
 {
+    case Form = 2;
     case Land = 3;
     case Rock = 4;
     case Earth = 5;
@@ -20,7 +21,7 @@ enum Stage: int
     public function word(): string
     {
         return match ($this) {
-            self::Land => 'land', self::Rock => 'rock', self::Earth => 'earth base', self::Hard => 'hard surfaces', self::Track => 'track dress',
+            self::Form => 'form', self::Land => 'land', self::Rock => 'rock', self::Earth => 'earth base', self::Hard => 'hard surfaces', self::Track => 'track dress',
             self::Cover => 'ground cover', self::Grass => 'grass', self::Growth => 'growth', self::Water => 'water',
         };
     }

@@ -6,13 +6,16 @@ namespace IdleRidge\Core\Cuts;
 
 use IdleRidge\Core\Measure\Refusal;
 
-/** What a layout cuts its land from: school, skin over the foam, what a cut takes, what stays free along a sheet's edges (mm), and the sheets there are. */
+/**
+ * What a layout cuts its land from: school, skin over the foam, what a cut takes, what stays free along a sheet's edges, what
+ * stays around hollows (null for none), the plate under track, the gap between risers (mm), and the sheets there are.
+ */
 final readonly class CutSettings
 {
     private const MOST_KINDS = 8;
 
     /** @param  non-empty-list<StockSheet>  $sheets the first is the one that foam is bought as */
-    private function __construct(public CutSchool $school, public float $skin, public float $kerf, public float $margin, public array $sheets)
+    private function __construct(public CutSchool $school, public float $skin, public float $kerf, public float $margin, public array $sheets, public ?float $hollow, public float $plate, public float $riserGap, public BoardBuild $board, public ShellBuild $shell)
     {
     }
 
@@ -31,6 +34,11 @@ final readonly class CutSettings
         float $margin = 0.0,
         array $more = [],
         ?int $price = null,
+        ?float $hollow = null,
+        float $plate = 0.0,
+        float $riserGap = Risers::GAP,
+        ?BoardBuild $board = null,
+        ?ShellBuild $shell = null,
     ): self {
         try {
             $first = StockSheet::of($thickness, $sheetWidth, $sheetDepth, null, $price);
@@ -40,16 +48,21 @@ final readonly class CutSettings
         Refusal::unlessBetween($skin, 0.0, 30.0, 'The skin', 'mm', 'cuts/skin_mm');
         Refusal::unlessBetween($kerf, 0.0, 20.0, 'The kerf', 'mm', 'cuts/kerf_mm');
         Refusal::unlessBetween($margin, 0.0, 0.4 * min($sheetWidth, $sheetDepth), 'The margin', 'mm', 'cuts/margin_mm');
+        if ($hollow !== null) {
+            Refusal::unlessBetween($hollow, 20.0, 500.0, 'What stays around a hollow', 'mm', 'cuts/hollow_mm');
+        }
+        Refusal::unlessBetween($plate, 0.0, 50.0, 'The plate under track', 'mm', 'cuts/plate_mm');
+        Refusal::unlessBetween($riserGap, 20.0, 1000.0, 'The gap between risers', 'mm', 'cuts/riser_gap_mm');
         if (count($more) >= self::MOST_KINDS) {
             throw new Refusal(sprintf('At most %d kinds of sheet.', self::MOST_KINDS), 'cuts/more');
         }
 
-        return new self($school, $skin, $kerf, $margin, [$first, ...$more]);
+        return new self($school, $skin, $kerf, $margin, [$first, ...$more], $hollow, $plate, $riserGap, $board ?? BoardBuild::of(), $shell ?? ShellBuild::of());
     }
 
     public function by(CutSchool $school): self
     {
-        return new self($school, $this->skin, $this->kerf, $this->margin, $this->sheets);
+        return new self($school, $this->skin, $this->kerf, $this->margin, $this->sheets, $this->hollow, $this->plate, $this->riserGap, $this->board, $this->shell);
     }
 
     public function first(): StockSheet
@@ -66,11 +79,43 @@ final readonly class CutSettings
         return $all;
     }
 
-    /** @return array<string, float|int|string|list<array<string, float|int>>> */
+    /**
+     * The same with what lies in store beside what can be bought.
+     *
+     * @param list<StockSheet> $inStore
+     */
+    public function with(array $inStore): self
+    {
+        return new self($this->school, $this->skin, $this->kerf, $this->margin, [...$this->sheets, ...$inStore], $this->hollow, $this->plate, $this->riserGap, $this->board, $this->shell);
+    }
+
+    /** @return list<StockSheet> that can be bought */
+    public function kinds(): array
+    {
+        return array_values(array_filter($this->sheets, fn (StockSheet $s): bool => $s->count === null));
+    }
+
+    /** @return list<float> that there are, from the thinnest */
+    public function thicknesses(): array
+    {
+        $all = array_unique(array_map(fn (StockSheet $s): float => $s->thickness, $this->sheets));
+        sort($all);
+
+        return $all;
+    }
+
+    /** @return list<float> thicknesses to pack with, of sheets and thin stuff */
+    public function packings(): array
+    {
+        return [...$this->thicknesses(), ...$this->board->packing];
+    }
+
+    /** @return array<string, mixed> */
     public function toArray(): array
     {
-        $more = array_map(fn (StockSheet $s): array => $s->toArray(), array_slice($this->sheets, 1));
+        $more = array_map(fn (StockSheet $s): array => $s->toArray(), array_slice($this->kinds(), 1));
 
-        return ['school' => $this->school->value, 'skin_mm' => $this->skin, 'kerf_mm' => $this->kerf, 'margin_mm' => $this->margin] + $this->first()->toArray() + ($more === [] ? [] : ['more' => $more]);
+        return ['school' => $this->school->value, 'skin_mm' => $this->skin, 'kerf_mm' => $this->kerf, 'margin_mm' => $this->margin] + $this->first()->toArray() + ($more === [] ? [] : ['more' => $more])
+            + ($this->hollow === null ? [] : ['hollow_mm' => $this->hollow]) + ['plate_mm' => $this->plate, 'riser_gap_mm' => $this->riserGap, 'board' => $this->board->toArray(), 'shell' => $this->shell->toArray()];
     }
 }

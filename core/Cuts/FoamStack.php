@@ -16,7 +16,8 @@ use IdleRidge\Core\Geometry\Simplify;
  *
  * A layer into which a tunnel's bore reaches is cut open there; a lining closes what is left over the bore's roof.
  *
- * For a carved stack `carved` is what is cut away and nothing is filled; for a filled one `filler` is what is added.
+ * For a carved stack `carved` is what is cut away and nothing is filled; for a filled one `filler` is what is added; a balanced
+ * one, whose layers cover the land above their middles, has both. `hollowed` is left out inside.
  */
 final readonly class FoamStack
 {
@@ -39,6 +40,7 @@ final readonly class FoamStack
         public float $foam,
         public float $carved,
         public float $filler,
+        public float $hollowed = 0.0,
     ) {
     }
 
@@ -47,14 +49,16 @@ final readonly class FoamStack
      * @param float $base the board's top, mm over the datum
      * @param float|list<float> $thickness of every layer, or of each from the board up; the last goes on
      * @param list<Bore> $bores
+     * @param float|null $wall what stays between hollows and any surface, mm; null for none left out
      */
-    public static function of(HeightMesh $shape, float $base, float|array $thickness, CutSchool $school, array $bores = []): self
+    public static function of(HeightMesh $shape, float $base, float|array $thickness, CutSchool $school, array $bores = [], ?float $wall = null): self
     {
         $bored = array_map(fn (Bore $bore): array => $bore->over($shape), $bores);
+        $hollow = $wall === null ? null : Hollow::under($shape, $bored, $wall);
         $top = max($shape->z);
         $lowest = min($shape->z);
         $layers = [];
-        $foam = 0.0;
+        $foam = $hollowed = $filler = 0.0;
         $sequence = is_array($thickness) && $thickness !== [] ? $thickness : [is_array($thickness) ? 20.0 : $thickness];
         $bottom = $base;
         $thickness = 0.0;
@@ -67,22 +71,36 @@ final readonly class FoamStack
             $level = $bottom + $school->share() * $thickness;
             $line = $level + ($level < $lowest + self::HAIR ? self::FOOT : self::HAIR);
             [$outline] = Contours::of(self::opened($shape, $bored, $bottom, $line), [$line]);
+            // What of the land lies in the layer's slab but under its level is filled.
+            $filler += $shape->volumeAbove($bottom) - $shape->volumeAbove($level) - ($level - $bottom) * $outline->areaAbove;
             if ($outline->areaAbove <= 0.0) {
                 continue;
             }
-            $layer = new Layer($k + 1, $bottom, $thickness, $outline->areaAbove, self::pieces($k + 1, $outline->rings));
+            $left = $hollow?->below($bottom + $thickness) ?? [];
+            $area = $outline->areaAbove + array_sum(array_map(Polygon::area(...), $left));
+            $layer = new Layer($k + 1, $bottom, $thickness, $area, self::pieces($k + 1, [...$outline->rings, ...$left]));
             $layers[] = $layer;
             $foam += $layer->volume();
+            $hollowed += $thickness * ($outline->areaAbove - $area);
         }
-        $land = $shape->volumeAbove($base);
+        $land = $shape->volumeAbove($base) - $hollowed;
         foreach ($bores as $bore) {
             $land -= $bore->volume($shape->xs[count($shape->xs) - 1], $shape->ys[count($shape->ys) - 1]);
         }
 
         return new self(
             $school, $layers, $foam,
-            $school === CutSchool::Carved ? max(0.0, $foam - $land) : 0.0,
-            $school === CutSchool::Fill ? max(0.0, $land - $foam) : 0.0,
+            match ($school) {
+                CutSchool::Fill => 0.0,
+                CutSchool::Balanced => max(0.0, $foam - $land + $filler),
+                default => max(0.0, $foam - $land),
+            },
+            match ($school) {
+                CutSchool::Fill => max(0.0, $land - $foam),
+                CutSchool::Balanced => $filler,
+                default => 0.0,
+            },
+            $hollowed,
         );
     }
 

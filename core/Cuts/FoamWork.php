@@ -4,38 +4,40 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts;
 
+use IdleRidge\Core\Geometry\Polygon;
+
 /** What a stack takes: minutes of work, kilograms as it stands, cost in minor units (null where a sheet has no price yet). */
 final readonly class FoamWork
 {
-    /** kg/m³: extruded foam board, and lightweight filler as it sets. Starting values of general trade practice. */
+    /** kg/m³: extruded foam board, and pulp plaster as it sets. Starting values of general trade practice. */
     public const FOAM = 32.0;
 
-    public const FILLER = 900.0;
+    public const FILLER = 1100.0;
 
-    /** Minutes: a metre of outline, a layer glued, a litre carved, a litre filled. Starting values. */
-    private const METRE = 2.0;
+    /** Minutes: a piece, a metre of its outline, a layer glued, a dm² carved, a dm² filled; of what is both, half is either. Starting values. */
+    private const PIECE = 5.0;
+
+    private const METRE = 10.0;
 
     private const LAYER = 5.0;
 
-    private const CARVED = 12.0;
+    private const CARVED = 8.0;
 
-    private const FILLED = 18.0;
+    private const FILLED = 4.0;
 
     private function __construct(public float $cutting, public float $gluing, public float $shaping, public float $weight, public ?float $cost)
     {
     }
 
-    public static function of(FoamStack $stack, CutSettings $cuts): self
+    /** @param  float  $surface true area of the land that is shaped, mm² */
+    public static function of(FoamStack $stack, CutSettings $cuts, float $surface): self
     {
         $outline = 0.0;
+        $pieces = 0;
         foreach ($stack->layers as $layer) {
             foreach ($layer->pieces as $piece) {
-                foreach ($piece->rings as $ring) {
-                    foreach ($ring as $k => [$x, $y]) {
-                        $next = $ring[($k + 1) % count($ring)];
-                        $outline += hypot($next[0] - $x, $next[1] - $y);
-                    }
-                }
+                $outline += array_sum(array_map(Polygon::perimeter(...), $piece->rings));
+                $pieces++;
             }
         }
         $cost = 0.0;
@@ -45,7 +47,8 @@ final readonly class FoamWork
         }
 
         return new self(
-            self::METRE * $outline / 1000.0, self::LAYER * count($stack->layers), self::CARVED * $stack->carved / 1e6 + self::FILLED * $stack->filler / 1e6,
+            self::PIECE * $pieces + self::METRE * $outline / 1000.0, self::LAYER * count($stack->layers),
+            $surface / 1e4 * (self::CARVED * ($stack->carved > 0.0 ? 1.0 : 0.0) + self::FILLED * ($stack->filler > 0.0 ? 1.0 : 0.0)) / ($stack->carved > 0.0 && $stack->filler > 0.0 ? 2.0 : 1.0),
             (self::FOAM * ($stack->foam - $stack->carved) + self::FILLER * $stack->filler) / 1e9, $cost,
         );
     }

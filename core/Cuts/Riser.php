@@ -6,11 +6,11 @@ namespace IdleRidge\Core\Cuts;
 
 /**
  * A block under a run: its station, height over the board at the centreline, bevel of its top along the run (degrees, positive
- * uphill), what it reaches to the left and right of the centreline; mm. `slices` are whole sheets, `rest` what is left of one.
+ * uphill), what it reaches to the left and right of the centreline, and the sheets that are stacked to it; mm.
  */
 final readonly class Riser
 {
-    public function __construct(public float $station, public float $height, public float $bevelDeg, public float $left, public float $right, public int $slices, public float $rest)
+    public function __construct(public float $station, public float $height, public float $bevelDeg, public float $left, public float $right, public Packing $of)
     {
     }
 

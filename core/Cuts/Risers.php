@@ -19,12 +19,12 @@ final class Risers
      * @param array{float, float} $over stations between which the run lies over the board
      * @param float $base the board's top, mm over the datum
      * @param float $plate thickness of the base that lies on them
-     * @param float $sheet thickness of the sheets they are stacked of
+     * @param list<float> $thicknesses of what they are stacked of
      * @return list<Riser> by station; none on bridges, which carry themselves
      *
      * @throws Refusal
      */
-    public static function along(Run $run, array $over, float $base, float $plate, float $sheet, float $gap = self::GAP): array
+    public static function along(Run $run, array $over, float $base, float $plate, array $thicknesses, float $gap = self::GAP): array
     {
         Refusal::unlessBetween($gap, 20.0, 1000.0, 'The gap between risers', 'mm', 'gap');
         Refusal::unlessBetween($plate, 0.0, 50.0, 'The track’s base', 'mm', 'plate');
@@ -37,10 +37,9 @@ final class Risers
                 $station = $from + ($to - $from) * $n / $parts;
                 $height = $run->grade->heightAt($station) - $base - $plate;
                 if ($run->structureAt($station)?->kind !== 'bridge' && $height >= self::LEAST) {
-                    $slices = (int) floor($height / $sheet + 1e-9);
                     // At a change of grade the top takes the mean of both.
-                    $grade = ($run->grade->gradeAt(max(0.0, $station - 0.5)) + $run->grade->gradeAt(min($run->alignment->length, $station + 0.5))) / 2.0;
-                    $out[] = new Riser($station, $height, rad2deg(atan($grade / 100.0)), $run->profile->halfWidth(true), $run->profile->halfWidth(false), $slices, $height - $slices * $sheet);
+                    $grade = ($run->grade->gradeAt(max(0.0, $station - 0.5)) + $run->grade->gradeAt(min($run->alignment->length - 0.001, $station + 0.5))) / 2.0;
+                    $out[] = new Riser($station, $height, rad2deg(atan($grade / 100.0)), $run->profile->halfWidth(true), $run->profile->halfWidth(false), Packing::to($height, $thicknesses));
                 }
             }
         }

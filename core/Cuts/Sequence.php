@@ -126,8 +126,13 @@ final class Sequence
         $priced = array_values(array_filter($cuts->sheets, fn (StockSheet $s): bool => $s->price !== null && $s->price > 0));
         $mean = $priced === [] ? 1.0 : array_sum(array_map(fn (StockSheet $s): float => ($s->price ?? 0) / $s->area() / $s->thickness, $priced)) / count($priced);
         $kinds = [];
-        foreach ($cuts->sheets as $sheet) {
-            $kinds[] = [$sheet->thickness, $sheet->price === null ? $mean * $sheet->thickness : $sheet->price / $sheet->area(), $sheet->count === null ? null : $sheet->count * $sheet->area() * self::COVERED];
+        foreach ($cuts->thicknesses() as $thickness) {
+            $all = $cuts->ofThickness($thickness);
+            // What can be bought has no end.
+            $bought = array_values(array_filter($all, fn (StockSheet $s): bool => $s->count === null));
+            $sheet = $bought[0] ?? $all[0];
+            $room = $bought !== [] ? null : self::COVERED * array_sum(array_map(fn (StockSheet $s): float => ($s->count ?? 0) * $s->area(), $all));
+            $kinds[] = [$thickness, $sheet->price === null ? $mean * $thickness : $sheet->price / $sheet->area(), $room];
         }
 
         return $kinds;

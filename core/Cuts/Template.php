@@ -67,7 +67,8 @@ final readonly class Template
         return $out;
     }
 
-    private static function lieOn(Piece $upper, Piece $lower): bool
+    /** Whether a piece touches the one under it. */
+    public static function lieOn(Piece $upper, Piece $lower): bool
     {
         foreach ($upper->rings[0] as [$x, $y]) {
             if ($lower->holds($x, $y)) {

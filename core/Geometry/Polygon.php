@@ -118,6 +118,23 @@ final class Polygon
     }
 
     /**
+     * Length of a ring, mm.
+     *
+     * @param list<array{float, float}> $ring
+     */
+    public static function perimeter(array $ring): float
+    {
+        $sum = 0.0;
+        [$px, $py] = $ring[count($ring) - 1] ?? [0.0, 0.0];
+        foreach ($ring as [$x, $y]) {
+            $sum += hypot($x - $px, $y - $py);
+            [$px, $py] = [$x, $y];
+        }
+
+        return $sum;
+    }
+
+    /**
      * How far inside the nearest edge a point lies; negative outside, mm.
      *
      * @param list<array{float, float}> $ring

@@ -16,6 +16,7 @@ use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
+use IdleRidge\Core\Shelf\Store;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Vehicle;
@@ -80,7 +81,7 @@ final class RidgeReader
 
         return new Works(
             $all('zones', WorksFile::zone(...)), $all('coats', fn (Record $r, string $uid): Coat => WorksFile::coat($r, $uid, $this->library)), $all('laid', WorksFile::laid(...)),
-            $all('rooms', WorksFile::room(...)), $all('times', WorksFile::benchTime(...)), $all('journal', WorksFile::entry(...)),
+            $all('rooms', WorksFile::room(...)), $all('times', WorksFile::benchTime(...)), $all('journal', WorksFile::entry(...)), new Store($all('lots', StockFile::lot(...)), $all('movements', StockFile::movement(...))),
         );
     }
 

@@ -58,6 +58,8 @@ final class RidgeWriter
             'rooms' => array_map(WorksFile::fromRoom(...), $project->works->rooms),
             'times' => array_map(WorksFile::fromTime(...), $project->works->times),
             'journal' => array_map(WorksFile::fromEntry(...), $project->works->journal),
+            'lots' => array_map(StockFile::fromLot(...), $project->works->store->lots),
+            'movements' => array_map(StockFile::fromMovement(...), $project->works->store->movements),
         ] + $project->extra;
 
         return json_encode(self::sorted($file), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";

@@ -12,6 +12,14 @@ use IdleRidge\Core\Geometry\HeightMesh;
  */
 final class Stl
 {
+    /** The floor of a land lies so far under its lowest place, mm. */
+    private const FLOOR = 10.0;
+
+    public static function ofLand(HeightMesh $land): string
+    {
+        return self::solid($land, min($land->z) - self::FLOOR);
+    }
+
     public static function solid(HeightMesh $land, float $floor): string
     {
         [$n, $m] = [count($land->xs), count($land->ys)];

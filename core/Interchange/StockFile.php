@@ -4,20 +4,26 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
+use IdleRidge\Core\Cuts\BoardBuild;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
+use IdleRidge\Core\Cuts\Risers;
+use IdleRidge\Core\Cuts\ShellBuild;
 use IdleRidge\Core\Cuts\StockSheet;
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Shelf\Movement;
+use IdleRidge\Core\Shelf\SheetLot;
 
-/** What foam is cut from, as files and rows hold it. */
+/** What foam is cut from and what lies in store, as files and rows hold it. */
 final class StockFile
 {
     /** @throws Refusal with its pointer */
     public static function cuts(Record $r): CutSettings
     {
-        $school = CutSchool::tryFrom($r->text('school')) ?? throw new Refusal('the school is carved or fill', $r->at('school'));
+        $school = CutSchool::tryFrom($r->text('school')) ?? throw new Refusal('the school is '.implode(', ', array_column(CutSchool::cases(), 'value')), $r->at('school'));
         $cuts = CutSettings::of(
             $school, $r->number('sheet_mm'), $r->number('skin_mm'), $r->number('sheet_width_mm'), $r->number('sheet_depth_mm'), $r->number('kerf_mm', 1.5), $r->number('margin_mm', 0.0), self::sheets($r), self::whole($r, 'price'),
+            $r->numberOrNull('hollow_mm'), $r->number('plate_mm', 0.0), $r->number('riser_gap_mm', Risers::GAP), $r->has('board') ? self::board($r->record('board')) : null, $r->has('shell') ? self::shell($r->record('shell')) : null,
         );
         $r->close();
 
@@ -28,11 +34,57 @@ final class StockFile
     private static function sheets(Record $r): array
     {
         return array_map(fn (Record $s): StockSheet => $s->within(function () use ($s): StockSheet {
-            $sheet = StockSheet::of($s->number('sheet_mm'), $s->number('sheet_width_mm'), $s->number('sheet_depth_mm'), self::whole($s, 'count'), self::whole($s, 'price'));
+            $sheet = StockSheet::of($s->number('sheet_mm'), $s->number('sheet_width_mm'), $s->number('sheet_depth_mm'), null, self::whole($s, 'price'));
             $s->close();
 
             return $sheet;
         }), $r->has('more') ? $r->records('more') : []);
+    }
+
+    public static function lot(Record $r, string $uid): SheetLot
+    {
+        return SheetLot::of($uid, $r->text('kind'), $r->number('sheet_mm'), $r->number('sheet_width_mm'), $r->number('sheet_depth_mm'), $r->extra());
+    }
+
+    public static function movement(Record $r, string $uid): Movement
+    {
+        return Movement::of($uid, $r->text('lot'), (int) $r->number('by'), $r->text('cause'), $r->has('section') ? $r->text('section') : null, WorksFile::moment($r, 'at'), $r->extra());
+    }
+
+    /** @return array<string, mixed> */
+    public static function fromLot(SheetLot $l): array
+    {
+        return ['uid' => $l->uid, 'kind' => $l->kind, 'sheet_mm' => $l->thickness, 'sheet_width_mm' => $l->width, 'sheet_depth_mm' => $l->depth] + $l->extra;
+    }
+
+    /** @return array<string, mixed> */
+    public static function fromMovement(Movement $m): array
+    {
+        return ['uid' => $m->uid, 'lot' => $m->lot, 'by' => $m->by, 'cause' => $m->cause, 'at' => WorksFile::iso($m->at)] + ($m->section === null ? [] : ['section' => $m->section]) + $m->extra;
+    }
+
+    private static function board(Record $r): BoardBuild
+    {
+        $usual = BoardBuild::of();
+        $opening = $r->has('opening_width_mm') ? [$r->number('opening_width_mm'), $r->number('opening_height_mm')] : null;
+        $packing = $r->has('packing_mm') ? array_map(fn (mixed $v): float => is_int($v) || is_float($v) ? (float) $v : throw new Refusal('expected a number', $r->at('packing_mm')), $r->list('packing_mm')) : $usual->packing;
+        $board = BoardBuild::of(
+            $r->number('top_mm', $usual->top), $r->number('timber_mm', $usual->timber), $r->number('timber_high_mm', $usual->timberHigh), $r->number('gap_mm', $usual->gap), $r->number('stock_mm', $usual->stock), $r->number('lift_kg', $usual->lift), $opening, array_values($packing),
+        );
+        $r->close();
+
+        return $board;
+    }
+
+    private static function shell(Record $r): ShellBuild
+    {
+        $usual = ShellBuild::of();
+        $shell = ShellBuild::of(
+            $r->number('rib_gap_mm', $usual->ribGap), $r->number('strip_gap_mm', $usual->stripGap), $r->number('strip_mm', $usual->strip), $r->number('cloth_width_mm', $usual->clothWidth), $r->number('cloth_length_mm', $usual->clothLength), $r->number('overlap', $usual->overlap), (int) $r->number('layers', (float) $usual->layers),
+        );
+        $r->close();
+
+        return $shell;
     }
 
     private static function whole(Record $r, string $key): ?int

@@ -39,8 +39,9 @@ final class WorksFile
         } catch (Refusal $refusal) {
             throw new Refusal($refusal->getMessage(), $r->at('recipe'));
         }
+        $minutes = $r->numberOrNull('minutes');
 
-        return Coat::of($uid, $r->text('zone'), $recipe, $r->number('mm'), $r->number('share'), (int) $r->number('passes'), $r->text('name', ''), $r->extra());
+        return Coat::of($uid, $r->text('zone'), $recipe, $r->number('mm'), $r->number('share'), (int) $r->number('passes'), $r->text('name', ''), $r->extra(), $minutes);
     }
 
     public static function laid(Record $r, string $uid): Laid
@@ -102,7 +103,7 @@ final class WorksFile
     /** @return array<string, mixed> */
     public static function fromCoat(Coat $c): array
     {
-        return ['uid' => $c->uid, 'zone' => $c->zone, 'recipe' => $c->recipe->id, 'mm' => $c->mm, 'share' => $c->share, 'passes' => $c->passes, 'name' => $c->name] + $c->extra;
+        return ['uid' => $c->uid, 'zone' => $c->zone, 'recipe' => $c->recipe->id, 'mm' => $c->mm, 'share' => $c->share, 'passes' => $c->passes, 'name' => $c->name] + ($c->minutes === null ? [] : ['minutes' => $c->minutes]) + $c->extra;
     }
 
     /** @return array<string, mixed> */
@@ -139,12 +140,12 @@ final class WorksFile
             + ($e->laid === null ? [] : ['laid' => $e->laid]) + ($e->temperature === null ? [] : ['air_c' => $e->temperature]) + ($e->humidity === null ? [] : ['air_rh' => $e->humidity]) + $e->extra;
     }
 
-    private static function iso(int $minute): string
+    public static function iso(int $minute): string
     {
         return (new DateTimeImmutable('@'.$minute * 60))->format('Y-m-d\TH:i\Z');
     }
 
-    private static function moment(Record $r, string $key): int
+    public static function moment(Record $r, string $key): int
     {
         $text = $r->text($key);
         $read = DateTimeImmutable::createFromFormat('!Y-m-d\TH:i\Z', $text, new DateTimeZone('UTC'));

@@ -154,7 +154,7 @@ final class BenchWork
             foreach ($this->project->works->coatsOf($zone->uid) as $coat) {
                 for ($pass = 1; $pass <= $coat->passes; $pass++) {
                     if (! $survey->isWhole($coat, $pass) && $survey->left($coat, $pass)->surface > 0.0) {
-                        array_push($moves, ...$cutter->moves($section, $zone, $coat, $pass, $survey->left($coat, $pass)));
+                        array_push($moves, ...$cutter->moves($section, $zone, $coat, $pass, $survey->left($coat, $pass), $survey->zones[$zone->uid]->surface));
                     }
                 }
             }

@@ -27,11 +27,14 @@ final readonly class Cutter
     {
     }
 
-    /** @return list<Move> */
-    public function moves(Section $section, Zone $zone, Coat $coat, int $pass, ZoneArea $left): array
+    /**
+     * @param float $whole true area of the whole zone, mm²
+     * @return list<Move>
+     */
+    public function moves(Section $section, Zone $zone, Coat $coat, int $pass, ZoneArea $left, float $whole): array
     {
-        $whole = $this->length($coat, $left, new Band);
-        $count = $this->count($coat, $left->surface * $coat->share, $whole, $this->project->works->room($section));
+        $whole = max(1e-9, $whole * $coat->share);
+        $count = $this->count($coat, $left->surface * $coat->share, $this->length($coat, $left, new Band), $whole, $this->project->works->room($section));
         $along = $coat->recipe->bed === 'track';
         $strips = $along ? $left->trackX->strips($count, false) : $left->acrossY->strips($count, true);
         $moves = [];
@@ -42,14 +45,14 @@ final readonly class Cutter
             $bed = $along ? $coat->share * $this->ballast($section)->volume($track, $coat->mm, $this->roadbed($section)) : $area * $coat->mm;
             $moves[] = new Move(
                 Move::id($coat->uid, $pass, $k + 1), $section, $zone, $coat, $pass, $k + 1, $count, $band, $area, $track,
-                max(1, (int) ceil($coat->recipe->labour->minutes($area, $track * $coat->share) - 1e-9)), $coat->recipe->amounts($area, $bed),
+                max(1, (int) ceil($coat->minutesOf($area, $track * $coat->share, $area / $whole) - 1e-9)), $coat->recipe->amounts($area, $bed),
             );
         }
 
         return $moves;
     }
 
-    private function count(Coat $coat, float $area, float $track, Room $room): int
+    private function count(Coat $coat, float $area, float $track, float $whole, Room $room): int
     {
         $labour = $coat->recipe->labour;
         $open = INF;
@@ -58,7 +61,7 @@ final readonly class Cutter
             $open = $workable * CureClock::factor(0.2);
         }
         for ($count = 1; $count < self::MOST_STRIPS; $count++) {
-            $fits = ceil($labour->minutes($area / $count, $track / $count)) <= $this->longestSession;
+            $fits = ceil($coat->minutesOf($area / $count, $track / $count, $area / $count / $whole) - 1e-9) <= $this->longestSession;
             if ($fits && ($labour->openPerDm2 ?? 0.0) * $area / $count / 1e4 <= $open) {
                 break;
             }

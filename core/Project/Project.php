@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Project;
 
 use IdleRidge\Core\Cuts\Bore;
+use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Basin;
@@ -66,7 +67,7 @@ final readonly class Project
             $names[mb_strtolower($section->name)] = true;
         }
         $works ??= new Works;
-        $lists = ['sections' => $sections, 'runs' => $runs, 'features' => $features, 'zones' => $works->zones, 'coats' => $works->coats, 'laid' => $works->laid, 'rooms' => $works->rooms, 'times' => $works->times, 'journal' => $works->journal];
+        $lists = ['sections' => $sections, 'runs' => $runs, 'features' => $features, 'zones' => $works->zones, 'coats' => $works->coats, 'laid' => $works->laid, 'rooms' => $works->rooms, 'times' => $works->times, 'journal' => $works->journal, 'lots' => $works->store->lots, 'movements' => $works->store->movements];
         foreach ($lists as $list => $records) {
             $seen = [];
             foreach ($records as $k => $record) {
@@ -98,6 +99,12 @@ final readonly class Project
         }
 
         return new self($layout, $sections, $runs, $features, $runExtras, $extra, $works);
+    }
+
+    /** What land is cut from, with what lies in store. */
+    public function cuts(): CutSettings
+    {
+        return $this->layout->cuts->with($this->works->store->sheets());
     }
 
     /** @throws Refusal when there is no such section */

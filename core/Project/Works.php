@@ -11,8 +11,9 @@ use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Shelf\Store;
 
-/** What goes onto the land and when: zones, their coats in order, what was begun, rooms, bench times, the journal. */
+/** What goes onto the land and when: zones, their coats in order, what was begun, rooms, bench times, the journal, what lies in store. */
 final readonly class Works
 {
     /**
@@ -23,7 +24,7 @@ final readonly class Works
      * @param list<BenchTime> $times
      * @param list<JournalEntry> $journal
      */
-    public function __construct(public array $zones = [], public array $coats = [], public array $laid = [], public array $rooms = [], public array $times = [], public array $journal = [])
+    public function __construct(public array $zones = [], public array $coats = [], public array $laid = [], public array $rooms = [], public array $times = [], public array $journal = [], public Store $store = new Store)
     {
     }
 
@@ -80,7 +81,7 @@ final readonly class Works
             }
         }
 
-        return $faults;
+        return [...$faults, ...$this->store->faults()];
     }
 
     public function room(Section $section): Room

@@ -10,8 +10,9 @@ use Illuminate\Database\Seeder;
 /** The demo data. */
 final class DatabaseSeeder extends Seeder
 {
-    public function run(SkarnvikBranch $branch, LayoutFiles $files): void
+    public function run(SkarnvikBranch $branch, SaltingsTramway $tramway, LayoutFiles $files): void
     {
         $files->store($branch->project());
+        $files->store($tramway->project());
     }
 }

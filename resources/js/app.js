@@ -13,4 +13,8 @@ document.addEventListener('htmx:configRequest', (event) => {
 Alpine.data('bench', bench);
 Alpine.start();
 figures();
+const stacks = document.querySelector('[data-solids]');
+if (stacks) {
+    import('./stack.js').then(({ stack }) => stack(stacks));
+}
 land(htmx);

@@ -1,7 +1,7 @@
 // The relief that turns: draws the server's grid, in the colours of the sheet. Where there is no WebGL, the shaded plan stands
 // in its place with a word about it.
 
-import { BufferAttribute, Color, DirectionalLight, HemisphereLight, BufferGeometry, Mesh, MeshLambertMaterial, PerspectiveCamera, PlaneGeometry, Scene, Shape, ShapeGeometry, WebGLRenderer } from 'three';
+import { Box3, BufferAttribute, Color, DirectionalLight, HemisphereLight, BufferGeometry, Mesh, MeshLambertMaterial, PerspectiveCamera, PlaneGeometry, Scene, Shape, ShapeGeometry, Sphere, Vector3, WebGLRenderer } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 
 const css = (name) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
@@ -71,7 +71,11 @@ function strip({ kind, edges }) {
     return new Mesh(shape, new MeshLambertMaterial({ color: css(colour), side: 2 }));
 }
 
-export async function turn(holder, url) {
+const landObjects = (mesh) => [landMesh(mesh), skirt(mesh), ...mesh.waters.map(water), ...mesh.strips.map(strip)];
+
+// Draws what the server tells of in the holder's canvas; `objects` makes the things to draw. Answers how to draw again, or
+// nothing where there is no WebGL.
+export async function turn(holder, url, objects = landObjects) {
     const canvas = holder.querySelector('canvas');
     let renderer;
     try {
@@ -82,18 +86,21 @@ export async function turn(holder, url) {
     }
     const mesh = await (await fetch(url, { headers: { Accept: 'application/json' } })).json();
     const scene = new Scene();
-    scene.add(landMesh(mesh), skirt(mesh), ...mesh.waters.map(water), ...mesh.strips.map(strip), new HemisphereLight(0xffffff, 0x8a8a78, 1.25));
+    scene.add(...objects(mesh), new HemisphereLight(0xffffff, 0x8a8a78, 1.25));
     const sun = new DirectionalLight(0xffffff, 1.9);
     sun.position.set(-900, 700, -600);
     scene.add(sun);
-    const camera = new PerspectiveCamera(30, 2, 10, 12000);
-    const reach = Math.max(mesh.width, 1.9 * mesh.depth);
-    camera.position.set(mesh.width / 2, mesh.base + 0.62 * reach, 0.72 * reach);
+    const camera = new PerspectiveCamera(30, 2, 10, 24000);
+    // Far enough that all of it is seen, whichever way the canvas is longer.
+    const ball = new Box3().setFromObject(scene).getBoundingSphere(new Sphere());
+    const wide = canvas.clientWidth / Math.max(1, canvas.clientHeight);
+    const away = (Math.max(1.02 / wide, 0.62) * ball.radius) / Math.tan(Math.PI / 12);
+    camera.position.copy(ball.center).addScaledVector(new Vector3(0, 0.58, 0.81), away);
     const orbit = new OrbitControls(camera, canvas);
-    orbit.target.set(mesh.width / 2, mesh.base + 40, -mesh.depth / 2);
+    orbit.target.copy(ball.center);
     orbit.maxPolarAngle = Math.PI / 2 - 0.02;
     orbit.minDistance = 120;
-    orbit.maxDistance = 3 * reach;
+    orbit.maxDistance = 3 * away;
     const draw = () => {
         const { clientWidth, clientHeight } = canvas;
         renderer.setPixelRatio(window.devicePixelRatio);
@@ -122,5 +129,5 @@ export async function turn(holder, url) {
         orbit.update();
         draw();
     });
-    return renderer;
+    return draw;
 }

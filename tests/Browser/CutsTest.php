@@ -44,17 +44,57 @@ final class CutsTest extends BrowserCase
         $section = $this->demo();
         $layout = Layout::query()->findOrFail($section->layout_id);
         $this->visit("/layouts/{$layout->uid}/sections/{$section->uid}/cuts?layer=4");
-        $this->find('.cut-sheet .tools a:nth-child(2)')->click();
+        $this->find('.cut-sheet .tools a:nth-child(3)')->click();
         $this->until('document.querySelectorAll(".sheets .sheet-edge").length > 4', 'sheets with pieces');
         $this->assertNotNull($this->find('.sheets .foam.on'), 'pieces of the layer that is laid flat are marked');
         $this->find('.cut-sheet button.link')->click();
         $this->until('document.querySelector("progress")?.value >= 2', 'two closer looks', 20);
-        $this->find('.cut-sheet a.link.end')->click();
-        $this->until('document.querySelector(".cut-sheet")?.textContent.includes("a first layout")', 'it to stop');
+        $this->find('.sheets-foot a.link')->click();
+        $this->until('document.querySelector(".cut-sheet")?.textContent.includes("A first layout")', 'it to stop');
         $value = $this->js('return document.querySelector("progress").value');
         usleep(1_500_000);
         $this->visit("/layouts/{$layout->uid}/sections/{$section->uid}/cuts?on=sheets");
         $this->assertLessThanOrEqual($value + 1, $this->js('return document.querySelector("progress").value'), 'stopped is stopped');
+        $this->assertQuietConsole();
+    }
+
+    public function test_every_view_of_cuts_is_walked_through_and_the_glue_up_goes_on_the_schedule(): void
+    {
+        $section = $this->demo();
+        $layout = Layout::query()->findOrFail($section->layout_id);
+        $this->visit("/layouts/{$layout->uid}/sections/{$section->uid}/cuts?layer=5");
+        $this->find('.cut-sheet .tools a:nth-child(2)')->click();
+        $this->until('document.querySelector("[data-solids]")?.dataset.drawn === "true" || document.querySelector("[data-solids]")?.dataset.plain === "true"', 'the stack to turn');
+        $this->js('const s = document.querySelector("[data-apart]"); s.value = 100; s.dispatchEvent(new Event("input", {bubbles: true}))');
+        $this->find('.cut-sheet .tools a:nth-child(4)')->click();
+        $this->until('document.querySelectorAll(".glue-table tbody tr").length > 9', 'what is glued onto what');
+        $this->button('Put it on the schedule')->click();
+        $this->until('document.querySelector(".glue-job")?.textContent.includes("On the schedule in")', 'it on the schedule');
+        $this->find('.cut-sheet .tools a:nth-child(6)')->click();
+        $this->until('document.querySelectorAll(".edges .foam").length === 4', 'a board an edge');
+        $this->type('[name="rise"]', '30');
+        $this->button('Draw')->click();
+        $this->until('location.search.includes("rise=30")', 'boards that stand higher');
+        $this->find('.cut-sheet .tools a:nth-child(7)')->click();
+        $this->until('document.querySelector(".gravity") && document.querySelector(".carried")', 'the frame and what it weighs');
+        $this->assertQuietConsole();
+    }
+
+    public function test_foam_is_counted_and_cut_up(): void
+    {
+        $section = $this->demo();
+        $layout = Layout::query()->findOrFail($section->layout_id);
+        $this->visit("/layouts/{$layout->uid}/sections/{$section->uid}/cuts");
+        foreach (['sheet_mm' => '20', 'sheet_width_mm' => '1250', 'sheet_depth_mm' => '600', 'count' => '3'] as $part => $text) {
+            $this->type("[name=\"new[{$part}]\"]", $text);
+        }
+        $this->touch($this->button('Keep the count'));
+        $this->until('document.querySelector(".said")?.textContent.includes("Counted")', 'it counted');
+        $this->find('.cut-sheet .tools a:nth-child(3)')->click();
+        $this->until('document.querySelector(".cut-now")', 'the sheets');
+        $this->button('These are cut')->click();
+        $this->until('document.querySelector(".said")?.textContent.includes("taken")', 'them to be taken');
+        $this->assertSame(0, array_sum(array_map(fn ($m): int => json_decode($m->data, true)['by'], array_filter($layout->movements()->get()->all(), fn ($m): bool => json_decode($m->data, true)['lot'] === $layout->lots()->firstOrFail()->uid))));
         $this->assertQuietConsole();
     }
 

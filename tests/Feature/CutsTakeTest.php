@@ -15,7 +15,7 @@ final class CutsTakeTest extends FeatureCase
     {
         $section = $this->demo()->sections()->firstOrFail();
         foreach ([
-            'pdf?layer=4&paper=a3' => ['application/pdf', '%PDF-', 'tarnhead-layer-4.pdf'], 'plan' => ['application/pdf', '%PDF-', 'tarnhead-plan.pdf'], 'risers' => ['application/pdf', '%PDF-', 'tarnhead-risers.pdf'], 'svg?layer=4' => ['image/svg+xml', '<?xml', 'tarnhead-layer-4.svg'],
+            'pdf?layer=4&paper=a3' => ['application/pdf', '%PDF-', 'tarnhead-layer-4.pdf'], 'pdf?of=plan' => ['application/pdf', '%PDF-', 'tarnhead-plan.pdf'], 'pdf?of=risers' => ['application/pdf', '%PDF-', 'tarnhead-risers.pdf'], 'pdf?of=bases' => ['application/pdf', '%PDF-', 'tarnhead-bases.pdf'], 'dxf?of=edges&rise=40' => ['image/vnd.dxf', '  0', 'tarnhead-edges.dxf'], 'pdf?of=nothing' => ['application/pdf', '%PDF-', 'tarnhead-layers.pdf'], 'svg?layer=4' => ['image/svg+xml', '<?xml', 'tarnhead-layer-4.svg'],
             'dxf?layer=0' => ['image/vnd.dxf', '  0', 'tarnhead-layers.dxf'], 'sheets' => ['image/svg+xml', '<?xml', 'tarnhead-sheets.svg'], 'stl' => ['model/stl', 'Idle Ridge', 'tarnhead.stl'],
         ] as $path => [$type, $begins, $name]) {
             $answer = $this->get($this->at($section, "/cuts/take/{$path}"))->assertOk()->assertHeader('Content-Type', $type);
@@ -27,7 +27,7 @@ final class CutsTakeTest extends FeatureCase
         $this->assertSame(1, preg_match('/width="([\d.]+)mm" height="([\d.]+)mm" viewBox="0 0 \1 \2"/', $svg), 'a millimetre is a millimetre');
         $this->from('/')->get($this->at($section, '/cuts/take/pdf?paper=a9'))->assertSessionHasErrors('paper');
         $this->get($this->at($section, '/cuts/take/gif'))->assertNotFound();
-        $this->get($this->at($section, '/cuts?on=risers'))->assertOk()->assertSee('Running line, heights')->assertSee('of sheets');
+        $this->get($this->at($section, '/cuts?on=risers'))->assertOk()->assertSee('Running line')->assertSee('stack and pack')->assertSee('as slices of one block')->assertSee('Plate under it');
         $this->get($this->at($this->board(), '/cuts?on=risers'))->assertOk()->assertSee('Lay a run over this board');
         $this->get($this->at($this->board(), '/cuts/take/pdf'))->assertOk();
         $this->get($this->at($this->board(), '/cuts/take/svg?layer=7'))->assertOk();
@@ -36,12 +36,12 @@ final class CutsTakeTest extends FeatureCase
     public function test_pieces_lie_on_sheets_and_are_looked_at_closer(): void
     {
         $section = $this->demo()->sections()->where('name', 'Fell Halt')->firstOrFail();
-        $this->get($this->at($section, '/cuts?on=sheets'))->assertOk()->assertSee('Sheet 1')->assertSee('Sheets, laid out')->assertSee('a first layout')->assertSee('Look closer');
-        $this->get($this->at($section, '/cuts?on=closer&layer=2'))->assertOk()->assertSee('looking closer')->assertSee('value="1"', false)->assertSee('Stop');
+        $this->get($this->at($section, '/cuts?on=sheets'))->assertOk()->assertSee('Sheet 1')->assertSee('Sheets, laid out')->assertSee('A first layout')->assertSee('Look closer');
+        $this->get($this->at($section, '/cuts?on=closer&layer=2'))->assertOk()->assertSee('Looking closer')->assertSee('value="1"', false)->assertSee('Stop');
         for ($k = 0; $k < 7; $k++) {
             $last = $this->get($this->at($section, '/cuts?on=closer'));
         }
-        $last->assertSee('the best of 8 closer looks');
+        $last->assertSee('The best of 8 closer looks');
         $layout = $this->layoutOf($section);
         $this->patch("/layouts/{$layout->uid}", ['cuts' => ['sheet_width_mm' => '400', 'sheet_depth_mm' => '300', 'kerf_mm' => '3', 'margin_mm' => '5'], 'rev' => (string) $layout->rev])->assertSessionHasNoErrors();
         $this->get($this->at($section, '/cuts?on=sheets'))->assertSee('Parted with a butt joint');

@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Drawing\TemplatePdf;
+use App\Drawing\TemplateSvg;
 use App\Workshop\Cuts\CutLand;
+use App\Workshop\Cuts\CutTemplates;
 use App\Workshop\Land\LandDesk;
 use IdleRidge\Core\Cuts\CutSchool;
+use IdleRidge\Core\Interchange\TemplateDxf;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Measure\Refusal;
 
 final class CutsCommand extends RidgeCommand
 {
-    protected $signature = 'ridge:cuts {file : a *.ridge.json} {--section= : uid or name} {--school= : carved or fill; without it the layout\'s} {--json}';
+    protected $signature = 'ridge:cuts {file : a *.ridge.json} {--section= : uid or name} {--school= : carved, fill, balanced, web or towel; without it the layout\'s} {--layer=0 : of the drawings; 0 for all} {--paper=a4 : a4, a3 or letter} {--pdf= : templates at full size} {--svg= : the same} {--dxf= : the same} {--json}';
 
     protected $description = 'Cuts the land of a section into foam layers';
 
@@ -20,14 +24,22 @@ final class CutsCommand extends RidgeCommand
     {
         $project = $this->project();
         $section = $project->section($this->word('section') === '' ? throw new Refusal('name a section by its uid or name', '--section') : $this->word('section'));
-        $cuts = $project->layout->cuts;
+        $school = null;
         if ($this->word('school') !== '') {
-            $school = CutSchool::tryFrom($this->word('school')) ?? throw new Refusal('the school is carved or fill', '--school');
-            $cuts = $cuts->by($school);
+            $school = CutSchool::tryFrom($this->word('school')) ?? throw new Refusal('the school is '.implode(', ', array_column(CutSchool::cases(), 'value')).'', '--school');
         }
         $works = new CutLand;
         $model = $project->land($section, GroundSolver::solve($project->groundProblem($section), LandDesk::CELL));
 
-        return $works->facts($works->stack($project, $model, $section, $cuts), $section, $cuts);
+        $page = $works->page($project, $model, $section, $school);
+        $templates = CutTemplates::of($page, (int) $this->number('layer', 0.0, 400.0, ''));
+        $title = "{$project->layout->name}, {$section->name}";
+        foreach (['pdf' => fn (): string => TemplatePdf::of($templates, $this->word('paper'), $title), 'svg' => fn (): string => TemplateSvg::of($templates), 'dxf' => fn (): string => TemplateDxf::write($templates)] as $form => $make) {
+            if ($this->word($form) !== '') {
+                $this->put($this->word($form), $make());
+            }
+        }
+
+        return $works->facts($page);
     }
 }

@@ -6,24 +6,66 @@ namespace App\Http\Controllers;
 
 use App\Models\Layout;
 use App\Models\Section;
+use App\Workshop\Cuts\KeepStore;
+use App\Workshop\Cuts\PlanCuts;
 use App\Workshop\Cuts\ShowCuts;
 use App\Workshop\Cuts\TakeCuts;
+use App\Workshop\Cuts\TurnStack;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 final class CutsController
 {
+    public function __invoke(Request $request, Layout $layout, Section $section, ShowCuts $show): View
+    {
+        $view = self::word($request, 'on');
+
+        return view('cuts.show', $show->of($layout, $section, in_array($view, ShowCuts::VIEWS, true) ? $view : 'apart', self::wish($request)));
+    }
+
     public function take(Request $request, Layout $layout, Section $section, string $form, TakeCuts $take): Response
     {
-        $paper = $request->query('paper');
-        $file = $take->as($form, $layout, $section, $request->integer('layer'), is_string($paper) && $paper !== '' ? $paper : 'a4', is_string($request->query('run')) ? $request->query('run') : '');
+        $paper = self::word($request, 'paper');
+        $file = $take->as($form, $layout, $section, self::word($request, 'of'), self::wish($request) + ['paper' => $paper === '' ? 'a4' : $paper]);
 
         return response($file['body'], 200, ['Content-Type' => $file['type'], 'Content-Disposition' => "attachment; filename=\"{$file['name']}\""]);
     }
 
-    public function __invoke(Request $request, Layout $layout, Section $section, ShowCuts $show): View
+    public function solids(Layout $layout, Section $section, TurnStack $work): JsonResponse
     {
-        return view('cuts.show', $show->of($layout, $section, $request->integer('layer'), in_array($request->query('on'), ['sheets', 'closer', 'risers'], true) ? $request->query('on') : 'apart', is_string($request->query('run')) ? $request->query('run') : ''));
+        return new JsonResponse($work->solids($layout, $section));
+    }
+
+    public function plan(Layout $layout, Section $section, PlanCuts $work): RedirectResponse
+    {
+        return redirect()->route('cuts.show', [$layout, $section, 'on' => 'glue'])->with('said', $work->put($layout, $section));
+    }
+
+    public function cut(Layout $layout, Section $section, KeepStore $work): RedirectResponse
+    {
+        return redirect()->route('cuts.show', [$layout, $section, 'on' => 'sheets'])->with('said', $work->cut($layout, $section));
+    }
+
+    public function counted(Request $request, Layout $layout, Section $section, KeepStore $work): RedirectResponse
+    {
+        $work->counted($layout, $request->input());
+
+        return redirect()->route('cuts.show', [$layout, $section])->with('said', 'Counted.');
+    }
+
+    /** @return array{layer: int, run: string, rise: string} */
+    private static function wish(Request $request): array
+    {
+        return ['layer' => $request->integer('layer'), 'run' => self::word($request, 'run'), 'rise' => self::word($request, 'rise')];
+    }
+
+    private static function word(Request $request, string $key): string
+    {
+        $word = $request->query($key);
+
+        return is_string($word) ? $word : '';
     }
 }

@@ -6,39 +6,52 @@ namespace App\Workshop\Cuts;
 
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\FoamWork;
-use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Measure\Figure;
-use IdleRidge\Core\Project\Project;
-use IdleRidge\Core\Project\Section;
+use LogicException;
 
-/** The ways to make the same land of foam, beside each other. */
+/** The ways to make the same land, beside each other. */
 final readonly class CompareSchools
 {
     public function __construct(private CutLand $cut)
     {
     }
 
-    /** @return array<string, list<array{label: string, figure: Figure}>> school → figures */
-    public function of(Project $project, LandModel $model, Section $section): array
+    /** @return array<string, list<array{label: string, figure: Figure|null}>> school → figures */
+    public function of(CutPage $page): array
     {
         $out = [];
         foreach (CutSchool::cases() as $school) {
-            $cuts = $project->layout->cuts->by($school);
-            $stack = $this->cut->stack($project, $model, $section, $cuts);
-            $work = FoamWork::of($stack, $cuts);
-            $sheets = array_sum(array_column($stack->sheets($cuts), 'count'));
-            $from = ['stack' => $stack->words().' mm'];
-            $out[$school->value] = [
-                ['label' => 'sheets', 'figure' => new Figure((float) $sheets, '', 'area of the layers over that of sheets, rounded up', $from, decimals: 0)],
-                ['label' => 'hours', 'figure' => new Figure($work->minutes() / 60.0, 'h', 'cutting by length of outline, gluing by layer, carving and filling by volume', ['cutting' => round($work->cutting).' min', 'gluing' => round($work->gluing).' min', 'shaping' => round($work->shaping).' min'], 'starting value', 1)],
-                ['label' => 'weight, kg', 'figure' => new Figure($work->weight, 'kg', 'foam that stays × 32 kg/m³, and filler × 900 kg/m³', $from, 'starting value', 2)],
-                ['label' => 'dust, l', 'figure' => new Figure($stack->carved / 1e6, 'l', 'foam that is cut away', $from, decimals: 1)],
-            ];
-            if ($work->cost !== null) {
-                $out[$school->value][] = ['label' => 'cost', 'figure' => new Figure($work->cost / 100.0, $project->layout->currency, 'whole sheets by area × their price', $from, decimals: 2)];
-            }
+            $other = $school === $page->cuts->school ? $page : $this->cut->by($page, $school);
+            $out[$school->value] = $this->figures($other);
         }
 
         return $out;
+    }
+
+    /** @return list<array{label: string, figure: Figure|null}> */
+    private function figures(CutPage $page): array
+    {
+        $weight = CutLand::weight($page);
+        $whole = ['label' => 'weight, kg', 'figure' => new Figure($weight->dry(), 'kg', 'board, land and track, dry', array_column(array_map(fn (array $p): array => [$p['part'], round($p['dry'], 2).' kg'], $weight->parts), 1, 0), 'starting value', 1)];
+        $shell = $page->shell();
+        if ($shell !== null) {
+            return [
+                ['label' => 'sheets', 'figure' => new Figure((float) ceil($shell->ribArea() / $page->cuts->first()->area()), '', 'area of the ribs over that of sheets, rounded up', ['ribs' => (string) count($shell->ribs)], decimals: 0)],
+                ['label' => 'hours', 'figure' => new Figure($shell->minutes() / 60.0, 'h', 'ribs by piece and outline, strips by length, layers by area', ['layers' => (string) $shell->build->layers], 'starting value', 1)],
+                $whole,
+                ['label' => 'dust, l', 'figure' => null],
+            ];
+        }
+        $stack = $page->stack() ?? throw new LogicException('a school of foam makes a stack');
+        $work = FoamWork::of($stack, $page->cuts, $page->surface);
+        $from = ['stack' => $stack->words().' mm'];
+
+        return [
+            ['label' => 'sheets', 'figure' => new Figure((float) array_sum(array_column($stack->sheets($page->cuts), 'count')), '', 'area of the layers over that of sheets, rounded up', $from, decimals: 0)],
+            ['label' => 'hours', 'figure' => new Figure($work->minutes() / 60.0, 'h', 'cutting by piece and outline, gluing by layer, shaping by true area', ['cutting' => round($work->cutting).' min', 'gluing' => round($work->gluing).' min', 'shaping' => round($work->shaping).' min'], 'starting value', 1)],
+            $whole,
+            ['label' => 'dust, l', 'figure' => new Figure($stack->carved / 1e6, 'l', 'foam that is cut away', $from, decimals: 1)],
+            ...($work->cost === null ? [] : [['label' => 'cost', 'figure' => new Figure($work->cost / 100.0, $page->project->layout->currency, 'whole sheets by area × their price', $from, decimals: 2)]]),
+        ];
     }
 }

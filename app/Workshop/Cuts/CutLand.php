@@ -4,45 +4,94 @@ declare(strict_types=1);
 
 namespace App\Workshop\Cuts;
 
+use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Cuts\Piece;
+use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Cuts\Sequence;
+use IdleRidge\Core\Cuts\Shell;
+use IdleRidge\Core\Geometry\Contours;
+use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Project\BoardWeight;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 
-/** The foam stack of a section's land, for screens and the command line alike. */
+/** What a section's land is made of, for screens and the command line alike. */
 final class CutLand
 {
     private const CELL = 5.0;
 
-    public function stack(Project $project, LandModel $model, Section $section, CutSettings $cuts): FoamStack
+    /** @param  CutSchool|null  $school another than the layout's */
+    public function page(Project $project, LandModel $model, Section $section, ?CutSchool $school = null): CutPage
     {
-        $land = $model->terrain(self::CELL)->grid();
+        $cuts = $project->cuts();
+        $cuts = $school === null ? $cuts : $cuts->by($school);
+        $grid = $model->terrain(self::CELL)->grid();
+        $land = $grid->mesh($section->width, $section->depth);
+        $shape = FoamStack::lessSkin($grid, $cuts->skin)->mesh($section->width, $section->depth);
 
-        $shape = FoamStack::lessSkin($land, $cuts->skin)->mesh($section->width, $section->depth);
+        return new CutPage($project, $section, $model, $cuts, self::body($project, $model, $section, $cuts, $shape), $land, $shape, self::surface($land, $section->base));
+    }
 
-        return FoamStack::of($shape, $section->base, count($cuts->sheets) === 1 ? $cuts->first()->thickness : Sequence::of($shape, $section->base, $cuts), $cuts->school, $project->bores($model->grading->runs));
+    /** The same land by another school. */
+    public function by(CutPage $page, CutSchool $school): CutPage
+    {
+        $cuts = $page->cuts->by($school);
+
+        return new CutPage($page->project, $page->section, $page->model, $cuts, self::body($page->project, $page->model, $page->section, $cuts, $page->shape), $page->land, $page->shape, $page->surface);
+    }
+
+    public static function weight(CutPage $page): BoardWeight
+    {
+        return BoardWeight::of($page->section, $page->land, $page->shape, $page->cuts->skin, $page->body, $page->cuts->board, $page->model->grading->runs, $page->project->layout->gauge);
+    }
+
+    private static function body(Project $project, LandModel $model, Section $section, CutSettings $cuts, HeightMesh $shape): FoamStack|Shell
+    {
+        $bores = $project->bores($model->grading->runs);
+        if (! $cuts->school->isFoam()) {
+            return Shell::over($shape, $section->base, $cuts->school, $cuts->shell, $bores);
+        }
+        $thickness = count($cuts->thicknesses()) === 1 ? $cuts->first()->thickness : Sequence::of($shape, $section->base, $cuts);
+
+        return FoamStack::of($shape, $section->base, $thickness, $cuts->school, $bores, $cuts->hollow);
+    }
+
+    private static function surface(HeightMesh $land, float $base): float
+    {
+        [$outline] = Contours::of($land, [$base + 0.5]);
+
+        return $land->surface() * $outline->areaAbove / max(1.0, $land->planArea());
     }
 
     /** @return array<string, mixed> the form of docs/formats/cuts.schema.json */
-    public function facts(FoamStack $stack, Section $section, CutSettings $cuts): array
+    public function facts(CutPage $page): array
     {
+        $rings = fn (array $rings): array => array_map(fn (array $ring): array => array_map(fn (array $p): array => [round($p[0], 2), round($p[1], 2)], $ring), $rings);
+        $stack = $page->stack();
+        $shell = $page->shell();
+        $weight = self::weight($page);
+
         return [
-            'section' => $section->uid,
-            'school' => $stack->school->value,
+            'section' => $page->section->uid,
+            'school' => $page->cuts->school->value,
             'layers' => array_map(fn (Layer $layer): array => [
                 'index' => $layer->index, 'bottom_mm' => round($layer->bottom, 3), 'thickness_mm' => $layer->thickness, 'area_mm2' => round($layer->area, 1),
-                'pieces' => array_map(fn (Piece $piece): array => ['id' => $piece->id, 'rings' => array_map(
-                    fn (array $ring): array => array_map(fn (array $p): array => [round($p[0], 2), round($p[1], 2)], $ring), $piece->rings,
-                )], $layer->pieces),
-            ], $stack->layers),
-            'foam_mm3' => round($stack->foam, 1),
-            'carved_mm3' => round($stack->carved, 1),
-            'filler_mm3' => round($stack->filler, 1),
-            'sheets' => array_map(fn (array $s): array => ['thickness_mm' => $s['thickness'], 'count' => $s['count'], 'by' => 'area'], $stack->sheets($cuts)),
-        ];
+                'pieces' => array_map(fn (Piece $piece): array => ['id' => $piece->id, 'rings' => $rings($piece->rings)], $layer->pieces),
+            ], $stack->layers ?? []),
+            'foam_mm3' => round($stack->foam ?? 0.0, 1),
+            'carved_mm3' => round($stack->carved ?? 0.0, 1),
+            'filler_mm3' => round($stack->filler ?? 0.0, 1),
+            'hollow_mm3' => round($stack->hollowed ?? 0.0, 1),
+            'sheets' => array_map(fn (array $s): array => ['thickness_mm' => $s['thickness'], 'count' => $s['count'], 'by' => 'area'], $stack?->sheets($page->cuts) ?? []),
+            'weight' => ['dry_kg' => round($weight->dry(), 3), 'wet_kg' => round($weight->wet(), 3), 'centre_mm' => array_map(fn (float $v): float => round($v, 1), $weight->centre)],
+            'minutes' => (int) ceil($page->minutes()),
+        ] + ($shell === null ? [] : ['shell' => [
+            'ribs' => array_map(fn (Rib $rib): array => ['name' => $rib->name, 'x_mm' => round($rib->x, 2), 'rings' => $rings($rib->rings)], $shell->ribs),
+            'surface_mm2' => round($shell->surface, 1), 'strips_mm' => round($shell->strips, 1), 'cloth_mm2' => round($shell->cover(), 1), 'pieces' => $shell->pieces(),
+        ]]);
     }
 }

@@ -6,14 +6,11 @@ namespace App\Workshop\Cuts;
 
 use App\Workshop\Land\LandDesk;
 use IdleRidge\Core\Cuts\CutSettings;
-use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Nesting\LayerPieces;
 use IdleRidge\Core\Cuts\Nesting\Nested;
 use IdleRidge\Core\Cuts\Nesting\Nester;
 use IdleRidge\Core\Cuts\Nesting\NestProblem;
 use IdleRidge\Core\Cuts\Nesting\NestSheet;
-use IdleRidge\Core\Project\Project;
-use IdleRidge\Core\Project\Section;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\Cache;
 
@@ -25,7 +22,7 @@ use Illuminate\Support\Facades\Cache;
 final readonly class LaySheets
 {
     /** Raise when what is kept changes its form. */
-    private const VERSION = 2;
+    private const VERSION = 3;
 
     public const ROUNDS = 8;
 
@@ -37,16 +34,16 @@ final readonly class LaySheets
     {
     }
 
-    public function of(Project $project, Section $section, FoamStack $stack, bool $closer = false): LaidSheets
+    public function of(CutPage $page, bool $closer = false): LaidSheets
     {
-        $cuts = $project->layout->cuts;
-        $pieces = LayerPieces::of($stack, $cuts);
+        $cuts = $page->cuts;
+        $pieces = LayerPieces::of($page->body, $cuts);
         $problems = [];
         foreach ($pieces->pieces as $thickness => $those) {
             $problems[$thickness] = NestProblem::of(self::stock($cuts, (float) $thickness), array_slice($those, 0, NestProblem::MOST_PIECES), $cuts->kerf, $cuts->margin);
         }
         krsort($problems, SORT_NUMERIC);
-        $key = 'sheets-'.sha1(json_encode([self::VERSION, $this->desk->hash($project, $section, LandDesk::CELL), $cuts->toArray()], JSON_THROW_ON_ERROR));
+        $key = 'sheets-'.sha1(json_encode([self::VERSION, $this->desk->hash($page->project, $page->section, LandDesk::CELL), $cuts->toArray(), $cuts->sheets], JSON_THROW_ON_ERROR));
         $kept = $this->store()->get($key);
         /** @var array<array-key, Nested> $nested */
         [$nested, $round] = is_array($kept) ? $kept : [[], 0];

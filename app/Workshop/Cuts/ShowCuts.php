@@ -5,65 +5,123 @@ declare(strict_types=1);
 namespace App\Workshop\Cuts;
 
 use App\Drawing\LayerDrawing;
+use App\Drawing\RibDrawing;
+use App\Drawing\RibsDrawing;
 use App\Drawing\SheetDrawing;
 use App\Drawing\StackDrawing;
+use App\Drawing\Svg;
 use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use App\Workshop\Land\LandDesk;
 use App\Workshop\Land\ShowRail;
 use App\Workshop\LoadProject;
-use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\FoamWork;
+use IdleRidge\Core\Cuts\Gluing;
 use IdleRidge\Core\Cuts\Layer;
+use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Shelf\Movement;
 
-/** The Cuts screen: the stack taken apart, one layer laid flat with the next one's outline on it. */
+/** The Cuts screen: the stack or the shell taken apart, one piece of it laid flat, and all that is cut for a board. */
 final readonly class ShowCuts
 {
-    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cut, private LaySheets $sheets, private CompareSchools $schools, private ShowRisers $risers, private ShowRail $rail)
+    public const VIEWS = ['apart', 'turned', 'sheets', 'closer', 'glue', 'risers', 'edges', 'board'];
+
+    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cut, private LaySheets $sheets, private CompareSchools $schools, private ShowRisers $risers, private ShowEdges $edges, private ShowBoard $board, private ShowRail $rail)
     {
     }
 
     /**
-     * @param string $view `apart`, `risers`, or `sheets` for the pieces on sheets; `closer` looks at these for another round
+     * @param string $view one of VIEWS; `closer` looks at the pieces on sheets for another round
+     * @param array{layer: int, run: string, rise: string} $wish
      * @return array<string, mixed> for the view cuts.show
      */
-    public function of(Layout $layout, SectionRow $row, int $picked, string $view = 'apart', string $run = ''): array
+    public function of(Layout $layout, SectionRow $row, string $view, array $wish): array
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
-        $cuts = $project->layout->cuts;
-        $model = $this->desk->model($project, $section);
-        $stack = $this->cut->stack($project, $model, $section, $cuts);
-        $indices = array_map(fn (Layer $layer): int => $layer->index, $stack->layers);
-        $picked = in_array($picked, $indices, true) ? $picked : ($indices[0] ?? 0);
-        $at = array_search($picked, $indices, true);
-        $from = ['stack' => $stack->words().' mm', 'skin' => Length::decimal($cuts->skin, 2).' mm'];
-        $laid = ! in_array($view, ['sheets', 'closer'], true) || $stack->layers === [] ? null : $this->sheets->of($project, $section, $stack, $view === 'closer');
-        $first = $cuts->first();
-        $sheets = array_sum(array_column($stack->sheets($cuts), 'count'));
-        $of = count($cuts->sheets) === 1 ? 'of '.Length::decimal($first->width, 0).' × '.Length::decimal($first->depth, 0) : '';
-        $size = ['sheet' => Length::decimal($first->width, 1).' × '.Length::decimal($first->depth, 1).' mm'];
-        $rest = $stack->school === CutSchool::Carved
-            ? ['label' => 'Carved away', 'figure' => new Figure($stack->carved / 1e6, 'l', 'foam less the land under its skin', $from, decimals: 1), 'unit' => 'l']
-            : ['label' => 'Filler', 'figure' => new Figure($stack->filler / 1e6, 'l', 'the land under its skin less foam', $from, decimals: 1), 'unit' => 'l'];
+        $page = $this->cut->page($project, $this->desk->model($project, $section), $section);
+        $shell = $page->shell();
+        $indices = $shell === null ? array_map(fn (Layer $layer): int => $layer->index, $page->stack()->layers ?? []) : range(1, count($shell->ribs));
+        $picked = in_array($wish['layer'], $indices, true) ? $wish['layer'] : ($indices[0] ?? 0);
+        $laid = ! in_array($view, ['sheets', 'closer'], true) || $indices === [] ? null : $this->sheets->of($page, $view === 'closer');
 
         return [
-            'layout' => $layout, 'section' => $section, 'sheet' => $project->layout, 'cuts' => $cuts, 'units' => $project->layout->units, 'stack' => $stack, 'picked' => $picked,
-            'rail' => $this->rail->of($project, $section), 'schools' => $stack->layers === [] ? [] : $this->schools->of($project, $model, $section),
-            'view' => $view === 'closer' ? 'sheets' : $view, 'risers' => $view === 'risers' ? $this->risers->of($project, $section, $model, $run) : null, 'laid' => $laid, 'rounds' => LaySheets::ROUNDS, 'looking' => $view === 'closer',
-            'apart' => $laid === null ? StackDrawing::of($section, $stack, $picked) : SheetDrawing::of($laid->problems, $laid->nested, 734.0, (string) $picked),
-            'flat' => $at === false ? null : LayerDrawing::of($section, $stack->layers[$at], $stack->layers[$at + 1] ?? null),
-            'layer' => $at === false ? null : $stack->layers[$at],
-            'facts' => [
-                $laid === null
-                    ? ['label' => 'Sheets, by area', 'figure' => new Figure($sheets, 'sheets', 'area of all layers over the area of a sheet, rounded up; laying the pieces out may take more', $from + $size), 'unit' => $of]
-                    : ['label' => 'Sheets, laid out', 'figure' => new Figure($laid->count(), 'sheets', 'pieces laid out by their outlines, a kerf apart', $from + $size + ['kerf' => Length::decimal($cuts->kerf, 2).' mm', 'covered' => Length::decimal(100.0 * $laid->utilisation(), 0).' %']), 'unit' => $of],
-                ['label' => 'Foam', 'figure' => new Figure($stack->foam / 1e6, 'l', 'area of each layer × its thickness', $from, decimals: 1), 'unit' => 'l'],
-                $rest,
-                ['label' => 'Foam as it stands', 'figure' => new Figure(($stack->foam - $stack->carved) * FoamWork::FOAM / 1e9, 'kg', 'foam that stays × 32 kg/m³', $from, 'starting value', 2), 'unit' => 'kg'],
-            ],
+            'layout' => $layout, 'section' => $section, 'sheet' => $project->layout, 'cuts' => $page->cuts, 'units' => $project->layout->units, 'page' => $page, 'stack' => $page->stack(), 'shell' => $shell, 'picked' => $picked,
+            'rail' => $this->rail->of($project, $section), 'schools' => $indices === [] ? [] : $this->schools->of($page),
+            'view' => $view === 'closer' ? 'sheets' : $view, 'laid' => $laid, 'rounds' => LaySheets::ROUNDS, 'looking' => $view === 'closer',
+            'risers' => $view === 'risers' ? $this->risers->of($page, $wish['run']) : null,
+            'edges' => $view === 'edges' ? $this->edges->of($page, $wish['rise']) : null,
+            'board' => $view === 'board' ? $this->board->of($page) : null,
+            'gluing' => $view === 'glue' && $page->stack() !== null ? Gluing::of($page->stack()) : null, 'minutes' => $page->minutes(), 'job' => PlanCuts::coatOf($project->works, $section->uid),
+            'store' => $project->works->store, 'taken' => array_values(array_filter($project->works->store->movements, fn (Movement $m): bool => $m->section === $section->uid && $m->cause === 'cut')),
+            'drawing' => $laid !== null ? SheetDrawing::of($laid->problems, $laid->nested, 734.0, $shell === null ? (string) $picked : 'R'.$picked) : $this->apart($page, $picked),
+            'flat' => $this->flat($page, $picked), 'names' => array_combine($indices, $shell === null ? array_map(fn (int $k): string => "Layer {$k}", $indices) : array_map(fn (Rib $r): string => "Rib {$r->name}", $shell->ribs)),
+            'facts' => $this->facts($page, $laid),
+        ];
+    }
+
+    private function apart(CutPage $page, int $picked): ?Svg
+    {
+        $shell = $page->shell();
+        if ($shell !== null) {
+            return RibsDrawing::of($page->section, $shell, $picked);
+        }
+        $stack = $page->stack();
+
+        return $stack === null || $stack->layers === [] ? null : StackDrawing::of($page->section, $stack, $picked);
+    }
+
+    private function flat(CutPage $page, int $picked): ?Svg
+    {
+        $shell = $page->shell();
+        if ($shell !== null) {
+            return RibDrawing::of($shell->ribs[$picked - 1], $page->section->depth);
+        }
+        foreach ($page->stack()->layers ?? [] as $at => $layer) {
+            if ($layer->index === $picked) {
+                return LayerDrawing::of($page->section, $layer, $page->stack()->layers[$at + 1] ?? null);
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array{label: string, figure: Figure, unit: string}> */
+    private function facts(CutPage $page, ?LaidSheets $laid): array
+    {
+        $weight = CutLand::weight($page);
+        $parts = array_column(array_map(fn (array $p): array => [$p['part'], Length::decimal($p['dry'], 2).' kg'], $weight->parts), 1, 0);
+        $whole = ['label' => 'Board, all told', 'figure' => new Figure($weight->dry(), 'kg', 'frame, board, land and track, dry', $parts, 'starting value', 1), 'unit' => 'kg'];
+        $shell = $page->shell();
+        if ($shell !== null) {
+            $cloth = $shell->cover() / 1e6;
+
+            return [
+                ['label' => 'Ribs', 'figure' => new Figure((float) count($shell->ribs), 'ribs', 'length of the board over the gap between ribs, rounded up, and one', ['gap' => Length::decimal($shell->build->ribGap, 0).' mm'], decimals: 0), 'unit' => ''],
+                ['label' => 'Strips', 'figure' => new Figure($shell->strips / 1000.0, 'm', 'length along the land of all strips, and what fastens them', ['strips' => (string) $shell->stripCount], decimals: 1), 'unit' => 'm'],
+                ['label' => $page->cuts->school->value === 'towel' ? 'Towel' : 'Cloth', 'figure' => new Figure($cloth, 'm²', 'true surface × layers / (1 − overlap)', ['surface' => Length::decimal($shell->surface / 1e6, 3).' m²', 'layers' => (string) $shell->build->layers, 'overlap' => Length::decimal(100.0 * $shell->build->overlap, 0).' %'], decimals: 2), 'unit' => 'm², '.$shell->pieces().' pieces'],
+                $whole,
+            ];
+        }
+        $stack = $page->stack();
+        $cuts = $page->cuts;
+        $from = ['stack' => $stack?->words().' mm', 'skin' => Length::decimal($cuts->skin, 2).' mm'];
+        $first = $cuts->first();
+        $size = ['sheet' => Length::decimal($first->width, 1).' × '.Length::decimal($first->depth, 1).' mm'];
+        $of = count($cuts->sheets) === 1 ? 'of '.Length::decimal($first->width, 0).' × '.Length::decimal($first->depth, 0) : '';
+        $rest = ($stack->carved ?? 0.0) >= ($stack->filler ?? 0.0)
+            ? ['label' => 'Carved away', 'figure' => new Figure(($stack->carved ?? 0.0) / 1e6, 'l', 'foam less the land under its skin', $from, decimals: 1), 'unit' => 'l']
+            : ['label' => 'Filler', 'figure' => new Figure(($stack->filler ?? 0.0) / 1e6, 'l', 'the land under its skin less foam', $from, decimals: 1), 'unit' => 'l'];
+
+        return [
+            $laid === null
+                ? ['label' => 'Sheets, by area', 'figure' => new Figure(array_sum(array_column($stack?->sheets($cuts) ?? [], 'count')), 'sheets', 'area of all layers over the area of a sheet, rounded up; laying the pieces out may take more', $from + $size), 'unit' => $of]
+                : ['label' => 'Sheets, laid out', 'figure' => new Figure($laid->count(), 'sheets', 'pieces laid out by their outlines, a kerf apart', $from + $size + ['kerf' => Length::decimal($cuts->kerf, 2).' mm', 'covered' => Length::decimal(100.0 * $laid->utilisation(), 0).' %']), 'unit' => $of],
+            ['label' => 'Foam', 'figure' => new Figure(($stack->foam ?? 0.0) / 1e6, 'l', 'area of each layer × its thickness', $from + (($stack->hollowed ?? 0.0) > 0.0 ? ['left out inside' => Length::decimal(($stack->hollowed ?? 0.0) / 1e6, 1).' l'] : []), decimals: 1), 'unit' => 'l, '.Length::decimal((($stack->foam ?? 0.0) - ($stack->carved ?? 0.0)) * FoamWork::FOAM / 1e9, 2).' kg as it stands'],
+            $rest,
+            $whole,
         ];
     }
 }

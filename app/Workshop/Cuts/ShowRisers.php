@@ -8,34 +8,30 @@ use App\Drawing\RisersDrawing;
 use App\Drawing\Svg;
 use IdleRidge\Core\Cuts\Riser;
 use IdleRidge\Core\Cuts\Risers;
-use IdleRidge\Core\Land\LandModel;
-use IdleRidge\Core\Project\Project;
-use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Cuts\RiserSet;
+use IdleRidge\Core\Cuts\TrackBase;
 use IdleRidge\Core\Track\Run;
 
-/** Risers under a run of a section. */
+/** What carries a run of a section: risers, blocks that they are sliced from, the plate that lies on them. */
 final class ShowRisers
 {
-    /** @return array{run: Run|null, runs: list<Run>, risers: list<Riser>, drawing: Svg|null, stretch: float} */
-    public function of(Project $project, Section $section, LandModel $model, string $uid): array
+    /** @return array{run: Run|null, runs: list<Run>, risers: list<Riser>, sets: list<RiserSet>, base: TrackBase|null, drawing: Svg|null, stretch: float} */
+    public function of(CutPage $page, string $uid): array
     {
-        $here = [];
-        foreach ($model->grading->runs as $run) {
-            $over = $run->within($section->width, $section->depth);
-            if ($over !== null && $over[1] - $over[0] > 20.0) {
-                $here[] = [$run, $over];
-            }
-        }
+        $here = $page->runs();
+        $cuts = $page->cuts;
         // Without a choice the longest.
-        usort($here, fn (array $a, array $b): int => ($b[1][1] - $b[1][0]) <=> ($a[1][1] - $a[1][0]));
-        $runs = array_column($here, 0);
         foreach ([...array_filter($here, fn (array $h): bool => $h[0]->uid === $uid), ...$here] as [$run, $over]) {
-            $risers = Risers::along($run, $over, $section->base, 0.0, $project->layout->cuts->first()->thickness);
-            $drawn = RisersDrawing::of($run, $risers, $over, $section->base);
+            $risers = Risers::along($run, $over, $page->section->base, $cuts->plate, $cuts->packings(), $cuts->riserGap);
+            $drawn = RisersDrawing::of($run, $risers, $over, $page->section->base);
+            $longest = max(50.0, max($cuts->first()->width, $cuts->first()->depth) - 2.0 * $cuts->margin);
 
-            return ['run' => $run, 'runs' => $runs, 'risers' => $risers, 'drawing' => $drawn['drawing'], 'stretch' => $drawn['stretch']];
+            return [
+                'run' => $run, 'runs' => array_column($here, 0), 'risers' => $risers, 'sets' => RiserSet::among($risers, $cuts->first()->thickness, $cuts->kerf),
+                'base' => TrackBase::under($run, $over, $risers, $longest), 'drawing' => $drawn['drawing'], 'stretch' => $drawn['stretch'],
+            ];
         }
 
-        return ['run' => null, 'runs' => [], 'risers' => [], 'drawing' => null, 'stretch' => 1.0];
+        return ['run' => null, 'runs' => [], 'risers' => [], 'sets' => [], 'base' => null, 'drawing' => null, 'stretch' => 1.0];
     }
 }

@@ -11,6 +11,8 @@ use App\Models\JournalEntry;
 use App\Models\Kept;
 use App\Models\LandFeature;
 use App\Models\Layout;
+use App\Models\Lot;
+use App\Models\Movement;
 use App\Models\Room;
 use App\Models\Run;
 use App\Models\Section;
@@ -24,6 +26,7 @@ use App\Workshop\Time\Uids;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Interchange\RidgeReader;
 use IdleRidge\Core\Interchange\RidgeWriter;
+use IdleRidge\Core\Interchange\StockFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\Refusals;
 use IdleRidge\Core\Project\Project;
@@ -96,6 +99,8 @@ final readonly class LayoutFiles
             Room::class => array_map(WorksFile::fromRoom(...), $works->rooms),
             BenchSession::class => array_map(WorksFile::fromTime(...), $works->times),
             JournalEntry::class => array_map(WorksFile::fromEntry(...), $works->journal),
+            Lot::class => array_map(StockFile::fromLot(...), $works->store->lots),
+            Movement::class => array_map(StockFile::fromMovement(...), $works->store->movements),
         ];
     }
 

@@ -90,11 +90,17 @@ final readonly class CompareLand
         $sheet = $this->desk->sheet($project, $section, LandDesk::CELL);
         $model = $this->desk->model($project, $section, LandDesk::CELL);
         $terrain = $model->terrain(LandDesk::CELL);
-        $stack = $this->cuts->stack($project, $model, $section, $project->layout->cuts);
+        $page = $this->cuts->page($project, $model, $section);
+        $weight = CutLand::weight($page);
+        $parts = array_column(array_map(fn (array $p): array => [$p['part'], Length::decimal($p['dry'], 2).' kg'], $weight->parts), 1, 0);
+        [$stack, $shell] = [$page->stack(), $page->shell()];
         $volume = $sheet->figures['volume'];
         $rows = [
             ['label' => 'Land over the board', 'figure' => new Figure($volume->value / 1e6, 'l', $volume->formula, $volume->inputs, decimals: 2)],
-            ['label' => 'Foam', 'figure' => new Figure($stack->foam / 1e6, 'l', 'area × thickness of every layer', ['layers' => (string) count($stack->layers)], decimals: 2)],
+            $shell === null
+                ? ['label' => 'Foam', 'figure' => new Figure(($stack->foam ?? 0.0) / 1e6, 'l', 'area × thickness of every layer', ['layers' => (string) count($stack->layers ?? [])], decimals: 2)]
+                : ['label' => 'Shell', 'figure' => new Figure($shell->surface / 1e4, 'dm²', 'true surface of the shell', ['ribs' => (string) count($shell->ribs)], decimals: 1)],
+            ['label' => 'Board, all told', 'figure' => new Figure($weight->dry(), 'kg', 'frame, board, land and track, dry', $parts, 'starting value', 2)],
             $this->width($model->grading->runs, $terrain, $uid, $bare),
             ['label' => 'Findings', 'figure' => new Figure((float) count($sheet->findings), '', 'what the rules find on this board', decimals: 0)],
         ];

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Workshop\Layouts;
 
 use App\Workshop\Typed;
+use IdleRidge\Core\Cuts\BoardBuild;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
+use IdleRidge\Core\Cuts\ShellBuild;
 use IdleRidge\Core\Cuts\StockSheet;
 use IdleRidge\Core\Measure\Refusal;
 
@@ -25,7 +27,53 @@ final class CutForm
         $price = $typed->has('cuts.price') ? self::price($typed, 'cuts.price') : $first->price;
         $rows = $typed->has('cuts.more') ? self::rows($typed, $old) : null;
 
-        return fn (): CutSettings => CutSettings::of($school, ...[...$values, $rows === null ? array_slice($old->sheets, 1) : self::sheets($rows), $price]);
+        $hollow = $typed->has('cuts.hollow_mm') ? ($typed->text('cuts.hollow_mm') === '' ? null : $typed->length('cuts.hollow_mm', current: $old->hollow)) : $old->hollow;
+        $plate = $typed->length('cuts.plate_mm', $old->plate, $old->plate);
+        $gap = $typed->length('cuts.riser_gap_mm', $old->riserGap, $old->riserGap);
+        $board = self::board($typed, $old->board);
+        $shell = self::shell($typed, $old->shell);
+
+        return fn (): CutSettings => CutSettings::of($school, ...[...$values, $rows === null ? array_slice($old->sheets, 1) : self::sheets($rows), $price, $hollow, $plate, $gap, $board(), $shell()]);
+    }
+
+    /** @return callable(): BoardBuild */
+    private static function board(Typed $typed, BoardBuild $old): callable
+    {
+        $values = [];
+        foreach (['top_mm' => $old->top, 'timber_mm' => $old->timber, 'timber_high_mm' => $old->timberHigh, 'gap_mm' => $old->gap, 'stock_mm' => $old->stock] as $key => $now) {
+            $values[] = $typed->length("cuts.board.{$key}", $now, $now);
+        }
+        $values[] = $typed->number('cuts.board.lift_kg', $old->lift);
+        $opening = $old->opening;
+        if ($typed->has('cuts.board.opening_width_mm')) {
+            $none = $typed->text('cuts.board.opening_width_mm').$typed->text('cuts.board.opening_height_mm') === '';
+            $opening = $none ? null : [$typed->length('cuts.board.opening_width_mm', current: $old->opening[0] ?? null), $typed->length('cuts.board.opening_height_mm', current: $old->opening[1] ?? null)];
+        }
+        $packing = $old->packing;
+        if ($typed->has('cuts.board.packing_mm')) {
+            $packing = [];
+            foreach (preg_split('/[\s;]+/', $typed->text('cuts.board.packing_mm'), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+                if (! is_numeric(str_replace(',', '.', $word))) {
+                    $typed->fault("“{$word}” is not a thickness; type millimetres with spaces between, such as 1 2 3 5.", 'cuts/board/packing_mm');
+                }
+                $packing[] = (float) str_replace(',', '.', $word);
+            }
+        }
+
+        return fn (): BoardBuild => BoardBuild::of(...[...$values, $opening, $packing]);
+    }
+
+    /** @return callable(): ShellBuild */
+    private static function shell(Typed $typed, ShellBuild $old): callable
+    {
+        $values = [];
+        foreach (['rib_gap_mm' => $old->ribGap, 'strip_gap_mm' => $old->stripGap, 'strip_mm' => $old->strip, 'cloth_width_mm' => $old->clothWidth, 'cloth_length_mm' => $old->clothLength] as $key => $now) {
+            $values[] = $typed->length("cuts.shell.{$key}", $now, $now);
+        }
+        $overlap = $typed->has('cuts.shell.overlap') ? $typed->number('cuts.shell.overlap', 100.0 * $old->overlap) / 100.0 : $old->overlap;
+        $layers = $typed->number('cuts.shell.layers', (float) $old->layers);
+
+        return fn (): ShellBuild => ShellBuild::of(...[...$values, $overlap, is_nan($layers) ? 0 : (int) $layers]);
     }
 
     /** @return array<array-key, array{float, float, float, int|null, int|null}> rows with nothing typed are left out */

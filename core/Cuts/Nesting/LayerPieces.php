@@ -6,12 +6,15 @@ namespace IdleRidge\Core\Cuts\Nesting;
 
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\FoamStack;
+use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Cuts\Piece;
+use IdleRidge\Core\Cuts\Rib;
+use IdleRidge\Core\Cuts\Shell;
 use IdleRidge\Core\Cuts\StockSheet;
 use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\Halves;
 
-/** The pieces of a stack as they go onto sheets: what is too long for a sheet is parted with a butt joint, specks are filler. */
+/** The pieces of a stack, or the ribs of a shell, as they go onto sheets: what is too long for a sheet is parted with a butt joint, specks are filler. */
 final readonly class LayerPieces
 {
     /** A piece smaller than this is made of filler, mm². */
@@ -26,22 +29,25 @@ final readonly class LayerPieces
     {
     }
 
-    public static function of(FoamStack $stack, CutSettings $cuts): self
+    public static function of(FoamStack|Shell $body, CutSettings $cuts): self
     {
         $pieces = $parted = $filler = [];
-        foreach ($stack->layers as $layer) {
-            foreach ($layer->pieces as $piece) {
+        $all = $body instanceof Shell
+            ? array_map(fn (Rib $rib): array => [$cuts->first()->thickness, $rib->pieces()], $body->ribs)
+            : array_map(fn (Layer $layer): array => [$layer->thickness, $layer->pieces], $body->layers);
+        foreach ($all as [$thickness, $those]) {
+            foreach ($those as $piece) {
                 if ($piece->area < self::SPECK) {
                     $filler[] = $piece->id;
 
                     continue;
                 }
-                $parts = self::parts($piece, $cuts->ofThickness($layer->thickness) ?: [$cuts->first()], $cuts->margin);
+                $parts = self::parts($piece, $cuts->ofThickness($thickness) ?: [$cuts->first()], $cuts->margin);
                 if (count($parts) > 1) {
                     $parted[] = $piece->id;
                 }
                 foreach ($parts as $k => $rings) {
-                    $pieces[(string) $layer->thickness][] = NestPiece::of(count($parts) > 1 ? $piece->id.chr(97 + $k % 26) : $piece->id, $rings);
+                    $pieces[(string) $thickness][] = NestPiece::of(count($parts) > 1 ? $piece->id.chr(97 + $k % 26) : $piece->id, $rings);
                 }
             }
         }

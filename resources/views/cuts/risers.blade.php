@@ -1,11 +1,17 @@
 @use('IdleRidge\Core\Measure\Length')
 @if ($risers['run'] === null)<p class="blank-words">Lay a run over this board and its risers stand here.</p>
 @else
-<div class="cut-hold">{!! $risers['drawing']->toHtml() !!}
-    @if (count($risers['runs']) > 1)<p class="small">Under @foreach ($risers['runs'] as $run)<a class="link" href="{{ route('cuts.show', [$layout, $section->uid, 'on' => 'risers', 'run' => $run->uid]) }}" @if ($run->uid === $risers['run']->uid) aria-current="true" @endif>{{ $run->name }}</a> @endforeach</p>@endif
-    <table class="layers riser-table"><thead><tr><th scope="col">Riser</th><th scope="col">station</th><th scope="col">high</th><th scope="col">wide</th><th scope="col">top, °</th><th scope="col">of sheets</th></tr></thead><tbody>
-        @foreach ($risers['risers'] as $k => $riser)<tr><th scope="row">{{ $k + 1 }}</th><td>{{ Length::decimal($riser->station, 0) }}</td><td>{{ Length::decimal($riser->height, 1) }}</td><td>{{ Length::decimal($riser->width(), 0) }}</td><td>{{ Length::decimal($riser->bevelDeg, 1) }}</td><td>{{ $riser->slices }} × {{ Length::decimal($cuts->first()->thickness, 1) }}{{ $riser->rest >= 0.05 ? ' + '.Length::decimal($riser->rest, 1) : '' }}</td></tr>@endforeach
+<div class="cut-hold">
+    <p class="small">Under @foreach ($risers['runs'] as $run)<a class="link" href="{{ route('cuts.show', [$layout, $section->uid, 'on' => 'risers', 'run' => $run->uid]) }}" @if ($run->uid === $risers['run']->uid) aria-current="true" @endif>{{ $run->name }}</a> @endforeach<span class="soft">heights × {{ Length::decimal($risers['stretch'], 1) }}</span></p>
+    {!! $risers['drawing']->toHtml() !!}
+    @foreach ($risers['sets'] as $set)<p class="small">Risers {{ $set->first }} to {{ $set->last }} as slices of one block <span class="num">{{ Length::decimal($set->length, 0) }}</span> mm long: saw its top once from <span class="num">{{ Length::decimal($set->low, 1) }}</span> to <span class="num">{{ Length::decimal($set->high, 1) }}</span> mm, then slice it every <span class="num">{{ Length::decimal($set->slice, 1) }}</span> mm.</p>@endforeach
+    <table class="layers riser-table"><thead><tr><th scope="col">Riser</th><th scope="col">station, mm</th><th scope="col">high</th><th scope="col">wide</th><th scope="col">top, °</th><th scope="col">stack and pack</th><th scope="col">left over</th></tr></thead><tbody>
+        @foreach ($risers['risers'] as $k => $riser)<tr><th scope="row">{{ $k + 1 }}</th><td>{{ Length::decimal($riser->station, 0) }}</td><td>{{ Length::decimal($riser->height, 1) }}</td><td>{{ Length::decimal($riser->width(), 0) }}</td><td>{{ Length::decimal($riser->bevelDeg, 1) }}</td><td>{{ $riser->of->words() }}</td><td>{{ $riser->of->rest >= 0.05 ? Length::decimal($riser->of->rest, 1) : '–' }}</td></tr>@endforeach
     </tbody></table>
-    <p class="small take"><a class="link" href="{{ route('cuts.take', [$layout, $section->uid, 'risers', 'run' => $risers['run']->uid]) }}" download>templates of the risers, PDF</a></p>
+    <table class="layers riser-table"><thead><tr><th scope="col">Plate under it</th><th scope="col">from station</th><th scope="col">to</th></tr></thead><tbody>
+        @foreach ($risers['base']->pieces as $piece)<tr><th scope="row">{{ $piece['name'] }}</th><td>{{ Length::decimal($piece['from'], 0) }}</td><td>{{ Length::decimal($piece['to'], 0) }}</td></tr>@endforeach
+        @foreach ($risers['base']->splices as $k => $splice)<tr><th scope="row">S{{ $k + 1 }}, splice</th><td>{{ Length::decimal($splice['station'], 0) }}</td><td>{{ Length::decimal($splice['length'], 0) }} × {{ Length::decimal($splice['width'], 0) }}</td></tr>@endforeach
+    </tbody></table>
+    <p class="small take">@foreach (['risers' => 'risers', 'bases' => 'plates and splices'] as $of => $word)<a class="link" href="{{ route('cuts.take', [$layout, $section->uid, 'pdf', 'of' => $of, 'run' => $risers['run']->uid]) }}" download>{{ $word }}, PDF</a><a class="link" href="{{ route('cuts.take', [$layout, $section->uid, 'dxf', 'of' => $of, 'run' => $risers['run']->uid]) }}" download>DXF</a>@endforeach</p>
 </div>
 @endif

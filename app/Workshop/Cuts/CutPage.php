@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Cuts;
+
+use IdleRidge\Core\Cuts\CutSettings;
+use IdleRidge\Core\Cuts\FoamStack;
+use IdleRidge\Core\Cuts\FoamWork;
+use IdleRidge\Core\Cuts\Shell;
+use IdleRidge\Core\Geometry\HeightMesh;
+use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Track\Run;
+
+/** A section with its land, and what it is made of by its school: a stack of foam or a shell. */
+final readonly class CutPage
+{
+    /**
+     * @param HeightMesh $land with its skin
+     * @param HeightMesh $shape less its skin
+     * @param float $surface true area of the land that stands over the board, mm²
+     */
+    public function __construct(
+        public Project $project,
+        public Section $section,
+        public LandModel $model,
+        public CutSettings $cuts,
+        public FoamStack|Shell $body,
+        public HeightMesh $land,
+        public HeightMesh $shape,
+        public float $surface,
+    ) {
+    }
+
+    public function stack(): ?FoamStack
+    {
+        return $this->body instanceof FoamStack ? $this->body : null;
+    }
+
+    public function shell(): ?Shell
+    {
+        return $this->body instanceof Shell ? $this->body : null;
+    }
+
+    /** Hands-on minutes. */
+    public function minutes(): float
+    {
+        return $this->body instanceof Shell ? $this->body->minutes() : FoamWork::of($this->body, $this->cuts, $this->surface)->minutes();
+    }
+
+    /** @return list<array{Run, array{float, float}}> runs over the board with the stations between which they are, the longest first */
+    public function runs(): array
+    {
+        $here = [];
+        foreach ($this->model->grading->runs as $run) {
+            $over = $run->within($this->section->width, $this->section->depth);
+            if ($over !== null && $over[1] - $over[0] > 20.0) {
+                $here[] = [$run, $over];
+            }
+        }
+        usort($here, fn (array $a, array $b): int => ($b[1][1] - $b[1][0]) <=> ($a[1][1] - $a[1][0]));
+
+        return $here;
+    }
+}

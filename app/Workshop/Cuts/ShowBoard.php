@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Cuts;
+
+use App\Drawing\FrameDrawing;
+use App\Drawing\Svg;
+use IdleRidge\Core\Cuts\Frame;
+use IdleRidge\Core\Cuts\Packing;
+use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Project\BoardWeight;
+
+/** What is under the land and what it comes to: frame, packing under level places, weight and whether it can be carried out. */
+final class ShowBoard
+{
+    /** @return array{frame: Frame, weight: BoardWeight, drawing: Svg, packings: list<array{name: string, packing: Packing}>, lift: string, opening: string} */
+    public function of(CutPage $page): array
+    {
+        $build = $page->cuts->board;
+        $weight = CutLand::weight($page);
+        $frame = Frame::under($page->section->width, $page->section->depth, $build);
+
+        return [
+            'frame' => $frame, 'weight' => $weight, 'drawing' => FrameDrawing::of($page->section, $frame, $build, $weight), 'packings' => $this->packings($page),
+            'lift' => $this->lift($weight, $page), 'opening' => $this->opening($weight, $page),
+        ];
+    }
+
+    private function lift(BoardWeight $weight, CutPage $page): string
+    {
+        $people = $weight->people($page->cuts->board);
+        $limit = Length::decimal($page->cuts->board->lift, 1);
+
+        return match ($people) {
+            1 => "One person lifts it, wet too (limit {$limit} kg).",
+            2 => "Two people lift it: wet it is over {$limit} kg.",
+            default => "It takes {$people} people wet, at {$limit} kg each: lift it dry, or make it lighter.",
+        };
+    }
+
+    private function opening(BoardWeight $weight, CutPage $page): string
+    {
+        $passes = $weight->passes($page->cuts->board);
+        $box = implode(' × ', array_map(fn (float $v): string => Length::decimal($v, 0), $weight->box));
+
+        return match (true) {
+            $passes === null => "It takes {$box} mm with its frame; set an opening and this says whether it goes through.",
+            $passes['fits'] => "It takes {$box} mm with its frame and goes through the opening.",
+            default => "It takes {$box} mm with its frame: ".Length::decimal($passes['short'], 0).' mm too much for the opening.',
+        };
+    }
+
+    /** @return list<array{name: string, packing: Packing}> up to pads, and to the underside of decks at their ends */
+    private function packings(CutPage $page): array
+    {
+        $out = [];
+        $put = function (string $name, float $height) use (&$out, $page): void {
+            if ($height > 0.2) {
+                $out[] = ['name' => $name, 'packing' => Packing::to($height, $page->cuts->packings())];
+            }
+        };
+        foreach ($page->model->ground->pads as $pad) {
+            $put($pad->name, $pad->level - $page->section->base);
+        }
+        foreach ($page->runs() as [$run, $over]) {
+            foreach ($run->structures as $structure) {
+                foreach ($structure->kind === 'bridge' ? [$structure->from, $structure->to] : [] as $station) {
+                    if ($station >= $over[0] && $station <= $over[1]) {
+                        $put("{$run->name}, deck at ".round($station), $run->grade->heightAt($station) - $structure->thick - $page->section->base);
+                    }
+                }
+            }
+        }
+
+        return $out;
+    }
+}

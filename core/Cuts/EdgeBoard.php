@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Cuts;
+
+use IdleRidge\Core\Geometry\HeightMesh;
+use IdleRidge\Core\Geometry\Simplify;
+
+/**
+ * A board along an edge that follows the land's line: from so far below the board's top up to the land, or, standing in half
+ * relief behind it, as much higher as is asked. Its ring runs along the edge from its left or front end and up over the
+ * board's top, mm.
+ */
+final readonly class EdgeBoard
+{
+    public const EDGES = ['front', 'back', 'left', 'right'];
+
+    /** @param  list<array{float, float}>  $ring */
+    private function __construct(public string $edge, public float $length, public array $ring, public float $low, public float $high)
+    {
+    }
+
+    /** @param  HeightMesh  $land with its skin */
+    public static function along(string $edge, HeightMesh $land, float $base, float $drop, float $rise = 0.0): self
+    {
+        [$width, $depth] = [$land->xs[count($land->xs) - 1], $land->ys[count($land->ys) - 1]];
+        $length = $edge === 'front' || $edge === 'back' ? $width : $depth;
+        $n = max(1, (int) ceil($length / 2.5));
+        $line = [];
+        for ($k = 0; $k <= $n; $k++) {
+            $s = $length * $k / $n;
+            [$x, $y] = match ($edge) {
+                'front' => [$s, 0.0],
+                'back' => [$s, $depth],
+                'left' => [0.0, $s],
+                default => [$width, $s],
+            };
+            $line[] = [$s, max(-$drop + 1.0, $land->at($x, $y) - $base + $rise)];
+        }
+        $thin = Simplify::line($line, 0.15);
+
+        return new self($edge, $length, [[0.0, -$drop], [$length, -$drop], ...array_reverse($thin)], min(array_column($line, 1)), max(array_column($line, 1)));
+    }
+
+    public function template(): Template
+    {
+        return new Template(ucfirst($this->edge), sprintf('%s edge, %d mm long, line from %.1f to %.1f over the board', ucfirst($this->edge), round($this->length), $this->low, $this->high), [$this->ring], [], [[[0.0, 0.0], [$this->length, 0.0]]], [], [[8.0, 4.0, ucfirst($this->edge)]]);
+    }
+}

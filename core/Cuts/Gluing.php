@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Cuts;
+
+use IdleRidge\Core\Cuts\Nesting\LayerPieces;
+use IdleRidge\Core\Geometry\Polygon;
+
+/**
+ * In which order a stack is glued, from the board up, and with what: hot melt for pieces that are placed before it gels, building
+ * adhesive where it can dry out between closed cells, contact glue for the rest. Figures are starting values of general trade
+ * practice; what is confined dries within the lesser of 3 d·(half-width / 25 mm)² and 6 d·(thinner sheet / 25 mm).
+ */
+final readonly class Gluing
+{
+    /** Hot melt stays open 30 s, and beads for so much are drawn in a second, mm². */
+    public const OPEN_S = 30.0;
+
+    private const BEADS = 1200.0;
+
+    /** Adhesive is not waited for longer than this, days. */
+    private const PATIENCE = 2.0;
+
+    /** ml/m²: adhesive in beads, contact glue on both faces, hot melt. */
+    private const COVER = ['adhesive' => 250.0, 'contact' => 240.0, 'hot melt' => 150.0];
+
+    /**
+     * @param list<GlueJoint> $joints in the order in which they are glued
+     */
+    private function __construct(public array $joints)
+    {
+    }
+
+    public static function of(FoamStack $stack): self
+    {
+        $joints = [];
+        foreach ($stack->layers as $k => $layer) {
+            $under = $stack->layers[$k - 1] ?? null;
+            foreach (array_filter($layer->pieces, fn (Piece $p): bool => $p->area >= LayerPieces::SPECK) as $piece) {
+                $on = $under === null ? 'board' : implode(', ', array_map(fn (Piece $p): string => $p->id, array_filter($under->pieces, fn (Piece $p): bool => Template::lieOn($piece, $p))));
+                $joints[] = self::joint($piece, $on === '' ? 'board' : $on, $layer->thickness, $under?->thickness);
+            }
+        }
+
+        return new self($joints);
+    }
+
+    private static function joint(Piece $piece, string $on, float $thickness, ?float $under): GlueJoint
+    {
+        $half = self::halfWidth($piece);
+        // Wood under the first layer takes up water: glue between it and foam is not confined.
+        $days = $under === null ? 1.0 : min(3.0 * ($half / 25.0) ** 2, 6.0 * min($thickness, $under) / 25.0);
+        $melt = self::BEADS * self::OPEN_S;
+        [$glue, $why] = match (true) {
+            $piece->area <= $melt => ['hot melt', 'small enough to place within 30 s'],
+            $days <= self::PATIENCE => ['adhesive', $under === null ? 'the board lets it dry' : 'dry between the faces in '.self::dayWords($days)],
+            default => ['contact', 'adhesive would take '.self::dayWords($days).' between closed cells, hot melt gel first'],
+        };
+
+        return new GlueJoint($piece->id, $on, $piece->area, $half, $days, $glue, $why, self::COVER[$glue] * $piece->area / 1e6);
+    }
+
+    /** @return array<string, float> glue → ml */
+    public function amounts(): array
+    {
+        $out = [];
+        foreach ($this->joints as $joint) {
+            $out[$joint->glue] = ($out[$joint->glue] ?? 0.0) + $joint->ml;
+        }
+
+        return $out;
+    }
+
+    /** The widest circle's radius that lies in a piece: from the deepest place of a raster uphill in ever shorter steps, mm. */
+    private static function halfWidth(Piece $piece): float
+    {
+        $ring = $piece->rings[0];
+        [[$x, $y]] = Dowels::deepest([$piece], $ring, 1) + [$ring[0]];
+        $best = Polygon::depth($ring, $x, $y);
+        for ($step = 8.0; $step > 0.4; $step /= 2.0) {
+            do {
+                $better = false;
+                foreach ([[1, 0], [-1, 0], [0, 1], [0, -1], [1, 1], [1, -1], [-1, 1], [-1, -1]] as [$i, $j]) {
+                    [$px, $py] = [$x + $i * $step, $y + $j * $step];
+                    $depth = Polygon::depth($ring, $px, $py);
+                    if ($depth > $best + 1e-9) {
+                        [$x, $y, $best, $better] = [$px, $py, $depth, true];
+                    }
+                }
+            } while ($better);
+        }
+
+        return max(1.0, $best);
+    }
+
+    private static function dayWords(float $days): string
+    {
+        return $days < 1.0 ? round(24.0 * $days).' h' : round($days, 1).' days';
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Cuts;
+
+use IdleRidge\Core\Geometry\HeightMesh;
+
+/** The land as a shell: profile boards across the board, strips woven between them, cloth or towels in plaster over all. mm. */
+final readonly class Shell
+{
+    /** kg/m²: cloth a layer dry, plaster for towels a layer, card strips at 25 mm mesh; wet over dry. Starting values. */
+    private const CLOTH = 0.60;
+
+    private const TOWEL = 1.30;
+
+    private const CARD = 0.50;
+
+    private const WET = 1.6;
+
+    /** What a strip needs more at each rib to be fastened, mm. */
+    private const FASTEN = 20.0;
+
+    /** Minutes: a rib and 100 mm of its outline, a metre of strip, a dm² of a layer. Starting values. */
+    private const RIB = 5.0;
+
+    private const OUTLINE = 1.0;
+
+    private const STRIP = 1.5;
+
+    private const LAYER = 3.0;
+
+    /**
+     * @param list<Rib> $ribs from the left
+     * @param float $surface of the shell, mm²
+     * @param float $strips length of all strips
+     * @param list<array{from: float, to: float, surface: float, pieces: int}> $bays between ribs; pieces of one layer
+     */
+    private function __construct(public CutSchool $school, public ShellBuild $build, public array $ribs, public float $surface, public float $strips, public int $stripCount, public array $bays)
+    {
+    }
+
+    /**
+     * @param HeightMesh $shape the land less the shell's thickness
+     * @param float $base the board's top
+     * @param list<Bore> $bores
+     */
+    public static function over(HeightMesh $shape, float $base, CutSchool $school, ShellBuild $build, array $bores = []): self
+    {
+        [$width, $depth] = [$shape->xs[count($shape->xs) - 1], $shape->ys[count($shape->ys) - 1]];
+        $count = max(1, (int) ceil($width / $build->ribGap - 1e-9));
+        $ribs = $bays = [];
+        for ($k = 0; $k <= $count; $k++) {
+            $ribs[] = Rib::at('R'.($k + 1), $width * $k / $count, $shape, $base, $bores);
+        }
+        [$strips, $stripCount] = self::strips($shape, $build, $width, $depth, $count);
+        foreach (array_slice($ribs, 1) as $k => $rib) {
+            $surface = self::surface($shape, $ribs[$k]->x, $rib->x);
+            $bays[] = ['from' => $ribs[$k]->x, 'to' => $rib->x, 'surface' => $surface, 'pieces' => (int) ceil($surface / ($build->clothWidth * $build->clothLength * (1.0 - $build->overlap)) - 1e-9)];
+        }
+
+        return new self($school, $build, $ribs, array_sum(array_column($bays, 'surface')), $strips, $stripCount, $bays);
+    }
+
+    /** Pieces of cloth of all layers. */
+    public function pieces(): int
+    {
+        return $this->build->layers * array_sum(array_column($this->bays, 'pieces'));
+    }
+
+    /** Area of cloth or towel with what overlaps, all layers, mm². */
+    public function cover(): float
+    {
+        return $this->build->layers * $this->surface / (1.0 - $this->build->overlap);
+    }
+
+    /** kg of the dry cover, and of it wet. */
+    public function weight(bool $wet = false): float
+    {
+        $each = $this->school === CutSchool::Towel ? self::TOWEL : self::CLOTH;
+        // A towel's plaster counts by what is covered, cloth by what is used up.
+        $area = $this->school === CutSchool::Towel ? $this->build->layers * $this->surface : $this->cover();
+
+        return ($each * $area * ($wet ? self::WET : 1.0) + self::CARD * 25.0 / $this->build->stripGap * $this->surface) / 1e6;
+    }
+
+    /** Minutes of work: ribs, web, cover. */
+    public function minutes(): float
+    {
+        $outline = array_sum(array_map(fn (Rib $r): float => $r->outline(), $this->ribs));
+
+        return self::RIB * count($this->ribs) + self::OUTLINE * $outline / 100.0 + self::STRIP * $this->strips / 1000.0 + self::LAYER * $this->build->layers * $this->surface / 1e4;
+    }
+
+    /** Area of board the ribs take, mm². */
+    public function ribArea(): float
+    {
+        return array_sum(array_map(fn (Rib $r): float => $r->area(), $this->ribs));
+    }
+
+    /** @return array{float, int} length of all strips along both ways of the web, and how many */
+    private static function strips(HeightMesh $shape, ShellBuild $build, float $width, float $depth, int $bays): array
+    {
+        $length = 0.0;
+        $count = 0;
+        foreach ([[$depth, $width, fn (float $s, float $t): float => $shape->at($t, $s), self::FASTEN * ($bays + 1)], [$width, $depth, fn (float $s, float $t): float => $shape->at($s, $t), 2.0 * self::FASTEN]] as [$across, $along, $z, $more]) {
+            $rows = max(1, (int) floor($across / $build->stripGap));
+            for ($k = 0; $k < $rows; $k++) {
+                $s = $across * ($k + 0.5) / $rows;
+                $n = max(1, (int) ceil($along / 10.0));
+                $last = $z($s, 0.0);
+                for ($i = 1; $i <= $n; $i++) {
+                    $now = $z($s, $along * $i / $n);
+                    $length += hypot($along / $n, $now - $last);
+                    $last = $now;
+                }
+                $length += $more;
+                $count++;
+            }
+        }
+
+        return [$length, $count];
+    }
+
+    /** True area of the shell between two lines across the board. */
+    private static function surface(HeightMesh $shape, float $from, float $to): float
+    {
+        $n = count($shape->xs);
+        $sum = 0.0;
+        for ($i = 0; $i < $n - 1; $i++) {
+            $share = (min($to, $shape->xs[$i + 1]) - max($from, $shape->xs[$i])) / ($shape->xs[$i + 1] - $shape->xs[$i]);
+            for ($j = 0; $share > 0.0 && $j < count($shape->ys) - 1; $j++) {
+                $p = $j * $n + $i;
+                $sum += $share * HeightMesh::cellSurface($shape->xs[$i + 1] - $shape->xs[$i], $shape->ys[$j + 1] - $shape->ys[$j], $shape->z[$p], $shape->z[$p + 1], $shape->z[$p + $n], $shape->z[$p + $n + 1]);
+            }
+        }
+
+        return $sum;
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Shelf;
+
+use IdleRidge\Core\Cuts\StockSheet;
+use IdleRidge\Core\Measure\Refusal;
+
+/** Sheets of one size that lie in store, whole or an offcut, mm; how many there are is told by their movements. */
+final readonly class SheetLot
+{
+    public const KINDS = ['sheet', 'offcut'];
+
+    /** @param  array<string, mixed>  $extra */
+    private function __construct(public string $uid, public string $kind, public float $thickness, public float $width, public float $depth, public array $extra)
+    {
+    }
+
+    /**
+     * @param array<string, mixed> $extra
+     *
+     * @throws Refusal
+     */
+    public static function of(string $uid, string $kind, float $thickness, float $width, float $depth, array $extra = []): self
+    {
+        if (! in_array($kind, self::KINDS, true)) {
+            throw new Refusal('A lot of foam is a sheet or an offcut.', 'kind');
+        }
+        StockSheet::of($thickness, $width, $depth);
+
+        return new self($uid, $kind, $thickness, $width, $depth, $extra);
+    }
+
+    public function isLike(float $thickness, float $width, float $depth): bool
+    {
+        return abs($this->thickness - $thickness) < 0.05 && abs($this->width - $width) < 0.5 && abs($this->depth - $depth) < 0.5;
+    }
+}

@@ -1,0 +1,23 @@
+@use('IdleRidge\Core\Measure\Length')
+@php($goes = $job?->passes ?? 0)
+<div class="cut-hold">
+@if ($picked === 0)<p class="blank-words">There is no land above the board yet, so nothing is to be cut. Raise a hill on Land.</p>@else
+<form class="small glue-job" method="post" action="{{ route('cuts.plan', [$layout, $section->uid]) }}">@csrf
+    <span>{{ $shell === null ? 'Cutting, gluing, shaping' : 'Ribs, web and cover' }}: <b class="num">{{ Length::decimal($minutes / 60, 1) }} h</b> at the bench.</span>
+    @if ($job !== null)<span class="soft">On the schedule {{ $goes === 1 ? 'in one go' : "in {$goes} goes" }}, {{ Length::decimal($job->minutes * $goes / 60, 1) }} h.</span>@endif
+    <button class="btn quiet">{{ $job === null ? 'Put it on the schedule' : 'Renew it there' }}</button>
+    @error('cuts')<p class="fault">{{ $message }}</p>@enderror
+</form>
+@if ($gluing !== null)
+    <p class="small">@foreach ($gluing->amounts() as $glue => $ml){{ $loop->first ? '' : ' · ' }}{{ $glue }} <span class="num">{{ Length::decimal($ml, 0) }} ml</span>@endforeach</p>
+    <table class="layers glue-table"><thead><tr><th scope="col">From the board up</th><th scope="col">onto</th><th scope="col">cm²</th><th scope="col">glue</th><th scope="col">why</th></tr></thead><tbody>
+        @foreach ($gluing->joints as $joint)<tr><th scope="row">{{ $joint->piece }}</th><td>{{ $joint->on }}</td><td>{{ Length::decimal($joint->area / 100, 0) }}</td><td class="word">{{ $joint->glue }}</td><td class="word">{{ $joint->why }}</td></tr>@endforeach
+    </tbody></table>
+@else
+    <table class="layers glue-table"><thead><tr><th scope="col">Bay</th><th scope="col">from, mm</th><th scope="col">to</th><th scope="col">surface, cm²</th><th scope="col">pieces a layer</th></tr></thead><tbody>
+        @foreach ($shell->bays as $k => $bay)<tr><th scope="row">R{{ $k + 1 }} to R{{ $k + 2 }}</th><td>{{ Length::decimal($bay['from'], 0) }}</td><td>{{ Length::decimal($bay['to'], 0) }}</td><td>{{ Length::decimal($bay['surface'] / 100, 0) }}</td><td>{{ $bay['pieces'] }}</td></tr>@endforeach
+    </tbody></table>
+    <p class="small">{{ $shell->stripCount }} strips {{ Length::decimal($shell->build->strip, 0) }} mm wide, {{ Length::decimal($shell->strips / 1000, 1) }} m in all, woven {{ Length::decimal($shell->build->stripGap, 0) }} mm apart both ways. {{ $shell->pieces() }} pieces of {{ Length::decimal($shell->build->clothWidth, 0) }} × {{ Length::decimal($shell->build->clothLength, 0) }} mm in {{ $shell->build->layers }} layers: lay each over {{ Length::decimal(100 * $shell->build->overlap, 0) }} % of its neighbour, {{ Length::decimal($shell->weight(true), 1) }} kg wet.</p>
+@endif
+@endif
+</div>

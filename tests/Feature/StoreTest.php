@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Layout;
+use App\Models\Section;
+use App\Workshop\Cuts\PlanCuts;
+use App\Workshop\Files\LayoutFiles;
+use App\Workshop\LoadProject;
+use App\Workshop\Plan\PlanDesk;
+use Database\Seeders\SaltingsTramway;
+use IdleRidge\Core\Coats\Stage;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Plan\Placed;
+
+/** Foam in store, cutting it up, and the cutting as work on the schedule. */
+final class StoreTest extends FeatureCase
+{
+    public function test_what_is_counted_lies_in_store_and_is_laid_out_first(): void
+    {
+        [$section, $layout] = $this->fell();
+        $at = $this->at($section, '/cuts/store');
+        $this->post($at, ['new' => ['sheet_mm' => '20', 'sheet_width_mm' => '1.1 m', 'sheet_depth_mm' => '500', 'count' => '2']])->assertSessionHasNoErrors();
+        $store = app(LoadProject::class)->of($layout)->works->store;
+        $this->assertSame([2], array_column($store->inStore(), 'count'));
+        $uid = $store->lots[0]->uid;
+        $this->post($at, ['lots' => [$uid => '5']])->assertSessionHasNoErrors();
+        $this->post($at, ['lots' => [$uid => '5']])->assertSessionHasNoErrors();
+        $store = app(LoadProject::class)->of($layout)->works->store;
+        $this->assertSame(5, $store->count($uid));
+        $this->assertCount(2, $store->movements, 'a count that changes nothing moves nothing');
+        $this->post($at, ['new' => ['sheet_mm' => '20', 'sheet_width_mm' => '1100', 'sheet_depth_mm' => '500', 'count' => '1']]);
+        $this->assertCount(1, app(LoadProject::class)->of($layout)->works->store->lots, 'the same size is the same lot');
+        $this->get($this->at($section, '/cuts'))->assertSee('1100 mm')->assertSee('value="6"', false);
+        foreach ([['lots' => [$uid => '-1'], 'where' => "lots/{$uid}"], ['lots' => [$uid => 'many'], 'where' => "lots/{$uid}"], ['new' => ['sheet_mm' => '0', 'sheet_width_mm' => '10', 'sheet_depth_mm' => '10'], 'where' => 'new/sheet_mm'], ['new' => ['sheet_mm' => '20', 'sheet_width_mm' => '', 'sheet_depth_mm' => '10'], 'where' => 'new/sheet_width_mm'], ['lots' => [$uid => '1.5'], 'where' => "lots/{$uid}"]] as $bad) {
+            $this->post($at, $bad)->assertSessionHasErrors($bad['where']);
+        }
+        $this->assertSame(6, app(LoadProject::class)->of($layout)->works->store->count($uid), 'nothing is half done');
+    }
+
+    public function test_sheets_that_are_cut_leave_the_store_and_what_is_left_over_comes_into_it(): void
+    {
+        [$section, $layout] = $this->fell();
+        $this->post($this->at($section, '/cuts/store'), ['new' => ['sheet_mm' => '20', 'sheet_width_mm' => '1250', 'sheet_depth_mm' => '600', 'count' => '2']]);
+        $this->post($this->at($section, '/cuts/cut'))->assertSessionHasNoErrors()->assertSessionHas('said');
+        $store = app(LoadProject::class)->of($layout)->works->store;
+        $this->assertSame(0, $store->count($store->lots[0]->uid), 'both were used');
+        $causes = array_count_values(array_map(fn ($m): string => $m->cause, $store->movements));
+        $this->assertSame($causes['cut'], 2 + ($causes['bought'] ?? 0), 'what was not there was bought first');
+        $offcuts = array_values(array_filter($store->inStore(), fn (array $one): bool => $one['lot']->kind === 'offcut'));
+        $this->assertNotSame([], $offcuts);
+        $this->get($this->at($section, '/cuts?on=sheets'))->assertSee('taken for Fell Halt already');
+        $this->post("/layouts/{$layout->uid}/undo");
+        $again = app(LoadProject::class)->of($layout)->works->store;
+        $this->assertSame(2, $again->count($again->lots[0]->uid));
+        $this->assertCount(1, $again->lots);
+        $this->from('/')->post($this->at($this->board(), '/cuts/cut'))->assertSessionHasErrors('cuts');
+    }
+
+    public function test_cutting_goes_on_the_schedule_before_all_coats(): void
+    {
+        [$section, $layout] = $this->fell('Birch Cutting');
+        $this->post($this->at($section, '/cuts/plan'))->assertSessionHasNoErrors();
+        $project = app(LoadProject::class)->of($layout);
+        $coat = PlanCuts::coatOf($project->works, $section->uid);
+        $this->assertNotNull($coat);
+        $this->assertSame(Stage::Form, $coat->recipe->stage);
+        $plan = $this->plan($layout);
+        $forms = array_values(array_filter($plan->moves, fn (Placed $p): bool => $p->move->coat->uid === $coat->uid));
+        $others = array_values(array_filter($plan->moves, fn (Placed $p): bool => $p->move->section->uid === $section->uid && $p->move->coat->uid !== $coat->uid));
+        $this->assertCount($coat->passes, $forms, 'as many goes as it was put in');
+        $this->assertEqualsWithDelta($coat->minutes * $coat->passes, array_sum(array_map(fn (Placed $p): int => $p->move->minutes, $forms)), $coat->passes);
+        $this->assertNotSame([], $others);
+        foreach ($others as $other) {
+            $this->assertGreaterThan(max(array_map(fn (Placed $p): int => $p->end, $forms)), $other->start);
+        }
+        $this->get($this->at($section, '/coats'))->assertOk()->assertSee('Foam layers')->assertSee('not up yet');
+        $this->post($this->at($section, '/cuts/plan'))->assertSessionHasNoErrors();
+        $this->assertCount(1, array_filter(app(LoadProject::class)->of($layout)->works->coats, fn ($c): bool => $c->recipe->stage === Stage::Form), 'renewed, not doubled');
+        $this->get($this->at($section, '/cuts?on=glue'))->assertSee('On the schedule in')->assertSee('Renew it there');
+        $this->from('/')->post($this->at($this->board(), '/cuts/plan'))->assertSessionHasErrors('cuts');
+    }
+
+    public function test_a_shell_has_ribs_strips_and_cloth_and_goes_on_the_schedule_too(): void
+    {
+        $layout = app(LayoutFiles::class)->store(app(SaltingsTramway::class)->project());
+        $section = $layout->sections()->firstOrFail();
+        $this->get($this->at($section, '/cuts'))->assertOk()->assertSee('Rib R1, flat')->assertSee('9 ribs')->assertSee('plaster cloth over card strips');
+        $this->get($this->at($section, '/cuts?on=glue'))->assertOk()->assertSee('R1 to R2')->assertSee('pieces of');
+        foreach (['sheets', 'risers', 'edges', 'board', 'turned'] as $view) {
+            $this->get($this->at($section, "/cuts?on={$view}"))->assertOk();
+        }
+        $solids = $this->get($this->at($section, '/cuts/solids'))->assertOk()->json();
+        $this->assertCount(9, $solids['ribs']);
+        $this->assertSame([], $solids['layers']);
+        $pdf = (string) $this->get($this->at($section, '/cuts/take/pdf?layer=2'))->assertOk()->getContent();
+        $this->assertStringStartsWith('%PDF-', $pdf);
+        $this->post($this->at($section, '/cuts/plan'))->assertSessionHasNoErrors();
+        $coat = PlanCuts::coatOf(app(LoadProject::class)->of($layout)->works, $section->uid);
+        $this->assertSame('shell-web', $coat?->recipe->id);
+        $this->assertNotEquals(85.0, $coat->minutes, 'renewed from what is computed now');
+    }
+
+    public function test_edges_and_openings_answer_odd_wishes_in_words(): void
+    {
+        [$section, $layout] = $this->fell();
+        $this->get($this->at($section, '/cuts?on=edges&rise=40'))->assertOk()->assertSee('960 long');
+        $this->get($this->at($section, '/cuts?on=edges&rise=high'))->assertOk()->assertSee('is not a length')->assertSee('value="high"', false);
+        $this->get($this->at($section, '/cuts?on=edges&rise=4000'))->assertOk()->assertSee('must lie between');
+        $this->from('/')->get($this->at($section, '/cuts/take/pdf?of=edges&rise=high'))->assertSessionHasErrors('rise');
+        $this->get($this->at($section, '/cuts?on=board'))->assertOk()->assertSee('goes through the opening')->assertSee('Stone yard');
+        $cuts = fn (array $board): array => ['cuts' => ['board' => $board], 'rev' => (string) $layout->fresh()?->rev];
+        $this->patch("/layouts/{$layout->uid}", $cuts(['opening_width_mm' => '300', 'opening_height_mm' => '200', 'lift_kg' => '3', 'packing_mm' => '1 2,5']))->assertSessionHasNoErrors();
+        $this->get($this->at($section, '/cuts?on=board'))->assertOk()->assertSee('too much for the opening')->assertSee('people wet');
+        $this->patch("/layouts/{$layout->uid}", $cuts(['packing_mm' => '1 thick']))->assertSessionHasErrors('cuts/board/packing_mm');
+        $this->patch("/layouts/{$layout->uid}", $cuts(['opening_width_mm' => '', 'opening_height_mm' => '']))->assertSessionHasNoErrors();
+        $this->get($this->at($section, '/cuts?on=board'))->assertSee('set an opening');
+        $this->assertSame([1.0, 2.5], app(LoadProject::class)->of($layout->fresh() ?? $layout)->layout->cuts->board->packing);
+    }
+
+    public function test_a_page_that_cannot_be_shown_does_not_lead_back_to_itself(): void
+    {
+        [$section, $layout] = $this->fell();
+        $layout->zones()->firstOrFail()->forceFill(['data' => '{"section":"nowhere","name":"x","without":[]}'])->save();
+        $there = $this->at($section, '/cuts');
+        $this->from($there)->get($there)->assertStatus(422)->assertSee('There is no such section.')->assertSee('cannot be shown');
+    }
+
+    /** @return array{Section, Layout} */
+    private function fell(string $name = 'Fell Halt'): array
+    {
+        $section = $this->demo()->sections()->where('name', $name)->firstOrFail();
+
+        return [$section, $this->layoutOf($section)];
+    }
+
+    private function plan(Layout $layout): BenchPlan
+    {
+        $desk = app(PlanDesk::class);
+
+        return $desk->planOf(app(LoadProject::class)->of($layout), $desk->minute());
+    }
+}
