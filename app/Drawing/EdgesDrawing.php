@@ -6,6 +6,7 @@ namespace App\Drawing;
 
 use IdleRidge\Core\Cuts\EdgeBoard;
 use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Units;
 
 /** The boards along a section's edges, one under the other, all to one scale. */
 final class EdgesDrawing
@@ -22,7 +23,7 @@ final class EdgesDrawing
     private const WORDS = 370.0;
 
     /** @param  list<EdgeBoard>  $boards */
-    public static function of(array $boards): Svg
+    public static function of(array $boards, Units $units): Svg
     {
         $longest = max([1.0, ...array_map(fn (EdgeBoard $b): float => $b->length, $boards)]);
         $scale = (self::WIDTH - self::LEFT - self::RIGHT) / $longest;
@@ -39,9 +40,9 @@ final class EdgesDrawing
                 ->text('h', self::LEFT - 10.0, $zero + 4.0, $board->edge, 'end');
             $foot = $zero - $board->ring[0][1] * $scale + 13.0;
             foreach ([[0.0, 'start'], [$board->length, 'end']] as [$at, $anchor]) {
-                $svg->text('m tick', self::LEFT + $at * $scale, $foot, Length::decimal(self::heightAt($board, $at), 1), $anchor);
+                $svg->text('m tick', self::LEFT + $at * $scale, $foot, Length::cell(self::heightAt($board, $at), $units, 1), $anchor);
             }
-            $words = Length::decimal($board->length, 0).' long, '.Length::decimal($board->low, 1).' to '.Length::decimal($board->high, 1).' over the board';
+            $words = Length::cell($board->length, $units).' long, '.Length::cell($board->low, $units, 1).' to '.Length::cell($board->high, $units, 1).' over the board';
             $beside = $board->length * $scale < self::WORDS;
             $svg->text('m tick', self::LEFT + $board->length * $scale * ($beside ? 1.0 : 0.5) + ($beside ? 14.0 : 0.0), $beside ? $zero + 4.0 : $foot, $words, $beside ? 'start' : 'middle');
             $y += $tall($board) + self::BETWEEN;

@@ -7,6 +7,7 @@ namespace App\Drawing;
 use IdleRidge\Core\Cuts\BoardBuild;
 use IdleRidge\Core\Cuts\Frame;
 use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\BoardWeight;
 use IdleRidge\Core\Project\Section;
 
@@ -21,7 +22,7 @@ final class FrameDrawing
 
     private const PITCH = 30.0;
 
-    public static function of(Section $section, Frame $frame, BoardBuild $build, BoardWeight $weight): Svg
+    public static function of(Section $section, Frame $frame, BoardBuild $build, BoardWeight $weight, Units $units): Svg
     {
         $scale = min(self::PLAN / $section->width, 190.0 / $section->depth);
         $height = max($section->depth * $scale + 36.0, count($frame->bars) * self::PITCH + 30.0);
@@ -43,14 +44,14 @@ final class FrameDrawing
         }
         [$x, $y] = $at($weight->centre[0], $weight->centre[1]);
         $svg->circle('gravity', $x, $y, 7.0)->line('gravity', $x - 11.0, $y, $x + 11.0, $y)->line('gravity', $x, $y - 11.0, $x, $y + 11.0);
-        $words = 'balances '.Length::decimal($weight->centre[0], 0).' from the left, '.Length::decimal($weight->centre[1], 0).' from the front';
+        $words = 'balances '.Length::show($weight->centre[0], $units).' from the left, '.Length::show($weight->centre[1], $units).' from the front';
         $svg->text('n', 14.0, 14.0 + $section->depth * $scale + 16.0, $words);
-        self::bars($svg, $frame, $build);
+        self::bars($svg, $frame, $build, $units);
 
         return $svg;
     }
 
-    private static function bars(Svg $svg, Frame $frame, BoardBuild $build): void
+    private static function bars(Svg $svg, Frame $frame, BoardBuild $build, Units $units): void
     {
         $scale = (self::WIDTH - self::BARS - 14.0) / $build->stock;
         foreach ($frame->bars as $k => $bar) {
@@ -59,13 +60,13 @@ final class FrameDrawing
             $x = 0.0;
             foreach ($bar as $piece) {
                 $svg->rect('timber', self::BARS + $x * $scale, $y, $piece['length'] * $scale, 12.0);
-                $words = Length::decimal($piece['length'], 0);
+                $words = Length::cell($piece['length'], $units);
                 if (mb_strlen($words) * 6.6 + 4.0 < $piece['length'] * $scale) {
                     $svg->text('m', self::BARS + ($x + $piece['length'] / 2.0) * $scale, $y + 10.0, $words, 'middle');
                 }
                 $x += $piece['length'];
             }
         }
-        $svg->text('n', self::BARS, 16.0 + count($frame->bars) * self::PITCH + 4.0, count($frame->bars).(count($frame->bars) === 1 ? ' timber of ' : ' timbers of ').Length::decimal($build->stock, 0).' mm, '.Length::decimal($build->timber, 0).' × '.Length::decimal($build->timberHigh, 0));
+        $svg->text('n', self::BARS, 16.0 + count($frame->bars) * self::PITCH + 4.0, count($frame->bars).(count($frame->bars) === 1 ? ' timber of ' : ' timbers of ').Length::show($build->stock, $units).', '.Length::cell($build->timber, $units).' × '.Length::cell($build->timberHigh, $units));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Drawing;
 
-use App\Workshop\Land\LandSheet;
+use IdleRidge\Core\Geometry\HeightGrid;
 use RuntimeException;
 
 /**
@@ -18,11 +18,11 @@ final class ReliefPicture
     /** How much steeper than it is the land is shaded, so that gentle ground shows. */
     private const EXAGGERATION = 1.4;
 
-    public static function png(LandSheet $sheet): string
+    public static function png(HeightGrid $land): string
     {
-        $cols = $sheet->cols;
-        $rows = $sheet->rows;
-        $z = $sheet->grid()->values;
+        $cols = $land->cols;
+        $rows = $land->rows;
+        $z = $land->values;
         $width = $cols * self::PER_CELL;
         $height = $rows * self::PER_CELL;
         $image = imagecreatetruecolor(max(1, $width), max(1, $height));
@@ -31,7 +31,7 @@ final class ReliefPicture
         }
         imagealphablending($image, false);
         imagesavealpha($image, true);
-        $shade = self::shades($z, $cols, $rows, $sheet->cell);
+        $shade = self::shades($z, $cols, $rows, $land->cell);
         $flat = M_SQRT1_2;
         for ($py = 0; $py < $height; $py++) {
             $v = max(0.0, min($rows - 1.0, ($height - 1 - $py + 0.5) / self::PER_CELL - 0.5));

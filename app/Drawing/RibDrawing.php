@@ -6,11 +6,12 @@ namespace App\Drawing;
 
 use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Units;
 
 /** One rib laid flat, front to the left. */
 final class RibDrawing
 {
-    public static function of(Rib $rib, float $depth): Svg
+    public static function of(Rib $rib, float $depth, Units $units): Svg
     {
         $scale = 330.0 / max(1.0, $depth);
         $tall = max(40.0, $rib->highest * $scale);
@@ -22,7 +23,7 @@ final class RibDrawing
             $svg->path('foam even', $d, ['fill-rule' => 'evenodd'])->path('body-hatch', $d, ['fill' => 'url(#hatch-flat)', 'fill-rule' => 'evenodd']);
         }
         $svg->line('boardtop', 17.0, $foot, 347.0, $foot)->text('n', 17.0, $foot + 16.0, 'front')->text('n', 347.0, $foot + 16.0, 'back', 'end')
-            ->text('m', 182.0, $foot + 16.0, Length::decimal($depth, 0).' long, up to '.Length::decimal($rib->highest, 1), 'middle');
+            ->text('m', 182.0, $foot + 16.0, Length::cell($depth, $units).' long, up to '.Length::cell($rib->highest, $units, 1), 'middle');
 
         return $svg;
     }

@@ -7,6 +7,7 @@ namespace App\Drawing;
 use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Cuts\Shell;
 use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\Section;
 
 /** The ribs of a shell as they stand on the board, seen from the front and above, those further right behind those further left. */
@@ -21,7 +22,7 @@ final class RibsDrawing
     private const FLAT = 0.5;
 
     /** @param  int  $picked from 1; 0 for none */
-    public static function of(Section $section, Shell $shell, int $picked): Svg
+    public static function of(Section $section, Shell $shell, int $picked, Units $units): Svg
     {
         $svg = new Svg(self::WIDTH, self::HEIGHT, "The ribs of {$section->name}", ['id' => 'stack', 'role' => 'group', 'class' => 'drawing stack ribs']);
         $svg->hatch('hatch-foam', 'hatch-body', 6.0, 45.0);
@@ -47,7 +48,7 @@ final class RibsDrawing
                 $svg->text('m', $place[0], $place[1], $rib->name);
             }
         }
-        $svg->text('note', 34.0, self::HEIGHT - 6.0, count($shell->ribs).' ribs, '.Length::decimal($shell->ribs[1]->x - $shell->ribs[0]->x, 0).' mm apart');
+        $svg->text('note', 34.0, self::HEIGHT - 6.0, count($shell->ribs).' ribs, '.Length::show($shell->ribs[1]->x - $shell->ribs[0]->x, $units).' apart');
 
         return $svg;
     }

@@ -6,6 +6,7 @@ namespace App\Drawing;
 
 use IdleRidge\Core\Cuts\Riser;
 use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Track\Run;
 
 /** Risers under a run, to scale along its stations; heights are stretched, and it is said by how much. */
@@ -26,7 +27,7 @@ final class RisersDrawing
      * @param array{float, float} $over
      * @return array{drawing: Svg, stretch: float}
      */
-    public static function of(Run $run, array $risers, array $over, float $base): array
+    public static function of(Run $run, array $risers, array $over, float $base, Units $units): array
     {
         $along = (self::WIDTH - self::LEFT - 10.0) / max(1.0, $over[1] - $over[0]);
         $highest = max([20.0, ...array_map(fn (Riser $r): float => $r->height, $risers)]);
@@ -46,7 +47,7 @@ final class RisersDrawing
             $half = max(3.0, 5.0 * $along);
             $tilt = tan(deg2rad($riser->bevelDeg)) * $half / $along * $up;
             $svg->path('foam even', Svg::d([[$x($riser->station) - $half, self::FOOT], [$x($riser->station) + $half, self::FOOT], [$x($riser->station) + $half, $y($riser->height) - $tilt], [$x($riser->station) - $half, $y($riser->height) + $tilt]], true));
-            $words = Length::decimal($riser->height, 1);
+            $words = Length::cell($riser->height, $units, 1);
             $place = $labels->place($words, 6.6, 11.0, [[$x($riser->station) - mb_strlen($words) * 3.3, $y($riser->height) - 9.0], [$x($riser->station) - mb_strlen($words) * 3.3, $y($riser->height) - 21.0]]);
             if ($place !== null) {
                 $svg->text('m halo', $place[0], $place[1], $words);

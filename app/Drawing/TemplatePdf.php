@@ -130,6 +130,8 @@ final class TemplatePdf extends FPDF
     private function begin(Tiling $tiling): void
     {
         $this->AddPage($tiling->width > $tiling->height ? 'L' : 'P', [min($tiling->width, $tiling->height), max($tiling->width, $tiling->height)]);
+        // Lines end where they end: the check bar is 100 mm and not a stroke's width more.
+        $this->_out('0 J');
     }
 
     private function foot(Tiling $tiling, string $left, string $title): void

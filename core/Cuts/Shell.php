@@ -87,9 +87,15 @@ final readonly class Shell
     /** Minutes of work: ribs, web, cover. */
     public function minutes(): float
     {
+        return $this->formMinutes() + self::LAYER * $this->build->layers * $this->surface / 1e4;
+    }
+
+    /** Minutes until the cover can go on: ribs and web. */
+    public function formMinutes(): float
+    {
         $outline = array_sum(array_map(fn (Rib $r): float => $r->outline(), $this->ribs));
 
-        return self::RIB * count($this->ribs) + self::OUTLINE * $outline / 100.0 + self::STRIP * $this->strips / 1000.0 + self::LAYER * $this->build->layers * $this->surface / 1e4;
+        return self::RIB * count($this->ribs) + self::OUTLINE * $outline / 100.0 + self::STRIP * $this->strips / 1000.0;
     }
 
     /** Area of board the ribs take, mm². */

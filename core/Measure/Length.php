@@ -95,6 +95,12 @@ final class Length
         return $units === Units::Metric ? self::decimal($mm, 2) : self::show($mm, $units, fraction: 32);
     }
 
+    /** In a table of lengths: bare mm with at most `$decimals`, or inches to 1/32. */
+    public static function cell(float $mm, Units $units, int $decimals = 0): string
+    {
+        return $units === Units::Metric ? self::decimal($mm, $decimals) : self::show($mm, $units, fraction: 32);
+    }
+
     /** A figure with at most `$decimals`, trailing zeros and a negative zero dropped. */
     public static function decimal(float $value, int $decimals): string
     {

@@ -40,6 +40,9 @@ $views = [
     'journal' => ["{$layout}/journal", 1280, 800, 'film'],
     'drying-line' => ["{$layout}/drying", 1280, 800, 'film'],
     'cuts' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/cuts?layer=4", 1280, 800, 'film'],
+    'cuts-sheets' => ["{$layout}/sections/{$uid('sections', 'Weir Bend')}/cuts?on=sheets", 1280, 800, 'film'],
+    'cuts-board' => ["{$layout}/sections/{$uid('sections', 'Fell Halt')}/cuts?on=board", 1280, 800, 'film'],
+    'cuts-shell' => ["/layouts/{$uid('layouts', 'Saltings Tramway')}/sections/{$uid('sections', 'Sluice End')}/cuts?layer=6", 1280, 800, 'film'],
 ];
 
 $bench = Bench::start();

@@ -61,6 +61,42 @@ final class TemplateTest extends TestCase
         Tiling::of([Build::square(0, 0, 9, 9)], 'a7');
     }
 
+    public function test_a_printed_page_measured_by_another_program_is_true_to_a_tenth(): void
+    {
+        $template = new Template('1.1', '1.1, 20 mm thick', [Build::square(30, 40, 180, 140)]);
+        $file = (string) tempnam(sys_get_temp_dir(), 'page');
+        foreach (['a4' => [210.0, 297.0], 'letter' => [215.9, 279.4]] as $paper => $size) {
+            file_put_contents($file, TemplatePdf::of([$template], $paper, 'Trial'));
+            // 508 dots an inch: twenty a millimetre.
+            exec(sprintf('pdftoppm -gray -png -r 508 -singlefile %s %s 2>&1', escapeshellarg($file), escapeshellarg($file)), $said, $code);
+            $this->assertSame(0, $code, implode("\n", $said));
+            $page = imagecreatefrompng($file.'.png');
+            $this->assertNotFalse($page);
+            [$w, $h] = [imagesx($page), imagesy($page)];
+            $this->assertEqualsWithDelta([min($size), max($size)], [min($w, $h) / 20.0, max($w, $h) / 20.0], 0.1);
+            $runs = [];
+            for ($y = 0; $y < $h; $y++) {
+                for ($x = 0, $begin = null; $x <= $w; $x++) {
+                    $dark = $x < $w && (imagecolorat($page, $x, $y) & 0xFF) < 110;
+                    if ($dark) {
+                        $begin ??= $x;
+                    } elseif ($begin !== null) {
+                        $length = ($x - $begin) / 20.0;
+                        if ($length > 60.0) {
+                            $runs[(string) round($length)][] = $length;
+                        }
+                        $begin = null;
+                    }
+                }
+            }
+            // A stroke's width comes on top: half of it at each end, of the bar's ticks as of the piece's sides.
+            $this->assertEqualsWithDelta(100.3, max($runs['100']), 0.1, "{$paper}: the check bar");
+            $this->assertEqualsWithDelta(150.35, max($runs['150']), 0.1, "{$paper}: the piece");
+            unlink($file.'.png');
+        }
+        unlink($file);
+    }
+
     public function test_a_millimetre_on_paper_is_a_millimetre(): void
     {
         $template = new Template('1.1', '1.1, 20 mm thick', [Build::square(30, 40, 180, 140)]);

@@ -74,7 +74,7 @@ final class DrawingTest extends FeatureCase
             }
         }
         $sheet = new LandSheet(str_repeat('a', 40), 5.0, 60, 30, [], [], [], [], [], pack('g*', ...$heights));
-        $picture = imagecreatefromstring(ReliefPicture::png($sheet));
+        $picture = imagecreatefromstring(ReliefPicture::png($sheet->grid()));
         $this->assertNotFalse($picture);
         $this->assertSame([120, 60], [imagesx($picture), imagesy($picture)]);
         $at = fn (int $x): array => imagecolorsforindex($picture, (int) imagecolorat($picture, $x, 30));

@@ -72,6 +72,19 @@ final class FilesTest extends FeatureCase
         foreach ([$cuts['foam_mm3'] / 1e6, $cuts['carved_mm3'] / 1e6, $cuts['sheets'][0]['count']] as $figure) {
             $this->assertStringContainsString('>'.round($figure, 1).'</button>', $page);
         }
+        foreach (['pdf' => '%PDF-', 'svg' => '<?xml', 'dxf' => '  0'] as $form => $begins) {
+            $out = $this->temporary('');
+            $this->ridge('ridge:cuts', ['file' => $file, '--section' => 'Tarnhead', '--layer' => '5', "--{$form}" => $out]);
+            $this->assertStringStartsWith($begins, (string) file_get_contents($out));
+        }
+        $shell = $this->ridge('ridge:cuts', ['file' => $file, '--section' => 'Tarnhead', '--school' => 'towel']);
+        Schemas::assertMatches('cuts', $shell);
+        $this->assertCount(9, json_decode($shell, true)['shell']['ribs'], '1200 mm in gaps of 150');
+        [$stl, $png] = [$this->temporary(''), $this->temporary('')];
+        $this->ridge('ridge:land', ['file' => $file, '--section' => 'Tarnhead', '--cell' => '20', '--stl' => $stl, '--png' => $png]);
+        $solid = (string) file_get_contents($stl);
+        $this->assertSame(84 + 50 * (unpack('V', substr($solid, 80, 4)) ?: [1 => 0])[1], strlen($solid));
+        $this->assertStringStartsWith("\x89PNG", (string) file_get_contents($png));
         $fill = json_decode($this->ridge('ridge:cuts', ['file' => $file, '--section' => 'Tarnhead', '--school' => 'fill']), true);
         $this->assertLessThan($cuts['foam_mm3'], $fill['foam_mm3']);
         $this->assertSame(0, (int) $fill['carved_mm3']);

@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Drawing\ReliefPicture;
 use App\Workshop\Land\StudyFile;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Interchange\AsciiGrid;
 use IdleRidge\Core\Interchange\GeoJson;
+use IdleRidge\Core\Interchange\Stl;
 use IdleRidge\Core\Measure\Refusal;
 
 final class LandCommand extends RidgeCommand
 {
-    protected $signature = 'ridge:land {file : a *.ridge.json} {--section= : uid or name} {--cell=5 : mm} {--interval=10 : between contours, mm} {--asc= : grid to write} {--geojson= : contours to write} {--json}';
+    protected $signature = 'ridge:land {file : a *.ridge.json} {--section= : uid or name} {--cell=5 : mm} {--interval=10 : between contours, mm} {--asc= : grid to write} {--geojson= : contours to write} {--stl= : closed solid to write} {--png= : shaded relief to write} {--json}';
 
     protected $description = 'Works out the land of a section: terrain, cut and fill, walls, findings';
 
@@ -31,6 +33,13 @@ final class LandCommand extends RidgeCommand
         if ($this->word('geojson') !== '') {
             $mesh = $study->terrain->mesh();
             $this->put($this->word('geojson'), GeoJson::contours(Contours::of($mesh, Contours::levels($mesh, $this->number('interval', 0.01, 10_000.0, 'mm')))));
+        }
+
+        if ($this->word('stl') !== '') {
+            $this->put($this->word('stl'), Stl::ofLand($study->terrain->mesh()));
+        }
+        if ($this->word('png') !== '') {
+            $this->put($this->word('png'), ReliefPicture::png($study->terrain->grid()));
         }
 
         return $works->facts($study);

@@ -78,6 +78,6 @@ final class LandController
         }
         abort_unless($sheet->hash === $hash, 404);
 
-        return response(ReliefPicture::png($sheet), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return response(ReliefPicture::png($sheet->grid()), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=31536000, immutable']);
     }
 }

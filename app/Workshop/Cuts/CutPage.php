@@ -44,10 +44,10 @@ final readonly class CutPage
         return $this->body instanceof Shell ? $this->body : null;
     }
 
-    /** Hands-on minutes. */
+    /** Hands-on minutes until coats can go on: those of a shell's cover are its coats'. */
     public function minutes(): float
     {
-        return $this->body instanceof Shell ? $this->body->minutes() : FoamWork::of($this->body, $this->cuts, $this->surface)->minutes();
+        return $this->body instanceof Shell ? $this->body->formMinutes() : FoamWork::of($this->body, $this->cuts, $this->surface)->minutes();
     }
 
     /** @return list<array{Run, array{float, float}}> runs over the board with the stations between which they are, the longest first */

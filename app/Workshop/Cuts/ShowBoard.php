@@ -9,6 +9,7 @@ use App\Drawing\Svg;
 use IdleRidge\Core\Cuts\Frame;
 use IdleRidge\Core\Cuts\Packing;
 use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\BoardWeight;
 
 /** What is under the land and what it comes to: frame, packing under level places, weight and whether it can be carried out. */
@@ -22,7 +23,7 @@ final class ShowBoard
         $frame = Frame::under($page->section->width, $page->section->depth, $build);
 
         return [
-            'frame' => $frame, 'weight' => $weight, 'drawing' => FrameDrawing::of($page->section, $frame, $build, $weight), 'packings' => $this->packings($page),
+            'frame' => $frame, 'weight' => $weight, 'drawing' => FrameDrawing::of($page->section, $frame, $build, $weight, $page->project->layout->units), 'packings' => $this->packings($page),
             'lift' => $this->lift($weight, $page), 'opening' => $this->opening($weight, $page),
         ];
     }
@@ -42,12 +43,12 @@ final class ShowBoard
     private function opening(BoardWeight $weight, CutPage $page): string
     {
         $passes = $weight->passes($page->cuts->board);
-        $box = implode(' × ', array_map(fn (float $v): string => Length::decimal($v, 0), $weight->box));
+        $box = implode(' × ', array_map(fn (float $v): string => Length::cell($v, $page->project->layout->units), $weight->box)).($page->project->layout->units === Units::Metric ? ' mm' : '');
 
         return match (true) {
-            $passes === null => "It takes {$box} mm with its frame; set an opening and this says whether it goes through.",
-            $passes['fits'] => "It takes {$box} mm with its frame and goes through the opening.",
-            default => "It takes {$box} mm with its frame: ".Length::decimal($passes['short'], 0).' mm too much for the opening.',
+            $passes === null => "It takes {$box} with its frame; set an opening and this says whether it goes through.",
+            $passes['fits'] => "It takes {$box} with its frame and goes through the opening.",
+            default => "It takes {$box} with its frame: ".Length::show($passes['short'], $page->project->layout->units).' too much for the opening.',
         };
     }
 

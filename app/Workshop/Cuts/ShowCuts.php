@@ -66,7 +66,7 @@ final readonly class ShowCuts
     {
         $shell = $page->shell();
         if ($shell !== null) {
-            return RibsDrawing::of($page->section, $shell, $picked);
+            return RibsDrawing::of($page->section, $shell, $picked, $page->project->layout->units);
         }
         $stack = $page->stack();
 
@@ -77,7 +77,7 @@ final readonly class ShowCuts
     {
         $shell = $page->shell();
         if ($shell !== null) {
-            return RibDrawing::of($shell->ribs[$picked - 1], $page->section->depth);
+            return RibDrawing::of($shell->ribs[$picked - 1], $page->section->depth, $page->project->layout->units);
         }
         foreach ($page->stack()->layers ?? [] as $at => $layer) {
             if ($layer->index === $picked) {

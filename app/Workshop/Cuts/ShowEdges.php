@@ -26,7 +26,7 @@ final class ShowEdges
             [$boards, $fault] = [$this->boards($page, ''), $refusals->all[0]->getMessage()];
         }
 
-        return ['boards' => $boards, 'drawing' => EdgesDrawing::of($boards), 'rise' => $rise, 'fault' => $fault];
+        return ['boards' => $boards, 'drawing' => EdgesDrawing::of($boards, $page->project->layout->units), 'rise' => $rise, 'fault' => $fault];
     }
 
     /**

@@ -40,7 +40,7 @@ final readonly class TakeLand
         $body = match ($form) {
             'asc' => AsciiGrid::write($this->desk->sheet($project, $section)->grid()),
             'geojson' => $this->contours($project, $section),
-            'png' => ReliefPicture::png($this->desk->sheet($project, $section)),
+            'png' => ReliefPicture::png($this->desk->sheet($project, $section)->grid()),
             'dxf' => TrackDxf::write($runs()),
             'svg' => TrackSvg::write($runs(), $section->width, $section->depth),
             'xml' => TrackXml::write($runs(), $section->name),

@@ -5,10 +5,7 @@
 <section class="sheet"><header><h2>Cut from</h2></header>
     <form class="in stack" method="post" action="{{ route('layouts.update', $layout) }}">@csrf @method('PATCH')
         <input type="hidden" name="rev" value="{{ $layout->rev }}"><input type="hidden" name="back" value="cuts">
-        <div class="pair">
-            <div class="field"><label for="f-school">School</label><select id="f-school" name="cuts[school]">@foreach (CutSchool::cases() as $school)<option value="{{ $school->value }}" @selected(old('cuts.school', $cuts->school->value) === $school->value)>{{ $school->value }}: {{ $school->words() }}</option>@endforeach</select></div>
-            <x-field name="cuts[skin_mm]" at="cuts/skin_mm" label="Skin over it" :unit="$in" :value="Length::field($cuts->skin, $units)" />
-        </div>
+        <div class="field"><label for="f-school">School</label><select id="f-school" name="cuts[school]">@foreach (CutSchool::cases() as $school)<option value="{{ $school->value }}" @selected(old('cuts.school', $cuts->school->value) === $school->value)>{{ $school->value }}: {{ $school->words() }}</option>@endforeach</select></div>
         <table class="points stock"><thead><tr><th scope="col">To buy, thick</th><th scope="col">wide</th><th scope="col">deep</th><th scope="col">price</th></tr></thead><tbody>
             @foreach ([...$cuts->kinds(), null] as $k => $kind)
                 @php($in1 = $k === 0 ? 'cuts' : 'cuts[more]['.($k - 1).']')
@@ -19,9 +16,10 @@
                 @foreach (['sheet_mm', 'sheet_width_mm', 'sheet_depth_mm', 'price'] as $part)@if ($errors->has("{$at1}/{$part}"))<tr><td colspan="4"><p class="fault">{{ $errors->first("{$at1}/{$part}") }}</p></td></tr>@endif @endforeach
             @endforeach
         </tbody></table>
-        <div class="pair">
+        <div class="pair three">
+            <x-field name="cuts[skin_mm]" at="cuts/skin_mm" label="Skin over it" :unit="$in" :value="Length::field($cuts->skin, $units)" />
             <x-field name="cuts[kerf_mm]" at="cuts/kerf_mm" label="A cut takes" :unit="$in" :value="Length::field($cuts->kerf, $units)" />
-            <x-field name="cuts[margin_mm]" at="cuts/margin_mm" label="Free along edges" :unit="$in" :value="Length::field($cuts->margin, $units)" />
+            <x-field name="cuts[margin_mm]" at="cuts/margin_mm" label="Free edges" :unit="$in" :value="Length::field($cuts->margin, $units)" />
         </div>
         <details @if ($open('hollow') || $open('plate') || $open('riser')) open @endif><summary>Hollows, plates, risers</summary><div class="pair three">
             <x-field name="cuts[hollow_mm]" at="cuts/hollow_mm" label="Hollow, wall" :unit="$in" :value="$cuts->hollow === null ? '' : Length::field($cuts->hollow, $units)" hint="empty for none" />

@@ -7,10 +7,10 @@
         @if ($looking)<a class="link" href="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked, 'on' => 'sheets']) }}">Stop</a><span hx-get="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked, 'on' => 'closer']) }}" hx-trigger="load" hx-target="#land" hx-select="#land" hx-swap="outerHTML"></span>
         @else<button type="button" class="link" hx-get="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked, 'on' => 'closer']) }}" hx-target="#land" hx-select="#land" hx-swap="outerHTML">Look closer</button>@endif
     @else<span class="meta">The best of {{ $rounds }} closer looks.</span>@endif
-    @if ($laid->unplaced() !== [])<b class="bad">Fits no sheet: {{ implode(', ', $laid->unplaced()) }}.</b> @endif
-    @if ($laid->offcuts() !== [])Left over: @foreach (array_slice($laid->offcuts(), 0, 4) as $strip){{ $loop->first ? '' : ', ' }}<span class="num">{{ Length::decimal($strip['width'], 0) }} × {{ Length::decimal($strip['height'], 0) }}</span>@endforeach mm. @endif
+    <span>@if ($laid->unplaced() !== [])<b class="bad">Fits no sheet: {{ implode(', ', $laid->unplaced()) }}.</b> @endif
+    @if ($laid->offcuts() !== [])Left over: @foreach (array_slice($laid->offcuts(), 0, 4) as $strip){{ $loop->first ? '' : ', ' }}<span class="num">{{ Length::cell($strip['width'], $units, 0) }} × {{ Length::cell($strip['height'], $units, 0) }}</span>@endforeach{{ $units->value === 'metric' ? ' mm' : '' }}. @endif
     @if ($laid->pieces->parted !== [])Parted with a butt joint: {{ implode(', ', $laid->pieces->parted) }}. @endif
-    @if ($laid->pieces->filler !== []){{ count($laid->pieces->filler) }} {{ count($laid->pieces->filler) === 1 ? 'speck' : 'specks' }} under 4 cm² left to filler. @endif
+    @if ($laid->pieces->filler !== []){{ count($laid->pieces->filler) }} {{ count($laid->pieces->filler) === 1 ? 'speck' : 'specks' }} under 4 cm² left to filler. @endif</span>
 </p>
 <div class="cut-hold">{!! $drawing->toHtml() !!}</div>
 <form class="in small cut-now" method="post" action="{{ route('cuts.cut', [$layout, $section->uid]) }}">@csrf <button class="btn quiet">These are cut</button> <span class="soft">{{ $taken === [] ? 'takes the sheets from store and puts what is left over into it' : count($taken).(count($taken) === 1 ? ' sheet was' : ' sheets were').' taken for '.$section->name.' already' }}</span>@error('cuts')<p class="fault">{{ $message }}</p>@enderror</form>
