@@ -27,7 +27,7 @@ final class EditInBrowser
         $bench = Bench::start();
         $browser = $bench->browser();
         $rows = [];
-        foreach (['Layouts' => '/', 'Layout sheet' => "/layouts/{$layout}/settings", 'Land' => $land, 'Coats' => "/layouts/{$layout}/sections/{$section}/coats", 'Tonight' => "/layouts/{$layout}/tonight", 'Drying line' => "/layouts/{$layout}/drying"] as $name => $path) {
+        foreach (['Layouts' => '/', 'Layout sheet' => "/layouts/{$layout}/settings", 'Land' => $land, 'Cuts' => "/layouts/{$layout}/sections/{$section}/cuts", 'Cuts, on sheets' => "/layouts/{$layout}/sections/{$section}/cuts?on=sheets", 'Cuts, glue-up' => "/layouts/{$layout}/sections/{$section}/cuts?on=glue", 'Coats' => "/layouts/{$layout}/sections/{$section}/coats", 'Tonight' => "/layouts/{$layout}/tonight", 'Drying line' => "/layouts/{$layout}/drying"] as $name => $path) {
             $times = [];
             for ($k = 0; $k < 16; $k++) {
                 $start = hrtime(true);

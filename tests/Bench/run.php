@@ -8,6 +8,10 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\SectionSurvey;
 use IdleRidge\Core\Coats\Survey;
 use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Cuts\Nesting\Nester;
+use IdleRidge\Core\Cuts\Nesting\NestPiece;
+use IdleRidge\Core\Cuts\Nesting\NestProblem;
+use IdleRidge\Core\Cuts\Nesting\NestSheet;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\Placement;
@@ -124,6 +128,25 @@ function plan(int $count): callable
     return fn () => BenchPlan::make($work);
 }
 
+/** Pieces with eight corners, 80 to 300 mm across, on sheets of 1250 × 600 mm: a first layout. */
+function nest(int $count): callable
+{
+    mt_srand(7);
+    $pieces = [];
+    for ($k = 1; $k <= $count; $k++) {
+        $ring = [];
+        $size = mt_rand(40, 150);
+        for ($n = 0; $n < 8; $n++) {
+            $away = $size * mt_rand(60, 100) / 100.0;
+            $ring[] = [$away * cos($n * M_PI / 4.0), $away * sin($n * M_PI / 4.0)];
+        }
+        $pieces[] = NestPiece::of("p{$k}", [$ring]);
+    }
+    $problem = NestProblem::of([NestSheet::of('s', 1250.0, 600.0, 20)], $pieces, 2.0, 0.0);
+
+    return fn () => Nester::lay($problem, 0.0, 1);
+}
+
 $rows = [];
 foreach ([
     ['Terrain 600 × 300 mm at 5 mm', terrain(600, 300, 5.0), ''],
@@ -133,6 +156,9 @@ foreach ([
     ['Contours of a 240 × 120 grid', contours(240, 120), ''],
     ['Contours of a 480 × 240 grid', contours(480, 240), '120 ms'],
     ['Contours of a 960 × 480 grid', contours(960, 480), ''],
+    ['20 pieces laid on sheets', nest(20), ''],
+    ['40 pieces laid on sheets', nest(40), '3000 ms'],
+    ['80 pieces laid on sheets', nest(80), ''],
     ['Survey of five zones, 600 × 300 mm', survey(0.5), ''],
     ['Survey of five zones, 1200 × 600 mm', survey(1.0), ''],
     ['Survey of five zones, 2400 × 1200 mm', survey(2.0), ''],

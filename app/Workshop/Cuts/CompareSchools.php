@@ -12,7 +12,7 @@ use LogicException;
 /** The ways to make the same land, beside each other. */
 final readonly class CompareSchools
 {
-    public function __construct(private CutLand $cut)
+    public function __construct(private CutDesk $desk)
     {
     }
 
@@ -21,8 +21,7 @@ final readonly class CompareSchools
     {
         $out = [];
         foreach (CutSchool::cases() as $school) {
-            $other = $school === $page->cuts->school ? $page : $this->cut->by($page, $school);
-            $out[$school->value] = $this->figures($other);
+            $out[$school->value] = $this->figures($school === $page->cuts->school ? $page : $this->desk->page($page->project, $page->section, $school));
         }
 
         return $out;
@@ -31,7 +30,7 @@ final readonly class CompareSchools
     /** @return list<array{label: string, figure: Figure|null}> */
     private function figures(CutPage $page): array
     {
-        $weight = CutLand::weight($page);
+        $weight = $page->weight;
         $whole = ['label' => 'weight, kg', 'figure' => new Figure($weight->dry(), 'kg', 'board, land and track, dry', array_column(array_map(fn (array $p): array => [$p['part'], round($p['dry'], 2).' kg'], $weight->parts), 1, 0), 'starting value', 1)];
         $shell = $page->shell();
         if ($shell !== null) {

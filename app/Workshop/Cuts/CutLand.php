@@ -13,6 +13,7 @@ use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Cuts\Sequence;
 use IdleRidge\Core\Cuts\Shell;
 use IdleRidge\Core\Geometry\Contours;
+use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Project\BoardWeight;
@@ -28,25 +29,20 @@ final class CutLand
     public function page(Project $project, LandModel $model, Section $section, ?CutSchool $school = null): CutPage
     {
         $cuts = $project->cuts();
-        $cuts = $school === null ? $cuts : $cuts->by($school);
         $grid = $model->terrain(self::CELL)->grid();
+
+        return $this->of($project, $model, $section, $grid, $school === null ? $cuts : $cuts->by($school));
+    }
+
+    /** @param  HeightGrid  $grid the land with its skin */
+    public function of(Project $project, LandModel $model, Section $section, HeightGrid $grid, CutSettings $cuts): CutPage
+    {
         $land = $grid->mesh($section->width, $section->depth);
         $shape = FoamStack::lessSkin($grid, $cuts->skin)->mesh($section->width, $section->depth);
+        $body = self::body($project, $model, $section, $cuts, $shape);
+        $weight = BoardWeight::of($section, $land, $shape, $cuts->skin, $body, $cuts->board, $model->grading->runs, $project->layout->gauge);
 
-        return new CutPage($project, $section, $model, $cuts, self::body($project, $model, $section, $cuts, $shape), $land, $shape, self::surface($land, $section->base));
-    }
-
-    /** The same land by another school. */
-    public function by(CutPage $page, CutSchool $school): CutPage
-    {
-        $cuts = $page->cuts->by($school);
-
-        return new CutPage($page->project, $page->section, $page->model, $cuts, self::body($page->project, $page->model, $page->section, $cuts, $page->shape), $page->land, $page->shape, $page->surface);
-    }
-
-    public static function weight(CutPage $page): BoardWeight
-    {
-        return BoardWeight::of($page->section, $page->land, $page->shape, $page->cuts->skin, $page->body, $page->cuts->board, $page->model->grading->runs, $page->project->layout->gauge);
+        return new CutPage($project, $section, $cuts, $body, $weight, self::surface($land, $section->base), fn (): LandModel => $model, fn (): HeightGrid => $grid);
     }
 
     private static function body(Project $project, LandModel $model, Section $section, CutSettings $cuts, HeightMesh $shape): FoamStack|Shell
@@ -73,7 +69,7 @@ final class CutLand
         $rings = fn (array $rings): array => array_map(fn (array $ring): array => array_map(fn (array $p): array => [round($p[0], 2), round($p[1], 2)], $ring), $rings);
         $stack = $page->stack();
         $shell = $page->shell();
-        $weight = self::weight($page);
+        $weight = $page->weight;
 
         return [
             'section' => $page->section->uid,

@@ -4,34 +4,54 @@ declare(strict_types=1);
 
 namespace App\Workshop\Cuts;
 
+use Closure;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\FoamWork;
 use IdleRidge\Core\Cuts\Shell;
+use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Project\BoardWeight;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Track\Run;
 
-/** A section with its land, and what it is made of by its school: a stack of foam or a shell. */
-final readonly class CutPage
+/** A section and what its land is made of by its school: a stack of foam or a shell. Land itself is looked at only where it is asked for. */
+final class CutPage
 {
+    private ?LandModel $model = null;
+
+    private ?HeightGrid $grid = null;
+
     /**
-     * @param HeightMesh $land with its skin
-     * @param HeightMesh $shape less its skin
+     * @param Closure(): LandModel $makeModel
+     * @param Closure(): HeightGrid $makeGrid land with its skin
      * @param float $surface true area of the land that stands over the board, mm²
      */
     public function __construct(
-        public Project $project,
-        public Section $section,
-        public LandModel $model,
-        public CutSettings $cuts,
-        public FoamStack|Shell $body,
-        public HeightMesh $land,
-        public HeightMesh $shape,
-        public float $surface,
+        public readonly Project $project,
+        public readonly Section $section,
+        public readonly CutSettings $cuts,
+        public readonly FoamStack|Shell $body,
+        public readonly BoardWeight $weight,
+        public readonly float $surface,
+        private readonly Closure $makeModel,
+        private readonly Closure $makeGrid,
     ) {
+    }
+
+    public function model(): LandModel
+    {
+        return $this->model ??= ($this->makeModel)();
+    }
+
+    /** The land with its skin. */
+    public function land(): HeightMesh
+    {
+        $this->grid ??= ($this->makeGrid)();
+
+        return $this->grid->mesh($this->section->width, $this->section->depth);
     }
 
     public function stack(): ?FoamStack
@@ -54,7 +74,7 @@ final readonly class CutPage
     public function runs(): array
     {
         $here = [];
-        foreach ($this->model->grading->runs as $run) {
+        foreach ($this->model()->grading->runs as $run) {
             $over = $run->within($this->section->width, $this->section->depth);
             if ($over !== null && $over[1] - $over[0] > 20.0) {
                 $here[] = [$run, $over];

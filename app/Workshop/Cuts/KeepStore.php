@@ -9,7 +9,6 @@ use App\Models\Lot as LotRow;
 use App\Models\Movement as MovementRow;
 use App\Models\Section as SectionRow;
 use App\Workshop\KeptRows;
-use App\Workshop\Land\LandDesk;
 use App\Workshop\LoadProject;
 use App\Workshop\Revising\Changes;
 use App\Workshop\Revising\Ledger;
@@ -27,7 +26,7 @@ final readonly class KeepStore
 {
     private const MOST = 500;
 
-    public function __construct(private Ledger $ledger, private KeptRows $rows, private LoadProject $load, private LandDesk $desk, private CutLand $cut, private LaySheets $sheets, private ClockInterface $clock)
+    public function __construct(private Ledger $ledger, private KeptRows $rows, private LoadProject $load, private CutDesk $desk, private LaySheets $sheets, private ClockInterface $clock)
     {
     }
 
@@ -67,7 +66,7 @@ final readonly class KeepStore
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
-        $laid = $this->sheets->of($this->cut->page($project, $this->desk->model($project, $section), $section));
+        $laid = $this->sheets->of($this->desk->page($project, $section));
         if ($laid->count() === 0) {
             throw new Refusal('There is nothing to cut yet.', 'cuts');
         }

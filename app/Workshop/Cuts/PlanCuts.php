@@ -9,7 +9,6 @@ use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use App\Models\Zone as ZoneRow;
 use App\Workshop\KeptRows;
-use App\Workshop\Land\LandDesk;
 use App\Workshop\LoadProject;
 use App\Workshop\Plan\PlanDesk;
 use App\Workshop\Revising\Changes;
@@ -19,7 +18,6 @@ use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Coats\Zone;
-use IdleRidge\Core\Cuts\Gluing;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Project\Works;
@@ -33,7 +31,7 @@ final readonly class PlanCuts
     /** A go is no longer than this where there are no sessions to go by, minutes. */
     private const EVENING = 120;
 
-    public function __construct(private Ledger $ledger, private KeptRows $rows, private LoadProject $load, private LandDesk $desk, private CutLand $cut, private PlanDesk $plan, private Library $library)
+    public function __construct(private Ledger $ledger, private KeptRows $rows, private LoadProject $load, private CutDesk $desk, private PlanDesk $plan, private Library $library)
     {
     }
 
@@ -56,7 +54,7 @@ final readonly class PlanCuts
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
-        $page = $this->cut->page($project, $this->desk->model($project, $section), $section);
+        $page = $this->desk->page($project, $section);
         if ($page->stack()?->layers === []) {
             throw new Refusal('There is no land above the board yet, so nothing is to be cut.', 'cuts');
         }
@@ -89,10 +87,10 @@ final readonly class PlanCuts
         if ($stack === null) {
             return Coat::of($uid, $zone, $this->library->recipe('shell-web'), 1.0 / $goes, 1.0, $goes, '', [], $minutes);
         }
-        $amounts = Gluing::of($stack)->amounts();
+        $amounts = $this->desk->gluing($page)?->amounts() ?? [];
         arsort($amounts);
         $recipe = $this->library->recipe(array_key_first($amounts) === 'contact' ? 'foam-stack-contact' : 'foam-stack');
-        $mm = array_sum($amounts) * 1000.0 / max(1.0, $page->land->surface()) / $goes;
+        $mm = array_sum($amounts) * 1000.0 / max(1.0, $page->land()->surface()) / $goes;
 
         return Coat::of($uid, $zone, $recipe, max(0.01, $mm), 1.0, $goes, '', [], $minutes);
     }

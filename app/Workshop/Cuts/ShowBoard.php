@@ -19,7 +19,7 @@ final class ShowBoard
     public function of(CutPage $page): array
     {
         $build = $page->cuts->board;
-        $weight = CutLand::weight($page);
+        $weight = $page->weight;
         $frame = Frame::under($page->section->width, $page->section->depth, $build);
 
         return [
@@ -61,7 +61,7 @@ final class ShowBoard
                 $out[] = ['name' => $name, 'packing' => Packing::to($height, $page->cuts->packings())];
             }
         };
-        foreach ($page->model->ground->pads as $pad) {
+        foreach ($page->model()->ground->pads as $pad) {
             $put($pad->name, $pad->level - $page->section->base);
         }
         foreach ($page->runs() as [$run, $over]) {

@@ -12,11 +12,9 @@ use App\Drawing\StackDrawing;
 use App\Drawing\Svg;
 use App\Models\Layout;
 use App\Models\Section as SectionRow;
-use App\Workshop\Land\LandDesk;
 use App\Workshop\Land\ShowRail;
 use App\Workshop\LoadProject;
 use IdleRidge\Core\Cuts\FoamWork;
-use IdleRidge\Core\Cuts\Gluing;
 use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Measure\Figure;
@@ -28,7 +26,7 @@ final readonly class ShowCuts
 {
     public const VIEWS = ['apart', 'turned', 'sheets', 'closer', 'glue', 'risers', 'edges', 'board'];
 
-    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cut, private LaySheets $sheets, private CompareSchools $schools, private ShowRisers $risers, private ShowEdges $edges, private ShowBoard $board, private ShowRail $rail)
+    public function __construct(private LoadProject $load, private CutDesk $desk, private LaySheets $sheets, private CompareSchools $schools, private ShowRisers $risers, private ShowEdges $edges, private ShowBoard $board, private ShowRail $rail)
     {
     }
 
@@ -41,7 +39,7 @@ final readonly class ShowCuts
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
-        $page = $this->cut->page($project, $this->desk->model($project, $section), $section);
+        $page = $this->desk->page($project, $section);
         $shell = $page->shell();
         $indices = $shell === null ? array_map(fn (Layer $layer): int => $layer->index, $page->stack()->layers ?? []) : range(1, count($shell->ribs));
         $picked = in_array($wish['layer'], $indices, true) ? $wish['layer'] : ($indices[0] ?? 0);
@@ -54,7 +52,7 @@ final readonly class ShowCuts
             'risers' => $view === 'risers' ? $this->risers->of($page, $wish['run']) : null,
             'edges' => $view === 'edges' ? $this->edges->of($page, $wish['rise']) : null,
             'board' => $view === 'board' ? $this->board->of($page) : null,
-            'gluing' => $view === 'glue' && $page->stack() !== null ? Gluing::of($page->stack()) : null, 'minutes' => $page->minutes(), 'job' => PlanCuts::coatOf($project->works, $section->uid),
+            'gluing' => $view === 'glue' ? $this->desk->gluing($page) : null, 'minutes' => $page->minutes(), 'job' => PlanCuts::coatOf($project->works, $section->uid),
             'store' => $project->works->store, 'taken' => array_values(array_filter($project->works->store->movements, fn (Movement $m): bool => $m->section === $section->uid && $m->cause === 'cut')),
             'drawing' => $laid !== null ? SheetDrawing::of($laid->problems, $laid->nested, 734.0, $shell === null ? (string) $picked : 'R'.$picked) : $this->apart($page, $picked),
             'flat' => $this->flat($page, $picked), 'names' => array_combine($indices, $shell === null ? array_map(fn (int $k): string => "Layer {$k}", $indices) : array_map(fn (Rib $r): string => "Rib {$r->name}", $shell->ribs)),
@@ -91,7 +89,7 @@ final readonly class ShowCuts
     /** @return list<array{label: string, figure: Figure, unit: string}> */
     private function facts(CutPage $page, ?LaidSheets $laid): array
     {
-        $weight = CutLand::weight($page);
+        $weight = $page->weight;
         $parts = array_column(array_map(fn (array $p): array => [$p['part'], Length::decimal($p['dry'], 2).' kg'], $weight->parts), 1, 0);
         $whole = ['label' => 'Board, all told', 'figure' => new Figure($weight->dry(), 'kg', 'frame, board, land and track, dry', $parts, 'starting value', 1), 'unit' => 'kg'];
         $shell = $page->shell();

@@ -9,7 +9,6 @@ use App\Drawing\TemplatePdf;
 use App\Drawing\TemplateSvg;
 use App\Models\Layout;
 use App\Models\Section as SectionRow;
-use App\Workshop\Land\LandDesk;
 use App\Workshop\LoadProject;
 use IdleRidge\Core\Cuts\EdgeBoard;
 use IdleRidge\Core\Cuts\Riser;
@@ -29,7 +28,7 @@ final readonly class TakeCuts
 
     public const FORMS = ['pdf', 'svg', 'dxf', 'sheets', 'stl'];
 
-    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cut, private LaySheets $sheets, private ShowRisers $risers, private ShowEdges $edges)
+    public function __construct(private LoadProject $load, private CutDesk $desk, private LaySheets $sheets, private ShowRisers $risers, private ShowEdges $edges)
     {
     }
 
@@ -42,10 +41,10 @@ final readonly class TakeCuts
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
-        $page = $this->cut->page($project, $this->desk->model($project, $section), $section);
+        $page = $this->desk->page($project, $section);
         $slug = Str::slug($section->name) ?: 'section';
         if ($form === 'stl') {
-            return ['name' => "{$slug}.stl", 'type' => 'model/stl', 'body' => Stl::ofLand($page->land)];
+            return ['name' => "{$slug}.stl", 'type' => 'model/stl', 'body' => Stl::ofLand($page->land())];
         }
         if ($form === 'sheets') {
             $laid = $this->sheets->of($page);
@@ -76,7 +75,7 @@ final readonly class TakeCuts
             'risers' => array_map(fn (Riser $riser, int $k): Template => $riser->template('R'.($k + 1)), $risers['risers'] ?? [], array_keys($risers['risers'] ?? [])),
             'bases' => isset($risers['base'], $risers['run']) ? $risers['base']->templates($risers['run']) : [],
             'edges' => array_map(fn (EdgeBoard $board): Template => $board->template(), $this->edges->boards($page, $wish['rise'])),
-            'plan' => [BoardPlan::of($page->project, $page->section, $page->model)],
+            'plan' => [BoardPlan::of($page->project, $page->section, $page->model())],
             default => CutTemplates::of($page, $wish['layer']),
         };
     }

@@ -6,7 +6,6 @@ namespace App\Workshop\Cuts;
 
 use App\Models\Layout;
 use App\Models\Section as SectionRow;
-use App\Workshop\Land\LandDesk;
 use App\Workshop\LoadProject;
 use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Cuts\Piece;
@@ -15,7 +14,7 @@ use IdleRidge\Core\Cuts\Rib;
 /** What a section is cut from, for a view that turns: layers with their pieces, or ribs, mm. */
 final readonly class TurnStack
 {
-    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cut)
+    public function __construct(private LoadProject $load, private CutDesk $desk)
     {
     }
 
@@ -24,7 +23,7 @@ final readonly class TurnStack
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
-        $page = $this->cut->page($project, $this->desk->model($project, $section), $section);
+        $page = $this->desk->page($project, $section);
         $rings = fn (Piece $piece): array => array_map(fn (array $ring): array => array_map(fn (array $p): array => [round($p[0], 1), round($p[1], 1)], $ring), $piece->rings);
 
         return [

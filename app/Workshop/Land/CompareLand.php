@@ -8,7 +8,7 @@ use App\Models\LandFeature as FeatureRow;
 use App\Models\Layout;
 use App\Models\Run as RunRow;
 use App\Models\Section as SectionRow;
-use App\Workshop\Cuts\CutLand;
+use App\Workshop\Cuts\CutDesk;
 use App\Workshop\LoadProject;
 use IdleRidge\Core\Land\Terrain;
 use IdleRidge\Core\Measure\Figure;
@@ -23,7 +23,7 @@ use IdleRidge\Core\Track\Run;
 /** The same land with one thing changed, side by side: what each takes, costs and hides. */
 final readonly class CompareLand
 {
-    public function __construct(private LoadProject $load, private LandDesk $desk, private CutLand $cuts, private PlaceFeature $place, private LayRun $lay)
+    public function __construct(private LoadProject $load, private LandDesk $desk, private CutDesk $cuts, private PlaceFeature $place, private LayRun $lay)
     {
     }
 
@@ -90,8 +90,8 @@ final readonly class CompareLand
         $sheet = $this->desk->sheet($project, $section, LandDesk::CELL);
         $model = $this->desk->model($project, $section, LandDesk::CELL);
         $terrain = $model->terrain(LandDesk::CELL);
-        $page = $this->cuts->page($project, $model, $section);
-        $weight = CutLand::weight($page);
+        $page = $this->cuts->page($project, $section);
+        $weight = $page->weight;
         $parts = array_column(array_map(fn (array $p): array => [$p['part'], Length::decimal($p['dry'], 2).' kg'], $weight->parts), 1, 0);
         [$stack, $shell] = [$page->stack(), $page->shell()];
         $volume = $sheet->figures['volume'];

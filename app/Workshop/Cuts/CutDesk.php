@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Cuts;
+
+use App\Workshop\Land\LandDesk;
+use IdleRidge\Core\Cuts\CutSchool;
+use IdleRidge\Core\Cuts\CutSettings;
+use IdleRidge\Core\Cuts\FoamStack;
+use IdleRidge\Core\Cuts\Gluing;
+use IdleRidge\Core\Cuts\Shell;
+use IdleRidge\Core\Geometry\HeightGrid;
+use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Project\BoardWeight;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Support\Facades\Cache;
+
+/** What a section is made of, from what was computed before where land and settings are the same. */
+final readonly class CutDesk
+{
+    /** Raise when what is kept changes its form. */
+    private const VERSION = 1;
+
+    private const DAYS = 7;
+
+    public function __construct(private LandDesk $desk, private CutLand $cut)
+    {
+    }
+
+    public function page(Project $project, Section $section, ?CutSchool $school = null): CutPage
+    {
+        $cuts = $school === null ? $project->cuts() : $project->cuts()->by($school);
+        $model = fn (): LandModel => $this->desk->model($project, $section);
+        $grid = fn (): HeightGrid => $this->desk->sheet($project, $section)->grid();
+        /** @var array{FoamStack|Shell, BoardWeight, float} $kept */
+        $kept = $this->kept('cuts', $project, $section, $cuts, function () use ($project, $section, $cuts, $model, $grid): array {
+            $page = $this->cut->of($project, $model(), $section, $grid(), $cuts);
+
+            return [$page->body, $page->weight, $page->surface];
+        });
+
+        return new CutPage($project, $section, $cuts, $kept[0], $kept[1], $kept[2], $model, $grid);
+    }
+
+    public function gluing(CutPage $page): ?Gluing
+    {
+        $stack = $page->stack();
+        /** @var Gluing|null $gluing */
+        $gluing = $stack === null ? null : $this->kept('gluing', $page->project, $page->section, $page->cuts, fn (): Gluing => Gluing::of($stack));
+
+        return $gluing;
+    }
+
+    /**
+     * @template T
+     *
+     * @param callable(): T $make
+     * @return T
+     */
+    private function kept(string $what, Project $project, Section $section, CutSettings $cuts, callable $make): mixed
+    {
+        $key = "{$what}-".sha1(json_encode([self::VERSION, $this->desk->hash($project, $section, LandDesk::CELL), $project->layout->gauge, $cuts->toArray(), $cuts->sheets], JSON_THROW_ON_ERROR));
+        $found = $this->store()->get($key);
+        if ($found === null) {
+            $found = $make();
+            $this->store()->put($key, $found, 86400 * self::DAYS);
+        }
+
+        return $found;
+    }
+
+    private function store(): Repository
+    {
+        return Cache::store('computed');
+    }
+}
