@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Workshop\Files\LibraryFiles;
 use DateTimeImmutable;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Recipe;
@@ -13,7 +14,6 @@ use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Interchange\RecipeFile;
 use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Land\Ground;
 use IdleRidge\Core\Land\GroundProblem;
@@ -104,12 +104,9 @@ final class Build
 
     public static function library(): Library
     {
-        $files = [];
-        foreach (glob(__DIR__.'/../library/recipes/*.json') ?: [] as $file) {
-            $files[basename($file)] = (string) file_get_contents($file);
-        }
+        static $library = null;
 
-        return RecipeFile::library($files, (string) file_get_contents(__DIR__.'/../library/build-ups.json'));
+        return $library ??= LibraryFiles::read(__DIR__.'/../library');
     }
 
     public static function recipe(string $id): Recipe

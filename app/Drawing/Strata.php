@@ -7,7 +7,7 @@ namespace App\Drawing;
 /** The textures of what lies in a core sample, one for each family of coats and one for foam. */
 final class Strata
 {
-    private const FAMILIES = ['foam', 'plaster', 'paint', 'glue', 'cover', 'ballast', 'fibre', 'gloss', 'resin'];
+    private const FAMILIES = ['foam', 'plaster', 'paint', 'glue', 'cover', 'ballast', 'fibre', 'growth', 'gloss', 'resin'];
 
     public static function define(Svg $svg): void
     {
@@ -24,6 +24,7 @@ final class Strata
             $blades .= 'M'.$x.' 26L'.($x + ($k % 2 === 0 ? 2 : -1)).' 1';
         }
         $svg->pattern('tx-fibre', 21, 26, $tile()->rect('tx-grass', 0, 0, 21, 26)->path('tx-blade', $blades));
+        $svg->pattern('tx-growth', 24, 20, $tile()->rect('tx-grass', 0, 0, 24, 20)->circle('tx-blob', 6, 6, 4.5)->circle('tx-blob', 17, 8, 5)->circle('tx-blob', 10, 15, 4)->circle('tx-blob', 22, 17, 3));
         $svg->pattern('tx-gloss', 22, 9, $tile()->rect('tx-water', 0, 0, 22, 9)->path('tx-wave', 'M0 5c3-3 6-3 9 0s6 3 13-1'));
         $svg->pattern('tx-resin', 22, 14, $tile()->rect('tx-water', 0, 0, 22, 14)->path('tx-wave', 'M0 8c3-3 6-3 9 0s6 3 13-1'));
     }

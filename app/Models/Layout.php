@@ -91,6 +91,12 @@ final class Layout extends Record
         return $this->hasMany(JournalEntry::class)->orderBy('position')->orderBy('id');
     }
 
+    /** @return HasMany<Recipe, $this> */
+    public function recipes(): HasMany
+    {
+        return $this->hasMany(Recipe::class)->orderBy('position')->orderBy('id');
+    }
+
     /** @return HasMany<Lot, $this> */
     public function lots(): HasMany
     {

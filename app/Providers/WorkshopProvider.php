@@ -21,7 +21,7 @@ final class WorkshopProvider extends ServiceProvider
     {
         $this->app->singleton(ClockInterface::class, fn (): BenchClock => new BenchClock(config('ridge.now'), config('ridge.clock_file')));
         $this->app->scoped(LandDesk::class);
-        $this->app->singleton(Library::class, fn (): Library => LibraryFiles::read(base_path('library')));
+        $this->app->singleton(Library::class, fn (): Library => LibraryFiles::kept(base_path('library')));
     }
 
     public function boot(): void

@@ -12,6 +12,7 @@ use App\Models\Run as RunRow;
 use App\Models\Section as SectionRow;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\Record as Values;
 use IdleRidge\Core\Interchange\StockFile;
@@ -69,12 +70,15 @@ final class LoadProject
             return $out;
         };
 
+        $own = $all($layout->recipes(), WorksFile::recipe(...));
+        $library = $this->library->with(OwnRecipe::recipes($own));
+
         return new Works(
             $all($layout->zones(), WorksFile::zone(...)),
-            $all($layout->coats(), fn (Values $r, string $uid): Coat => WorksFile::coat($r, $uid, $this->library)),
+            $all($layout->coats(), fn (Values $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)),
             $all($layout->applications(), WorksFile::laid(...)), $all($layout->rooms(), WorksFile::room(...)),
             $all($layout->benchSessions(), WorksFile::benchTime(...)), $all($layout->journalEntries(), WorksFile::entry(...)),
-            new Store($all($layout->lots(), StockFile::lot(...)), $all($layout->movements(), StockFile::movement(...))),
+            new Store($all($layout->lots(), StockFile::lot(...)), $all($layout->movements(), StockFile::movement(...))), $own,
         );
     }
 

@@ -16,6 +16,8 @@ final readonly class Part
 {
     public const RULES = ['area', 'volume', 'pores', 'plaster'];
 
+    public const UNITS = ['g', 'ml', 'pcs', 'm²'];
+
     /** Density of gypsum powder without its air, g/ml. */
     private const GYPSUM = 2.65;
 
@@ -41,8 +43,8 @@ final readonly class Part
         if (! in_array($rule, self::RULES, true)) {
             throw new Refusal('a part goes by '.implode(', ', self::RULES), 'rule');
         }
-        if (! in_array($unit, ['g', 'ml'], true)) {
-            throw new Refusal('an amount is in g or ml', 'unit');
+        if (! in_array($unit, self::UNITS, true)) {
+            throw new Refusal('an amount is in '.implode(', ', self::UNITS), 'unit');
         }
         Refusal::unlessBetween($value, 0.0, 100_000.0, 'The amount', $unit, 'value');
         Refusal::unlessBetween($phi, 0.0, 0.95, 'The share of pores', '', 'phi');

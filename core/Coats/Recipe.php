@@ -11,7 +11,16 @@ use IdleRidge\Core\Measure\Refusal;
 /** How one kind of coat is laid: what goes in, how long it takes, what to beware of, and how it cures. */
 final readonly class Recipe
 {
-    public const FAMILIES = ['foam', 'plaster', 'paint', 'glue', 'cover', 'ballast', 'fibre', 'gloss', 'resin'];
+    public const FAMILIES = ['foam', 'plaster', 'paint', 'glue', 'cover', 'ballast', 'fibre', 'growth', 'gloss', 'resin'];
+
+    /**
+     * What rules go by: *wet* is water-borne · *solvent* attacks bare foam · *rewets* softens again when wetted · *messy* splashes ·
+     * *seals* shuts in what is below · *pour* stands deep · *wash* runs thin · *sand* is sanded · *mask*, *unmask* · *alcohol* gives
+     * flammable vapour · *loose* lies until it is glued · *keys* gives a hold · *card*, *stack*, *castings*, *quick*, *sticks* name methods.
+     */
+    public const TRAITS = ['wet', 'solvent', 'rewets', 'messy', 'seals', 'pour', 'wash', 'sand', 'mask', 'unmask', 'alcohol', 'loose', 'keys', 'card', 'stack', 'castings', 'quick', 'sticks'];
+
+    public const PROVENANCES = ['starting value', 'yours', 'learned'];
 
     public const HAZARDS = ['sparks', 'vapour', 'dust', 'skin'];
 
@@ -21,6 +30,8 @@ final readonly class Recipe
      * @param list<string> $hazards
      * @param list<array{do: string, why: string}> $cautions
      * @param array<string, string> $needs family of the coat below, or * → milestone that it must have reached
+     * @param list<string> $traits
+     * @param array<string, array{float, float}> $ranges pointer of a figure → its low and its high
      */
     private function __construct(
         public string $id,
@@ -41,6 +52,11 @@ final readonly class Recipe
         public ?float $restingDeg,
         public string $check,
         public CureFigures $cure,
+        public array $traits,
+        public ?float $length,
+        public string $undo,
+        public array $ranges,
+        public string $provenance,
     ) {
     }
 
@@ -50,6 +66,9 @@ final readonly class Recipe
      * @param list<string> $hazards
      * @param list<array{do: string, why: string}> $cautions
      * @param array<string, string> $needs
+     * @param list<string> $traits
+     * @param float|null $length of fibres, mm
+     * @param array<string, array{float, float}> $ranges
      *
      * @throws Refusal
      */
@@ -71,6 +90,11 @@ final readonly class Recipe
         bool $coversWhite = false,
         ?float $restingDeg = null,
         string $check = '',
+        array $traits = [],
+        ?float $length = null,
+        string $undo = '',
+        array $ranges = [],
+        string $provenance = 'starting value',
     ): self {
         if ($parts === []) {
             throw new Refusal('a recipe needs one part at least: what goes into it?', 'parts');
@@ -87,6 +111,20 @@ final readonly class Recipe
         if (array_diff($hazards, self::HAZARDS) !== []) {
             throw new Refusal('a hazard is one of '.implode(', ', self::HAZARDS), 'hazards');
         }
+        if (array_diff($traits, self::TRAITS) !== []) {
+            throw new Refusal('a trait is one of '.implode(', ', self::TRAITS), 'traits');
+        }
+        if (! in_array($provenance, self::PROVENANCES, true)) {
+            throw new Refusal('a figure is a '.implode(', ', self::PROVENANCES), 'provenance');
+        }
+        if ($length !== null) {
+            Refusal::unlessBetween($length, 0.2, 30.0, 'The length of fibres', 'mm', 'length_mm');
+        }
+        foreach ($ranges as $at => [$low, $high]) {
+            if ($low > $high) {
+                throw new Refusal('The low figure is over the high one.', "ranges/{$at}");
+            }
+        }
         foreach ($needs as $below => $milestone) {
             if (($below !== '*' && ! in_array($below, self::FAMILIES, true)) || Milestone::tryFrom($milestone) === null) {
                 throw new Refusal('what it needs is a family (or *) and a milestone', "needs/{$below}");
@@ -98,7 +136,12 @@ final readonly class Recipe
             Refusal::unlessBetween($restingDeg, 5.0, 90.0, 'The resting angle', '°', 'resting_deg');
         }
 
-        return new self($cure->id, $name, $action, $stage, $family, $bed, $parts, $waste, $recovered, $labour, $tools, $hazards, $cautions, $needs, $coversWhite, $restingDeg, $check, $cure);
+        return new self($cure->id, $name, $action, $stage, $family, $bed, $parts, $waste, $recovered, $labour, $tools, $hazards, $cautions, $needs, $coversWhite, $restingDeg, $check, $cure, $traits, $length, $undo, $ranges, $provenance);
+    }
+
+    public function is(string ...$traits): bool
+    {
+        return array_intersect($traits, $this->traits) !== [];
     }
 
     /** What a coat below must have reached before this one goes over it. */
@@ -114,6 +157,12 @@ final readonly class Recipe
         }
 
         return Milestone::WorkableUntil;
+    }
+
+    /** @return list<string> that it takes */
+    public function materials(): array
+    {
+        return array_values(array_unique(array_merge(...array_map(fn (Part $p): array => array_column($p->of, 'material'), $this->parts))));
     }
 
     /**

@@ -6,8 +6,10 @@ namespace IdleRidge\Core\Interchange;
 
 use IdleRidge\Core\Coats\Labour;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\Material;
 use IdleRidge\Core\Coats\Part;
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Mechanism;
@@ -23,7 +25,6 @@ final class RecipeFile
     {
         $r = self::root($json);
         $recipe = self::recipe($r);
-        $r->text('provenance');
         $r->extra();
 
         return $recipe;
@@ -32,10 +33,12 @@ final class RecipeFile
     /**
      * @param iterable<string, string> $recipes file → JSON
      * @param string $buildUps JSON
+     * @param string $materials JSON
+     * @param string $schools JSON
      *
      * @throws Refusal naming the file and the pointer
      */
-    public static function library(iterable $recipes, string $buildUps): Library
+    public static function library(iterable $recipes, string $buildUps, string $materials = '{}', string $schools = '[]'): Library
     {
         $all = [];
         foreach ($recipes as $file => $json) {
@@ -50,7 +53,14 @@ final class RecipeFile
             $ups[$key] = ['name' => $up->text('name'), 'recipes' => $up->words('recipes')];
         }
 
-        return Library::of($all, $ups);
+        $stuff = [];
+        foreach (self::root($materials)->members() as $name => $one) {
+            $stuff[] = $one->within(fn (): Material => Material::of((string) $name, $one->text('unit'), $one->numberOrNull('density_g_ml'), $one->number('solids')));
+            $one->close();
+        }
+        $library = Library::of($all, $ups, $stuff);
+
+        return $library->teaching(array_map(fn (Record $r): School => self::school($r, $library), self::list($schools)));
     }
 
     /** @throws Refusal */
@@ -80,7 +90,34 @@ final class RecipeFile
             $r->text('short'), $r->text('action'), $stage, $r->text('family'), array_map(self::part(...), $r->records('parts')), self::labour($r->record('labour')),
             $r->text('bed', 'area'), $r->number('waste', 0.0), $r->number('recovered', 0.0), $r->words('tools'),
             $r->words('hazards'), $cautions, $r->texts('needs'), $r->flag('covers_white'), $r->numberOrNull('resting_deg'), $r->text('check', ''),
+            $r->words('traits'), $r->numberOrNull('length_mm'), $r->text('undo', ''), self::ranges($r), $r->text('provenance', 'starting value'),
         ));
+    }
+
+    /** @return array<string, array{float, float}> */
+    private static function ranges(Record $r): array
+    {
+        $out = [];
+        foreach ($r->has('ranges') ? $r->record('ranges')->lists() : [] as $at => $pair) {
+            $numbers = array_map(fn (mixed $v): float => is_int($v) || is_float($v) ? (float) $v : throw new Refusal('expected a number', $r->at("ranges/{$at}")), $pair);
+            $out[(string) $at] = count($numbers) === 2 ? [$numbers[0], $numbers[1]] : throw new Refusal('expected low and high', $r->at("ranges/{$at}"));
+        }
+
+        return $out;
+    }
+
+    private static function school(Record $r, Library $library): School
+    {
+        $steps = array_map(function (Record $s) use ($library): array {
+            $step = ['recipe' => $library->recipe($s->text('recipe')), 'mm' => $s->numberOrNull('mm'), 'passes' => (int) $s->number('passes', 1.0), 'share' => $s->number('share', 1.0)];
+            $s->close();
+
+            return $step;
+        }, $r->records('steps'));
+        $school = School::of($r->text('key'), $r->text('question'), $r->text('name'), $r->text('suits'), $r->words('wrong'), $steps);
+        $r->close();
+
+        return $school;
     }
 
     /** @return array<string, mixed> what `recipe` reads */
@@ -96,10 +133,11 @@ final class RecipeFile
                 'setup_min' => $recipe->labour->setUp, 'minutes_per_dm2' => $recipe->labour->perDm2, 'first_minutes_per_dm2' => $recipe->labour->firstPerDm2, 'first_dm2' => $recipe->labour->firstDm2,
                 'metres_per_hour' => $recipe->labour->metresPerHour, 'open_minutes_per_dm2' => $recipe->labour->openPerDm2,
             ], fn (?float $v): bool => $v !== null),
-            'tools' => $recipe->tools, 'hazards' => $recipe->hazards, 'cautions' => $recipe->cautions, 'needs' => (object) $recipe->needs,
+            'tools' => $recipe->tools, 'hazards' => $recipe->hazards, 'cautions' => $recipe->cautions,
             'covers_white' => $recipe->coversWhite, 'check' => $recipe->check,
             'mechanism' => $cure->mechanism->value, 'minutes' => $cure->minutes, 'reference_mm' => $cure->referenceMm, 'exponent' => $cure->exponent,
-        ] + ($recipe->restingDeg === null ? [] : ['resting_deg' => $recipe->restingDeg]) + ($cure->filmTemperature === null ? [] : ['film_c' => $cure->filmTemperature]);
+            'traits' => $recipe->traits, 'undo' => $recipe->undo, 'provenance' => $recipe->provenance,
+        ] + ($recipe->needs === [] ? [] : ['needs' => $recipe->needs]) + ($recipe->ranges === [] ? [] : ['ranges' => $recipe->ranges]) + ($recipe->length === null ? [] : ['length_mm' => $recipe->length]) + ($recipe->restingDeg === null ? [] : ['resting_deg' => $recipe->restingDeg]) + ($cure->filmTemperature === null ? [] : ['film_c' => $cure->filmTemperature]);
     }
 
     private static function part(Record $r): Part
@@ -126,6 +164,16 @@ final class RecipeFile
     private static function word(Stage $stage): string
     {
         return strtolower($stage->name);
+    }
+
+    /** @return list<Record> */
+    private static function list(string $json): array
+    {
+        try {
+            return Record::of((object) ['all' => json_decode($json, false, 16, JSON_THROW_ON_ERROR)], '')->records('all');
+        } catch (JsonException) {
+            throw new Refusal('not a readable JSON file', '/');
+        }
     }
 
     private static function root(string $json): Record

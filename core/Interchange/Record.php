@@ -150,6 +150,17 @@ final class Record
         return $out;
     }
 
+    /** @return array<string, list<mixed>> every value of an object of lists */
+    public function lists(): array
+    {
+        $out = [];
+        foreach (array_keys($this->values) as $key) {
+            $out[(string) $key] = $this->list((string) $key);
+        }
+
+        return $out;
+    }
+
     /** @return array<string, float> every value of a flat object of numbers */
     public function numbers(): array
     {

@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Interchange;
 
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Refusal;
@@ -79,9 +80,12 @@ final class RidgeReader
     {
         $all = fn (string $key, callable $make): array => $this->each($root, $key, fn (Record $r): mixed => $make($r, $this->uid($r)));
 
+        $own = $all('recipes', WorksFile::recipe(...));
+        $library = $this->library->with(OwnRecipe::recipes($own));
+
         return new Works(
-            $all('zones', WorksFile::zone(...)), $all('coats', fn (Record $r, string $uid): Coat => WorksFile::coat($r, $uid, $this->library)), $all('laid', WorksFile::laid(...)),
-            $all('rooms', WorksFile::room(...)), $all('times', WorksFile::benchTime(...)), $all('journal', WorksFile::entry(...)), new Store($all('lots', StockFile::lot(...)), $all('movements', StockFile::movement(...))),
+            $all('zones', WorksFile::zone(...)), $all('coats', fn (Record $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)), $all('laid', WorksFile::laid(...)),
+            $all('rooms', WorksFile::room(...)), $all('times', WorksFile::benchTime(...)), $all('journal', WorksFile::entry(...)), new Store($all('lots', StockFile::lot(...)), $all('movements', StockFile::movement(...))), $own,
         );
     }
 

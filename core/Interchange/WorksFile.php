@@ -10,6 +10,7 @@ use IdleRidge\Core\Coats\Amount;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Measure\Refusal;
@@ -42,6 +43,15 @@ final class WorksFile
         $minutes = $r->numberOrNull('minutes');
 
         return Coat::of($uid, $r->text('zone'), $recipe, $r->number('mm'), $r->number('share'), (int) $r->number('passes'), $r->text('name', ''), $r->extra(), $minutes);
+    }
+
+    public static function recipe(Record $r, string $uid): OwnRecipe
+    {
+        $inner = $r->record('recipe');
+        $recipe = RecipeFile::recipe($inner);
+        $inner->close();
+
+        return new OwnRecipe($uid, $recipe, $r->extra());
     }
 
     public static function laid(Record $r, string $uid): Laid
@@ -104,6 +114,12 @@ final class WorksFile
     public static function fromCoat(Coat $c): array
     {
         return ['uid' => $c->uid, 'zone' => $c->zone, 'recipe' => $c->recipe->id, 'mm' => $c->mm, 'share' => $c->share, 'passes' => $c->passes, 'name' => $c->name] + ($c->minutes === null ? [] : ['minutes' => $c->minutes]) + $c->extra;
+    }
+
+    /** @return array<string, mixed> */
+    public static function fromRecipe(OwnRecipe $own): array
+    {
+        return ['uid' => $own->uid, 'recipe' => RecipeFile::write($own->recipe)] + $own->extra;
     }
 
     /** @return array<string, mixed> */

@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Project;
 
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Geometry\Polygon;
@@ -13,7 +14,7 @@ use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Schedule\BenchTime;
 use IdleRidge\Core\Shelf\Store;
 
-/** What goes onto the land and when: zones, their coats in order, what was begun, rooms, bench times, the journal, what lies in store. */
+/** What goes onto the land and when: zones, their coats in order, what was begun, rooms, bench times, the journal, what lies in store, recipes of one's own. */
 final readonly class Works
 {
     /**
@@ -23,8 +24,9 @@ final readonly class Works
      * @param list<Room> $rooms the first is where sections stand that name none
      * @param list<BenchTime> $times
      * @param list<JournalEntry> $journal
+     * @param list<OwnRecipe> $recipes
      */
-    public function __construct(public array $zones = [], public array $coats = [], public array $laid = [], public array $rooms = [], public array $times = [], public array $journal = [], public Store $store = new Store)
+    public function __construct(public array $zones = [], public array $coats = [], public array $laid = [], public array $rooms = [], public array $times = [], public array $journal = [], public Store $store = new Store, public array $recipes = [])
     {
     }
 

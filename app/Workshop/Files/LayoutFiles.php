@@ -13,6 +13,7 @@ use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Lot;
 use App\Models\Movement;
+use App\Models\Recipe;
 use App\Models\Room;
 use App\Models\Run;
 use App\Models\Section;
@@ -99,6 +100,7 @@ final readonly class LayoutFiles
             Room::class => array_map(WorksFile::fromRoom(...), $works->rooms),
             BenchSession::class => array_map(WorksFile::fromTime(...), $works->times),
             JournalEntry::class => array_map(WorksFile::fromEntry(...), $works->journal),
+            Recipe::class => array_map(WorksFile::fromRecipe(...), $works->recipes),
             Lot::class => array_map(StockFile::fromLot(...), $works->store->lots),
             Movement::class => array_map(StockFile::fromMovement(...), $works->store->movements),
         ];

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Coats;
+
+use IdleRidge\Core\Measure\Refusal;
+
+/** What goes into coats: the unit it is measured in, density (g/ml, null where it is counted or only weighed), share of it that stays once dry. */
+final readonly class Material
+{
+    private function __construct(public string $name, public string $unit, public ?float $density, public float $solids)
+    {
+    }
+
+    /** @throws Refusal */
+    public static function of(string $name, string $unit, ?float $density, float $solids): self
+    {
+        if (! in_array($unit, Part::UNITS, true)) {
+            throw new Refusal('an amount is in '.implode(', ', Part::UNITS), 'unit');
+        }
+        if ($density !== null) {
+            Refusal::unlessBetween($density, 0.005, 12.0, 'The density', 'g/ml', 'density_g_ml');
+        }
+        Refusal::unlessBetween($solids, 0.0, 1.0, 'What stays', '', 'solids');
+
+        return new self($name, $unit, $density, $solids);
+    }
+
+    /** Grams of an amount, wet as it is laid or once it is dry; null where neither mass nor density is known. */
+    public function grams(float $amount, string $unit, bool $dry): ?float
+    {
+        $grams = match ($unit) {
+            'g' => $amount,
+            'ml' => $this->density === null ? null : $amount * $this->density,
+            default => null,
+        };
+
+        return $grams === null ? null : $grams * ($dry ? $this->solids : 1.0);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Coats;
+
+use IdleRidge\Core\Measure\Refusal;
+
+/** One answer to a question of method: what it suits, what can go wrong with it, and its coats in their order. */
+final readonly class School
+{
+    /**
+     * @param list<string> $wrong
+     * @param non-empty-list<array{recipe: Recipe, mm: float|null, passes: int, share: float}> $steps
+     */
+    private function __construct(public string $key, public string $question, public string $name, public string $suits, public array $wrong, public array $steps)
+    {
+    }
+
+    /**
+     * @param list<string> $wrong
+     * @param list<array{recipe: Recipe, mm: float|null, passes: int, share: float}> $steps
+     *
+     * @throws Refusal
+     */
+    public static function of(string $key, string $question, string $name, string $suits, array $wrong, array $steps): self
+    {
+        if ($steps === []) {
+            throw new Refusal("The school “{$key}” has no coats.", $key);
+        }
+
+        return new self($key, $question, $name, $suits, $wrong, $steps);
+    }
+
+    /**
+     * Its coats on a zone.
+     *
+     * @param callable(): string $uid
+     * @return list<Coat>
+     */
+    public function coats(string $zone, callable $uid): array
+    {
+        return array_map(fn (array $s): Coat => Coat::of($uid(), $zone, $s['recipe'], $s['mm'], $s['share'], $s['passes']), $this->steps);
+    }
+}
