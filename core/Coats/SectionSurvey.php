@@ -4,11 +4,18 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
+use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\Placement;
+use IdleRidge\Core\Geometry\Polygon;
 
 /** All that work on a section needs to know of its zones: where they are, where they overlap, what of them is left to lay. */
 final readonly class SectionSurvey
 {
+    /** Zones no further apart than this lie beside one another, mm; every so many corners are looked at. */
+    private const BESIDE = 12.0;
+
+    private const EVERY = 3;
+
     /**
      * @param array<string, ZoneArea> $zones
      * @param array<string, Overlap> $overlaps "a|b", a before b, those that count
@@ -57,6 +64,27 @@ final readonly class SectionSurvey
     public function overlap(string $a, string $b): ?Overlap
     {
         return $this->overlaps[self::pair($a, $b)] ?? null;
+    }
+
+    /** Whether two zones overlap or lie beside one another. */
+    public function touches(string $a, string $b): bool
+    {
+        if ($this->overlap($a, $b) !== null) {
+            return true;
+        }
+        foreach (array_filter($this->zones[$a]->rings) as $ring) {
+            [$x1, $y1, $x2, $y2] = Box::around($ring, self::BESIDE);
+            foreach (array_filter($this->zones[$b]->rings) as $other) {
+                [$u1, $v1, $u2, $v2] = Box::around($other);
+                for ($k = 0; $x1 < $u2 && $u1 < $x2 && $y1 < $v2 && $v1 < $y2 && $k < count($ring); $k += self::EVERY) {
+                    if (Polygon::depth($other, ...$ring[$k]) > -self::BESIDE) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
     }
 
     /** What of a coat's pass is not begun yet. */

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts;
 
+use IdleRidge\Core\Cure\Climate;
+use IdleRidge\Core\Cure\CureClock;
 use IdleRidge\Core\Cuts\Nesting\LayerPieces;
 use IdleRidge\Core\Geometry\Polygon;
 
 /**
  * In which order a stack is glued, from the board up, and with what: hot melt for pieces that are placed before it gels, building
  * adhesive where it can dry out between closed cells, contact glue for the rest. Figures are starting values of general trade
- * practice; what is confined dries within the lesser of 3 d·(half-width / 25 mm)² and 6 d·(thinner sheet / 25 mm).
+ * practice; what is confined dries as the cure clock says, in the reference air.
  */
 final readonly class Gluing
 {
@@ -50,7 +52,7 @@ final readonly class Gluing
     {
         $half = self::halfWidth($piece);
         // Wood under the first layer takes up water: glue between it and foam is not confined.
-        $days = $under === null ? 1.0 : min(3.0 * ($half / 25.0) ** 2, 6.0 * min($thickness, $under) / 25.0);
+        $days = $under === null ? 1.0 : CureClock::confined($half, min($thickness, $under), false, Climate::reference()) / 1440.0;
         $melt = self::BEADS * self::OPEN_S;
         [$glue, $why] = match (true) {
             $piece->area <= $melt => ['hot melt', 'small enough to place within 30 s'],

@@ -26,6 +26,11 @@ final class BasinHolds implements Rule
     /** Lower by less than this is the raster, mm. */
     private const SLACK = 0.5;
 
+    public function ids(): array
+    {
+        return ['banks-cross', 'basin-spills', 'basin-leaves-board'];
+    }
+
     public function check(LandStudy $study): array
     {
         $found = [];

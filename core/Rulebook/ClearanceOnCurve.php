@@ -22,6 +22,11 @@ final class ClearanceOnCurve implements Rule
 
     private const OFFSET_STEP = 0.5;
 
+    public function ids(): array
+    {
+        return ['clearance'];
+    }
+
     public function check(LandStudy $study): array
     {
         $found = [];

@@ -20,6 +20,11 @@ final class CrossingsMeet implements Rule
     /** Crossings at a lesser angle are built with care: a starting value, degrees. */
     public const SLANT = 45.0;
 
+    public function ids(): array
+    {
+        return ['level-crossing', 'crossing', 'crossing-slant'];
+    }
+
     public function check(LandStudy $study): array
     {
         $found = [];

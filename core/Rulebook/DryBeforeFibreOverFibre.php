@@ -15,6 +15,11 @@ use IdleRidge\Core\Plan\DryGap;
 /** Fibre laid over fibre before that was dry through: what stands is flattened and pulled out. */
 final class DryBeforeFibreOverFibre implements WorkRule
 {
+    public function ids(): array
+    {
+        return ['dry-before-fibre-over-fibre'];
+    }
+
     public function check(BenchPlan $plan): array
     {
         $work = $plan->work;

@@ -18,6 +18,11 @@ final class FaceTooSteep implements Rule
     /** Lower faces hold anyway, mm. */
     private const LEAST_FACE = 3.0;
 
+    public function ids(): array
+    {
+        return ['face-too-steep'];
+    }
+
     public function check(LandStudy $study): array
     {
         return [...$this->alongRuns($study), ...$this->naturalGround($study)];

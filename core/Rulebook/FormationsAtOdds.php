@@ -18,6 +18,11 @@ final class FormationsAtOdds implements Rule
     /** Levels may differ by this much, mm. */
     public const LIMIT = 1.0;
 
+    public function ids(): array
+    {
+        return ['formations-at-odds'];
+    }
+
     public function check(LandStudy $study): array
     {
         $samples = [];

@@ -21,6 +21,11 @@ final class Headroom implements Rule
     /** Land may come so near under a deck at its abutments, mm along the bridge. */
     private const ABUTMENT = 25.0;
 
+    public function ids(): array
+    {
+        return ['headroom'];
+    }
+
     public function check(LandStudy $study): array
     {
         $found = [];

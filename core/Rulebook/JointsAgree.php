@@ -19,6 +19,11 @@ final class JointsAgree implements Rule
 
     private const STEP = 5.0;
 
+    public function ids(): array
+    {
+        return ['joint-land'];
+    }
+
     public function check(LandStudy $study): array
     {
         $found = [];

@@ -18,6 +18,11 @@ final class PadsHold implements Rule
     /** Land may lie so far off the level of the pad, mm. */
     public const LIMIT = 1.0;
 
+    public function ids(): array
+    {
+        return ['pad-cut'];
+    }
+
     public function check(LandStudy $study): array
     {
         $found = [];

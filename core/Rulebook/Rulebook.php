@@ -13,7 +13,7 @@ use IdleRidge\Core\Project\LandStudy;
 final class Rulebook
 {
     /** Raise when a finding changes: caches are keyed by it. */
-    public const VERSION = 6;
+    public const VERSION = 7;
 
     /** @return list<Rule> */
     public static function rules(): array
@@ -24,7 +24,11 @@ final class Rulebook
     /** @return list<WorkRule> */
     public static function workRules(): array
     {
-        return [new TooColdToFilm, new DryBeforeFibreOverFibre, new WhiteShowing, new SlopeOverRestingAngle, new Uncovered];
+        return [
+            new TooColdToFilm, new SolventOnFoam, new FoamUnderWater, new VapourInRoom, new DryBeforeFibreOverFibre, new DryThroughBeforeSeal, new DryBeforeSanding, new WhiteShowing, new SlopeOverRestingAngle, new Uncovered,
+            new SkinBeforePaint, new BaseBeforeCover, new MessyPlasterBeforeTrack, new RoadBeforeCover, new SealBedBeforeBank, new SceneryBeforeFinalGloss, new ShortFibreBeforeLong, new OneLengthPerPass,
+            new AreaTooLarge, new PotTooLarge, new BallastBelowSleeperTop, new TooDampToDry, new CardSwells, new PointsClear, new WashOverRewettable, new ClothOnCard, new FilmOnFoam, new HumidityLowStatic, new Protect,
+        ];
     }
 
     /** @return list<Finding> on what goes onto the land, those that stop first */

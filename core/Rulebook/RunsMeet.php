@@ -22,6 +22,11 @@ final class RunsMeet implements Rule
     /** What a wheel takes without complaint, degrees: a starting value. */
     public const KINK = 1.5;
 
+    public function ids(): array
+    {
+        return ['run-joint'];
+    }
+
     public function check(LandStudy $study): array
     {
         $ends = [];

@@ -17,6 +17,11 @@ final class SlopeOverRestingAngle implements WorkRule
     /** Less is not worth a word: a share of the zone. */
     private const LEAST_SHARE = 0.02;
 
+    public function ids(): array
+    {
+        return ['slope-over-resting-angle'];
+    }
+
     public function check(BenchPlan $plan): array
     {
         $works = $plan->work->project->works;

@@ -20,6 +20,11 @@ final class StreamsFall implements Rule
     /** Land so far over the water is in its way, mm. */
     private const DAM = 1.0;
 
+    public function ids(): array
+    {
+        return ['stream-climbs', 'stream-dammed'];
+    }
+
     public function check(LandStudy $study): array
     {
         $found = [];

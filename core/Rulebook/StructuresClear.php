@@ -22,6 +22,11 @@ final class StructuresClear implements Rule
 
     private const STEP = 5.0;
 
+    public function ids(): array
+    {
+        return ['lining-clearance', 'pier-clearance'];
+    }
+
     public function check(LandStudy $study): array
     {
         $found = [];

@@ -16,6 +16,11 @@ use IdleRidge\Core\Plan\Move;
 /** A room that is too cold, before it is touch-dry, for what is laid or to be laid: no film forms, and the coat is spoiled. */
 final class TooColdToFilm implements WorkRule
 {
+    public function ids(): array
+    {
+        return ['too-cold-to-film'];
+    }
+
     public function check(BenchPlan $plan): array
     {
         $work = $plan->work;

@@ -23,6 +23,11 @@ final class TracksApart implements Rule
     /** Tracks that run more across each other than along are crossings, radians. */
     private const ALONG = M_PI / 6.0;
 
+    public function ids(): array
+    {
+        return ['tracks-foul'];
+    }
+
     public function check(LandStudy $study): array
     {
         $found = [];

@@ -23,6 +23,11 @@ final class TunnelHolds implements Rule
 
     private const STEP = 5.0;
 
+    public function ids(): array
+    {
+        return ['tunnel-lid', 'reach-in-tunnel'];
+    }
+
     public function check(LandStudy $study): array
     {
         $found = [];

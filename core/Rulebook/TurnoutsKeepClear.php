@@ -20,6 +20,11 @@ final class TurnoutsKeepClear implements Rule
 
     public const KINK = 1.5;
 
+    public function ids(): array
+    {
+        return ['turnout-joint', 'turnout-on-grade-change', 'road-on-turnout'];
+    }
+
     public function check(LandStudy $study): array
     {
         $found = [];

@@ -16,6 +16,11 @@ use IdleRidge\Core\Plan\BenchPlan;
  */
 final class Uncovered implements WorkRule
 {
+    public function ids(): array
+    {
+        return ['uncovered'];
+    }
+
     public function check(BenchPlan $plan): array
     {
         $works = $plan->work->project->works;

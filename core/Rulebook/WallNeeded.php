@@ -25,6 +25,11 @@ final class WallNeeded implements Rule
         'reach' => 'Build a wall here, steepen the slope, or allow it more width on the Layout sheet.',
     ];
 
+    public function ids(): array
+    {
+        return ['wall-needed'];
+    }
+
     public function check(LandStudy $study): array
     {
         $found = [];

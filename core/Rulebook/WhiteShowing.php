@@ -20,6 +20,11 @@ final class WhiteShowing implements WorkRule
     /** So much of a zone may be without a base: its edge. */
     private const SPARE = 0.02;
 
+    public function ids(): array
+    {
+        return ['white-showing'];
+    }
+
     public function check(BenchPlan $plan): array
     {
         $works = $plan->work->project->works;

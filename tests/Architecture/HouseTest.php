@@ -13,7 +13,7 @@ use PHPat\Test\PHPat;
 final class HouseTest
 {
     /** Core folders in order: each may use those before it. */
-    private const FOLDERS = ['Measure', 'Findings', 'Geometry', 'Track', 'Land', 'Cuts', 'Shelf', 'Cure', 'Coats', 'Schedule', 'Water', 'View', 'Project', 'Plan', 'Rulebook', 'Interchange'];
+    private const FOLDERS = ['Measure', 'Findings', 'Geometry', 'Track', 'Land', 'Cure', 'Cuts', 'Shelf', 'Coats', 'Schedule', 'Water', 'View', 'Project', 'Plan', 'Rulebook', 'Interchange'];
 
     #[TestRule]
     public function core_knows_no_framework(): Rule

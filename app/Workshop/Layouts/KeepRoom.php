@@ -25,7 +25,7 @@ final readonly class KeepRoom
     {
     }
 
-    /** @param  array<string, mixed>  $input name, day_c, night_c, day_rh, night_rh, airflow, day_from, day_to */
+    /** @param  array<string, mixed>  $input name, day_c, night_c, day_rh, night_rh, airflow, day_from, day_to, volume_m3, air_changes */
     public function create(Layout $layout, array $input): void
     {
         $room = $this->read($input, Room::standard($this->rows->uid(), 'Room '.($layout->rooms()->count() + 1)));
@@ -71,6 +71,8 @@ final readonly class KeepRoom
         };
         [$from, $to] = [$clock('day_from', $old->dayFrom), $clock('day_to', $old->dayTo)];
 
-        return $typed->made(fn (): Room => Room::of($old->uid, $typed->text('name', $old->name), $air[0], $air[1], $air[2], $air[3], $flow, $from, $to, $old->extra));
+        [$volume, $changes] = [$number('volume_m3', $old->volume), $number('air_changes', $old->airChanges)];
+
+        return $typed->made(fn (): Room => Room::of($old->uid, $typed->text('name', $old->name), $air[0], $air[1], $air[2], $air[3], $flow, $from, $to, $old->extra, $volume, $changes));
     }
 }

@@ -51,7 +51,7 @@
                         @php($form = $room ? 'room-'.$room->uid : 'room-new')
                         <form class="section-row room-row" method="post" action="{{ $room ? route('rooms.update', [$layout, $room->uid]) : route('rooms.store', $layout) }}">@csrf @if ($room)@method('PATCH')<input type="hidden" name="rev" value="{{ $roomRevs[$room->uid] ?? 1 }}">@endif<input type="hidden" name="form" value="{{ $form }}">
                             <x-field :form="$form" :id="$form.'-name'" name="name" :label="$room ? 'Name' : 'Add a room'" :value="$room->name ?? ''" />
-                            @foreach (['day_c' => ['Day', '°C', $room?->day->temperature], 'day_rh' => ['air', '%', $room?->day->humidity], 'night_c' => ['Night', '°C', $room?->night->temperature], 'night_rh' => ['air', '%', $room?->night->humidity]] as $field => [$label, $unit, $value])
+                            @foreach (['day_c' => ['Day', '°C', $room?->day->temperature], 'day_rh' => ['air', '%', $room?->day->humidity], 'night_c' => ['Night', '°C', $room?->night->temperature], 'night_rh' => ['air', '%', $room?->night->humidity], 'volume_m3' => ['Size', 'm³', $room?->volume], 'air_changes' => ['Changes', '/h', $room?->airChanges]] as $field => [$label, $unit, $value])
                                 <x-field :form="$form" :id="$form.'-'.$field" :name="$field" :label="$label" :unit="$unit" :value="$value === null ? '' : Length::decimal($value, 1)" mode="decimal" />
                             @endforeach
                             <x-field :form="$form" :id="$form.'-day_from'" name="day_from" label="Day from" :value="$room ? \IdleRidge\Core\Schedule\BenchTime::clock($room->dayFrom) : ''" />

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Rulebook;
+
+use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Plan\BenchPlan;
+
+/** Coats that go on foam with nothing between: no plaster, paint, glue coat or cloth below them, on their zone or one that overlaps. */
+final class BareFoam
+{
+    private const COVERS = ['plaster', 'paint'];
+
+    /** @return list<Finding> */
+    public static function found(BenchPlan $plan, string $trait, string $id, Severity $severity, string $words, string $why, string $do): array
+    {
+        $work = $plan->work;
+        if (! $work->project->layout->cuts->school->isFoam()) {
+            return [];
+        }
+        $covered = [];
+        foreach (CoatPair::all($plan) as $pair) {
+            if ($pair->isOver() && (in_array($pair->one->recipe->family, self::COVERS, true) || $pair->one->recipe->is('keys'))) {
+                $covered[$pair->other->uid] = true;
+            }
+        }
+        $found = [];
+        foreach ($work->surveys as $section => $survey) {
+            foreach ($work->project->works->zonesOf((string) $section) as $zone) {
+                foreach ($work->project->works->coatsOf($zone->uid) as $coat) {
+                    $begun = array_filter($work->project->works->laid, fn (Laid $l): bool => $l->coat === $coat->uid) !== [];
+                    if ($coat->recipe->is($trait) && ! isset($covered[$coat->uid]) && ! ($begun && $severity === Severity::Hint) && $survey->zones[$zone->uid]->surface > 0.0) {
+                        $found[] = CoatPair::on($plan, (string) $section, $zone->uid, $id, $severity, "{$coat->title()} {$words}", [], $why, $do);
+                    }
+                }
+            }
+        }
+
+        return $found;
+    }
+}
