@@ -8,6 +8,7 @@ use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\LandController;
 use App\Http\Controllers\LandWorkController;
 use App\Http\Controllers\LayoutController;
+use App\Http\Controllers\LibraryController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RoomController;
 use App\Http\Controllers\RunController;
@@ -43,6 +44,11 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
     Route::post('/rooms', [RoomController::class, 'store'])->name('rooms.store');
     Route::patch('/rooms/{room}', [RoomController::class, 'update'])->name('rooms.update');
     Route::delete('/rooms/{room}', [RoomController::class, 'destroy'])->name('rooms.destroy');
+    Route::get('/library', [LibraryController::class, 'library'])->name('library.show');
+    Route::patch('/library/{recipe}', [LibraryController::class, 'keep'])->withoutScopedBindings()->name('library.keep');
+    Route::delete('/library/{recipe}', [LibraryController::class, 'drop'])->withoutScopedBindings()->name('library.drop');
+    Route::get('/rules', [LibraryController::class, 'rules'])->name('rules.show');
+    Route::get('/take-off', [LibraryController::class, 'takeOff'])->name('takeoff.show');
     Route::post('/sections', [SectionController::class, 'store'])->name('sections.store');
 
     Route::prefix('sections/{section}')->group(function (): void {
@@ -56,6 +62,8 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
         Route::post('/cuts/cut', [CutsController::class, 'cut'])->name('cuts.cut');
         Route::post('/cuts/store', [CutsController::class, 'counted'])->name('cuts.store');
         Route::get('/coats', [CoatsController::class, 'show'])->name('coats.show');
+        Route::get('/coats/schools', [LibraryController::class, 'schools'])->name('schools.show');
+        Route::post('/zones/{zone}/school', [LibraryController::class, 'take'])->withoutScopedBindings()->name('schools.take');
         Route::post('/zones', [CoatsController::class, 'storeZone'])->name('zones.store');
         Route::patch('/zones/{zone}', [CoatsController::class, 'updateZone'])->name('zones.update');
         Route::delete('/zones/{zone}', [CoatsController::class, 'destroyZone'])->name('zones.destroy');

@@ -12,6 +12,7 @@ use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Geometry\Simplify;
+use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Track\Run;
 
@@ -55,7 +56,7 @@ final class Survey
      * @param list<Run> $runs in section coordinates
      * @param array<string, Zone> $zones uid → zone, of this section
      */
-    public function __construct(HeightGrid $land, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones)
+    public function __construct(private readonly HeightGrid $land, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones, private readonly float $northDeg = 90.0)
     {
         $this->mesh = $land->mesh($width, $depth);
         $this->cell = $land->cell;
@@ -183,15 +184,53 @@ final class Survey
             $away = $this->distance($uid);
             $field = $this->least($field, array_map(fn (float $mm): float => min($from <= 0.0 ? 1e6 : $mm - $from, $to - $mm), $away));
         }
+        if ($zone->height !== null) {
+            [$from, $to] = $zone->height;
+            $field = $this->least($field, array_map(fn (float $z): float => min($z - $this->base - $from, $to - ($z - $this->base)), $this->mesh->z));
+        }
+        if ($zone->damp !== null) {
+            $field = $this->least($field, $this->onMesh(LandClasses::dampField($this->land, $zone->damp)));
+        }
+        if ($zone->aspect !== null) {
+            $field = $this->least($field, $this->onMesh(LandClasses::facingField($this->land, $this->northDeg - $this->placement->angleDeg + ($zone->aspect === 'sun' ? 180.0 : 0.0))));
+        }
+        $through[] = $zone->uid;
+        foreach ($zone->within as $uid) {
+            $field = $this->least($field, $this->other($zone, $uid, $through));
+        }
+        foreach ($zone->also as $uid) {
+            $field = array_map(fn (float $a, float $b): float => max($a, $b), $field, $this->other($zone, $uid, $through));
+        }
         foreach ($zone->without as $uid) {
-            $other = $this->zones[$uid] ?? throw new Refusal("“{$zone->name}” leaves out a zone that is not on its section.", 'without');
-            if (in_array($uid, $through, true)) {
-                throw new Refusal("“{$zone->name}” and “{$other->name}” leave each other out.", 'without');
-            }
-            $field = $this->least($field, array_map(fn (float $v): float => -$v, $this->field($other, [...$through, $zone->uid])));
+            $field = $this->least($field, array_map(fn (float $v): float => -$v, $this->other($zone, $uid, $through)));
         }
 
         return $this->fields[$zone->uid] = $field;
+    }
+
+    /**
+     * The field of a zone that another goes by.
+     *
+     * @param list<string> $through
+     * @return list<float>
+     */
+    private function other(Zone $zone, string $uid, array $through): array
+    {
+        $other = $this->zones[$uid] ?? throw new Refusal("“{$zone->name}” goes by a zone that is not on its section.", 'without');
+        if (in_array($uid, $through, true)) {
+            throw new Refusal("“{$zone->name}” and “{$other->name}” go by each other.", 'without');
+        }
+
+        return $this->field($other, $through);
+    }
+
+    /**
+     * @param list<float> $cells
+     * @return list<float>
+     */
+    private function onMesh(array $cells): array
+    {
+        return $this->land->with($cells)->mesh($this->width, $this->depth)->z;
     }
 
     /** @return list<float> distance to a run or road, or to the nearest track of all, at every value of the raster */

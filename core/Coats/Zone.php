@@ -11,8 +11,9 @@ use IdleRidge\Core\Measure\Refusal;
 
 /**
  * A part of a section's land: what is drawn, and all that rules leave of it. Every condition that is set must hold: within
- * the outline, of a slope (degrees), at a distance from a run (mm; null for any), and outside other zones. Without any it
- * is the whole board. It follows the land when the land changes.
+ * the outline, of a slope (degrees), at a distance from a run (mm; null for any), of a height over the board (mm), among the
+ * dampest share, facing the sun or north, within other zones; then what other zones have comes to it, and what others have is
+ * taken from it. Without any it is the whole board. It follows the land when the land changes.
  */
 final readonly class Zone
 {
@@ -22,6 +23,9 @@ final readonly class Zone
      * @param array{run: string|null, from: float, to: float}|null $near
      * @param list<string> $without uids of other zones
      * @param array<string, mixed> $extra
+     * @param array{float, float}|null $height
+     * @param list<string> $within
+     * @param list<string> $also
      */
     private function __construct(
         public string $uid,
@@ -32,6 +36,11 @@ final readonly class Zone
         public ?array $near,
         public array $without,
         public array $extra,
+        public ?array $height,
+        public ?float $damp,
+        public ?string $aspect,
+        public array $within,
+        public array $also,
     ) {
     }
 
@@ -41,10 +50,15 @@ final readonly class Zone
      * @param array{run: string|null, from: float, to: float}|null $near
      * @param list<string> $without
      * @param array<string, mixed> $extra
+     * @param array{float, float}|null $height mm over the board
+     * @param float|null $damp 0 … 1
+     * @param string|null $aspect sun or north
+     * @param list<string> $within
+     * @param list<string> $also
      *
      * @throws Refusal
      */
-    public static function of(string $uid, string $section, string $name, ?array $outline = null, ?array $slope = null, ?array $near = null, array $without = [], array $extra = []): self
+    public static function of(string $uid, string $section, string $name, ?array $outline = null, ?array $slope = null, ?array $near = null, array $without = [], array $extra = [], ?array $height = null, ?float $damp = null, ?string $aspect = null, array $within = [], array $also = []): self
     {
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new Refusal('A zone needs a name of 1 to 80 characters.', 'name');
@@ -72,17 +86,50 @@ final readonly class Zone
                 throw new Refusal('The far distance must be more than the near one.', 'near/to');
             }
         }
-        if (in_array($uid, $without, true)) {
-            throw new Refusal('A zone cannot leave itself out.', 'without');
+        if ($height !== null) {
+            Refusal::unlessBetween($height[0], -1000.0, 3000.0, 'The height', 'mm', 'height/from');
+            Refusal::unlessBetween($height[1], -1000.0, 3000.0, 'The height', 'mm', 'height/to');
+            if ($height[1] <= $height[0]) {
+                throw new Refusal('The greatest height must be more than the least.', 'height/to');
+            }
         }
+        if ($damp !== null) {
+            Refusal::unlessBetween($damp, 0.01, 0.9, 'The dampest share', '', 'damp');
+        }
+        if ($aspect !== null && ! in_array($aspect, ['sun', 'north'], true)) {
+            throw new Refusal('Land faces the sun or north.', 'aspect');
+        }
+        foreach (['without' => $without, 'within' => $within, 'also' => $also] as $key => $uids) {
+            if (in_array($uid, $uids, true)) {
+                throw new Refusal('A zone cannot go by itself.', $key);
+            }
+        }
+        $each = fn (array $uids): array => array_values(array_unique($uids));
 
-        return new self($uid, $section, trim($name), $outline, $slope, $near, array_values(array_unique($without)), $extra);
+        return new self($uid, $section, trim($name), $outline, $slope, $near, $each($without), $extra, $height, $damp, $aspect, $each($within), $each($also));
     }
 
     /** Whether its outline alone says what it is. */
     public function isDrawn(): bool
     {
-        return $this->outline !== null && $this->slope === null && $this->near === null && $this->without === [];
+        return $this->outline !== null && ! $this->isRuled();
+    }
+
+    /** Whether it is the board with nothing taken from it. */
+    public function isWhole(): bool
+    {
+        return $this->outline === null && ! $this->isRuled();
+    }
+
+    private function isRuled(): bool
+    {
+        return $this->slope !== null || $this->near !== null || $this->height !== null || $this->damp !== null || $this->aspect !== null || $this->goesBy() !== [];
+    }
+
+    /** @return list<string> uids of zones that it goes by */
+    public function goesBy(): array
+    {
+        return [...$this->without, ...$this->within, ...$this->also];
     }
 
     /** @return list<array{float, float}>|null the outline in a section's coordinates */
@@ -117,8 +164,21 @@ final readonly class Zone
             $run = $this->near['run'] === null ? 'any track' : ($names[$this->near['run']] ?? 'a run');
             $parts[] = $this->near['from'] > 0.0 ? "{$this->near['from']} to {$this->near['to']} mm from {$run}" : "within {$this->near['to']} mm of {$run}";
         }
+        if ($this->height !== null) {
+            $parts[] = "{$this->height[0]} to {$this->height[1]} mm over the board";
+        }
+        if ($this->damp !== null) {
+            $parts[] = 'the dampest '.round(100.0 * $this->damp).' %';
+        }
+        if ($this->aspect !== null) {
+            $parts[] = $this->aspect === 'sun' ? 'facing the sun' : 'facing north';
+        }
+        foreach ($this->within as $uid) {
+            $parts[] = 'within '.($names[$uid] ?? 'a zone');
+        }
+        $more = array_map(fn (string $uid): string => $names[$uid] ?? 'a zone', $this->also);
         $left = array_map(fn (string $uid): string => $names[$uid] ?? 'a zone', $this->without);
 
-        return ucfirst($parts === [] ? 'the whole board' : implode(', ', $parts)).($left === [] ? '' : ', without '.implode(', ', $left));
+        return ucfirst($parts === [] ? 'the whole board' : implode(', ', $parts)).($more === [] ? '' : ', and all of '.implode(', ', $more)).($left === [] ? '' : ', without '.implode(', ', $left));
     }
 }

@@ -30,7 +30,7 @@ final class WorksFile
             $n->close();
         }
 
-        return Zone::of($uid, $r->text('section'), $r->text('name'), $r->has('outline') ? self::ring($r->list('outline'), $r->at('outline')) : null, $slope, $near, $r->words('without'), $r->extra());
+        return Zone::of($uid, $r->text('section'), $r->text('name'), $r->has('outline') ? self::ring($r->list('outline'), $r->at('outline')) : null, $slope, $near, $r->words('without'), height: $r->has('height_mm') ? self::pair($r, 'height_mm') : null, damp: $r->numberOrNull('damp'), aspect: $r->has('aspect') ? $r->text('aspect') : null, within: $r->words('within'), also: $r->words('also'), extra: $r->extra());
     }
 
     public static function coat(Record $r, string $uid, Library $library): Coat
@@ -107,7 +107,9 @@ final class WorksFile
     {
         return ['uid' => $z->uid, 'section' => $z->section, 'name' => $z->name, 'without' => $z->without]
             + ($z->outline === null ? [] : ['outline' => $z->outline]) + ($z->slope === null ? [] : ['slope_deg' => $z->slope])
-            + ($z->near === null ? [] : ['near' => ($z->near['run'] === null ? [] : ['run' => $z->near['run']]) + ['from_mm' => $z->near['from'], 'to_mm' => $z->near['to']]]) + $z->extra;
+            + ($z->near === null ? [] : ['near' => ($z->near['run'] === null ? [] : ['run' => $z->near['run']]) + ['from_mm' => $z->near['from'], 'to_mm' => $z->near['to']]])
+            + ($z->height === null ? [] : ['height_mm' => $z->height]) + ($z->damp === null ? [] : ['damp' => $z->damp]) + ($z->aspect === null ? [] : ['aspect' => $z->aspect])
+            + ($z->within === [] ? [] : ['within' => $z->within]) + ($z->also === [] ? [] : ['also' => $z->also]) + $z->extra;
     }
 
     /** @return array<string, mixed> */

@@ -53,12 +53,18 @@ final class LandClasses
     /** @return list<LandClass> */
     public static function damp(HeightGrid $land, float $width, float $depth, float $share = self::DAMP_SHARE): array
     {
+        return [self::level($land->mesh($width, $depth), $land->with(self::dampField($land, $share))->mesh($width, $depth), 'damp', 0.0)];
+    }
+
+    /** @return list<float> for each cell by how much it is wetter than the limit of the wettest share; positive is damp */
+    public static function dampField(HeightGrid $land, float $share = self::DAMP_SHARE): array
+    {
         $index = self::smooth($land, Wetness::index($land));
         $sorted = $index;
         sort($sorted);
         $limit = $sorted[min(count($sorted) - 1, (int) floor((1.0 - $share) * count($sorted)))];
 
-        return [self::level($land->mesh($width, $depth), $land->with($index)->mesh($width, $depth), 'damp', $limit)];
+        return array_map(fn (float $v): float => $v - $limit, $index);
     }
 
     /**
@@ -67,20 +73,28 @@ final class LandClasses
      */
     public static function sun(HeightGrid $land, float $width, float $depth, float $northDeg): array
     {
-        $mesh = $land->mesh($width, $depth);
-        $slopes = $land->slopes();
-        $facing = self::facing($land);
         $out = [];
         foreach (['sun side' => $northDeg + 180.0, 'north-facing' => $northDeg] as $name => $toward) {
-            $field = [];
-            foreach ($facing as $p => $deg) {
-                $off = abs(fmod($deg - $toward + 900.0, 360.0) - 180.0);
-                $field[] = min(self::WITHIN - $off, 4.0 * ($slopes[$p] - self::FLAT));
-            }
-            $out[] = self::level($mesh, $land->with($field)->mesh($width, $depth), $name, 0.0);
+            $out[] = self::level($land->mesh($width, $depth), $land->with(self::facingField($land, $toward))->mesh($width, $depth), $name, 0.0);
         }
 
         return $out;
+    }
+
+    /**
+     * @param float $toward degrees from x, counter-clockwise
+     * @return list<float> for each cell, positive where it faces there
+     */
+    public static function facingField(HeightGrid $land, float $toward): array
+    {
+        $slopes = $land->slopes();
+        $field = [];
+        foreach (self::facing($land) as $p => $deg) {
+            $off = abs(fmod($deg - $toward + 900.0, 360.0) - 180.0);
+            $field[] = min(self::WITHIN - $off, 4.0 * ($slopes[$p] - self::FLAT));
+        }
+
+        return $field;
     }
 
     /**

@@ -58,11 +58,11 @@ final readonly class Works
                 $faults[] = new Refusal("Two zones of {$board->name} are called “{$zone->name}”.", "/zones/{$k}/name");
             }
             $names[$key] = true;
-            foreach ($zone->without as $uid) {
+            foreach ($zone->goesBy() as $uid) {
                 if (! isset($zones[$uid]) || $zones[$uid]->section !== $zone->section) {
-                    $faults[] = new Refusal("“{$zone->name}” leaves out a zone that is not on its section.", "/zones/{$k}/without");
+                    $faults[] = new Refusal("“{$zone->name}” goes by a zone that is not on its section.", "/zones/{$k}/without");
                 } elseif ($this->leavesOut($zones, $uid, $zone->uid)) {
-                    $faults[] = new Refusal("“{$zone->name}” and “{$zones[$uid]->name}” leave each other out.", "/zones/{$k}/without");
+                    $faults[] = new Refusal("“{$zone->name}” and “{$zones[$uid]->name}” go by each other.", "/zones/{$k}/without");
                 }
             }
         }
@@ -128,7 +128,7 @@ final readonly class Works
      */
     private function leavesOut(array $zones, string $from, string $wanted, array $seen = []): bool
     {
-        foreach (isset($zones[$from]) && ! isset($seen[$from]) ? $zones[$from]->without : [] as $uid) {
+        foreach (isset($zones[$from]) && ! isset($seen[$from]) ? $zones[$from]->goesBy() : [] as $uid) {
             if ($uid === $wanted || $this->leavesOut($zones, $uid, $wanted, $seen + [$from => true])) {
                 return true;
             }

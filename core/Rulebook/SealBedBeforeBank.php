@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Rulebook;
 
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\Stage;
+use IdleRidge\Core\Plan\BenchPlan;
 
 /** The bed is sealed and painted before scenery reaches the bank. */
 final class SealBedBeforeBank extends InOrder
@@ -23,6 +24,11 @@ final class SealBedBeforeBank extends InOrder
     protected function above(Recipe $recipe): bool
     {
         return in_array($recipe->family, ['cover', 'fibre', 'growth'], true) && ! $recipe->is('mask', 'unmask');
+    }
+
+    protected function isSpared(BenchPlan $plan, CoatPair $pair): bool
+    {
+        return $pair->sameZone;
     }
 
     protected function why(): string

@@ -32,7 +32,7 @@ final class WorkRulesTest extends TestCase
         $zone = $this->zone();
         $this->assertSame(['white-showing'], $this->ids(new Works([$zone], $this->coats($zone, ['sifted-soil']))));
         $this->assertSame([], $this->ids(new Works([$zone], $this->coats($zone, ['earth-paint', 'sifted-soil']))));
-        $this->assertSame([], $this->ids(new Works([$zone], $this->coats($zone, ['pulp-plaster-spreading', 'gloss-medium']))), 'water wants no earth');
+        $this->assertSame([], $this->about('white-showing', new Works([$zone], $this->coats($zone, ['pulp-plaster-spreading', 'gloss-medium']))), 'water wants no earth');
         // A base of another zone counts as far as it reaches: 98 % do, 97.5 % do not.
         foreach (['97.5' => ['white-showing'], '98.5' => []] as $percent => $expected) {
             $base = Build::zone(2, ['outline' => Build::square(100, 100, 100 + 4.0 * (float) $percent, 350)]);
@@ -65,7 +65,7 @@ final class WorkRulesTest extends TestCase
             $move = array_values(array_filter($work->moves, fn ($m): bool => $m->coat->uid === $coats[1]->uid))[0];
             $laid = $work->begin($move, Build::uid(50), Build::minute('2026-10-11T20:00Z'), Build::minute('2026-10-11T20:34Z'));
             $found = $this->findings(new Works([$zone], $coats, [$laid], [$room]));
-            $this->assertSame($expected, array_map(fn (Finding $f): string => $f->id, $found));
+            $found = array_values(array_filter($found, fn (Finding $f): bool => $f->id === 'too-cold-to-film'));
             $this->assertSame($expected === [] ? [] : ['Sifted soil was laid too cold'], array_map(fn (Finding $f): string => $f->subject, $found));
         }
     }
@@ -90,8 +90,8 @@ final class WorkRulesTest extends TestCase
         // A hundredth of the zone is its edge: 403 mm of width leave 0.74 % bare, 405 mm 1.23 %.
         foreach ([503 => [], 505 => ['uncovered']] as $right => $expected) {
             $grown = Build::zone(1, ['outline' => Build::square(100, 100, $right, 350)]);
-            $this->assertSame($expected, $this->ids(new Works([$grown], $coats, [$lay($coats[0], 51), $lay($coats[1], 52)])), "{$right}");
-            $this->assertSame([], $this->ids(new Works([$grown], $coats, [$lay($coats[0], 51)])), 'as long as nothing lies over it, it is a move like any other');
+            $this->assertSame($expected, $this->about('uncovered', new Works([$grown], $coats, [$lay($coats[0], 51), $lay($coats[1], 52)])), "{$right}");
+            $this->assertSame([], $this->about('uncovered', new Works([$grown], $coats, [$lay($coats[0], 51)])), 'as long as nothing lies over it, it is a move like any other');
         }
     }
 
@@ -107,6 +107,12 @@ final class WorkRulesTest extends TestCase
     private function coats(Zone $zone, array $ids): array
     {
         return array_map(fn (int $k): Coat => Coat::of(Build::uid(20 + $k), $zone->uid, Build::recipe($ids[$k])), array_keys($ids));
+    }
+
+    /** @return list<string> findings of one rule */
+    private function about(string $id, Works $works, float $rise = 0.0): array
+    {
+        return array_values(array_filter($this->ids($works, $rise), fn (string $found): bool => $found === $id));
     }
 
     /** @return list<string> */

@@ -16,6 +16,7 @@ use App\Workshop\Typed;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Units;
@@ -28,20 +29,22 @@ final readonly class KeepCoat
     }
 
     /**
-     * @param array<string, mixed> $input recipe, or build_up for several
+     * @param array<string, mixed> $input recipe, `all:` and a build-up, or `school:` and a school
      * @return CoatRow the last of them
      */
     public function create(Layout $layout, ZoneRow $zone, array $input): CoatRow
     {
         $typed = new Typed($input, Units::from($layout->units));
         $word = $typed->text('recipe');
+        $library = $this->library->with(OwnRecipe::recipes($this->load->works($layout)->recipes));
         $ids = str_starts_with($word, 'all:') ? ($this->library->buildUps[substr($word, 4)]['recipes'] ?? []) : [$word];
-        $coats = $typed->made(fn (): array => array_map(fn (string $id): Coat => Coat::of($this->rows->uid(), $zone->uid, $this->library->recipe($id)), $ids));
+        $school = str_starts_with($word, 'school:') ? ($library->schools[substr($word, 7)] ?? throw new Refusal('There is no such school.', 'recipe')) : null;
+        $coats = $typed->made(fn (): array => $school !== null ? $school->coats($zone->uid, $this->rows->uid(...)) : array_map(fn (string $id): Coat => Coat::of($this->rows->uid(), $zone->uid, $library->recipe($id)), $ids));
         if ($coats === []) {
             throw new Refusal('There is no such build-up.', 'recipe');
         }
 
-        return $this->ledger->record($layout, count($coats) === 1 ? "{$coats[0]->title()} added" : 'A build-up added', function (Changes $changes) use ($layout, $coats): CoatRow {
+        return $this->ledger->record($layout, $school !== null ? $school->name : (count($coats) === 1 ? "{$coats[0]->title()} added" : 'A build-up added'), function (Changes $changes) use ($layout, $coats): CoatRow {
             $row = null;
             foreach ($coats as $coat) {
                 $row = $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat($coat));

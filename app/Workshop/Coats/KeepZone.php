@@ -32,7 +32,7 @@ final readonly class KeepZone
     {
     }
 
-    /** @param  array<string, mixed>  $input name, outline ("x,y x,y …") or points[], slope_from, slope_to, near (run uid, any or none), near_from, near_to, without[], build_up */
+    /** @param  array<string, mixed>  $input name, outline ("x,y x,y …") or points[], slope_from, slope_to, near (run uid, any or none), near_from, near_to, height_from, height_to, damp (%), aspect, without[], within[], also[], build_up */
     public function create(Layout $layout, SectionRow $row, array $input): ZoneRow
     {
         $project = $this->load->of($layout);
@@ -103,9 +103,15 @@ final readonly class KeepZone
         if (! in_array($typed->text('near'), ['', 'none'], true)) {
             $near = ['run' => $typed->text('near') === 'any' ? null : $typed->text('near'), 'from' => $typed->length('near_from', 0.0), 'to' => $typed->length('near_to')];
         }
-        $without = array_values(array_filter(array_map('strval', array_filter($typed->list('without'), 'is_scalar'))));
+        $height = null;
+        if ($typed->text('height_from').$typed->text('height_to') !== '') {
+            $height = [$typed->length('height_from', 0.0), $typed->length('height_to', 3000.0)];
+        }
+        $damp = $typed->text('damp') === '' ? null : $typed->number('damp') / 100.0;
+        $aspect = $typed->text('aspect') === '' ? null : $typed->text('aspect');
+        [$without, $within, $also] = array_map(fn (string $key): array => array_values(array_filter(array_map('strval', array_filter($typed->list($key), 'is_scalar')))), ['without', 'within', 'also']);
 
-        return $typed->made(fn (): Zone => Zone::of($old->uid, $old->section, $name, $outline, $slope, $near, $without, $old->extra));
+        return $typed->made(fn (): Zone => Zone::of($old->uid, $old->section, $name, $outline, $slope, $near, $without, $old->extra, $height, $damp, $aspect, $within, $also));
     }
 
     /** @return list<array{float, float}>|null layout coordinates */

@@ -16,6 +16,7 @@ use App\Workshop\LoadProject;
 use App\Workshop\Plan\PlanDesk;
 use IdleRidge\Core\Coats\Amount;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Findings\Finding;
@@ -62,7 +63,7 @@ final readonly class ShowCoats
             'facts' => $this->facts($page), 'rows' => $this->zoneRows($page, $project->runsNear($section)), 'cores' => $zones === [] ? null : CoreDrawing::of($page),
             'coat' => $picked === null ? null : $this->coat($page, $picked), 'takeOff' => TakeOff::byMaterial($plan->work, $section->uid),
             'findings' => array_values(array_filter(Rulebook::checkWork($plan), fn (Finding $f): bool => $zone !== null && $f->place->zone === $zone->uid)),
-            'library' => $this->library, 'runs' => $project->runsNear($section), 'zone' => $zone, 'corners' => $zone === null ? '' : KeepZone::corners($zone, $section),
+            'library' => $this->library->with(OwnRecipe::recipes($project->works->recipes)), 'runs' => $project->runsNear($section), 'zone' => $zone, 'corners' => $zone === null ? '' : KeepZone::corners($zone, $section),
             'revs' => $layout->zones()->pluck('rev', 'uid')->all() + $layout->coats()->pluck('rev', 'uid')->all(),
         ];
     }

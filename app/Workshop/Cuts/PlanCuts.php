@@ -100,7 +100,7 @@ final readonly class PlanCuts
     {
         $zones = $works->zonesOf($section);
         foreach ($zones as $zone) {
-            if ($zone->outline === null && $zone->slope === null && $zone->near === null && $zone->without === []) {
+            if ($zone->isWhole()) {
                 return $zone->uid;
             }
         }

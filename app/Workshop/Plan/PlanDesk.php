@@ -7,9 +7,11 @@ namespace App\Workshop\Plan;
 use App\Models\Layout;
 use App\Workshop\Land\LandDesk;
 use App\Workshop\LoadProject;
+use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\SectionSurvey;
 use IdleRidge\Core\Coats\Survey;
+use IdleRidge\Core\Interchange\RecipeFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\BenchWork;
@@ -23,7 +25,7 @@ use Psr\Clock\ClockInterface;
 final class PlanDesk
 {
     /** Raise when what is kept changes its form. */
-    private const VERSION = 1;
+    private const VERSION = 2;
 
     private const DAYS = 7;
 
@@ -49,6 +51,7 @@ final class PlanDesk
             self::VERSION, $work->planFrom(), $project->layout->zone, $project->layout->scale->ratio, array_map(WorksFile::fromCoat(...), $works->coats), array_map(WorksFile::fromLaid(...), $works->laid),
             array_map(WorksFile::fromRoom(...), $works->rooms), array_map(WorksFile::fromTime(...), $works->times),
             array_map(fn (Section $s): array => [$this->key($project, $s), $s->name, $s->room], $project->sections), array_map(WorksFile::fromZone(...), $works->zones),
+            array_map(fn (Coat $c): array => RecipeFile::write($c->recipe), array_column(array_map(fn (Coat $c): array => [$c->recipe->id, $c], $works->coats), 1, 0)),
         ];
         $key = 'plan-'.sha1(json_encode($inputs, JSON_THROW_ON_ERROR));
         $kept = $this->store()->get($key);
@@ -82,7 +85,7 @@ final class PlanDesk
         }
         $zones = $project->works->zonesOf($section->uid);
         $grid = $this->land->model($project, $section)->terrain(LandDesk::CELL)->grid();
-        $survey = new Survey($grid, $section->width, $section->depth, $section->base, $section->placement, $project->runsNear($section), $zones);
+        $survey = new Survey($grid, $section->width, $section->depth, $section->base, $section->placement, $project->runsNear($section), $zones, $project->layout->northDeg);
         $answer = SectionSurvey::of($survey, $section->placement, $zones, $project->works->coats, $project->works->laid);
         $this->store()->put($key, $answer, 86400 * self::DAYS);
 
@@ -102,7 +105,7 @@ final class PlanDesk
         $laid = array_filter($project->works->laid, fn (Laid $l): bool => $l->section === $section->uid);
 
         return sha1(json_encode([
-            self::VERSION, $this->land->hash($project, $section, LandDesk::CELL), array_map(WorksFile::fromZone(...), array_values($zones)), $coats,
+            self::VERSION, $this->land->hash($project, $section, LandDesk::CELL), $project->layout->northDeg, array_map(WorksFile::fromZone(...), array_values($zones)), $coats,
             array_map(fn (Laid $l): array => [$l->coat, $l->pass, $l->rings], array_values($laid)),
         ], JSON_THROW_ON_ERROR));
     }

@@ -27,7 +27,7 @@ final class PlanFile
                 continue;
             }
             $model = $project->land($section, GroundSolver::solve($project->groundProblem($section), LandDesk::CELL));
-            $survey = new Survey($model->terrain(LandDesk::CELL)->grid(), $section->width, $section->depth, $section->base, $section->placement, $project->runsNear($section), $zones);
+            $survey = new Survey($model->terrain(LandDesk::CELL)->grid(), $section->width, $section->depth, $section->base, $section->placement, $project->runsNear($section), $zones, $project->layout->northDeg);
             $surveys[$section->uid] = SectionSurvey::of($survey, $section->placement, $zones, $project->works->coats, $project->works->laid);
         }
 

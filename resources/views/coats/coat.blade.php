@@ -9,12 +9,13 @@
 @if ($coat['why'] !== '')<div class="blk"><h3>Why not sooner</h3><p>{{ ucfirst($coat['why']) }}.</p></div>@endif
 <div class="blk"><h3>{{ $coat['used'] ? 'Went in' : 'Goes in, waste included' }}</h3>
     <table class="take">@foreach ($coat['amounts'] as $amount)<tr><th scope="row">{{ $amount->material }}</th><td class="num">{{ Length::decimal($amount->amount, $amount->amount < 10 ? 1 : 0) }}</td><td class="u">{{ $amount->unit }}</td></tr>@endforeach</table>
-    @if ($coat['moves'] > 0)<p class="soft small">{{ $coat['minutes'] }} min of work in {{ $coat['moves'] }} {{ $coat['moves'] === 1 ? 'move' : 'moves' }}. Starting values from general practice.</p>@endif</div>
+    @if ($coat['moves'] > 0)<p class="soft small">{{ $coat['minutes'] }} min of work in {{ $coat['moves'] }} {{ $coat['moves'] === 1 ? 'move' : 'moves' }}. <a class="link" href="{{ route('library.show', [$layout, 'recipe' => $recipe->id]) }}">{{ $recipe->provenance === 'yours' ? 'Figures are yours' : 'Starting values' }}</a></p>@endif</div>
 <div class="blk"><h3>Rules</h3><dl class="rl">
     @foreach ($coat['needs'] as $need)<dt>before</dt><dd>{{ $need }}</dd>@endforeach
     @if ($coat['air'] !== '')<dt>air</dt><dd>{{ $coat['air'] }}</dd>@endif
     <dt>stage</dt><dd>{{ $recipe->stage->word() }}</dd>
     @if ($recipe->check !== '')<dt>check</dt><dd>{{ $recipe->check }}</dd>@endif
+    @if ($recipe->undo !== '')<dt>undo</dt><dd>{{ $recipe->undo }}</dd>@endif
 </dl></div>
 @foreach ($findings as $finding)<div class="blk finding"><p><b class="bad">{{ $finding->subject }}</b> @foreach ($finding->figures as $name => $figure)<x-figure :figure="$figure" /> {{ $figure->unit }} {{ str_replace('_', ' ', $name) }}. @endforeach {{ $finding->why }} {{ $finding->do }}</p></div>@endforeach
 @if ($recipe->cautions !== [])<div class="cau">@foreach ($recipe->cautions as $caution)<p><b>{{ $caution['do'] }}</b> {{ $caution['why'] }}</p>@endforeach</div>@endif

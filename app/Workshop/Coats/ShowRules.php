@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Coats;
+
+use App\Models\Layout;
+use App\Workshop\Land\LandDesk;
+use App\Workshop\LoadProject;
+use App\Workshop\Plan\PlanDesk;
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Rulebook\Rulebook;
+use IdleRidge\Core\Rulebook\RulePages;
+
+/** The rule book, with what each rule finds on this layout now. */
+final readonly class ShowRules
+{
+    public function __construct(private LoadProject $load, private PlanDesk $plan, private LandDesk $land)
+    {
+    }
+
+    /** @return array<string, mixed> for the view coats.rules */
+    public function of(Layout $layout): array
+    {
+        $project = $this->load->of($layout);
+        $found = Rulebook::checkWork($this->plan->planOf($project, $this->plan->minute()));
+        foreach ($project->sections as $section) {
+            array_push($found, ...$this->land->sheet($project, $section)->findings);
+        }
+        $by = [];
+        foreach ($found as $finding) {
+            $by[$finding->id][] = $finding;
+        }
+        $names = array_column(array_map(fn ($s): array => [$s->uid, $s->name], $project->sections), 1, 0);
+
+        return ['layout' => $layout, 'book' => self::book(), 'found' => $by, 'sections' => $names, 'address' => fn (Finding $f): string => $f->place->zone === null ? route('land.show', [$layout, $f->section]) : route('coats.show', [$layout, $f->section, 'zone' => $f->place->zone])];
+    }
+
+    public static function book(): RulePages
+    {
+        return RulePages::of(json_decode((string) file_get_contents(base_path('library/rules.json')), true, 8, JSON_THROW_ON_ERROR));
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Coats;
+
+use App\Models\Layout;
+use App\Models\Section as SectionRow;
+use App\Workshop\Land\ShowRail;
+use App\Workshop\LoadProject;
+use App\Workshop\Plan\PlanDesk;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\OwnRecipe;
+use IdleRidge\Core\Coats\School;
+use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Plan\SchoolTrial;
+
+/** The schools of one question beside each other on a zone, before one is taken. */
+final readonly class ShowSchools
+{
+    public function __construct(private LoadProject $load, private PlanDesk $desk, private Library $library, private ShowRail $rail)
+    {
+    }
+
+    /** @return array<string, mixed> for the view coats.schools */
+    public function of(Layout $layout, SectionRow $row, string $zone, string $question): array
+    {
+        $project = $this->load->of($layout);
+        $section = $project->section($row->uid);
+        $library = $this->library->with(OwnRecipe::recipes($project->works->recipes));
+        $zones = $project->works->zonesOf($section->uid);
+        $picked = $zones[$zone] ?? array_values($zones)[0] ?? null;
+        $questions = $library->questions();
+        $asked = isset($questions[$question]) ? $question : (string) array_key_first($questions);
+        $work = $this->desk->planOf($project, $this->desk->minute())->work;
+
+        return [
+            'layout' => $layout, 'section' => $section, 'rail' => $this->rail->of($project, $section, $work), 'zones' => $zones, 'zone' => $picked, 'questions' => array_keys($questions), 'asked' => $asked,
+            'room' => $work->project->works->room($section), 'trials' => $picked === null ? [] : array_map(fn (School $s): array => $this->trial(SchoolTrial::of($work, $section, $picked, $s, $library)), $questions[$asked] ?? []),
+        ];
+    }
+
+    /** @return array{trial: SchoolTrial, rows: list<array{label: string, figure: Figure, after: string}>} */
+    private function trial(SchoolTrial $trial): array
+    {
+        return ['trial' => $trial, 'rows' => [
+            ['label' => 'At the bench', 'figure' => new Figure($trial->minutes / 60.0, 'h', 'hands-on minutes of every move', ['moves' => (string) $trial->moves], 'starting value', 1), 'after' => 'h in '.$trial->moves.($trial->moves === 1 ? ' move' : ' moves')],
+            ['label' => 'Until dry through', 'figure' => new Figure($trial->days50, 'days', 'each coat laid as soon as the one below allows (80 %), in the air of the room', ['90 %' => Length::decimal($trial->days90, 1).' days'], 'starting value', 1), 'after' => 'to '.Length::decimal($trial->days90, 1).' days'],
+            ['label' => 'Weighs, wet', 'figure' => new Figure($trial->wet / 1000.0, 'kg', 'amounts × their densities', decimals: 2), 'after' => 'kg'],
+            ['label' => 'Weighs, dry', 'figure' => new Figure($trial->dry / 1000.0, 'kg', 'amounts × their densities × what of them stays', decimals: 2), 'after' => 'kg'],
+        ]];
+    }
+}

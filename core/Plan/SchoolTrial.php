@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Plan;
+
+use IdleRidge\Core\Coats\Amount;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\School;
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Project\Section;
+
+/**
+ * A school tried on a zone before it is taken: hands-on minutes, and how long it takes in the room where the section stands if
+ * every coat is laid as soon as the one below allows (80 %), up to all dry through (50 and 90 %); grams wet and dry.
+ */
+final readonly class SchoolTrial
+{
+    private const EVENING = 120;
+
+    /**
+     * @param list<Amount> $amounts
+     * @param list<Coat> $coats
+     */
+    private function __construct(public School $school, public array $coats, public int $minutes, public int $moves, public float $days50, public float $days90, public float $wet, public float $dry, public array $amounts)
+    {
+    }
+
+    public static function of(BenchWork $work, Section $section, Zone $zone, School $school, Library $library): self
+    {
+        $longest = max([0, ...array_map(fn (array $s): int => $s[1] - $s[0], $work->sessions)]);
+        $cutter = new Cutter($work->project, $longest === 0 ? self::EVENING : $longest);
+        $area = $work->surveys[$section->uid]->zones[$zone->uid];
+        $drying = $work->drying($section);
+        $number = 0;
+        $coats = $school->coats($zone->uid, function () use (&$number): string {
+            return 'trial'.++$number;
+        });
+        $at = $start = (float) $work->planFrom();
+        $minutes = $moves = 0;
+        $amounts = [];
+        $last = null;
+        foreach ($coats as $coat) {
+            for ($pass = 1; $pass <= $coat->passes; $pass++) {
+                if ($last !== null) {
+                    [$below, $end] = $last;
+                    $at = max($at, $drying->reached($below->recipe->cure, $coat->recipe->needsOf($below->recipe), $below->mm, $end, 0.8));
+                }
+                foreach ($cutter->moves($section, $zone, $coat, $pass, $area, $area->surface) as $move) {
+                    $at += $move->minutes;
+                    $minutes += $move->minutes;
+                    $moves++;
+                    array_push($amounts, ...$move->amounts);
+                }
+                $last = [$coat, $at];
+            }
+        }
+        [$below, $end] = $last ?? [$coats[0], $at];
+        $through = fn (float $quantile): float => ($drying->reached($below->recipe->cure, self::last($below), $below->mm, $end, $quantile) - $start) / 1440.0;
+        $amounts = Amount::sum($amounts);
+
+        return new self($school, $coats, $minutes, $moves, $through(0.5), $through(0.9), $library->grams($amounts, false), $library->grams($amounts, true), $amounts);
+    }
+
+    private static function last(Coat $coat): Milestone
+    {
+        return BenchPlan::through($coat->recipe->cure->minutes);
+    }
+
+    /** @return list<string> in words, what it would take to undo it, from the top down */
+    public function undo(): array
+    {
+        return array_values(array_unique(array_filter(array_map(fn (Coat $c): string => $c->recipe->undo === '' ? '' : "{$c->recipe->name}: {$c->recipe->undo}", array_reverse($this->coats)))));
+    }
+}
