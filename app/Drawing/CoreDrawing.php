@@ -125,7 +125,7 @@ final class CoreDrawing
             $this->labels($zone, $marks, $x + $width, $pitch - $width - 14.0, $foam);
         } else {
             $this->foldedMarks($states, $sizes, $shrink, $x, self::FOOT - $tall);
-            $this->svg->open(['transform' => 'translate('.Svg::n($x + 13.0).' '.Svg::n($y - 8.0).') rotate(-90)'])->text('h', 0.0, 0.0, mb_substr($zone->name, 0, 16))->close();
+            $this->svg->open(['transform' => 'translate('.Svg::n($x + 13.0).' '.Svg::n($y - 8.0).') rotate(-90)'])->text('h', 0.0, 0.0, $this->fitting($zone->name, 6.6, min(110.0, $y - 10.0)))->close();
         }
     }
 

@@ -21,7 +21,7 @@ final readonly class SectionSurvey
      * @param array<string, Overlap> $overlaps "a|b", a before b, those that count
      * @param array<string, ZoneArea> $left "coat/pass" of what was begun → the rest
      */
-    private function __construct(public array $zones, private array $overlaps, private array $left)
+    private function __construct(public array $zones, private array $overlaps, private array $left, public float $bare = 0.0)
     {
     }
 
@@ -58,12 +58,26 @@ final readonly class SectionSurvey
             }
         }
 
-        return new self($areas, $overlaps, $left);
+        return new self($areas, $overlaps, $left, $survey->bare());
     }
 
     public function overlap(string $a, string $b): ?Overlap
     {
         return $this->overlaps[self::pair($a, $b)] ?? null;
+    }
+
+    /** @return array<string, float> of other zones that lie over a zone: uid → true surface of what they share, mm² */
+    public function over(string $zone): array
+    {
+        $out = [];
+        foreach (array_keys($this->zones) as $other) {
+            $shared = $other === $zone ? null : $this->overlap($zone, (string) $other);
+            if ($shared !== null) {
+                $out[(string) $other] = $shared->area;
+            }
+        }
+
+        return $out;
     }
 
     /** Whether two zones overlap or lie beside one another. */

@@ -94,6 +94,24 @@ final class Survey
         return $this->measure($rings, $cover);
     }
 
+    /** True surface of the board on which no zone lies, mm². */
+    public function bare(): float
+    {
+        $sums = [];
+        foreach ($this->zones as $uid => $zone) {
+            foreach ($this->cover($uid, $this->rings($zone)) as $cell => $share) {
+                $sums[$cell] = ($sums[$cell] ?? 0.0) + $share;
+            }
+        }
+        $this->cells ??= $this->cells();
+        $bare = 0.0;
+        foreach ($this->cells as $cell => [$surface]) {
+            $bare += max(0.0, 1.0 - ($sums[$cell] ?? 0.0)) * $surface;
+        }
+
+        return $bare;
+    }
+
     /** Where only one zone has its edge in a cell the overlap is what the other covers; where both have, points are looked at. */
     public function overlap(string $a, string $b): Overlap
     {

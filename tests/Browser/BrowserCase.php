@@ -134,6 +134,11 @@ abstract class BrowserCase extends TestCase
         $field->sendKeys($text);
     }
 
+    protected function choose(string $css, string $value): void
+    {
+        $this->js('const s = document.querySelector(arguments[0]); s.value = arguments[1]; s.dispatchEvent(new Event("change", {bubbles: true}))', $css, $value);
+    }
+
     protected function press(string $keys): void
     {
         $this->actions++;

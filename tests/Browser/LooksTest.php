@@ -62,7 +62,7 @@ final class LooksTest extends BrowserCase
                     $pages[] = "/layouts/{$layout->uid}/sections/{$other->uid}/land?pick={$one->uid}&tab=structures";
                 }
             }
-            array_push($pages, "/layouts/{$layout->uid}/sections/{$other->uid}/land", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?layer=3", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=sheets", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=glue", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=risers", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=edges", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=board", "/layouts/{$layout->uid}/sections/{$other->uid}/coats", "/layouts/{$layout->uid}/sections/{$other->uid}/coats?edit=new");
+            array_push($pages, "/layouts/{$layout->uid}/sections/{$other->uid}/land", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?layer=3", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=sheets", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=glue", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=risers", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=edges", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=board", "/layouts/{$layout->uid}/sections/{$other->uid}/coats", "/layouts/{$layout->uid}/sections/{$other->uid}/coats?edit=new", "/layouts/{$layout->uid}/sections/{$other->uid}/coats/schools?question=water");
         }
         foreach ($pages as $page) {
             $this->visit($page);

@@ -52,7 +52,14 @@ final readonly class KeepRecipe
             $values['id'] = $this->freeId($copy, $own);
         }
         $values['provenance'] = 'yours';
-        $recipe = $typed->made(fn (): Recipe => RecipeFile::recipe(Values::of(json_decode(json_encode($values, JSON_THROW_ON_ERROR), false, 32, JSON_THROW_ON_ERROR), '')));
+        $recipe = $typed->made(function () use ($values): Recipe {
+            try {
+                return RecipeFile::recipe(Values::of(json_decode(json_encode($values, JSON_THROW_ON_ERROR), false, 32, JSON_THROW_ON_ERROR), ''));
+            } catch (Refusal $refusal) {
+                // A file's pointer begins with a slash, a field's place does not.
+                throw new Refusal($refusal->getMessage(), ltrim($refusal->place, '/'));
+            }
+        });
         $this->ledger->record($layout, $copy === '' ? "{$recipe->name}: figures changed" : "{$recipe->name} made", function (Changes $changes) use ($layout, $own, $recipe): void {
             foreach ($own as $one) {
                 if ($one->recipe->id === $recipe->id) {

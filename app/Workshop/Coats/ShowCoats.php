@@ -63,6 +63,7 @@ final readonly class ShowCoats
             'facts' => $this->facts($page), 'rows' => $this->zoneRows($page, $project->runsNear($section)), 'cores' => $zones === [] ? null : CoreDrawing::of($page),
             'coat' => $picked === null ? null : $this->coat($page, $picked), 'takeOff' => TakeOff::byMaterial($plan->work, $section->uid),
             'findings' => array_values(array_filter(Rulebook::checkWork($plan), fn (Finding $f): bool => $zone !== null && $f->place->zone === $zone->uid)),
+            'bare' => $this->bare($page), 'over' => $this->over($page),
             'library' => $this->library->with(OwnRecipe::recipes($project->works->recipes)), 'runs' => $project->runsNear($section), 'zone' => $zone, 'corners' => $zone === null ? '' : KeepZone::corners($zone, $section),
             'revs' => $layout->zones()->pluck('rev', 'uid')->all() + $layout->coats()->pluck('rev', 'uid')->all(),
         ];
@@ -134,6 +135,23 @@ final readonly class ShowCoats
         }
 
         return $rows;
+    }
+
+    /** Land on which no zone lies; null where there is none to speak of. */
+    private function bare(CoatsPage $page): ?Figure
+    {
+        $survey = $page->plan->work->surveys[$page->section->uid] ?? null;
+
+        return $survey === null || $survey->bare < 100.0 ? null : new Figure($survey->bare / 100.0, 'cm²', 'true surface of the board less what zones cover', decimals: 0);
+    }
+
+    /** @return list<array{name: string, figure: Figure}> zones that lie over the picked one */
+    private function over(CoatsPage $page): array
+    {
+        $survey = $page->plan->work->surveys[$page->section->uid] ?? null;
+        $shared = $survey === null || $page->zone === null ? [] : $survey->over($page->zone->uid);
+
+        return array_map(fn (string $uid, float $area): array => ['name' => $page->zones[$uid]->name, 'figure' => new Figure($area / 100.0, 'cm²', 'true surface that both zones have', decimals: 0)], array_keys($shared), $shared);
     }
 
     /** @return array<string, mixed> what the sheet about one coat shows */

@@ -30,7 +30,7 @@ final readonly class ShowLibrary
         $picked = $library->recipes[$id] ?? null;
 
         return [
-            'layout' => $layout, 'groups' => $groups, 'picked' => $picked, 'start' => $this->library->recipes[$id] ?? null,
+            'layout' => $layout, 'first' => $layout->sections()->first(), 'groups' => $groups, 'picked' => $picked, 'start' => $this->library->recipes[$id] ?? null,
             'mine' => array_column(array_map(fn (OwnRecipe $o): array => [$o->recipe->id, $o->uid], $own), 1, 0), 'materials' => $library->materials,
             'low' => fn (Recipe $r, string $at): ?array => $r->ranges[$at] ?? null,
         ];

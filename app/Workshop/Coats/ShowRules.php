@@ -33,7 +33,7 @@ final readonly class ShowRules
         }
         $names = array_column(array_map(fn ($s): array => [$s->uid, $s->name], $project->sections), 1, 0);
 
-        return ['layout' => $layout, 'book' => self::book(), 'found' => $by, 'sections' => $names, 'address' => fn (Finding $f): string => $f->place->zone === null ? route('land.show', [$layout, $f->section]) : route('coats.show', [$layout, $f->section, 'zone' => $f->place->zone])];
+        return ['layout' => $layout, 'first' => $layout->sections()->first(), 'book' => self::book(), 'found' => $by, 'sections' => $names, 'address' => fn (Finding $f): string => $f->place->zone === null ? route('land.show', [$layout, $f->section]) : route('coats.show', [$layout, $f->section, 'zone' => $f->place->zone])];
     }
 
     public static function book(): RulePages

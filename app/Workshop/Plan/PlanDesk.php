@@ -25,7 +25,7 @@ use Psr\Clock\ClockInterface;
 final class PlanDesk
 {
     /** Raise when what is kept changes its form. */
-    private const VERSION = 2;
+    private const VERSION = 3;
 
     private const DAYS = 7;
 

@@ -1,17 +1,17 @@
 @use('IdleRidge\Core\Measure\Length')
 @php($range = fn (?array $pair, int $d = 0): string => $pair === null ? '' : '('.Length::decimal($pair[0], $d).'–'.Length::decimal($pair[1], $d).')')
 @php($hours = fn (?float $min): string => $min === null ? '–' : ($min < 100 ? Length::decimal($min, 0).' min' : Length::decimal($min / 60, 1).' h'))
-<x-page title="Recipes" :layout="$layout" current="coats">
+<x-page title="Recipes" :layout="$layout" :section="$first" current="coats">
 <main class="page wide" id="land">
     <div class="title"><h1>Recipes</h1><div class="sub">what goes on for a square metre, and how it dries at 20 °C, 50 %;<br>touch one to make its figures yours</div></div>
     <x-said />
     <div class="grid"><div class="col"><section class="sheet library-sheet"><div class="in scroll-x"><table class="layers library"><thead><tr><th scope="col">Recipe</th><th scope="col">goes in</th><th scope="col">next coat</th><th scope="col">dry through</th><th scope="col">figures</th></tr></thead>
         @foreach ($groups as $recipes)<tbody><tr class="sum"><th scope="rowgroup" colspan="5">{{ ucfirst($recipes[0]->stage->word()) }}</th></tr>
-            @foreach ($recipes as $recipe)<tr @if ($picked?->id === $recipe->id) aria-current="true" @endif><th scope="row"><a href="{{ route('library.show', [$layout, 'recipe' => $recipe->id]) }}">{{ $recipe->cure->name }}</a></th>
-                <td class="word">@foreach ($recipe->parts as $k => $part){{ $loop->first ? '' : ', ' }}{{ implode(' + ', array_column($part->of, 'material')) }} @if ($part->rule === 'area')<span class="num">{{ Length::decimal($part->value, $part->value < 10 ? 1 : 0) }}</span> {{ $part->unit }}/m² {{ $range($low($recipe, "parts/{$k}")) }}@elseif ($part->rule === 'volume')<span class="num">{{ Length::decimal($part->value, 2) }}</span> {{ $part->unit }}/ml @elseif ($part->rule === 'pores')<span class="num">{{ Length::decimal(100 * $part->value, 0) }}</span> % of pores @else water <span class="num">{{ Length::decimal($part->value, 2) }}</span> @endif @endforeach</td>
+            @foreach ($recipes as $recipe)<tr id="r-{{ $recipe->id }}" @if ($picked?->id === $recipe->id) aria-current="true" @endif><th scope="row"><a href="{{ route('library.show', [$layout, 'recipe' => $recipe->id]) }}#r-{{ $recipe->id }}">{{ $recipe->cure->name }}</a></th>
+                <td class="word">@foreach ($recipe->parts as $k => $part)@if (! $loop->first)<br>@endif{{ implode(' + ', array_column($part->of, 'material')) }} @if ($part->rule === 'area')<span class="num">{{ Length::decimal($part->value, $part->value < 10 ? 1 : 0) }}</span> {{ $part->unit }}/m² {{ $range($low($recipe, "parts/{$k}")) }}@elseif ($part->rule === 'volume')<span class="num">{{ Length::decimal($part->value, 2) }}</span> {{ $part->unit }}/ml @elseif ($part->rule === 'pores')<span class="num">{{ Length::decimal(100 * $part->value, 0) }}</span> % of pores @else water/powder <span class="num">{{ Length::decimal($part->value, 2) }}</span> @endif @endforeach</td>
                 <td>{{ $hours($recipe->cure->minutes['next_coat'] ?? null) }}</td><td>{{ $hours($recipe->cure->minutes['dry_through'] ?? null) }} @if ($low($recipe, 'minutes/dry_through'))<small class="soft">{{ $range(array_map(fn ($v) => $v / 60, $low($recipe, 'minutes/dry_through'))) }}</small>@endif</td><td class="word">{{ $recipe->provenance === 'starting value' ? 'starting' : $recipe->provenance }}</td></tr>@endforeach</tbody>@endforeach
     </table></div></section></div>
-    <div class="col scrolls"><section class="sheet inspector library-one">
+    <div class="col"><section class="sheet inspector library-one">
         @if ($picked === null)<header><h2>No recipe picked</h2></header><p class="in soft">Touch a recipe at the left. Its figures are starting values of general practice until you make them yours; what is laid already keeps those it was laid with.</p>
         @else<header><h2>{{ $picked->cure->name }}</h2><span class="meta end">{{ $picked->provenance }}</span></header>
         <form class="in stack" method="post" action="{{ route('library.keep', [$layout, $picked->id]) }}">@csrf @method('PATCH')<input type="hidden" name="form" value="recipe">

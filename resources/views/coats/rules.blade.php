@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Rulebook\RulePages')
-<x-page title="Rule book" :layout="$layout" current="coats">
+<x-page title="Rule book" :layout="$layout" :section="$first" current="coats">
 <main class="page wide rule-book" id="land">
     <div class="title"><h1>Rule book</h1><div class="sub">{{ count($book->rules) }} rules in plain words,<br>and what they find on {{ $layout->name }} now</div></div>
     @foreach (RulePages::CHAPTERS as $key => $chapter)<section class="sheet"><header><h2>{{ $chapter }}</h2></header>

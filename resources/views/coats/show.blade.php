@@ -10,6 +10,8 @@
         <div class="coats-grid">
             <section class="sheet zones-sheet"><header><h2>Zones</h2><a class="link end" href="{{ $here('coats.show', ['edit' => 'new']) }}">Add</a></header>
                 <ol class="zone-list">@forelse ($rows as $row)<li><a class="zone-row" href="{{ $here('coats.show', ['zone' => $row['zone']->uid]) }}" @if ($row['current']) aria-current="true" @endif title="{{ $row['sentence'] }}">{!! $row['thumb']->toHtml() !!}<span><b>{{ $row['zone']->name }}</b><span class="num">{{ $row['area']->text() }}</span> <small>cm²</small></span></a></li>@empty<li class="in soft small">None yet.</li>@endforelse</ol>
+                @if ($bare !== null)<p class="in soft small">No zone on <x-figure :figure="$bare" /> cm² of land.</p>@endif
+                @if ($over !== [])<p class="in soft small">Over {{ $zone->name }}: @foreach ($over as $one){{ $loop->first ? '' : ', ' }}{{ $one['name'] }} <x-figure :figure="$one['figure']" /> cm²@endforeach.</p>@endif
             </section>
             <section class="sheet cores-sheet"><header><h2>Core samples</h2><span class="meta links">@if ($zone)<a class="link" href="{{ $here('schools.show', ['zone' => $zone->uid]) }}">Schools</a>@endif <a class="link" href="{{ route('library.show', $layout) }}">Recipes</a> <a class="link" href="{{ route('rules.show', $layout) }}">Rule book</a></span>
                 @if ($zone)<form class="end add-coat" method="post" action="{{ $here('coats.store', [$zone->uid]) }}">@csrf

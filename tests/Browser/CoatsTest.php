@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use App\Models\Layout;
+use App\Workshop\LoadProject;
+
+final class CoatsTest extends BrowserCase
+{
+    public function test_a_build_up_is_made_breaks_a_rule_and_is_mended(): void
+    {
+        $section = $this->demo();
+        $layout = Layout::query()->findOrFail($section->layout_id);
+        $coats = "/layouts/{$layout->uid}/sections/{$section->uid}/coats";
+        $this->visit("{$coats}?edit=new");
+        $this->type('[name="name"]', 'Bog');
+        $this->type('[name="damp"]', '10');
+        $this->touch($this->button('Add the zone'));
+        $this->until('document.querySelector(".zone-row[aria-current]")?.textContent.includes("Bog")', 'the new zone');
+        // Fibres from long to short hang in one another.
+        foreach (['fibre-6mm', 'fibre-2mm'] as $fibre) {
+            $this->choose('#f-recipe', $fibre);
+            $this->find('.add-coat button')->click();
+            $this->until('document.querySelector(".coat-sheet h2")?.textContent.startsWith("Fibre")', $fibre);
+        }
+        $this->until('document.querySelector(".finding")?.textContent.includes("belongs under")', 'the order to be wrong');
+        $this->button('Earlier')->click();
+        $this->until('! [...document.querySelectorAll(".finding")].some((f) => f.textContent.includes("belongs under"))', 'the order to be right');
+        $works = app(LoadProject::class)->works($layout);
+        $bog = array_values(array_filter($works->zones, fn ($z): bool => $z->name === 'Bog'))[0];
+        $this->assertSame(['fibre-2mm', 'fibre-6mm'], array_map(fn ($c): string => $c->recipe->id, $works->coatsOf($bog->uid)));
+        $this->assertQuietConsole();
+    }
+
+    public function test_a_school_is_compared_and_taken_and_a_figure_made_ones_own(): void
+    {
+        $section = $this->demo();
+        $layout = Layout::query()->findOrFail($section->layout_id);
+        $this->visit("/layouts/{$layout->uid}/sections/{$section->uid}/coats");
+        $this->find('.meta.links a')->click();
+        $this->until('document.querySelectorAll(".candidate").length >= 2', 'schools side by side');
+        $this->choose('#f-question', 'grass');
+        $this->button('Compare')->click();
+        $this->until('document.querySelector(".candidate h2")?.textContent.includes("Patches")', 'the schools of grass');
+        $this->find('.candidate form button')->click();
+        $this->until('document.querySelector(".said")?.textContent.includes("on the zone")', 'its coats on the zone');
+        $this->visit("/layouts/{$layout->uid}/library?recipe=fibre-6mm");
+        $this->type('[name="parts[1][value]"]', '95');
+        $this->touch($this->button('Keep as yours'));
+        $this->until('document.querySelector(".library-one .meta")?.textContent === "yours"', 'the figure to be ones own');
+        $this->assertSame('95', $this->find('[name="parts[1][value]"]')->getAttribute('value'));
+        $this->assertQuietConsole();
+    }
+}

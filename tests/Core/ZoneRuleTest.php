@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\Material;
+use IdleRidge\Core\Coats\SectionSurvey;
+use IdleRidge\Core\Geometry\Placement;
+use IdleRidge\Core\Land\LandClasses;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Plan\SchoolTrial;
+use IdleRidge\Core\Project\Works;
+use PHPUnit\Framework\TestCase;
+use Tests\Build;
+
+/** Zones by what the land is like, and by one another; schools tried on them. */
+final class ZoneRuleTest extends TestCase
+{
+    public function test_a_zone_by_height_is_cut_where_the_land_has_it(): void
+    {
+        // A plane that climbs 0.5 along x from 20: between 100 and 300 over the board from x = 160 to 560.
+        $area = Build::planeSurvey([Build::zone(1, ['height' => [100.0, 300.0]])], 0.5)->zone(Build::uid(1));
+        $this->assertEqualsWithDelta(400.0 * 600.0, $area->plan, 0.002 * 240_000.0);
+        $this->assertEqualsWithDelta(200.0, $area->height, 1.0);
+    }
+
+    public function test_a_zone_that_faces_the_sun_is_what_falls_south(): void
+    {
+        // North is up the plan; land that falls toward the front faces the sun.
+        foreach (['0.3' => ['sun' => 720_000.0, 'north' => 0.0], '-0.3' => ['sun' => 0.0, 'north' => 720_000.0]] as $rise => $wanted) {
+            foreach ($wanted as $aspect => $plan) {
+                $this->assertEqualsWithDelta($plan, Build::planeSurvey([Build::zone(1, ['aspect' => $aspect])], 0.0, (float) $rise)->zone(Build::uid(1))->plan, 2000.0, "{$aspect} at {$rise}");
+            }
+        }
+        $this->assertSame(0.0, Build::planeSurvey([Build::zone(1, ['aspect' => 'sun'])], 0.0, 0.05)->zone(Build::uid(1))->plan, 'flat land faces nowhere');
+    }
+
+    public function test_zones_go_by_one_another(): void
+    {
+        $left = Build::zone(1, ['outline' => Build::square(0, 0, 600, 600)]);
+        $low = Build::zone(2, ['outline' => Build::square(0, 0, 1200, 300)]);
+        $plan = fn (array $with): float => Build::planeSurvey([$left, $low, Build::zone(3, $with)])->zone(Build::uid(3))->plan;
+        $this->assertEqualsWithDelta(180_000.0, $plan(['within' => [Build::uid(1), Build::uid(2)]]), 900.0, 'both');
+        $this->assertEqualsWithDelta(540_000.0, $plan(['within' => [Build::uid(1)], 'also' => [Build::uid(2)]]), 2700.0, 'either');
+        $this->assertEqualsWithDelta(180_000.0, $plan(['within' => [Build::uid(1)], 'without' => [Build::uid(2)]]), 900.0, 'one less the other');
+        $this->assertEqualsWithDelta(720_000.0 - 540_000.0, $plan(['without' => [Build::uid(1), Build::uid(2)]]), 900.0);
+        $survey = SectionSurvey::of(Build::planeSurvey([$left, $low]), new Placement(0.0, 0.0, 0.0), [Build::uid(1) => $left, Build::uid(2) => $low], [], []);
+        $this->assertEqualsWithDelta(180_000.0, $survey->bare, 900.0, 'no zone on the rest');
+        $this->assertEqualsWithDelta([Build::uid(2) => 180_000.0], $survey->over(Build::uid(1)), 900.0);
+        $this->assertSame('Facing north, within Left, and all of Low', Build::zone(3, ['aspect' => 'north', 'within' => [Build::uid(1)], 'also' => [Build::uid(2)]])->sentence([Build::uid(1) => 'Left', Build::uid(2) => 'Low']));
+        $this->expectException(Refusal::class);
+        (new Works([Build::zone(1, ['within' => [Build::uid(2)]]), Build::zone(2, ['also' => [Build::uid(1)]])]))->faults([]) !== [] && throw new Refusal('they go by each other');
+    }
+
+    public function test_damp_ground_is_the_share_that_is_asked_for(): void
+    {
+        $survey = Build::planeSurvey([Build::zone(1, ['damp' => 0.2])], 0.0, 0.1);
+        // A plane gathers water toward its foot: the wettest fifth lies there, but for the smoothing at the sides.
+        $area = $survey->zone(Build::uid(1));
+        $this->assertEqualsWithDelta(0.2 * 720_000.0, $area->plan, 0.03 * 720_000.0);
+        $this->assertLessThan(150.0, $area->middle()[1]);
+        $this->assertSame(LandClasses::DAMP_SHARE, 0.15);
+    }
+
+    public function test_a_school_is_tried_by_hand(): void
+    {
+        $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
+        $work = Build::work(new Works([$zone]), '2026-10-12T12:00Z');
+        $library = Build::library();
+        $trial = SchoolTrial::of($work, $work->project->sections[0], $zone, $library->schools['water-resin'], $library);
+        // 10 dm²: bed paint 5 + 8 = 13 min; each pour 10 + 15 = 25.
+        $this->assertSame(13 + 25 + 25, $trial->minutes);
+        $this->assertSame(3, $trial->moves);
+        // The paint is dry through (1440), the first pour ready for the next (1440), the last dry through (4320): all times 80 %
+        // at 1.4362 but the last, which is told at 50 and 90 %.
+        $chain = 63 + 1440 * 1.4362 + 1440 * 1.4362;
+        $this->assertEqualsWithDelta(($chain + 4320) / 1440, $trial->days50, 0.01);
+        $this->assertEqualsWithDelta(($chain + 4320 * 1.7353) / 1440, $trial->days90, 0.02);
+        // Bed paint 111 ml/m² and 8 % of waste at 1.25 g/ml, 0.55 of it stays; 2 × 4 mm of resin and 10 % of waste, 2:1 by volume.
+        $resin = 2 * 0.1 * 4.0 * 1000.0 * 1.1 * (2 * 1.15 + 0.98) / 3.0;
+        $this->assertEqualsWithDelta(0.1 * 111 * 1.08 * 1.25 + $resin, $trial->wet, 1.0);
+        $this->assertEqualsWithDelta(0.1 * 111 * 1.08 * 1.25 * 0.55 + $resin, $trial->dry, 1.0);
+        $this->assertSame('Resin pour: cut it out', $trial->undo()[0]);
+    }
+
+    public function test_materials_are_known_to_their_recipes(): void
+    {
+        $this->assertSame(53.0, Material::of('white glue', 'ml', 1.0, 0.53)->grams(100.0, 'ml', true));
+        $this->assertNull(Material::of('tufts', 'pcs', null, 1.0)->grams(100.0, 'pcs', false));
+        $library = Build::library();
+        $this->assertGreaterThan(60, count($library->recipes));
+        $this->assertSame(10, count($library->questions()));
+        $this->expectException(Refusal::class);
+        Library::of([Build::recipe('fine-turf')], [], [Material::of('water', 'ml', 1.0, 0.0)]);
+    }
+}
