@@ -9,6 +9,7 @@ use App\Http\Controllers\LandController;
 use App\Http\Controllers\LandWorkController;
 use App\Http\Controllers\LayoutController;
 use App\Http\Controllers\LibraryController;
+use App\Http\Controllers\PaletteController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RoomController;
 use App\Http\Controllers\RunController;
@@ -47,6 +48,10 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
     Route::get('/library', [LibraryController::class, 'library'])->name('library.show');
     Route::patch('/library/{recipe}', [LibraryController::class, 'keep'])->withoutScopedBindings()->name('library.keep');
     Route::delete('/library/{recipe}', [LibraryController::class, 'drop'])->withoutScopedBindings()->name('library.drop');
+    Route::get('/palette', [PaletteController::class, 'show'])->name('palette.show');
+    Route::post('/palette', [PaletteController::class, 'store'])->name('palette.store');
+    Route::patch('/palette/{colour}', [PaletteController::class, 'update'])->name('palette.update');
+    Route::delete('/palette/{colour}', [PaletteController::class, 'destroy'])->name('palette.destroy');
     Route::get('/rules', [LibraryController::class, 'rules'])->name('rules.show');
     Route::get('/take-off', [LibraryController::class, 'takeOff'])->name('takeoff.show');
     Route::post('/sections', [SectionController::class, 'store'])->name('sections.store');

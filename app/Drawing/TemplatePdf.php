@@ -139,6 +139,7 @@ final class TemplatePdf extends FPDF
         $y = $tiling->height - Tiling::WHITE - 3.0;
         $this->words(Tiling::WHITE, $y, $left, 8.0);
         $this->words(Tiling::WHITE, $y - 4.0, $title, 6.5);
+        $this->words(Tiling::WHITE, $y - 7.4, 'Cut away from the body with a fresh blade; mask for the dust.', 6.0);
         $x = $tiling->width - Tiling::WHITE - 100.0;
         $this->SetLineWidth(0.3);
         $this->Line($x, $y, $x + 100.0, $y);

@@ -91,6 +91,12 @@ final class Layout extends Record
         return $this->hasMany(JournalEntry::class)->orderBy('position')->orderBy('id');
     }
 
+    /** @return HasMany<Colour, $this> */
+    public function colours(): HasMany
+    {
+        return $this->hasMany(Colour::class)->orderBy('position')->orderBy('id');
+    }
+
     /** @return HasMany<Recipe, $this> */
     public function recipes(): HasMany
     {

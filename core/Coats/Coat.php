@@ -23,16 +23,18 @@ final readonly class Coat
         public string $name,
         public array $extra,
         public ?float $minutes,
+        public ?string $colour,
     ) {
     }
 
     /**
      * @param float $share of the zone that is covered, 0 … 1
      * @param array<string, mixed> $extra
+     * @param string|null $colour uid of a colour of the palette
      *
      * @throws Refusal
      */
-    public static function of(string $uid, string $zone, Recipe $recipe, ?float $mm = null, float $share = 1.0, int $passes = 1, string $name = '', array $extra = [], ?float $minutes = null): self
+    public static function of(string $uid, string $zone, Recipe $recipe, ?float $mm = null, float $share = 1.0, int $passes = 1, string $name = '', array $extra = [], ?float $minutes = null, ?string $colour = null): self
     {
         Refusal::unlessBetween($mm ?? $recipe->cure->referenceMm, 0.01, 200.0, 'The thickness', 'mm', 'mm');
         Refusal::unlessBetween($share, 0.01, 1.0, 'The share covered', '', 'share');
@@ -44,7 +46,7 @@ final readonly class Coat
             throw new Refusal('At most 80 characters.', 'name');
         }
 
-        return new self($uid, $zone, $recipe, $mm ?? $recipe->cure->referenceMm, $share, $passes, trim($name), $extra, $minutes);
+        return new self($uid, $zone, $recipe, $mm ?? $recipe->cure->referenceMm, $share, $passes, trim($name), $extra, $minutes, $colour);
     }
 
     /**

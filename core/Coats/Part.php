@@ -8,15 +8,15 @@ use IdleRidge\Core\Measure\Refusal;
 
 /**
  * One ingredient of a recipe, or several mixed by parts, and how its amount follows from what is laid:
- * *area*: `value` per m² · *volume*: `value` per ml of the bed · *pores*: the share `value` of the bed's pore volume,
+ * *area*: `value` per m² · *edge*: `value` per m of the zone’s outline · *volume*: `value` per ml of the bed · *pores*: the share `value` of the bed's pore volume,
  * `phi` of it being pores, and what a porous base takes up, `base` ml per m² · *plaster*: powder (g) and water (ml) of a
  * bed, `value` ml of water to a gram, set volume `water/1.0 + powder/2.65` times `bulk`.
  */
 final readonly class Part
 {
-    public const RULES = ['area', 'volume', 'pores', 'plaster'];
+    public const RULES = ['area', 'volume', 'pores', 'plaster', 'edge'];
 
-    public const UNITS = ['g', 'ml', 'pcs', 'm²'];
+    public const UNITS = ['g', 'ml', 'pcs', 'm²', 'm'];
 
     /** Density of gypsum powder without its air, g/ml. */
     private const GYPSUM = 2.65;
@@ -66,9 +66,10 @@ final readonly class Part
     /**
      * @param float $area mm²
      * @param float $bed mm³
+     * @param float $edge mm of the zone’s outline
      * @return list<array{material: string, amount: float, unit: string}>
      */
-    public function amounts(float $area, float $bed): array
+    public function amounts(float $area, float $bed, float $edge = 0.0): array
     {
         $ml = $bed / 1000.0;
         if ($this->rule === 'plaster') {
@@ -82,6 +83,7 @@ final readonly class Part
         $whole = match ($this->rule) {
             'area' => $this->value * $area / 1e6,
             'volume' => $this->value * $ml,
+            'edge' => $this->value * $edge / 1000.0,
             default => $ml * $this->phi * $this->value + $this->base * $area / 1e6,
         };
         $sum = array_sum(array_column($this->of, 'parts'));

@@ -170,13 +170,14 @@ final readonly class Recipe
      *
      * @param float $area mm², of what is truly covered
      * @param float $bed mm³
+     * @param float $edge mm of outline
      * @return list<Amount>
      */
-    public function amounts(float $area, float $bed): array
+    public function amounts(float $area, float $bed, float $edge = 0.0): array
     {
         $out = [];
         foreach ($this->parts as $part) {
-            foreach ($part->amounts($area, $bed) as ['material' => $material, 'amount' => $amount, 'unit' => $unit]) {
+            foreach ($part->amounts($area, $bed, $edge) as ['material' => $material, 'amount' => $amount, 'unit' => $unit]) {
                 $out[] = new Amount($material, $amount * (1.0 + $this->waste), $unit, $part->rule === 'pores' ? 0.0 : $this->recovered);
             }
         }

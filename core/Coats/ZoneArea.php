@@ -51,6 +51,22 @@ final readonly class ZoneArea
         return Polygon::holds($largest, $middle[0], $middle[1]) ? $middle : $largest[0];
     }
 
+    public function holds(float $x, float $y): bool
+    {
+        $inside = false;
+        foreach ($this->rings as $ring) {
+            $inside = $inside !== Polygon::holds($ring, $x, $y);
+        }
+
+        return $inside;
+    }
+
+    /** Length of its outline in plan, mm. */
+    public function edge(): float
+    {
+        return array_sum(array_map(Polygon::perimeter(...), $this->rings));
+    }
+
     /** Surface steeper than so many degrees, mm². */
     public function steeperThan(float $degrees): float
     {

@@ -58,6 +58,7 @@ final class RidgeWriter
             'rooms' => array_map(WorksFile::fromRoom(...), $project->works->rooms),
             'times' => array_map(WorksFile::fromTime(...), $project->works->times),
             'journal' => array_map(WorksFile::fromEntry(...), $project->works->journal),
+            'colours' => array_map(WorksFile::fromColour(...), $project->works->colours),
             'recipes' => array_map(WorksFile::fromRecipe(...), $project->works->recipes),
             'lots' => array_map(StockFile::fromLot(...), $project->works->store->lots),
             'movements' => array_map(StockFile::fromMovement(...), $project->works->store->movements),

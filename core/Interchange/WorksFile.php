@@ -8,6 +8,7 @@ use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Coats\Amount;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Colour;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\OwnRecipe;
@@ -41,8 +42,9 @@ final class WorksFile
             throw new Refusal($refusal->getMessage(), $r->at('recipe'));
         }
         $minutes = $r->numberOrNull('minutes');
+        $colour = $r->has('colour') ? $r->text('colour') : null;
 
-        return Coat::of($uid, $r->text('zone'), $recipe, $r->number('mm'), $r->number('share'), (int) $r->number('passes'), $r->text('name', ''), $r->extra(), $minutes);
+        return Coat::of($uid, $r->text('zone'), $recipe, $r->number('mm'), $r->number('share'), (int) $r->number('passes'), $r->text('name', ''), $r->extra(), $minutes, $colour);
     }
 
     public static function recipe(Record $r, string $uid): OwnRecipe
@@ -52,6 +54,24 @@ final class WorksFile
         $inner->close();
 
         return new OwnRecipe($uid, $recipe, $r->extra());
+    }
+
+    public static function colour(Record $r, string $uid): Colour
+    {
+        $mix = array_map(function (Record $one): array {
+            $part = ['base' => $one->text('base'), 'parts' => $one->number('parts')];
+            $one->close();
+
+            return $part;
+        }, $r->records('mix'));
+
+        return $r->within(fn (): Colour => Colour::of($uid, $r->text('name'), $mix, $r->text('season', ''), $r->extra()));
+    }
+
+    /** @return array<string, mixed> */
+    public static function fromColour(Colour $c): array
+    {
+        return ['uid' => $c->uid, 'name' => $c->name, 'mix' => $c->mix, 'season' => $c->season] + $c->extra;
     }
 
     public static function laid(Record $r, string $uid): Laid
@@ -115,7 +135,7 @@ final class WorksFile
     /** @return array<string, mixed> */
     public static function fromCoat(Coat $c): array
     {
-        return ['uid' => $c->uid, 'zone' => $c->zone, 'recipe' => $c->recipe->id, 'mm' => $c->mm, 'share' => $c->share, 'passes' => $c->passes, 'name' => $c->name] + ($c->minutes === null ? [] : ['minutes' => $c->minutes]) + $c->extra;
+        return ['uid' => $c->uid, 'zone' => $c->zone, 'recipe' => $c->recipe->id, 'mm' => $c->mm, 'share' => $c->share, 'passes' => $c->passes, 'name' => $c->name] + ($c->minutes === null ? [] : ['minutes' => $c->minutes]) + ($c->colour === null ? [] : ['colour' => $c->colour]) + $c->extra;
     }
 
     /** @return array<string, mixed> */

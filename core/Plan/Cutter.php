@@ -23,8 +23,14 @@ final readonly class Cutter
 {
     private const MOST_STRIPS = 60;
 
+    /** Minutes that ballast takes longer round a turnout: a starting value. */
+    private const TURNOUT = 25.0;
+
+    private Toes $toes;
+
     public function __construct(private Project $project, private int $longestSession)
     {
+        $this->toes = new Toes;
     }
 
     /**
@@ -42,10 +48,11 @@ final readonly class Cutter
             $band = $along ? new Band(x1: $from, x2: $to) : new Band(y1: $from, y2: $to);
             $area = $coat->share * ($along ? $left->acrossX : $left->acrossY)->between($from, $to);
             $track = $this->length($coat, $left, $band);
-            $bed = $along ? $coat->share * $this->ballast($section)->volume($track, $coat->mm, $this->roadbed($section)) : $area * $coat->mm;
+            // Light layers split what the cross-section takes.
+            $bed = $along ? $coat->share / $coat->passes * $this->ballast($section)->volume($track, $coat->mm, $this->roadbed($section)) : $area * $coat->mm;
             $moves[] = new Move(
                 Move::id($coat->uid, $pass, $k + 1), $section, $zone, $coat, $pass, $k + 1, $count, $band, $area, $track,
-                max(1, (int) ceil($coat->minutesOf($area, $track * $coat->share, $area / $whole) - 1e-9)), $coat->recipe->amounts($area, $bed),
+                max(1, (int) ceil($coat->minutesOf($area, $track * $coat->share, $area / $whole) + ($along && $coat->minutes === null ? self::TURNOUT * $coat->share * $this->turnoutsIn($section, $band, $left) : 0.0) - 1e-9)), $coat->recipe->amounts($area, $bed, $left->edge() * min(1.0, $area / $whole)),
             );
         }
 
@@ -73,6 +80,14 @@ final readonly class Cutter
     private function length(Coat $coat, ZoneArea $left, Band $band): float
     {
         return $coat->recipe->bed === 'track' ? $left->trackX->between(max(-1e6, $band->x1), min(1e6, $band->x2)) : 0.0;
+    }
+
+    /** Turnouts whose blades lie in a stretch of the track that is dressed. */
+    private function turnoutsIn(Section $section, Band $band, ZoneArea $left): int
+    {
+        $toes = $this->toes->of($this->project, $section);
+
+        return count(array_filter($toes, fn (array $p): bool => $p[0] >= $band->x1 && $p[0] < $band->x2 && $left->holds(...$p)));
     }
 
     private function ballast(Section $section): Ballast

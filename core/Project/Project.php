@@ -67,7 +67,7 @@ final readonly class Project
             $names[mb_strtolower($section->name)] = true;
         }
         $works ??= new Works;
-        $lists = ['sections' => $sections, 'runs' => $runs, 'features' => $features, 'zones' => $works->zones, 'coats' => $works->coats, 'laid' => $works->laid, 'rooms' => $works->rooms, 'times' => $works->times, 'journal' => $works->journal, 'lots' => $works->store->lots, 'movements' => $works->store->movements, 'recipes' => $works->recipes];
+        $lists = ['sections' => $sections, 'runs' => $runs, 'features' => $features, 'zones' => $works->zones, 'coats' => $works->coats, 'laid' => $works->laid, 'rooms' => $works->rooms, 'times' => $works->times, 'journal' => $works->journal, 'lots' => $works->store->lots, 'movements' => $works->store->movements, 'recipes' => $works->recipes, 'colours' => $works->colours];
         foreach ($lists as $list => $records) {
             $seen = [];
             foreach ($records as $k => $record) {

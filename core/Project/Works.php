@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Project;
 
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Colour;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Zone;
@@ -14,7 +15,7 @@ use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Schedule\BenchTime;
 use IdleRidge\Core\Shelf\Store;
 
-/** What goes onto the land and when: zones, their coats in order, what was begun, rooms, bench times, the journal, what lies in store, recipes of one's own. */
+/** What goes onto the land and when: zones, their coats in order, what was begun, rooms, bench times, the journal, what lies in store, recipes and colours of one's own. */
 final readonly class Works
 {
     /**
@@ -25,8 +26,9 @@ final readonly class Works
      * @param list<BenchTime> $times
      * @param list<JournalEntry> $journal
      * @param list<OwnRecipe> $recipes
+     * @param list<Colour> $colours
      */
-    public function __construct(public array $zones = [], public array $coats = [], public array $laid = [], public array $rooms = [], public array $times = [], public array $journal = [], public Store $store = new Store, public array $recipes = [])
+    public function __construct(public array $zones = [], public array $coats = [], public array $laid = [], public array $rooms = [], public array $times = [], public array $journal = [], public Store $store = new Store, public array $recipes = [], public array $colours = [])
     {
     }
 
@@ -69,6 +71,9 @@ final readonly class Works
         foreach ($this->coats as $k => $coat) {
             if (! isset($zones[$coat->zone])) {
                 $faults[] = new Refusal('There is no such zone.', "/coats/{$k}/zone");
+            }
+            if ($coat->colour !== null && ! in_array($coat->colour, array_map(fn (Colour $c): string => $c->uid, $this->colours), true)) {
+                $faults[] = new Refusal('There is no such colour.', "/coats/{$k}/colour");
             }
         }
         foreach ($this->laid as $k => $laid) {

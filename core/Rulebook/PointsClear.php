@@ -7,7 +7,7 @@ namespace IdleRidge\Core\Rulebook;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
-use IdleRidge\Core\Track\Turnout;
+use IdleRidge\Core\Plan\Toes;
 
 /** Loose material and glue round turnouts. */
 final class PointsClear implements WorkRule
@@ -20,18 +20,13 @@ final class PointsClear implements WorkRule
     public function check(BenchPlan $plan): array
     {
         $work = $plan->work;
+        $toes = new Toes;
         $found = [];
         foreach ($work->moves as $move) {
             if ($move->coat->recipe->stage !== Stage::Track || ! $move->coat->recipe->is('loose', 'wet') || $move->track <= 0.0) {
                 continue;
             }
-            $layout = $work->project->layout;
-            $turnouts = Turnout::among($work->project->runsNear($move->section), $layout->vehicles, $layout->clearanceMargin);
-            $here = array_filter($turnouts, function (Turnout $t) use ($move): bool {
-                $p = $t->main->alignment->pointAt($t->toe);
-
-                return $p->x >= 0.0 && $p->y >= 0.0 && $p->x <= $move->section->width && $p->y <= $move->section->depth;
-            });
+            $here = array_filter($toes->of($work->project, $move->section), fn (array $p): bool => $p[0] >= 0.0 && $p[1] >= 0.0 && $p[0] <= $move->section->width && $p[1] <= $move->section->depth);
             if ($here !== []) {
                 $found[$move->coat->uid] ??= CoatPair::on($plan, $move->section->uid, $move->zone->uid, 'points-clear', Severity::Hint, "{$move->coat->title()} round ".count($here).(count($here) === 1 ? ' turnout' : ' turnouts'), [], 'One stone in a blade, or glue under it, and the turnout is found dead at the show.', 'Blades, check rails and crossing clear before the glue; move the blades before, while it is wet, and after.');
             }

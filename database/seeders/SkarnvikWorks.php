@@ -10,6 +10,7 @@ use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Coats\Amount;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Colour;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Zone;
@@ -32,6 +33,9 @@ final class SkarnvikWorks
     /** @var list<Coat> */
     private array $coats;
 
+    /** @var array<string, Colour> by name */
+    private array $colours;
+
     public function __construct(private readonly Uids $uids, private readonly ClockInterface $clock, private readonly Library $library)
     {
     }
@@ -39,6 +43,10 @@ final class SkarnvikWorks
     public function on(Project $land): Project
     {
         $this->zones = $this->coats = [];
+        $this->colours = [];
+        foreach (['Wet peat' => ['burnt umber' => 3, 'black' => 1], 'Birch floor' => ['raw umber' => 2, 'yellow ochre' => 1], 'Wet rock' => ['slate blue' => 1, 'black' => 1, 'pale stone' => 2], 'Weir earth' => ['raw umber' => 3, 'yellow ochre' => 1, 'white' => 1]] as $name => $mix) {
+            $this->colours[$name] = Colour::of($this->uids->next(), $name, array_map(fn (string $base, int $parts): array => ['base' => $base, 'parts' => (float) $parts], array_keys($mix), $mix), 'upland, early autumn');
+        }
         $rooms = [
             Room::of($this->uids->next(), 'Workroom', 18.5, 10.0, 62.0, 70.0),
             Room::of($this->uids->next(), 'Shed', 15.0, 4.0, 70.0, 82.0),
@@ -47,11 +55,11 @@ final class SkarnvikWorks
         $board = fn (string $name): string => $land->section($name)->uid;
         $this->tarnhead($land, $board('Tarnhead'));
         $this->others($land, $board);
-        $works = new Works($this->zones, $this->coats, [], $rooms, $this->times());
+        $works = new Works($this->zones, $this->coats, [], $rooms, $this->times(), colours: array_values($this->colours));
         $whole = fn (Works $works): Project => Project::of($land->layout->showing($this->day(52)), $sections, $land->runs, $land->features, $land->runExtras, $land->extra, $works);
         [$laid, $journal] = $this->history($whole($works));
 
-        return $whole(new Works($this->zones, $this->coats, $laid, $rooms, $works->times, $journal));
+        return $whole(new Works($this->zones, $this->coats, $laid, $rooms, $works->times, $journal, colours: $works->colours));
     }
 
     private function tarnhead(Project $land, string $board): void
@@ -65,13 +73,13 @@ final class SkarnvikWorks
         $this->coat($formation, 'earth-paint');
         $this->coat($formation, 'stone-ballast', 3.0);
         $this->coat($tarn, 'pulp-plaster-spreading', 5.0, name: 'Bed plaster');
-        $this->coat($tarn, 'earth-paint', name: 'Bed paint');
+        $this->coat($tarn, 'earth-paint', name: 'Bed paint', colour: 'Wet peat');
         $this->coat($tarn, 'gloss-medium', passes: 10);
         $this->coat($crag, 'casting-plaster', 5.0, name: 'Rock plaster');
-        $this->coat($crag, 'earth-paint', name: 'Dark rock base');
+        $this->coat($crag, 'earth-paint', name: 'Dark rock base', colour: 'Wet rock');
         foreach ([$meadow, $bank] as $grass) {
             $this->coat($grass, 'pulp-plaster-spreading', 4.0);
-            $this->coat($grass, 'earth-paint');
+            $this->coat($grass, 'earth-paint', colour: 'Birch floor');
             $this->coat($grass, 'sifted-soil', 1.0);
             $this->coat($grass, 'fibre-2mm', share: $grass === $meadow ? 0.7 : 0.4);
             $this->coat($grass, 'fibre-4mm', share: 0.35);
@@ -86,7 +94,7 @@ final class SkarnvikWorks
         $yard = $this->zone($board('Fell Halt'), 'Yard', outline: [[3120, 235], [3900, 235], [3900, 330], [3120, 330]]);
         foreach ([[$birch, 4.0], [$weir, 5.0], [$yard, 3.0]] as [$zone, $mm]) {
             $this->coat($zone, 'pulp-plaster-spreading', $mm);
-            $this->coat($zone, 'earth-paint');
+            $this->coat($zone, 'earth-paint', colour: $zone === $weir ? 'Weir earth' : '');
         }
         $this->coat($weir, 'sifted-soil', 1.0);
     }
@@ -159,9 +167,9 @@ final class SkarnvikWorks
         return $zone->uid;
     }
 
-    private function coat(string $zone, string $recipe, ?float $mm = null, float $share = 1.0, int $passes = 1, string $name = ''): void
+    private function coat(string $zone, string $recipe, ?float $mm = null, float $share = 1.0, int $passes = 1, string $name = '', string $colour = ''): void
     {
-        $this->coats[] = Coat::of($this->uids->next(), $zone, $this->library->recipe($recipe), $mm, $share, $passes, $name);
+        $this->coats[] = Coat::of($this->uids->next(), $zone, $this->library->recipe($recipe), $mm, $share, $passes, $name, colour: ($this->colours[$colour] ?? null)?->uid);
     }
 
     /** @return list<array{float, float}> */

@@ -95,6 +95,56 @@ final class CoatRulesTest extends TestCase
         }
     }
 
+    public function test_every_school_can_be_planned_to_its_end(): void
+    {
+        $times = [BenchTime::of(Build::uid(61), 'weekly', 3, null, 1140, 1320), BenchTime::of(Build::uid(62), 'weekly', 6, null, 540, 1020)];
+        foreach (Build::library()->schools as $school) {
+            $number = 20;
+            $coats = $school->coats(Build::uid(1), function () use (&$number): string {
+                return Build::uid($number++);
+            });
+            $project = Project::of(LayoutSheet::of(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], [$run = Build::straight(5, 220.0, 20.0, 20.0)], works: new Works([$this->zone()], $coats, [], [], $times));
+            $survey = SectionSurvey::of(Build::planeSurvey([$this->zone()], runs: [$run]), new Placement(0.0, 0.0, 0.0), [Build::uid(1) => $this->zone()], $coats, []);
+            $plan = BenchPlan::make(new BenchWork($project, [Build::uid(901) => $survey], Build::minute(self::NOW)));
+            $this->assertSame([], $plan->unplaced, $school->key);
+            $this->assertSame(count($plan->work->moves), count($plan->moves));
+            $this->assertGreaterThanOrEqual(array_sum(array_map(fn (Coat $c): int => $c->passes, $coats)), count($plan->moves));
+        }
+    }
+
+    public function test_ballast_takes_longer_round_turnouts(): void
+    {
+        $main = Build::straight(5, 220.0, 20.0, 20.0);
+        $branch = Build::run(6, 300.0, 220.0, 0.0, [['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 25.0]], 20.0);
+        $minutes = function (array $runs): int {
+            $coat = Coat::of(Build::uid(20), Build::uid(1), Build::recipe('stone-ballast'));
+            $project = Project::of(LayoutSheet::of(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], $runs, works: new Works([$this->zone()], [$coat]));
+            $survey = SectionSurvey::of(Build::planeSurvey([$this->zone()], runs: $runs), new Placement(0.0, 0.0, 0.0), [Build::uid(1) => $this->zone()], [$coat], []);
+
+            return array_sum(array_map(fn ($m): int => $m->minutes, (new BenchWork($project, [Build::uid(901) => $survey], Build::minute(self::NOW)))->moves));
+        };
+        // 400 mm of plain track at 2.5 m/h and 6 min to set up are 15.6; the branch is in the zone for some 210 mm more.
+        $this->assertSame(16, $minutes([$main]));
+        $this->assertEqualsWithDelta(16 + 25 + 5, $minutes([$main, $branch]), 1.5);
+    }
+
+    public function test_light_layers_split_the_ballast_and_a_dam_goes_round_a_road(): void
+    {
+        $run = Build::straight(5, 220.0, 20.0, 20.0);
+        $amount = function (string $recipe, string $material, int $passes, float $mm) use ($run): float {
+            $coat = Coat::of(Build::uid(20), Build::uid(1), Build::recipe($recipe), $mm, 1.0, $passes);
+            $works = new Works([$this->zone()], [$coat]);
+            $project = Project::of(LayoutSheet::of(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], [$run], works: $works);
+            $survey = SectionSurvey::of(Build::planeSurvey([$this->zone()], runs: [$run]), new Placement(0.0, 0.0, 0.0), [Build::uid(1) => $this->zone()], [$coat], []);
+            $work = new BenchWork($project, [Build::uid(901) => $survey], Build::minute(self::NOW));
+
+            return array_sum(array_map(fn ($move): float => array_sum(array_map(fn ($a): float => $a->material === $material ? $a->amount : 0.0, $move->amounts)), $work->moves));
+        };
+        $this->assertEqualsWithDelta($amount('stone-ballast', 'stone ballast', 1, 2.0), $amount('stone-ballast', 'stone ballast', 3, 2.0), 1e-6);
+        // Round 400 × 250 mm it is 1.3 m, a twentieth more and 15 % of waste.
+        $this->assertEqualsWithDelta(1.3 * 1.05 * 1.15, $amount('poured-road', 'dam strips', 1, 4.0), 0.002);
+    }
+
     public function test_what_was_shut_in_or_sanded_wet_is_told_to_the_minute(): void
     {
         // Dry through of bed paint at 80 % is 1440 min × 1.4362 = 2068.1; of filler 720 × 1.4362 = 1034.0.

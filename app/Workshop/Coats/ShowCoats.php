@@ -63,7 +63,7 @@ final readonly class ShowCoats
             'facts' => $this->facts($page), 'rows' => $this->zoneRows($page, $project->runsNear($section)), 'cores' => $zones === [] ? null : CoreDrawing::of($page),
             'coat' => $picked === null ? null : $this->coat($page, $picked), 'takeOff' => TakeOff::byMaterial($plan->work, $section->uid),
             'findings' => array_values(array_filter(Rulebook::checkWork($plan), fn (Finding $f): bool => $zone !== null && $f->place->zone === $zone->uid)),
-            'bare' => $this->bare($page), 'over' => $this->over($page),
+            'bare' => $this->bare($page), 'colours' => $project->works->colours, 'over' => $this->over($page),
             'library' => $this->library->with(OwnRecipe::recipes($project->works->recipes)), 'runs' => $project->runsNear($section), 'zone' => $zone, 'corners' => $zone === null ? '' : KeepZone::corners($zone, $section),
             'revs' => $layout->zones()->pluck('rev', 'uid')->all() + $layout->coats()->pluck('rev', 'uid')->all(),
         ];
@@ -142,7 +142,7 @@ final readonly class ShowCoats
     {
         $survey = $page->plan->work->surveys[$page->section->uid] ?? null;
 
-        return $survey === null || $survey->bare < 100.0 ? null : new Figure($survey->bare / 100.0, 'cm²', 'true surface of the board less what zones cover', decimals: 0);
+        return $survey === null || $survey->bare < 500.0 ? null : new Figure($survey->bare / 100.0, 'cm²', 'true surface of the board less what zones cover', decimals: 0);
     }
 
     /** @return list<array{name: string, figure: Figure}> zones that lie over the picked one */

@@ -7,6 +7,7 @@ namespace App\Workshop\Files;
 use App\Models\Application;
 use App\Models\BenchSession;
 use App\Models\Coat;
+use App\Models\Colour;
 use App\Models\JournalEntry;
 use App\Models\Kept;
 use App\Models\LandFeature;
@@ -100,6 +101,7 @@ final readonly class LayoutFiles
             Room::class => array_map(WorksFile::fromRoom(...), $works->rooms),
             BenchSession::class => array_map(WorksFile::fromTime(...), $works->times),
             JournalEntry::class => array_map(WorksFile::fromEntry(...), $works->journal),
+            Colour::class => array_map(WorksFile::fromColour(...), $works->colours),
             Recipe::class => array_map(WorksFile::fromRecipe(...), $works->recipes),
             Lot::class => array_map(StockFile::fromLot(...), $works->store->lots),
             Movement::class => array_map(StockFile::fromMovement(...), $works->store->movements),

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Coats;
+
+use App\Models\Colour as ColourRow;
+use App\Models\Layout;
+use App\Workshop\KeptRows;
+use App\Workshop\LoadProject;
+use App\Workshop\Revising\Changes;
+use App\Workshop\Revising\Ledger;
+use App\Workshop\Revising\StaleRecord;
+use App\Workshop\Typed;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Colour;
+use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\Refusal;
+
+/** Mixes colours into a layout's palette. */
+final readonly class KeepColour
+{
+    public function __construct(private Ledger $ledger, private KeptRows $rows, private LoadProject $load)
+    {
+    }
+
+    /**
+     * @param array<string, mixed> $input name, season, mix[k][base], mix[k][parts], rev
+     * @return string its uid
+     */
+    public function keep(Layout $layout, ?ColourRow $row, array $input): string
+    {
+        $typed = new Typed($input);
+        $mix = [];
+        foreach (array_keys($typed->list('mix')) as $k) {
+            $base = $typed->text("mix.{$k}.base");
+            if ($base === '' || $typed->text("mix.{$k}.parts") === '') {
+                continue;
+            }
+            if (! isset(ShowPalette::bases()[$base])) {
+                $typed->fault("There is no base paint “{$base}”.", "mix/{$k}/base");
+            }
+            $mix[] = ['base' => $base, 'parts' => $typed->number("mix.{$k}.parts")];
+        }
+        $uid = $row === null ? $this->rows->uid() : $row->uid;
+        $colour = $typed->made(fn (): Colour => Colour::of($uid, $typed->text('name'), $mix, $typed->text('season')));
+        $values = WorksFile::fromColour($colour);
+        if ($row !== null) {
+            StaleRecord::unlessFresh($row, isset($input['rev']) ? (int) $input['rev'] : null, "“{$colour->name}”", ['data' => ColourRow::text($values)]);
+        }
+        $this->ledger->record($layout, "{$colour->name} mixed", function (Changes $changes) use ($layout, $row, $values): void {
+            $row === null ? $this->rows->add($changes, $layout, ColourRow::class, $values) : $changes->save($row->keep($values));
+        });
+
+        return $uid;
+    }
+
+    /** @throws Refusal when a coat has it */
+    public function remove(Layout $layout, ColourRow $row): void
+    {
+        $coat = array_values(array_filter($this->load->works($layout)->coats, fn (Coat $c): bool => $c->colour === $row->uid))[0] ?? null;
+        if ($coat !== null) {
+            throw new Refusal("{$coat->title()} has this colour. Give it another first.", 'colour');
+        }
+        $this->ledger->record($layout, 'A colour removed', fn (Changes $changes) => $changes->delete($row));
+    }
+}

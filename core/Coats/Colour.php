@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Coats;
+
+use IdleRidge\Core\Measure\Refusal;
+
+/** A colour of a layout's palette: base paints by parts, for a region and a season, and the coats that have it. */
+final readonly class Colour
+{
+    /**
+     * @param non-empty-list<array{base: string, parts: float}> $mix
+     * @param array<string, mixed> $extra
+     */
+    private function __construct(public string $uid, public string $name, public array $mix, public string $season, public array $extra)
+    {
+    }
+
+    /**
+     * @param list<array{base: string, parts: float}> $mix
+     * @param array<string, mixed> $extra
+     *
+     * @throws Refusal
+     */
+    public static function of(string $uid, string $name, array $mix, string $season = '', array $extra = []): self
+    {
+        if (trim($name) === '' || mb_strlen($name) > 60) {
+            throw new Refusal('A colour needs a name of 1 to 60 characters.', 'name');
+        }
+        if (mb_strlen($season) > 60) {
+            throw new Refusal('At most 60 characters.', 'season');
+        }
+        foreach ($mix as $k => $one) {
+            Refusal::unlessBetween($one['parts'], 0.0, 1000.0, 'The parts', '', "mix/{$k}/parts");
+        }
+        $mix = array_values(array_filter($mix, fn (array $one): bool => $one['parts'] > 0.0));
+        if ($mix === []) {
+            throw new Refusal('The parts come to nothing.', 'mix');
+        }
+
+        return new self($uid, trim($name), $mix, trim($season), $extra);
+    }
+
+    /**
+     * As it looks wet.
+     *
+     * @param array<string, Pigment> $bases
+     *
+     * @throws Refusal for a base that is not known
+     */
+    public function wet(array $bases): Pigment
+    {
+        return Pigment::mixed(array_map(fn (array $one): array => [$bases[$one['base']] ?? throw new Refusal("There is no base paint “{$one['base']}”.", 'mix'), $one['parts']], $this->mix));
+    }
+
+    /** “3 ochre, 1 raw umber” */
+    public function words(): string
+    {
+        return implode(', ', array_map(fn (array $one): string => rtrim(rtrim(number_format($one['parts'], 2, '.', ''), '0'), '.').' '.$one['base'], $this->mix));
+    }
+}
