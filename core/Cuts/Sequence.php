@@ -26,6 +26,8 @@ final class Sequence
 
     private const MOST_LAYERS = 400;
 
+    private const FEW = 3;
+
     /** @var list<float> heights of cells, from the highest down */
     private array $heights = [];
 
@@ -59,17 +61,27 @@ final class Sequence
      */
     public static function of(HeightMesh $shape, float $base, CutSettings $cuts): array
     {
+        return self::cheapest($shape, $base, $cuts)[0];
+    }
+
+    /**
+     * The best few, the best first: where whole sheets count, one of the others may come out cheaper.
+     *
+     * @return non-empty-list<list<float>>
+     */
+    public static function cheapest(HeightMesh $shape, float $base, CutSettings $cuts): array
+    {
         return (new self($shape))->best($base, $cuts);
     }
 
-    /** @return list<float> */
+    /** @return non-empty-list<list<float>> */
     private function best(float $base, CutSettings $cuts): array
     {
         $top = $this->heights[0] ?? $base;
         $kinds = $this->kinds($cuts);
         // Height over the board in tenths → layers of each limited kind → cost, way, area taken of each kind.
         $open = [0 => ['' => [0.0, [], []]]];
-        $best = null;
+        $found = [];
         // Sheets only ever reach higher, so what is lowest is settled.
         while ($open !== []) {
             $height = min(array_keys($open));
@@ -78,7 +90,7 @@ final class Sequence
             $bottom = $base + $height / 10.0;
             foreach ($states as [$cost, $way, $taken]) {
                 if ($bottom >= $top - 0.05) {
-                    $best = $best === null || $cost < $best[0] ? [$cost, $way] : $best;
+                    $found[] = [$cost, $way];
 
                     continue;
                 }
@@ -101,7 +113,10 @@ final class Sequence
             }
         }
 
-        return $best[1] ?? array_fill(0, max(0, (int) ceil(($top - $base) / $cuts->first()->thickness - 1e-9)), $cuts->first()->thickness);
+        usort($found, fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $ways = array_slice(array_column($found, 1), 0, self::FEW);
+
+        return $ways === [] ? [array_fill(0, max(0, (int) ceil(($top - $base) / $cuts->first()->thickness - 1e-9)), $cuts->first()->thickness)] : $ways;
     }
 
     /**

@@ -6,12 +6,14 @@ namespace Tests\Feature;
 
 use App\Models\Layout;
 use App\Models\Section;
+use App\Workshop\Cuts\CutDesk;
 use App\Workshop\Cuts\PlanCuts;
 use App\Workshop\Files\LayoutFiles;
 use App\Workshop\LoadProject;
 use App\Workshop\Plan\PlanDesk;
 use Database\Seeders\SaltingsTramway;
 use IdleRidge\Core\Coats\Stage;
+use IdleRidge\Core\Cuts\EdgeBoard;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Placed;
 
@@ -118,6 +120,37 @@ final class StoreTest extends FeatureCase
         $this->patch("/layouts/{$layout->uid}", $cuts(['opening_width_mm' => '', 'opening_height_mm' => '']))->assertSessionHasNoErrors();
         $this->get($this->at($section, '/cuts?on=board'))->assertSee('set an opening');
         $this->assertSame([1.0, 2.5], app(LoadProject::class)->of($layout->fresh() ?? $layout)->layout->cuts->board->packing);
+    }
+
+    public function test_boards_on_both_sides_of_a_joint_have_one_line(): void
+    {
+        $project = app(LoadProject::class)->of($this->layoutOf($this->demo()->sections()->firstOrFail()));
+        $desk = app(CutDesk::class);
+        $board = fn (string $name, string $edge): array => EdgeBoard::along($edge, $desk->page($project, $project->section($name))->land(), 0.0, 70.0)->ring;
+        [$weir, $fell] = [$board('Weir Bend', 'right'), $board('Fell Halt', 'left')];
+        $at = function (array $ring, float $s): float {
+            for ($k = 2; $k < count($ring) - 1; $k++) {
+                [[$x1, $z1], [$x2, $z2]] = [$ring[$k], $ring[$k + 1]];
+                if ($s <= $x1 && $s >= $x2) {
+                    return $z2 + ($z1 - $z2) * ($s - $x2) / max(1e-9, $x1 - $x2);
+                }
+            }
+
+            return NAN;
+        };
+        for ($s = 5.0; $s < 420.0; $s += 5.0) {
+            $this->assertEqualsWithDelta($at($weir, $s), $at($fell, $s), 0.8, "{$s} mm from the front");
+        }
+    }
+
+    public function test_sheets_of_two_thicknesses_cost_no_more_than_those_of_one(): void
+    {
+        [$section, $layout] = $this->fell();
+        $this->patch("/layouts/{$layout->uid}", ['cuts' => ['price' => '15', 'more' => [['sheet_mm' => '50', 'sheet_width_mm' => '1250', 'sheet_depth_mm' => '600', 'price' => '31']]], 'rev' => (string) $layout->rev])->assertSessionHasNoErrors();
+        $project = app(LoadProject::class)->of($layout->fresh() ?? $layout);
+        $both = app(CutDesk::class)->page($project, $project->section($section->uid));
+        $this->assertNotNull($both->stack());
+        $this->get($this->at($section, '/cuts'))->assertOk()->assertSee('mm foam')->assertSee('cost');
     }
 
     public function test_a_page_that_cannot_be_shown_does_not_lead_back_to_itself(): void

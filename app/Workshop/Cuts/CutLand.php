@@ -8,10 +8,15 @@ use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Layer;
+use IdleRidge\Core\Cuts\Nesting\LayerPieces;
+use IdleRidge\Core\Cuts\Nesting\Nester;
+use IdleRidge\Core\Cuts\Nesting\NestProblem;
+use IdleRidge\Core\Cuts\Nesting\NestSheet;
 use IdleRidge\Core\Cuts\Piece;
 use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Cuts\Sequence;
 use IdleRidge\Core\Cuts\Shell;
+use IdleRidge\Core\Cuts\StockSheet;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\HeightMesh;
@@ -51,9 +56,31 @@ final class CutLand
         if (! $cuts->school->isFoam()) {
             return Shell::over($shape, $section->base, $cuts->school, $cuts->shell, $bores);
         }
-        $thickness = count($cuts->thicknesses()) === 1 ? $cuts->first()->thickness : Sequence::of($shape, $section->base, $cuts);
+        $ways = count($cuts->thicknesses()) === 1 ? [$cuts->first()->thickness] : Sequence::cheapest($shape, $section->base, $cuts);
+        $best = null;
+        foreach ($ways as $way) {
+            $stack = FoamStack::of($shape, $section->base, $way, $cuts->school, $bores, $cuts->hollow);
+            $cost = count($ways) === 1 ? 0.0 : self::whole($stack, $cuts);
+            $best = $best === null || $cost < $best[0] - 1e-9 ? [$cost, $stack] : $best;
+        }
 
-        return FoamStack::of($shape, $section->base, $thickness, $cuts->school, $bores, $cuts->hollow);
+        return $best[1];
+    }
+
+    /** What whole sheets come to: by their prices, or by their volume where one has none. */
+    private static function whole(FoamStack $stack, CutSettings $cuts): float
+    {
+        $laid = [];
+        foreach (LayerPieces::of($stack, $cuts)->pieces as $thickness => $pieces) {
+            $sheets = $cuts->ofThickness((float) $thickness) ?: [$cuts->first()];
+            $kinds = array_map(fn (StockSheet $s, int $k): NestSheet => NestSheet::of("s{$k}", $s->width, $s->depth, min(200, $s->count ?? 200)), $sheets, array_keys($sheets));
+            foreach (Nester::lay(NestProblem::of($kinds, array_slice($pieces, 0, NestProblem::MOST_PIECES), $cuts->kerf, $cuts->margin), 0.0, 1)->used as $used) {
+                $laid[] = $sheets[(int) substr($used['sheet'], 1)];
+            }
+        }
+        $priced = array_filter($cuts->sheets, fn (StockSheet $s): bool => $s->price === null) === [];
+
+        return array_sum(array_map(fn (StockSheet $s): float => $priced ? (float) $s->price : $s->area() * $s->thickness, $laid));
     }
 
     private static function surface(HeightMesh $land, float $base): float
