@@ -7,11 +7,13 @@ namespace Tests;
 use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\Window;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Move;
+use IdleRidge\Core\Plan\Placed;
 
 /**
  * Holds a plan of moves against its sessions, hands, tools and what lies under each move. Drying is added up minute by minute
@@ -22,6 +24,9 @@ final class BenchPlanChecker
     /** exp(0.841621 · √(0.35² + 0.25²)) */
     private const P80 = 1.43618;
 
+    /** exp(0.841621 · 0.25): the scatter of single cases alone. */
+    private const CASE = 1.23421;
+
     /** @return list<string> what is wrong */
     public static function faults(BenchPlan $plan): array
     {
@@ -31,7 +36,7 @@ final class BenchPlanChecker
             $starts[$placed->move->id] = $placed->start;
             $name = $placed->move->title();
             $inside = array_filter($plan->work->sessions, fn (array $s): bool => $s[0] <= $placed->start && $placed->end <= $s[1]);
-            if ($inside === [] || $placed->end - $placed->start !== $placed->move->minutes) {
+            if ($inside === [] || ! self::lasts($plan, $placed)) {
                 $faults[] = "{$name} lies in no session";
 
                 continue;
@@ -44,13 +49,21 @@ final class BenchPlanChecker
                 }
                 foreach ($placed->move->coat->recipe->tools as $tool) {
                     $tools[$minute][$tool] = ($tools[$minute][$tool] ?? 0) + 1;
-                    if ($tools[$minute][$tool] > 1) {
+                    if ($tools[$minute][$tool] > $plan->work->rules()->tools($tool)) {
                         $faults[] = "the {$tool} twice at {$minute}";
                     }
                 }
             }
         }
+        $ends = array_column(array_map(fn (Placed $p): array => [$p->move->id, $p->end], $plan->moves), 1, 0);
         foreach ($plan->moves as $placed) {
+            foreach ($placed->move->coat->recipe->tools as $tool) {
+                $kept = array_filter($plan->moves, fn (Placed $p): bool => $p !== $placed && isset($p->move->coat->recipe->holds[$tool]) && $p->start <= $placed->start
+                    && ! self::isReadyAfter($plan, $p, Milestone::from($p->move->coat->recipe->holds[$tool]), $placed->start));
+                if (count($kept) >= $plan->work->rules()->tools($tool)) {
+                    $faults[] = "the {$tool} is kept when {$placed->move->title()} begins";
+                }
+            }
             foreach ($plan->work->bases[$placed->move->id] as $base) {
                 $under = $base->under;
                 if ($under instanceof Move && ! isset($starts[$under->id])) {
@@ -58,10 +71,18 @@ final class BenchPlanChecker
 
                     continue;
                 }
-                $end = $under instanceof Laid ? (int) $under->endedAt : $starts[$under->id] + $under->minutes;
+                $end = $under instanceof Laid ? (int) $under->endedAt : $ends[$under->id];
                 $recipe = $under instanceof Laid ? $under->recipe : $under->coat->recipe;
                 $mm = $under instanceof Laid ? $under->mm : $under->coat->mm;
                 $room = $plan->work->project->works->room($placed->move->section);
+                if ($base->window !== null) {
+                    $began = $under instanceof Laid ? $under->startedAt : $starts[$under->id];
+                    if (! self::isOpen($base->window, $recipe->cure->minutes, $recipe->cure->mechanism, $began, $end, $placed->start, $room, $plan->work->zone())) {
+                        $faults[] = "{$placed->move->title()} misses its window after {$recipe->name}";
+                    }
+
+                    continue;
+                }
                 if (! self::isReady($recipe->cure->minutes, $recipe->cure->mechanism, $base->milestone, ($mm / $recipe->cure->referenceMm) ** $recipe->cure->exponent, $end, $placed->start, $room, $plan->work->zone())) {
                     $faults[] = "{$placed->move->title()} begins before {$recipe->name} is {$base->milestone->value}";
                 }
@@ -69,6 +90,61 @@ final class BenchPlanChecker
         }
 
         return array_values(array_unique($faults));
+    }
+
+    /** Whether it takes its time; less where it goes on with the set-up of the same work that ended just then. */
+    private static function lasts(BenchPlan $plan, Placed $placed): bool
+    {
+        $minutes = $placed->end - $placed->start;
+        $joined = array_filter($plan->moves, fn (Placed $p): bool => $p->end === $placed->start && $p->move->coat->recipe->id === $placed->move->coat->recipe->id && $p->move->section === $placed->move->section);
+
+        return $minutes === $placed->move->minutes || ($joined !== [] && $minutes === $placed->move->minutes - (int) $placed->move->coat->recipe->labour->setUp);
+    }
+
+    private static function isReadyAfter(BenchPlan $plan, Placed $placed, Milestone $milestone, int $start): bool
+    {
+        $cure = $placed->move->coat->recipe->cure;
+
+        return $placed->end <= $start && self::isReady($cure->minutes, $cure->mechanism, $milestone, ($placed->move->coat->mm / $cure->referenceMm) ** $cure->exponent, $placed->end, $start, $plan->work->project->works->room($placed->move->section), $plan->work->zone());
+    }
+
+    /** @param  array<string, float>  $minutes */
+    private static function isOpen(Window $window, array $minutes, Mechanism $mechanism, int $began, int $end, int $start, Room $room, DateTimeZone $zone): bool
+    {
+        if ($window->again !== null && $start >= $end + $window->again) {
+            return true;
+        }
+        if (is_float($window->opens) && is_float($window->closes)) {
+            return $start >= $end + $window->opens && $start <= max($end + $window->opens, $began + $window->closes);
+        }
+        $after = fn (Milestone|float $of, float $factor, int $moment): float => self::elapsed($minutes[$of instanceof Milestone ? $of->value : ''] * $factor, $mechanism, $moment, $room, $zone);
+        $bounds = function (int $moment) use ($after, $window): array {
+            [$early, $late] = [$after($window->opens, self::CASE, $moment), $after($window->closes, 1.0 / self::CASE, $moment)];
+            if ($early > $late) {
+                $middle = sqrt($after($window->opens, 1.0, $moment) * $after($window->closes, 1.0, $moment));
+                [$early, $late] = [$middle - 15.0, $middle + 15.0];
+            }
+
+            return [$moment + $early, $moment + $late];
+        };
+        [$opens, $byEnd] = $bounds($end);
+        $byStart = $bounds($began)[1];
+
+        // A part of a minute may be lost on either side.
+        return $start >= $opens - 2.0 && $start <= ($byStart >= $opens - 2.0 ? $byStart : $byEnd) + 2.0;
+    }
+
+    private static function elapsed(float $dose, Mechanism $mechanism, int $from, Room $room, DateTimeZone $zone): float
+    {
+        for ($minute = $from; $dose > 0.0; $minute++) {
+            $rate = $mechanism->rate($room->at($minute, $zone));
+            if ($dose <= $rate) {
+                return $minute - $from + $dose / $rate;
+            }
+            $dose -= $rate;
+        }
+
+        return (float) ($minute - $from);
     }
 
     /** @param  array<string, float>  $minutes */

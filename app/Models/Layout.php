@@ -27,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $file_extra
  * @property float $north_deg
  * @property string|null $show_on
+ * @property array<string, mixed>|null $bench
  * @property string|null $removed_at
  */
 final class Layout extends Record
@@ -34,7 +35,7 @@ final class Layout extends Record
     protected $casts = [
         'ratio' => 'float', 'gauge_mm' => 'float', 'viewing_edges' => 'array', 'vehicles' => 'array', 'felt_grade' => 'boolean',
         'clearance_margin_mm' => 'float', 'face_limit_deg' => 'float', 'bank_reach_mm' => 'float',
-        'north_deg' => 'float', 'tension' => 'float', 'stiffness_mm' => 'float', 'cuts' => 'array', 'typed' => 'array',
+        'north_deg' => 'float', 'tension' => 'float', 'stiffness_mm' => 'float', 'cuts' => 'array', 'bench' => 'array', 'typed' => 'array',
     ];
 
     /** @return HasMany<Section, $this> */
@@ -53,6 +54,12 @@ final class Layout extends Record
     public function features(): HasMany
     {
         return $this->hasMany(LandFeature::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<AirReading, $this> */
+    public function airReadings(): HasMany
+    {
+        return $this->hasMany(AirReading::class);
     }
 
     /** @return HasMany<Zone, $this> */

@@ -10,10 +10,12 @@ use App\Models\Layout;
 use App\Models\Record;
 use App\Models\Run as RunRow;
 use App\Models\Section as SectionRow;
+use App\Workshop\Air\KeepAir;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Interchange\BenchFile;
 use IdleRidge\Core\Interchange\Record as Values;
 use IdleRidge\Core\Interchange\StockFile;
 use IdleRidge\Core\Interchange\WorksFile;
@@ -78,7 +80,7 @@ final class LoadProject
             $all($layout->coats(), fn (Values $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)),
             $all($layout->applications(), WorksFile::laid(...)), $all($layout->rooms(), WorksFile::room(...)),
             $all($layout->benchSessions(), WorksFile::benchTime(...)), $all($layout->journalEntries(), WorksFile::entry(...)),
-            new Store($all($layout->lots(), StockFile::lot(...)), $all($layout->movements(), StockFile::movement(...))), $own, $all($layout->colours(), WorksFile::colour(...)),
+            new Store($all($layout->lots(), StockFile::lot(...)), $all($layout->movements(), StockFile::movement(...))), $own, $all($layout->colours(), WorksFile::colour(...)), KeepAir::logs($layout),
         );
     }
 
@@ -89,9 +91,15 @@ final class LoadProject
             $row->viewing_edges, $row->region, $row->season,
             array_map(fn (array $v): Vehicle => Vehicle::from((float) $v['body_mm'], (float) $v['bogie_centres_mm'], (float) $v['width_mm'], (float) $v['height_mm'], $v['name']), $row->vehicles),
             $row->clearance_margin_mm, $row->face_limit_deg, $row->bank_reach_mm, $row->tension, $row->stiffness_mm,
-            StockFile::cuts(Values::of(json_decode(json_encode($row->cuts, JSON_THROW_ON_ERROR), false, 16, JSON_THROW_ON_ERROR), '')),
-            $row->typed, self::extra($row->extra), $row->show_on, $row->north_deg, $row->felt_grade,
+            StockFile::cuts(self::values($row->cuts)),
+            $row->typed, self::extra($row->extra), $row->show_on, $row->north_deg, $row->felt_grade, $row->bench === null ? null : BenchFile::rules(self::values($row->bench)),
         );
+    }
+
+    /** @param  array<string, mixed>  $json */
+    private static function values(array $json): Values
+    {
+        return Values::of(json_decode(json_encode($json, JSON_THROW_ON_ERROR), false, 16, JSON_THROW_ON_ERROR), '');
     }
 
     public static function section(SectionRow $row): Section

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
+use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Cure\Seen;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Measure\Refusal;
@@ -17,7 +19,7 @@ final readonly class Laid
     /**
      * @param list<list<array{float, float}>> $rings layout coordinates
      * @param list<Amount> $amounts
-     * @param list<array{at: int, what: string}> $seen *still wet* or *dry*, and when
+     * @param list<array{at: int, what: string, of: string}> $seen *still wet* or *dry*, when, and of which milestone
      * @param array<string, mixed> $extra
      */
     private function __construct(
@@ -44,7 +46,7 @@ final readonly class Laid
     /**
      * @param list<list<array{float, float}>> $rings
      * @param list<Amount> $amounts
-     * @param list<array{at: int, what: string}> $seen
+     * @param list<array{at: int, what: string, of: string}> $seen
      * @param array<string, mixed> $extra
      *
      * @throws Refusal
@@ -62,17 +64,21 @@ final readonly class Laid
             if (! in_array($one['what'], ['still wet', 'dry'], true)) {
                 throw new Refusal('What was seen is “still wet” or “dry”.', "seen/{$k}/what");
             }
+            if (Milestone::tryFrom($one['of']) === null) {
+                throw new Refusal('What was looked for is a milestone.', "seen/{$k}/of");
+            }
         }
 
         return new self($uid, $section, $zone, $coat, $pass, $title, $recipe, $mm, $rings, $area, $track, $minutes, $amounts, $startedAt, $endedAt, $seen, $extra);
     }
 
-    /** The last moment at which it was seen to be still wet. */
-    public function wetAt(): ?int
+    /** What was seen of it while it dried; null while it is being laid or when nobody looked. */
+    public function watched(): ?Seen
     {
-        $wet = array_column(array_filter($this->seen, fn (array $one): bool => $one['what'] === 'still wet'), 'at');
-
-        return $wet === [] ? null : max($wet);
+        return $this->endedAt === null || $this->seen === [] ? null : new Seen($this->uid, $this->recipe->cure, $this->mm, (float) $this->endedAt, array_map(
+            fn (array $one): array => ['at' => (float) $one['at'], 'wet' => $one['what'] === 'still wet', 'of' => Milestone::from($one['of'])],
+            $this->seen,
+        ));
     }
 
     /** @return list<list<array{float, float}>> */

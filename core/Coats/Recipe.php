@@ -32,6 +32,7 @@ final readonly class Recipe
      * @param array<string, string> $needs family of the coat below, or * → milestone that it must have reached
      * @param list<string> $traits
      * @param array<string, array{float, float}> $ranges pointer of a figure → its low and its high
+     * @param array<string, string> $holds tool → milestone until which the coat keeps it
      */
     private function __construct(
         public string $id,
@@ -57,6 +58,8 @@ final readonly class Recipe
         public string $undo,
         public array $ranges,
         public string $provenance,
+        public ?Window $window,
+        public array $holds,
     ) {
     }
 
@@ -69,6 +72,7 @@ final readonly class Recipe
      * @param list<string> $traits
      * @param float|null $length of fibres, mm
      * @param array<string, array{float, float}> $ranges
+     * @param array<string, string> $holds
      *
      * @throws Refusal
      */
@@ -95,6 +99,8 @@ final readonly class Recipe
         string $undo = '',
         array $ranges = [],
         string $provenance = 'starting value',
+        ?Window $window = null,
+        array $holds = [],
     ): self {
         if ($parts === []) {
             throw new Refusal('a recipe needs one part at least: what goes into it?', 'parts');
@@ -130,13 +136,18 @@ final readonly class Recipe
                 throw new Refusal('what it needs is a family (or *) and a milestone', "needs/{$below}");
             }
         }
+        foreach ($holds as $tool => $milestone) {
+            if (! in_array($tool, $tools, true) || ! isset($cure->minutes[$milestone])) {
+                throw new Refusal('What it keeps is one of its tools, until one of its milestones', "holds/{$tool}");
+            }
+        }
         Refusal::unlessBetween($waste, 0.0, 2.0, 'The waste', '', 'waste');
         Refusal::unlessBetween($recovered, 0.0, 0.9, 'The recovered share', '', 'recovered');
         if ($restingDeg !== null) {
             Refusal::unlessBetween($restingDeg, 5.0, 90.0, 'The resting angle', '°', 'resting_deg');
         }
 
-        return new self($cure->id, $name, $action, $stage, $family, $bed, $parts, $waste, $recovered, $labour, $tools, $hazards, $cautions, $needs, $coversWhite, $restingDeg, $check, $cure, $traits, $length, $undo, $ranges, $provenance);
+        return new self($cure->id, $name, $action, $stage, $family, $bed, $parts, $waste, $recovered, $labour, $tools, $hazards, $cautions, $needs, $coversWhite, $restingDeg, $check, $cure, $traits, $length, $undo, $ranges, $provenance, $window, $holds);
     }
 
     public function is(string ...$traits): bool

@@ -17,6 +17,9 @@ final class CureClock
 
     public const CASE_SD = 0.25;
 
+    /** What a new lot of a material adds to it. */
+    public const LOT_SD = 0.15;
+
     /**
      * Median minutes to each milestone in an even air.
      *
@@ -89,17 +92,6 @@ final class CureClock
         return exp(self::normalQuantile($quantile) * hypot($priorSd, self::CASE_SD));
     }
 
-    /**
-     * The same for what is known to take longer than a factor already gone by: the quantile of the part that is left,
-     * `F⁻¹(F(seen) + q·(1 − F(seen)))`.
-     */
-    public static function factorBeyond(float $quantile, float $seen, float $priorSd = self::PRIOR_SD): float
-    {
-        $passed = self::normalShare(log($seen) / hypot($priorSd, self::CASE_SD));
-
-        return max($seen, self::factor(min(1.0 - 1e-6, $passed + $quantile * (1.0 - $passed)), $priorSd));
-    }
-
     /** Whether a film cannot form in this air: the coat is spoiled, not delayed. */
     public static function spoils(CureFigures $recipe, Climate $air): bool
     {
@@ -107,7 +99,7 @@ final class CureClock
     }
 
     /** Normal distribution function by Abramowitz and Stegun, Handbook of Mathematical Functions, 26.2.17; to 7.5e-8. */
-    private static function normalShare(float $z): float
+    public static function normalShare(float $z): float
     {
         $t = 1.0 / (1.0 + 0.2316419 * abs($z));
         $tail = exp(-$z * $z / 2.0) / sqrt(2.0 * M_PI) * $t * (0.319381530 + $t * (-0.356563782 + $t * (1.781477937 + $t * (-1.821255978 + $t * 1.330274429))));
@@ -116,7 +108,7 @@ final class CureClock
     }
 
     /** P. J. Acklam, "An algorithm for computing the inverse normal cumulative distribution function" (2003), to 1e-9. */
-    private static function normalQuantile(float $p): float
+    public static function normalQuantile(float $p): float
     {
         if ($p <= 0.0 || $p >= 1.0) {
             throw new Refusal('A quantile lies between 0 and 1.', 'quantile');

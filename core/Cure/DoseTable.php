@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cure;
 
-use DateTimeZone;
 use IdleRidge\Core\Measure\Sorted;
 
 /**
@@ -29,7 +28,7 @@ final class DoseTable
     private array $temperature = [];
 
     /** @param  int  $from  no dose is asked for before */
-    public function __construct(private readonly Mechanism $mechanism, private readonly Room $room, private readonly DateTimeZone $zone, int $from)
+    public function __construct(private readonly Mechanism $mechanism, private readonly RoomAir $air, int $from)
     {
         $this->at = [$from];
     }
@@ -73,8 +72,8 @@ final class DoseTable
     private function extend(): void
     {
         $last = count($this->at) - 1;
-        $air = $this->room->at($this->at[$last], $this->zone);
-        $next = $this->room->nextChange($this->at[$last], $this->zone);
+        $air = $this->air->at($this->at[$last]);
+        $next = $this->air->nextChange($this->at[$last]);
         $this->rate[] = max(self::LEAST, $this->mechanism->rate($air));
         $this->temperature[] = $air->temperature;
         $this->dose[] = $this->dose[$last] + ($next - $this->at[$last]) * $this->rate[$last];

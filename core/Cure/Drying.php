@@ -7,43 +7,83 @@ namespace IdleRidge\Core\Cure;
 use DateTimeZone;
 
 /**
- * When what is laid in a room reaches its milestones, the air of day and night gone through: minutes of Unix time. One for a
- * room; recipes share its tables.
+ * When what is laid in a room reaches its milestones, the air gone through and what was learned there taken into account:
+ * minutes of Unix time. One for a room; recipes share its tables.
  */
 final class Drying
 {
     /** More of the dose before touch-dry than this below the film-forming temperature spoils the coat. */
     private const SPOILING_SHARE = 0.1;
 
+    /** A window that is empty as reckoned stays open so long to either side of its middle, minutes. */
+    private const TOUCH = 15.0;
+
+    public readonly Room $room;
+
+    public readonly RoomAir $air;
+
     /** @var array<string, DoseTable> */
     private array $tables = [];
 
-    /** @param  int  $from  nothing was laid before */
-    public function __construct(public readonly Room $room, private readonly DateTimeZone $zone, private readonly int $from)
+    /** @var array<string, Learned> */
+    private array $learned = [];
+
+    /**
+     * @param int $from nothing was laid before
+     * @param list<Seen> $seen what was looked at while it dried in this room
+     */
+    public function __construct(Room $room, DateTimeZone $zone, private readonly int $from, ?AirLog $log = null, private readonly array $seen = [])
     {
+        $this->room = $room;
+        $this->air = new RoomAir($room, $zone, $log);
     }
 
     /**
-     * When a coat that was finished at `$end` has reached a milestone, with a certainty of `$quantile`. Seen still wet at
-     * `$wetAt`, its factor is more than what had been gathered by then: the quantile is taken of what is left.
+     * When a coat that was finished at `$end` has reached a milestone, with a certainty of `$quantile`. What was seen of this
+     * very coat bounds its factor: the quantile is taken of what is left.
      */
-    public function reached(CureFigures $figures, Milestone $milestone, float $mm, float $end, float $quantile, ?float $wetAt = null): float
+    public function reached(CureFigures $figures, Milestone $milestone, float $mm, float $end, float $quantile, ?Seen $own = null): float
     {
-        $factor = CureClock::factor($quantile);
-        if ($wetAt !== null && $wetAt > $end) {
-            $factor = CureClock::factorBeyond($quantile, $this->factorAt($figures, $milestone, $mm, $end, $wetAt));
-        }
+        [$low, $high] = $own === null ? [null, null] : $this->bounds($own);
+        $learned = $this->learned($figures->id, $own?->uid);
 
-        return $this->reachedAt($figures, $milestone, $mm, $end, $factor);
+        return $this->reachedAt($figures, $milestone, $mm, $end, $low === null && $high === null ? $learned->factor($quantile) : $learned->factorWithin($quantile, $low, $high));
     }
 
-    /** No wait for a milestone can be shorter: each part of the dose at the faster of the room's two rates; minutes. */
+    /** What is known of a recipe here, but for one application. */
+    public function learned(string $recipe, ?string $but = null): Learned
+    {
+        return $this->learned["{$recipe}|{$but}"] ??= $this->learn($recipe, $but);
+    }
+
+    /**
+     * When what is between two milestones of one coat may be done: both by the median, narrowed by the scatter of single
+     * cases. Where nothing is left of it, a while about the middle, to be told by touch.
+     *
+     * @return array{float, float, bool} from, until, whether it has to be told by touch
+     */
+    public function window(CureFigures $figures, Milestone $opens, Milestone $closes, float $mm, float $end, float $quantile): array
+    {
+        $learned = $this->learned($figures->id);
+        $from = $this->reachedAt($figures, $opens, $mm, $end, $learned->caseFactor($quantile));
+        $until = $this->reachedAt($figures, $closes, $mm, $end, $learned->caseFactor(1.0 - $quantile));
+        if ($from <= $until) {
+            return [$from, $until, false];
+        }
+        $early = $this->reachedAt($figures, $opens, $mm, $end, exp($learned->mean)) - $end;
+        $late = $this->reachedAt($figures, $closes, $mm, $end, exp($learned->mean)) - $end;
+        $middle = $end + sqrt(max(1.0, $early) * max(1.0, $late));
+
+        return [max($end, $middle - self::TOUCH), $middle + self::TOUCH, true];
+    }
+
+    /** No wait for a milestone can be shorter: each part of the dose at the fastest of the room's rates; minutes. */
     public function least(CureFigures $figures, Milestone $milestone, float $mm, float $quantile): float
     {
         [$first, $then] = $this->doses($figures, $milestone, $mm);
-        $best = fn (Mechanism $mechanism): float => max(1e-4, $mechanism->rate($this->room->day), $mechanism->rate($this->room->night));
+        $best = fn (Mechanism $mechanism): float => max(1e-4, ...array_map($mechanism->rate(...), $this->air->toCome()));
 
-        return ($first / $best($figures->mechanism) + $then / $best(Mechanism::Evaporation)) * CureClock::factor($quantile);
+        return ($first / $best($figures->mechanism) + $then / $best(Mechanism::Evaporation)) * $this->learned($figures->id)->factor($quantile);
     }
 
     /** Whether this air, from `$end` on, keeps a film from forming. */
@@ -74,6 +114,38 @@ final class Drying
         $drying = $this->table(Mechanism::Evaporation);
 
         return $drying->when($drying->at($set) + $then * $factor);
+    }
+
+    private function learn(string $recipe, ?string $but): Learned
+    {
+        $cases = [];
+        foreach ($this->seen as $one) {
+            if ($one->figures->id === $recipe && $one->uid !== $but) {
+                $cases[] = $this->bounds($one);
+            }
+        }
+
+        return $cases === [] ? Learned::nothing() : Learned::from($cases);
+    }
+
+    /** @return array{float|null, float|null} between which the logarithm of an application's factor lies */
+    private function bounds(Seen $seen): array
+    {
+        $low = $high = null;
+        foreach ($seen->looks as ['at' => $at, 'wet' => $wet, 'of' => $of]) {
+            if ($at <= $seen->end || ! isset($seen->figures->minutes[$of->value])) {
+                continue;
+            }
+            $log = log($this->factorAt($seen->figures, $of, $seen->mm, $seen->end, $at));
+            if ($wet) {
+                $low = max($low ?? -INF, $log);
+            } else {
+                $high = min($high ?? INF, $log);
+            }
+        }
+
+        // Seen dry and wet again: it was the look that erred, and it lies between.
+        return $low !== null && $high !== null && $low > $high ? [($low + $high) / 2.0, ($low + $high) / 2.0] : [$low, $high];
     }
 
     /** The factor that would have put the milestone exactly at a moment. */
@@ -111,6 +183,6 @@ final class Drying
 
     private function table(Mechanism $mechanism): DoseTable
     {
-        return $this->tables[$mechanism->value] ??= new DoseTable($mechanism, $this->room, $this->zone, $this->from);
+        return $this->tables[$mechanism->value] ??= new DoseTable($mechanism, $this->air, $this->from);
     }
 }

@@ -11,6 +11,7 @@ use IdleRidge\Core\Coats\Part;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Coats\Stage;
+use IdleRidge\Core\Coats\Window;
 use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
@@ -90,8 +91,21 @@ final class RecipeFile
             $r->text('short'), $r->text('action'), $stage, $r->text('family'), array_map(self::part(...), $r->records('parts')), self::labour($r->record('labour')),
             $r->text('bed', 'area'), $r->number('waste', 0.0), $r->number('recovered', 0.0), $r->words('tools'),
             $r->words('hazards'), $cautions, $r->texts('needs'), $r->flag('covers_white'), $r->numberOrNull('resting_deg'), $r->text('check', ''),
-            $r->words('traits'), $r->numberOrNull('length_mm'), $r->text('undo', ''), self::ranges($r), $r->text('provenance', 'starting value'),
+            $r->words('traits'), $r->numberOrNull('length_mm'), $r->text('undo', ''), self::ranges($r), $r->text('provenance', 'starting value'), self::window($r), $r->texts('holds'),
         ));
+    }
+
+    private static function window(Record $r): ?Window
+    {
+        if (! $r->has('window')) {
+            return null;
+        }
+        $w = $r->record('window');
+        $at = fn (string $key): Milestone|float => $w->isText($key) ? (Milestone::tryFrom($w->text($key)) ?? throw new Refusal('expected minutes or a milestone', $w->at($key))) : $w->number($key);
+        $window = Window::of($w->text('side'), $w->text('coat', '*'), $at('opens'), $at('closes'), $w->numberOrNull('again'), $w->text('missed', ''));
+        $w->close();
+
+        return $window;
     }
 
     /** @return array<string, array{float, float}> */
@@ -137,7 +151,15 @@ final class RecipeFile
             'covers_white' => $recipe->coversWhite, 'check' => $recipe->check,
             'mechanism' => $cure->mechanism->value, 'minutes' => $cure->minutes, 'reference_mm' => $cure->referenceMm, 'exponent' => $cure->exponent,
             'traits' => $recipe->traits, 'undo' => $recipe->undo, 'provenance' => $recipe->provenance,
-        ] + ($recipe->needs === [] ? [] : ['needs' => $recipe->needs]) + ($recipe->ranges === [] ? [] : ['ranges' => $recipe->ranges]) + ($recipe->length === null ? [] : ['length_mm' => $recipe->length]) + ($recipe->restingDeg === null ? [] : ['resting_deg' => $recipe->restingDeg]) + ($cure->filmTemperature === null ? [] : ['film_c' => $cure->filmTemperature]);
+        ] + ($recipe->needs === [] ? [] : ['needs' => $recipe->needs]) + ($recipe->ranges === [] ? [] : ['ranges' => $recipe->ranges]) + ($recipe->window === null ? [] : ['window' => self::fromWindow($recipe->window)]) + ($recipe->holds === [] ? [] : ['holds' => $recipe->holds]) + ($recipe->length === null ? [] : ['length_mm' => $recipe->length]) + ($recipe->restingDeg === null ? [] : ['resting_deg' => $recipe->restingDeg]) + ($cure->filmTemperature === null ? [] : ['film_c' => $cure->filmTemperature]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function fromWindow(Window $w): array
+    {
+        $at = fn (Milestone|float $v): string|float => is_float($v) ? $v : $v->value;
+
+        return ['side' => $w->side, 'coat' => $w->coat, 'opens' => $at($w->opens), 'closes' => $at($w->closes)] + ($w->again === null ? [] : ['again' => $w->again]) + ($w->missed === '' ? [] : ['missed' => $w->missed]);
     }
 
     private static function part(Record $r): Part

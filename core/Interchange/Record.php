@@ -46,6 +46,11 @@ final class Record
         return $value;
     }
 
+    public function isText(string $key): bool
+    {
+        return is_string($this->values[$key] ?? null);
+    }
+
     public function number(string $key, ?float $otherwise = null): float
     {
         $value = $this->take($key, $otherwise);

@@ -85,7 +85,7 @@ final class RidgeReader
 
         return new Works(
             $all('zones', WorksFile::zone(...)), $all('coats', fn (Record $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)), $all('laid', WorksFile::laid(...)),
-            $all('rooms', WorksFile::room(...)), $all('times', WorksFile::benchTime(...)), $all('journal', WorksFile::entry(...)), new Store($all('lots', StockFile::lot(...)), $all('movements', StockFile::movement(...))), $own, $all('colours', WorksFile::colour(...)),
+            $all('rooms', WorksFile::room(...)), $all('times', WorksFile::benchTime(...)), $all('journal', WorksFile::entry(...)), new Store($all('lots', StockFile::lot(...)), $all('movements', StockFile::movement(...))), $own, $all('colours', WorksFile::colour(...)), array_column($this->each($root, 'air', BenchFile::log(...)), 1, 0),
         );
     }
 
@@ -107,7 +107,7 @@ final class RidgeReader
             $this->uid($r), $r->text('name'), $r->number('ratio'), $r->number('gauge_mm'), $units,
             $r->text('zone'), $r->text('currency'), $edges, $r->text('region', ''), $r->text('season', ''), $vehicles,
             $r->number('clearance_margin_mm'), $r->number('face_limit_deg'), $r->numberOrNull('bank_reach_mm'),
-            $r->number('tension'), $r->number('stiffness_mm'), $r->has('cuts') ? StockFile::cuts($r->record('cuts')) : null, $r->texts('typed'), showOn: $r->has('show_on') ? $r->text('show_on') : null, northDeg: $r->number('north_deg', 90.0), feltGrade: ! $r->has('felt_grade') || $r->flag('felt_grade'), extra: $r->extra(),
+            $r->number('tension'), $r->number('stiffness_mm'), $r->has('cuts') ? StockFile::cuts($r->record('cuts')) : null, $r->texts('typed'), showOn: $r->has('show_on') ? $r->text('show_on') : null, bench: $r->has('bench') ? BenchFile::rules($r->record('bench')) : null, northDeg: $r->number('north_deg', 90.0), feltGrade: ! $r->has('felt_grade') || $r->flag('felt_grade'), extra: $r->extra(),
         );
     }
 

@@ -83,7 +83,7 @@ final class WorksFile
         }
         $seen = [];
         foreach ($r->records('seen') as $s) {
-            $seen[] = ['at' => self::moment($s, 'at'), 'what' => $s->text('what')];
+            $seen[] = ['at' => self::moment($s, 'at'), 'what' => $s->text('what'), 'of' => $s->text('of', 'next_coat')];
             $s->close();
         }
         $rings = [];
@@ -108,7 +108,7 @@ final class WorksFile
         $weekday = $r->numberOrNull('weekday');
         $open = $r->text('kind') !== 'closed';
 
-        return BenchTime::of($uid, $r->text('kind'), $weekday === null ? null : (int) $weekday, $r->has('date') ? $r->text('date') : null, $open ? self::clock($r, 'from') : 0, $open ? self::clock($r, 'to') : 0, (int) $r->number('hands', 1.0), $r->extra());
+        return BenchTime::of($uid, $r->text('kind'), $weekday === null ? null : (int) $weekday, $r->has('date') ? $r->text('date') : null, $open ? self::clock($r, 'from') : 0, $open ? self::clock($r, 'to') : 0, (int) $r->number('hands', 1.0), until: $r->has('until') ? $r->text('until') : null, who: $r->text('who', ''), extra: $r->extra());
     }
 
     public static function entry(Record $r, string $uid): JournalEntry
@@ -151,7 +151,7 @@ final class WorksFile
             'uid' => $l->uid, 'section' => $l->section, 'zone' => $l->zone, 'coat' => $l->coat, 'pass' => $l->pass, 'title' => $l->title, 'recipe' => RecipeFile::write($l->recipe), 'mm' => $l->mm,
             'rings' => $l->rings, 'area_mm2' => $l->area, 'track_mm' => $l->track, 'minutes' => $l->minutes,
             'amounts' => array_map(fn (Amount $a): array => ['material' => $a->material, 'amount' => $a->amount, 'unit' => $a->unit, 'recovered' => $a->recovered], $l->amounts),
-            'started_at' => self::iso($l->startedAt), 'seen' => array_map(fn (array $s): array => ['at' => self::iso($s['at']), 'what' => $s['what']], $l->seen),
+            'started_at' => self::iso($l->startedAt), 'seen' => array_map(fn (array $s): array => ['at' => self::iso($s['at']), 'what' => $s['what'], 'of' => $s['of']], $l->seen),
         ] + ($l->endedAt === null ? [] : ['ended_at' => self::iso($l->endedAt)]) + $l->extra;
     }
 
@@ -168,7 +168,8 @@ final class WorksFile
     public static function fromTime(BenchTime $t): array
     {
         return ['uid' => $t->uid, 'kind' => $t->kind] + ($t->weekday === null ? [] : ['weekday' => $t->weekday]) + ($t->date === null ? [] : ['date' => $t->date])
-            + ($t->kind === 'closed' ? [] : ['from' => BenchTime::clock($t->from), 'to' => BenchTime::clock($t->to), 'hands' => $t->hands]) + $t->extra;
+            + ($t->kind === 'closed' ? [] : ['from' => BenchTime::clock($t->from), 'to' => BenchTime::clock($t->to), 'hands' => $t->hands])
+            + ($t->until === null ? [] : ['until' => $t->until]) + ($t->who === '' ? [] : ['who' => $t->who]) + $t->extra;
     }
 
     /** @return array<string, mixed> */
@@ -185,10 +186,15 @@ final class WorksFile
 
     public static function moment(Record $r, string $key): int
     {
-        $text = $r->text($key);
+        return self::minute($r->text($key), $r->at($key));
+    }
+
+    /** @throws Refusal */
+    public static function minute(string $text, string $at): int
+    {
         $read = DateTimeImmutable::createFromFormat('!Y-m-d\TH:i\Z', $text, new DateTimeZone('UTC'));
         if ($read === false || $read->format('Y-m-d\TH:i\Z') !== $text) {
-            throw new Refusal('expected a moment such as 2026-10-14T18:30Z', $r->at($key));
+            throw new Refusal('expected a moment such as 2026-10-14T18:30Z', $at);
         }
 
         return intdiv($read->getTimestamp(), 60);

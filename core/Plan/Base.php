@@ -5,12 +5,19 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Plan;
 
 use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\Window;
 use IdleRidge\Core\Cure\Milestone;
 
-/** What a move goes over, laid already or itself a move, and what that must have reached first. */
+/** What a move goes over, laid already or itself a move; what that must have reached first, or the window it has to meet. */
 final readonly class Base
 {
-    public function __construct(public Move|Laid $under, public Milestone $milestone)
+    public function __construct(public Move|Laid $under, public Milestone $milestone, public ?Window $window = null)
     {
+    }
+
+    /** @return array{figures: \IdleRidge\Core\Cure\CureFigures, mm: float} */
+    public function cure(): array
+    {
+        return $this->under instanceof Laid ? ['figures' => $this->under->recipe->cure, 'mm' => $this->under->mm] : ['figures' => $this->under->coat->recipe->cure, 'mm' => $this->under->coat->mm];
     }
 }

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Plan;
 
+use Closure;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Project\Section;
-use IdleRidge\Core\Schedule\Job;
 use IdleRidge\Core\Schedule\Problem;
 use IdleRidge\Core\Schedule\Solver;
 use IdleRidge\Core\Schedule\Wait;
 
-/** Every move in a session, as early as its bases allow with a certainty of 80 %, or the reason why it finds none. */
+/** Every move in a session, as early as its bases allow as surely as is asked, or the reason why it finds none. */
 final readonly class BenchPlan
 {
     /** Orders tried: a count, not a time, so that the same layout gives the same plan on every machine. */
@@ -20,15 +20,13 @@ final readonly class BenchPlan
 
     private const SEED = 1;
 
-    /** Grid on which starts are tried against a room that is too cold at times, minutes. */
-    private const COLD_STEP = 10;
-
     /**
      * @param list<Placed> $moves by start
      * @param list<Unplaced> $unplaced
      * @param string $status of the timetable, as the solver names it
+     * @param int $bound no plan of this work has its last hands-on minute earlier
      */
-    private function __construct(public BenchWork $work, public array $moves, public array $unplaced, public string $status)
+    private function __construct(public BenchWork $work, public array $moves, public array $unplaced, public string $status, public int $bound)
     {
     }
 
@@ -40,38 +38,42 @@ final readonly class BenchPlan
     /**
      * The search alone: what it finds holds for the same work until its `planFrom` moves on.
      *
-     * @return array{status: string, starts: array<string, int>, cold: list<string>} starts in minutes of Unix time; moves for which no session is warm enough
+     * @param float $seconds given, the search goes on for so long instead of `$steps`
+     * @param Closure(float): bool|null $each told the share of the time that is spent; false ends the search
+     * @param int|null $until sessions after this moment are left aside
+     * @return array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int} starts and ends in minutes of Unix time; moves for which no session is warm enough
      */
-    public static function solve(BenchWork $work, int $steps = self::STEPS): array
+    public static function solve(BenchWork $work, int $steps = self::STEPS, ?float $seconds = null, ?Closure $each = null, int $seed = self::SEED, ?int $until = null): array
     {
-        [$problem, $zero] = self::problem($work);
+        $of = new PlanProblem($work, $until);
+        $problem = $of->problem;
         // What can never start would make the whole infeasible: it stays out, and so does what waits for it.
-        $answer = Solver::solve($problem->without(self::hopeless($problem)), 20.0, self::SEED, $steps);
+        $answer = Solver::solve($problem->without(self::hopeless($problem)), $seconds ?? 20.0, $seed, $seconds === null ? $steps : PHP_INT_MAX, $work->rules()->first === [] ? [] : [$of->jobs($work->rules()->first)], $each);
         $starts = $answer->finish === null ? Solver::most($problem) : $answer->starts;
-        asort($starts);
-        $cold = array_keys(array_filter($problem->jobs, fn (Job $job): bool => $job->allowed === []));
+        $cold = [];
+        foreach ($problem->jobs as $id => $job) {
+            array_push($cold, ...($job->allowed === [] ? $of->groups[$id] : []));
+        }
 
-        return ['status' => $answer->status, 'starts' => array_map(fn (int $start): int => $start + $zero, $starts), 'cold' => array_map('strval', $cold)];
+        return ['status' => $answer->status, 'at' => $of->moves($starts), 'cold' => $cold, 'bound' => $answer->lowerBound + $of->zero];
     }
 
-    /** @param  array{status: string, starts: array<string, int>, cold: list<string>}  $found */
+    /** @param  array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int}  $found */
     public static function of(BenchWork $work, array $found): self
     {
-        $at = $found['starts'];
-        $why = new Why($work, $at);
+        $why = new Why($work, $found['at']);
         $moves = $unplaced = [];
-        foreach ($at as $id => $start) {
-            $move = $work->moves[$id];
-            $moves[] = new Placed($move, $start, $start + $move->minutes, $why->notEarlier($move));
+        foreach ($found['at'] as $id => [$start, $end]) {
+            $moves[] = new Placed($work->moves[$id], $start, $end, $why->notEarlier($work->moves[$id]));
         }
         foreach ($work->moves as $id => $move) {
-            if (! isset($at[$id])) {
+            if (! isset($found['at'][$id])) {
                 [$kind, $text] = $why->nowhere($move, in_array($id, $found['cold'], true));
                 $unplaced[] = new Unplaced($move, $kind, $text);
             }
         }
 
-        return new self($work, $moves, $unplaced, $found['status']);
+        return new self($work, $moves, $unplaced, $found['status'], $found['bound']);
     }
 
     /**
@@ -82,6 +84,17 @@ final readonly class BenchPlan
     public function session(): ?array
     {
         return $this->work->sessions[0] ?? null;
+    }
+
+    /** @return array<string, array{int, int}> move → its start and end */
+    public function at(): array
+    {
+        $at = [];
+        foreach ($this->moves as $placed) {
+            $at[$placed->move->id] = [$placed->start, $placed->end];
+        }
+
+        return $at;
     }
 
     /** @return list<Placed> */
@@ -103,7 +116,7 @@ final readonly class BenchPlan
      */
     public function notWithin(Move $move, array $session): array
     {
-        return (new Why($this->work, array_column(array_map(fn (Placed $p): array => [$p->move->id, $p->start], $this->moves), 1, 0)))->notWithin($move, $session, $this->freeIn($session));
+        return (new Why($this->work, $this->at()))->notWithin($move, $session, $this->freeIn($session));
     }
 
     /**
@@ -115,7 +128,7 @@ final readonly class BenchPlan
     {
         $current = $this->work->current();
         $from = max($session[0], $this->work->now, $current === null ? 0 : $this->work->endOf($current));
-        $taken = array_sum(array_map(fn (Placed $p): int => $p->move->minutes, $this->within($session[0], $session[1])));
+        $taken = array_sum(array_map(fn (Placed $p): int => $p->minutes(), $this->within($session[0], $session[1])));
 
         return max(0, $session[1] - $from - $taken);
     }
@@ -174,7 +187,7 @@ final readonly class BenchPlan
         $last = null;
         $latest = 0;
         foreach ($this->moves as $placed) {
-            $dry = $this->reached($placed, self::through($placed->move->coat->recipe->cure->minutes), 0.8);
+            $dry = $this->reached($placed, self::through($placed->move->coat->recipe->cure->minutes), $this->work->certainty());
             if ($dry > $latest) {
                 [$last, $latest] = [$placed, $dry];
             }
@@ -195,47 +208,6 @@ final readonly class BenchPlan
         return isset($minutes[Milestone::DryThrough->value]) ? Milestone::DryThrough : Milestone::from((string) array_key_last($minutes));
     }
 
-    /** @return array{Problem, int} the problem, and the moment that is its zero */
-    private static function problem(BenchWork $work): array
-    {
-        $zero = $work->planFrom();
-        $current = $work->current();
-        $free = $current === null ? $zero : $work->endOf($current);
-        $sessions = $hands = $tools = [];
-        foreach ($work->sessions as [$from, $to, $count]) {
-            $from = max($from, $zero, $count > 1 ? $zero : $free);
-            if ($to > $from) {
-                $sessions[] = [$from - $zero, $to - $zero];
-                $hands[] = $count;
-            }
-        }
-        $cold = new ColdHours($work, $sessions, $zero, self::COLD_STEP);
-        $jobs = $waits = $gaps = [];
-        foreach ($work->moves as $id => $move) {
-            $notBefore = 0;
-            foreach ($work->bases[$id] as $base) {
-                if ($base->under instanceof Laid) {
-                    $notBefore = max($notBefore, (int) ceil($work->reached($base->under, $base->milestone, DryGap::CERTAINTY)) - $zero);
-                } else {
-                    $under = $base->under;
-                    $key = implode('/', [$under->coat->recipe->id, $base->milestone->value, $under->coat->mm, $work->drying($under->section)->room->uid]);
-                    $gaps[$key] ??= new DryGap($work->drying($under->section), $under->coat->recipe->cure, $base->milestone, $under->coat->mm, $zero);
-                    $waits[] = Wait::by($under->id, $id, $gaps[$key]);
-                }
-            }
-            // Strips of a pass follow each other: from back to front, or along the track.
-            if ($move->strip > 1 && isset($work->moves[$move->before()])) {
-                $waits[] = Wait::of($move->before(), $id, 0);
-            }
-            foreach ($move->coat->recipe->tools as $tool) {
-                $tools[$tool] = 1;
-            }
-            $jobs[] = Job::of($id, $move->minutes, 1, $move->coat->recipe->tools, $move->section->uid, $notBefore, $cold->allowed($move));
-        }
-
-        return [Problem::of((BenchWork::DAYS + 2) * 1440, max([1, ...$hands]), $tools, $sessions, $jobs, $waits, self::apart($work), $hands), $zero];
-    }
-
     /** @return list<string> */
     private static function hopeless(Problem $problem): array
     {
@@ -248,28 +220,5 @@ final readonly class BenchPlan
         }
 
         return array_values($out);
-    }
-
-    /**
-     * Sparks and vapour never at once.
-     *
-     * @return list<array{string, string}>
-     */
-    private static function apart(BenchWork $work): array
-    {
-        $by = [];
-        foreach ($work->moves as $id => $move) {
-            foreach ($move->coat->recipe->hazards as $hazard) {
-                $by[$hazard][] = $id;
-            }
-        }
-        $pairs = [];
-        foreach ($by['sparks'] ?? [] as $a) {
-            foreach ($by['vapour'] ?? [] as $b) {
-                $pairs[] = [$a, $b];
-            }
-        }
-
-        return $pairs;
     }
 }

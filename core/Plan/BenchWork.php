@@ -4,17 +4,24 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Plan;
 
+use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\Overlap;
+use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\SectionSurvey;
+use IdleRidge\Core\Coats\Window;
 use IdleRidge\Core\Cure\Drying;
 use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Cure\Seen;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
+use LogicException;
 
 /**
  * The work of a layout at a moment: what is laid and how far it has dried, what is still to lay, and what waits for what.
@@ -70,7 +77,7 @@ final class BenchWork
     {
         $room = $this->project->works->room($section);
 
-        return $this->drying[$room->uid] ??= new Drying($room, $this->zone, $this->earliest());
+        return $this->drying[$room->uid] ??= new Drying($room, $this->zone, $this->earliest(), $this->project->works->logs[$room->uid] ?? null, $this->watchedIn($room));
     }
 
     public function dryingOf(Laid $laid): Drying
@@ -93,7 +100,7 @@ final class BenchWork
     /** When something laid has reached a milestone, minutes of Unix time; what is being laid counts from its expected end. */
     public function reached(Laid $laid, Milestone $milestone, float $quantile): float
     {
-        return $this->dryingOf($laid)->reached($laid->recipe->cure, $milestone, $laid->mm, $this->endOf($laid), $quantile, $laid->wetAt());
+        return $this->dryingOf($laid)->reached($laid->recipe->cure, $milestone, $laid->mm, $this->endOf($laid), $quantile, $laid->watched());
     }
 
     public function endOf(Laid $laid): int
@@ -113,9 +120,10 @@ final class BenchWork
         return null;
     }
 
+    /** Whoever touched it and called it wet is believed, whatever it was to be ready for. */
     public function state(Laid $laid): State
     {
-        $dry = isset($laid->recipe->cure->minutes[Milestone::TouchDry->value]) ? $this->reached($laid, Milestone::TouchDry, 0.8) : null;
+        $dry = isset($laid->recipe->cure->minutes[Milestone::TouchDry->value]) ? $this->dryingOf($laid)->reached($laid->recipe->cure, Milestone::TouchDry, $laid->mm, $this->endOf($laid), 0.8, $laid->watched()?->to(Milestone::TouchDry)) : null;
         $next = $this->reached($laid, $laid->recipe->needsOf($laid->recipe), 0.8);
 
         return match (true) {
@@ -136,9 +144,53 @@ final class BenchWork
         return $this->current() === null && $begin > $this->now ? $begin : intdiv($this->now, 5) * 5;
     }
 
+    /** A base's window in the air of a section's room, in minutes of Unix time. */
+    public function windowOf(Base $base, string $section): WindowGap
+    {
+        return new WindowGap($this->drying($this->project->section($section)), $base->cure()['figures'], $base->cure()['mm'], $base->window ?? throw new LogicException('It has no window.'), $this->certainty(), 0);
+    }
+
+    public function rules(): BenchRules
+    {
+        return $this->project->layout->bench;
+    }
+
+    /** How sure a start has to be, 0 … 1. */
+    public function certainty(): float
+    {
+        return $this->rules()->certainty;
+    }
+
+    /**
+     * By when a section has to have come how far: its own date, else that of the show.
+     *
+     * @return array{int, string}|null minutes of Unix time, and the milestone
+     */
+    public function dueOf(Section $section): ?array
+    {
+        $own = $this->rules()->dueOf($section->uid);
+        $date = $own['date'] ?? $this->project->layout->showOn;
+
+        return $date === null ? null : [intdiv((new DateTimeImmutable($date, $this->zone))->getTimestamp(), 60), $own['milestone'] ?? 'travel'];
+    }
+
     public function zone(): DateTimeZone
     {
         return $this->zone;
+    }
+
+    /** @return list<Seen> */
+    private function watchedIn(Room $room): array
+    {
+        $seen = [];
+        foreach ($this->project->works->laid as $laid) {
+            $watched = $laid->watched();
+            if ($watched !== null && $this->project->works->room($this->project->section($laid->section))->uid === $room->uid) {
+                $seen[] = $watched;
+            }
+        }
+
+        return $seen;
     }
 
     private function earliest(): int
@@ -180,18 +232,30 @@ final class BenchWork
             foreach ($this->under($move, $places, $survey) as [$coat, $pass, $overlap]) {
                 $milestone = $move->coat->recipe->needsOf($coat->recipe);
                 foreach ($this->project->works->laidOf($coat->uid, $pass) as $laid) {
-                    $bases[$move->id][] = new Base($laid, $move->coat->recipe->needsOf($laid->recipe));
+                    $bases[$move->id][] = new Base($laid, $move->coat->recipe->needsOf($laid->recipe), $this->window($laid->recipe, $coat, $move->coat));
                 }
                 foreach ($byCoat[$coat->uid][$pass] ?? [] as $below) {
                     $band = $below->band->and($move->band);
                     if ($overlap === null ? $band->y1 < $band->y2 - 1e-6 && $band->x1 < $band->x2 - 1e-6 : $overlap->within($band)) {
-                        $bases[$move->id][] = new Base($below, $milestone);
+                        $bases[$move->id][] = new Base($below, $milestone, $this->window($coat->recipe, $coat, $move->coat));
                     }
                 }
             }
         }
 
         return $bases;
+    }
+
+    /** The window in which a coat has to follow another, by its own recipe or by that of the lower one. */
+    private function window(Recipe $lower, Coat $coat, Coat $upper): ?Window
+    {
+        foreach ([[$upper->recipe->window, true], [$lower->window, false]] as [$window, $own]) {
+            if ($window !== null && $own === ($window->side !== 'above') && $window->rules($lower, $coat->uid === $upper->uid, $upper->recipe)) {
+                return $window;
+            }
+        }
+
+        return null;
     }
 
     /** @return array<string, array{Coat, int, int}> coat uid → coat, stage, place in its build-up */

@@ -19,8 +19,9 @@ final class ColdHours
     public function allowed(Move $move): ?array
     {
         $cure = $move->coat->recipe->cure;
-        $room = $this->work->drying($move->section)->room;
-        if ($cure->filmTemperature === null || min($room->day->temperature, $room->night->temperature) >= $cure->filmTemperature) {
+        $air = $this->work->drying($move->section)->air;
+        $room = $air->room;
+        if ($cure->filmTemperature === null || $air->coldest() >= $cure->filmTemperature) {
             return null;
         }
 

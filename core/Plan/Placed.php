@@ -11,4 +11,16 @@ final readonly class Placed
     public function __construct(public Move $move, public int $start, public int $end, public array $reason)
     {
     }
+
+    /** Hands-on minutes: fewer than the move alone where it shares a set-up. */
+    public function minutes(): int
+    {
+        return $this->end - $this->start;
+    }
+
+    /** Whether it goes on with the pot and set-up of the move before. */
+    public function isJoined(): bool
+    {
+        return $this->minutes() < $this->move->minutes;
+    }
 }

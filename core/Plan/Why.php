@@ -6,29 +6,38 @@ namespace IdleRidge\Core\Plan;
 
 use DateTimeImmutable;
 use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Project\Section;
 
-/** Why a move of a plan does not start earlier, or not at all, in words. Kinds: wait, session, hands, tool, apart, cold. */
+/** Why a move of a plan does not start earlier, or not at all, in words. Kinds: wait, window, session, hands, pot, tool, cold. */
 final class Why
 {
-    /** @param  array<string, int>  $starts minutes of Unix time */
-    public function __construct(private readonly BenchWork $work, private readonly array $starts)
+    /** @param  array<string, array{int, int}>  $at start and end of moves, minutes of Unix time */
+    public function __construct(private readonly BenchWork $work, private readonly array $at)
     {
     }
 
     /** @return array{kind: string, ref: string, text: string} */
     public function notEarlier(Move $move): array
     {
-        $start = $this->starts[$move->id];
+        [$start, $end] = $this->at[$move->id];
         [$ready, $base] = $this->binding($move);
         $session = $this->sessionOf($start);
         if ($base !== null && $ready >= $start) {
             return $this->reason('wait', $this->id($base), "{$this->name($base)} is {$this->reachedWord($base)} at {$this->moment($ready)}");
         }
+        $before = $this->neighbour($move, $start);
+        if ($before !== null && $end - $start < $move->minutes) {
+            return $this->reason('pot', $before->id, "one pot and one set-up with {$this->quoted($before)}");
+        }
+        $held = $this->heldTool($move, $start);
+        if ($held !== null) {
+            return $held;
+        }
         if ($this->isCold($move, $start - 15)) {
             return $this->reason('cold', '', $this->coldWords($move));
         }
-        $before = $this->neighbour($move, $start);
         if ($before !== null) {
             $tools = array_intersect($move->coat->recipe->tools, $before->coat->recipe->tools);
 
@@ -92,7 +101,7 @@ final class Why
             return ['cold', $this->coldWords($move)];
         }
         foreach ($this->work->bases[$move->id] as $base) {
-            if ($base->under instanceof Move && ! isset($this->starts[$base->under->id])) {
+            if ($base->under instanceof Move && ! isset($this->at[$base->under->id])) {
                 return ['order', "It goes over {$this->quoted($base->under)}, which finds no session itself."];
             }
         }
@@ -139,22 +148,56 @@ final class Why
     {
         $under = $base->under;
         if ($under instanceof Laid) {
-            return (int) ceil($this->work->reached($under, $base->milestone, DryGap::CERTAINTY) - 1e-6);
+            return $base->window === null ? (int) ceil($this->work->reached($under, $base->milestone, $this->work->certainty()) - 1e-6) : $this->gap($base, $under->section)->earliest($this->work->endOf($under));
         }
-        $start = $this->starts[$under->id] ?? null;
+        $end = $this->at[$under->id][1] ?? null;
 
-        return $start === null ? null : (int) ceil($this->work->drying($under->section)->reached($under->coat->recipe->cure, $base->milestone, $under->coat->mm, $start + $under->minutes, DryGap::CERTAINTY) - 1e-6);
+        return match (true) {
+            $end === null => null,
+            $base->window !== null => $this->gap($base, $under->section->uid)->earliest($end),
+            default => (int) ceil($this->work->drying($under->section)->reached($under->coat->recipe->cure, $base->milestone, $under->coat->mm, $end, $this->work->certainty()) - 1e-6),
+        };
     }
 
     private function neighbour(Move $move, int $start): ?Move
     {
-        foreach ($this->starts as $id => $at) {
-            if ($id !== $move->id && $at < $start && $at + $this->work->moves[$id]->minutes === $start) {
+        foreach ($this->at as $id => [$from, $to]) {
+            if ($id !== $move->id && $from < $start && $to === $start) {
                 return $this->work->moves[$id];
             }
         }
 
         return null;
+    }
+
+    /** @return array{kind: string, ref: string, text: string}|null a coat that keeps a tool until then */
+    private function heldTool(Move $move, int $start): ?array
+    {
+        $kept = function (string $title, Section $section, CureFigures $cure, float $mm, string $milestone, int $end): int {
+            return (int) ceil($this->work->drying($section)->reached($cure, Milestone::from($milestone), $mm, $end, $this->work->certainty()) - 1e-6);
+        };
+        foreach ($move->coat->recipe->tools as $tool) {
+            foreach ($this->at as $id => [, $to]) {
+                $other = $this->work->moves[$id];
+                $until = $other->coat->recipe->holds[$tool] ?? null;
+                if ($until !== null && $to <= $start && $kept($other->title(), $other->section, $other->coat->recipe->cure, $other->coat->mm, $until, $to) === $start) {
+                    return $this->reason('tool', $tool, "{$this->quoted($other)} keeps the {$tool} until {$this->moment($start)}");
+                }
+            }
+            foreach ($this->work->project->works->laid as $laid) {
+                $until = $laid->recipe->holds[$tool] ?? null;
+                if ($until !== null && (int) ceil($this->work->reached($laid, Milestone::from($until), $this->work->certainty())) === $start) {
+                    return $this->reason('tool', $tool, "“{$laid->title}” keeps the {$tool} until {$this->moment($start)}");
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private function gap(Base $base, string $section): WindowGap
+    {
+        return $this->work->windowOf($base, $section);
     }
 
     private function isCold(Move $move, int $start): bool
@@ -167,8 +210,9 @@ final class Why
     {
         $room = $this->work->drying($move->section)->room;
         $film = $move->coat->recipe->cure->filmTemperature;
+        $coldest = round($this->work->drying($move->section)->air->coldest(), 1);
 
-        return "no film forms under {$film} °C, and {$room->name} falls to {$room->night->temperature} °C at night before it is touch-dry: lay it earlier in the day, or keep the room warm";
+        return "no film forms under {$film} °C, and {$room->name} falls to {$coldest} °C at night before it is touch-dry: lay it earlier in the day, or keep the room warm";
     }
 
     /** @return array{int, int, int}|null */
@@ -198,6 +242,10 @@ final class Why
 
     private function reachedWord(Base $base): string
     {
+        if ($base->window !== null) {
+            return 'right for it';
+        }
+
         return match ($base->milestone->value) {
             'dry_through' => 'dry through', 'touch_dry' => 'touch-dry', default => 'ready for the next coat',
         };

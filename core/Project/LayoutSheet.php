@@ -11,6 +11,7 @@ use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Scale;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Track\Vehicle;
 
 /** What holds for a whole layout. */
@@ -48,6 +49,7 @@ final readonly class LayoutSheet
         public ?string $showOn,
         public float $northDeg,
         public bool $feltGrade,
+        public BenchRules $bench,
     ) {
     }
 
@@ -83,6 +85,7 @@ final readonly class LayoutSheet
         ?string $showOn = null,
         float $northDeg = 90.0,
         bool $feltGrade = true,
+        ?BenchRules $bench = null,
     ): self {
         Refusal::unlessBetween($northDeg, -360.0, 360.0, 'The direction of north', '°', 'north_deg');
         if ($showOn !== null && ! self::isDate($showOn)) {
@@ -118,7 +121,7 @@ final readonly class LayoutSheet
         return new self(
             $uid, trim($name), Scale::oneTo($ratio), $gauge, $units, $zone, $currency,
             array_values(array_intersect(self::EDGES, $viewingEdges)), trim($region), trim($season),
-            $vehicles, $clearanceMargin, $faceLimitDeg, $bankReach, $tension, $stiffness, $cuts ?? CutSettings::of(), $typed, $extra, $showOn, $northDeg, $feltGrade,
+            $vehicles, $clearanceMargin, $faceLimitDeg, $bankReach, $tension, $stiffness, $cuts ?? CutSettings::of(), $typed, $extra, $showOn, $northDeg, $feltGrade, $bench ?? BenchRules::of(),
         );
     }
 
@@ -153,12 +156,12 @@ final readonly class LayoutSheet
         return $vehicles;
     }
 
-    /** The same layout with a date on which it is shown. */
-    public function showing(?string $date): self
+    /** The same layout with a date on which it is shown, and other rules of planning. */
+    public function planned(?string $showOn, BenchRules $bench): self
     {
         return self::of(
             $this->uid, $this->name, $this->scale->ratio, $this->gauge, $this->units, $this->zone, $this->currency, $this->viewingEdges, $this->region, $this->season, $this->vehicles,
-            $this->clearanceMargin, $this->faceLimitDeg, $this->bankReach, $this->tension, $this->stiffness, $this->cuts, $this->typed, $this->extra, $date, $this->northDeg, $this->feltGrade,
+            $this->clearanceMargin, $this->faceLimitDeg, $this->bankReach, $this->tension, $this->stiffness, $this->cuts, $this->typed, $this->extra, $showOn, $this->northDeg, $this->feltGrade, $bench,
         );
     }
 

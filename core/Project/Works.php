@@ -9,6 +9,7 @@ use IdleRidge\Core\Coats\Colour;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Measure\Refusal;
@@ -27,8 +28,9 @@ final readonly class Works
      * @param list<JournalEntry> $journal
      * @param list<OwnRecipe> $recipes
      * @param list<Colour> $colours
+     * @param array<string, AirLog> $logs room uid → what was read there
      */
-    public function __construct(public array $zones = [], public array $coats = [], public array $laid = [], public array $rooms = [], public array $times = [], public array $journal = [], public Store $store = new Store, public array $recipes = [], public array $colours = [])
+    public function __construct(public array $zones = [], public array $coats = [], public array $laid = [], public array $rooms = [], public array $times = [], public array $journal = [], public Store $store = new Store, public array $recipes = [], public array $colours = [], public array $logs = [])
     {
     }
 
@@ -85,6 +87,12 @@ final readonly class Works
         foreach ($sections as $k => $section) {
             if ($section->room !== null && ! in_array($section->room, $rooms, true)) {
                 $faults[] = new Refusal('There is no such room.', "/sections/{$k}/room");
+            }
+        }
+
+        foreach (array_keys($this->logs) as $k => $room) {
+            if (! in_array((string) $room, $rooms, true)) {
+                $faults[] = new Refusal('There is no such room.', "/air/{$k}/room");
             }
         }
 

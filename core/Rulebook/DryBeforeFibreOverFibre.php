@@ -10,7 +10,6 @@ use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Plan\BenchPlan;
-use IdleRidge\Core\Plan\DryGap;
 
 /** Fibre laid over fibre before that was dry through: what stands is flattened and pulled out. */
 final class DryBeforeFibreOverFibre implements WorkRule
@@ -30,7 +29,7 @@ final class DryBeforeFibreOverFibre implements WorkRule
                 if ($under->endedAt === null || $under->endedAt > $over->startedAt || [$under->coat, $under->pass] === [$over->coat, $over->pass] || ! $this->overlap($plan, $under, $over)) {
                     continue;
                 }
-                $dry = $work->reached($under, BenchPlan::through($under->recipe->cure->minutes), DryGap::CERTAINTY);
+                $dry = $work->reached($under, BenchPlan::through($under->recipe->cure->minutes), $work->certainty());
                 if ($over->startedAt < $dry) {
                     $area = $work->surveys[$over->section]->zones[$over->zone] ?? null;
                     [$x, $y] = $area?->middle() ?? [0.0, 0.0];

@@ -9,12 +9,16 @@ use DateTimeZone;
 use IdleRidge\Core\Measure\Refusal;
 
 /**
- * When there are hands at the bench, local wall time: every week on a day, once on a date, or a date without. `from` and
- * `to` are minutes of the day.
+ * When there are hands at the bench, local wall time: every week on a day, once on a date, or on every day of a visit; dates
+ * without, and hours that are taken by other things. `from` and `to` are minutes of the day.
  */
 final readonly class BenchTime
 {
+    public const KINDS = ['weekly', 'single', 'visit', 'closed', 'busy'];
+
     public const DAYS = [1 => 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+
+    private const LONGEST = 60;
 
     /** @param  array<string, mixed>  $extra */
     private function __construct(
@@ -26,26 +30,31 @@ final readonly class BenchTime
         public int $to,
         public int $hands,
         public array $extra,
+        public ?string $until,
+        public string $who,
     ) {
     }
 
     /**
      * @param array<string, mixed> $extra
+     * @param string|null $until last date of a visit or of closed days
+     * @param string $who is there, or what takes the hours
      *
      * @throws Refusal naming the field
      */
-    public static function of(string $uid, string $kind, ?int $weekday, ?string $date, int $from, int $to, int $hands = 1, array $extra = []): self
+    public static function of(string $uid, string $kind, ?int $weekday, ?string $date, int $from, int $to, int $hands = 1, array $extra = [], ?string $until = null, string $who = ''): self
     {
-        if (! in_array($kind, ['weekly', 'single', 'closed'], true)) {
-            throw new Refusal('A session is weekly, single or closed.', 'kind');
+        if (! in_array($kind, self::KINDS, true)) {
+            throw new Refusal('A session is one of '.implode(', ', self::KINDS).'.', 'kind');
         }
         if ($kind === 'weekly' && ! isset(self::DAYS[$weekday ?? 0])) {
             throw new Refusal('Choose a day of the week.', 'weekday');
         }
         if ($kind !== 'weekly') {
-            $read = DateTimeImmutable::createFromFormat('!Y-m-d', (string) $date);
-            if ($read === false || $read->format('Y-m-d') !== $date) {
-                throw new Refusal("“{$date}” is not a date; type it as 2026-10-14.", 'date');
+            $first = self::dayOf((string) $date, 'date');
+            $days = $until === null ? 0 : (int) $first->diff(self::dayOf($until, 'until'))->format('%r%a');
+            if ($days < 0 || $days > self::LONGEST) {
+                throw new Refusal($days < 0 ? 'It ends before it begins.' : 'At most '.self::LONGEST.' days.', 'until');
             }
         }
         if ($kind !== 'closed') {
@@ -55,8 +64,27 @@ final readonly class BenchTime
             }
         }
         Refusal::unlessBetween($hands, 1, 20, 'The hands', '', 'hands');
+        if (mb_strlen($who) > 80) {
+            throw new Refusal('At most 80 characters.', 'who');
+        }
+        $through = in_array($kind, ['visit', 'closed'], true) && $until !== $date ? $until : null;
 
-        return new self($uid, $kind, $kind === 'weekly' ? $weekday : null, $kind === 'weekly' ? null : $date, $kind === 'closed' ? 0 : $from, $kind === 'closed' ? 0 : $to, $hands, $extra);
+        return new self($uid, $kind, $kind === 'weekly' ? $weekday : null, $kind === 'weekly' ? null : $date, $kind === 'closed' ? 0 : $from, $kind === 'closed' ? 0 : $to, $hands, $extra, $through, trim($who));
+    }
+
+    private static function dayOf(string $text, string $place): DateTimeImmutable
+    {
+        $read = DateTimeImmutable::createFromFormat('!Y-m-d', $text);
+
+        return $read !== false && $read->format('Y-m-d') === $text ? $read : throw new Refusal($text === '' ? 'A date is missing; type it as 2026-10-14.' : "“{$text}” is not a date; type it as 2026-10-14.", $place);
+    }
+
+    /** Whether it is about a day. */
+    public function isOn(DateTimeImmutable $day): bool
+    {
+        $date = $day->format('Y-m-d');
+
+        return $this->kind === 'weekly' ? (int) $day->format('N') === $this->weekday : $date >= $this->date && $date <= ($this->until ?? $this->date);
     }
 
     /** "19:30", "7.30" or "19" as minutes of the day. */
@@ -79,40 +107,117 @@ final readonly class BenchTime
      * Sessions that end after a moment, in order, those that overlap or touch as one; minutes of Unix time.
      *
      * @param list<self> $times
-     * @return list<array{int, int, int}> from, to, hands
+     * @return list<array{int, int, int}> from, to, the most hands
      */
     public static function sessions(array $times, DateTimeZone $zone, int $from, int $days): array
     {
-        $closed = [];
-        foreach ($times as $time) {
-            if ($time->kind === 'closed') {
-                $closed[$time->date] = true;
+        $out = [];
+        foreach (self::pieces($times, $zone, $from, $days) as [$begin, $end, $hands]) {
+            $last = count($out) - 1;
+            if ($last >= 0 && $begin <= $out[$last][1]) {
+                $out[$last] = [$out[$last][0], $end, max($hands, $out[$last][2])];
+            } else {
+                $out[] = [$begin, $end, $hands];
             }
         }
-        $out = [];
+
+        return array_values(array_filter($out, fn (array $s): bool => $s[1] > $from));
+    }
+
+    /**
+     * From when on how many hands there are, within a session.
+     *
+     * @param list<self> $times
+     * @param array{int, int, int} $session
+     * @return list<array{int, int}>
+     */
+    public static function hands(array $times, DateTimeZone $zone, array $session): array
+    {
+        $steps = [];
+        foreach (self::pieces($times, $zone, $session[0], 2) as [$begin, $end, $hands]) {
+            if ($begin < $session[1] && $end > $session[0] && ($steps === [] || $steps[count($steps) - 1][1] !== $hands)) {
+                $steps[] = [max($begin, $session[0]), $hands];
+            }
+        }
+
+        return $steps === [] ? [[$session[0], $session[2]]] : $steps;
+    }
+
+    /**
+     * Bench times at whose beginning or end the clocks change, and what becomes of them.
+     *
+     * @param list<self> $times
+     * @return list<string>
+     */
+    public static function clockChanges(array $times, DateTimeZone $zone, int $from, int $days): array
+    {
+        $said = [];
+        foreach ($zone->getTransitions($from * 60, ($from + 1440 * $days) * 60) ?: [] as $k => $change) {
+            $day = (new DateTimeImmutable('@'.$change['ts']))->setTimezone($zone)->setTime(0, 0);
+            foreach ($k === 0 ? [] : $times as $time) {
+                foreach ($time->isOn($day) && $time->kind !== 'closed' ? [$time->from, $time->to] : [] as $minute) {
+                    $at = $day->setTime(intdiv($minute, 60), $minute % 60);
+                    $words = $day->format('D j M').', '.self::clock($minute);
+                    if ($at->format('H:i') !== self::clock($minute % 1440)) {
+                        $said[] = "{$words}: the clocks skip that hour; ".$at->format('H:i').' is taken.';
+                    } elseif ($at->setTimestamp($at->getTimestamp() + 3600)->format('H:i') === $at->format('H:i')) {
+                        $said[] = "{$words}: the clocks have that hour twice; the second is taken.";
+                    }
+                }
+            }
+        }
+
+        return array_values(array_unique($said));
+    }
+
+    /**
+     * Stretches with the same hands all along, in order; where several overlap the most hands count, and what is closed or
+     * busy is taken out.
+     *
+     * @param list<self> $times
+     * @return list<array{int, int, int}>
+     */
+    private static function pieces(array $times, DateTimeZone $zone, int $from, int $days): array
+    {
+        $open = $busy = [];
         $day = (new DateTimeImmutable('@'.$from * 60))->setTimezone($zone)->setTime(0, 0);
         for ($k = 0; $k < $days; $k++) {
-            $date = $day->format('Y-m-d');
-            foreach ($times as $time) {
-                $here = $time->kind === 'weekly' ? (int) $day->format('N') === $time->weekday : $time->kind === 'single' && $time->date === $date;
-                if ($here && ! isset($closed[$date])) {
-                    $out[] = [self::moment($day, $time->from), self::moment($day, $time->to), $time->hands];
+            $here = array_values(array_filter($times, fn (self $time): bool => $time->isOn($day)));
+            $closed = array_filter($here, fn (self $time): bool => $time->kind === 'closed') !== [];
+            foreach ($closed ? [] : $here as $time) {
+                $stretch = [self::moment($day, $time->from), self::moment($day, $time->to), $time->hands];
+                if ($time->kind === 'busy') {
+                    $busy[] = $stretch;
+                } elseif ($stretch[1] > $stretch[0]) {
+                    $open[] = $stretch;
                 }
             }
             $day = $day->modify('+1 day');
         }
-        sort($out);
-        $joined = [];
-        foreach ($out as [$begin, $end, $hands]) {
-            $last = count($joined) - 1;
-            if ($last >= 0 && $begin <= $joined[$last][1]) {
-                $joined[$last] = [$joined[$last][0], max($end, $joined[$last][1]), max($hands, $joined[$last][2])];
-            } elseif ($end > $begin) {
-                $joined[] = [$begin, $end, $hands];
+        $edges = array_merge(...array_map(fn (array $s): array => [$s[0], $s[1]], [...$open, ...$busy]), ...[[]]);
+        $edges = array_values(array_unique($edges));
+        sort($edges);
+        sort($open);
+        $out = [];
+        $first = 0;
+        for ($k = 0; $k < count($edges) - 1; $k++) {
+            [$begin, $end] = [$edges[$k], $edges[$k + 1]];
+            while ($first < count($open) && $open[$first][1] <= $begin && $open[$first][0] < $begin) {
+                $first++;
+            }
+            $hands = 0;
+            for ($s = $first; $s < count($open) && $open[$s][0] <= $begin; $s++) {
+                $hands = $open[$s][1] >= $end ? max($hands, $open[$s][2]) : $hands;
+            }
+            foreach ($busy as [$from2, $to2]) {
+                $hands = $from2 <= $begin && $to2 >= $end ? 0 : $hands;
+            }
+            if ($hands > 0) {
+                $out[] = [$begin, $end, $hands];
             }
         }
 
-        return array_values(array_filter($joined, fn (array $s): bool => $s[1] > $from));
+        return $out;
     }
 
     /** A wall time as a moment; an hour that the clocks repeat counts the second time. */

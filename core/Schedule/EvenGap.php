@@ -21,6 +21,11 @@ final readonly class EvenGap implements Gap
         return $this->max === null ? null : $end + $this->max;
     }
 
+    public function again(int $end): ?int
+    {
+        return null;
+    }
+
     public function least(): int
     {
         return $this->min;

@@ -13,6 +13,9 @@ interface Gap
     /** The last start for a job that ran from `$start` to `$end`; null when there is none. */
     public function latest(int $start, int $end): ?int;
 
+    /** From when on it may start again once the last start is missed; null when it never may. */
+    public function again(int $end): ?int;
+
     /** The least that can ever lie between. */
     public function least(): int;
 }

@@ -14,8 +14,35 @@ final class Generator
     /** How often jobs may be pushed back before an order is given up. */
     private const PUSHES = 80;
 
+    /** @var array<string, list<string>> job → those that wait for it */
+    private array $after = [];
+
+    /** @var array<string, list<int>> job → the session of each of its windows */
+    private array $sessionOf = [];
+
+    /** @var array<int, list<string>> session → jobs placed in it */
+    private array $placed = [];
+
+    /** @var array<string, list<array{int, int}>> tool → from when to when it is taken */
+    private array $taken = [];
+
+    /** @var array<string, int> */
+    private array $starts = [];
+
     public function __construct(private readonly Problem $problem, private readonly Windows $windows)
     {
+        foreach ($problem->waits as $wait) {
+            $this->after[$wait->after][] = $wait->before;
+        }
+        foreach ($windows->of as $id => $ranges) {
+            $session = 0;
+            foreach ($ranges as [$from]) {
+                while ($problem->sessions[$session][1] <= $from) {
+                    $session++;
+                }
+                $this->sessionOf[$id][] = $session;
+            }
+        }
     }
 
     /**
@@ -25,145 +52,220 @@ final class Generator
      */
     public function place(array $order, bool $most = false): ?array
     {
-        $floors = [];
+        $floors = $gone = [];
         for ($push = 0; $push < self::PUSHES; $push++) {
-            $starts = [];
-            $left = $order;
-            while ($left !== []) {
-                $next = $this->firstFree($left, $starts);
-                if ($next === null) {
-                    return $most ? $starts : null;
-                }
-                $id = $left[$next];
-                array_splice($left, $next, 1);
-                $start = $this->earliest($id, $starts, $floors[$id] ?? 0);
-                if ($start === null) {
-                    if ($most) {
-                        continue;
-                    }
-
-                    return null;
-                }
-                $late = $this->overrun($id, $start, $starts);
-                if ($late !== null) {
-                    [$earlier, $floor] = $late;
-                    $floors[$earlier] = $floor;
-
-                    continue 2;
-                }
-                $starts[$id] = $start;
+            $late = $this->attempt(array_values(array_diff($order, $gone)), $floors, $most);
+            if ($late === null) {
+                return $this->starts;
             }
-
-            return $starts;
+            [$id, $floor] = $late;
+            if ($floor === null) {
+                return null;
+            }
+            $floors[$id] = $floor;
+            if ($most && $push === self::PUSHES - 2) {
+                // What is pushed for ever stays out, and all is placed without it.
+                $gone[] = $id;
+                $floors = [];
+                $push = 0;
+            }
         }
 
         return null;
     }
 
     /**
-     * @param list<string> $left
-     * @param array<string, int> $starts
+     * @param list<string> $order
+     * @param array<string, int> $floors
+     * @return array{string, int|null}|null null when all is placed; else the job to push back, and from when on it may start
      */
-    private function firstFree(array $left, array $starts): ?int
+    private function attempt(array $order, array $floors, bool $most): ?array
     {
-        foreach ($left as $k => $id) {
-            foreach ($this->problem->before[$id] ?? [] as $wait) {
-                if (! isset($starts[$wait->after])) {
-                    continue 2;
+        $this->placed = $this->starts = [];
+        $this->taken = $this->problem->taken;
+        $open = [];
+        foreach ($order as $id) {
+            $open[$id] = count($this->problem->before[$id] ?? []);
+        }
+        $rank = array_flip($order);
+        $free = new RankQueue;
+        foreach ($open as $id => $count) {
+            if ($count === 0) {
+                $free->insert((string) $id, $rank[$id]);
+            }
+        }
+        while (($id = $free->next()) !== null) {
+            $start = $this->earliest($id, $floors[$id] ?? 0);
+            if (is_array($start)) {
+                return $start;
+            }
+            if ($start === null) {
+                if (! $most) {
+                    return [$id, null];
+                }
+
+                continue;
+            }
+            $this->put($id, $start);
+            foreach ($this->after[$id] ?? [] as $next) {
+                if (isset($open[$next]) && --$open[$next] === 0) {
+                    $free->insert($next, $rank[$next]);
                 }
             }
-
-            return $k;
         }
 
         return null;
     }
 
-    /** @param  array<string, int>  $starts */
-    private function earliest(string $id, array $starts, int $floor): ?int
+    private function put(string $id, int $start): void
     {
         $job = $this->problem->jobs[$id];
-        foreach ($this->problem->before[$id] ?? [] as $wait) {
-            $floor = max($floor, $wait->gap->earliest($starts[$wait->after] + $this->problem->jobs[$wait->after]->minutes));
+        $this->starts[$id] = $start;
+        foreach ($this->windows->of[$id] as $k => [$from, $to]) {
+            if ($start >= $from && $start <= $to) {
+                $this->placed[$this->sessionOf[$id][$k]][] = $id;
+
+                break;
+            }
         }
-        foreach ($this->windows->of[$id] as [$from, $to]) {
+        foreach ($job->tools as $tool) {
+            $end = $start + $job->minutes;
+            $this->taken[$tool][] = [$start, isset($job->holds[$tool]) ? max($end, $job->holds[$tool]->earliest($end)) : $end];
+        }
+    }
+
+    /**
+     * The first start at which a job fits; null when there is none, and where a greatest wait would be overrun the earlier job
+     * with the start it has to be pushed back to.
+     *
+     * @return int|array{string, int}|null
+     */
+    private function earliest(string $id, int $floor): int|array|null
+    {
+        $job = $this->problem->jobs[$id];
+        $floor = max($floor, $job->notBefore);
+        $ends = [];
+        foreach ($this->problem->before[$id] ?? [] as $wait) {
+            $ends[$wait->after] = $this->starts[$wait->after] + $this->problem->jobs[$wait->after]->minutes;
+            $floor = max($floor, $wait->gap->earliest($ends[$wait->after]));
+        }
+        $missed = null;
+        foreach ($this->windows->of[$id] as $k => [$from, $to]) {
             $start = max($from, $floor);
             while ($start <= $to) {
-                $free = $this->freeFrom($job, $start, $starts);
+                $free = $this->freeFrom($job, $start, $this->sessionOf[$id][$k]);
                 if ($free === $start) {
-                    return $start;
+                    $held = $this->held($id, $start, $ends);
+                    if ($held === null) {
+                        return $start;
+                    }
+                    [$free, $late] = $held;
+                    $missed ??= $late;
+                    if ($free === null) {
+                        return $late;
+                    }
                 }
                 $start = $free;
             }
         }
 
-        return null;
+        return $missed;
     }
 
     /**
-     * The start itself if the job fits there, otherwise the earliest later minute worth trying.
+     * What keeps a start from coming so late after the jobs before it.
      *
-     * @param array<string, int> $starts
+     * @param array<string, int> $ends
+     * @return array{int|null, array{string, int}}|null the next start worth trying, if any, and the earlier job with the start it would have to have
      */
-    private function freeFrom(Job $job, int $start, array $starts): int
+    private function held(string $id, int $start, array $ends): ?array
     {
-        $end = $start + $job->minutes;
-        $most = $this->problem->handsAt($start);
-        $events = [];
-        $next = PHP_INT_MAX;
-        foreach ($starts as $other => $at) {
-            $until = $at + $this->problem->jobs[$other]->minutes;
-            if ($at < $end && $until > $start) {
-                if (in_array($other, $this->problem->others[$job->id] ?? [], true)) {
-                    return $until;
+        foreach ($this->problem->before[$id] ?? [] as $wait) {
+            $end = $ends[$wait->after];
+            $latest = $wait->gap->latest($this->starts[$wait->after], $end);
+            if ($latest !== null && $start > $latest) {
+                $again = $wait->gap->again($end);
+                if ($again === null || $start < $again) {
+                    return [$again, [$wait->after, $this->starts[$wait->after] + $start - $latest]];
                 }
-                $events[$other] = [$at, $until];
-                $next = min($next, $until);
             }
         }
-        // Between events nothing changes: look at the start and wherever another job begins.
-        foreach ([$start, ...array_filter(array_column($events, 0), fn (int $at): bool => $at > $start)] as $minute) {
+
+        return null;
+    }
+
+    /** The start itself if the job fits there, otherwise the earliest later minute worth trying. */
+    private function freeFrom(Job $job, int $start, int $session): int
+    {
+        $end = $start + $job->minutes;
+        $others = $this->problem->others[$job->id] ?? [];
+        $events = [];
+        $minutes = [$start];
+        $next = PHP_INT_MAX;
+        foreach ($this->placed[$session] ?? [] as $other) {
+            $at = $this->starts[$other];
+            $until = $at + $this->problem->jobs[$other]->minutes;
+            if ($at < $end && $until > $start) {
+                if ($others !== [] && in_array($other, $others, true)) {
+                    return $until;
+                }
+                $events[] = [$at, $until, $this->problem->jobs[$other]->hands];
+                $next = min($next, $until);
+                if ($at > $start) {
+                    $minutes[] = $at;
+                }
+            }
+        }
+        $steps = $this->problem->steps[$session];
+        foreach ($steps as [$from]) {
+            if ($from > $start && $from < $end) {
+                $minutes[] = $from;
+            }
+            if ($from > $start) {
+                $next = min($next, $from);
+            }
+        }
+        // Between these minutes nothing changes.
+        foreach ($minutes as $minute) {
             $hands = $job->hands;
-            $tools = array_fill_keys($job->tools, 1);
-            foreach ($events as $other => [$at, $until]) {
+            foreach ($events as [$at, $until, $its]) {
                 if ($at <= $minute && $until > $minute) {
-                    $hands += $this->problem->jobs[$other]->hands;
-                    foreach ($this->problem->jobs[$other]->tools as $tool) {
-                        if (isset($tools[$tool])) {
-                            $tools[$tool]++;
-                        }
-                    }
+                    $hands += $its;
+                }
+            }
+            $most = 0;
+            foreach ($steps as [$from, $there]) {
+                if ($from <= $minute) {
+                    $most = $there;
                 }
             }
             if ($hands > $most) {
                 return $next;
             }
-            foreach ($tools as $tool => $used) {
-                if ($used > $this->problem->tools[$tool]) {
-                    return $next;
-                }
+        }
+        foreach ($job->tools as $tool) {
+            $free = $this->toolFrom($job, $tool, $start, $end);
+            if ($free !== $start) {
+                return $free;
             }
         }
 
         return $start;
     }
 
-    /**
-     * The earlier job of a wait that a start would overrun, and from when on it has to start instead.
-     *
-     * @param array<string, int> $starts
-     * @return array{string, int}|null
-     */
-    private function overrun(string $id, int $start, array $starts): ?array
+    private function toolFrom(Job $job, string $tool, int $start, int $end): int
     {
-        foreach ($this->problem->before[$id] ?? [] as $wait) {
-            $minutes = $this->problem->jobs[$wait->after]->minutes;
-            $latest = $wait->gap->latest($starts[$wait->after], $starts[$wait->after] + $minutes);
-            if ($latest !== null && $start > $latest) {
-                return [$wait->after, $starts[$wait->after] + $start - $latest];
+        $until = isset($job->holds[$tool]) ? max($end, $job->holds[$tool]->earliest($end)) : $end;
+        $over = array_values(array_filter($this->taken[$tool] ?? [], fn (array $t): bool => $t[0] < $until && $t[1] > $start));
+        if (count($over) < $this->problem->tools[$tool]) {
+            return $start;
+        }
+        foreach ([$start, ...array_filter(array_column($over, 0), fn (int $at): bool => $at > $start)] as $minute) {
+            if (count(array_filter($over, fn (array $t): bool => $t[0] <= $minute && $t[1] > $minute)) >= $this->problem->tools[$tool]) {
+                return min([PHP_INT_MAX, ...array_column($over, 1)]);
             }
         }
 
-        return null;
+        return $start;
     }
 }

@@ -8,7 +8,7 @@ use IdleRidge\Core\Measure\Refusal;
 
 /**
  * Jobs to fit into bench sessions. Times are whole minutes from 0; sessions are [from, to], in order, disjoint, each with
- * the hands of the problem or its own.
+ * the hands of the problem or its own, which may change while it lasts.
  */
 final readonly class Problem
 {
@@ -20,7 +20,8 @@ final readonly class Problem
      * @param list<array{string, string}> $apart
      * @param array<string, list<Wait>> $before job → the waits that end with it
      * @param array<string, list<string>> $others job → jobs it must not overlap
-     * @param list<int> $sessionHands
+     * @param list<list<array{int, int}>> $steps of each session: from when on, how many hands
+     * @param array<string, list<array{int, int}>> $taken tool → from when to when something else has one
      */
     private function __construct(
         public int $horizon,
@@ -32,7 +33,8 @@ final readonly class Problem
         public array $apart,
         public array $before,
         public array $others,
-        private array $sessionHands,
+        public array $steps,
+        public array $taken,
     ) {
     }
 
@@ -42,11 +44,13 @@ final readonly class Problem
      * @param list<array{int, int}> $sessions
      * @param array<string, int> $tools
      * @param list<array{string, string}> $apart
-     * @param list<int> $sessionHands hands in each session; the problem's where none is given
+     * @param list<int|list<array{int, int}>> $sessionHands hands in each session, or from when on how many; the problem’s where none is given
+     * @param array<string, list<array{int, int}>> $taken
+     * @param array<string, list<array{int, int}>> $taken
      *
      * @throws Refusal with a JSON pointer
      */
-    public static function of(int $horizon, int $hands, array $tools, array $sessions, array $jobs, array $waits = [], array $apart = [], array $sessionHands = []): self
+    public static function of(int $horizon, int $hands, array $tools, array $sessions, array $jobs, array $waits = [], array $apart = [], array $sessionHands = [], array $taken = []): self
     {
         Refusal::unlessBetween($horizon, 1, 10_000_000, 'The horizon', 'min', '/horizon');
         Refusal::unlessBetween($hands, 1, 50, 'The hands', '', '/hands');
@@ -91,7 +95,13 @@ final readonly class Problem
             $others[$b][] = $a;
         }
 
-        return new self($horizon, $hands, $tools, $sessions, $byId, $waits, $apart, $before, $others, $sessionHands);
+        $steps = [];
+        foreach ($sessions as $k => [$from]) {
+            $here = $sessionHands[$k] ?? $hands;
+            $steps[] = is_int($here) ? [[$from, $here]] : $here;
+        }
+
+        return new self($horizon, $hands, $tools, $sessions, $byId, $waits, $apart, $before, $others, $steps, $taken);
     }
 
     /**
@@ -106,23 +116,47 @@ final readonly class Problem
         return $ids === [] ? $this : self::of(
             $this->horizon, $this->hands, $this->tools, $this->sessions, array_values(array_diff_key($this->jobs, $gone)),
             array_values(array_filter($this->waits, fn (Wait $w): bool => ! isset($gone[$w->after]) && ! isset($gone[$w->before]))),
-            array_values(array_filter($this->apart, fn (array $pair): bool => ! isset($gone[$pair[0]]) && ! isset($gone[$pair[1]]))), $this->sessionHands,
+            array_values(array_filter($this->apart, fn (array $pair): bool => ! isset($gone[$pair[0]]) && ! isset($gone[$pair[1]]))), $this->steps, $this->taken,
         );
     }
 
-    /** The hands there are in the session that a minute lies in. */
-    public function handsAt(int $minute): int
+    /** The most hands there are at once in a session. */
+    public function mostHands(int $session): int
     {
-        if ($this->sessionHands === []) {
-            return $this->hands;
-        }
-        foreach ($this->sessions as $k => [$from, $to]) {
-            if ($minute >= $from && $minute < $to) {
-                return $this->sessionHands[$k] ?? $this->hands;
-            }
+        return max([0, ...array_column($this->steps[$session], 1)]);
+    }
+
+    /** Minutes of hands in a session. */
+    public function capacity(int $session): int
+    {
+        $sum = 0;
+        foreach ($this->steps[$session] as $k => [$from, $hands]) {
+            $sum += (($this->steps[$session][$k + 1][0] ?? $this->sessions[$session][1]) - $from) * $hands;
         }
 
-        return $this->hands;
+        return $sum;
+    }
+
+    /** @return list<string> jobs that wait for each other in a circle, in order; empty when none do */
+    public function circle(): array
+    {
+        $left = array_diff_key($this->jobs, array_flip($this->sorted()));
+        $path = [];
+        $at = array_key_first($left);
+        // Whatever is left waits for something else that is left: going back must come round.
+        while ($at !== null && ! isset($path[$at])) {
+            $path[$at] = true;
+            foreach ($this->before[$at] ?? [] as $wait) {
+                if (isset($left[$wait->after])) {
+                    $at = $wait->after;
+
+                    break;
+                }
+            }
+        }
+        $names = array_map('strval', array_keys($path));
+
+        return $at === null ? [] : array_reverse(array_slice($names, (int) array_search((string) $at, $names, true)));
     }
 
     /**
@@ -131,6 +165,14 @@ final readonly class Problem
      * @return list<string>|null
      */
     public function inOrder(): ?array
+    {
+        $out = $this->sorted();
+
+        return count($out) === count($this->jobs) ? $out : null;
+    }
+
+    /** @return list<string> as far as no circle stands in the way */
+    private function sorted(): array
     {
         $open = [];
         $after = [];
@@ -152,6 +194,6 @@ final readonly class Problem
             }
         }
 
-        return count($out) === count($this->jobs) ? $out : null;
+        return $out;
     }
 }

@@ -47,7 +47,7 @@ final class Reasons
                 if (in_array($other, $problem->others[$id] ?? [], true)) {
                     return self::reason('apart', (string) $other, "must not overlap “{$other}”");
                 }
-                $tools = array_intersect($problem->jobs[$id]->tools, $job->tools);
+                $tools = array_values(array_intersect($problem->jobs[$id]->tools, $job->tools));
                 if ($tools !== []) {
                     return self::reason('tool', (string) reset($tools), "“{$other}” has the ".reset($tools).' until then');
                 }

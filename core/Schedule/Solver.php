@@ -4,21 +4,32 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Schedule;
 
+use Closure;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * Plans by trying orders of priority: the listed one, those by the work that still follows, and then changes of the best,
- * accepted now and then though worse (simulated annealing: S. Kirkpatrick et al., Science 220, 1983), within a budget of
- * time. A plan is always valid; that there is none is only said when it is proven.
+ * Plans by trying orders of priority: those given, the listed one, those by the work that still follows, and then changes of
+ * the best, accepted now and then though worse (simulated annealing: S. Kirkpatrick et al., Science 220, 1983), within a
+ * budget of time. A plan is always valid; that there is none is only said when it is proven.
  */
 final class Solver
 {
-    public static function solve(Problem $problem, float $seconds = 2.0, int $seed = 1, int $steps = PHP_INT_MAX): Timetable
+    private const HEAT = 0.02;
+
+    private const COOLING = 0.99;
+
+    private const FRESH_AFTER = 400;
+
+    /**
+     * @param list<list<string>> $first orders to try first, such as that of an earlier plan
+     * @param Closure(float): bool|null $each called with the share of the budget that is spent; false ends the search
+     */
+    public static function solve(Problem $problem, float $seconds = 2.0, int $seed = 1, int $steps = PHP_INT_MAX, array $first = [], ?Closure $each = null): Timetable
     {
         $order = $problem->inOrder();
         if ($order === null) {
-            return new Timetable('infeasible', null, 0, [], 'Jobs wait for each other in a circle.');
+            return new Timetable('infeasible', null, 0, [], 'Jobs wait for each other in a circle: '.implode(', ', array_map(fn (string $id): string => "“{$id}”", $problem->circle())).'.');
         }
         $windows = Windows::in($problem);
         if ($windows->impossible !== null) {
@@ -27,15 +38,17 @@ final class Solver
         if ($problem->jobs === []) {
             return new Timetable('optimal', 0, 0, []);
         }
-        $bound = self::lowerBound($problem, $windows);
-        $best = self::search($problem, new Generator($problem, $windows), $order, $bound, $seconds, $seed, $steps);
+        $tails = self::tails($problem, $order);
+        $bound = Bound::of($problem, $windows, $tails);
+        $worth = new Worth($problem);
+        $best = self::search($problem, new Generator($problem, $windows), $worth, $order, $tails, $bound, $seconds, $seed, $steps, $first, $each);
         if ($best === null) {
             return new Timetable('unknown', null, $bound, [], 'No plan was found; that there is none is not proven.');
         }
         ksort($best);
         $finish = self::finish($problem, $best);
 
-        return new Timetable($finish === $bound ? 'optimal' : 'feasible', $finish, $bound, $best);
+        return new Timetable($finish === $bound && $worth->isFinishAlone() ? 'optimal' : 'feasible', $finish, $bound, $best);
     }
 
     /**
@@ -66,50 +79,83 @@ final class Solver
 
     /**
      * @param list<string> $listed
+     * @param array<string, int> $tails
+     * @param list<list<string>> $first
+     * @param Closure(float): bool|null $each
      * @return array<string, int>|null
      */
-    private static function search(Problem $problem, Generator $generator, array $listed, int $bound, float $seconds, int $seed, int $steps): ?array
+    private static function search(Problem $problem, Generator $generator, Worth $worth, array $listed, array $tails, int $bound, float $seconds, int $seed, int $steps, array $first, ?Closure $each): ?array
     {
         $random = new Randomizer(new Xoshiro256StarStar($seed));
-        $until = hrtime(true) + (int) ($seconds * 1e9);
-        $tails = self::tails($problem, $listed);
-        $byTail = $listed;
-        usort($byTail, fn (string $a, string $b): int => $tails[$b] <=> $tails[$a]);
+        $began = hrtime(true);
+        $until = $began + (int) ($seconds * 1e9);
+        $byTail = self::sorted($listed, fn (string $id): array => [$problem->jobs[$id]->group, $problem->jobs[$id]->due ?? PHP_INT_MAX, -$tails[$id]]);
         $best = null;
-        $bestCost = INF;
+        $bestWorth = null;
         $current = $byTail;
         $currentCost = INF;
-        foreach ([array_keys($problem->jobs), $listed, $byTail] as $order) {
-            $order = array_map('strval', $order);
+        $all = array_map('strval', array_keys($problem->jobs));
+        foreach ([...array_map(fn (array $order): array => self::completed($order, $all), $first), $all, $listed, $byTail] as $order) {
             $starts = $generator->place($order);
-            $cost = self::cost($problem, $starts);
-            if ($cost < $bestCost) {
-                [$best, $bestCost, $current, $currentCost] = [$starts, $cost, $order, $cost];
+            $cost = $worth->cost($starts);
+            if ($starts !== null && ($bestWorth === null || $worth->of($starts) < $bestWorth)) {
+                [$best, $bestWorth, $current, $currentCost] = [$starts, $worth->of($starts), $order, $cost];
             }
         }
-        $heat = 0.02;
-        for ($step = 0; $step < $steps && hrtime(true) < $until && ($best === null || self::finish($problem, $best) > $bound); $step++) {
-            if ($step % 400 === 399) {
+        $heat = self::HEAT;
+        for ($step = 0; $step < $steps && hrtime(true) < $until; $step++) {
+            if ($bestWorth !== null && $worth->isFinishAlone() && $bestWorth[1] <= $bound) {
+                break;
+            }
+            if ($each !== null && $step % 20 === 0 && ! $each((hrtime(true) - $began) / 1e9 / $seconds)) {
+                break;
+            }
+            if ($step % self::FRESH_AFTER === self::FRESH_AFTER - 1) {
                 // A fresh beginning, urgent work first but for chance.
-                $current = $byTail;
                 $urgency = array_map(fn (int $tail): float => $tail * (0.6 + 0.8 * self::chance($random)), $tails);
-                usort($current, fn (string $a, string $b): int => $urgency[$b] <=> $urgency[$a]);
+                $current = self::sorted($byTail, fn (string $id): array => [$problem->jobs[$id]->group, -$urgency[$id]]);
                 $currentCost = INF;
-                $heat = 0.02;
+                $heat = self::HEAT;
             }
             $trial = self::changed($current, $random);
             $starts = $generator->place($trial);
-            $cost = self::cost($problem, $starts);
+            $cost = $worth->cost($starts);
             if ($cost <= $currentCost || ($cost < INF && self::chance($random) < exp(($currentCost - $cost) / ($heat * $currentCost)))) {
                 [$current, $currentCost] = [$trial, $cost];
             }
-            if ($cost < $bestCost) {
-                [$best, $bestCost] = [$starts, $cost];
+            if ($starts !== null && ($bestWorth === null || $worth->of($starts) < $bestWorth)) {
+                [$best, $bestWorth] = [$starts, $worth->of($starts)];
             }
-            $heat *= 0.99;
+            $heat *= self::COOLING;
         }
 
         return $best;
+    }
+
+    /**
+     * @param list<string> $order
+     * @param Closure(string): array<int, int|float> $by
+     * @return list<string>
+     */
+    private static function sorted(array $order, Closure $by): array
+    {
+        usort($order, fn (string $a, string $b): int => $by($a) <=> $by($b));
+
+        return $order;
+    }
+
+    /**
+     * An earlier order made to fit: what is gone leaves it, what is new stands at its end.
+     *
+     * @param list<string> $order
+     * @param list<string> $all
+     * @return list<string>
+     */
+    private static function completed(array $order, array $all): array
+    {
+        $kept = array_values(array_intersect($order, $all));
+
+        return [...$kept, ...array_values(array_diff($all, $kept))];
     }
 
     /** 0 … 1 */
@@ -134,12 +180,6 @@ final class Solver
         return $order;
     }
 
-    /** @param  array<string, int>|null  $starts  finish, and among equals the earlier starts on average */
-    private static function cost(Problem $problem, ?array $starts): float
-    {
-        return $starts === null ? INF : self::finish($problem, $starts) + 1e-3 * array_sum($starts) / count($starts);
-    }
-
     /**
      * The least time from the start of each job to the end of all that waits for it.
      *
@@ -148,37 +188,19 @@ final class Solver
      */
     private static function tails(Problem $problem, array $order): array
     {
+        $after = [];
+        foreach ($problem->waits as $wait) {
+            $after[$wait->after][] = $wait;
+        }
         $tails = [];
         foreach (array_reverse($order) as $id) {
             $follows = 0;
-            foreach ($problem->waits as $wait) {
-                if ($wait->after === $id) {
-                    $follows = max($follows, $wait->gap->least() + $tails[$wait->before]);
-                }
+            foreach ($after[$id] ?? [] as $wait) {
+                $follows = max($follows, $wait->gap->least() + $tails[$wait->before]);
             }
             $tails[$id] = (int) ($problem->jobs[$id]->minutes + $follows);
         }
 
         return $tails;
-    }
-
-    /** No plan can finish earlier: each job's first window, and the hands there are for all the work. */
-    private static function lowerBound(Problem $problem, Windows $windows): int
-    {
-        $bound = 0;
-        $work = 0;
-        foreach ($problem->jobs as $id => $job) {
-            $bound = max($bound, $windows->of[$id][0][0] + $job->minutes);
-            $work += $job->minutes * $job->hands;
-        }
-        foreach ($problem->sessions as [$from, $to]) {
-            $hands = $problem->handsAt($from);
-            if ($work <= ($to - $from) * $hands) {
-                return max($bound, $from + (int) ceil($work / $hands));
-            }
-            $work -= ($to - $from) * $hands;
-        }
-
-        return $bound;
     }
 }

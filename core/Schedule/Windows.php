@@ -62,8 +62,8 @@ final readonly class Windows
     private static function ofJob(Problem $problem, Job $job): array
     {
         $out = [];
-        foreach ($problem->sessions as [$from, $to]) {
-            if ($to - $from < $job->minutes || $job->hands > $problem->handsAt($from)) {
+        foreach ($problem->sessions as $k => [$from, $to]) {
+            if ($to - $from < $job->minutes || $job->hands > $problem->mostHands($k)) {
                 continue;
             }
             foreach ($job->allowed ?? [[$from, $to]] as [$first, $last]) {
@@ -79,7 +79,7 @@ final readonly class Windows
 
     private static function nowhere(Problem $problem, Job $job): string
     {
-        $most = max([0, ...array_map(fn (array $s): int => $problem->handsAt($s[0]), $problem->sessions)]);
+        $most = max([0, ...array_map($problem->mostHands(...), array_keys($problem->sessions))]);
         $long = array_filter($problem->sessions, fn (array $s): bool => $job->minutes <= $s[1] - $s[0]);
 
         return match (true) {

@@ -20,6 +20,7 @@ use IdleRidge\Core\Project\JournalEntry;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
+use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
 use IdleRidge\Core\Track\Run;
 use Psr\Clock\ClockInterface;
@@ -56,7 +57,7 @@ final class SkarnvikWorks
         $this->tarnhead($land, $board('Tarnhead'));
         $this->others($land, $board);
         $works = new Works($this->zones, $this->coats, [], $rooms, $this->times(), colours: array_values($this->colours));
-        $whole = fn (Works $works): Project => Project::of($land->layout->showing($this->day(52)), $sections, $land->runs, $land->features, $land->runExtras, $land->extra, $works);
+        $whole = fn (Works $works): Project => Project::of($land->layout->planned($this->day(52), BenchRules::of(tools: ['clamps and weights' => 2])), $sections, $land->runs, $land->features, $land->runExtras, $land->extra, $works);
         [$laid, $journal] = $this->history($whole($works));
 
         return $whole(new Works($this->zones, $this->coats, $laid, $rooms, $works->times, $journal, colours: $works->colours));

@@ -13,6 +13,8 @@ use IdleRidge\Core\Cure\Drying;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Cure\RoomAir;
+use IdleRidge\Core\Cure\Seen;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Schedule\BenchTime;
 use PHPUnit\Framework\TestCase;
@@ -27,7 +29,7 @@ final class DryingTest extends TestCase
         $of = Fixtures::json('vectors.json')['dose'];
         $room = Room::of('r', 'Room', 20.0, 10.0, 50.0, 70.0, 1.0, 0, 1440 - 60);
         $from = Build::minute('2026-01-05T00:00Z');
-        $table = new DoseTable(Mechanism::Evaporation, $room, new DateTimeZone('UTC'), $from);
+        $table = new DoseTable(Mechanism::Evaporation, new RoomAir($room, new DateTimeZone('UTC')), $from);
         $this->assertEqualsWithDelta(1380.0 + 60.0 * 0.31525, $table->at($from + 1440), 0.01);
         $this->assertEqualsWithDelta($from + 1410.0, $table->when(1380.0 + 30.0 * 0.31525), 0.01);
         $steps = [['minutes' => 300.0, 'air' => $room->day], ['minutes' => null, 'air' => $room->night]];
@@ -71,7 +73,7 @@ final class DryingTest extends TestCase
     {
         $drying = new Drying(Room::standard(), new DateTimeZone('UTC'), 29_000_000);
         $end = 29_000_100.0;
-        $plain = fn (float $quantile, ?float $wet): float => $drying->reached(self::glue(600.0), Milestone::NextCoat, 1.0, $end, $quantile, $wet) - $end;
+        $plain = fn (float $quantile, ?float $wet): float => $drying->reached(self::glue(600.0), Milestone::NextCoat, 1.0, $end, $quantile, $wet === null ? null : new Seen('a', self::glue(600.0), 1.0, $end, [['at' => $wet, 'wet' => true, 'of' => Milestone::NextCoat]])) - $end;
         $this->assertEqualsWithDelta(600.0, $plain(0.5, null), 1e-6);
         $this->assertEqualsWithDelta(600.0, $plain(0.5, $end + 1.0), 1.0, 'wet after a minute says nothing');
         // Seen wet at the median: half of the cases are ruled out, the new median is the old 75 %.

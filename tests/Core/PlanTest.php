@@ -134,7 +134,7 @@ final class PlanTest extends TestCase
         };
         // Touch-dry 60 × 1.4362 = 86.2 min, next coat 172.3 min.
         $this->assertSame([State::Wet, State::Setting, State::Setting, State::Ready], [$state('2026-10-12T13:26Z'), $state('2026-10-12T13:27Z'), $state('2026-10-12T14:52Z'), $state('2026-10-12T14:53Z')]);
-        $this->assertSame(State::Wet, $state('2026-10-12T14:53Z', [['at' => Build::minute('2026-10-12T14:40Z'), 'what' => 'still wet']]), 'whoever touched it wet is believed');
+        $this->assertSame(State::Wet, $state('2026-10-12T14:53Z', [['at' => Build::minute('2026-10-12T14:40Z'), 'what' => 'still wet', 'of' => 'next_coat']]), 'whoever touched it wet is believed');
     }
 
     public function test_fibre_is_cut_into_strips_by_its_open_time(): void

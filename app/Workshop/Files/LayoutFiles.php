@@ -19,6 +19,7 @@ use App\Models\Room;
 use App\Models\Run;
 use App\Models\Section;
 use App\Models\Zone;
+use App\Workshop\Air\KeepAir;
 use App\Workshop\Land\LayRun;
 use App\Workshop\Land\PlaceFeature;
 use App\Workshop\Layouts\KeepLayout;
@@ -85,6 +86,9 @@ final readonly class LayoutFiles
                 foreach ($records as $k => $values) {
                     (new $model(['uid' => $values['uid'], 'layout_id' => $layout->id, 'rev' => 1, 'position' => $k + 1]))->keep($values)->save();
                 }
+            }
+            foreach ($project->works->logs as $room => $log) {
+                KeepAir::add($layout, (string) $room, $log);
             }
 
             return $layout;

@@ -13,6 +13,7 @@ use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Time\Uids;
 use App\Workshop\Typed;
 use IdleRidge\Core\Cure\Room as CoreRoom;
+use IdleRidge\Core\Interchange\BenchFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Units;
@@ -66,7 +67,7 @@ final readonly class KeepLayout
             'zone' => $sheet->zone, 'currency' => $sheet->currency, 'viewing_edges' => $sheet->viewingEdges, 'region' => $sheet->region, 'season' => $sheet->season,
             'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $sheet->vehicles), 'felt_grade' => $sheet->feltGrade,
             'clearance_margin_mm' => $sheet->clearanceMargin, 'face_limit_deg' => $sheet->faceLimitDeg, 'bank_reach_mm' => $sheet->bankReach,
-            'tension' => $sheet->tension, 'stiffness_mm' => $sheet->stiffness, 'cuts' => $sheet->cuts->toArray(), 'typed' => $sheet->typed, 'show_on' => $sheet->showOn, 'north_deg' => $sheet->northDeg,
+            'tension' => $sheet->tension, 'stiffness_mm' => $sheet->stiffness, 'cuts' => $sheet->cuts->toArray(), 'typed' => $sheet->typed, 'show_on' => $sheet->showOn, 'north_deg' => $sheet->northDeg, 'bench' => json_decode(json_encode(BenchFile::fromRules($sheet->bench), JSON_THROW_ON_ERROR), true),
         ];
     }
 
@@ -90,7 +91,7 @@ final readonly class KeepLayout
         return $typed->made(fn (): LayoutSheet => LayoutSheet::of(
             $old->uid, $typed->text('name', $old->name), $ratio, $gauge, $units, $typed->text('zone', $old->zone), strtoupper($typed->text('currency', $old->currency)),
             $edges, $typed->text('region', $old->region), $typed->text('season', $old->season), $typed->has('vehicles') ? $this->vehicles($typed, $old) : $old->vehicles, $margin, $face, $reach, $tension, $stiffness, $cuts(),
-            $typed->kept() + $old->typed, $old->extra, $typed->has('show_on') ? ($typed->text('show_on') ?: null) : $old->showOn, $north, $typed->has('felt_grade') ? $typed->text('felt_grade') === '1' : $old->feltGrade,
+            $typed->kept() + $old->typed, $old->extra, $typed->has('show_on') ? ($typed->text('show_on') ?: null) : $old->showOn, $north, $typed->has('felt_grade') ? $typed->text('felt_grade') === '1' : $old->feltGrade, $old->bench,
         ));
     }
 

@@ -16,6 +16,7 @@ use IdleRidge\Core\Coats\Amount;
 use IdleRidge\Core\Coats\Band;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\Profile;
+use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Geometry\Coverage;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\WorksFile;
@@ -127,7 +128,7 @@ final readonly class LayMove
     private function see(Layout $layout, Changes $changes, Laid $wet): void
     {
         $row = $layout->applications()->where('uid', $wet->uid)->firstOrFail();
-        $changes->save($row->keep(WorksFile::fromLaid($this->with($wet, seen: [...$wet->seen, ['at' => $this->desk->minute(), 'what' => 'still wet']]))));
+        $changes->save($row->keep(WorksFile::fromLaid($this->with($wet, seen: [...$wet->seen, ['at' => $this->desk->minute(), 'what' => 'still wet', 'of' => Milestone::NextCoat->value]]))));
     }
 
     private function close(Layout $layout, Application $row, Laid $laid, string $kind): void
@@ -149,7 +150,7 @@ final readonly class LayMove
     }
 
     /**
-     * @param list<array{at: int, what: string}>|null $seen
+     * @param list<array{at: int, what: string, of: string}>|null $seen
      */
     private function with(Laid $l, ?int $endedAt = null, ?array $seen = null): Laid
     {

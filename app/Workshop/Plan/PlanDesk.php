@@ -11,6 +11,7 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\SectionSurvey;
 use IdleRidge\Core\Coats\Survey;
+use IdleRidge\Core\Interchange\BenchFile;
 use IdleRidge\Core\Interchange\RecipeFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -25,7 +26,7 @@ use Psr\Clock\ClockInterface;
 final class PlanDesk
 {
     /** Raise when what is kept changes its form. */
-    private const VERSION = 3;
+    private const VERSION = 4;
 
     private const DAYS = 7;
 
@@ -49,7 +50,7 @@ final class PlanDesk
         $work = $this->work($project, $now);
         $inputs = [
             self::VERSION, $work->planFrom(), $project->layout->zone, $project->layout->scale->ratio, array_map(WorksFile::fromCoat(...), $works->coats), array_map(WorksFile::fromLaid(...), $works->laid),
-            array_map(WorksFile::fromRoom(...), $works->rooms), array_map(WorksFile::fromTime(...), $works->times),
+            array_map(WorksFile::fromRoom(...), $works->rooms), BenchFile::fromRules($project->layout->bench), $project->layout->showOn, BenchFile::fromLogs($works->logs), array_map(WorksFile::fromTime(...), $works->times),
             array_map(fn (Section $s): array => [$this->key($project, $s), $s->name, $s->room], $project->sections), array_map(WorksFile::fromZone(...), $works->zones),
             array_map(fn (Coat $c): array => RecipeFile::write($c->recipe), array_column(array_map(fn (Coat $c): array => [$c->recipe->id, $c], $works->coats), 1, 0)),
         ];
@@ -59,7 +60,7 @@ final class PlanDesk
             $kept = BenchPlan::solve($work);
             $this->store()->put($key, $kept, 86400 * self::DAYS);
         }
-        /** @var array{status: string, starts: array<string, int>, cold: list<string>} $kept */
+        /** @var array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int} $kept */
 
         return BenchPlan::of($work, $kept);
     }

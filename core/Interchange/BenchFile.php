@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Interchange;
+
+use IdleRidge\Core\Cure\AirLog;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Schedule\BenchRules;
+
+/** How a builder plans, and what was read of the air of rooms, as they stand in a layout's file. */
+final class BenchFile
+{
+    public static function rules(Record $r): BenchRules
+    {
+        $due = array_map(function (Record $d): array {
+            $one = ['section' => $d->text('section'), 'date' => $d->text('date'), 'milestone' => $d->text('milestone')];
+            $d->close();
+
+            return $one;
+        }, $r->records('due'));
+        $tools = $r->has('tools') ? array_map(fn (float $n): int => (int) $n, $r->record('tools')->numbers()) : [];
+        $rules = $r->within(fn (): BenchRules => BenchRules::of($r->number('certainty', 0.8), $r->text('order', 'free'), $tools, $due, $r->words('first')));
+        $r->close();
+
+        return $rules;
+    }
+
+    /** @return array<string, mixed> */
+    public static function fromRules(BenchRules $rules): array
+    {
+        return ['certainty' => $rules->certainty, 'order' => $rules->order, 'tools' => (object) $rules->tools, 'due' => $rules->due, 'first' => $rules->first];
+    }
+
+    /** @return array{string, AirLog} room uid and its readings */
+    public static function log(Record $r): array
+    {
+        $readings = [];
+        foreach ($r->list('readings') as $k => $one) {
+            $at = $r->at("readings/{$k}");
+            [$moment, $temperature, $humidity] = is_array($one) && count($one) === 3 ? array_values($one) : throw new Refusal('expected [moment, °C, %]', $at);
+            if (! is_string($moment) || ! is_numeric($temperature) || ! is_numeric($humidity)) {
+                throw new Refusal('expected [moment, °C, %]', $at);
+            }
+            $readings[] = [WorksFile::minute($moment, $at), (float) $temperature, (float) $humidity];
+        }
+        $log = $r->within(fn (): AirLog => AirLog::of($readings));
+        $room = $r->text('room');
+        $r->close();
+
+        return [$room, $log];
+    }
+
+    /**
+     * @param array<string, AirLog> $logs
+     * @return list<array<string, mixed>>
+     */
+    public static function fromLogs(array $logs): array
+    {
+        $out = [];
+        foreach ($logs as $room => $log) {
+            $out[] = ['room' => (string) $room, 'readings' => array_map(fn (array $r): array => [WorksFile::iso($r[0]), $r[1], $r[2]], $log->readings)];
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Plan;
+
+/** Ranges of starts, in order; null where any start will do. */
+final class Ranges
+{
+    /**
+     * What lies in both.
+     *
+     * @param list<array{int, int}>|null $a
+     * @param list<array{int, int}>|null $b
+     * @return list<array{int, int}>|null
+     */
+    public static function both(?array $a, ?array $b): ?array
+    {
+        if ($a === null || $b === null) {
+            return $a ?? $b;
+        }
+        $out = [];
+        foreach ($a as [$from, $to]) {
+            foreach ($b as [$first, $last]) {
+                if (max($from, $first) <= min($to, $last)) {
+                    $out[] = [max($from, $first), min($to, $last)];
+                }
+            }
+        }
+
+        return $out;
+    }
+}

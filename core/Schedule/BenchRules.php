@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Schedule;
+
+use DateTimeImmutable;
+use IdleRidge\Core\Measure\Refusal;
+
+/**
+ * How a builder likes to plan: how sure a start has to be, whether boards or stages take turns, how many there are of each
+ * tool, and by when a section has to have come how far.
+ */
+final readonly class BenchRules
+{
+    public const CERTAINTIES = [0.5, 0.8, 0.9];
+
+    public const ORDERS = ['free', 'board', 'stage'];
+
+    public const MILESTONES = ['worked', 'shown', 'travel'];
+
+    /**
+     * @param array<string, int> $tools how many there are; one of any that is not named
+     * @param list<array{section: string, date: string, milestone: string}> $due section uid → by when, at the beginning of the day
+     * @param list<string> $first moves in the order of a plan that was taken
+     */
+    private function __construct(public float $certainty, public string $order, public array $tools, public array $due, public array $first)
+    {
+    }
+
+    /**
+     * @param array<string, int> $tools
+     * @param list<array{section: string, date: string, milestone: string}> $due
+     * @param list<string> $first
+     *
+     * @throws Refusal naming the field
+     */
+    public static function of(float $certainty = 0.8, string $order = 'free', array $tools = [], array $due = [], array $first = []): self
+    {
+        if (! in_array($certainty, self::CERTAINTIES, true)) {
+            throw new Refusal('A start is as likely right as 50, 80 or 90 %.', 'certainty');
+        }
+        if (! in_array($order, self::ORDERS, true)) {
+            throw new Refusal('The order of work is one of '.implode(', ', self::ORDERS).'.', 'order');
+        }
+        foreach ($tools as $tool => $count) {
+            Refusal::unlessBetween($count, 0, 50, "The number of “{$tool}”", '', "tools/{$tool}");
+        }
+        $seen = [];
+        foreach ($due as $k => $one) {
+            if (! in_array($one['milestone'], self::MILESTONES, true)) {
+                throw new Refusal('A board has to be worked, shown or fit to travel by then.', "due/{$k}/milestone");
+            }
+            $read = DateTimeImmutable::createFromFormat('!Y-m-d', $one['date']);
+            if ($read === false || $read->format('Y-m-d') !== $one['date']) {
+                throw new Refusal("“{$one['date']}” is not a date; type it as 2026-10-14.", "due/{$k}/date");
+            }
+            if (isset($seen[$one['section']])) {
+                throw new Refusal('A section has two dates.', "due/{$k}/section");
+            }
+            $seen[$one['section']] = true;
+        }
+
+        return new self($certainty, $order, $tools, $due, $first);
+    }
+
+    /** @return array{section: string, date: string, milestone: string}|null */
+    public function dueOf(string $section): ?array
+    {
+        foreach ($this->due as $one) {
+            if ($one['section'] === $section) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    public function tools(string $tool): int
+    {
+        return $this->tools[$tool] ?? 1;
+    }
+
+    /**
+     * The same with a plan's order to begin from.
+     *
+     * @param list<string> $first
+     */
+    public function taking(array $first): self
+    {
+        return new self($this->certainty, $this->order, $this->tools, $this->due, array_values($first));
+    }
+}
