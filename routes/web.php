@@ -46,6 +46,7 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
     Route::patch('/rooms/{room}', [RoomController::class, 'update'])->name('rooms.update');
     Route::delete('/rooms/{room}', [RoomController::class, 'destroy'])->name('rooms.destroy');
     Route::get('/library', [LibraryController::class, 'library'])->name('library.show');
+    Route::post('/prices', [LibraryController::class, 'prices'])->name('prices.keep');
     Route::patch('/library/{recipe}', [LibraryController::class, 'keep'])->withoutScopedBindings()->name('library.keep');
     Route::delete('/library/{recipe}', [LibraryController::class, 'drop'])->withoutScopedBindings()->name('library.drop');
     Route::get('/palette', [PaletteController::class, 'show'])->name('palette.show');

@@ -27,6 +27,7 @@ use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
+use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 use Symfony\Component\Uid\Ulid;
@@ -153,9 +154,9 @@ final class Build
     }
 
     /** The work of a flat board with some zones and coats, planned from a moment. */
-    public static function work(Works $works, string $now, string $zone = 'UTC'): BenchWork
+    public static function work(Works $works, string $now, string $zone = 'UTC', ?BenchRules $rules = null): BenchWork
     {
-        $project = Project::of(LayoutSheet::of(...['uid' => self::uid(900), 'name' => 'Trial', 'ratio' => 87.1, 'gauge' => 16.5, 'zone' => $zone]), [Section::of(self::uid(901), 'Board', 1200.0, 600.0)], works: $works);
+        $project = Project::of(LayoutSheet::of(...['uid' => self::uid(900), 'name' => 'Trial', 'ratio' => 87.1, 'gauge' => 16.5, 'zone' => $zone, 'bench' => $rules]), [Section::of(self::uid(901), 'Board', 1200.0, 600.0)], works: $works);
         $survey = self::planeSurvey($works->zones);
 
         return new BenchWork($project, [self::uid(901) => SectionSurvey::of($survey, new Placement(0.0, 0.0, 0.0), $works->zonesOf(self::uid(901)), $works->coats, $works->laid)], self::minute($now));

@@ -56,6 +56,12 @@ final class Layout extends Record
         return $this->hasMany(LandFeature::class)->orderBy('position')->orderBy('id');
     }
 
+    /** @return HasMany<Price, $this> */
+    public function prices(): HasMany
+    {
+        return $this->hasMany(Price::class)->orderBy('position')->orderBy('id');
+    }
+
     /** @return HasMany<AirReading, $this> */
     public function airReadings(): HasMany
     {

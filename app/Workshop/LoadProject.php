@@ -80,7 +80,7 @@ final class LoadProject
             $all($layout->coats(), fn (Values $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)),
             $all($layout->applications(), WorksFile::laid(...)), $all($layout->rooms(), WorksFile::room(...)),
             $all($layout->benchSessions(), WorksFile::benchTime(...)), $all($layout->journalEntries(), WorksFile::entry(...)),
-            new Store($all($layout->lots(), StockFile::lot(...)), $all($layout->movements(), StockFile::movement(...))), $own, $all($layout->colours(), WorksFile::colour(...)), KeepAir::logs($layout),
+            new Store($all($layout->lots(), StockFile::lot(...)), $all($layout->movements(), StockFile::movement(...))), $own, $all($layout->colours(), WorksFile::colour(...)), KeepAir::logs($layout), $all($layout->prices(), StockFile::price(...)),
         );
     }
 

@@ -27,6 +27,12 @@ final readonly class Ballast
         return new self($length, $sleeperHeight, $width, $pitch, $shoulder, self::BATTER);
     }
 
+    /** The share of it that lies between the rails, so far apart; the rest lies to both sides alike. */
+    public function middle(float $gauge): float
+    {
+        return min(1.0, $gauge * $this->sleeperHeight * (1.0 - $this->sleeperWidth / $this->pitch) / $this->volume(1.0));
+    }
+
     /**
      * Volume over a length of track, mm³, with a layer `t` mm thick down the sides of a moulded roadbed `roadbed` mm high.
      */

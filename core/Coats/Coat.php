@@ -24,6 +24,7 @@ final readonly class Coat
         public array $extra,
         public ?float $minutes,
         public ?string $colour,
+        public float $blend,
     ) {
     }
 
@@ -31,14 +32,16 @@ final readonly class Coat
      * @param float $share of the zone that is covered, 0 … 1
      * @param array<string, mixed> $extra
      * @param string|null $colour uid of a colour of the palette
+     * @param float $blend mm over which it runs out into what lies beside it, half as thick on average
      *
      * @throws Refusal
      */
-    public static function of(string $uid, string $zone, Recipe $recipe, ?float $mm = null, float $share = 1.0, int $passes = 1, string $name = '', array $extra = [], ?float $minutes = null, ?string $colour = null): self
+    public static function of(string $uid, string $zone, Recipe $recipe, ?float $mm = null, float $share = 1.0, int $passes = 1, string $name = '', array $extra = [], ?float $minutes = null, ?string $colour = null, float $blend = 0.0): self
     {
         Refusal::unlessBetween($mm ?? $recipe->cure->referenceMm, 0.01, 200.0, 'The thickness', 'mm', 'mm');
         Refusal::unlessBetween($share, 0.01, 1.0, 'The share covered', '', 'share');
         Refusal::unlessBetween($passes, 1, 30, 'The number of passes', '', 'passes');
+        Refusal::unlessBetween($blend, 0.0, 200.0, 'The width over which it blends', 'mm', 'blend_mm');
         if ($minutes !== null) {
             Refusal::unlessBetween($minutes, 1.0, 10_080.0, 'The work', 'min', 'minutes');
         }
@@ -46,7 +49,7 @@ final readonly class Coat
             throw new Refusal('At most 80 characters.', 'name');
         }
 
-        return new self($uid, $zone, $recipe, $mm ?? $recipe->cure->referenceMm, $share, $passes, trim($name), $extra, $minutes, $colour);
+        return new self($uid, $zone, $recipe, $mm ?? $recipe->cure->referenceMm, $share, $passes, trim($name), $extra, $minutes, $colour, $blend);
     }
 
     /**

@@ -17,12 +17,13 @@ enum Stage: int
     case Grass = 9;
     case Growth = 10;
     case Water = 11;
+    case Lineside = 12;
 
     public function word(): string
     {
         return match ($this) {
             self::Form => 'form', self::Land => 'land', self::Rock => 'rock', self::Earth => 'earth base', self::Hard => 'hard surfaces', self::Track => 'track dress',
-            self::Cover => 'ground cover', self::Grass => 'grass', self::Growth => 'growth', self::Water => 'water',
+            self::Cover => 'ground cover', self::Grass => 'grass', self::Growth => 'growth', self::Water => 'water', self::Lineside => 'lineside',
         };
     }
 }

@@ -9,10 +9,8 @@ use IdleRidge\Core\Geometry\Coverage;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Placement;
-use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Geometry\Simplify;
-use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Track\Run;
 
@@ -43,8 +41,7 @@ final class Survey
     /** @var list<float> */
     private readonly array $slopes;
 
-    /** @var array<string, list<float>> */
-    private array $fields = [];
+    private readonly ZoneFields $fields;
 
     /** @var array<string, array<int, float>> */
     private array $covers = [];
@@ -56,11 +53,12 @@ final class Survey
      * @param list<Run> $runs in section coordinates
      * @param array<string, Zone> $zones uid → zone, of this section
      */
-    public function __construct(private readonly HeightGrid $land, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones, private readonly float $northDeg = 90.0)
+    public function __construct(HeightGrid $land, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones, float $northDeg = 90.0)
     {
         $this->mesh = $land->mesh($width, $depth);
         $this->cell = $land->cell;
         $this->slopes = $land->with($land->slopes())->mesh($width, $depth)->z;
+        $this->fields = new ZoneFields($land, $this->mesh, $this->slopes, $width, $depth, $base, $placement, $runs, $zones, $northDeg);
     }
 
     /** @throws Refusal when the zone leaves out one that is not there, or that leaves it out in turn */
@@ -173,129 +171,10 @@ final class Survey
         if ($zone->isDrawn()) {
             return $this->onBoard([(array) $zone->outlineOn($this->placement)]);
         }
-        $field = new HeightMesh($this->mesh->xs, $this->mesh->ys, $this->field($zone, []));
+        $field = new HeightMesh($this->mesh->xs, $this->mesh->ys, $this->fields->of($zone));
         $rings = array_filter(Contours::of($field, [0.0])[0]->rings ?? [], fn (array $ring): bool => abs(Polygon::area($ring)) >= self::LEAST);
 
         return array_values(array_map(fn (array $ring): array => Simplify::line($ring, self::FINE, true), $rings));
-    }
-
-    /**
-     * @param list<string> $through zones that are being worked out
-     * @return list<float>
-     */
-    private function field(Zone $zone, array $through): array
-    {
-        if (isset($this->fields[$zone->uid])) {
-            return $this->fields[$zone->uid];
-        }
-        $field = array_fill(0, count($this->mesh->z), 1e6);
-        $outline = $zone->outlineOn($this->placement);
-        if ($outline !== null) {
-            $field = $this->least($field, $this->over(fn (float $x, float $y): float => Polygon::depth($outline, $x, $y)));
-        }
-        if ($zone->slope !== null) {
-            [$from, $to] = $zone->slope;
-            $field = $this->least($field, array_map(fn (float $deg): float => min($from <= 0.0 ? 90.0 : $deg - $from, $to >= 90.0 ? 90.0 : $to - $deg), $this->slopes));
-        }
-        if ($zone->near !== null) {
-            ['run' => $uid, 'from' => $from, 'to' => $to] = $zone->near;
-            $away = $this->distance($uid);
-            $field = $this->least($field, array_map(fn (float $mm): float => min($from <= 0.0 ? 1e6 : $mm - $from, $to - $mm), $away));
-        }
-        if ($zone->height !== null) {
-            [$from, $to] = $zone->height;
-            $field = $this->least($field, array_map(fn (float $z): float => min($z - $this->base - $from, $to - ($z - $this->base)), $this->mesh->z));
-        }
-        if ($zone->damp !== null) {
-            $field = $this->least($field, $this->onMesh(LandClasses::dampField($this->land, $zone->damp)));
-        }
-        if ($zone->aspect !== null) {
-            $field = $this->least($field, $this->onMesh(LandClasses::facingField($this->land, $this->northDeg - $this->placement->angleDeg + ($zone->aspect === 'sun' ? 180.0 : 0.0))));
-        }
-        $through[] = $zone->uid;
-        foreach ($zone->within as $uid) {
-            $field = $this->least($field, $this->other($zone, $uid, $through));
-        }
-        foreach ($zone->also as $uid) {
-            $field = array_map(fn (float $a, float $b): float => max($a, $b), $field, $this->other($zone, $uid, $through));
-        }
-        foreach ($zone->without as $uid) {
-            $field = $this->least($field, array_map(fn (float $v): float => -$v, $this->other($zone, $uid, $through)));
-        }
-
-        return $this->fields[$zone->uid] = $field;
-    }
-
-    /**
-     * The field of a zone that another goes by.
-     *
-     * @param list<string> $through
-     * @return list<float>
-     */
-    private function other(Zone $zone, string $uid, array $through): array
-    {
-        $other = $this->zones[$uid] ?? throw new Refusal("“{$zone->name}” goes by a zone that is not on its section.", 'without');
-        if (in_array($uid, $through, true)) {
-            throw new Refusal("“{$zone->name}” and “{$other->name}” go by each other.", 'without');
-        }
-
-        return $this->field($other, $through);
-    }
-
-    /**
-     * @param list<float> $cells
-     * @return list<float>
-     */
-    private function onMesh(array $cells): array
-    {
-        return $this->land->with($cells)->mesh($this->width, $this->depth)->z;
-    }
-
-    /** @return list<float> distance to a run or road, or to the nearest track of all, at every value of the raster */
-    private function distance(?string $uid): array
-    {
-        $runs = array_values(array_filter($this->runs, fn (Run $run): bool => $uid === null ? $run->kind === 'track' : $run->uid === $uid));
-
-        return $this->over(function (float $x, float $y) use ($runs): float {
-            $least = 1e5;
-            foreach ($runs as $run) {
-                $least = min($least, abs($run->alignment->nearest(new Point($x, $y))['offset']));
-            }
-
-            return $least;
-        });
-    }
-
-    /**
-     * @param callable(float, float): float $value
-     * @return list<float>
-     */
-    private function over(callable $value): array
-    {
-        $out = [];
-        foreach ($this->mesh->ys as $y) {
-            foreach ($this->mesh->xs as $x) {
-                $out[] = $value($x, $y);
-            }
-        }
-
-        return $out;
-    }
-
-    /**
-     * @param list<float> $a
-     * @param list<float> $b
-     * @return list<float>
-     */
-    private function least(array $a, array $b): array
-    {
-        foreach ($b as $p => $value) {
-            if ($value < $a[$p]) {
-                $a[$p] = $value;
-            }
-        }
-
-        return $a;
     }
 
     /**

@@ -53,7 +53,7 @@ final readonly class Gluing
         $half = self::halfWidth($piece);
         // Wood under the first layer takes up water: glue between it and foam is not confined.
         $days = $under === null ? 1.0 : CureClock::confined($half, min($thickness, $under), false, Climate::reference()) / 1440.0;
-        $melt = self::BEADS * self::OPEN_S;
+        $melt = self::meltsFor();
         [$glue, $why] = match (true) {
             $piece->area <= $melt => ['hot melt', 'small enough to place within 30 s'],
             $days <= self::PATIENCE => ['adhesive', $under === null ? 'the board lets it dry' : 'dry between the faces in '.self::dayWords($days)],
@@ -61,6 +61,12 @@ final readonly class Gluing
         };
 
         return new GlueJoint($piece->id, $on, $piece->area, $half, $days, $glue, $why, self::COVER[$glue] * $piece->area / 1e6);
+    }
+
+    /** The largest piece that is placed before hot melt gels, mm². */
+    public static function meltsFor(): float
+    {
+        return self::BEADS * self::OPEN_S;
     }
 
     /** @return array<string, float> glue → ml */

@@ -29,7 +29,7 @@ final class BenchFile
     /** @return array<string, mixed> */
     public static function fromRules(BenchRules $rules): array
     {
-        return ['certainty' => $rules->certainty, 'order' => $rules->order, 'tools' => (object) $rules->tools, 'due' => $rules->due, 'first' => $rules->first];
+        return ['certainty' => $rules->certainty, 'order' => $rules->order, 'due' => $rules->due, 'first' => $rules->first] + ($rules->tools === [] ? [] : ['tools' => $rules->tools]);
     }
 
     /** @return array{string, AirLog} room uid and its readings */

@@ -85,7 +85,7 @@ final class RidgeReader
 
         return new Works(
             $all('zones', WorksFile::zone(...)), $all('coats', fn (Record $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)), $all('laid', WorksFile::laid(...)),
-            $all('rooms', WorksFile::room(...)), $all('times', WorksFile::benchTime(...)), $all('journal', WorksFile::entry(...)), new Store($all('lots', StockFile::lot(...)), $all('movements', StockFile::movement(...))), $own, $all('colours', WorksFile::colour(...)), array_column($this->each($root, 'air', BenchFile::log(...)), 1, 0),
+            $all('rooms', WorksFile::room(...)), $all('times', WorksFile::benchTime(...)), $all('journal', WorksFile::entry(...)), new Store($all('lots', StockFile::lot(...)), $all('movements', StockFile::movement(...))), $own, $all('colours', WorksFile::colour(...)), array_column($this->each($root, 'air', BenchFile::log(...)), 1, 0), $all('prices', StockFile::price(...)),
         );
     }
 

@@ -61,6 +61,7 @@ final class RidgeWriter
             'journal' => array_map(WorksFile::fromEntry(...), $project->works->journal),
             'colours' => array_map(WorksFile::fromColour(...), $project->works->colours),
             'air' => BenchFile::fromLogs($project->works->logs),
+            'prices' => array_map(StockFile::fromPrice(...), $project->works->prices),
             'recipes' => array_map(WorksFile::fromRecipe(...), $project->works->recipes),
             'lots' => array_map(StockFile::fromLot(...), $project->works->store->lots),
             'movements' => array_map(StockFile::fromMovement(...), $project->works->store->movements),

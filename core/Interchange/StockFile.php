@@ -12,6 +12,7 @@ use IdleRidge\Core\Cuts\ShellBuild;
 use IdleRidge\Core\Cuts\StockSheet;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Shelf\Movement;
+use IdleRidge\Core\Shelf\Price;
 use IdleRidge\Core\Shelf\SheetLot;
 
 /** What foam is cut from and what lies in store, as files and rows hold it. */
@@ -44,6 +45,17 @@ final class StockFile
     public static function lot(Record $r, string $uid): SheetLot
     {
         return SheetLot::of($uid, $r->text('kind'), $r->number('sheet_mm'), $r->number('sheet_width_mm'), $r->number('sheet_depth_mm'), $r->extra());
+    }
+
+    public static function price(Record $r, string $uid): Price
+    {
+        return $r->within(fn (): Price => Price::of($uid, $r->text('material'), $r->number('amount'), (int) $r->number('minor'), $r->extra()));
+    }
+
+    /** @return array<string, mixed> */
+    public static function fromPrice(Price $p): array
+    {
+        return ['uid' => $p->uid, 'material' => $p->material, 'amount' => $p->amount, 'minor' => $p->minor] + $p->extra;
     }
 
     public static function movement(Record $r, string $uid): Movement

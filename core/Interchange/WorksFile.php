@@ -31,7 +31,12 @@ final class WorksFile
             $n->close();
         }
 
-        return Zone::of($uid, $r->text('section'), $r->text('name'), $r->has('outline') ? self::ring($r->list('outline'), $r->at('outline')) : null, $slope, $near, $r->words('without'), height: $r->has('height_mm') ? self::pair($r, 'height_mm') : null, damp: $r->numberOrNull('damp'), aspect: $r->has('aspect') ? $r->text('aspect') : null, within: $r->words('within'), also: $r->words('also'), extra: $r->extra());
+        return Zone::of($uid, $r->text('section'), $r->text('name'), $r->has('outline') ? self::ring($r->list('outline'), $r->at('outline')) : null, $slope, $near, $r->words('without'), height: $r->has('height_mm') ? self::pair($r, 'height_mm') : null, damp: $r->numberOrNull('damp'), aspect: $r->has('aspect') ? $r->text('aspect') : null, within: $r->words('within'), also: $r->words('also'), crowns: $r->has('crowns') ? array_map(function (Record $c): array {
+            $crown = [$c->number('x_mm'), $c->number('y_mm'), $c->number('wide_mm')];
+            $c->close();
+
+            return $crown;
+        }, $r->records('crowns')) : null, extra: $r->extra());
     }
 
     public static function coat(Record $r, string $uid, Library $library): Coat
@@ -44,7 +49,7 @@ final class WorksFile
         $minutes = $r->numberOrNull('minutes');
         $colour = $r->has('colour') ? $r->text('colour') : null;
 
-        return Coat::of($uid, $r->text('zone'), $recipe, $r->number('mm'), $r->number('share'), (int) $r->number('passes'), $r->text('name', ''), $r->extra(), $minutes, $colour);
+        return Coat::of($uid, $r->text('zone'), $recipe, $r->number('mm'), $r->number('share'), (int) $r->number('passes'), $r->text('name', ''), blend: $r->number('blend_mm', 0.0), extra: $r->extra(), minutes: $minutes, colour: $colour);
     }
 
     public static function recipe(Record $r, string $uid): OwnRecipe
@@ -129,13 +134,14 @@ final class WorksFile
             + ($z->outline === null ? [] : ['outline' => $z->outline]) + ($z->slope === null ? [] : ['slope_deg' => $z->slope])
             + ($z->near === null ? [] : ['near' => ($z->near['run'] === null ? [] : ['run' => $z->near['run']]) + ['from_mm' => $z->near['from'], 'to_mm' => $z->near['to']]])
             + ($z->height === null ? [] : ['height_mm' => $z->height]) + ($z->damp === null ? [] : ['damp' => $z->damp]) + ($z->aspect === null ? [] : ['aspect' => $z->aspect])
-            + ($z->within === [] ? [] : ['within' => $z->within]) + ($z->also === [] ? [] : ['also' => $z->also]) + $z->extra;
+            + ($z->within === [] ? [] : ['within' => $z->within]) + ($z->also === [] ? [] : ['also' => $z->also])
+            + ($z->crowns === null ? [] : ['crowns' => array_map(fn (array $c): array => ['x_mm' => $c[0], 'y_mm' => $c[1], 'wide_mm' => $c[2]], $z->crowns)]) + $z->extra;
     }
 
     /** @return array<string, mixed> */
     public static function fromCoat(Coat $c): array
     {
-        return ['uid' => $c->uid, 'zone' => $c->zone, 'recipe' => $c->recipe->id, 'mm' => $c->mm, 'share' => $c->share, 'passes' => $c->passes, 'name' => $c->name] + ($c->minutes === null ? [] : ['minutes' => $c->minutes]) + ($c->colour === null ? [] : ['colour' => $c->colour]) + $c->extra;
+        return ['uid' => $c->uid, 'zone' => $c->zone, 'recipe' => $c->recipe->id, 'mm' => $c->mm, 'share' => $c->share, 'passes' => $c->passes, 'name' => $c->name] + ($c->minutes === null ? [] : ['minutes' => $c->minutes]) + ($c->colour === null ? [] : ['colour' => $c->colour]) + ($c->blend <= 0.0 ? [] : ['blend_mm' => $c->blend]) + $c->extra;
     }
 
     /** @return array<string, mixed> */

@@ -151,6 +151,48 @@ final readonly class BenchPlan
         return $last;
     }
 
+    /**
+     * By how many minutes sections are too late for their dates; 0 for those that are in time.
+     *
+     * @return array<string, int> section uid → minutes
+     */
+    public function late(): array
+    {
+        $late = [];
+        foreach ($this->work->project->sections as $section) {
+            $due = $this->work->dueOf($section);
+            if ($due === null) {
+                continue;
+            }
+            $last = $due[0];
+            foreach ($this->moves as $placed) {
+                if ($placed->move->section->uid === $section->uid) {
+                    $last = max($last, $this->comesTo($placed, $due[1]));
+                }
+            }
+            foreach ($due[1] === 'travel' ? $this->work->project->works->laid : [] as $laid) {
+                if ($laid->section === $section->uid) {
+                    $last = max($last, (int) ceil($this->work->reached($laid, self::through($laid->recipe->cure->minutes), $this->work->certainty())));
+                }
+            }
+            $late[$section->uid] = $last - $due[0];
+        }
+
+        return $late;
+    }
+
+    /** When a planned move is worked, shown or fit to travel. */
+    private function comesTo(Placed $placed, string $milestone): int
+    {
+        $minutes = $placed->move->coat->recipe->cure->minutes;
+
+        return match (true) {
+            $milestone === 'worked', $milestone === 'shown' && ! isset($minutes['next_coat']) => $placed->end,
+            $milestone === 'shown' => $this->reached($placed, Milestone::NextCoat, $this->work->certainty()),
+            default => $this->reached($placed, self::through($minutes), $this->work->certainty()),
+        };
+    }
+
     /** When a planned move has reached a milestone. */
     public function reached(Placed $placed, Milestone $milestone, float $quantile): int
     {

@@ -43,10 +43,12 @@ final readonly class Cutter
         $count = $this->count($coat, $left->surface * $coat->share, $this->length($coat, $left, new Band), $whole, $this->project->works->room($section));
         $along = $coat->recipe->bed === 'track';
         $strips = $along ? $left->trackX->strips($count, false) : $left->acrossY->strips($count, true);
+        // Beyond its edge a coat thins to nothing: half of that strip's area, on ground that is no more than the zone.
+        $blend = min($left->surface, $left->edge() * $coat->blend / 2.0);
         $moves = [];
         foreach ($strips as $k => [$from, $to]) {
             $band = $along ? new Band(x1: $from, x2: $to) : new Band(y1: $from, y2: $to);
-            $area = $coat->share * ($along ? $left->acrossX : $left->acrossY)->between($from, $to);
+            $area = $coat->share * (($along ? $left->acrossX : $left->acrossY)->between($from, $to) + $blend / $count);
             $track = $this->length($coat, $left, $band);
             // Light layers split what the cross-section takes.
             $bed = $along ? $coat->share / $coat->passes * $this->ballast($section)->volume($track, $coat->mm, $this->roadbed($section)) : $area * $coat->mm;

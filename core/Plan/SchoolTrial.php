@@ -11,6 +11,7 @@ use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Shelf\Price;
 
 /**
  * A school tried on a zone before it is taken: hands-on minutes, and how long it takes in the room where the section stands if
@@ -23,8 +24,10 @@ final readonly class SchoolTrial
     /**
      * @param list<Amount> $amounts
      * @param list<Coat> $coats
+     * @param int $cost of what is used up, in the currency's smallest unit
+     * @param list<string> $unpriced materials without a price
      */
-    private function __construct(public School $school, public array $coats, public int $minutes, public int $moves, public float $days50, public float $days90, public float $wet, public float $dry, public array $amounts)
+    private function __construct(public School $school, public array $coats, public int $minutes, public int $moves, public float $days50, public float $days90, public float $wet, public float $dry, public array $amounts, public int $cost, public array $unpriced)
     {
     }
 
@@ -60,8 +63,13 @@ final readonly class SchoolTrial
         [$below, $end] = $last ?? [$coats[0], $at];
         $through = fn (float $quantile): float => ($drying->reached($below->recipe->cure, self::last($below), $below->mm, $end, $quantile) - $start) / 1440.0;
         $amounts = Amount::sum($amounts);
+        $used = [];
+        foreach ($amounts as $amount) {
+            $used[$amount->material] = ($used[$amount->material] ?? 0.0) + $amount->amount;
+        }
+        [$cost, $unpriced] = Price::cost($used, $work->project->works->prices);
 
-        return new self($school, $coats, $minutes, $moves, $through(0.5), $through(0.9), $library->grams($amounts, false), $library->grams($amounts, true), $amounts);
+        return new self($school, $coats, $minutes, $moves, $through(0.5), $through(0.9), $library->grams($amounts, false), $library->grams($amounts, true), $amounts, $cost, $unpriced);
     }
 
     private static function last(Coat $coat): Milestone

@@ -14,6 +14,7 @@ use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Shelf\Price;
 use IdleRidge\Core\Shelf\Store;
 
 /** What goes onto the land and when: zones, their coats in order, what was begun, rooms, bench times, the journal, what lies in store, recipes and colours of one's own. */
@@ -28,9 +29,10 @@ final readonly class Works
      * @param list<JournalEntry> $journal
      * @param list<OwnRecipe> $recipes
      * @param list<Colour> $colours
+     * @param list<Price> $prices
      * @param array<string, AirLog> $logs room uid → what was read there
      */
-    public function __construct(public array $zones = [], public array $coats = [], public array $laid = [], public array $rooms = [], public array $times = [], public array $journal = [], public Store $store = new Store, public array $recipes = [], public array $colours = [], public array $logs = [])
+    public function __construct(public array $zones = [], public array $coats = [], public array $laid = [], public array $rooms = [], public array $times = [], public array $journal = [], public Store $store = new Store, public array $recipes = [], public array $colours = [], public array $logs = [], public array $prices = [])
     {
     }
 

@@ -13,7 +13,7 @@ use IdleRidge\Core\Project\LandStudy;
 final class Rulebook
 {
     /** Raise when a finding changes: caches are keyed by it. */
-    public const VERSION = 7;
+    public const VERSION = 8;
 
     /** @return list<Rule> */
     public static function rules(): array
@@ -28,6 +28,7 @@ final class Rulebook
             new TooColdToFilm, new SolventOnFoam, new FoamUnderWater, new VapourInRoom, new DryBeforeFibreOverFibre, new DryThroughBeforeSeal, new DryBeforeSanding, new WhiteShowing, new SlopeOverRestingAngle, new Uncovered,
             new SkinBeforePaint, new BaseBeforeCover, new MessyPlasterBeforeTrack, new RoadBeforeCover, new SealBedBeforeBank, new SceneryBeforeFinalGloss, new ShortFibreBeforeLong, new OneLengthPerPass,
             new AreaTooLarge, new PotTooLarge, new BallastBelowSleeperTop, new TooDampToDry, new CardSwells, new PointsClear, new WashOverRewettable, new ClothOnCard, new FilmOnFoam, new HumidityLowStatic, new Protect,
+            new WindowsMet, new CastingsWetted, new BallastBeforeWires, new TreesAfterBackdrop, new WiresLast, new RailsCleaned, new TestRun, new FlangewaysProven, new ThinUnderCrowns, new HotMeltTooLarge,
         ];
     }
 

@@ -18,10 +18,20 @@ return new class extends Migration
             $table->double('humidity');
             $table->unique(['layout_id', 'room', 'at']);
         });
+        Schema::create('prices', function (Blueprint $table): void {
+            $table->id();
+            $table->ulid('uid');
+            $table->foreignId('layout_id')->constrained()->cascadeOnDelete();
+            $table->unsignedInteger('rev')->default(1);
+            $table->unsignedInteger('position')->default(0);
+            $table->json('data');
+            $table->unique(['layout_id', 'uid']);
+        });
     }
 
     public function down(): void
     {
+        Schema::dropIfExists('prices');
         Schema::dropIfExists('air_readings');
         Schema::table('layouts', fn (Blueprint $table) => $table->dropColumn('bench'));
     }

@@ -50,6 +50,9 @@ final class CoatRulesTest extends TestCase
             'road before cover' => ['order-crossing-before-road-before-cover', ['poured-road', 'fine-turf'], [1], ['poured-road', 'fine-turf'], [0, 1]],
             'scenery before gloss' => ['order-scenery-before-final-gloss', ['fine-turf', 'gloss-medium'], [1], ['fine-turf', 'gloss-medium'], [0, 1]],
             'short before long' => ['order-short-fibre-before-long', ['fibre-6mm', 'fibre-2mm'], [], ['fibre-2mm', 'fibre-6mm'], []],
+            'ballast before wires' => ['order-ballast-before-wires', ['stone-ballast', 'wires-strung'], [1], ['stone-ballast', 'wires-strung'], [0, 1]],
+            'trees after the backdrop' => ['order-trees-after-backdrop', ['backdrop-painted', 'trees-planted'], [1], ['backdrop-painted', 'trees-planted'], [0, 1]],
+            'wires last' => ['order-wires-last', ['fine-turf', 'wires-strung'], [1], ['fine-turf', 'wires-strung'], [0, 1]],
             'solvent on foam' => ['solvent-on-foam', ['lacquer-spray'], [], ['earth-paint', 'lacquer-spray'], []],
             'pour on foam' => ['substrate-foam-under-water', ['two-part-resin'], [], ['pulp-plaster-stiff', 'two-part-resin'], []],
             'film on foam' => ['substrate-film-on-foam', ['pulp-plaster-stiff'], [], ['skin-glue-coat', 'pulp-plaster-stiff'], []],
@@ -68,6 +71,45 @@ final class CoatRulesTest extends TestCase
     {
         $this->assertContains($rule, $this->ids($this->works($bad, $badLaid)));
         $this->assertNotContains($rule, $this->ids($this->works($good, $goodLaid)));
+    }
+
+    public function test_what_has_to_follow_on_ground_with_track(): void
+    {
+        $run = Build::straight(5, 220.0, 20.0, 20.0);
+        foreach ([
+            'rails-clean-after-every-glue' => [['white-glue-1-4'], ['white-glue-1-4', 'rails-cleaned-again']],
+            'test-run-before-next-stage' => [['stone-ballast'], ['stone-ballast', 'test-run']],
+            'flangeways-proven-with-lightest-vehicle' => [['poured-road'], ['poured-road', 'test-run']],
+        ] as $rule => [$bad, $good]) {
+            $this->assertContains($rule, $this->ids($this->works($bad), runs: [$run]), $rule);
+            $this->assertNotContains($rule, $this->ids($this->works($good), runs: [$run]), $rule);
+            $this->assertNotContains($rule, $this->ids($this->works($bad)), "{$rule}: no track, no word");
+        }
+    }
+
+    public function test_castings_on_dry_plaster_want_water(): void
+    {
+        $coats = $this->coats(['pulp-plaster-stiff', 'rock-castings']);
+        // Dry through in the middle case 36 h after laying.
+        $evening = fn (int $weekday): BenchTime => BenchTime::of(Build::uid(60 + $weekday), 'weekly', $weekday, null, 1140, 1320);
+        foreach (['2026-10-11T07:01Z' => false, '2026-10-11T06:59Z' => true] as $laid => $speaks) {
+            $works = new Works([Build::zone(1, ['outline' => Build::square(100, 100, 200, 200)])], $coats, [$this->lay($coats[0], 51, Build::minute($laid) - 20)], [], [$evening(1)]);
+            $this->assertSame($speaks, in_array('window-castings', $this->ids($works), true), $laid);
+        }
+    }
+
+    public function test_grass_in_the_shade_and_hot_melt_on_what_is_large(): void
+    {
+        $shade = Build::zone(1, ['crowns' => [[300.0, 225.0, 200.0]]]);
+        foreach (['0.5' => false, '0.51' => true] as $share => $speaks) {
+            $coats = [Coat::of(Build::uid(20), $shade->uid, Build::recipe('earth-paint')), Coat::of(Build::uid(21), $shade->uid, Build::recipe('fibre-4mm'), share: (float) $share)];
+            $this->assertSame($speaks, in_array('thin-under-crowns', $this->ids(new Works([$shade], $coats)), true), "{$share} of it");
+        }
+        // Beads of 1200 mm² a second, open for 30 s: 360 cm².
+        foreach (['359' => false, '361' => true] as $cm2 => $speaks) {
+            $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 100 + (float) $cm2 / 4.0)]);
+            $this->assertSame($speaks, in_array('hot-melt-piece-too-large', $this->ids(new Works([$zone], [Coat::of(Build::uid(20), $zone->uid, Build::recipe('hot-melt'))])), true), "{$cm2} cm²");
+        }
     }
 
     public function test_a_bed_is_painted_before_cover_reaches_its_bank(): void

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Material;
 use IdleRidge\Core\Coats\SectionSurvey;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Plan\Move;
 use IdleRidge\Core\Plan\SchoolTrial;
 use IdleRidge\Core\Project\Works;
+use IdleRidge\Core\Shelf\Price;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 
@@ -35,6 +38,37 @@ final class ZoneRuleTest extends TestCase
             }
         }
         $this->assertSame(0.0, Build::planeSurvey([Build::zone(1, ['aspect' => 'sun'])], 0.0, 0.05)->zone(Build::uid(1))->plan, 'flat land faces nowhere');
+    }
+
+    public function test_a_zone_of_shade_is_what_crowns_cover(): void
+    {
+        // Two discs of 200 mm, 100 mm apart: two circles less their lens.
+        $zone = Build::zone(1, ['crowns' => [[400.0, 300.0, 200.0], [500.0, 300.0, 200.0]]]);
+        $lens = 2.0 * 100.0 ** 2 * acos(0.5) - 50.0 * sqrt(4.0 * 100.0 ** 2 - 100.0 ** 2);
+        $this->assertEqualsWithDelta(2.0 * M_PI * 100.0 ** 2 - $lens, Build::planeSurvey([$zone])->zone($zone->uid)->plan, 0.01 * 50_000.0);
+        $this->assertSame('Under 2 crowns', $zone->sentence([]));
+        $this->expectException(Refusal::class);
+        Build::zone(1, ['crowns' => []]);
+    }
+
+    public function test_a_coat_runs_out_beyond_its_edge(): void
+    {
+        // Round 400 × 250 mm it is 1300 mm: over 20 mm half as thick is 13 000 mm² more.
+        $area = function (float $blend): float {
+            $coat = Coat::of(Build::uid(20), Build::uid(1), Build::recipe('fine-turf'), blend: $blend);
+
+            return array_sum(array_map(fn (Move $m): float => $m->area, Build::work(new Works([Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)])], [$coat]), '2026-10-12T12:00Z')->moves));
+        };
+        $this->assertEqualsWithDelta(13_000.0, $area(20.0) - $area(0.0), 50.0);
+    }
+
+    public function test_what_is_used_up_costs_its_share_of_a_pack(): void
+    {
+        $prices = [Price::of(Build::uid(1), 'white glue', 1000.0, 1250), Price::of(Build::uid(2), 'sifted soil', 500.0, 700)];
+        // 120 of 1000 ml at 12.50 and 750 of 500 ml at 7.00: 1.50 and 10.50.
+        $this->assertSame([1200, ['fine turf']], Price::cost(['white glue' => 120.0, 'sifted soil' => 750.0, 'water' => 300.0, 'fine turf' => 5.0], $prices));
+        $this->expectException(Refusal::class);
+        Price::of(Build::uid(1), 'white glue', 0.0, 100);
     }
 
     public function test_zones_go_by_one_another(): void

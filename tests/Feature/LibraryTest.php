@@ -94,7 +94,7 @@ final class LibraryTest extends FeatureCase
         $layout = $this->demo();
         $csv = (string) $this->get("/layouts/{$layout->uid}/take-off")->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8')->getContent();
         $rows = array_map(fn (string $line): array => str_getcsv($line, ',', '"', ''), array_filter(explode("\r\n", $csv)));
-        $this->assertSame(['section', 'zone', 'coat', 'material', 'used_up', 'to_lie_ready', 'unit'], $rows[0]);
+        $this->assertSame(['section', 'zone', 'coat', 'material', 'used_up', 'to_lie_ready', 'unit', 'cost'], $rows[0]);
         $desk = app(PlanDesk::class);
         $items = TakeOff::items($desk->planOf(app(LoadProject::class)->of($layout), $desk->minute())->work);
         $this->assertCount(count($items) + 1, $rows);

@@ -8,6 +8,7 @@ use App\Models\Layout;
 use App\Models\Section;
 use App\Models\Zone;
 use App\Workshop\Coats\KeepCoat;
+use App\Workshop\Coats\KeepPrice;
 use App\Workshop\Coats\KeepRecipe;
 use App\Workshop\Coats\ShowLibrary;
 use App\Workshop\Coats\ShowRules;
@@ -38,6 +39,13 @@ final class LibraryController
         $work->drop($layout, $recipe);
 
         return redirect()->route('library.show', [$layout, 'recipe' => $recipe])->with('said', 'Back to the starting values.');
+    }
+
+    public function prices(Request $request, Layout $layout, KeepPrice $work): RedirectResponse
+    {
+        $work->keep($layout, $request->input());
+
+        return redirect()->route('library.show', [$layout, 'recipe' => is_string($request->input('recipe')) ? $request->input('recipe') : ''])->with('said', 'Prices set.');
     }
 
     public function rules(Layout $layout, ShowRules $show): View

@@ -55,7 +55,7 @@ final readonly class KeepCoat
         });
     }
 
-    /** @param  array<string, mixed>  $input mm, share (%), passes, name, minutes a pass, colour, rev */
+    /** @param  array<string, mixed>  $input mm, share (%), passes, name, blend_mm, minutes a pass, colour, rev */
     public function change(Layout $layout, CoatRow $row, array $input): void
     {
         $old = $this->find($layout, $row);
@@ -63,9 +63,10 @@ final readonly class KeepCoat
         $mm = $typed->length('mm', $old->mm, $old->mm);
         $share = $typed->number('share', 100.0 * $old->share);
         $passes = $typed->number('passes', (float) $old->passes);
+        $blend = $typed->has('blend_mm') ? ($typed->text('blend_mm') === '' ? 0.0 : $typed->length('blend_mm', $old->blend, $old->blend)) : $old->blend;
         $minutes = $typed->has('minutes') ? ($typed->text('minutes') === '' ? null : $typed->number('minutes')) : $old->minutes;
         $colour = $typed->has('colour') ? ($typed->text('colour') ?: null) : $old->colour;
-        $coat = $typed->made(fn (): Coat => Coat::of($old->uid, $old->zone, $old->recipe, $mm, $share / 100.0, (int) $passes, $typed->text('name', $old->name), $old->extra, $minutes, $colour));
+        $coat = $typed->made(fn (): Coat => Coat::of($old->uid, $old->zone, $old->recipe, $mm, $share / 100.0, (int) $passes, $typed->text('name', $old->name), $old->extra, $minutes, $colour, $blend));
         $values = WorksFile::fromCoat($coat);
         StaleRecord::unlessFresh($row, isset($input['rev']) ? (int) $input['rev'] : null, "“{$old->title()}”", ['data' => CoatRow::text($values)]);
         $this->ledger->record($layout, "{$coat->title()} changed", function (Changes $changes) use ($layout, $row, $values): void {

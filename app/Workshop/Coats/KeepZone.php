@@ -32,7 +32,7 @@ final readonly class KeepZone
     {
     }
 
-    /** @param  array<string, mixed>  $input name, outline ("x,y x,y …") or points[], slope_from, slope_to, near (run uid, any or none), near_from, near_to, height_from, height_to, damp (%), aspect, without[], within[], also[], build_up */
+    /** @param  array<string, mixed>  $input name, outline ("x,y x,y …") or points[], slope_from, slope_to, near (run uid, any or none), near_from, near_to, height_from, height_to, damp (%), aspect, crowns ("x,y,wide …"), without[], within[], also[], build_up */
     public function create(Layout $layout, SectionRow $row, array $input): ZoneRow
     {
         $project = $this->load->of($layout);
@@ -109,9 +109,27 @@ final readonly class KeepZone
         }
         $damp = $typed->text('damp') === '' ? null : $typed->number('damp') / 100.0;
         $aspect = $typed->text('aspect') === '' ? null : $typed->text('aspect');
+        $crowns = $this->crowns($typed, $section);
         [$without, $within, $also] = array_map(fn (string $key): array => array_values(array_filter(array_map('strval', array_filter($typed->list($key), 'is_scalar')))), ['without', 'within', 'also']);
 
-        return $typed->made(fn (): Zone => Zone::of($old->uid, $old->section, $name, $outline, $slope, $near, $without, $old->extra, $height, $damp, $aspect, $within, $also));
+        return $typed->made(fn (): Zone => Zone::of($old->uid, $old->section, $name, $outline, $slope, $near, $without, $old->extra, $height, $damp, $aspect, $within, $also, $crowns));
+    }
+
+    /** @return list<array{float, float, float}>|null layout coordinates and diameters */
+    private function crowns(Typed $typed, Section $section): ?array
+    {
+        $crowns = [];
+        foreach (preg_split('/[\s;]+/', $typed->text('crowns'), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $triple) {
+            if (preg_match('/^(-?\d+(?:\.\d+)?),(-?\d+(?:\.\d+)?),(\d+(?:\.\d+)?)$/', $triple, $m) !== 1) {
+                $typed->fault("“{$triple}” is not a crown; type each as x,y,width in mm with a space between.", 'crowns');
+
+                return null;
+            }
+            $there = $section->placement->toLayout(new Point((float) $m[1], (float) $m[2]));
+            $crowns[] = [$there->x, $there->y, (float) $m[3]];
+        }
+
+        return $crowns === [] ? null : $crowns;
     }
 
     /** @return list<array{float, float}>|null layout coordinates */
@@ -136,6 +154,16 @@ final readonly class KeepZone
         }, $points);
 
         return $there === [] ? null : $there;
+    }
+
+    /** Crowns as a form shows them: "700,425,60 760,440,45". */
+    public static function crownsOf(Zone $zone, Section $section): string
+    {
+        return implode(' ', array_map(function (array $c) use ($section): string {
+            $p = $section->placement->toSection(new Point($c[0], $c[1]));
+
+            return Length::decimal($p->x, 1).','.Length::decimal($p->y, 1).','.Length::decimal($c[2], 1);
+        }, $zone->crowns ?? []));
     }
 
     /** Corners as a form shows them: "700,425 1090,420". */

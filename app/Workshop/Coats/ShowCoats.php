@@ -7,6 +7,7 @@ namespace App\Workshop\Coats;
 use App\Drawing\ClockWords;
 use App\Drawing\CoreDrawing;
 use App\Drawing\CureRing;
+use App\Drawing\LearnedWords;
 use App\Drawing\Svg;
 use App\Drawing\ZoneDrawing;
 use App\Models\Layout;
@@ -15,6 +16,8 @@ use App\Workshop\Land\ShowRail;
 use App\Workshop\LoadProject;
 use App\Workshop\Plan\PlanDesk;
 use IdleRidge\Core\Coats\Amount;
+use IdleRidge\Core\Coats\Ballast;
+use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Zone;
@@ -64,7 +67,7 @@ final readonly class ShowCoats
             'coat' => $picked === null ? null : $this->coat($page, $picked), 'takeOff' => TakeOff::byMaterial($plan->work, $section->uid),
             'findings' => array_values(array_filter(Rulebook::checkWork($plan), fn (Finding $f): bool => $zone !== null && $f->place->zone === $zone->uid)),
             'bare' => $this->bare($page), 'colours' => $project->works->colours, 'over' => $this->over($page),
-            'library' => $this->library->with(OwnRecipe::recipes($project->works->recipes)), 'runs' => $project->runsNear($section), 'zone' => $zone, 'corners' => $zone === null ? '' : KeepZone::corners($zone, $section),
+            'library' => $this->library->with(OwnRecipe::recipes($project->works->recipes)), 'runs' => $project->runsNear($section), 'zone' => $zone, 'corners' => $zone === null ? '' : KeepZone::corners($zone, $section), 'crowns' => $zone === null ? '' : KeepZone::crownsOf($zone, $section),
             'revs' => $layout->zones()->pluck('rev', 'uid')->all() + $layout->coats()->pluck('rev', 'uid')->all(),
         ];
     }
@@ -169,8 +172,37 @@ final readonly class ShowCoats
             'minutes' => array_sum(array_map(fn ($m): int => $m->minutes, $moves)), 'moves' => count($moves),
             'ring' => $state->last === null || $state->state === State::Ready ? null : $this->ring($page, $state), 'milestones' => $this->milestones($page, $state),
             'when' => $this->when($page, $state), 'why' => $state->next !== null ? $state->next->reason['text'] : ($state->held->text ?? ''), 'needs' => $this->needs($page, $state),
+            'spread' => $coat->recipe->family === 'ballast' ? $this->spread($page, $coat) : '', 'window' => $this->window($coat), 'learned' => $this->learned($page, $coat),
             'air' => $coat->recipe->cure->filmTemperature === null ? '' : sprintf('over %s °C until touch-dry; %s has %s by day, %s at night', Length::decimal($coat->recipe->cure->filmTemperature, 1), $air->name, Length::decimal($air->day->temperature, 1), Length::decimal($air->night->temperature, 1)),
         ];
+    }
+
+    private function spread(CoatsPage $page, Coat $coat): string
+    {
+        $layout = $page->plan->work->project->layout;
+        $middle = 100.0 * Ballast::forTrack($layout->scale->ratio, $page->plan->work->project->runsNear($page->section)[0]->profile->toArray()['sleeper_mm'] ?? 1.8)->middle($layout->gauge);
+
+        return sprintf('more in the middle: %s %% between the rails, %s %% to each side', Length::decimal($middle, 0), Length::decimal((100.0 - $middle) / 2.0, 0)).($coat->passes > 1 ? "; in {$coat->passes} light layers" : '');
+    }
+
+    private function window(Coat $coat): string
+    {
+        $window = $coat->recipe->window;
+        if ($window === null) {
+            return '';
+        }
+        $word = fn (Milestone|float $at): string => $at instanceof Milestone ? str_replace('_', ' ', $at->value) : Length::decimal($at, 0).' min';
+
+        return match ($window->side) {
+            'self' => 'the next pour', 'above' => 'what goes on it', default => 'this',
+        }." between {$word($window->opens)} and {$word($window->closes)} ".($window->side === 'below' ? 'of the coat below' : 'after it').($window->again === null ? '' : ', or from '.ClockWords::span($window->again).' on');
+    }
+
+    private function learned(CoatsPage $page, Coat $coat): string
+    {
+        $drying = $page->plan->work->drying($page->section);
+
+        return LearnedWords::of($drying->learned($coat->recipe->id), $coat->recipe->name, $drying->room->name);
     }
 
     private function ring(CoatsPage $page, CoatState $state): ?Svg

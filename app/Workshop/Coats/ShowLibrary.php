@@ -9,6 +9,7 @@ use App\Workshop\LoadProject;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Shelf\Price;
 
 /** All recipes of a layout by stage, with their figures and where these are from, and one of them to change. */
 final readonly class ShowLibrary
@@ -20,7 +21,8 @@ final readonly class ShowLibrary
     /** @return array<string, mixed> for the view coats.library */
     public function of(Layout $layout, string $id): array
     {
-        $own = $this->load->works($layout)->recipes;
+        $works = $this->load->works($layout);
+        $own = $works->recipes;
         $library = $this->library->with(OwnRecipe::recipes($own));
         $groups = [];
         foreach ($library->recipes as $recipe) {
@@ -31,7 +33,8 @@ final readonly class ShowLibrary
 
         return [
             'layout' => $layout, 'first' => $layout->sections()->first(), 'groups' => $groups, 'picked' => $picked, 'start' => $this->library->recipes[$id] ?? null,
-            'mine' => array_column(array_map(fn (OwnRecipe $o): array => [$o->recipe->id, $o->uid], $own), 1, 0), 'materials' => $library->materials,
+            'mine' => array_column(array_map(fn (OwnRecipe $o): array => [$o->recipe->id, $o->uid], $own), 1, 0), 'materials' => $library->materials, 'currency' => $layout->currency,
+            'prices' => array_column(array_map(fn (Price $p): array => [$p->material, $p], $works->prices), 1, 0),
             'low' => fn (Recipe $r, string $at): ?array => $r->ranges[$at] ?? null,
         ];
     }

@@ -37,18 +37,21 @@ final readonly class ShowSchools
 
         return [
             'layout' => $layout, 'section' => $section, 'rail' => $this->rail->of($project, $section, $work), 'zones' => $zones, 'zone' => $picked, 'questions' => array_keys($questions), 'asked' => $asked,
-            'room' => $work->project->works->room($section), 'trials' => $picked === null ? [] : array_map(fn (School $s): array => $this->trial(SchoolTrial::of($work, $section, $picked, $s, $library)), $questions[$asked] ?? []),
+            'room' => $work->project->works->room($section), 'trials' => $picked === null ? [] : array_map(fn (School $s): array => $this->trial(SchoolTrial::of($work, $section, $picked, $s, $library), $project->layout->currency), $questions[$asked] ?? []),
         ];
     }
 
     /** @return array{trial: SchoolTrial, rows: list<array{label: string, figure: Figure, after: string}>} */
-    private function trial(SchoolTrial $trial): array
+    private function trial(SchoolTrial $trial, string $currency): array
     {
         return ['trial' => $trial, 'rows' => [
             ['label' => 'At the bench', 'figure' => new Figure($trial->minutes / 60.0, 'h', 'hands-on minutes of every move', ['moves' => (string) $trial->moves], 'starting value', 1), 'after' => 'h in '.$trial->moves.($trial->moves === 1 ? ' move' : ' moves')],
             ['label' => 'Until dry through', 'figure' => new Figure($trial->days50, 'days', 'each coat laid as soon as the one below allows (80 %), in the air of the room', ['90 %' => Length::decimal($trial->days90, 1).' days'], 'starting value', 1), 'after' => 'to '.Length::decimal($trial->days90, 1).' days'],
             ['label' => 'Weighs, wet', 'figure' => new Figure($trial->wet / 1000.0, 'kg', 'amounts × their densities', decimals: 2), 'after' => 'kg'],
             ['label' => 'Weighs, dry', 'figure' => new Figure($trial->dry / 1000.0, 'kg', 'amounts × their densities × what of them stays', decimals: 2), 'after' => 'kg'],
+            ['label' => 'Uses up', 'figure' => new Figure($trial->cost / 100.0, $currency, 'amounts × price of a pack ÷ what is in it', [], 'yours', 2), 'after' => $currency.match (count($trial->unpriced)) {
+                0 => '', 1 => ', without '.$trial->unpriced[0], default => ', '.count($trial->unpriced).' materials without a price'
+            }],
         ]];
     }
 }

@@ -14,6 +14,7 @@ use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Lot;
 use App\Models\Movement;
+use App\Models\Price;
 use App\Models\Recipe;
 use App\Models\Room;
 use App\Models\Run;
@@ -107,6 +108,7 @@ final readonly class LayoutFiles
             JournalEntry::class => array_map(WorksFile::fromEntry(...), $works->journal),
             Colour::class => array_map(WorksFile::fromColour(...), $works->colours),
             Recipe::class => array_map(WorksFile::fromRecipe(...), $works->recipes),
+            Price::class => array_map(StockFile::fromPrice(...), $works->prices),
             Lot::class => array_map(StockFile::fromLot(...), $works->store->lots),
             Movement::class => array_map(StockFile::fromMovement(...), $works->store->movements),
         ];

@@ -67,7 +67,7 @@ final readonly class KeepLayout
             'zone' => $sheet->zone, 'currency' => $sheet->currency, 'viewing_edges' => $sheet->viewingEdges, 'region' => $sheet->region, 'season' => $sheet->season,
             'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $sheet->vehicles), 'felt_grade' => $sheet->feltGrade,
             'clearance_margin_mm' => $sheet->clearanceMargin, 'face_limit_deg' => $sheet->faceLimitDeg, 'bank_reach_mm' => $sheet->bankReach,
-            'tension' => $sheet->tension, 'stiffness_mm' => $sheet->stiffness, 'cuts' => $sheet->cuts->toArray(), 'typed' => $sheet->typed, 'show_on' => $sheet->showOn, 'north_deg' => $sheet->northDeg, 'bench' => json_decode(json_encode(BenchFile::fromRules($sheet->bench), JSON_THROW_ON_ERROR), true),
+            'tension' => $sheet->tension, 'stiffness_mm' => $sheet->stiffness, 'cuts' => $sheet->cuts->toArray(), 'typed' => $sheet->typed, 'show_on' => $sheet->showOn, 'north_deg' => $sheet->northDeg, 'bench' => BenchFile::fromRules($sheet->bench),
         ];
     }
 

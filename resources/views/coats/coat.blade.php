@@ -13,6 +13,9 @@
 <div class="blk"><h3>Rules</h3><dl class="rl">
     @foreach ($coat['needs'] as $need)<dt>before</dt><dd>{{ $need }}</dd>@endforeach
     @if ($coat['air'] !== '')<dt>air</dt><dd>{{ $coat['air'] }}</dd>@endif
+    @if ($coat['window'] !== '')<dt>window</dt><dd>{{ $coat['window'] }}</dd>@endif
+    @if ($coat['spread'] !== '')<dt>spread</dt><dd>{{ $coat['spread'] }}</dd>@endif
+    @if ($coat['learned'] !== '')<dt>learned</dt><dd>{{ $coat['learned'] }}</dd>@endif
     <dt>stage</dt><dd>{{ $recipe->stage->word() }}</dd>
     @if ($recipe->check !== '')<dt>check</dt><dd>{{ $recipe->check }}</dd>@endif
     @if ($recipe->undo !== '')<dt>undo</dt><dd>{{ $recipe->undo }}</dd>@endif
@@ -21,7 +24,7 @@
 @if ($recipe->cautions !== [])<div class="cau">@foreach ($recipe->cautions as $caution)<p><b>{{ $caution['do'] }}</b> {{ $caution['why'] }}</p>@endforeach</div>@endif
 <form class="blk stack" method="post" action="{{ $here('coats.update', [$zone->uid, $state->coat->uid]) }}">@csrf @method('PATCH')<input type="hidden" name="rev" value="{{ $revs[$state->coat->uid] ?? 1 }}"><input type="hidden" name="form" value="coat">
     <div class="pair three"><x-field form="coat" name="mm" label="Thickness" :unit="$units->value === 'metric' ? 'mm' : 'in'" :value="Length::field($state->coat->mm, $units)" /><x-field form="coat" name="share" label="Covers" unit="%" :value="Length::decimal(100 * $state->coat->share, 1)" mode="decimal" /><x-field form="coat" name="passes" label="Passes" :value="$state->coat->passes" mode="decimal" /></div>
-    <div class="pair"><x-field form="coat" name="name" label="Its own name" :value="$state->coat->name" /><x-field form="coat" name="minutes" label="Work a pass" unit="min" :value="$state->coat->minutes === null ? '' : Length::decimal($state->coat->minutes, 1)" mode="decimal" /></div>
+    <div class="pair three"><x-field form="coat" name="blend_mm" label="Runs out over" :unit="$units->value === 'metric' ? 'mm' : 'in'" :value="$state->coat->blend > 0 ? Length::field($state->coat->blend, $units) : ''" /><x-field form="coat" name="name" label="Its own name" :value="$state->coat->name" /><x-field form="coat" name="minutes" label="Work a pass" unit="min" :value="$state->coat->minutes === null ? '' : Length::decimal($state->coat->minutes, 1)" mode="decimal" /></div>
     @if (in_array($recipe->family, ['paint', 'cover', 'fibre', 'growth', 'plaster'], true))<div class="pair colour-pair"><x-choice form="coat" name="colour" label="Colour" :options="['' => 'none yet'] + array_column(array_map(fn ($c) => [$c->uid, $c->name], $colours), 1, 0)" :value="$state->coat->colour ?? ''" /><a class="link" href="{{ route('palette.show', $layout) }}">Palette</a></div>@endif
     <div class="acts"><button class="btn quiet">Set</button><button class="link" name="by" value="-1">Earlier</button><button class="link" name="by" value="1">Later</button><button class="link" form="drop-coat">Remove</button><a class="link" href="{{ $here('coats.show', ['zone' => $zone->uid, 'edit' => 'zone']) }}">Change the zone</a></div>
 </form>

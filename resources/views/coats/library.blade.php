@@ -28,6 +28,11 @@
             <x-field form="recipe" name="copy" label="Keep under a new name" value="" hint="empty: these figures stand in its place" />
             <div class="acts"><button class="btn">Keep as yours</button>@if (isset($mine[$picked->id]))<button class="link" form="drop-recipe">{{ $start === null ? 'Remove' : 'Starting values' }}</button>@endif</div>
         </form>
+        <form class="in stack prices" method="post" action="{{ route('prices.keep', $layout) }}">@csrf<input type="hidden" name="form" value="prices"><input type="hidden" name="recipe" value="{{ $picked->id }}">
+            <h3>What it costs</h3>
+            @foreach (array_values(array_diff($picked->materials(), ['water'])) as $k => $material)<input type="hidden" name="prices[{{ $k }}][material]" value="{{ $material }}"><div class="pair"><x-field form="prices" name="prices[{{ $k }}][price]" at="prices/{{ $k }}/price" :label="$material" :unit="$currency" :value="isset($prices[$material]) ? Length::decimal($prices[$material]->minor / 100, 2) : ''" mode="decimal" /><x-field form="prices" name="prices[{{ $k }}][amount]" at="prices/{{ $k }}/amount" label="for a pack of" :unit="$materials[$material]->unit ?? ''" :value="isset($prices[$material]) ? Length::decimal($prices[$material]->amount, 2) : ''" mode="decimal" /></div>@endforeach
+            <div class="acts"><button class="btn quiet">Set prices</button></div>
+        </form>
         @if (isset($mine[$picked->id]))<form id="drop-recipe" method="post" action="{{ route('library.drop', [$layout, $picked->id]) }}">@csrf @method('DELETE')</form>@endif @endif
     </section></div></div>
 </main>

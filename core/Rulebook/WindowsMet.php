@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Rulebook;
+
+use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\Window;
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Plan\Base;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Plan\Move;
+
+/** What has to follow another coat within a while: told when no session meets it, when it is over, and when only touch tells. */
+final class WindowsMet implements WorkRule
+{
+    /** Trait of either recipe → what the window is called; without one it is a second pour. */
+    private const NAMES = ['unmask' => 'window-masking', 'joint' => 'window-joint-cut', 'contact' => 'window-contact-glue'];
+
+    private const TOUCH = 'windows-empty-check-by-touch';
+
+    public function ids(): array
+    {
+        return [...array_values(self::NAMES), 'window-second-pour', self::TOUCH];
+    }
+
+    public function check(BenchPlan $plan): array
+    {
+        $found = [];
+        $at = $plan->at();
+        foreach ($plan->work->moves as $id => $move) {
+            foreach ($plan->work->bases[$id] as $base) {
+                if ($base->window !== null) {
+                    $found["{$move->coat->uid}.{$move->pass}"] ??= $this->look($plan, $move, $base, $base->window, $at);
+                }
+            }
+        }
+
+        return array_values(array_filter($found));
+    }
+
+    /** @param  array<string, array{int, int}>  $at */
+    private function look(BenchPlan $plan, Move $move, Base $base, Window $window, array $at): ?Finding
+    {
+        $under = $base->under;
+        $gap = $plan->work->windowOf($base, $move->section->uid);
+        $end = $under instanceof Laid ? $plan->work->endOf($under) : ($at[$under->id][1] ?? null);
+        $name = $this->name($move, $base);
+        if ($end === null) {
+            return null;
+        }
+        $start = $under instanceof Laid ? $under->startedAt : $at[$under->id][0];
+        $minutes = ['opens' => new Figure($gap->earliest($end) - $end, 'min', 'after the end of the coat below'), 'closes' => new Figure($gap->latest($start, $end) - $start, 'min', 'after the start of the coat below')];
+        if (! isset($at[$move->id]) && $window->again === null) {
+            return $this->finding($plan, $move, $name, Severity::Care, "No session meets {$move->title()}", $minutes, "{$move->title()} has to follow within a while, and no session lies in it.", 'Begin the coat below earlier in a session, or make the session longer.');
+        }
+        $begins = $at[$move->id][0] ?? $plan->work->now;
+        if ($begins > $gap->latest($start, $end) && $under instanceof Laid) {
+            return $this->finding($plan, $move, $name, Severity::Care, "The time for {$move->title()} is over", $minutes, 'What should have been done while the coat below was soft has to be done on a hard one.', $window->missed === '' ? 'Try it with care.' : $window->missed);
+        }
+        if ($begins > $gap->latest($start, $end)) {
+            return $this->finding($plan, $move, $name, Severity::Hint, "{$move->title()} comes after its window", $minutes, 'No session lies within it; it is planned for when it may be done again.', $window->missed === '' ? 'Try it with care.' : $window->missed);
+        }
+
+        return $gap->byTouch($end) ? $this->finding($plan, $move, self::TOUCH, Severity::Hint, "Only touch tells when to {$move->title()}", $minutes, 'As reckoned there is no time at which it is surely right.', 'From the first of these minutes on, try a corner every few minutes.') : null;
+    }
+
+    /** @param  array<string, Figure>  $figures */
+    private function finding(BenchPlan $plan, Move $move, string $id, Severity $severity, string $subject, array $figures, string $why, string $do): Finding
+    {
+        return CoatPair::on($plan, $move->section->uid, $move->zone->uid, $id, $severity, $subject, $figures, $why, $do);
+    }
+
+    private function name(Move $move, Base $base): string
+    {
+        $lower = $base->under instanceof Laid ? $base->under->recipe : $base->under->coat->recipe;
+        foreach (self::NAMES as $trait => $name) {
+            if ($move->coat->recipe->is($trait) || $lower->is($trait)) {
+                return $name;
+            }
+        }
+
+        return 'window-second-pour';
+    }
+}

@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Plan\BenchWork;
+use IdleRidge\Core\Plan\Placed;
+use IdleRidge\Core\Project\Works;
+use IdleRidge\Core\Rulebook\Rulebook;
+use IdleRidge\Core\Schedule\BenchRules;
+use IdleRidge\Core\Schedule\BenchTime;
+use PHPUnit\Framework\TestCase;
+use Tests\BenchPlanChecker;
+use Tests\Build;
+
+/** What must not come too late, what keeps a tool, who is first, what has to be ready by a date, and what is done in one go. */
+final class BenchWindowTest extends TestCase
+{
+    private const NOW = '2026-10-12T12:00Z';
+
+    public function test_masking_is_lifted_within_its_window(): void
+    {
+        $plan = $this->plan(['scenery-adhesive', 'masking-lifted'], [$this->evening(1, 1140, 1320)]);
+        [$glue, $lift] = $plan->moves;
+        $this->assertGreaterThanOrEqual($glue->end + 30, $lift->start);
+        $this->assertLessThanOrEqual($glue->start + 90, $lift->start);
+        $this->assertSame('wait', $lift->reason['kind']);
+        $this->assertSame([], BenchPlanChecker::faults($plan));
+        // A session that ends before it opens: the glue is left for one that does not, and said so.
+        $short = $this->plan(['scenery-adhesive', 'masking-lifted'], [$this->evening(1, 1140, $glue->move->minutes + 1140 + 20)]);
+        $this->assertSame([], BenchPlanChecker::faults($short));
+        $this->assertCount(1, $short->unplaced);
+        $this->assertContains('window-masking', $this->ids($short));
+        $this->assertNotContains('window-masking', $this->ids($plan));
+    }
+
+    public function test_a_joint_is_cut_while_the_plaster_is_soft(): void
+    {
+        $plan = $this->plan(['pulp-plaster-stiff', 'joint-cut'], [$this->evening(1, 1080, 1380)]);
+        $this->assertSame([], BenchPlanChecker::faults($plan));
+        $this->assertSame([], $plan->unplaced);
+        $wait = $plan->moves[1]->start - $plan->moves[0]->end;
+        // Workable 30 min and set after 120 min, each narrowed by exp(0.8416 × 0.25) = 1.2342: 37.0 and 97.2 min.
+        $this->assertGreaterThanOrEqual(37, $wait);
+        $this->assertLessThanOrEqual(98, $wait);
+    }
+
+    public function test_a_second_pour_goes_on_tacky_or_after_a_day(): void
+    {
+        $long = $this->plan(['pulp-plaster-stiff', 'two-part-resin'], [$this->evening(6, 480, 1320)], [1, 2]);
+        $pours = array_values(array_filter($long->moves, fn (Placed $p): bool => $p->move->coat->recipe->id === 'two-part-resin'));
+        $gap = $pours[1]->start - $pours[0]->end;
+        $this->assertTrue($gap >= 240 && $pours[1]->start - $pours[0]->start <= 480, "{$gap} min");
+        $evenings = $this->plan(['pulp-plaster-stiff', 'two-part-resin'], [$this->evening(1), $this->evening(2), $this->evening(3), $this->evening(4)], [1, 2]);
+        $pours = array_values(array_filter($evenings->moves, fn (Placed $p): bool => $p->move->coat->recipe->id === 'two-part-resin'));
+        $this->assertGreaterThanOrEqual($pours[0]->end + 1440, $pours[1]->start);
+        $this->assertContains('window-second-pour', $this->ids($evenings));
+        $this->assertNotContains('window-second-pour', $this->ids($long));
+        foreach ([$long, $evenings] as $plan) {
+            $this->assertSame([], BenchPlanChecker::faults($plan));
+        }
+    }
+
+    public function test_weights_stay_on_until_the_glue_holds(): void
+    {
+        $zones = [Build::zone(1, ['outline' => Build::square(100, 100, 300, 250)]), Build::zone(2, ['outline' => Build::square(400, 100, 600, 250)])];
+        $coats = [Coat::of(Build::uid(11), $zones[0]->uid, Build::recipe('foam-stack'), minutes: 30.0), Coat::of(Build::uid(12), $zones[1]->uid, Build::recipe('foam-stack'), minutes: 30.0)];
+        $times = [$this->evening(1), $this->evening(2), $this->evening(3), $this->evening(4)];
+        $one = $this->make(new Works($zones, $coats, [], [], $times), BenchRules::of());
+        $two = $this->make(new Works($zones, $coats, [], [], $times), BenchRules::of(tools: ['clamps and weights' => 2]));
+        // Next coat after 24 h × 1.4362 = 34.5 h: with one set the second stack waits for the third evening.
+        $this->assertSame([Build::minute('2026-10-12T19:00Z'), Build::minute('2026-10-14T19:00Z')], array_column($one->moves, 'start'));
+        $this->assertSame([Build::minute('2026-10-12T19:00Z'), Build::minute('2026-10-12T19:30Z')], array_column($two->moves, 'start'));
+        $this->assertSame([], BenchPlanChecker::faults($one));
+        $none = $this->make(new Works($zones, $coats, [], [], $times), BenchRules::of(tools: ['clamps and weights' => 0]));
+        $this->assertCount(2, $none->unplaced);
+    }
+
+    public function test_boards_take_turns_where_that_is_asked(): void
+    {
+        $zones = [Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]), Build::zone(2, ['outline' => Build::square(600, 100, 1000, 350)])];
+        $coats = [
+            Coat::of(Build::uid(11), $zones[0]->uid, Build::recipe('earth-paint')), Coat::of(Build::uid(12), $zones[0]->uid, Build::recipe('sifted-soil')),
+            Coat::of(Build::uid(13), $zones[1]->uid, Build::recipe('pulp-plaster-stiff')), Coat::of(Build::uid(14), $zones[1]->uid, Build::recipe('earth-paint')),
+        ];
+        $times = [$this->evening(1, 1140, 1200), $this->evening(2, 1140, 1200), $this->evening(3, 1140, 1200), $this->evening(4, 1140, 1200)];
+        $stages = array_map(fn (Placed $p): int => $p->move->coat->recipe->stage->value, $this->make(new Works($zones, $coats, [], [], $times), BenchRules::of(order: 'stage'))->moves);
+        $sorted = $stages;
+        sort($sorted);
+        $this->assertSame($sorted, $stages, 'plaster, then paint, then soil');
+        $free = $this->make(new Works($zones, $coats, [], [], $times), BenchRules::of());
+        $this->assertLessThanOrEqual($this->make(new Works($zones, $coats, [], [], $times), BenchRules::of(order: 'stage'))->lastHandsOn(), $free->lastHandsOn());
+    }
+
+    public function test_a_date_comes_before_an_early_end(): void
+    {
+        // A later section could be first; its date turns that round.
+        $zones = [Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]), Build::zone(2, ['outline' => Build::square(600, 100, 1000, 350)])];
+        $coats = [Coat::of(Build::uid(11), $zones[0]->uid, Build::recipe('pulp-plaster-stiff'), minutes: 50.0), Coat::of(Build::uid(12), $zones[1]->uid, Build::recipe('earth-paint'), minutes: 50.0)];
+        $times = [$this->evening(1, 1140, 1200), $this->evening(2, 1140, 1200)];
+        $work = fn (array $due): BenchWork => Build::work(new Works($zones, $coats, [], [], $times), self::NOW, rules: BenchRules::of(due: $due));
+        $due = ['section' => Build::uid(901), 'date' => '2026-10-16', 'milestone' => 'travel'];
+        // Plaster is dry through after 36 h × 1.4362 = 51.7 h: begun on Monday by Thursday, begun on Tuesday on Friday.
+        $plan = BenchPlan::make($work([$due]));
+        $this->assertSame($coats[0]->uid, $plan->moves[0]->move->coat->uid);
+        $this->assertSame([Build::uid(901) => 0], $plan->late());
+        $tight = BenchPlan::make($work([['date' => '2026-10-14'] + $due]));
+        $this->assertGreaterThan(0, $tight->late()[Build::uid(901)]);
+        $shown = BenchPlan::make($work([['date' => '2026-10-14', 'milestone' => 'worked'] + $due]));
+        $this->assertSame([Build::uid(901) => 0], $shown->late());
+    }
+
+    public function test_one_set_up_serves_two_zones(): void
+    {
+        $zones = [Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]), Build::zone(2, ['outline' => Build::square(600, 100, 1000, 350)])];
+        $coats = [Coat::of(Build::uid(11), $zones[0]->uid, Build::recipe('earth-paint')), Coat::of(Build::uid(12), $zones[1]->uid, Build::recipe('earth-paint'))];
+        $plan = $this->make(new Works($zones, $coats, [], [], [$this->evening(1)]), BenchRules::of());
+        // 5 + 10 × 0.8 = 13 min, and 8 more without setting up.
+        $this->assertSame([13, 8], array_map(fn (Placed $p): int => $p->minutes(), $plan->moves));
+        $this->assertSame($plan->moves[0]->end, $plan->moves[1]->start);
+        $this->assertSame(['pot', true], [$plan->moves[1]->reason['kind'], $plan->moves[1]->isJoined()]);
+        $this->assertSame([], BenchPlanChecker::faults($plan));
+        // One over the other they are two jobs.
+        $over = [$zones[0], Build::zone(2, ['outline' => Build::square(400, 100, 900, 350)])];
+        $two = $this->make(new Works($over, [$coats[0], Coat::of(Build::uid(13), $over[1]->uid, Build::recipe('pulp-plaster-stiff')), $coats[1]], [], [], [$this->evening(1), $this->evening(2), $this->evening(3)]), BenchRules::of());
+        $this->assertSame([], BenchPlanChecker::faults($two));
+    }
+
+    public function test_a_surer_builder_waits_longer(): void
+    {
+        $start = fn (float $certainty): int => $this->plan(['earth-paint', 'sifted-soil'], [$this->evening(1, 600, 1400)], rules: BenchRules::of($certainty))->moves[1]->start;
+        $end = Build::minute('2026-10-12T12:00Z') + 13;
+        // Next coat after 120 min: × 1, × exp(0.8416 × 0.4301) and × exp(1.2816 × 0.4301).
+        $this->assertSame([$end + 120, $end + 173, $end + 209], array_map($start, [0.5, 0.8, 0.9]));
+    }
+
+    public function test_hands_that_come_later_count_from_then_on(): void
+    {
+        $zones = array_map(fn (int $k): \IdleRidge\Core\Coats\Zone => Build::zone($k, ['outline' => Build::square(100 + 250 * $k, 100, 300 + 250 * $k, 250)]), [0, 1, 2]);
+        $coats = array_map(fn (int $k): Coat => Coat::of(Build::uid(11 + $k), $zones[$k]->uid, Build::recipe('pulp-plaster-stiff'), minutes: 60.0), [0, 1, 2]);
+        $times = [$this->evening(1, 1140, 1260), BenchTime::of(Build::uid(99), 'single', null, '2026-10-12', 1200, 1320, 2, who: 'A friend')];
+        $plan = $this->make(new Works($zones, $coats, [], [], $times), BenchRules::of());
+        $this->assertSame([19 * 60, 20 * 60, 20 * 60], array_map(fn (Placed $p): int => $p->start - Build::minute('2026-10-12T00:00Z'), $plan->moves));
+    }
+
+    /**
+     * @param list<string> $recipes
+     * @param list<BenchTime> $times
+     * @param list<int> $passes
+     */
+    private function plan(array $recipes, array $times, array $passes = [], ?BenchRules $rules = null): BenchPlan
+    {
+        $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
+        $coats = array_map(fn (string $id, int $k): Coat => Coat::of(Build::uid(20 + $k), $zone->uid, Build::recipe($id), passes: $passes[$k] ?? 1), $recipes, array_keys($recipes));
+
+        return $this->make(new Works([$zone], $coats, [], [Room::standard(Build::uid(60))], $times), $rules ?? BenchRules::of());
+    }
+
+    private function make(Works $works, BenchRules $rules): BenchPlan
+    {
+        return BenchPlan::make(Build::work($works, self::NOW, rules: $rules));
+    }
+
+    private function evening(int $weekday, int $from = 1140, int $to = 1260): BenchTime
+    {
+        return BenchTime::of(Build::uid(80 + $weekday), 'weekly', $weekday, null, $from, $to);
+    }
+
+    /** @return list<string> */
+    private function ids(BenchPlan $plan): array
+    {
+        return array_map(fn (Finding $f): string => $f->id, Rulebook::checkWork($plan));
+    }
+}
