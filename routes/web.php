@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Controllers\AirController;
 use App\Http\Controllers\CoatsController;
 use App\Http\Controllers\CutsController;
 use App\Http\Controllers\FeatureController;
@@ -45,6 +46,10 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
     Route::post('/rooms', [RoomController::class, 'store'])->name('rooms.store');
     Route::patch('/rooms/{room}', [RoomController::class, 'update'])->name('rooms.update');
     Route::delete('/rooms/{room}', [RoomController::class, 'destroy'])->name('rooms.destroy');
+    Route::get('/rooms/{room}', [AirController::class, 'show'])->name('rooms.show');
+    Route::patch('/rooms/{room}/logger', [AirController::class, 'logger'])->name('rooms.logger');
+    Route::post('/rooms/{room}/read', [AirController::class, 'read'])->name('rooms.read');
+    Route::post('/rooms/{room}/air', [AirController::class, 'air'])->name('rooms.air');
     Route::get('/library', [LibraryController::class, 'library'])->name('library.show');
     Route::post('/prices', [LibraryController::class, 'prices'])->name('prices.keep');
     Route::patch('/library/{recipe}', [LibraryController::class, 'keep'])->withoutScopedBindings()->name('library.keep');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Devices\HttpRoomLogger;
+use App\Devices\RoomLogger;
 use App\Workshop\Files\LibraryFiles;
 use App\Workshop\Journal\KeepJournal;
 use App\Workshop\Land\LandDesk;
@@ -21,6 +23,7 @@ final class WorkshopProvider extends ServiceProvider
     {
         $this->app->singleton(ClockInterface::class, fn (): BenchClock => new BenchClock(config('ridge.now'), config('ridge.clock_file')));
         $this->app->scoped(LandDesk::class);
+        $this->app->bind(RoomLogger::class, HttpRoomLogger::class);
         $this->app->singleton(Library::class, fn (): Library => LibraryFiles::kept(base_path('library')));
     }
 

@@ -22,7 +22,7 @@ final readonly class AirLog
     private array $moments;
 
     /** @param  list<array{int, float, float}>  $readings */
-    private function __construct(public array $readings)
+    private function __construct(public array $readings, private bool $tells = true)
     {
         $this->moments = array_column($readings, 0);
     }
@@ -60,6 +60,12 @@ final readonly class AirLog
         ksort($all);
 
         return new self(array_values($all));
+    }
+
+    /** The same readings, that say nothing of what is to come. */
+    public function past(): self
+    {
+        return new self($this->readings, false);
     }
 
     /** Only the readings of the last days before the newest. */
@@ -124,7 +130,7 @@ final readonly class AirLog
     public function usual(DateTimeZone $zone): array
     {
         $sums = [];
-        foreach ($this->lately(self::DAYS)->readings as [$at, $temperature, $humidity]) {
+        foreach ($this->tells ? $this->lately(self::DAYS)->readings : [] as [$at, $temperature, $humidity]) {
             $hour = (int) (new DateTimeImmutable('@'.$at * 60))->setTimezone($zone)->format('G');
             [$n, $c, $rh] = $sums[$hour] ?? [0, 0.0, 0.0];
             $sums[$hour] = [$n + 1, $c + $temperature, $rh + $humidity];

@@ -10,7 +10,7 @@ use IdleRidge\Core\Measure\Refusal;
 
 /**
  * A place where sections stand and dry: its air by day and by night, the minutes of the day (local time) at which day
- * begins and ends, its size (m³) and how often an hour its air changes.
+ * begins and ends, its size (m³), how often an hour its air changes, and the address of a logger in it.
  */
 final readonly class Room
 {
@@ -25,6 +25,7 @@ final readonly class Room
         public array $extra,
         public float $volume,
         public float $airChanges,
+        public string $logger,
     ) {
     }
 
@@ -33,7 +34,7 @@ final readonly class Room
      *
      * @throws Refusal naming the field
      */
-    public static function of(string $uid, string $name, float $dayC, float $nightC, float $dayRh, float $nightRh, float $airflow = 1.0, int $dayFrom = 420, int $dayTo = 1320, array $extra = [], float $volume = 30.0, float $airChanges = 0.5): self
+    public static function of(string $uid, string $name, float $dayC, float $nightC, float $dayRh, float $nightRh, float $airflow = 1.0, int $dayFrom = 420, int $dayTo = 1320, array $extra = [], float $volume = 30.0, float $airChanges = 0.5, string $logger = ''): self
     {
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new Refusal('A room needs a name of 1 to 80 characters.', 'name');
@@ -44,10 +45,13 @@ final readonly class Room
             throw new Refusal('The day must end after it begins, by midnight.', 'day_to');
         }
 
+        if (mb_strlen($logger) > 200) {
+            throw new Refusal('At most 200 characters.', 'logger');
+        }
         Refusal::unlessBetween($volume, 3.0, 5000.0, 'The size of the room', 'm³', 'volume_m3');
         Refusal::unlessBetween($airChanges, 0.1, 30.0, 'The air changes', 'an hour', 'air_changes');
 
-        return new self($uid, trim($name), $air('day', $dayC, $dayRh), $air('night', $nightC, $nightRh), $dayFrom, $dayTo, $extra, $volume, $airChanges);
+        return new self($uid, trim($name), $air('day', $dayC, $dayRh), $air('night', $nightC, $nightRh), $dayFrom, $dayTo, $extra, $volume, $airChanges, trim($logger));
     }
 
     /** A room as good as any, until its own air is known: 20 °C, 50 %, still. */

@@ -105,7 +105,7 @@ final class WorksFile
 
     public static function room(Record $r, string $uid): Room
     {
-        return Room::of($uid, $r->text('name'), $r->number('day_c'), $r->number('night_c'), $r->number('day_rh'), $r->number('night_rh'), $r->number('airflow'), self::clock($r, 'day_from'), self::clock($r, 'day_to'), volume: $r->number('volume_m3', 30.0), airChanges: $r->number('air_changes', 0.5), extra: $r->extra());
+        return Room::of($uid, $r->text('name'), $r->number('day_c'), $r->number('night_c'), $r->number('day_rh'), $r->number('night_rh'), $r->number('airflow'), self::clock($r, 'day_from'), self::clock($r, 'day_to'), volume: $r->number('volume_m3', 30.0), airChanges: $r->number('air_changes', 0.5), logger: $r->text('logger', ''), extra: $r->extra());
     }
 
     public static function benchTime(Record $r, string $uid): BenchTime
@@ -167,7 +167,7 @@ final class WorksFile
         return [
             'uid' => $r->uid, 'name' => $r->name, 'day_c' => $r->day->temperature, 'night_c' => $r->night->temperature, 'day_rh' => $r->day->humidity, 'night_rh' => $r->night->humidity,
             'airflow' => $r->day->airflow, 'day_from' => BenchTime::clock($r->dayFrom), 'day_to' => BenchTime::clock($r->dayTo), 'volume_m3' => $r->volume, 'air_changes' => $r->airChanges,
-        ] + $r->extra;
+        ] + ($r->logger === '' ? [] : ['logger' => $r->logger]) + $r->extra;
     }
 
     /** @return array<string, mixed> */

@@ -75,8 +75,11 @@ final class BenchWork
 
     public function drying(Section $section): Drying
     {
-        $room = $this->project->works->room($section);
+        return $this->dryingIn($this->project->works->room($section));
+    }
 
+    public function dryingIn(Room $room): Drying
+    {
         return $this->drying[$room->uid] ??= new Drying($room, $this->zone, $this->earliest(), $this->project->works->logs[$room->uid] ?? null, $this->watchedIn($room));
     }
 

@@ -67,7 +67,7 @@ final readonly class Project
             $names[mb_strtolower($section->name)] = true;
         }
         $works ??= new Works;
-        $lists = ['sections' => $sections, 'runs' => $runs, 'features' => $features, 'zones' => $works->zones, 'coats' => $works->coats, 'laid' => $works->laid, 'rooms' => $works->rooms, 'times' => $works->times, 'journal' => $works->journal, 'lots' => $works->store->lots, 'movements' => $works->store->movements, 'recipes' => $works->recipes, 'colours' => $works->colours];
+        $lists = ['sections' => $sections, 'runs' => $runs, 'features' => $features, 'zones' => $works->zones, 'coats' => $works->coats, 'laid' => $works->laid, 'rooms' => $works->rooms, 'times' => $works->times, 'journal' => $works->journal, 'lots' => $works->store->lots, 'movements' => $works->store->movements, 'recipes' => $works->recipes, 'colours' => $works->colours, 'prices' => $works->prices];
         foreach ($lists as $list => $records) {
             $seen = [];
             foreach ($records as $k => $record) {
@@ -99,6 +99,16 @@ final readonly class Project
         }
 
         return new self($layout, $sections, $runs, $features, $runExtras, $extra, $works);
+    }
+
+    /**
+     * The same layout with other works.
+     *
+     * @throws Refusals when they do not fit it
+     */
+    public function working(Works $works): self
+    {
+        return self::of($this->layout, $this->sections, $this->runs, $this->features, $this->runExtras, $this->extra, $works);
     }
 
     /** What land is cut from, with what lies in store. */

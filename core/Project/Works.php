@@ -37,6 +37,16 @@ final readonly class Works
     }
 
     /**
+     * The same with some lists in the place of its own.
+     *
+     * @param array<string, mixed> $lists by the names of the constructor
+     */
+    public function with(array $lists): self
+    {
+        return new self(...$lists + get_object_vars($this));
+    }
+
+    /**
      * What does not fit together.
      *
      * @param list<Section> $sections

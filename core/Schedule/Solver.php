@@ -52,14 +52,15 @@ final class Solver
     }
 
     /**
-     * Where not everything finds a place: as much as does, the listed order first.
+     * Where not everything finds a place: as much as does, the most urgent first.
      *
+     * @param list<string>|null $order all jobs or more of them; the listed order without it
      * @return array<string, int>
      */
-    public static function most(Problem $problem): array
+    public static function most(Problem $problem, ?array $order = null): array
     {
         $windows = Windows::alone($problem);
-        $order = $problem->inOrder() ?? [];
+        $order = $order === null ? ($problem->inOrder() ?? []) : array_values(array_intersect($order, array_map('strval', array_keys($problem->jobs))));
         $starts = (new Generator($problem, $windows))->place($order, most: true) ?? [];
         ksort($starts);
 

@@ -56,6 +56,8 @@ final class BenchTest extends FeatureCase
     public function test_every_board_with_work_tonight_is_named_where_it_lies(): void
     {
         $layout = $this->evening('2026-10-14T17:31Z');
+        // Three days later nothing was done, and more has dried.
+        $this->setClock('2026-10-17T07:00Z');
         $plan = $this->plan($layout);
         $minutes = [];
         foreach ($plan->within(...$plan->session()) as $placed) {

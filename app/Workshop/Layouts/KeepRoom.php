@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop\Layouts;
 
+use App\Devices\HttpRoomLogger;
 use App\Models\Layout;
 use App\Models\Room as RoomRow;
 use App\Workshop\KeptRows;
@@ -25,7 +26,7 @@ final readonly class KeepRoom
     {
     }
 
-    /** @param  array<string, mixed>  $input name, day_c, night_c, day_rh, night_rh, airflow, day_from, day_to, volume_m3, air_changes */
+    /** @param  array<string, mixed>  $input name, day_c, night_c, day_rh, night_rh, airflow, day_from, day_to, volume_m3, air_changes, logger */
     public function create(Layout $layout, array $input): void
     {
         $room = $this->read($input, Room::standard($this->rows->uid(), 'Room '.($layout->rooms()->count() + 1)));
@@ -73,6 +74,8 @@ final readonly class KeepRoom
 
         [$volume, $changes] = [$number('volume_m3', $old->volume), $number('air_changes', $old->airChanges)];
 
-        return $typed->made(fn (): Room => Room::of($old->uid, $typed->text('name', $old->name), $air[0], $air[1], $air[2], $air[3], $flow, $from, $to, $old->extra, $volume, $changes));
+        $logger = $typed->text('logger', $old->logger);
+
+        return $typed->made(fn (): Room => Room::of($old->uid, $typed->text('name', $old->name), $air[0], $air[1], $air[2], $air[3], $flow, $from, $to, $old->extra, $volume, $changes, $logger === '' ? '' : HttpRoomLogger::allowed($logger)));
     }
 }

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Layout;
+use App\Workshop\Air\ReadRooms;
+use App\Workshop\Air\ShowRoom;
+use App\Workshop\Layouts\KeepRoom;
+use App\Workshop\LoadProject;
+use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Measure\Refusal;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+
+/** One room's air: what was read of it, from where, and what was learned in it. */
+final class AirController
+{
+    public function __construct(private readonly LoadProject $load, private readonly ReadRooms $read)
+    {
+    }
+
+    public function show(Layout $layout, string $room, ShowRoom $show): View
+    {
+        return view('rooms.show', $show->of($layout, $this->room($layout, $room)));
+    }
+
+    public function logger(Request $request, Layout $layout, string $room, KeepRoom $keep): RedirectResponse
+    {
+        $keep->change($layout, $layout->rooms()->where('uid', $room)->firstOrFail(), ['logger' => is_string($request->input('logger')) ? $request->input('logger') : '']);
+
+        return redirect()->route('rooms.show', [$layout, $room])->with('said', 'Set.');
+    }
+
+    public function read(Layout $layout, string $room): RedirectResponse
+    {
+        $count = $this->read->listen($layout, $this->room($layout, $room));
+
+        return redirect()->route('rooms.show', [$layout, $room])->with('said', $count === 0 ? 'Nothing new.' : "{$count} readings came in.");
+    }
+
+    public function air(Request $request, Layout $layout, string $room): RedirectResponse
+    {
+        $file = $request->file('file');
+        if (! $file instanceof UploadedFile || ! $file->isValid()) {
+            throw new Refusal('Choose a file of readings first.', 'file');
+        }
+
+        return redirect()->route('rooms.show', [$layout, $room])->with('said', $this->read->file($layout, $this->room($layout, $room), (string) $file->get()));
+    }
+
+    private function room(Layout $layout, string $uid): Room
+    {
+        return array_values(array_filter($this->load->works($layout)->rooms, fn (Room $r): bool => $r->uid === $uid))[0] ?? abort(404);
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Air;
+
+use App\Devices\RoomLogger;
+use App\Models\Layout;
+use App\Workshop\LoadProject;
+use DateTimeImmutable;
+use DateTimeZone;
+use IdleRidge\Core\Cure\AirLog;
+use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Interchange\AirFile;
+use IdleRidge\Core\Measure\Refusal;
+use Psr\Clock\ClockInterface;
+
+/** Takes in what was read of rooms: from their loggers, or from a file. */
+final readonly class ReadRooms
+{
+    /** At first a logger is asked for so much, minutes. */
+    private const FIRST = 1440 * 14;
+
+    public function __construct(private RoomLogger $logger, private LoadProject $load, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @return int readings that came in
+     *
+     * @throws Refusal when the room has no logger, or it cannot be read
+     */
+    public function listen(Layout $layout, Room $room): int
+    {
+        if ($room->logger === '') {
+            throw new Refusal('It has no logger yet: give its address.', 'logger');
+        }
+        $now = intdiv($this->clock->now()->getTimestamp(), 60);
+        $last = (KeepAir::logs($layout)[$room->uid] ?? null)?->last()[0] ?? $now - self::FIRST;
+        $log = $this->logger->since($room->logger, $last);
+        KeepAir::add($layout, $room->uid, $log);
+
+        return count($log->readings);
+    }
+
+    /** @return list<string> what went wrong, room by room */
+    public function listenAll(): array
+    {
+        $faults = [];
+        foreach (Layout::query()->whereNull('removed_at')->get() as $layout) {
+            foreach ($this->load->works($layout)->rooms as $room) {
+                try {
+                    $room->logger === '' ? 0 : $this->listen($layout, $room);
+                } catch (Refusal $refusal) {
+                    $faults[] = "{$layout->name}, {$room->name}: {$refusal->getMessage()}";
+                }
+            }
+        }
+
+        return $faults;
+    }
+
+    /** A table of readings; gaps are told, and bridged with the usual air of the hour. */
+    public function file(Layout $layout, Room $room, string $text): string
+    {
+        $zone = new DateTimeZone($layout->zone);
+        $log = AirFile::read($text, $zone);
+        $now = intdiv($this->clock->now()->getTimestamp(), 60);
+        if (($log->last()[0] ?? 0) > $now + 5) {
+            throw new Refusal('Its last reading is still to come: are its clock and time zone right?', 'file');
+        }
+        KeepAir::add($layout, $room->uid, $log);
+
+        return $this->sentence($log, $zone);
+    }
+
+    private function sentence(AirLog $log, DateTimeZone $zone): string
+    {
+        $words = fn (int $minute): string => (new DateTimeImmutable('@'.$minute * 60))->setTimezone($zone)->format('D j M H:i');
+        $gaps = array_map(fn (array $gap): string => 'after line '.($gap[0] + 2).", {$words($gap[1])} to {$words($gap[2])}", $log->gaps());
+
+        return count($log->readings).' readings taken in.'.($gaps === [] ? '' : ' Nothing is known '.implode('; ', array_slice($gaps, 0, 3)).(count($gaps) > 3 ? ' and '.(count($gaps) - 3).' times more' : '').'; the usual air of the hour stands there.');
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Air;
+
+use App\Drawing\AirDrawing;
+use App\Drawing\ClockWords;
+use App\Drawing\LearnedDrawing;
+use App\Drawing\LearnedWords;
+use App\Models\Layout;
+use App\Workshop\LoadProject;
+use App\Workshop\Plan\PlanDesk;
+use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Measure\Length;
+
+/** One room: what its air was and is taken to be, what its logger is, and what was learned of drying in it. */
+final readonly class ShowRoom
+{
+    public function __construct(private LoadProject $load, private PlanDesk $desk)
+    {
+    }
+
+    /** @return array<string, mixed> for the view rooms.show */
+    public function of(Layout $layout, Room $room): array
+    {
+        $project = $this->load->of($layout);
+        $work = $this->desk->planOf($project, $this->desk->minute())->work;
+        $drying = $work->dryingIn($room);
+        $words = new ClockWords($work->zone(), $work->now);
+        $log = $project->works->logs[$room->uid] ?? null;
+        $last = $log?->last();
+        $names = [];
+        foreach ($project->works->laid as $laid) {
+            if ($this->standsIn($work->project->works->room($project->section($laid->section)), $room) && $laid->seen !== []) {
+                $names[$laid->recipe->id] = $laid->recipe->name;
+            }
+        }
+        asort($names);
+        $learned = [];
+        foreach ($names as $id => $name) {
+            $of = $drying->learned((string) $id);
+            if ($of->cases > 0) {
+                $learned[] = ['name' => $name, 'words' => LearnedWords::of($of, $name, $room->name), 'picture' => LearnedDrawing::of($of), 'range' => Length::decimal($of->factor(0.1), 2).' to '.Length::decimal($of->factor(0.9), 2)];
+            }
+        }
+
+        return [
+            'layout' => $layout, 'room' => $room, 'first' => $project->sections[0] ?? null, 'drawing' => AirDrawing::of($drying->air, $log, $work->now, $work->zone()), 'learned' => $learned,
+            'last' => $last === null ? null : $words->moment($last[0]).': '.Length::decimal($last[1], 1).' °C, '.Length::decimal($last[2], 0).' %',
+            'gaps' => array_map(fn (array $g): string => "{$words->moment($g[1])} to {$words->moment($g[2])}", array_slice(array_reverse($log?->gaps() ?? []), 0, 5)),
+            'sections' => array_values(array_filter($project->sections, fn ($s): bool => $this->standsIn($project->works->room($s), $room))), 'isRead' => $drying->air->isRead(),
+        ];
+    }
+
+    private function standsIn(Room $one, Room $other): bool
+    {
+        return $one->uid === $other->uid;
+    }
+}

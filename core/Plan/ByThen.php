@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Plan;
+
+use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Schedule\Solver;
+
+/**
+ * What can be finished by a moment and left safe: as much as fits, what most else waits for first; nothing is begun whose
+ * follower would have to come within a while and cannot.
+ */
+final readonly class ByThen
+{
+    /** Moves are taken out and all is tried again at most so often. */
+    private const TRIES = 20;
+
+    /**
+     * @param list<array{placed: Placed, state: string, ready: int}> $moves in order; how each is left: dry through, set or wet
+     * @param list<array{move: Move, why: string}> $left what is better not begun
+     */
+    private function __construct(public int $at, public array $moves, public array $left)
+    {
+    }
+
+    public static function of(BenchWork $work, int $at): self
+    {
+        $of = new PlanProblem($work, $at);
+        $problem = $of->problem;
+        $worth = self::worth($work, $of);
+        $order = array_map('strval', array_keys($problem->jobs));
+        usort($order, fn (string $a, string $b): int => $worth[$b] <=> $worth[$a]);
+        $left = $gone = [];
+        for ($try = 0; $try < self::TRIES; $try++) {
+            $found = ['status' => 'feasible', 'at' => $of->moves(Solver::most($problem->without($gone), $order)), 'cold' => [], 'bound' => 0];
+            $open = self::leftOpen($work, $found['at'], $at);
+            if ($open === []) {
+                break;
+            }
+            foreach ($open as [$move, $why]) {
+                $left[$move->id] = ['move' => $move, 'why' => $why];
+                array_push($gone, ...self::withFollowers($work, $of, $move));
+            }
+            $gone = array_values(array_unique($gone));
+        }
+        $plan = BenchPlan::of($work, $found);
+        $moves = [];
+        foreach ($plan->moves as $placed) {
+            $moves[] = ['placed' => $placed, 'state' => self::state($plan, $placed, $at), 'ready' => $plan->reached($placed, BenchPlan::through($placed->move->coat->recipe->cure->minutes), $work->certainty())];
+        }
+
+        return new self($at, $moves, array_values($left));
+    }
+
+    /** Whether all that is begun will be dry through by then. */
+    public function isDry(): bool
+    {
+        return array_filter($this->moves, fn (array $m): bool => $m['state'] !== 'dry through') === [];
+    }
+
+    private static function state(BenchPlan $plan, Placed $placed, int $at): string
+    {
+        $minutes = $placed->move->coat->recipe->cure->minutes;
+        $reached = fn (Milestone $m): bool => $plan->reached($placed, $m, $plan->work->certainty()) <= $at;
+
+        return match (true) {
+            $reached(BenchPlan::through($minutes)) => 'dry through',
+            isset($minutes[Milestone::TouchDry->value]) ? $reached(Milestone::TouchDry) : $reached(BenchPlan::through($minutes)) => 'set',
+            default => 'wet',
+        };
+    }
+
+    /**
+     * Moves that ask for a follower within a while which is not there by then.
+     *
+     * @param array<string, array{int, int}> $at
+     * @return list<array{Move, string}>
+     */
+    private static function leftOpen(BenchWork $work, array $at, int $until): array
+    {
+        $open = [];
+        foreach ($work->moves as $id => $move) {
+            foreach ($work->bases[$id] as $base) {
+                if ($base->window !== null && $base->window->again === null && $base->under instanceof Move && isset($at[$base->under->id]) && (! isset($at[$id]) || $at[$id][1] > $until)) {
+                    $open[$base->under->id] = [$base->under, "“{$move->title()}” would have to follow it within a while, and no session is left for that"];
+                }
+            }
+        }
+
+        return array_values($open);
+    }
+
+    /** @return list<string> jobs */
+    private static function withFollowers(BenchWork $work, PlanProblem $of, Move $move): array
+    {
+        $jobs = $of->jobs([$move->id]);
+        do {
+            $before = count($jobs);
+            foreach ($of->problem->waits as $wait) {
+                if (in_array($wait->after, $jobs, true) && ! in_array($wait->before, $jobs, true)) {
+                    $jobs[] = $wait->before;
+                }
+            }
+        } while (count($jobs) > $before);
+
+        return $jobs;
+    }
+
+    /** @return array<string, int> job → minutes of work and waiting that depend on it */
+    private static function worth(BenchWork $work, PlanProblem $of): array
+    {
+        $worth = [];
+        foreach (array_reverse($of->problem->inOrder() ?? []) as $id) {
+            $follows = 0;
+            foreach ($of->problem->waits as $wait) {
+                if ($wait->after === $id) {
+                    $follows = max($follows, $wait->gap->least() + ($worth[$wait->before] ?? 0));
+                }
+            }
+            $worth[$id] = $of->problem->jobs[$id]->minutes + $follows;
+        }
+
+        return $worth;
+    }
+}

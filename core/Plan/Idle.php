@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Plan;
+
+/** Stretches of sessions in which no hand has a move, and what could fill them. */
+final readonly class Idle
+{
+    /** Shorter ones are no loss, minutes. */
+    private const LEAST = 15;
+
+    private const FEW = 3;
+
+    /** @param  list<string>  $fillers */
+    private function __construct(public int $from, public int $to, public array $fillers)
+    {
+    }
+
+    public function minutes(): int
+    {
+        return $this->to - $this->from;
+    }
+
+    /**
+     * Those of the sessions up to the last move.
+     *
+     * @return list<self>
+     */
+    public static function of(BenchPlan $plan, int $most = 12): array
+    {
+        $work = $plan->work;
+        $last = $plan->lastHandsOn();
+        $why = new Why($work, $plan->at());
+        $out = [];
+        foreach ($last === null ? [] : $work->sessions as [$from, $to]) {
+            $at = max($from, $work->planFrom());
+            if ($from > $last || count($out) >= $most) {
+                break;
+            }
+            foreach ([...$plan->within($at, $to), null] as $placed) {
+                $next = $placed->start ?? $to;
+                if ($next - $at >= self::LEAST) {
+                    $out[] = new self($at, $next, self::fillers($plan, $why, $at, $next));
+                }
+                $at = max($at, $placed->end ?? $at);
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<string> */
+    private static function fillers(BenchPlan $plan, Why $why, int $from, int $to): array
+    {
+        $fit = $soon = [];
+        foreach ($plan->moves as $placed) {
+            if ($placed->start < $to) {
+                continue;
+            }
+            [$ready] = $why->binding($placed->move);
+            if ($ready <= $from && $placed->minutes() <= $to - $from) {
+                $fit[$placed->move->id] = "{$placed->move->title()}, {$placed->move->place()}: {$placed->minutes()} min";
+            } elseif ($ready > $from && $ready < $to) {
+                $soon[$placed->move->id] = "{$placed->move->title()}, {$placed->move->place()}: ready only at {$why->moment($ready)}";
+            }
+        }
+
+        return array_slice(array_values($fit + $soon), 0, self::FEW);
+    }
+}
