@@ -1,5 +1,7 @@
 <?php
 
+use App\Http\Middleware\KnownHost;
+use App\Http\Middleware\Paired;
 use App\Http\Middleware\SecureHeaders;
 use App\Workshop\Revising\StaleRecord;
 use IdleRidge\Core\Measure\Refusal;
@@ -14,6 +16,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append(SecureHeaders::class);
+        $middleware->prepend(KnownHost::class);
+        $middleware->appendToGroup('web', Paired::class);
         // The script sets it when the lamp is lit.
         $middleware->encryptCookies(except: ['theme']);
         // Lengths are shown again as they were typed, spaces and all.

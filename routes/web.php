@@ -1,6 +1,7 @@
 <?php
 
 use App\Http\Controllers\AirController;
+use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CoatsController;
 use App\Http\Controllers\CutsController;
 use App\Http\Controllers\FeatureController;
@@ -10,6 +11,7 @@ use App\Http\Controllers\LandController;
 use App\Http\Controllers\LandWorkController;
 use App\Http\Controllers\LayoutController;
 use App\Http\Controllers\LibraryController;
+use App\Http\Controllers\PairController;
 use App\Http\Controllers\PaletteController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RoomController;
@@ -19,6 +21,8 @@ use App\Workshop\Cuts\TakeCuts;
 use App\Workshop\Land\TakeLand;
 use Illuminate\Support\Facades\Route;
 
+Route::get('/pair', [PairController::class, 'show'])->name('pair.show');
+Route::post('/pair', [PairController::class, 'store'])->name('pair.store');
 Route::get('/', [LayoutController::class, 'index'])->name('layouts.index');
 Route::post('/layouts', [LayoutController::class, 'store'])->name('layouts.store');
 Route::post('/layouts/import', [FileController::class, 'import'])->name('layouts.import');
@@ -40,8 +44,21 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
     Route::post('/moves/{application}/stop', [PlanController::class, 'stop'])->name('moves.stop');
     Route::post('/moves/{application}/wet', [PlanController::class, 'wet'])->name('moves.wet');
     Route::post('/laid/{application}/wet', [PlanController::class, 'foundWet'])->name('laid.wet');
+    Route::post('/laid/{application}/dry', [PlanController::class, 'foundDry'])->name('laid.dry');
     Route::post('/times', [PlanController::class, 'addSession'])->name('times.store');
     Route::delete('/times/{session}', [PlanController::class, 'removeSession'])->withoutScopedBindings()->name('times.destroy');
+    Route::get('/bench', [BenchController::class, 'show'])->name('bench.show');
+    Route::patch('/bench', [BenchController::class, 'update'])->name('bench.update');
+    Route::post('/bench/calendar', [BenchController::class, 'calendar'])->name('bench.calendar');
+    Route::delete('/bench/calendar', [BenchController::class, 'forget'])->name('bench.forget');
+    Route::get('/bench.ics', [BenchController::class, 'ics'])->name('bench.ics');
+    Route::get('/search', [BenchController::class, 'searching'])->name('search.show');
+    Route::post('/search', [BenchController::class, 'beginSearch'])->name('search.begin');
+    Route::patch('/search', [BenchController::class, 'endSearch'])->name('search.end');
+    Route::get('/what-if', [BenchController::class, 'whatIf'])->name('what-if.show');
+    Route::post('/what-if', [BenchController::class, 'keepWhatIf'])->name('what-if.keep');
+    Route::get('/by', [BenchController::class, 'by'])->name('by.show');
+    Route::get('/visits/{session}', [BenchController::class, 'visit'])->withoutScopedBindings()->name('visits.show');
     Route::patch('/show-on', [PlanController::class, 'showOn'])->name('layouts.show-on');
     Route::post('/rooms', [RoomController::class, 'store'])->name('rooms.store');
     Route::patch('/rooms/{room}', [RoomController::class, 'update'])->name('rooms.update');

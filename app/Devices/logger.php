@@ -21,6 +21,6 @@ if ($room === null) {
 
     return;
 }
-$clock = new BenchClock(getenv('RIDGE_NOW') ?: null, getenv('RIDGE_NOW_FILE') ?: null);
+$clock = new BenchClock(getenv('RIDGE_NOW') ?: null, getenv('RIDGE_CLOCK_FILE') ?: null);
 $now = intdiv($clock->now()->getTimestamp(), 60);
 echo json_encode(['readings' => $room->readings(max((int) ($_GET['since'] ?? 0), $now - 1440 * 14), $now)], JSON_THROW_ON_ERROR);

@@ -20,7 +20,7 @@ final readonly class ByThen
      * @param list<array{placed: Placed, state: string, ready: int}> $moves in order; how each is left: dry through, set or wet
      * @param list<array{move: Move, why: string}> $left what is better not begun
      */
-    private function __construct(public int $at, public array $moves, public array $left)
+    private function __construct(public int $at, public float $certainty, public array $moves, public array $left)
     {
     }
 
@@ -50,7 +50,7 @@ final readonly class ByThen
             $moves[] = ['placed' => $placed, 'state' => self::state($plan, $placed, $at), 'ready' => $plan->reached($placed, BenchPlan::through($placed->move->coat->recipe->cure->minutes), $work->certainty())];
         }
 
-        return new self($at, $moves, array_values($left));
+        return new self($at, $work->certainty(), $moves, array_values($left));
     }
 
     /** Whether all that is begun will be dry through by then. */

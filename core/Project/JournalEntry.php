@@ -12,7 +12,7 @@ use IdleRidge\Core\Measure\Refusal;
  */
 final readonly class JournalEntry
 {
-    public const KINDS = ['done', 'stopped', 'still wet', 'undone', 'done again'];
+    public const KINDS = ['done', 'stopped', 'still wet', 'dry', 'undone', 'done again'];
 
     /**
      * @param list<array{material: string, amount: float, unit: string}> $amounts

@@ -1,6 +1,7 @@
 import Alpine from '@alpinejs/csp';
 import htmx from 'htmx.org';
 import { bench } from './bench.js';
+import { countdown } from './countdown.js';
 import { figures } from './figures.js';
 import { land } from './land.js';
 
@@ -16,5 +17,9 @@ figures();
 const stacks = document.querySelector('[data-solids]');
 if (stacks) {
     import('./stack.js').then(({ stack }) => stack(stacks));
+}
+const due = document.querySelector('[data-countdowns]');
+if (due) {
+    countdown(due);
 }
 land(htmx);

@@ -72,6 +72,13 @@ final class PlanController
         return redirect()->route('tonight.show', $layout)->with('said', 'Noted: still wet. The plan waits for it.');
     }
 
+    public function foundDry(Layout $layout, string $application): RedirectResponse
+    {
+        $this->lay->foundDry($layout, $this->application($layout, $application));
+
+        return redirect()->route('tonight.show', $layout)->with('said', 'Noted: dry. Times here are learned from it.');
+    }
+
     public function addSession(Request $request, Layout $layout): RedirectResponse
     {
         $this->sessions->add($layout, $request->input());

@@ -13,6 +13,7 @@ use App\Workshop\Time\Uids;
 use DateTimeZone;
 use IdleRidge\Core\Coats\Amount;
 use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Cure\RoomAir;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Project\JournalEntry;
 
@@ -32,10 +33,12 @@ final readonly class KeepJournal
         $words = match ($kind) {
             'done' => "{$laid->title}{$on}, {$area}",
             'stopped' => "{$laid->title}{$on}, stopped after {$area}",
+            'dry' => "{$laid->title}{$on} is dry",
             default => "{$laid->title}{$on} is still wet",
         };
-        $air = $project->works->room($project->section($laid->section))->at($this->desk->minute(), new DateTimeZone($layout->zone));
-        $amounts = $kind === 'still wet' ? [] : array_map(fn (Amount $a): array => ['material' => $a->material, 'amount' => round($a->amount, 1), 'unit' => $a->unit], $laid->amounts);
+        $room = $project->works->room($project->section($laid->section));
+        $air = (new RoomAir($room, new DateTimeZone($layout->zone), $project->works->logs[$room->uid] ?? null))->at($this->desk->minute());
+        $amounts = in_array($kind, ['still wet', 'dry'], true) ? [] : array_map(fn (Amount $a): array => ['material' => $a->material, 'amount' => round($a->amount, 1), 'unit' => $a->unit], $laid->amounts);
         $this->write($layout, JournalEntry::of($this->uids->next(), $this->desk->minute(), $kind, $laid->section, $laid->uid, $words, $air->temperature, $air->humidity, $amounts));
     }
 

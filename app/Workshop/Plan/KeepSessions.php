@@ -23,7 +23,7 @@ final readonly class KeepSessions
     {
     }
 
-    /** @param  array<string, mixed>  $input kind; weekdays[] or date; from, to, hands */
+    /** @param  array<string, mixed>  $input kind; weekdays[] or date; from, to, hands, until, who */
     public function add(Layout $layout, array $input): void
     {
         $typed = new Typed($input);
@@ -44,7 +44,7 @@ final readonly class KeepSessions
             $typed->fault('Tick the days on which it is.', 'weekdays');
         }
         $times = $typed->made(fn (): array => array_map(
-            fn (?int $day): BenchTime => BenchTime::of($this->rows->uid(), $kind, $day, $kind === 'weekly' ? null : $typed->day('date', $this->clock->now()), $from, $to, (int) $hands),
+            fn (?int $day): BenchTime => BenchTime::of($this->rows->uid(), $kind, $day, $kind === 'weekly' ? null : $typed->day('date', $this->clock->now()), $from, $to, (int) $hands, until: in_array($kind, ['visit', 'closed'], true) ? ($typed->day('until', $this->clock->now()) ?: null) : null, who: $typed->text('who')),
             $kind === 'weekly' ? array_values($days) : [null],
         ));
         $this->ledger->record($layout, $kind === 'closed' ? 'A day closed' : (count($times) === 1 ? 'A session added' : 'Sessions added'), function (Changes $changes) use ($layout, $times): void {

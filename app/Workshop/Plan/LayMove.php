@@ -16,7 +16,6 @@ use IdleRidge\Core\Coats\Amount;
 use IdleRidge\Core\Coats\Band;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\Profile;
-use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Geometry\Coverage;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\WorksFile;
@@ -98,7 +97,7 @@ final readonly class LayMove
         $this->ledger->record($layout, "{$wet->title} found still wet", function (Changes $changes) use ($layout, $row, $under): void {
             $changes->delete($row);
             foreach ($under as $patch) {
-                $this->see($layout, $changes, $patch);
+                $this->see($layout, $changes, $patch, 'still wet');
             }
         });
         $this->journal->note($layout, $wet, 'still wet');
@@ -121,14 +120,27 @@ final readonly class LayMove
         if ($wet->endedAt === null) {
             throw new Refusal('It is being laid.', 'move');
         }
-        $this->ledger->record($layout, "{$wet->title} found still wet", fn (Changes $changes) => $this->see($layout, $changes, $wet));
+        $this->ledger->record($layout, "{$wet->title} found still wet", fn (Changes $changes) => $this->see($layout, $changes, $wet, 'still wet'));
         $this->journal->note($layout, $wet, 'still wet');
     }
 
-    private function see(Layout $layout, Changes $changes, Laid $wet): void
+    /** Something that dries was touched and is ready. */
+    public function foundDry(Layout $layout, Application $row): void
     {
-        $row = $layout->applications()->where('uid', $wet->uid)->firstOrFail();
-        $changes->save($row->keep(WorksFile::fromLaid($this->with($wet, seen: [...$wet->seen, ['at' => $this->desk->minute(), 'what' => 'still wet', 'of' => Milestone::NextCoat->value]]))));
+        $dry = $this->find($layout, $row);
+        if ($dry->endedAt === null) {
+            throw new Refusal('It is being laid.', 'move');
+        }
+        $this->ledger->record($layout, "{$dry->title} found dry", fn (Changes $changes) => $this->see($layout, $changes, $dry, 'dry'));
+        $this->journal->note($layout, $dry, 'dry');
+    }
+
+    /** What was looked for is what the next coat over it asks of it. */
+    private function see(Layout $layout, Changes $changes, Laid $laid, string $what): void
+    {
+        $row = $layout->applications()->where('uid', $laid->uid)->firstOrFail();
+        $of = $this->desk->plan($layout)->opens($laid)[1] ?? $laid->recipe->needsOf($laid->recipe);
+        $changes->save($row->keep(WorksFile::fromLaid($this->with($laid, seen: [...$laid->seen, ['at' => $this->desk->minute(), 'what' => $what, 'of' => $of->value]]))));
     }
 
     private function close(Layout $layout, Application $row, Laid $laid, string $kind): void

@@ -43,7 +43,7 @@ final readonly class ShowDrying
         return [
             'layout' => $layout, 'project' => $project, 'words' => $words, 'plan' => $plan, 'first' => $project->sections[0] ?? null, 'rail' => $this->rail->of($project, null, $plan->work),
             'line' => DuskDrawing::of($page), 'span' => $words->day($from).' to '.$words->day($from + 1440 * $days - 60), 'facts' => $this->facts($plan, $words), 'picked' => $found, 'held' => $found !== null && in_array($found->move->id, $chain, true),
-            'times' => array_map(fn (BenchTime $t): array => ['uid' => $t->uid, 'kind' => $t->kind, 'text' => $this->sentence($t)], $project->works->times), 'next' => $this->ledger->next($layout),
+            'times' => array_map(fn (BenchTime $t): array => ['uid' => $t->uid, 'kind' => $t->kind, 'visit' => $t->kind === 'visit' || $t->kind === 'single', 'text' => $this->sentence($t)], array_values(array_filter($project->works->times, fn (BenchTime $t): bool => $t->kind !== 'busy'))), 'next' => $this->ledger->next($layout),
             'show' => $this->show($plan, $words), 'moves' => array_slice($plan->moves, 0, 60), 'unplaced' => array_slice($plan->unplaced, 0, 12), 'dayNames' => BenchTime::DAYS,
         ];
     }
@@ -51,7 +51,7 @@ final readonly class ShowDrying
     /** @return list<array{label: string, figure: Figure|null, text: string, unit: string}> */
     private function facts(BenchPlan $plan, ClockWords $words): array
     {
-        $minutes = array_sum(array_map(fn (Placed $p): int => $p->move->minutes, $plan->moves));
+        $minutes = array_sum(array_map(fn (Placed $p): int => $p->minutes(), $plan->moves));
         $facts = [['label' => 'Moves to come', 'figure' => new Figure(count($plan->moves), 'moves', 'applications that are planned'), 'text' => '', 'unit' => $plan->unplaced === [] ? 'all in sessions' : count($plan->unplaced).' in none'],
             ['label' => 'Hands on', 'figure' => new Figure($minutes / 60.0, 'h', 'minutes of all planned moves', decimals: 1), 'text' => '', 'unit' => 'h']];
         $last = $plan->lastHandsOn();
@@ -88,13 +88,16 @@ final readonly class ShowDrying
 
     private function sentence(BenchTime $time): string
     {
-        $hours = BenchTime::clock($time->from).'–'.BenchTime::clock($time->to).($time->hands > 1 ? ", {$time->hands} pairs of hands" : '');
+        $hours = BenchTime::clock($time->from).'–'.BenchTime::clock($time->to).($time->hands > 1 ? ", {$time->hands} pairs of hands" : '').($time->who === '' ? '' : ", {$time->who}");
         $date = $time->date === null ? '' : (new DateTimeImmutable($time->date))->format('D j M Y');
+
+        $until = $time->until === null ? '' : ' to '.(new DateTimeImmutable($time->until))->format('D j M');
 
         return match ($time->kind) {
             'weekly' => substr(BenchTime::DAYS[$time->weekday ?? 1], 0, 3).", {$hours}",
             'single' => "{$date}, {$hours}",
-            default => "{$date} closed",
+            'visit' => "{$date}{$until}, {$hours}",
+            default => "{$date}{$until} closed",
         };
     }
 }

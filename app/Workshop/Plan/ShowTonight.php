@@ -21,6 +21,8 @@ use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Plan\Countdown;
+use IdleRidge\Core\Plan\Kit;
 use IdleRidge\Core\Plan\Placed;
 use IdleRidge\Core\Plan\State;
 use IdleRidge\Core\Project\Project;
@@ -28,7 +30,7 @@ use IdleRidge\Core\Project\Project;
 /** The Tonight screen: the session's moves, what dries, what cannot be done and why. */
 final readonly class ShowTonight
 {
-    private const REASONS = ['wait' => 'drying', 'cold' => 'cold', 'hands' => 'time', 'session' => 'time', 'tool' => 'tool', 'order' => 'order', 'sessions' => 'time'];
+    private const REASONS = ['wait' => 'drying', 'pot' => 'order', 'cold' => 'cold', 'hands' => 'time', 'session' => 'time', 'tool' => 'tool', 'order' => 'order', 'sessions' => 'time'];
 
     private const NOT_SHOWN_OVER = 3;
 
@@ -54,6 +56,7 @@ final readonly class ShowTonight
             'facts' => $page === null ? [] : $this->facts($page, $project), 'window' => $page === null ? null : LitWindow::of($page),
             'rows' => $page === null ? [] : array_map(fn (Placed $p): array => $this->row($page, $p), $page->moves),
             'drying' => $this->drying($plan), 'not' => $this->notTonight($plan, $page, $words), 'where' => $page === null ? null : $this->where($page, $project),
+            'kit' => $page === null ? null : Kit::of($page->moves), 'countdowns' => array_map(fn (Countdown $c): array => ['kind' => $c->kind, 'title' => $c->title, 'place' => $c->place, 'at' => $c->at, 'clock' => $words->moment($c->at), 'left' => $c->at - $work->now, 'why' => $c->why], Countdown::of($work)),
             'hasCoats' => $project->works->coats !== [], 'allDone' => $work->moves === [] && $project->works->laid !== [],
         ];
     }
@@ -77,8 +80,8 @@ final readonly class ShowTonight
     /** @return list<array{label: string, figures: list<array{Figure, string}>}> */
     private function facts(TonightPage $page, Project $project): array
     {
-        $hands = array_sum(array_map(fn (Placed $p): int => $p->move->minutes, $page->moves));
-        $pots = array_filter($page->moves, fn (Placed $p): bool => $this->mixes($p->move->coat->recipe));
+        $hands = array_sum(array_map(fn (Placed $p): int => $p->minutes(), $page->moves));
+        $pots = array_filter($page->moves, fn (Placed $p): bool => $this->mixes($p->move->coat->recipe) && ! $p->isJoined());
         $place = $page->plan->work->project->works->rooms[0] ?? null;
         $facts = [
             ['label' => 'Hands on', 'figures' => [[new Figure($hands, 'min', 'minutes of the moves still to come'), 'min in '.count($page->moves).(count($page->moves) === 1 ? ' move' : ' moves')]]],
@@ -86,11 +89,13 @@ final readonly class ShowTonight
             ['label' => 'Pots to mix', 'figures' => [[new Figure(count($pots), 'pots', 'moves whose material is mixed from parts'), count($pots) === 1 ? 'pot' : 'pots']]],
         ];
         if ($place !== null) {
-            $air = $place->at($page->words->now, $page->plan->work->zone());
+            $drying = $page->plan->work->dryingIn($place);
+            $air = $drying->air->at($page->words->now);
+            [$how, $whose] = $drying->air->isRead() ? ['read, or usual at this hour', 'learned'] : ['set for this hour of the day', 'yours'];
             $slower = 1.0 / Mechanism::Evaporation->rate($air);
-            $facts[] = ['label' => "{$place->name} air, as set", 'figures' => [
-                [new Figure($air->temperature, '°C', 'set for this hour of the day', [], 'yours', 1), '°C'],
-                [new Figure($air->humidity, '% RH', 'set for this hour of the day', [], 'yours', 0), '% RH, drying takes '.Length::decimal($slower, 1).' times as long'],
+            $facts[] = ['label' => "{$place->name} air, ".($drying->air->isRead() ? 'as read' : 'as set'), 'figures' => [
+                [new Figure($air->temperature, '°C', $how, [], $whose, 1), '°C'],
+                [new Figure($air->humidity, '% RH', $how, [], $whose, 0), '% RH, drying takes '.Length::decimal($slower, 1).' times as long'],
             ]];
         }
 
@@ -116,7 +121,7 @@ final readonly class ShowTonight
         $ready = $page->plan->reached($placed, $opens[1] ?? $move->coat->recipe->needsOf($move->coat->recipe), 0.8);
 
         return [
-            'id' => $move->id, 'start' => $page->words->clock($placed->start), 'title' => $move->title(), 'place' => $move->place(), 'minutes' => $move->minutes,
+            'id' => $move->id, 'start' => $page->words->clock($placed->start), 'title' => $move->title(), 'place' => $move->place(), 'minutes' => $placed->minutes(), 'joined' => $placed->isJoined(),
             'area' => new Figure($move->area / 100.0, 'cm²', 'true surface that is covered', ['of the zone' => Length::decimal(100.0 * $move->coat->share, 0).' %']), 'cautions' => $move->coat->recipe->cautions, 'sparks' => in_array('sparks', $move->coat->recipe->hazards, true),
             'pot' => $this->mixes($move->coat->recipe), 'amounts' => Amount::sum($move->amounts), 'why' => $placed->reason['text'],
             'opens' => $opens === null ? null : $opens[0]->move->coat->title(), 'ready' => $page->words->moment($ready), 'check' => $move->coat->recipe->check,
@@ -180,7 +185,7 @@ final readonly class ShowTonight
             $move = $placed->move;
             [$x, $y] = $page->plan->work->surveys[$move->section->uid]->zones[$move->zone->uid]->middle();
             $marks[] = ['section' => $move->section->uid, 'x' => $x, 'y' => $y, 'number' => $number++];
-            $minutes[$move->section->uid] = ($minutes[$move->section->uid] ?? 0) + $move->minutes;
+            $minutes[$move->section->uid] = ($minutes[$move->section->uid] ?? 0) + $placed->minutes();
         }
 
         return WhereDrawing::of($project, $contours, $marks, $minutes);

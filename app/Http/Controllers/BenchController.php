@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Layout;
+use App\Workshop\LoadProject;
+use App\Workshop\Plan\CalendarFile;
+use App\Workshop\Plan\KeepRules;
+use App\Workshop\Plan\PlanDesk;
+use App\Workshop\Plan\PlanSearch;
+use App\Workshop\Plan\ShowBench;
+use App\Workshop\Plan\ShowByThen;
+use App\Workshop\Plan\ShowWhatIf;
+use App\Workshop\Plan\TryOut;
+use IdleRidge\Core\Measure\Refusal;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Symfony\Component\HttpFoundation\Response;
+
+/** How the layout is planned, what would be if, what is done by a day, and the plan as a calendar. */
+final class BenchController
+{
+    public function __construct(private readonly KeepRules $rules, private readonly PlanSearch $search)
+    {
+    }
+
+    public function show(Layout $layout, ShowBench $show): View
+    {
+        return view('drying.bench', $show->of($layout));
+    }
+
+    public function update(Request $request, Layout $layout): RedirectResponse
+    {
+        $this->rules->change($layout, $request->input());
+
+        return redirect()->route('bench.show', $layout)->with('said', 'Planned anew.');
+    }
+
+    public function calendar(Request $request, Layout $layout): RedirectResponse
+    {
+        $file = $request->file('calendar');
+        if (! $file instanceof UploadedFile || ! $file->isValid()) {
+            throw new Refusal('Choose a calendar file first.', 'calendar');
+        }
+        $count = $this->rules->calendar($layout, $file->getClientOriginalName(), (string) $file->get());
+
+        return redirect()->route('bench.show', $layout)->with('said', $count === 0 ? 'Nothing in it is busy in the coming months.' : "{$count} busy hours taken out of the sessions.");
+    }
+
+    public function forget(Request $request, Layout $layout): RedirectResponse
+    {
+        $this->rules->forget($layout, is_string($request->input('name')) ? $request->input('name') : '');
+
+        return redirect()->route('bench.show', $layout)->with('said', 'Left aside. Undo brings it back.');
+    }
+
+    public function ics(Layout $layout, PlanDesk $desk, LoadProject $load): Response
+    {
+        return response(CalendarFile::write($desk->planOf($load->of($layout), $desk->minute())), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="bench.ics"']);
+    }
+
+    public function whatIf(Request $request, Layout $layout, ShowWhatIf $show): View
+    {
+        return view('drying.what-if', $show->of($layout, $request->query()));
+    }
+
+    public function keepWhatIf(Request $request, Layout $layout, TryOut $work): RedirectResponse
+    {
+        $work->keep($layout, $request->input());
+
+        return redirect()->route('drying.show', $layout)->with('said', 'Kept; the plan is made anew. Undo takes it back.');
+    }
+
+    public function by(Request $request, Layout $layout, ShowByThen $show): View
+    {
+        return view('drying.by', $show->of($layout, is_string($request->query('day')) ? $request->query('day') : ''));
+    }
+
+    public function visit(Layout $layout, string $session, ShowByThen $show): View
+    {
+        return view('drying.visit', $show->visit($layout, $session));
+    }
+
+    public function beginSearch(Layout $layout): RedirectResponse
+    {
+        $this->search->begin($layout);
+
+        return redirect()->route('bench.show', $layout);
+    }
+
+    public function searching(Layout $layout, ShowBench $show): View
+    {
+        return view('drying.search', $show->of($layout));
+    }
+
+    public function endSearch(Request $request, Layout $layout): RedirectResponse
+    {
+        match ($request->input('do')) {
+            'take' => $this->search->take($layout), 'stop' => $this->search->stop($layout), default => $this->search->leave($layout),
+        };
+
+        return $request->input('do') === 'take' ? redirect()->route('drying.show', $layout)->with('said', 'Taken. Undo brings the plan before it back.') : redirect()->route('bench.show', $layout);
+    }
+}

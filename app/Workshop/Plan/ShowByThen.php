@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Plan;
+
+use App\Drawing\ClockWords;
+use App\Models\Layout;
+use App\Workshop\Land\ShowRail;
+use App\Workshop\LoadProject;
+use App\Workshop\Typed;
+use DateTimeImmutable;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Plan\BenchWork;
+use IdleRidge\Core\Plan\ByThen;
+use IdleRidge\Core\Plan\Kit;
+use IdleRidge\Core\Plan\Placed;
+use IdleRidge\Core\Schedule\BenchTime;
+use Psr\Clock\ClockInterface;
+
+/** What can be finished by a moment and left safe; and for a visit what has to be packed for it. */
+final readonly class ShowByThen
+{
+    /** What must be there besides what is used up. */
+    private const ALWAYS = ['this list and the reference pictures', 'pencil, rule, square', 'knife with fresh blades', 'bin bags, kitchen paper', 'covers for what dries'];
+
+    public function __construct(private LoadProject $load, private PlanDesk $desk, private ShowRail $rail, private ClockInterface $clock)
+    {
+    }
+
+    /** @return array<string, mixed> for the view drying.by */
+    public function of(Layout $layout, string $date): array
+    {
+        $work = $this->work($layout);
+        $fault = null;
+        $end = null;
+        try {
+            $typed = new Typed(['by' => $date]);
+            $day = $typed->day('by', $this->clock->now());
+            $typed->made(fn (): bool => true);
+            $end = $day === '' ? null : (new DateTimeImmutable($day, $work->zone()))->modify('+1 day');
+        } catch (Refusals|Refusal $refused) {
+            $fault = $refused->getMessage();
+        }
+        $end ??= (new DateTimeImmutable('@'.$work->now * 60))->setTimezone($work->zone())->modify('sunday this week')->setTime(0, 0)->modify('+1 day');
+
+        return ['typed' => $date, 'fault' => $fault] + $this->page($layout, $work, intdiv($end->getTimestamp(), 60));
+    }
+
+    /** @return array<string, mixed> for the view drying.visit */
+    public function visit(Layout $layout, string $uid): array
+    {
+        $work = $this->work($layout);
+        $visit = array_values(array_filter($work->project->works->times, fn (BenchTime $t): bool => $t->uid === $uid && in_array($t->kind, ['visit', 'single'], true)))[0] ?? abort(404);
+        $zone = $work->zone();
+        $from = intdiv((new DateTimeImmutable((string) $visit->date, $zone))->getTimestamp(), 60);
+        $to = intdiv((new DateTimeImmutable($visit->until ?? (string) $visit->date, $zone))->modify('+1 day')->getTimestamp(), 60);
+        $plan = $this->desk->planOf($work->project, $work->now);
+        $moves = $plan->within($from, $to);
+        $kit = Kit::of($moves);
+
+        return ['visit' => $visit, 'kit' => $kit, 'always' => self::ALWAYS, 'planned' => array_map(fn (Placed $p): array => ['when' => (new ClockWords($zone, $work->now))->at($p->start)->format('D H:i'), 'placed' => $p], $moves)] + $this->page($layout, $work, $to);
+    }
+
+    private function work(Layout $layout): BenchWork
+    {
+        return $this->desk->planOf($this->load->of($layout), $this->desk->minute())->work;
+    }
+
+    /** @return array<string, mixed> */
+    private function page(Layout $layout, BenchWork $work, int $end): array
+    {
+        $by = ByThen::of($work, $end);
+        $words = new ClockWords($work->zone(), $work->now);
+
+        return [
+            'layout' => $layout, 'first' => $work->project->sections[0] ?? null, 'rail' => $this->rail->of($work->project, null, $work), 'words' => $words, 'by' => $by, 'day' => $words->at($end - 60)->format('l j F'), 'minutes' => array_sum(array_map(fn (array $m): int => $m['placed']->minutes(), $by->moves)),
+        ];
+    }
+}

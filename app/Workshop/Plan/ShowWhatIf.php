@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Plan;
+
+use App\Drawing\ClockWords;
+use App\Models\Layout;
+use App\Workshop\Land\ShowRail;
+use App\Workshop\LoadProject;
+use App\Workshop\Typed;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\OwnRecipe;
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Plan\BenchPlan;
+
+/** The plan as it would be with one or more things changed, beside the plan as it is; nothing is kept. */
+final readonly class ShowWhatIf
+{
+    public function __construct(private LoadProject $load, private PlanDesk $desk, private ShowRail $rail, private Library $library, private TryOut $tryOut)
+    {
+    }
+
+    /**
+     * @param array<string, mixed> $input room, heater (°C), airflow, date with from and to, hands, zone with school, fewer (coat uid)
+     * @return array<string, mixed> for the view drying.what-if
+     */
+    public function of(Layout $layout, array $input): array
+    {
+        $project = $this->load->of($layout);
+        $now = $this->desk->planOf($project, $this->desk->minute());
+        $typed = new Typed($input);
+        $faults = [];
+        $said = [];
+        $then = null;
+        try {
+            [$changed, $said] = $this->tryOut->of($project, $typed);
+            $then = $said === [] ? null : $this->desk->planOf($changed, $now->work->now);
+        } catch (Refusal $refusal) {
+            $faults = [$refusal->place => $refusal->getMessage()];
+        } catch (Refusals $refusals) {
+            foreach ($refusals->all as $refusal) {
+                $faults[$refusal->place] = $refusal->getMessage();
+            }
+        }
+        $words = new ClockWords($now->work->zone(), $now->work->now);
+        $library = $this->library->with(OwnRecipe::recipes($project->works->recipes));
+        $coats = array_filter($project->works->coats, fn (Coat $c): bool => array_filter($now->work->moves, fn ($m): bool => $m->coat->uid === $c->uid) !== []);
+        $names = array_column(array_map(fn (Zone $z): array => [$z->uid, $project->section($z->section)->name.', '.$z->name], $project->works->zones), 1, 0);
+
+        return [
+            'layout' => $layout, 'first' => $project->sections[0] ?? null, 'rail' => $this->rail->of($project, null, $now->work), 'input' => $input, 'faults' => $faults, 'said' => $said, 'hasPlan' => $now->moves !== [] || $now->unplaced !== [],
+            'kept' => array_intersect_key($input, array_flip(['room', 'heater', 'airflow', 'date', 'from', 'to', 'hands', 'zone', 'school', 'fewer'])), 'rows' => $this->rows($now, $then, $words), 'rooms' => array_column(array_map(fn (Room $r): array => [$r->uid, $r->name], $project->works->rooms), 1, 0),
+            'zones' => $names, 'schools' => array_map(fn ($s): string => $s->name, $library->schools), 'coats' => array_column(array_map(fn (Coat $c): array => [$c->uid, "{$c->title()}, {$names[$c->zone]}"], $coats), 1, 0),
+            'moved' => $then === null ? [] : $this->moved($now, $then, $words),
+        ];
+    }
+
+    /** @return list<array{label: string, now: string, then: string|null, better: int}> */
+    private function rows(BenchPlan $now, ?BenchPlan $then, ClockWords $words): array
+    {
+        $row = function (string $label, ?int $a, ?int $b, callable $word, int $sign = 1): array {
+            return ['label' => $label, 'now' => $a === null ? '–' : $word($a), 'then' => $b === null ? null : $word($b), 'better' => $a === null || $b === null ? 0 : $sign * ($b <=> $a)];
+        };
+        $moment = fn (int $m): string => $words->at($m)->format('D j M, H:i');
+        $minutes = fn (BenchPlan $p): int => array_sum(array_map(fn ($m): int => $m->minutes(), $p->moves));
+
+        return [
+            $row('Last hands-on minute', $now->lastHandsOn(), $then?->lastHandsOn(), $moment), $row('All cured, 50 %', $now->ready(0.5), $then?->ready(0.5), $moment), $row('All cured, 90 %', $now->ready(0.9), $then?->ready(0.9), $moment),
+            $row('Hands on', $minutes($now), $then === null ? null : $minutes($then), fn (int $m): string => round($m / 60.0, 1).' h'),
+            $row('Evenings and days', $this->days($now), $then === null ? null : $this->days($then), fn (int $d): string => (string) $d), $row('Moves in no session', count($now->unplaced), $then === null ? null : count($then->unplaced), fn (int $n): string => (string) $n),
+            $row('Too late for a date', array_sum($now->late()), $then === null ? null : array_sum($then->late()), fn (int $m): string => $m === 0 ? 'none' : ClockWords::span($m)),
+        ];
+    }
+
+    private function days(BenchPlan $plan): int
+    {
+        $used = [];
+        foreach ($plan->moves as $placed) {
+            foreach ($plan->work->sessions as $k => $session) {
+                if ($placed->start >= $session[0] && $placed->start < $session[1]) {
+                    $used[$k] = true;
+                }
+            }
+        }
+
+        return count($used);
+    }
+
+    /** @return list<array{title: string, place: string, now: string, then: string}> */
+    private function moved(BenchPlan $now, BenchPlan $then, ClockWords $words): array
+    {
+        $at = $now->at();
+        $out = [];
+        foreach ($then->moves as $placed) {
+            $was = $at[$placed->move->id][0] ?? null;
+            if ($was !== null && abs($was - $placed->start) > 720) {
+                $out[] = ['title' => $placed->move->title(), 'place' => $placed->move->place(), 'now' => $words->at($was)->format('D j M'), 'then' => $words->at($placed->start)->format('D j M')];
+            }
+        }
+
+        return array_slice($out, 0, 10);
+    }
+}

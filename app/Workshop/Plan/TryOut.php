@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Plan;
+
+use App\Models\BenchSession;
+use App\Models\Coat as CoatRow;
+use App\Models\Kept;
+use App\Models\Layout;
+use App\Models\Room as RoomRow;
+use App\Workshop\KeptRows;
+use App\Workshop\LoadProject;
+use App\Workshop\Revising\Changes;
+use App\Workshop\Revising\Ledger;
+use App\Workshop\Typed;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\OwnRecipe;
+use IdleRidge\Core\Cure\Climate;
+use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Plan\WhatIf;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Schedule\BenchTime;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Psr\Clock\ClockInterface;
+
+/** What a form asks to be tried: the layout with that changed, and, when it is liked, the same kept. */
+final readonly class TryOut
+{
+    public function __construct(private Library $library, private KeptRows $rows, private ClockInterface $clock, private LoadProject $load, private Ledger $ledger)
+    {
+    }
+
+    /**
+     * @return array{Project, list<string>} the layout as it would be, and what was changed in words
+     *
+     * @throws Refusal|Refusals naming the field
+     */
+    public function of(Project $project, Typed $typed): array
+    {
+        $said = [];
+        $room = $typed->text('room') ?: ($project->works->rooms[0]->uid ?? '');
+        $name = array_values(array_filter($project->works->rooms, fn (Room $r): bool => $r->uid === $room))[0]->name ?? 'the room';
+        if ($typed->text('heater') !== '') {
+            $celsius = $typed->number('heater');
+            $typed->made(fn (): bool => true);
+            $project = WhatIf::warmer($project, $room, $celsius);
+            $said[] = "{$name} kept at {$typed->text('heater')} °C";
+        }
+        $flow = Climate::AIRFLOWS[$typed->text('airflow')] ?? null;
+        if ($flow !== null) {
+            $project = WhatIf::airflow($project, $room, $flow);
+            $said[] = $typed->text('airflow') === 'fan' ? "a fan in {$name}" : "{$typed->text('airflow')} air in {$name}";
+        }
+        if ($typed->text('date') !== '') {
+            $time = $this->session($typed);
+            $project = WhatIf::session($project, $time);
+            $said[] = "one more session on {$time->date}";
+        }
+        if ((int) $typed->text('hands', '1') > 1) {
+            $project = WhatIf::hands($project, (int) $typed->text('hands'));
+            $said[] = "{$typed->text('hands')} pairs of hands";
+        }
+        $school = $this->library->with(OwnRecipe::recipes($project->works->recipes))->schools[$typed->text('school')] ?? null;
+        if ($school !== null && $typed->text('zone') !== '') {
+            $project = WhatIf::school($project, $typed->text('zone'), $school, $this->rows->uid(...));
+            $said[] = lcfirst($school->name).' there';
+        }
+        if ($typed->text('fewer') !== '') {
+            $project = WhatIf::fewer($project, $typed->text('fewer'));
+            $said[] = 'one coat fewer';
+        }
+
+        return [$project, $said];
+    }
+
+    private function session(Typed $typed): BenchTime
+    {
+        $clock = function (string $field) use ($typed): int {
+            try {
+                return BenchTime::minute($typed->text($field), $field);
+            } catch (Refusal $refusal) {
+                $typed->fault($refusal->getMessage(), $field);
+
+                return 0;
+            }
+        };
+        [$from, $to, $date] = [$clock('from'), $clock('to'), $typed->day('date', $this->clock->now())];
+
+        return $typed->made(fn (): BenchTime => BenchTime::of($this->rows->uid(), 'single', null, $date, $from, $to));
+    }
+
+    /**
+     * Keeps what was tried, in one step that can be undone.
+     *
+     * @param array<string, mixed> $input as `of` reads it
+     *
+     * @throws Refusal when nothing was asked for
+     */
+    public function keep(Layout $layout, array $input): void
+    {
+        [$changed, $said] = $this->of($this->load->of($layout), new Typed($input));
+        if ($said === []) {
+            throw new Refusal('Nothing was changed that could be kept.', 'form');
+        }
+        $this->ledger->record($layout, ucfirst(implode(', ', $said)), function (Changes $changes) use ($layout, $changed): void {
+            $this->keepRows($changes, $layout, RoomRow::class, $layout->rooms(), array_map(WorksFile::fromRoom(...), $changed->works->rooms));
+            $this->keepRows($changes, $layout, BenchSession::class, $layout->benchSessions(), array_map(WorksFile::fromTime(...), $changed->works->times));
+            $this->keepRows($changes, $layout, CoatRow::class, $layout->coats(), array_map(WorksFile::fromCoat(...), $changed->works->coats));
+            $this->rows->whole($layout);
+        });
+    }
+
+    /**
+     * Rows as records have them: those that are gone go, new ones come, others change.
+     *
+     * @template T of Kept
+     *
+     * @param class-string<T> $model
+     * @param HasMany<T, Layout> $rows
+     * @param list<array<string, mixed>> $records
+     */
+    private function keepRows(Changes $changes, Layout $layout, string $model, HasMany $rows, array $records): void
+    {
+        $old = $rows->get()->keyBy('uid');
+        foreach ($records as $record) {
+            $row = $old->pull($record['uid']);
+            if ($row === null) {
+                $this->rows->add($changes, $layout, $model, $record);
+            } elseif (json_decode($row->data, true) != json_decode(Kept::text($record), true)) {
+                $changes->save($row->keep($record));
+            }
+        }
+        foreach ($old as $row) {
+            $changes->delete($row);
+        }
+    }
+}
