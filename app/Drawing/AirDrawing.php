@@ -12,16 +12,16 @@ use IdleRidge\Core\Cure\RoomAir;
 /** The air of a room over the last days and the coming two: temperature above, humidity below; what is to come is thin. */
 final class AirDrawing
 {
-    private const WIDE = 640.0;
+    private const WIDE = 830.0;
 
-    private const HIGH = 236.0;
+    private const HIGH = 276.0;
 
     private const BEFORE = 7;
 
     private const AFTER = 2;
 
     /** Panels: top, height. */
-    private const PANELS = [['°C', 16.0, 84.0], ['%', 126.0, 84.0]];
+    private const PANELS = [['°C', 24.0, 96.0], ['%', 146.0, 96.0]];
 
     public static function of(RoomAir $air, ?AirLog $log, int $now, DateTimeZone $zone): Svg
     {
@@ -39,11 +39,11 @@ final class AirDrawing
         while ($day->getTimestamp() / 60 < $to) {
             $at = $x($day->getTimestamp() / 60);
             if ($at > 34.0) {
-                $svg->line('doubling', $at, 12.0, $at, 212.0);
+                $svg->line('doubling', $at, 20.0, $at, 246.0);
             }
             $middle = $x($day->getTimestamp() / 60 + 720);
             if ($middle > 50.0 && $middle < self::WIDE - 70.0) {
-                $svg->text('note small', $middle, 228.0, $day->format('D j'), 'middle');
+                $svg->text('note small', $middle, 264.0, $day->format('D j'), 'middle');
             }
             $day = $day->modify('+1 day');
         }
@@ -61,7 +61,7 @@ final class AirDrawing
             $svg->path('air-ahead', Svg::d(array_map(fn (array $r): array => [$x($r[0]), $y($r[$k + 1])], $ahead)));
         }
 
-        return $svg->line('now', $x($now), 8.0, $x($now), 214.0)->text('note small', $x($now), 7.0, 'now', 'middle');
+        return $svg->line('now', $x($now), 16.0, $x($now), 246.0)->text('note small', $x($now), 12.0, 'now', 'middle');
     }
 
     /**

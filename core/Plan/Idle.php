@@ -59,6 +59,10 @@ final readonly class Idle
                 continue;
             }
             [$ready] = $why->binding($placed->move);
+            $move = $placed->move;
+            if ($plan->work->drying($move->section)->spoils($move->coat->recipe->cure, $move->coat->mm, (float) ($from + $placed->minutes()))) {
+                continue;
+            }
             if ($ready <= $from && $placed->minutes() <= $to - $from) {
                 $fit[$placed->move->id] = "{$placed->move->title()}, {$placed->move->place()}: {$placed->minutes()} min";
             } elseif ($ready > $from && $ready < $to) {

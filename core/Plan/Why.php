@@ -39,6 +39,11 @@ final class Why
             return $this->reason('cold', '', $this->coldWords($move));
         }
         if ($before !== null) {
+            // Only the first hours of a session may be full, and those before it too cold.
+            $previous = $session === null || ! $this->isFullFrom($session[0], $start) ? null : $this->sessionBefore($session[0]);
+            if ($previous !== null && $ready <= $previous[1] - $move->minutes && $this->isCold($move, $previous[1] - $move->minutes)) {
+                return $this->reason('cold', '', $this->coldWords($move));
+            }
             $tools = array_intersect($move->coat->recipe->tools, $before->coat->recipe->tools);
 
             return $tools !== []
@@ -157,6 +162,17 @@ final class Why
             $base->window !== null => $this->gap($base, $under->section->uid)->earliest($end),
             default => (int) ceil($this->work->drying($under->section)->reached($under->coat->recipe->cure, $base->milestone, $under->coat->mm, $end, $this->work->certainty()) - 1e-6),
         };
+    }
+
+    /** Whether moves follow each other without a break from one moment to another. */
+    private function isFullFrom(int $from, int $to): bool
+    {
+        $ends = array_column($this->at, 0, 1);
+        while ($to > $from && isset($ends[$to])) {
+            $to = $ends[$to];
+        }
+
+        return $to <= $from;
     }
 
     private function neighbour(Move $move, int $start): ?Move

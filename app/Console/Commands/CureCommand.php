@@ -4,16 +4,23 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use DateTimeZone;
 use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\CureClock;
+use IdleRidge\Core\Cure\CureFigures;
+use IdleRidge\Core\Cure\Drying;
+use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Interchange\AirFile;
 use IdleRidge\Core\Interchange\RecipeFile;
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Refusals;
 
 final class CureCommand extends RidgeCommand
 {
     private const QUANTILES = ['p20_min' => 0.2, 'p50_min' => 0.5, 'p80_min' => 0.8, 'p90_min' => 0.9];
 
-    protected $signature = 'ridge:cure {recipe : its id in the library, or a file} {--mm= : thickness; without it the recipe\'s own} {--temp=20 : °C} {--rh=50 : %} {--airflow=1 : a number, or closed, still, moving, fan} {--json}';
+    protected $signature = 'ridge:cure {recipe : its id in the library, or a file} {--mm= : thickness; without it the recipe\'s own} {--temp=20 : °C} {--rh=50 : %} {--airflow=1 : a number, or closed, still, moving, fan} {--climate= : a CSV of readings; doses then run through them} {--start= : when it was laid, ISO 8601; without it the first reading} {--json}';
 
     protected $description = 'Says when a coat of a recipe reaches its milestones';
 
@@ -22,6 +29,9 @@ final class CureCommand extends RidgeCommand
         $recipe = RecipeFile::read($this->contents($this->recipe()))->cure;
         $flow = Climate::AIRFLOWS[$this->word('airflow')] ?? $this->number('airflow', 0.1, 5.0);
         $air = Climate::of($this->number('temp', -10.0, 50.0, '°C'), $this->number('rh', 0.0, 100.0, '%'), $flow);
+        if ($this->word('climate') !== '') {
+            return $this->through($recipe, $flow);
+        }
         $milestones = [];
         foreach (CureClock::medians($recipe, $air, $this->word('mm') === '' ? null : $this->number('mm', 0.01, 200.0, 'mm')) as $milestone => $median) {
             foreach (self::QUANTILES as $key => $quantile) {
@@ -30,6 +40,29 @@ final class CureCommand extends RidgeCommand
         }
 
         return ['recipe' => $recipe->id, 'spoiled' => CureClock::spoils($recipe, $air), 'milestones' => $milestones];
+    }
+
+    /** @return array<string, mixed> minutes from the start through what was read, and the usual air of the hour after it */
+    private function through(CureFigures $recipe, float $flow): array
+    {
+        $zone = new DateTimeZone('UTC');
+        try {
+            $log = AirFile::read($this->contents($this->word('climate')), $zone);
+        } catch (Refusals $refusals) {
+            throw new Refusals(array_map(fn (Refusal $r): Refusal => new Refusal($r->getMessage(), "{$this->word('climate')}: {$r->place}"), $refusals->all));
+        }
+        $air = [$this->number('temp', -10.0, 50.0, '°C'), $this->number('rh', 0.0, 100.0, '%')];
+        $start = $this->word('start') === '' ? $log->readings[0][0] : $this->moment('start');
+        $drying = new Drying(Room::of('room', 'Room', $air[0], $air[0], $air[1], $air[1], $flow), $zone, min($start, $log->readings[0][0]) - 1, $log);
+        $mm = $this->word('mm') === '' ? $recipe->referenceMm : $this->number('mm', 0.01, 200.0, 'mm');
+        $milestones = [];
+        foreach (array_keys($recipe->minutes) as $milestone) {
+            foreach (self::QUANTILES as $key => $quantile) {
+                $milestones[$milestone][$key] = round($drying->reached($recipe, Milestone::from((string) $milestone), $mm, (float) $start, $quantile) - $start, 1);
+            }
+        }
+
+        return ['recipe' => $recipe->id, 'spoiled' => $drying->spoils($recipe, $mm, (float) $start), 'milestones' => $milestones];
     }
 
     private function recipe(): string

@@ -104,11 +104,17 @@ abstract class RidgeCommand extends Command
     /** `--now`, or the clock's moment, in minutes of Unix time. */
     protected function minute(): int
     {
-        $text = $this->word('now');
+        return $this->moment('now');
+    }
+
+    /** A moment that an option gives, or the clock's, in minutes of Unix time. */
+    protected function moment(string $option): int
+    {
+        $text = $this->word($option);
         try {
             $at = $text === '' ? app(ClockInterface::class)->now() : new DateTimeImmutable($text, new DateTimeZone('UTC'));
         } catch (Exception) {
-            throw new Refusal("“{$text}” is not a moment; type it as 2026-10-14T18:30Z", '--now');
+            throw new Refusal("“{$text}” is not a moment; type it as 2026-10-14T18:30Z", "--{$option}");
         }
 
         return intdiv($at->getTimestamp(), 60);

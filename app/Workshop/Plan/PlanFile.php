@@ -7,6 +7,7 @@ namespace App\Workshop\Plan;
 use App\Workshop\Land\LandDesk;
 use IdleRidge\Core\Coats\SectionSurvey;
 use IdleRidge\Core\Coats\Survey;
+use IdleRidge\Core\Interchange\CsvText;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\BenchWork;
@@ -40,6 +41,17 @@ final class PlanFile
         return ['items' => array_map(fn (array $item): array => ['amount' => round($item['amount'], 3), 'at_hand' => round($item['at_hand'], 3)] + $item, TakeOff::items($work, $section))];
     }
 
+    /** The moves as a table, moments in UTC. */
+    public function csv(BenchPlan $plan): string
+    {
+        $iso = fn (int $minute): string => gmdate('Y-m-d\TH:i\Z', $minute * 60);
+
+        return CsvText::of(['start', 'end', 'minutes', 'section', 'zone', 'move', 'why_not_sooner'], array_map(
+            fn (Placed $p): array => [$iso($p->start), $iso($p->end), $p->minutes(), $p->move->section->name, $p->move->zone->name, $p->move->title(), $p->reason['text']],
+            $plan->moves,
+        ));
+    }
+
     /** @return array<string, mixed> the form of docs/formats/plan.schema.json */
     public function plan(BenchPlan $plan): array
     {
@@ -49,11 +61,13 @@ final class PlanFile
         return [
             'now' => $iso($plan->work->now),
             'status' => $plan->status,
+            'bound' => $iso($plan->bound),
+            'late' => array_map(fn (int $minutes, string $uid): array => ['section' => $plan->work->project->section($uid)->name, 'minutes' => $minutes], $plan->late(), array_keys($plan->late())),
             'last_hands_on' => $iso($plan->lastHandsOn()),
             'ready' => ['p50' => $ready(0.5), 'p80' => $ready(0.8), 'p90' => $ready(0.9)],
             'moves' => array_map(fn (Placed $p): array => [
                 'id' => $p->move->id, 'section' => $p->move->section->name, 'zone' => $p->move->zone->name, 'coat' => $p->move->coat->title(), 'title' => $p->move->title(),
-                'start' => $iso($p->start), 'end' => $iso($p->end), 'minutes' => $p->move->minutes, 'reason' => $p->reason,
+                'start' => $iso($p->start), 'end' => $iso($p->end), 'minutes' => $p->minutes(), 'reason' => $p->reason,
             ], $plan->moves),
             'unplaced' => array_map(fn (Unplaced $u): array => [
                 'id' => $u->move->id, 'section' => $u->move->section->name, 'zone' => $u->move->zone->name, 'coat' => $u->move->coat->title(), 'kind' => $u->kind, 'text' => $u->text,

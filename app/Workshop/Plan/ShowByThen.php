@@ -39,6 +39,9 @@ final readonly class ShowByThen
             $typed = new Typed(['by' => $date]);
             $day = $typed->day('by', $this->clock->now());
             $typed->made(fn (): bool => true);
+            if ($day !== '' && preg_match('/^\d{4}-\d{2}-\d{2}$/', $day) !== 1) {
+                throw new Refusal("“{$date}” is not a date; type it as 18 Oct.", 'day');
+            }
             $end = $day === '' ? null : (new DateTimeImmutable($day, $work->zone()))->modify('+1 day');
         } catch (Refusals|Refusal $refused) {
             $fault = $refused->getMessage();

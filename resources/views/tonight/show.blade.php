@@ -45,7 +45,7 @@
             </section>
             @if ($kit && ! $kit->isEmpty())<section class="sheet kit-sheet"><header><h2>To have at hand</h2><span class="meta end">for the whole session</span></header>
                 <ul class="kit">@foreach ($kit->materials as $amount)<li><b class="num">{{ Length::decimal($amount->atHand(), $amount->atHand() < 10 ? 1 : 0) }} {{ $amount->unit }}</b> {{ $amount->material }}</li>@endforeach</ul>
-                <p class="in small">@foreach (array_keys($kit->tools) as $tool)<b>{{ $tool }}</b>@if (! $loop->last), @endif @endforeach @if ($kit->tools !== []).@endif {{ ucfirst(implode('; ', [...$kit->wear, ...$kit->beside])) }}</p></section>@endif
+                <p class="in small">@if ($kit->tools !== [])<b>{{ ucfirst(implode(', ', array_keys($kit->tools))) }}.</b> @endif{{ ucfirst(implode('; ', [...$kit->wear, ...$kit->beside])) }}</p></section>@endif
             @if ($where)<section class="sheet where-sheet"><header><h2>Where</h2><span class="meta end">move numbers and minutes</span></header>{!! $where->toHtml() !!}</section>@endif
         </div></div>
         @if ($current || $rows !== [])<div class="sticky-act">@if ($current)<form method="post" action="{{ route('moves.done', [$layout, $current->uid]) }}">@csrf<button class="btn">Done</button></form>@else<form method="post" action="{{ route('moves.start', $layout) }}">@csrf<input type="hidden" name="move" value="{{ $rows[0]['id'] }}"><button class="btn">Start move {{ $number }}</button></form>@endif</div>@endif

@@ -1,0 +1,316 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Devices\HttpRoomLogger;
+use App\Devices\RoomLogger;
+use App\Devices\SimulatedRoom;
+use App\Models\Layout;
+use App\Workshop\Air\KeepAir;
+use App\Workshop\Files\Pairing;
+use App\Workshop\LoadProject;
+use App\Workshop\Plan\CalendarFile;
+use App\Workshop\Plan\PlanDesk;
+use App\Workshop\Plan\PlanSearch;
+use App\Workshop\Time\BenchClock;
+use DateTimeZone;
+use IdleRidge\Core\Cure\AirLog;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Schedule\BenchTime;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\RateLimiter;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\Process\Process;
+use Tests\BenchPlanChecker;
+use Tests\Demo;
+
+/** Air that is read, what is learned, how the layout is planned, what would be if, calendars, other devices. */
+final class ClockTest extends FeatureCase
+{
+    public function test_what_is_seen_dry_or_wet_is_learned_and_told(): void
+    {
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $wet = array_values(array_filter($this->works($layout)->laid, fn ($l): bool => $l->recipe->id === 'gloss-medium'))[0];
+        $before = $this->plan($layout)->work->reached($wet, $wet->recipe->needsOf($wet->recipe), 0.8);
+        $this->setClock('2026-10-14T21:00Z');
+        $this->post("/layouts/{$layout->uid}/laid/{$wet->uid}/wet")->assertRedirect();
+        $this->assertGreaterThan($before, $this->plan($layout)->work->reached($this->works($layout)->laid[(int) array_search($wet->uid, array_column($this->works($layout)->laid, 'uid'), true)], $wet->recipe->needsOf($wet->recipe), 0.8));
+        $this->setClock('2026-10-15T05:00Z');
+        $this->post("/layouts/{$layout->uid}/laid/{$wet->uid}/dry")->assertRedirect();
+        $room = $this->works($layout)->rooms[0];
+        $learned = $this->plan($layout)->work->dryingIn($room)->learned('gloss-medium');
+        $this->assertSame(1, $learned->cases);
+        $this->get("/layouts/{$layout->uid}/rooms/{$room->uid}")->assertOk()->assertSee('Learned here')->assertSee('Gloss medium takes')->assertSee('seen once');
+        $this->get("/layouts/{$layout->uid}/journal")->assertSee('is dry')->assertSee('still wet');
+        $this->post("/layouts/{$layout->uid}/undo");
+        $this->assertCount(1, $this->works($layout)->laid[(int) array_search($wet->uid, array_column($this->works($layout)->laid, 'uid'), true)]->seen);
+    }
+
+    public function test_readings_come_from_a_file_or_not_at_all(): void
+    {
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $room = $this->works($layout)->rooms[1];
+        $at = "/layouts/{$layout->uid}/rooms/{$room->uid}";
+        $send = fn (string $text) => $this->from($at)->post("{$at}/air", ['form' => 'air', 'file' => UploadedFile::fake()->createWithContent('shed.csv', $text)]);
+        $send("time;temperature_c;humidity\n2026-10-14 08:00;14,5;70\n2026-10-14 08:10;14,6;70\n2026-10-14 15:00;16,0;66\n")->assertSessionHasNoErrors()->assertRedirect($at);
+        $this->get($at)->assertSee('16')->assertSee('Nothing is known');
+        $log = KeepAir::logs($layout)[$room->uid];
+        // Local time of the layout, two hours ahead of UTC.
+        $this->assertSame([29_865_960, 14.5, 70.0], $log->readings[0]);
+        $this->assertCount(3, $log->readings);
+        $plan = $this->plan($layout);
+        $this->assertTrue($plan->work->dryingIn($room)->air->isRead());
+
+        foreach ([
+            'line 3' => "time,temperature_c,humidity\n2026-10-14T08:00,14,70\n2026-10-14T07:00,14,70\n",
+            'line 2' => "time,temperature_c,humidity\n2026-10-14T08:00,warm,70\n",
+            'line 4' => "time,temperature_c,humidity\n2026-10-14T08:00,14,70\n\n2026-10-14T08:00,14,70\n",
+            'line 1' => "when,what\n1,2\n",
+            'file' => "time,temperature_c,humidity\n2026-12-14T08:00,14,70\n",
+        ] as $place => $text) {
+            $send($text)->assertSessionHasErrors($place);
+        }
+        $send("time,temperature_c,humidity\nyesterday,14,170\n2026-10-14T08:00,14,170\n")->assertSessionHasErrors(['line 2', 'line 3']);
+        $this->assertCount(3, KeepAir::logs($layout)[$room->uid]->readings, 'nothing half taken in');
+        $this->from($at)->post("{$at}/air", [])->assertSessionHasErrors('file');
+        $this->assertSame($plan->at(), $this->plan($layout)->at(), 'the plan stays');
+    }
+
+    public function test_a_logger_is_asked_for_what_is_new(): void
+    {
+        $this->app->instance(RoomLogger::class, new class implements RoomLogger
+        {
+            public function since(string $address, int $since): AirLog
+            {
+                return AirLog::of((new SimulatedRoom(12, 9.5, 4.0, 72.0))->readings($since, 29_866_531));
+            }
+        });
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $room = $this->works($layout)->rooms[1];
+        $at = "/layouts/{$layout->uid}/rooms/{$room->uid}";
+        $this->from($at)->post("{$at}/read")->assertSessionHasErrors('logger');
+        foreach (['http://example.org/x', 'ftp://127.0.0.1/x', 'http://8.8.8.8/', 'http://user@127.0.0.1/', 'shed'] as $address) {
+            $this->from($at)->patch("{$at}/logger", ['logger' => $address])->assertSessionHasErrors('logger');
+        }
+        $this->patch("{$at}/logger", ['logger' => 'http://127.0.0.1:9/shed'])->assertSessionHasNoErrors();
+        $this->post("{$at}/read")->assertSessionHasNoErrors();
+        $count = count(KeepAir::logs($layout)[$room->uid]->readings);
+        $this->assertGreaterThan(1500, $count, 'two weeks at ten minutes, less what dropped out');
+        $this->assertNotSame([], KeepAir::logs($layout)[$room->uid]->gaps());
+        $this->post("{$at}/read")->assertSessionHasNoErrors();
+        $this->assertCount($count, KeepAir::logs($layout)[$room->uid]->readings);
+        $this->get($at)->assertOk()->assertSee('its air is read')->assertSee('air-read', false);
+        $this->assertNotSame([], $this->plan($layout)->moves);
+    }
+
+    public function test_the_stand_in_answers_as_a_logger_would(): void
+    {
+        $port = random_int(20_000, 60_000);
+        $server = new Process([PHP_BINARY, '-S', "127.0.0.1:{$port}", base_path('app/Devices/logger.php')], null, ['RIDGE_NOW' => '2026-10-14T17:31:00Z']);
+        $server->start();
+        try {
+            for ($k = 0; $k < 100 && @fsockopen('127.0.0.1', $port) === false; $k++) {
+                usleep(50_000);
+            }
+            $logger = new HttpRoomLogger;
+            $log = $logger->since("http://127.0.0.1:{$port}/workroom", 29_866_531 - 600);
+            $this->assertGreaterThan(30, count($log->readings));
+            $this->assertEquals($log, $logger->since("http://127.0.0.1:{$port}/workroom", 29_866_531 - 600), 'the same air twice');
+            foreach (["http://127.0.0.1:{$port}/attic", 'http://127.0.0.1:9/shed'] as $silent) {
+                try {
+                    $logger->since($silent, 0);
+                    $this->fail("{$silent} answered");
+                } catch (Refusal $refusal) {
+                    $this->assertStringContainsString('Nothing answers', $refusal->getMessage());
+                }
+            }
+        } finally {
+            $server->stop();
+        }
+    }
+
+    public function test_the_plan_goes_by_what_is_asked(): void
+    {
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $board = $layout->sections()->where('name', 'Weir Bend')->firstOrFail();
+        $at = "/layouts/{$layout->uid}/bench";
+        $this->get($at)->assertOk()->assertSee('fibre applicator')->assertSee('the show: Sat 5 Dec')->assertSee('Idle at the bench');
+        $before = $this->plan($layout)->lastHandsOn();
+        $this->patch($at, ['certainty' => '90', 'order' => 'board', 'tools' => [['name' => 'fibre applicator', 'count' => '2']], 'due' => [['section' => $board->uid, 'date' => '20 Oct', 'milestone' => 'shown']]])->assertSessionHasNoErrors();
+        $plan = $this->plan($layout);
+        $this->assertSame([0.9, 'board', 2], [$plan->work->certainty(), $plan->work->rules()->order, $plan->work->rules()->tools('fibre applicator')]);
+        $this->assertSame('2026-10-20', $plan->work->rules()->dueOf($board->uid)['date'] ?? '');
+        $this->assertGreaterThanOrEqual($before, $plan->lastHandsOn());
+        $this->get($at)->assertSee('too late');
+        $this->from($at)->patch($at, ['due' => [['section' => $board->uid, 'date' => 'soon', 'milestone' => 'shown']]])->assertSessionHasErrors('due/0/date');
+        $this->from($at)->patch($at, ['order' => 'random'])->assertSessionHasErrors('order');
+        $this->from($at)->patch($at, ['certainty' => '35'])->assertSessionHasErrors('certainty');
+        $this->post("/layouts/{$layout->uid}/undo");
+        $this->assertSame(0.8, $this->plan($layout)->work->certainty());
+    }
+
+    public function test_what_if_shows_the_end_move_and_keeps_it_only_when_told(): void
+    {
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $at = "/layouts/{$layout->uid}/what-if";
+        $old = $this->plan($layout);
+        $room = $this->works($layout)->rooms[0]->uid;
+        $tarn = array_values(array_filter($this->works($layout)->coats, fn ($c): bool => $c->recipe->id === 'gloss-medium'))[0];
+        $page = $this->get("{$at}?fewer={$tarn->uid}")->assertOk()->assertSee('One coat fewer')->assertSee('better');
+        $this->assertSame(0, preg_match('/Last hands-on minute<\/th>\s*<td>[^<]*<\/td>\s*<td[^>]*><b>Sat 31 Oct, 10:06/', (string) $page->getContent()), 'it ends sooner');
+        $this->assertSame($old->at(), $this->plan($layout)->at(), 'nothing was kept');
+        foreach (["room={$room}&heater=23", "room={$room}&airflow=fan", 'date=Sun 18 Oct&from=10:00&to=16:00', 'hands=2', 'zone='.$tarn->zone.'&school=water-resin'] as $query) {
+            $this->get("{$at}?{$query}")->assertOk()->assertSee('As it would be');
+        }
+        foreach (['heater=80' => 'must lie between', 'heater=warm' => 'number', 'date=never' => 'date', 'date=Sun 18 Oct&from=25:00&to=26:00' => 'time of day'] as $query => $words) {
+            $this->get("{$at}?{$query}")->assertOk()->assertSee($words)->assertDontSee('Keep it');
+        }
+        $this->post($at, ['room' => $room, 'airflow' => 'fan', 'date' => '18 Oct', 'from' => '10:00', 'to' => '16:00', 'fewer' => $tarn->uid])->assertSessionHasNoErrors();
+        $works = $this->works($layout);
+        $this->assertSame(2.2, $works->rooms[0]->day->airflow);
+        $this->assertSame($tarn->passes - 1, array_values(array_filter($works->coats, fn ($c): bool => $c->uid === $tarn->uid))[0]->passes);
+        $this->assertLessThan($old->lastHandsOn(), $this->plan($layout)->lastHandsOn());
+        $this->post("/layouts/{$layout->uid}/undo");
+        $this->assertSame($old->at(), $this->plan($layout)->at(), 'one step takes all of it back');
+        $this->from($at)->post($at, [])->assertSessionHasErrors('form');
+    }
+
+    public function test_by_sunday_is_finished_and_left_safe(): void
+    {
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $this->get("/layouts/{$layout->uid}/by")->assertOk()->assertSee('By the end of Sunday 18 October')->assertSee('dry through');
+        $this->get("/layouts/{$layout->uid}/by?day=15 Oct")->assertOk()->assertSee('Thursday 15 October');
+        $this->get("/layouts/{$layout->uid}/by?day=whenever")->assertOk()->assertSee('is not a date');
+        $this->post("/layouts/{$layout->uid}/times", ['kind' => 'visit', 'date' => '2026-10-17', 'until' => '2026-10-19', 'from' => '09:00', 'to' => '17:00', 'hands' => '2', 'who' => 'A friend'])->assertSessionHasNoErrors();
+        $visit = array_values(array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === 'visit'))[0];
+        $this->get("/layouts/{$layout->uid}/visits/{$visit->uid}")->assertOk()->assertSee('Packing list')->assertSee('with A friend')->assertSee('dust mask')->assertSee('As it is left');
+        $this->get("/layouts/{$layout->uid}/drying")->assertSee('Sat 17 Oct 2026 to Mon 19 Oct, 09:00–17:00, 2 pairs of hands, A friend');
+        $this->get("/layouts/{$layout->uid}/visits/01J0000000000000000000000A")->assertNotFound();
+        $this->from('/')->post("/layouts/{$layout->uid}/times", ['kind' => 'visit', 'date' => '2026-10-17', 'until' => '2026-10-10', 'from' => '09:00', 'to' => '17:00'])->assertSessionHasErrors('until');
+    }
+
+    public function test_a_calendar_takes_hours_out_of_the_sessions_and_the_plan_goes_out_as_one(): void
+    {
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $at = "/layouts/{$layout->uid}/bench";
+        $send = fn (string $text) => $this->from($at)->post("{$at}/calendar", ['calendar' => UploadedFile::fake()->createWithContent('choir.ics', $text)]);
+        $event = fn (string $body): string => "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Trial//EN\r\nBEGIN:VEVENT\r\nUID:1@trial\r\nDTSTAMP:20261001T000000Z\r\n{$body}\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
+        $send($event("SUMMARY:Choir\r\nDTSTART;TZID=Europe/Oslo:20261015T200000\r\nDTEND;TZID=Europe/Oslo:20261015T230000\r\nRRULE:FREQ=WEEKLY;COUNT=3\r\nEXDATE;TZID=Europe/Oslo:20261022T200000"))->assertSessionHasNoErrors();
+        $busy = array_values(array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === 'busy'));
+        $this->assertSame([['2026-10-15', 1200, 1380, 'choir.ics'], ['2026-10-29', 1200, 1380, 'choir.ics']], array_map(fn (BenchTime $t): array => [$t->date, $t->from, $t->to, $t->who], $busy));
+        $plan = $this->plan($layout);
+        foreach ($plan->moves as $placed) {
+            $this->assertFalse($placed->start < 29_868_120 + 180 && $placed->end > 29_868_120, 'nobody is at the bench on Thursday from eight to eleven');
+        }
+        $send($event("SUMMARY:Away\r\nDTSTART;VALUE=DATE:20261017\r\nDTEND;VALUE=DATE:20261019"))->assertSessionHasNoErrors();
+        $busy = array_values(array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === 'busy'));
+        $this->assertSame(['2026-10-17', '2026-10-18'], array_column($busy, 'date'), 'the same calendar comes in the place of what it said before');
+        $this->get($at)->assertSee('choir.ics: busy 2 times');
+        foreach (['hello', "BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\n", $event('SUMMARY:Nothing')] as $text) {
+            $send($text)->assertSessionHasErrors('calendar');
+        }
+        $this->assertCount(2, array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === 'busy'), 'the old hours stay');
+        $this->delete("{$at}/calendar", ['name' => 'choir.ics'])->assertSessionHasNoErrors();
+        $this->assertSame([], array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === 'busy'));
+
+        $plan = $this->plan($layout);
+        $ics = (string) $this->get("/layouts/{$layout->uid}/bench.ics")->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+        $read = $this->reads($ics);
+        $this->assertSame('2.0', $read['version']);
+        $bench = array_values(array_filter($read['events'], fn (array $e): bool => str_starts_with($e['summary'], 'Bench: ')));
+        $this->assertSame(gmdate('Y-m-d\TH:i:s.000\Z', 60 * $plan->work->sessions[0][0]), $bench[0]['start']);
+        foreach ($plan->within(...array_slice($plan->work->sessions[0], 0, 2)) as $placed) {
+            $this->assertStringContainsString($placed->move->title(), $bench[0]['description']);
+        }
+        $this->assertCount(count(array_unique(array_column($read['events'], 'uid'))), $read['events']);
+        $this->assertNotSame([], array_filter($read['events'], fn (array $e): bool => str_contains($e['summary'], 'ready for the next coat')));
+    }
+
+    public function test_hours_of_events_that_are_long_short_or_free(): void
+    {
+        $zone = new DateTimeZone('Europe/Oslo');
+        $busy = fn (string $body): array => CalendarFile::busy("BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//T//EN\r\nBEGIN:VEVENT\r\nUID:1\r\n{$body}\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n", $zone, 29_866_531, 60);
+        $this->assertSame([['date' => '2026-10-16', 'from' => 1320, 'to' => 1440], ['date' => '2026-10-17', 'from' => 0, 'to' => 90]], $busy("DTSTART:20261016T200000Z\r\nDURATION:PT3H30M"), 'over midnight');
+        $this->assertSame([['date' => '2026-10-20', 'from' => 0, 'to' => 1440]], $busy('DTSTART;VALUE=DATE:20261020'));
+        $this->assertSame([], $busy("DTSTART:20261016T200000Z\r\nDTEND:20261016T210000Z\r\nTRANSP:TRANSPARENT"));
+        $this->assertSame([], $busy("DTSTART:20261016T200000Z\r\nDTEND:20261016T210000Z\r\nSTATUS:CANCELLED"));
+        $this->assertSame([], $busy("DTSTART:20261016T200000Z\r\nDTEND:20261016T200000Z"));
+    }
+
+    public function test_a_longer_search_offers_and_never_swaps(): void
+    {
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $search = app(PlanSearch::class);
+        $this->get("/layouts/{$layout->uid}/search")->assertOk()->assertSee('Search for twenty seconds');
+        $plan = $this->plan($layout);
+        $order = array_reverse(array_keys($plan->at()));
+        cache()->store('computed')->put("search-{$layout->uid}", ['search' => 'a', 'share' => 1.0, 'stop' => false, 'done' => true, 'offer' => ['moves' => $order, 'last' => (int) $plan->lastHandsOn() - 60, 'ready' => (int) $plan->ready(0.8)]], 60);
+        $this->get("/layouts/{$layout->uid}/search")->assertSee('A better plan was found');
+        $this->assertSame($plan->at(), $this->plan($layout)->at(), 'it is only offered');
+        $this->patch("/layouts/{$layout->uid}/search", ['do' => 'take'])->assertRedirect("/layouts/{$layout->uid}/drying");
+        $this->assertSame($order, $this->plan($layout)->work->rules()->first);
+        $this->assertSame([], BenchPlanChecker::faults($this->plan($layout)));
+        $this->from('/')->patch("/layouts/{$layout->uid}/search", ['do' => 'take'])->assertSessionHasErrors('search');
+        $this->assertNull($search->state($layout));
+    }
+
+    public function test_other_devices_need_the_code_and_the_name_has_to_be_ours(): void
+    {
+        config(['ridge.pairing' => storage_path('framework/testing/pairing')]);
+        $this->get('http://elsewhere.example/')->assertStatus(421);
+        $this->get('http://127.0.0.1/')->assertOk();
+        $far = ['REMOTE_ADDR' => '192.168.1.20'];
+        $this->withServerVariables($far)->get('http://127.0.0.1/')->assertForbidden();
+        config(['ridge.lan' => true]);
+        $this->withServerVariables($far)->get('http://192.168.1.10/')->assertRedirect(route('pair.show'));
+        $this->withServerVariables($far)->get('http://8.8.8.8/')->assertStatus(421);
+        $code = Pairing::begin();
+        $this->withServerVariables($far)->get('http://192.168.1.10/pair')->assertOk()->assertSee('Pair this device');
+        $this->withServerVariables($far)->from('/pair')->post('http://192.168.1.10/pair', ['code' => '000 000'])->assertSessionHasErrors('code');
+        $this->withServerVariables($far)->post('http://192.168.1.10/pair', ['code' => substr($code, 0, 3).' '.substr($code, 3)])->assertRedirect(route('layouts.index'));
+        $this->withServerVariables($far)->get('http://192.168.1.10/')->assertOk();
+        $this->flushSession();
+        $this->withServerVariables($far)->from('/pair')->post('http://192.168.1.10/pair', ['code' => $code])->assertSessionHasErrors('code');
+        Pairing::begin();
+        for ($k = 0; $k < 5; $k++) {
+            $this->withServerVariables($far)->from('/pair')->post('http://192.168.1.10/pair', ['code' => '111111']);
+        }
+        $this->withServerVariables($far)->from('/pair')->post('http://192.168.1.10/pair', ['code' => '111111'])->assertSessionHasErrors(['code' => 'Tried too often: wait a minute.']);
+        RateLimiter::clear('pair');
+    }
+
+    /** @return array{version: string, product: string, events: list<array{uid: string, summary: string, description: string, start: string, end: string}>} */
+    private function reads(string $ics): array
+    {
+        $node = new Process(['node', base_path('tests/ical/read.mjs')], base_path(), null, $ics);
+        $node->mustRun();
+
+        return json_decode($node->getOutput(), true);
+    }
+
+    private function evening(string $now): Layout
+    {
+        $this->setClock($now);
+
+        return Demo::store();
+    }
+
+    private function setClock(string $now): void
+    {
+        $this->app->instance(ClockInterface::class, new BenchClock($now, null));
+        $this->app->forgetInstance(PlanDesk::class);
+    }
+
+    private function plan(Layout $layout): BenchPlan
+    {
+        return app(PlanDesk::class)->plan($layout->fresh() ?? $layout);
+    }
+
+    private function works(Layout $layout): \IdleRidge\Core\Project\Works
+    {
+        return app(LoadProject::class)->works($layout);
+    }
+}
