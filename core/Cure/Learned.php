@@ -15,6 +15,8 @@ final readonly class Learned
 
     private const STEP = 0.01;
 
+    private const TAIL = 0.9999;
+
     private function __construct(public float $mean, public float $sd, public int $cases)
     {
     }
@@ -90,6 +92,10 @@ final readonly class Learned
         $spread = hypot($this->sd, CureClock::CASE_SD);
         $from = $low === null ? 0.0 : CureClock::normalShare(($low - $this->mean) / $spread);
         $to = $high === null ? 1.0 : CureClock::normalShare(($high - $this->mean) / $spread);
+        if ($high === null && $low !== null && $from > self::TAIL) {
+            // So far out the share that is left falls like exp(−z²/2): z_q = √(z² − 2 ln(1 − q)).
+            return exp($this->mean + $spread * sqrt((($low - $this->mean) / $spread) ** 2 - 2.0 * log(1.0 - $quantile)));
+        }
         $at = exp($this->mean + $spread * CureClock::normalQuantile(max(1e-6, min(1.0 - 1e-6, $from + $quantile * max(0.0, $to - $from)))));
 
         return min($high === null ? INF : exp($high), max($low === null ? 0.0 : exp($low), $at));

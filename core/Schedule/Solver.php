@@ -21,6 +21,11 @@ final class Solver
 
     private const FRESH_AFTER = 400;
 
+    /** Share of changes that draw one of the moves that hold up the end towards the beginning. */
+    private const DRAWN = 0.6;
+
+    private const NEAR = 30;
+
     /**
      * @param list<list<string>> $first orders to try first, such as that of an earlier plan
      * @param Closure(float): bool|null $each called with the share of the budget that is spent; false ends the search
@@ -104,6 +109,7 @@ final class Solver
             }
         }
         $heat = self::HEAT;
+        $held = $best === null ? null : self::holding($problem, $best);
         for ($step = 0; $step < $steps && hrtime(true) < $until; $step++) {
             if ($bestWorth !== null && $worth->isFinishAlone() && $bestWorth[1] <= $bound) {
                 break;
@@ -115,14 +121,16 @@ final class Solver
                 // A fresh beginning, urgent work first but for chance.
                 $urgency = array_map(fn (int $tail): float => $tail * (0.6 + 0.8 * self::chance($random)), $tails);
                 $current = self::sorted($byTail, fn (string $id): array => [$problem->jobs[$id]->group, -$urgency[$id]]);
-                $currentCost = INF;
+                [$currentCost, $held] = [INF, null];
                 $heat = self::HEAT;
             }
-            $trial = self::changed($current, $random);
+            $trial = $held !== null && self::chance($random) < self::DRAWN ? self::drawn($current, $held, $random) : self::changed($current, $random);
             $starts = $generator->place($trial);
             $cost = $worth->cost($starts);
-            if ($cost <= $currentCost || ($cost < INF && self::chance($random) < exp(($currentCost - $cost) / ($heat * $currentCost)))) {
-                [$current, $currentCost] = [$trial, $cost];
+            if ($starts !== null && ($cost <= $currentCost || self::chance($random) < exp(($currentCost - $cost) / ($heat * $currentCost)))) {
+                // In the order of its starts the same plan comes out, and a change of place means what it says.
+                asort($starts);
+                [$current, $currentCost, $held] = [array_map('strval', array_keys($starts)), $cost, self::holding($problem, $starts)];
             }
             if ($starts !== null && ($bestWorth === null || $worth->of($starts) < $bestWorth)) {
                 [$best, $bestWorth] = [$starts, $worth->of($starts)];
@@ -157,6 +165,64 @@ final class Solver
         $kept = array_values(array_intersect($order, $all));
 
         return [...$kept, ...array_values(array_diff($all, $kept))];
+    }
+
+    /**
+     * The jobs that hold up the end: the last one, and back along what each waited for or had before it.
+     *
+     * @param array<string, int> $starts
+     * @return non-empty-list<string>
+     */
+    private static function holding(Problem $problem, array $starts): array
+    {
+        $last = '';
+        $latest = -1;
+        $ends = [];
+        foreach ($starts as $id => $start) {
+            $end = $start + $problem->jobs[$id]->minutes;
+            $ends[$end][] = (string) $id;
+            if ($end > $latest) {
+                [$last, $latest] = [(string) $id, $end];
+            }
+        }
+        $chain = [$last];
+        $seen = [$last => true];
+        for ($at = $last; ;) {
+            $next = null;
+            $most = -1;
+            foreach ($problem->before[$at] ?? [] as $wait) {
+                $ready = $wait->gap->earliest($starts[$wait->after] + $problem->jobs[$wait->after]->minutes);
+                if ($ready > $most) {
+                    [$next, $most] = [$wait->after, $ready];
+                }
+            }
+            // Nearer than its waits stands what had the hands just before it.
+            if ($next === null || $most < $starts[$at] - self::NEAR) {
+                $next = $ends[$starts[$at]][0] ?? $next;
+            }
+            if ($next === null || isset($seen[$next])) {
+                return $chain;
+            }
+            $chain[] = $at = $next;
+            $seen[$next] = true;
+        }
+    }
+
+    /**
+     * One of the jobs that hold up the end, earlier; what it waits for goes with it.
+     *
+     * @param list<string> $order
+     * @param non-empty-list<string> $held
+     * @return list<string>
+     */
+    private static function drawn(array $order, array $held, Randomizer $random): array
+    {
+        $id = $held[$random->getInt(0, count($held) - 1)];
+        $from = (int) array_search($id, $order, true);
+        array_splice($order, $from, 1);
+        array_splice($order, $random->getInt(0, max(0, $from - 1)), 0, [$id]);
+
+        return $order;
     }
 
     /** 0 … 1 */

@@ -13,6 +13,8 @@ final class Worth
     /** The next group's finish counts this much less. */
     private const TURN = 0.1;
 
+    private const SPILL = 2.0;
+
     /** @var array<string, int> */
     private array $due;
 
@@ -32,7 +34,7 @@ final class Worth
 
     /**
      * @param array<string, int> $starts
-     * @return array{int, float, int, int} minutes late, finish (weighed where groups take turns), session days, idle minutes
+     * @return array{int, float, int, int, int} minutes late, finish (weighed where groups take turns), session days, idle minutes, minutes of work in the last session
      */
     public function of(array $starts): array
     {
@@ -61,11 +63,14 @@ final class Worth
         }
         $idle = array_sum(array_map(fn (array $s): int => max(0, $s[1] - $s[0] - $s[2]), $spans));
 
-        return [$late, $this->turns ? $finish : (float) max([0, ...$groups]), count($spans), (int) $idle];
+        ksort($spans);
+
+        return [$late, $this->turns ? $finish : (float) max([0, ...$groups]), count($spans), (int) $idle, end($spans)[2] ?? 0];
     }
 
     /**
-     * The same as one number, by which a search finds its way: being early on average counts a little.
+     * The same as one number, by which a search finds its way: being early on average counts a little, and so does little work in
+     * the last session, which may then not be needed.
      *
      * @param array<string, int>|null $starts
      */
@@ -74,9 +79,9 @@ final class Worth
         if ($starts === null) {
             return INF;
         }
-        [$late, $finish, $days, $idle] = $this->of($starts);
+        [$late, $finish, $days, $idle, $spill] = $this->of($starts);
 
-        return 1e3 * $late + $finish + 1e-2 * $days + 1e-4 * $idle + ($starts === [] ? 0.0 : 1e-3 * array_sum($starts) / count($starts));
+        return 1e3 * $late + $finish + 1e-2 * $days + 1e-4 * $idle + self::SPILL * $spill + ($starts === [] ? 0.0 : 1e-3 * array_sum($starts) / count($starts));
     }
 
     private function sessionAt(int $minute): int

@@ -22,7 +22,7 @@ const beep = (audio) => {
 };
 
 export function countdown(sheet) {
-    const began = performance.now();
+    const began = document.timeline.currentTime;
     const now = Number(sheet.dataset.now);
     const rows = [...sheet.querySelectorAll('[data-at]')].map((row) => ({ row, at: Number(row.dataset.at), told: Number(row.dataset.at) <= now }));
     const button = sheet.querySelector('[data-notices]');
@@ -38,7 +38,7 @@ export function countdown(sheet) {
         button.disabled = true;
     });
     const tick = () => {
-        const at = now + (performance.now() - began) / MINUTE;
+        const at = now + (document.timeline.currentTime - began) / MINUTE;
         for (const one of rows) {
             one.row.querySelector('[data-left]').textContent = words(one.at - at);
             one.row.classList.toggle('near', one.at - at < 10);

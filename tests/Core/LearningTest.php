@@ -78,6 +78,18 @@ final class LearningTest extends TestCase
         $this->assertEqualsWithDelta(600.0, $drying->reached(self::glue(), Milestone::NextCoat, 1.0, $end, 0.8, $odd) - $end, 0.1);
     }
 
+    public function test_what_is_wet_against_all_odds_takes_a_while_still(): void
+    {
+        // Sixteen times its time and still wet: ln 16 is 6.4 spreads out, and 80 % of what is left end within √(6.4² + 3.2).
+        $spread = hypot(0.35, 0.25);
+        $z = log(16.0) / $spread;
+        $this->assertEqualsWithDelta(exp($spread * sqrt($z ** 2 - 2.0 * log(0.2))), Learned::nothing()->factorWithin(0.8, log(16.0), null), 1e-9);
+        $this->assertGreaterThan(16.5, Learned::nothing()->factorWithin(0.8, log(16.0), null));
+        // Where both ways can be reckoned they agree within a few hundredths.
+        $at = $spread * 3.72;
+        $this->assertEqualsWithDelta(log(Learned::nothing()->factorWithin(0.5, $at - 1e-4, null)), log(Learned::nothing()->factorWithin(0.5, $at + 1e-2, null)), 0.03);
+    }
+
     public function test_doses_run_through_what_was_read(): void
     {
         // Four hours at 20 °C, 50 %, then at 20 °C, 75 %: half the deficit, half the rate. Read every hour.

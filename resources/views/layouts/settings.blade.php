@@ -57,7 +57,7 @@
                             <x-field :form="$form" :id="$form.'-day_from'" name="day_from" label="Day from" :value="$room ? \IdleRidge\Core\Schedule\BenchTime::clock($room->dayFrom) : ''" />
                             <x-field :form="$form" :id="$form.'-day_to'" name="day_to" label="to" :value="$room ? \IdleRidge\Core\Schedule\BenchTime::clock($room->dayTo) : ''" />
                             <x-choice :form="$form" :id="$form.'-airflow'" name="airflow" label="Air is" :options="['closed' => 'closed', 'still' => 'still', 'moving' => 'moving', 'fan' => 'a fan']" :value="$room ? (array_search($room->day->airflow, \IdleRidge\Core\Cure\Climate::AIRFLOWS, true) ?: 'still') : 'still'" />
-                            <div class="row-acts"><button class="btn quiet">{{ $room ? 'Save' : 'Add the room' }}</button>@if ($room)<a class="btn quiet" href="{{ route('rooms.show', [$layout, $room->uid]) }}">Readings</a>@endif@if ($room && count($rooms) > 1)<button class="link" form="drop-{{ $form }}">Remove</button>@endif</div>
+                            <div class="row-acts"><button class="btn quiet">{{ $room ? 'Save' : 'Add the room' }}</button>@if ($room)<a class="btn quiet" href="{{ route('rooms.show', [$layout, $room->uid]) }}">Readings</a>@endif @if ($room && count($rooms) > 1)<button class="link" form="drop-{{ $form }}">Remove</button>@endif</div>
                         </form>
                         @if ($room && count($rooms) > 1)<form id="drop-{{ $form }}" method="post" action="{{ route('rooms.destroy', [$layout, $room->uid]) }}">@csrf @method('DELETE')<input type="hidden" name="form" value="{{ $form }}"></form>@endif
                     @endforeach
