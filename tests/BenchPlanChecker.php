@@ -55,6 +55,14 @@ final class BenchPlanChecker
                 }
             }
         }
+        foreach ($plan->moves as $spark) {
+            foreach (in_array('sparks', $spark->move->coat->recipe->hazards, true) ? $plan->moves : [] as $mist) {
+                $sameRoom = $plan->work->project->works->room($spark->move->section)->uid === $plan->work->project->works->room($mist->move->section)->uid;
+                if ($sameRoom && in_array('vapour', $mist->move->coat->recipe->hazards, true) && $spark->start < $mist->end + 30 && $spark->end > $mist->start) {
+                    $faults[] = "{$spark->move->title()} sparks in the vapour of {$mist->move->title()}";
+                }
+            }
+        }
         $ends = array_column(array_map(fn (Placed $p): array => [$p->move->id, $p->end], $plan->moves), 1, 0);
         foreach ($plan->moves as $placed) {
             foreach ($placed->move->coat->recipe->tools as $tool) {

@@ -6,11 +6,13 @@ namespace IdleRidge\Core\Plan;
 
 use DateTimeImmutable;
 use DateTimeZone;
+use IdleRidge\Core\Coats\Amount;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\Overlap;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\SectionSurvey;
+use IdleRidge\Core\Coats\Vapour;
 use IdleRidge\Core\Coats\Window;
 use IdleRidge\Core\Cure\Drying;
 use IdleRidge\Core\Cure\Milestone;
@@ -31,6 +33,9 @@ final class BenchWork
 {
     /** How far ahead sessions are looked at, days. */
     public const DAYS = 90;
+
+    /** Spray cans and solvents: a room is aired so long at least, minutes. A starting value. */
+    private const AIRING = 30;
 
     /** Session length when there is none to go by, minutes. */
     private const EVENING = 120;
@@ -147,6 +152,18 @@ final class BenchWork
         return $this->current() === null && $begin > $this->now ? $begin : intdiv($this->now, 5) * 5;
     }
 
+    /** Minutes that a room airs after a move before anything in it may spark; 0 where it gives off no vapour. */
+    public function airing(Move $move): int
+    {
+        if (! in_array('vapour', $move->coat->recipe->hazards, true)) {
+            return 0;
+        }
+        $room = $this->drying($move->section)->room;
+        $alcohol = array_sum(array_map(fn (Amount $a): float => str_starts_with($a->material, 'alcohol') ? $a->amount : 0.0, $move->amounts));
+
+        return max(self::AIRING, $alcohol > 0.0 ? (int) ceil(Vapour::of($alcohol, 0.99, $room->volume, $room->airChanges)->minutes) : 0);
+    }
+
     /** A base's window in the air of a section's room, in minutes of Unix time. */
     public function windowOf(Base $base, string $section): WindowGap
     {
@@ -232,21 +249,51 @@ final class BenchWork
         $bases = [];
         foreach ($moves as $move) {
             $bases[$move->id] = [];
-            foreach ($this->under($move, $places, $survey) as [$coat, $pass, $overlap]) {
+            $under = $this->under($move, $places, $survey);
+            $led = $this->led($move, $under, $places);
+            foreach ($under as $k => [$coat, $pass, $overlap]) {
                 $milestone = $move->coat->recipe->needsOf($coat->recipe);
+                $window = $k === $led ? $this->window($coat->recipe, $coat, $move->coat) : null;
                 foreach ($this->project->works->laidOf($coat->uid, $pass) as $laid) {
-                    $bases[$move->id][] = new Base($laid, $move->coat->recipe->needsOf($laid->recipe), $this->window($laid->recipe, $coat, $move->coat));
+                    $bases[$move->id][] = new Base($laid, $move->coat->recipe->needsOf($laid->recipe), $window);
                 }
                 foreach ($byCoat[$coat->uid][$pass] ?? [] as $below) {
                     $band = $below->band->and($move->band);
                     if ($overlap === null ? $band->y1 < $band->y2 - 1e-6 && $band->x1 < $band->x2 - 1e-6 : $overlap->within($band)) {
-                        $bases[$move->id][] = new Base($below, $milestone, $this->window($coat->recipe, $coat, $move->coat));
+                        $bases[$move->id][] = new Base($below, $milestone, $window);
                     }
                 }
             }
         }
 
         return $bases;
+    }
+
+    /**
+     * Which of the coats under a move it has to follow within a while: the last one that asks for it; what a lower coat asks of
+     * the one above holds for the next above alone.
+     *
+     * @param list<array{Coat, int, Overlap|null}> $under
+     * @param array<string, array{Coat, int, int}> $places
+     */
+    private function led(Move $move, array $under, array $places): ?int
+    {
+        $led = null;
+        $highest = null;
+        $next = null;
+        foreach ($under as [$coat, , $overlap]) {
+            $next = $overlap === null ? max($next ?? -1, $places[$coat->uid][2]) : $next;
+        }
+        foreach ($under as $k => [$coat, , $overlap]) {
+            [, $stage, $place] = $places[$coat->uid];
+            $window = $this->window($coat->recipe, $coat, $move->coat);
+            $holds = $window !== null && ($window->side !== 'above' || ($overlap === null && $place === $next));
+            if ($holds && ($highest === null || [$stage, $place] > $highest)) {
+                [$led, $highest] = [$k, [$stage, $place]];
+            }
+        }
+
+        return $led;
     }
 
     /** The window in which a coat has to follow another, by its own recipe or by that of the lower one. */
@@ -276,7 +323,7 @@ final class BenchWork
 
     /**
      * The coats and passes that a move goes over. Within a zone the coat next below stands for those under it, which it
-     * waited for itself, unless this one asks more of them.
+     * waited for itself, unless this one asks more of them or that one came within a window.
      *
      * @param array<string, array{Coat, int, int}> $places
      * @return list<array{Coat, int, Overlap|null}> null for the zone itself
@@ -285,16 +332,22 @@ final class BenchWork
     {
         $out = $move->pass > 1 ? [[$move->coat, $move->pass - 1, null]] : [];
         [, $stage, $place] = $places[$move->coat->uid];
-        $nearest = -1;
-        foreach ($places as [$coat, , $k]) {
-            if ($coat->zone === $move->zone->uid && $k < $place) {
-                $nearest = max($nearest, $k);
+        $own = array_filter($places, fn (array $p): bool => $p[0]->zone === $move->zone->uid && $p[2] < $place);
+        uasort($own, fn (array $a, array $b): int => $b[2] <=> $a[2]);
+        // One that follows its own lower coat within a while did not wait until that was ready: what lies under it counts too.
+        $nearest = [];
+        $last = null;
+        foreach ($own as $uid => [$coat]) {
+            if ($last !== null && $this->window($coat->recipe, $coat, $last) === null) {
+                break;
             }
+            $nearest[$uid] = true;
+            $last = $coat;
         }
         foreach ($places as [$coat, $itsStage, $k]) {
             if ($coat->zone === $move->zone->uid) {
                 $asks = $move->coat->recipe->needsOf($coat->recipe) === Milestone::DryThrough;
-                if ($k < $place && ($k === $nearest || $asks)) {
+                if ($k < $place && (isset($nearest[$coat->uid]) || $asks)) {
                     $out[] = [$coat, $coat->passes, null];
                 }
             } elseif ([$itsStage, $k] < [$stage, $place]) {

@@ -176,7 +176,7 @@ final class PlanProblem
             }
         }
 
-        return Job::of($id, (int) array_sum(Joins::minutes($work, $members)), 1, array_values(array_unique($tools)), $first->section->uid, $notBefore, $allowed, $due, $holds, $this->turn($first));
+        return Job::of($id, (int) array_sum(Joins::minutes($work, $members)), 1, array_values(array_unique($tools)), $first->section->uid, $notBefore, $allowed, $due, $holds, $this->turn($first), max([0, ...array_map(fn (string $id): int => $work->airing($work->moves[$id]), $members)]));
     }
 
     /**
@@ -294,7 +294,7 @@ final class PlanProblem
     }
 
     /**
-     * Sparks and vapour never at once.
+     * Sparks and vapour never at once in a room, nor sparks before it is aired.
      *
      * @return list<array{string, string}>
      */
@@ -303,13 +303,15 @@ final class PlanProblem
         $by = [];
         foreach ($this->work->moves as $id => $move) {
             foreach ($move->coat->recipe->hazards as $hazard) {
-                $by[$hazard][$this->jobOf[$id]] = true;
+                $by[$this->work->drying($move->section)->room->uid][$hazard][$this->jobOf[$id]] = true;
             }
         }
         $pairs = [];
-        foreach (array_keys($by['sparks'] ?? []) as $a) {
-            foreach (array_keys($by['vapour'] ?? []) as $b) {
-                $pairs[] = [(string) $a, (string) $b];
+        foreach ($by as $here) {
+            foreach (array_keys($here['sparks'] ?? []) as $a) {
+                foreach (array_keys($here['vapour'] ?? []) as $b) {
+                    $pairs[] = [(string) $a, (string) $b];
+                }
             }
         }
 

@@ -10,7 +10,7 @@ use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Project\Section;
 
-/** Why a move of a plan does not start earlier, or not at all, in words. Kinds: wait, window, session, hands, pot, tool, cold. */
+/** Why a move of a plan does not start earlier, or not at all, in words. Kinds: wait, session, hands, pot, tool, apart, cold, order. */
 final class Why
 {
     /** @param  array<string, array{int, int}>  $at start and end of moves, minutes of Unix time */
@@ -30,6 +30,10 @@ final class Why
         $before = $this->neighbour($move, $start);
         if ($before !== null && $end - $start < $move->minutes) {
             return $this->reason('pot', $before->id, "one pot and one set-up with {$this->quoted($before)}");
+        }
+        $aired = $this->aired($move, $start);
+        if ($aired !== null) {
+            return $aired;
         }
         $held = $this->heldTool($move, $start);
         if ($held !== null) {
@@ -162,6 +166,20 @@ final class Why
             $base->window !== null => $this->gap($base, $under->section->uid)->earliest($end),
             default => (int) ceil($this->work->drying($under->section)->reached($under->coat->recipe->cure, $base->milestone, $under->coat->mm, $end, $this->work->certainty()) - 1e-6),
         };
+    }
+
+    /** @return array{kind: string, ref: string, text: string}|null vapour that has gone only then */
+    private function aired(Move $move, int $start): ?array
+    {
+        foreach (in_array('sparks', $move->coat->recipe->hazards, true) ? $this->at : [] as $id => [, $to]) {
+            $other = $this->work->moves[$id];
+            $airing = $this->work->airing($other);
+            if ($airing > 0 && $to + $airing === $start && $this->work->drying($other->section)->room === $this->work->drying($move->section)->room) {
+                return $this->reason('apart', (string) $id, "it sparks, and the vapour of {$this->quoted($other)} has gone only by {$this->moment($start)}");
+            }
+        }
+
+        return null;
     }
 
     /** Whether moves follow each other without a break from one moment to another. */

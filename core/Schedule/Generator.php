@@ -198,7 +198,13 @@ final class Generator
     private function freeFrom(Job $job, int $start, int $session): int
     {
         $end = $start + $job->minutes;
-        $others = $this->problem->others[$job->id] ?? [];
+        foreach ($this->problem->others[$job->id] ?? [] as $other) {
+            $at = $this->starts[$other] ?? null;
+            $clear = (int) $at + $this->problem->jobs[$other]->minutes + $this->problem->jobs[$other]->clear;
+            if ($at !== null && $at < $end + $job->clear && $clear > $start) {
+                return $clear;
+            }
+        }
         $events = [];
         $minutes = [$start];
         $next = PHP_INT_MAX;
@@ -206,9 +212,6 @@ final class Generator
             $at = $this->starts[$other];
             $until = $at + $this->problem->jobs[$other]->minutes;
             if ($at < $end && $until > $start) {
-                if ($others !== [] && in_array($other, $others, true)) {
-                    return $until;
-                }
                 $events[] = [$at, $until, $this->problem->jobs[$other]->hands];
                 $next = min($next, $until);
                 if ($at > $start) {

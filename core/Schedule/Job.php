@@ -9,7 +9,7 @@ use IdleRidge\Core\Measure\Refusal;
 /**
  * Hands-on work that is not interrupted: minutes, how many hands, which tools all the while, and which of them it keeps
  * afterwards until a gap is over (clamps, a warm box). It starts at `notBefore` or later and, where `allowed` is given, within
- * one of its ranges of starts; it should end by `due`. `group` says whose turn it is where work is done group by group.
+ * one of its ranges of starts; it should end by `due`. What must not overlap it must not begin within `clear` minutes of its end. `group` says whose turn it is where work is done group by group.
  */
 final readonly class Job
 {
@@ -18,7 +18,7 @@ final readonly class Job
      * @param list<array{int, int}>|null $allowed
      * @param array<string, Gap> $holds tool → until when it is kept
      */
-    private function __construct(public string $id, public int $minutes, public int $hands, public array $tools, public string $section, public int $notBefore, public ?array $allowed, public ?int $due, public array $holds, public int $group)
+    private function __construct(public string $id, public int $minutes, public int $hands, public array $tools, public string $section, public int $notBefore, public ?array $allowed, public ?int $due, public array $holds, public int $group, public int $clear)
     {
     }
 
@@ -29,7 +29,7 @@ final readonly class Job
      *
      * @throws Refusal
      */
-    public static function of(string $id, int $minutes, int $hands = 1, array $tools = [], string $section = '', int $notBefore = 0, ?array $allowed = null, ?int $due = null, array $holds = [], int $group = 0): self
+    public static function of(string $id, int $minutes, int $hands = 1, array $tools = [], string $section = '', int $notBefore = 0, ?array $allowed = null, ?int $due = null, array $holds = [], int $group = 0, int $clear = 0): self
     {
         if ($id === '') {
             throw new Refusal('A job needs an id.', 'id');
@@ -38,6 +38,6 @@ final readonly class Job
         Refusal::unlessBetween($hands, 1, 50, 'The hands of a job', '', 'hands');
         Refusal::unlessBetween($group, 0, 1000, 'The turn', '', 'group');
 
-        return new self($id, $minutes, $hands, array_values(array_unique([...$tools, ...array_keys($holds)])), $section, $notBefore, $allowed, $due, $holds, $group);
+        return new self($id, $minutes, $hands, array_values(array_unique([...$tools, ...array_keys($holds)])), $section, $notBefore, $allowed, $due, $holds, $group, $clear);
     }
 }

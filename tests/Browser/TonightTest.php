@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Models\Kept;
 use App\Models\Layout;
 use App\Workshop\LoadProject;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Project\JournalEntry;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 final class TonightTest extends BrowserCase
 {
@@ -104,6 +106,60 @@ final class TonightTest extends BrowserCase
         $this->assertQuietConsole();
     }
 
+    public function test_an_evening_with_something_that_must_not_be_missed(): void
+    {
+        // Soft plaster over a joint: laid, left until it can be cut, cut in time; then what was laid before is found dry.
+        $layout = Layout::query()->findOrFail($this->demo()->layout_id);
+        $section = $layout->sections()->where('name', 'Birch Cutting')->firstOrFail();
+        $zone = $this->row($layout->zones(), 'Cutting sides');
+        $this->visit("/layouts/{$layout->uid}/sections/{$section->uid}/coats?zone={$zone}");
+        $this->pick('.add-coat select', 'joint-cut');
+        $this->touch($this->find('.add-coat .btn'));
+        $this->until('document.body.textContent.includes("Joint cut")', 'the new coat');
+        $this->clock('2026-10-17T08:00:00Z');
+        // The board has to be worked soon: its plaster comes first.
+        $this->visit("/layouts/{$layout->uid}/bench");
+        $this->type('[name="due[1][date]"]', '18 Oct');
+        $this->pick('[name="due[1][milestone]"]', 'worked');
+        $this->touch($this->button('Plan by this'));
+        $this->until('document.querySelector(".said")', 'that it is planned anew');
+        $this->visit("/layouts/{$layout->uid}/tonight");
+        $this->assertStringContainsString('To have at hand', $this->find('.kit-sheet')->getText());
+        $this->begin('Spread pulp plaster');
+        $this->until('document.querySelector("#now")', 'the current move');
+        $this->assertStringContainsString('hat was mixed first', $this->find('.due-sheet')->getText());
+        $left = $this->find('.due [data-left]')->getText();
+        $this->assertMatchesRegularExpression('/^\d+ min$/', $left);
+        $this->clock('2026-10-17T08:40:00Z');
+        $this->touch($this->find('.title .lead .btn'));
+        $this->until('document.querySelector(".said")', 'that it is done');
+        $this->assertStringContainsString('Cut the joint', $this->find('.due-sheet')->getText());
+        $opens = $this->js('return Number(document.querySelector(".due.opens").dataset.at)');
+        $this->touch($this->button('Say it aloud'));
+        $this->until('document.querySelector("[data-notices]").disabled', 'that it will be said aloud');
+        $this->clock(gmdate('Y-m-d\\TH:i:00\\Z', 60 * $opens + 120));
+        $this->visit("/layouts/{$layout->uid}/tonight");
+        $closes = $this->js('return Number(document.querySelector(".due.closes").dataset.at)');
+        $this->assertGreaterThan($opens, $closes);
+        $this->begin('Cut the joint');
+        $this->until('document.querySelector("#now")', 'the cut begun');
+        $this->clock(gmdate('Y-m-d\\TH:i:00\\Z', 60 * $opens + 480));
+        $this->touch($this->find('.title .lead .btn'));
+        $this->until('document.querySelector(".said")', 'that it is cut');
+        $cut = array_values(array_filter(app(LoadProject::class)->works($layout)->laid, fn (Laid $l): bool => $l->recipe->id === 'joint-cut'))[0];
+        $this->assertLessThanOrEqual($closes, $cut->startedAt);
+        $this->assertStringNotContainsString('Cut the joint', $this->js('return document.querySelector(".due-sheet")?.textContent ?? ""'));
+        // In the evening the plaster is touched and found dry; the room learns from it.
+        $this->clock('2026-10-17T19:00:00Z');
+        $this->visit("/layouts/{$layout->uid}/tonight");
+        $this->touch($this->find('[aria-label="Pulp plaster is dry"]'));
+        $this->until('document.querySelector(".said").textContent.includes("dry")', 'what was seen');
+        $room = $this->row($layout->rooms(), 'Workroom');
+        $this->visit("/layouts/{$layout->uid}/rooms/{$room}");
+        $this->assertStringContainsString('Pulp plaster takes', $this->find('.learned-row')->getText());
+        $this->assertQuietConsole();
+    }
+
     public function test_a_pane_touched_on_the_drying_line_says_why_not_sooner(): void
     {
         $layout = Layout::query()->findOrFail($this->demo()->layout_id);
@@ -151,5 +207,22 @@ final class TonightTest extends BrowserCase
     {
         $this->actions++;
         $this->js('const s = document.querySelector(arguments[0]); s.value = arguments[1]; s.dispatchEvent(new Event("change", { bubbles: true }));', $css, $value);
+    }
+
+    /** Starts the move whose words are these. */
+    private function begin(string $words): void
+    {
+        $this->js('const move = [...document.querySelectorAll(".mv")].find((m) => m.textContent.includes(arguments[0])); (move.querySelector("button") ?? document.querySelector(".title .lead .btn")).id = "begin"', $words);
+        $this->touch($this->find('#begin'));
+    }
+
+    /**
+     * The uid of a row whose values have a name.
+     *
+     * @param HasMany<covariant Kept, Layout> $rows
+     */
+    private function row(HasMany $rows, string $name): string
+    {
+        return (string) $rows->get()->first(fn (Kept $row): bool => ($row->values()->name ?? '') === $name)?->uid;
     }
 }

@@ -50,6 +50,18 @@ final class BenchWindowTest extends TestCase
         $this->assertLessThanOrEqual(98, $wait);
     }
 
+    public function test_what_goes_over_a_cut_joint_waits_for_the_plaster_under_it(): void
+    {
+        $plan = $this->plan(['pulp-plaster-stiff', 'joint-cut', 'earth-paint'], [$this->evening(1, 1080, 1380), $this->evening(2, 1080, 1380)]);
+        $this->assertSame([], BenchPlanChecker::faults($plan));
+        $this->assertGreaterThan($plan->moves[0]->end + 720, $plan->moves[2]->start, 'cheese-hard is not ready for paint');
+        // What contact glue asks of the piece on it, it does not ask of the paint on that.
+        $glued = $this->plan(['contact-glue', 'shell-web', 'earth-paint'], [$this->evening(1, 1080, 1380), $this->evening(2, 1080, 1380)]);
+        $this->assertSame([], $glued->unplaced);
+        $this->assertLessThanOrEqual($glued->moves[0]->start + 40, $glued->moves[1]->start);
+        $this->assertGreaterThan($glued->moves[1]->end, $glued->moves[2]->start - 1);
+    }
+
     public function test_a_second_pour_goes_on_tacky_or_after_a_day(): void
     {
         $long = $this->plan(['pulp-plaster-stiff', 'two-part-resin'], [$this->evening(6, 480, 1320)], [1, 2]);
@@ -79,6 +91,26 @@ final class BenchWindowTest extends TestCase
         $this->assertSame([], BenchPlanChecker::faults($one));
         $none = $this->make(new Works($zones, $coats, [], [], $times), BenchRules::of(tools: ['clamps and weights' => 0]));
         $this->assertCount(2, $none->unplaced);
+    }
+
+    public function test_nothing_sparks_before_the_room_is_aired(): void
+    {
+        $zones = [Build::zone(1, ['outline' => Build::square(100, 100, 400, 300)]), Build::zone(2, ['outline' => Build::square(500, 100, 700, 250)])];
+        $coats = [Coat::of(Build::uid(11), $zones[0]->uid, Build::recipe('alcohol-mist'), 3.0), Coat::of(Build::uid(12), $zones[1]->uid, Build::recipe('fibre-2mm'))];
+        $room = fn (float $changes): Room => Room::of(Build::uid(60), 'Den', 20.0, 20.0, 50.0, 50.0, volume: 30.0, airChanges: $changes);
+        foreach ([0.5, 6.0] as $changes) {
+            $plan = $this->make(new Works($zones, $coats, [], [$room($changes)], [$this->evening(6, 480, 1320)]), BenchRules::of());
+            [$first, $then] = $plan->moves;
+            $airing = $plan->work->airing(array_values($plan->work->moves)[0]);
+            // Well mixed down to 200 ppm: 60 / changes × ln(ppm / 200), half an hour at least.
+            $ml = array_sum(array_map(fn ($a): float => str_starts_with($a->material, 'alcohol') ? $a->amount : 0.0, array_values($plan->work->moves)[0]->amounts));
+            $this->assertSame(max(30, (int) ceil(60.0 / $changes * log($ml * 0.99 * 0.785 / 60.1 * 24.055 * 1000.0 / 30.0 / 200.0))), $airing);
+            $this->assertTrue($first->move->coat->recipe->id === 'fibre-2mm' || $then->start >= $first->end + $airing, "{$changes} changes");
+            $this->assertSame([], BenchPlanChecker::faults($plan));
+        }
+        // Begun with the mist, the fibre waits and says why.
+        $forced = $this->make(new Works($zones, $coats, [], [$room(6.0)], [$this->evening(6, 480, 1320)]), BenchRules::of(first: [Build::uid(11).'.1.1', Build::uid(12).'.1.1']));
+        $this->assertSame([], BenchPlanChecker::faults($forced));
     }
 
     public function test_boards_take_turns_where_that_is_asked(): void

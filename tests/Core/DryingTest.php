@@ -149,6 +149,60 @@ final class DryingTest extends TestCase
         $this->assertSame([], BenchTime::sessions($times, $oslo, Build::minute('2026-10-24T13:00Z'), 1), 'what is over is over');
     }
 
+    public function test_visits_busy_hours_and_friends(): void
+    {
+        $oslo = new DateTimeZone('Europe/Oslo');
+        $times = [
+            BenchTime::of('a', 'visit', null, '2026-10-23', 540, 720, 2, until: '2026-10-25', who: 'A friend'),
+            BenchTime::of('b', 'busy', null, '2026-10-24', 600, 660),
+            BenchTime::of('c', 'single', null, '2026-10-24', 660, 780, 1),
+            BenchTime::of('d', 'closed', null, '2026-10-25', 0, 0, until: '2026-10-26'),
+            BenchTime::of('e', 'weekly', 1, null, 540, 600),
+        ];
+        $from = Build::minute('2026-10-23T00:00Z');
+        $sessions = BenchTime::sessions($times, $oslo, $from, 5);
+        $this->assertSame([
+            [Build::minute('2026-10-23T07:00Z'), Build::minute('2026-10-23T10:00Z'), 2],
+            [Build::minute('2026-10-24T07:00Z'), Build::minute('2026-10-24T08:00Z'), 2],
+            [Build::minute('2026-10-24T09:00Z'), Build::minute('2026-10-24T11:00Z'), 2],
+        ], $sessions);
+        $this->assertSame([[Build::minute('2026-10-24T09:00Z'), 2], [Build::minute('2026-10-24T10:00Z'), 1]], BenchTime::hands($times, $oslo, $sessions[2]), 'the friend leaves at noon');
+        foreach (['until' => ['2026-10-20'], 'date' => [null]] as $place => [$until]) {
+            try {
+                BenchTime::of('x', 'visit', null, $place === 'date' ? 'soon' : '2026-10-23', 540, 720, until: $until);
+                $this->fail("{$place} accepted");
+            } catch (Refusal $refusal) {
+                $this->assertSame($place, $refusal->place);
+            }
+        }
+        $this->expectExceptionMessage('one of weekly, single, visit, closed, busy');
+        BenchTime::of('x', 'often', null, '2026-10-23', 540, 720);
+    }
+
+    public function test_hours_that_clocks_skip_or_repeat_are_told(): void
+    {
+        $oslo = new DateTimeZone('Europe/Oslo');
+        $weekly = BenchTime::of('a', 'weekly', 7, null, 150, 1200);
+        $this->assertSame(['Sun 25 Oct, 02:30: the clocks have that hour twice; the second is taken.'], BenchTime::clockChanges([$weekly], $oslo, Build::minute('2026-10-20T00:00Z'), 30));
+        $this->assertSame(['Sun 28 Mar, 02:30: the clocks skip that hour; 03:30 is taken.'], BenchTime::clockChanges([$weekly], $oslo, Build::minute('2027-03-20T00:00Z'), 30));
+        $this->assertSame([], BenchTime::clockChanges([BenchTime::of('b', 'weekly', 7, null, 600, 1200)], $oslo, Build::minute('2026-10-20T00:00Z'), 30));
+        $this->assertSame([], BenchTime::clockChanges([$weekly], new DateTimeZone('UTC'), Build::minute('2026-10-20T00:00Z'), 30));
+    }
+
+    public function test_a_cure_runs_through_the_changed_hour_in_elapsed_minutes(): void
+    {
+        // A night of eight hours by the clock has nine in autumn and seven in spring: a glue of 480 min in an even room does not care.
+        foreach (['2026-10-24T20:00Z', '2027-03-27T21:00Z'] as $start) {
+            $end = (float) Build::minute($start);
+            $drying = new Drying(Room::standard(), new DateTimeZone('Europe/Oslo'), (int) $end - 10);
+            $this->assertEqualsWithDelta(480.0, $drying->reached(self::glue(480.0), Milestone::NextCoat, 1.0, $end, 0.5) - $end, 1e-6);
+        }
+        // Where the night is cold, the longer night counts: day from 7:00 to 22:00.
+        $cold = fn (string $start): float => (new Drying(Room::of('r', 'R', 20.0, 10.0, 50.0, 50.0), new DateTimeZone('Europe/Oslo'), Build::minute($start) - 10))->reached(self::glue(600.0), Milestone::NextCoat, 1.0, (float) Build::minute($start), 0.5) - Build::minute($start);
+        $rate = Mechanism::Evaporation->rate(Room::of('r', 'R', 20.0, 10.0, 50.0, 50.0)->night);
+        $this->assertEqualsWithDelta(60.0 * (1.0 - $rate), $cold('2026-10-24T20:00Z') - $cold('2026-10-17T20:00Z'), 0.01, 'an hour more of night');
+    }
+
     public function test_times_of_day_are_read_as_people_type_them(): void
     {
         $this->assertSame([1170, 450, 1140, 0], array_map(fn (string $t): int => BenchTime::minute($t, 'from'), ['19:30', '7.30', '19', '0:00']));

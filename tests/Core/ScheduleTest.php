@@ -6,10 +6,15 @@ namespace Tests\Core;
 
 use IdleRidge\Core\Interchange\BenchProblemFile;
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Schedule\Job;
+use IdleRidge\Core\Schedule\Problem;
 use IdleRidge\Core\Schedule\Reasons;
 use IdleRidge\Core\Schedule\Solver;
+use IdleRidge\Core\Schedule\Wait;
+use IdleRidge\Core\Schedule\Worth;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\BenchProblems;
 use Tests\Fixtures;
 use Tests\PlanChecker;
 
@@ -59,6 +64,51 @@ final class ScheduleTest extends TestCase
                 $this->assertNotNull($plan->why);
             }
         }
+    }
+
+    public function test_kept_tools_coming_hands_and_dates_hold_in_every_plan(): void
+    {
+        for ($seed = 1; $seed <= 60; $seed++) {
+            $problem = BenchProblems::of(18, 3, $seed);
+            $plan = Solver::solve($problem, 20.0, $seed, 15);
+            $this->assertContains($plan->status, ['optimal', 'feasible'], "seed {$seed}");
+            $this->assertSame([], PlanChecker::faultsOf($problem, $plan->starts), "seed {$seed}");
+            $this->assertGreaterThanOrEqual($plan->lowerBound, $plan->finish, "seed {$seed}");
+            $this->assertEquals($plan, Solver::solve($problem, 20.0, $seed, 15), 'the same steps, the same plan');
+            // Begun from its own order a search can only end as well or better.
+            $order = array_map('strval', array_keys($plan->starts));
+            usort($order, fn (string $a, string $b): int => $plan->starts[$a] <=> $plan->starts[$b]);
+            $this->assertLessThanOrEqual($plan->finish, Solver::solve($problem, 20.0, $seed + 1, 3, [$order])->finish, "seed {$seed}");
+        }
+    }
+
+    public function test_a_date_is_met_at_the_cost_of_a_later_end(): void
+    {
+        // Two evenings with room for one job each: the one with a date goes first, though all would end sooner the other way.
+        $job = fn (string $id, int $minutes, ?int $due = null): Job => Job::of($id, $minutes, due: $due);
+        $problem = fn (?int $due): Problem => Problem::of(5000, 1, [], [[100, 160], [1540, 1600]], [$job('long', 55), $job('short', 20, $due)], [Wait::of('long', 'short', 1300, null)]);
+        $this->assertSame(1560, Solver::solve($problem(null), 0.05)->finish);
+        $free = Problem::of(5000, 1, [], [[100, 160], [1540, 1600]], [$job('a', 60), $job('b', 30, 200)]);
+        $plan = Solver::solve($free, 0.05);
+        $this->assertSame(['a' => 1540, 'b' => 100], $plan->starts);
+        $this->assertSame([0, 1600.0], array_slice((new Worth($free))->of($plan->starts), 0, 2));
+        $this->assertSame(1370, (new Worth($free))->of(['a' => 100, 'b' => 1540])[0], 'minutes late');
+        $this->assertSame('feasible', $plan->status, 'where dates count, the end alone proves nothing');
+    }
+
+    public function test_what_stands_twice_or_touches_is_still_one_plan(): void
+    {
+        $touching = ['sessions' => [[100, 160], [160, 220]], 'jobs' => [self::job('a', 60), self::job('b', 50)], 'waits' => [self::wait('a', 'b', 0), self::wait('a', 'b', 5, 100)]] + self::problem();
+        $plan = Solver::solve(BenchProblemFile::read((string) json_encode($touching)), 0.05);
+        $this->assertSame(['a' => 100, 'b' => 165], $plan->starts, 'of two waits the longer holds');
+        $against = ['waits' => [self::wait('a', 'b', 0, 10), self::wait('a', 'b', 30)]] + $touching;
+        $this->assertSame('infeasible', Solver::solve(BenchProblemFile::read((string) json_encode($against)), 0.05)->status);
+        $ring = BenchProblemFile::read((string) json_encode(['jobs' => [self::job('a', 5), self::job('b', 5), self::job('c', 5), self::job('d', 5)], 'waits' => [self::wait('a', 'b', 0), self::wait('b', 'c', 0), self::wait('c', 'b', 0), self::wait('c', 'd', 0)]] + self::problem()));
+        $circle = $ring->circle();
+        sort($circle);
+        $this->assertSame(['b', 'c'], $circle);
+        $this->assertStringContainsString('“b”', (string) Solver::solve($ring, 0.05)->why);
+        $this->assertSame([], BenchProblemFile::read((string) json_encode($touching))->circle());
     }
 
     public function test_what_cannot_be_planned_says_why(): void

@@ -36,7 +36,7 @@ final readonly class KeepRecipe
     }
 
     /**
-     * @param array<string, mixed> $input parts[k][value], waste, recovered (%), minutes[milestone], labour[…], reference_mm, exponent, film_c, resting_deg; `copy` for a new name
+     * @param array<string, mixed> $input parts[k][value], waste, recovered (%), minutes[milestone], window[opens, closes, again], labour[…], reference_mm, exponent, film_c, resting_deg; `copy` for a new name
      * @return string its id
      */
     public function keep(Layout $layout, string $id, array $input): string
@@ -116,6 +116,11 @@ final readonly class KeepRecipe
         foreach (self::LABOUR as $key) {
             if (isset($values['labour'][$key])) {
                 $values['labour'][$key] = $typed->number("labour.{$key}", (float) $values['labour'][$key]);
+            }
+        }
+        foreach (['opens', 'closes', 'again'] as $key) {
+            if (isset($values['window'][$key]) && ! is_string($values['window'][$key])) {
+                $values['window'][$key] = $typed->number("window.{$key}", (float) $values['window'][$key]);
             }
         }
         // What is not a number has its own fault; the rest is tried with what stood there.

@@ -51,6 +51,14 @@ final readonly class LayMove
             if ($base->under instanceof Move) {
                 throw new Refusal("It goes over “{$base->under->title()}”, which is not laid yet.", 'move');
             }
+            if ($base->window !== null) {
+                $opens = $plan->work->windowOf($base, $base->under->section)->earliest($plan->work->endOf($base->under));
+                if ($opens > $plan->work->now) {
+                    throw new Refusal("“{$base->under->title}” under it is right for it from ".(new ClockWords($plan->work->zone(), $plan->work->now))->moment($opens).' on.', 'move');
+                }
+
+                continue;
+            }
             $ready = (int) ceil($plan->work->reached($base->under, $base->milestone, 0.5));
             if ($ready > $plan->work->now) {
                 throw new Refusal("“{$base->under->title}” under it is more likely wet than ready before ".(new ClockWords($plan->work->zone(), $plan->work->now))->moment($ready).'.', 'move');
