@@ -9,7 +9,7 @@ use IdleRidge\Core\Measure\Refusal;
 /** The rule book to read: each thing that rules find, in plain words and with its reason, by chapter. */
 final readonly class RulePages
 {
-    public const CHAPTERS = ['land' => 'Land and track', 'order' => 'What goes on before what', 'dry' => 'What has to be dry', 'coats' => 'How it is laid'];
+    public const CHAPTERS = ['land' => 'Land and track', 'order' => 'What goes on before what', 'dry' => 'What has to be dry', 'coats' => 'How it is laid', 'cuts' => 'How it is cut and carried'];
 
     /** @param  list<array{id: string, name: string, what: string, why: string, chapter: string}>  $rules */
     private function __construct(public array $rules)
@@ -24,7 +24,7 @@ final readonly class RulePages
     public static function of(array $rules): self
     {
         $told = array_column($rules, 'id');
-        $there = array_merge(...array_map(fn (Rule|WorkRule $rule): array => $rule->ids(), [...Rulebook::rules(), ...Rulebook::workRules()]));
+        $there = array_merge(...array_map(fn (Rule|WorkRule|CutRule $rule): array => $rule->ids(), [...Rulebook::rules(), ...Rulebook::workRules(), ...Rulebook::cutRules()]));
         foreach ([...array_diff($there, $told), ...array_diff($told, $there), ...array_keys(array_filter(array_count_values($told), fn (int $n): bool => $n > 1))] as $id) {
             throw new Refusal("The rule “{$id}” has to be told once.", (string) $id);
         }

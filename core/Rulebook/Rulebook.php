@@ -7,18 +7,19 @@ namespace IdleRidge\Core\Rulebook;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Project\CutStudy;
 use IdleRidge\Core\Project\LandStudy;
 
 /** All rules there are. */
 final class Rulebook
 {
     /** Raise when a finding changes: caches are keyed by it. */
-    public const VERSION = 8;
+    public const VERSION = 9;
 
     /** @return list<Rule> */
     public static function rules(): array
     {
-        return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds, new BasinHolds, new TunnelHolds, new Headroom, new StructuresClear, new RunsMeet, new TurnoutsKeepClear, new CrossingsMeet, new TracksApart, new StreamsFall, new PadsHold, new JointsAgree];
+        return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds, new BasinHolds, new TunnelHolds, new Headroom, new StructuresClear, new RunsMeet, new TurnoutsKeepClear, new CrossingsMeet, new TracksApart, new StreamsFall, new PadsHold, new JointsAgree, new SpanAcrossJoint];
     }
 
     /** @return list<WorkRule> */
@@ -30,6 +31,18 @@ final class Rulebook
             new AreaTooLarge, new PotTooLarge, new BallastBelowSleeperTop, new TooDampToDry, new CardSwells, new PointsClear, new WashOverRewettable, new ClothOnCard, new FilmOnFoam, new HumidityLowStatic, new Protect,
             new WindowsMet, new CastingsWetted, new BallastBeforeWires, new TreesAfterBackdrop, new WiresLast, new RailsCleaned, new TestRun, new FlangewaysProven, new ThinUnderCrowns, new HotMeltTooLarge,
         ];
+    }
+
+    /** @return list<CutRule> */
+    public static function cutRules(): array
+    {
+        return [new GlueConfined, new WeightOverLimit];
+    }
+
+    /** @return list<Finding> on a board as it is cut and carried, those that stop first */
+    public static function checkCuts(CutStudy $study): array
+    {
+        return self::byWeight(array_merge(...array_map(fn (CutRule $rule): array => $rule->check($study), self::cutRules())));
     }
 
     /** @return list<Finding> on what goes onto the land, those that stop first */

@@ -11,11 +11,14 @@ use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Frame;
 use IdleRidge\Core\Cuts\Gluing;
 use IdleRidge\Core\Cuts\Packing;
+use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Project\BoardWeight;
+use IdleRidge\Core\Project\CutStudy;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Rulebook\Rulebook;
 use PHPUnit\Framework\TestCase;
 
 /** What is under the land: frame, packing, glue, hollows, weight, the boards along the edges. */
@@ -147,6 +150,25 @@ final class BoardTest extends TestCase
         $this->assertSame(['fits' => false, 'short' => 20.0], $weight->passes(BoardBuild::of(top: 10.0, timberHigh: 50.0, opening: [100.0, 580.0])));
         $this->assertNull($weight->passes(BoardBuild::of()));
         $this->assertSame((int) ceil($weight->wet() / 3.0), $weight->people($build));
+    }
+
+    public function test_what_would_never_dry_and_what_nobody_lifts_is_told(): void
+    {
+        $ids = function (float $sheet, float $lift): array {
+            $section = Section::of('00000000000000000000000001', 'One', 600, 400);
+            $shape = self::mesh(600, 400, fn (): float => 2.0 * $sheet - 2.0);
+            $stack = FoamStack::of($shape, 0.0, $sheet, CutSchool::Carved);
+            $build = BoardBuild::of(lift: $lift);
+            $weight = BoardWeight::of($section, $shape, $shape, 3.0, $stack, $build, [], 16.5);
+
+            return [array_map(fn (Finding $f): string => $f->id, Rulebook::checkCuts(new CutStudy($section, Gluing::of($stack), $weight, $build))), $weight->wet()];
+        };
+        // Between wide sheets it goes through the thinner one: 6 d for 25 mm, 14 d for 58.3.
+        $this->assertSame([], $ids(58.2, 50.0)[0]);
+        $this->assertSame(['glue-confined-between-foam'], $ids(58.5, 50.0)[0]);
+        $wet = $ids(20.0, 50.0)[1];
+        $this->assertSame([], $ids(20.0, $wet + 0.01)[0]);
+        $this->assertSame(['weight-over-limit'], $ids(20.0, $wet - 0.01)[0]);
     }
 
     public function test_a_board_along_an_edge_follows_the_land(): void

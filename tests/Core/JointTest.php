@@ -11,16 +11,33 @@ use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Variation;
 use IdleRidge\Core\Rulebook\JointsAgree;
+use IdleRidge\Core\Rulebook\Rulebook;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 
 /** Edges fixed for a joint, what lies against them, and land with one thing varied. */
 final class JointTest extends TestCase
 {
+    public function test_a_bridge_over_the_joint_of_two_boards_is_told_and_one_beside_it_is_not(): void
+    {
+        $found = function (float $from, float $to): array {
+            $run = Build::straight(1, 300.0, 80.0, 80.0, length: 2000.0, structures: [['kind' => 'bridge', 'from_mm' => $from, 'to_mm' => $to]]);
+            $sections = [Section::of(Build::uid(901), 'Left', 1000.0, 600.0), Section::of(Build::uid(902), 'Right', 1000.0, 600.0, 1000.0)];
+            $project = Project::of(LayoutSheet::of(Build::uid(900), 'Two', 87.1, 16.5), $sections, [$run]);
+
+            return array_values(array_filter(Rulebook::check(Build::study($project, 10.0)), fn (Finding $f): bool => $f->id === 'span-across-moving-joint'));
+        };
+        $this->assertSame([], $found(700.0, 996.0));
+        $over = $found(900.0, 1150.0);
+        $this->assertCount(1, $over);
+        $this->assertEqualsWithDelta(102.0, $over[0]->figures['on_this_side']->value, 2.1, 'a hundred and fifty lie on the other board');
+    }
+
     public function test_an_edge_lies_against_its_neighbours_also_when_boards_are_turned(): void
     {
         [$a, $b] = [$this->board(1, 1200.0, 600.0), $this->board(2, 800.0, 400.0, 1200.0, 50.0)];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop\Coats;
 
 use App\Models\Layout;
+use App\Workshop\Cuts\CutDesk;
 use App\Workshop\Land\LandDesk;
 use App\Workshop\LoadProject;
 use App\Workshop\Plan\PlanDesk;
@@ -15,7 +16,7 @@ use IdleRidge\Core\Rulebook\RulePages;
 /** The rule book, with what each rule finds on this layout now. */
 final readonly class ShowRules
 {
-    public function __construct(private LoadProject $load, private PlanDesk $plan, private LandDesk $land)
+    public function __construct(private LoadProject $load, private PlanDesk $plan, private LandDesk $land, private CutDesk $cuts)
     {
     }
 
@@ -26,6 +27,7 @@ final readonly class ShowRules
         $found = Rulebook::checkWork($this->plan->planOf($project, $this->plan->minute()));
         foreach ($project->sections as $section) {
             array_push($found, ...$this->land->sheet($project, $section)->findings);
+            array_push($found, ...$this->cuts->findings($this->cuts->page($project, $section)));
         }
         $by = [];
         foreach ($found as $finding) {

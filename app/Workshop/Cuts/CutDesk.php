@@ -10,11 +10,14 @@ use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Gluing;
 use IdleRidge\Core\Cuts\Shell;
+use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Project\BoardWeight;
+use IdleRidge\Core\Project\CutStudy;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Rulebook\Rulebook;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\Cache;
 
@@ -43,6 +46,12 @@ final readonly class CutDesk
         });
 
         return new CutPage($project, $section, $cuts, $kept[0], $kept[1], $kept[2], $model, $grid);
+    }
+
+    /** @return list<Finding> */
+    public function findings(CutPage $page): array
+    {
+        return Rulebook::checkCuts(new CutStudy($page->section, $this->gluing($page), $page->weight, $page->cuts->board));
     }
 
     public function gluing(CutPage $page): ?Gluing

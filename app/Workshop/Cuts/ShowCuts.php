@@ -52,6 +52,7 @@ final readonly class ShowCuts
             'risers' => $view === 'risers' ? $this->risers->of($page, $wish['run']) : null,
             'edges' => $view === 'edges' ? $this->edges->of($page, $wish['rise']) : null,
             'board' => $view === 'board' ? $this->board->of($page) : null,
+            'findings' => in_array($view, ['glue', 'board'], true) ? $this->desk->findings($page) : [],
             'gluing' => $view === 'glue' ? $this->desk->gluing($page) : null, 'minutes' => $page->minutes(), 'job' => PlanCuts::coatOf($project->works, $section->uid),
             'store' => $project->works->store, 'taken' => array_values(array_filter($project->works->store->movements, fn (Movement $m): bool => $m->section === $section->uid && $m->cause === 'cut')),
             'drawing' => $laid !== null ? SheetDrawing::of($laid->problems, $laid->nested, 734.0, $shell === null ? (string) $picked : 'R'.$picked) : $this->apart($page, $picked),

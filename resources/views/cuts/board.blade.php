@@ -2,6 +2,7 @@
 <div class="cut-hold">
     {!! $board['drawing']->toHtml() !!}
     @if ($board['frame']->spliced !== [])<p class="small">Longer than the timber, so spliced: {{ implode(', ', $board['frame']->spliced) }}.</p>@endif
+    @include('cuts.findings')
     <p class="carried"><b>{{ $board['lift'] }}</b> {{ $board['opening'] }}</p>
     <div class="two"><table class="layers"><thead><tr><th scope="col">What it weighs</th><th scope="col">dry, kg</th><th scope="col">wet</th></tr></thead><tbody>
         @foreach ($board['weight']->parts as $part)<tr><th scope="row">{{ ucfirst($part['part']) }}</th><td>{{ Length::decimal($part['dry'], 2) }}</td><td>{{ Length::decimal($part['wet'], 2) }}</td></tr>@endforeach

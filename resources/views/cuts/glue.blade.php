@@ -9,6 +9,7 @@
     <button class="btn quiet">{{ $job === null ? 'Put it on the schedule' : 'Renew it there' }}</button>
     @error('cuts')<p class="fault">{{ $message }}</p>@enderror
 </form>
+@include('cuts.findings')
 @if ($gluing !== null)
     <p class="small">@foreach ($gluing->amounts() as $glue => $ml){{ $loop->first ? '' : ' · ' }}{{ $glue }} <span class="num">{{ Length::decimal($ml, 0) }} ml</span>@endforeach</p>
     <table class="layers glue-table"><thead><tr><th scope="col">From the board up</th><th scope="col">onto</th><th scope="col">cm²</th><th scope="col">glue</th><th scope="col">why</th></tr></thead><tbody>
