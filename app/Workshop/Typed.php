@@ -9,6 +9,7 @@ use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Refusals;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Schedule\BenchTime;
 
 /**
  * What came from a form: reads values, gathers every fault by field, and remembers what was typed for lengths so that it
@@ -96,6 +97,21 @@ final class Typed
         }
 
         return $text;
+    }
+
+    /** A time of day in minutes; what cannot be read is a fault of its own. */
+    public function clock(string $field, ?int $otherwise = null): int
+    {
+        if ($otherwise !== null && $this->text($field) === '') {
+            return $otherwise;
+        }
+        try {
+            return BenchTime::minute($this->text($field), $this->at($field));
+        } catch (Refusal $refusal) {
+            $this->faults[] = $refusal;
+
+            return $otherwise ?? -1;
+        }
     }
 
     /** @return array<int|string, mixed> */

@@ -47,7 +47,7 @@ final readonly class ByThen
         $plan = BenchPlan::of($work, $found);
         $moves = [];
         foreach ($plan->moves as $placed) {
-            $moves[] = ['placed' => $placed, 'state' => self::state($plan, $placed, $at), 'ready' => $plan->reached($placed, BenchPlan::through($placed->move->coat->recipe->cure->minutes), $work->certainty())];
+            $moves[] = self::left($plan, $placed, $at);
         }
 
         return new self($at, $work->certainty(), $moves, array_values($left));
@@ -57,6 +57,12 @@ final readonly class ByThen
     public function isDry(): bool
     {
         return array_filter($this->moves, fn (array $m): bool => $m['state'] !== 'dry through') === [];
+    }
+
+    /** @return array{placed: Placed, state: string, ready: int} how a move is left at a moment, and when it is dry through */
+    public static function left(BenchPlan $plan, Placed $placed, int $at): array
+    {
+        return ['placed' => $placed, 'state' => self::state($plan, $placed, $at), 'ready' => $plan->reached($placed, BenchPlan::through($placed->move->coat->recipe->cure->minutes), $plan->work->certainty())];
     }
 
     private static function state(BenchPlan $plan, Placed $placed, int $at): string

@@ -22,6 +22,7 @@ use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Shelf\Price;
 use IdleRidge\Core\Track\Run;
 use Psr\Clock\ClockInterface;
 
@@ -60,7 +61,19 @@ final class SkarnvikWorks
         $whole = fn (Works $works): Project => Project::of($land->layout->planned($this->day(52), BenchRules::of(tools: ['clamps and weights' => 2])), $sections, $land->runs, $land->features, $land->runExtras, $land->extra, $works);
         [$laid, $journal] = $this->history($whole($works));
 
-        return $whole(new Works($this->zones, $this->coats, $laid, $rooms, $works->times, $journal, colours: $works->colours));
+        return $whole(new Works($this->zones, $this->coats, $laid, $rooms, $works->times, $journal, colours: $works->colours, prices: $this->prices()));
+    }
+
+    /** @return list<Price> of what most coats take; packs in the materials' own units */
+    private function prices(): array
+    {
+        $of = [
+            'white glue' => [1000.0, 990], 'basing glue' => [500.0, 1150], 'earth paint' => [750.0, 1490], 'pulp plaster' => [1000.0, 640], 'casting plaster' => [2500.0, 780], 'sifted soil' => [1000.0, 450],
+            'stone ballast' => [500.0, 895], 'fibre 2 mm' => [100.0, 590], 'fibre 4 mm' => [100.0, 590], 'fibre 6 mm' => [100.0, 650], 'gloss medium' => [250.0, 1280], 'resin A' => [400.0, 2350], 'hardener B' => [200.0, 1450],
+            'fine turf' => [500.0, 560], 'plaster cloth' => [1500.0, 1190], 'wet water' => [1000.0, 120],
+        ];
+
+        return array_map(fn (string $material, array $pack): Price => Price::of($this->uids->next(), $material, $pack[0], $pack[1]), array_keys($of), $of);
     }
 
     private function tarnhead(Project $land, string $board): void

@@ -30,7 +30,7 @@ $views = [
     'land-lamp' => [$land('Tarnhead', '?st=300&pick='.$uid('land_features', 'Birch bank')), 1280, 800, 'lamp'],
     'land-run' => [$land('Birch Cutting', '?st=480&tab=grade&pick='.$uid('runs', 'Birch line')), 1280, 800, 'film'],
     'tonight' => ["{$layout}/tonight", 1280, 800, 'film'],
-    'tonight-lamp' => ["{$layout}/tonight", 1280, 800, 'lamp'],
+    'what-if' => ["{$layout}/what-if?room={$database->query('select uid from rooms order by id')->fetchColumn()}&airflow=fan&date=18+Oct&from=10:00&to=13:00", 1280, 800, 'film'],
     'tonight-phone' => ["{$layout}/tonight", 390, 844, 'film'],
     'coats' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats", 1280, 800, 'film'],
     'schools' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats/schools?question=water", 1280, 800, 'film'],

@@ -17,7 +17,6 @@ use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Interchange\Record as Values;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Schedule\BenchTime;
 
 /** The rooms in which sections stand and dry. */
 final readonly class KeepRoom
@@ -61,16 +60,7 @@ final readonly class KeepRoom
         $number = fn (string $field, float $now): float => $typed->number($field, $now);
         $air = [$number('day_c', $old->day->temperature), $number('night_c', $old->night->temperature), $number('day_rh', $old->day->humidity), $number('night_rh', $old->night->humidity)];
         $flow = Climate::AIRFLOWS[$typed->text('airflow')] ?? $typed->number('airflow', $old->day->airflow);
-        $clock = function (string $field, int $now) use ($typed): int {
-            try {
-                return $typed->text($field) === '' ? $now : BenchTime::minute($typed->text($field), $field);
-            } catch (Refusal $refusal) {
-                $typed->fault($refusal->getMessage(), $field);
-
-                return $now;
-            }
-        };
-        [$from, $to] = [$clock('day_from', $old->dayFrom), $clock('day_to', $old->dayTo)];
+        [$from, $to] = [$typed->clock('day_from', $old->dayFrom), $typed->clock('day_to', $old->dayTo)];
 
         [$volume, $changes] = [$number('volume_m3', $old->volume), $number('air_changes', $old->airChanges)];
 

@@ -12,7 +12,6 @@ use App\Workshop\Revising\Changes;
 use App\Workshop\Revising\Ledger;
 use App\Workshop\Typed;
 use IdleRidge\Core\Interchange\WorksFile;
-use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Schedule\BenchTime;
 use Psr\Clock\ClockInterface;
 
@@ -29,16 +28,7 @@ final readonly class KeepSessions
         $typed = new Typed($input);
         $kind = $typed->text('kind', 'weekly');
         $hands = $typed->number('hands', 1.0);
-        $clock = function (string $field) use ($typed, $kind): int {
-            try {
-                return $kind === 'closed' ? 0 : BenchTime::minute($typed->text($field), $field);
-            } catch (Refusal $refusal) {
-                $typed->fault($refusal->getMessage(), $field);
-
-                return -1;
-            }
-        };
-        [$from, $to] = [$clock('from'), $clock('to')];
+        [$from, $to] = $kind === 'closed' ? [0, 0] : [$typed->clock('from'), $typed->clock('to')];
         $days = array_map('intval', array_filter($typed->list('weekdays'), 'is_numeric'));
         if ($kind === 'weekly' && $days === []) {
             $typed->fault('Tick the days on which it is.', 'weekdays');

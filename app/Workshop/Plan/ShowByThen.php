@@ -63,7 +63,14 @@ final readonly class ShowByThen
         $moves = $plan->within($from, $to);
         $kit = Kit::of($moves);
 
-        return ['visit' => $visit, 'kit' => $kit, 'always' => self::ALWAYS, 'planned' => array_map(fn (Placed $p): array => ['when' => (new ClockWords($zone, $work->now))->at($p->start)->format('D H:i'), 'placed' => $p], $moves)] + $this->page($layout, $work, $to);
+        $left = [];
+        foreach ($plan->moves as $placed) {
+            if ($placed->end <= $to) {
+                $left[] = ByThen::left($plan, $placed, $to);
+            }
+        }
+
+        return ['still' => array_values(array_filter($left, fn (array $m): bool => $m['state'] !== 'dry through')), 'visit' => $visit, 'kit' => $kit, 'always' => self::ALWAYS, 'planned' => array_map(fn (Placed $p): array => ['when' => (new ClockWords($zone, $work->now))->at($p->start)->format('D H:i'), 'placed' => $p], $moves)] + $this->page($layout, $work, $to);
     }
 
     private function work(Layout $layout): BenchWork

@@ -14,6 +14,7 @@ use App\Workshop\LoadProject;
 use App\Workshop\Revising\Changes;
 use App\Workshop\Revising\Ledger;
 use App\Workshop\Typed;
+use DateTimeImmutable;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Cure\Climate;
@@ -58,7 +59,7 @@ final readonly class TryOut
         if ($typed->text('date') !== '') {
             $time = $this->session($typed);
             $project = WhatIf::session($project, $time);
-            $said[] = "one more session on {$time->date}";
+            $said[] = 'one more session on '.(new DateTimeImmutable((string) $time->date))->format('D j M');
         }
         if ((int) $typed->text('hands', '1') > 1) {
             $project = WhatIf::hands($project, (int) $typed->text('hands'));
@@ -79,16 +80,7 @@ final readonly class TryOut
 
     private function session(Typed $typed): BenchTime
     {
-        $clock = function (string $field) use ($typed): int {
-            try {
-                return BenchTime::minute($typed->text($field), $field);
-            } catch (Refusal $refusal) {
-                $typed->fault($refusal->getMessage(), $field);
-
-                return 0;
-            }
-        };
-        [$from, $to, $date] = [$clock('from'), $clock('to'), $typed->day('date', $this->clock->now())];
+        [$from, $to, $date] = [$typed->clock('from'), $typed->clock('to'), $typed->day('date', $this->clock->now())];
 
         return $typed->made(fn (): BenchTime => BenchTime::of($this->rows->uid(), 'single', null, $date, $from, $to));
     }
