@@ -52,13 +52,14 @@ final class Survey
     /**
      * @param list<Run> $runs in section coordinates
      * @param array<string, Zone> $zones uid → zone, of this section
+     * @param list<float>|null $earth how much grading changed each cell, mm
      */
-    public function __construct(HeightGrid $land, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones, float $northDeg = 90.0)
+    public function __construct(HeightGrid $land, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones, float $northDeg = 90.0, ?array $earth = null)
     {
         $this->mesh = $land->mesh($width, $depth);
         $this->cell = $land->cell;
         $this->slopes = $land->with($land->slopes())->mesh($width, $depth)->z;
-        $this->fields = new ZoneFields($land, $this->mesh, $this->slopes, $width, $depth, $base, $placement, $runs, $zones, $northDeg);
+        $this->fields = new ZoneFields($land, $this->mesh, $this->slopes, $width, $depth, $base, $placement, $runs, $zones, $northDeg, $earth);
     }
 
     /** @throws Refusal when the zone leaves out one that is not there, or that leaves it out in turn */

@@ -12,7 +12,7 @@ use IdleRidge\Core\Measure\Refusal;
 /**
  * A part of a section's land: what is drawn, and all that rules leave of it. Every condition that is set must hold: within
  * the outline, of a slope (degrees), at a distance from a run (mm; null for any), of a height over the board (mm), among the
- * dampest share, facing the sun or north, in the shade of crowns, within other zones; then what other zones have comes to it, and what others have is
+ * dampest share, facing the sun or north, on formations or on the banks beside them, in the shade of crowns, within other zones; then what other zones have comes to it, and what others have is
  * taken from it. Without any it is the whole board. It follows the land when the land changes.
  */
 final readonly class Zone
@@ -43,6 +43,7 @@ final readonly class Zone
         public array $within,
         public array $also,
         public ?array $crowns,
+        public ?string $made,
     ) {
     }
 
@@ -57,11 +58,12 @@ final readonly class Zone
      * @param string|null $aspect sun or north
      * @param list<string> $within
      * @param list<string> $also
+     * @param string|null $made formation or bank
      * @param list<array{float, float, float}>|null $crowns middles, layout coordinates, and diameters
      *
      * @throws Refusal
      */
-    public static function of(string $uid, string $section, string $name, ?array $outline = null, ?array $slope = null, ?array $near = null, array $without = [], array $extra = [], ?array $height = null, ?float $damp = null, ?string $aspect = null, array $within = [], array $also = [], ?array $crowns = null): self
+    public static function of(string $uid, string $section, string $name, ?array $outline = null, ?array $slope = null, ?array $near = null, array $without = [], array $extra = [], ?array $height = null, ?float $damp = null, ?string $aspect = null, array $within = [], array $also = [], ?array $crowns = null, ?string $made = null): self
     {
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new Refusal('A zone needs a name of 1 to 80 characters.', 'name');
@@ -102,6 +104,9 @@ final readonly class Zone
         if ($aspect !== null && ! in_array($aspect, ['sun', 'north'], true)) {
             throw new Refusal('Land faces the sun or north.', 'aspect');
         }
+        if ($made !== null && ! in_array($made, ['formation', 'bank'], true)) {
+            throw new Refusal('What grading made is a formation or a bank.', 'made');
+        }
         if ($crowns !== null) {
             if ($crowns === [] || count($crowns) > 500) {
                 throw new Refusal('Shade takes 1 to 500 crowns.', 'crowns');
@@ -117,7 +122,7 @@ final readonly class Zone
         }
         $each = fn (array $uids): array => array_values(array_unique($uids));
 
-        return new self($uid, $section, trim($name), $outline, $slope, $near, $each($without), $extra, $height, $damp, $aspect, $each($within), $each($also), $crowns);
+        return new self($uid, $section, trim($name), $outline, $slope, $near, $each($without), $extra, $height, $damp, $aspect, $each($within), $each($also), $crowns, $made);
     }
 
     /** Whether its outline alone says what it is. */
@@ -134,7 +139,7 @@ final readonly class Zone
 
     private function isRuled(): bool
     {
-        return $this->slope !== null || $this->near !== null || $this->height !== null || $this->damp !== null || $this->aspect !== null || $this->crowns !== null || $this->goesBy() !== [];
+        return $this->slope !== null || $this->near !== null || $this->height !== null || $this->damp !== null || $this->aspect !== null || $this->crowns !== null || $this->made !== null || $this->goesBy() !== [];
     }
 
     /** @return list<string> uids of zones that it goes by */
@@ -183,6 +188,9 @@ final readonly class Zone
         }
         if ($this->aspect !== null) {
             $parts[] = $this->aspect === 'sun' ? 'facing the sun' : 'facing north';
+        }
+        if ($this->made !== null) {
+            $parts[] = $this->made === 'formation' ? 'on the formation' : 'on banks and in cuttings';
         }
         if ($this->crowns !== null) {
             $parts[] = count($this->crowns) === 1 ? 'under one crown' : 'under '.count($this->crowns).' crowns';

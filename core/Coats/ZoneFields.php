@@ -16,6 +16,12 @@ use IdleRidge\Core\Track\Run;
 /** What the rules of zones say of a section's land, as fields over its raster: positive inside. */
 final class ZoneFields
 {
+    /**
+     * Where earth comes to nothing between two cells a straight line from one to the other reaches too far out. Against so much
+     * of a cell the toe of a bank of 1:1.5 lies right on average.
+     */
+    private const TOE = 0.124;
+
     /** @var array<string, list<float>> */
     private array $fields = [];
 
@@ -23,8 +29,9 @@ final class ZoneFields
      * @param list<float> $slopes degrees, at every value of the raster
      * @param list<Run> $runs in section coordinates
      * @param array<string, Zone> $zones uid → zone, of this section
+     * @param list<float>|null $earth how much grading changed each cell of the land, mm; null where nothing is graded
      */
-    public function __construct(private readonly HeightGrid $land, private readonly HeightMesh $mesh, private readonly array $slopes, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones, private readonly float $northDeg)
+    public function __construct(private readonly HeightGrid $land, private readonly HeightMesh $mesh, private readonly array $slopes, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones, private readonly float $northDeg, private readonly ?array $earth)
     {
     }
 
@@ -70,6 +77,15 @@ final class ZoneFields
         }
         if ($zone->aspect !== null) {
             $field = $this->least($field, $this->onMesh(LandClasses::facingField($this->land, $this->northDeg - $this->placement->angleDeg + ($zone->aspect === 'sun' ? 180.0 : 0.0))));
+        }
+        if ($zone->made !== null) {
+            $formation = $this->formation();
+            $earth = $zone->made === 'formation' || $this->earth === null ? null : $this->onMesh($this->earth);
+            $field = $this->least($field, match (true) {
+                $zone->made === 'formation' => $formation,
+                $earth === null => array_fill(0, count($formation), -1.0),
+                default => array_map(fn (float $mm, float $inside): float => min($mm - self::TOE * $this->land->cell, -$inside), $earth, $formation),
+            });
         }
         if ($zone->crowns !== null) {
             $field = $this->least($field, $this->shade($zone->crowns));
@@ -158,6 +174,24 @@ final class ZoneFields
         }
 
         return $a;
+    }
+
+    /**
+     * How far within a formation every value lies, mm.
+     *
+     * @return list<float>
+     */
+    private function formation(): array
+    {
+        return $this->over(function (float $x, float $y): float {
+            $most = -1e6;
+            foreach ($this->runs as $run) {
+                $near = $run->alignment->nearest(new Point($x, $y));
+                $most = max($most, $run->profile->halfWidth($near['offset'] >= 0.0) - abs($near['offset']));
+            }
+
+            return $most;
+        });
     }
 
     /**

@@ -36,7 +36,7 @@ final class WorksFile
             $c->close();
 
             return $crown;
-        }, $r->records('crowns')) : null, extra: $r->extra());
+        }, $r->records('crowns')) : null, made: $r->has('made') ? $r->text('made') : null, extra: $r->extra());
     }
 
     public static function coat(Record $r, string $uid, Library $library): Coat
@@ -135,7 +135,7 @@ final class WorksFile
             + ($z->near === null ? [] : ['near' => ($z->near['run'] === null ? [] : ['run' => $z->near['run']]) + ['from_mm' => $z->near['from'], 'to_mm' => $z->near['to']]])
             + ($z->height === null ? [] : ['height_mm' => $z->height]) + ($z->damp === null ? [] : ['damp' => $z->damp]) + ($z->aspect === null ? [] : ['aspect' => $z->aspect])
             + ($z->within === [] ? [] : ['within' => $z->within]) + ($z->also === [] ? [] : ['also' => $z->also])
-            + ($z->crowns === null ? [] : ['crowns' => array_map(fn (array $c): array => ['x_mm' => $c[0], 'y_mm' => $c[1], 'wide_mm' => $c[2]], $z->crowns)]) + $z->extra;
+            + ($z->made === null ? [] : ['made' => $z->made]) + ($z->crowns === null ? [] : ['crowns' => array_map(fn (array $c): array => ['x_mm' => $c[0], 'y_mm' => $c[1], 'wide_mm' => $c[2]], $z->crowns)]) + $z->extra;
     }
 
     /** @return array<string, mixed> */

@@ -62,6 +62,16 @@ final readonly class Terrain
     }
 
     /**
+     * How much grading changed each cell, cut or fill, mm; the toe of a bank is where it comes to nothing.
+     *
+     * @return list<float>
+     */
+    public function earth(): array
+    {
+        return array_map(fn (float $height, float $ground): float => abs($height - $ground), $this->heights, $this->ground);
+    }
+
+    /**
      * How far the slopes of a run reach out from its formation at most, mm.
      *
      * @param int $run its place among the graded runs

@@ -8,6 +8,7 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Material;
 use IdleRidge\Core\Coats\SectionSurvey;
+use IdleRidge\Core\Coats\Survey;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Measure\Refusal;
@@ -49,6 +50,24 @@ final class ZoneRuleTest extends TestCase
         $this->assertSame('Under 2 crowns', $zone->sentence([]));
         $this->expectException(Refusal::class);
         Build::zone(1, ['crowns' => []]);
+    }
+
+    public function test_formation_and_banks_are_what_grading_made(): void
+    {
+        // A bank 30 mm high over level land, 50 mm wide on top, falling 1.5 to one on both sides: toes 25 + 45 mm out.
+        $run = Build::straight(5, 300.0, 30.0, 30.0, Build::evenProfile());
+        $model = Build::flatLand(0.0, [$run]);
+        $terrain = $model->terrain(5.0);
+        $zones = [Build::zone(1, ['made' => 'formation']), Build::zone(2, ['made' => 'bank'])];
+        $survey = new Survey($terrain->grid(), 1200.0, 600.0, 0.0, new Placement(0.0, 0.0, 0.0), [$run], array_combine([Build::uid(1), Build::uid(2)], $zones), 90.0, $terrain->earth());
+        $this->assertEqualsWithDelta(50.0 * 1200.0, $survey->zone(Build::uid(1))->plan, 0.005 * 60_000.0);
+        $bank = $survey->zone(Build::uid(2));
+        $this->assertEqualsWithDelta(2.0 * 45.0 * 1200.0, $bank->plan, 0.02 * 108_000.0);
+        $this->assertEqualsWithDelta(2.0 * hypot(45.0, 30.0) * 1200.0, $bank->surface, 0.03 * 129_800.0);
+        $this->assertSame('On banks and in cuttings', $zones[1]->sentence([]));
+        $this->assertSame(0.0, Build::planeSurvey([$zones[1]])->zone(Build::uid(2))->plan, 'without grading there is no bank');
+        $this->expectException(Refusal::class);
+        Build::zone(3, ['made' => 'hill']);
     }
 
     public function test_a_coat_runs_out_beyond_its_edge(): void

@@ -32,7 +32,7 @@ final readonly class KeepZone
     {
     }
 
-    /** @param  array<string, mixed>  $input name, outline ("x,y x,y …") or points[], slope_from, slope_to, near (run uid, any or none), near_from, near_to, height_from, height_to, damp (%), aspect, crowns ("x,y,wide …"), without[], within[], also[], build_up */
+    /** @param  array<string, mixed>  $input name, outline ("x,y x,y …") or points[], slope_from, slope_to, near (run uid, any or none), near_from, near_to, height_from, height_to, damp (%), aspect, made, crowns ("x,y,wide …"), without[], within[], also[], build_up */
     public function create(Layout $layout, SectionRow $row, array $input): ZoneRow
     {
         $project = $this->load->of($layout);
@@ -109,10 +109,11 @@ final readonly class KeepZone
         }
         $damp = $typed->text('damp') === '' ? null : $typed->number('damp') / 100.0;
         $aspect = $typed->text('aspect') === '' ? null : $typed->text('aspect');
+        $made = $typed->text('made') ?: null;
         $crowns = $this->crowns($typed, $section);
         [$without, $within, $also] = array_map(fn (string $key): array => array_values(array_filter(array_map('strval', array_filter($typed->list($key), 'is_scalar')))), ['without', 'within', 'also']);
 
-        return $typed->made(fn (): Zone => Zone::of($old->uid, $old->section, $name, $outline, $slope, $near, $without, $old->extra, $height, $damp, $aspect, $within, $also, $crowns));
+        return $typed->made(fn (): Zone => Zone::of($old->uid, $old->section, $name, $outline, $slope, $near, $without, $old->extra, $height, $damp, $aspect, $within, $also, $crowns, $made));
     }
 
     /** @return list<array{float, float, float}>|null layout coordinates and diameters */

@@ -28,7 +28,8 @@ final class PlanFile
                 continue;
             }
             $model = $project->land($section, GroundSolver::solve($project->groundProblem($section), LandDesk::CELL));
-            $survey = new Survey($model->terrain(LandDesk::CELL)->grid(), $section->width, $section->depth, $section->base, $section->placement, $project->runsNear($section), $zones, $project->layout->northDeg);
+            $terrain = $model->terrain(LandDesk::CELL);
+            $survey = new Survey($terrain->grid(), $section->width, $section->depth, $section->base, $section->placement, $project->runsNear($section), $zones, $project->layout->northDeg, $terrain->earth());
             $surveys[$section->uid] = SectionSurvey::of($survey, $section->placement, $zones, $project->works->coats, $project->works->laid);
         }
 
