@@ -49,13 +49,13 @@ final readonly class BenchPlan
         $problem = $of->problem;
         // What can never start would make the whole infeasible: it stays out, and so does what waits for it.
         $answer = Solver::solve($problem->without(self::hopeless($problem)), $seconds ?? 20.0, $seed, $seconds === null ? $steps : PHP_INT_MAX, $work->rules()->first === [] ? [] : [$of->jobs($work->rules()->first)], $each);
-        $starts = $answer->finish === null ? Solver::most($problem) : $answer->starts;
+        $at = $answer->finish === null ? Careful::of($work, $of)->at : $of->moves($answer->starts);
         $cold = [];
         foreach ($problem->jobs as $id => $job) {
             array_push($cold, ...($job->allowed === [] ? $of->groups[$id] : []));
         }
 
-        return ['status' => $answer->status, 'at' => $of->moves($starts), 'cold' => $cold, 'bound' => $answer->lowerBound + $of->zero];
+        return ['status' => $answer->status, 'at' => $at, 'cold' => $cold, 'bound' => $answer->lowerBound + $of->zero];
     }
 
     /** @param  array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int}  $found */

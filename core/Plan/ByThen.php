@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Plan;
 
 use IdleRidge\Core\Cure\Milestone;
-use IdleRidge\Core\Schedule\Solver;
 
 /**
  * What can be finished by a moment and left safe: as much as fits, what most else waits for first; nothing is begun whose
@@ -13,9 +12,6 @@ use IdleRidge\Core\Schedule\Solver;
  */
 final readonly class ByThen
 {
-    /** Moves are taken out and all is tried again at most so often. */
-    private const TRIES = 20;
-
     /**
      * @param list<array{placed: Placed, state: string, ready: int}> $moves in order; how each is left: dry through, set or wet
      * @param list<array{move: Move, why: string}> $left what is better not begun
@@ -31,26 +27,17 @@ final readonly class ByThen
         $worth = self::worth($work, $of);
         $order = array_map('strval', array_keys($problem->jobs));
         usort($order, fn (string $a, string $b): int => $worth[$b] <=> $worth[$a]);
-        $left = $gone = [];
-        for ($try = 0; $try < self::TRIES; $try++) {
-            $found = ['status' => 'feasible', 'at' => $of->moves(Solver::most($problem->without($gone), $order)), 'cold' => [], 'bound' => 0];
-            $open = self::leftOpen($work, $found['at'], $at);
-            if ($open === []) {
-                break;
-            }
-            foreach ($open as [$move, $why]) {
-                $left[$move->id] = ['move' => $move, 'why' => $why];
-                array_push($gone, ...self::withFollowers($work, $of, $move));
-            }
-            $gone = array_values(array_unique($gone));
-        }
+        $careful = Careful::of($work, $of, $order);
+        $found = ['status' => 'feasible', 'at' => $careful->at, 'cold' => [], 'bound' => 0];
         $plan = BenchPlan::of($work, $found);
         $moves = [];
         foreach ($plan->moves as $placed) {
             $moves[] = self::left($plan, $placed, $at);
         }
 
-        return new self($at, $work->certainty(), $moves, array_values($left));
+        $left = array_map(fn (string $id, Move $follower): array => ['move' => $work->moves[$id], 'why' => "“{$follower->title()}” would have to follow it within a while, and no session is left for that"], array_keys($careful->left), $careful->left);
+
+        return new self($at, $work->certainty(), $moves, $left);
     }
 
     /** Whether all that is begun will be dry through by then. */
@@ -75,42 +62,6 @@ final readonly class ByThen
             isset($minutes[Milestone::TouchDry->value]) ? $reached(Milestone::TouchDry) : $reached(BenchPlan::through($minutes)) => 'set',
             default => 'wet',
         };
-    }
-
-    /**
-     * Moves that ask for a follower within a while which is not there by then.
-     *
-     * @param array<string, array{int, int}> $at
-     * @return list<array{Move, string}>
-     */
-    private static function leftOpen(BenchWork $work, array $at, int $until): array
-    {
-        $open = [];
-        foreach ($work->moves as $id => $move) {
-            foreach ($work->bases[$id] as $base) {
-                if ($base->window !== null && $base->window->again === null && $base->under instanceof Move && isset($at[$base->under->id]) && (! isset($at[$id]) || $at[$id][1] > $until)) {
-                    $open[$base->under->id] = [$base->under, "“{$move->title()}” would have to follow it within a while, and no session is left for that"];
-                }
-            }
-        }
-
-        return array_values($open);
-    }
-
-    /** @return list<string> jobs */
-    private static function withFollowers(BenchWork $work, PlanProblem $of, Move $move): array
-    {
-        $jobs = $of->jobs([$move->id]);
-        do {
-            $before = count($jobs);
-            foreach ($of->problem->waits as $wait) {
-                if (in_array($wait->after, $jobs, true) && ! in_array($wait->before, $jobs, true)) {
-                    $jobs[] = $wait->before;
-                }
-            }
-        } while (count($jobs) > $before);
-
-        return $jobs;
     }
 
     /** @return array<string, int> job → minutes of work and waiting that depend on it */

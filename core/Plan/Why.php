@@ -114,6 +114,23 @@ final class Why
                 return ['order', "It goes over {$this->quoted($base->under)}, which finds no session itself."];
             }
         }
+        foreach ($this->work->moves as $follower) {
+            foreach ($this->work->bases[$follower->id] as $base) {
+                if ($base->under === $move && $base->window !== null && $base->window->again === null && ! isset($this->at[$follower->id])) {
+                    return ['window', "{$this->quoted($follower)} has to follow it within a while, and no session has room for both: it is better not begun."];
+                }
+            }
+        }
+        [$ready, $base] = $this->binding($move);
+        $last = $this->work->sessions[count($this->work->sessions) - 1][1];
+        if ($base !== null && $ready > $last - $move->minutes) {
+            return ['wait', "{$this->name($base)} is {$this->reachedWord($base)} only at {$this->moment($ready)}, after the last session there is: warm or air {$this->work->drying($move->section)->room->name}."];
+        }
+        foreach ($this->work->bases[$move->id] as $base) {
+            if ($base->window !== null && $base->window->again === null && ($base->under instanceof Laid || isset($this->at[$base->under->id]))) {
+                return ['window', "It has to follow {$this->name($base)} within a while, and no session lies in it."];
+            }
+        }
         $longest = max(array_map(fn (array $s): int => $s[1] - $s[0], $this->work->sessions));
 
         return $move->minutes > $longest

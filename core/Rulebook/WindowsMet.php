@@ -12,6 +12,7 @@ use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Plan\Base;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Move;
+use IdleRidge\Core\Plan\Unplaced;
 
 /** What has to follow another coat within a while: told when no session meets it, when it is over, and when only touch tells. */
 final class WindowsMet implements WorkRule
@@ -49,12 +50,14 @@ final class WindowsMet implements WorkRule
         $end = $under instanceof Laid ? $plan->work->endOf($under) : ($at[$under->id][1] ?? null);
         $name = $this->name($move, $base);
         if ($end === null) {
-            return null;
+            $kept = array_filter($plan->unplaced, fn (Unplaced $u): bool => $u->move === $under && $u->kind === 'window');
+
+            return $kept === [] ? null : $this->finding($plan, $move, $name, Severity::Care, "No session meets {$move->title()}", [], "{$move->title()} has to follow within a while, and no session has room for both: neither is planned.", 'Make a session longer, or begin earlier in one.');
         }
         $start = $under instanceof Laid ? $under->startedAt : $at[$under->id][0];
         $minutes = ['opens' => new Figure($gap->earliest($end) - $end, 'min', 'after the end of the coat below'), 'closes' => new Figure($gap->latest($start, $end) - $start, 'min', 'after the start of the coat below')];
         if (! isset($at[$move->id]) && $window->again === null) {
-            return $this->finding($plan, $move, $name, Severity::Care, "No session meets {$move->title()}", $minutes, "{$move->title()} has to follow within a while, and no session lies in it.", 'Begin the coat below earlier in a session, or make the session longer.');
+            return $this->finding($plan, $move, $name, Severity::Care, "No session meets {$move->title()}", $minutes, "{$move->title()} has to follow within a while, and no session lies in it.", 'Add a session within it.');
         }
         $begins = $at[$move->id][0] ?? $plan->work->now;
         if ($begins > $gap->latest($start, $end) && $under instanceof Laid) {

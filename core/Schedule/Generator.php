@@ -59,16 +59,18 @@ final class Generator
                 return $this->starts;
             }
             [$id, $floor] = $late;
-            if ($floor === null) {
+            if ($floor === null && ! $most) {
                 return null;
             }
-            $floors[$id] = $floor;
-            if ($most && $push === self::PUSHES - 2) {
-                // What is pushed for ever stays out, and all is placed without it.
+            if ($floor === null || ($most && $push === self::PUSHES - 2)) {
+                // What finds no place however far others are pushed stays out, and all is placed without it.
                 $gone[] = $id;
                 $floors = [];
                 $push = 0;
+
+                continue;
             }
+            $floors[$id] = $floor;
         }
 
         return null;
@@ -77,7 +79,7 @@ final class Generator
     /**
      * @param list<string> $order
      * @param array<string, int> $floors
-     * @return array{string, int|null}|null null when all is placed; else the job to push back, and from when on it may start
+     * @return array{string, int|null}|null null when all is placed; else the job to push back, and from when on it may start (null: it finds no place)
      */
     private function attempt(array $order, array $floors, bool $most): ?array
     {
@@ -100,7 +102,7 @@ final class Generator
                 return $start;
             }
             if ($start === null) {
-                if (! $most) {
+                if (! $most || $floors !== []) {
                     return [$id, null];
                 }
 

@@ -31,10 +31,10 @@ final class BenchWindowTest extends TestCase
         $this->assertLessThanOrEqual($glue->start + 90, $lift->start);
         $this->assertSame('wait', $lift->reason['kind']);
         $this->assertSame([], BenchPlanChecker::faults($plan));
-        // A session that ends before it opens: the glue is left for one that does not, and said so.
+        // A session that ends before it opens: glue that could not be freed of its masking is not begun, and it is said why.
         $short = $this->plan(['scenery-adhesive', 'masking-lifted'], [$this->evening(1, 1140, $glue->move->minutes + 1140 + 20)]);
         $this->assertSame([], BenchPlanChecker::faults($short));
-        $this->assertCount(1, $short->unplaced);
+        $this->assertSame(['window', 'order'], array_map(fn ($u): string => $u->kind, $short->unplaced));
         $this->assertContains('window-masking', $this->ids($short));
         $this->assertNotContains('window-masking', $this->ids($plan));
     }
@@ -111,6 +111,24 @@ final class BenchWindowTest extends TestCase
         // Begun with the mist, the fibre waits and says why.
         $forced = $this->make(new Works($zones, $coats, [], [$room(6.0)], [$this->evening(6, 480, 1320)]), BenchRules::of(first: [Build::uid(11).'.1.1', Build::uid(12).'.1.1']));
         $this->assertSame([], BenchPlanChecker::faults($forced));
+    }
+
+    public function test_rooms_in_which_nothing_dries_are_said_plainly(): void
+    {
+        $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
+        $coats = [Coat::of(Build::uid(20), $zone->uid, Build::recipe('pulp-plaster-stiff'), 20.0), Coat::of(Build::uid(21), $zone->uid, Build::recipe('earth-paint'))];
+        $soaked = $this->make(new Works([$zone], $coats, [], [Room::of(Build::uid(60), 'Cellar', 12.0, 12.0, 100.0, 100.0)], [$this->evening(1)]), BenchRules::of());
+        $this->assertCount(1, $soaked->moves);
+        $this->assertSame('wait', $soaked->unplaced[0]->kind);
+        $this->assertStringContainsString('after the last session there is: warm or air Cellar', $soaked->unplaced[0]->text);
+        $frozen = $this->make(new Works([$zone], [Coat::of(Build::uid(20), $zone->uid, Build::recipe('white-glue-neat'))], [], [Room::of(Build::uid(60), 'Cellar', 0.0, 0.0, 50.0, 50.0)], [$this->evening(1)]), BenchRules::of());
+        $this->assertSame(['cold'], array_map(fn ($u): string => $u->kind, $frozen->unplaced));
+        $this->assertStringContainsString('no film forms under 8', $frozen->unplaced[0]->text);
+        $none = $this->make(new Works([$zone], $coats, [], [], []), BenchRules::of());
+        $this->assertSame(['Nothing can be planned: add an evening.'], array_values(array_unique(array_map(fn ($u): string => $u->text, $none->unplaced))));
+        $glue = $this->plan(['scenery-adhesive', 'masking-lifted'], [$this->evening(1, 1140, 1320)])->moves[0]->minutes();
+        $lift = $this->plan(['scenery-adhesive', 'masking-lifted'], [$this->evening(1, 1140, 1160 + $glue)]);
+        $this->assertContains('window', array_map(fn ($u): string => $u->kind, $lift->unplaced));
     }
 
     public function test_boards_take_turns_where_that_is_asked(): void

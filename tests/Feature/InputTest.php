@@ -56,6 +56,47 @@ final class InputTest extends FeatureCase
         $this->assertLessThan(120, abs((new BenchClock(null, null))->now()->getTimestamp() - time()));
     }
 
+    public function test_no_nonsense_breaks_the_clock_the_coats_or_the_library(): void
+    {
+        $layout = $this->demo();
+        $section = $layout->sections()->firstOrFail();
+        $nonsense = ['', 'NaN', '-1e308', '9e99', "\u{202E}", str_repeat('9', 400), '<b>', '1; drop', '../..', ['deep' => ['er' => 'x']], null, '%', '0x10', "1\n2", '-5', '2026-02-31', '25:99'];
+        mt_srand(6);
+        $pick = fn (): mixed => $nonsense[mt_rand(0, count($nonsense) - 1)];
+        $root = "/layouts/{$layout->uid}";
+        $room = $layout->rooms()->firstOrFail()->uid;
+        $coat = $layout->coats()->firstOrFail();
+        $zone = $layout->zones()->firstOrFail()->uid;
+        $laid = $layout->applications()->firstOrFail()->uid;
+        for ($k = 0; $k < 170; $k++) {
+            [$method, $path, $input] = match ($k % 17) {
+                0 => ['POST', '/times', ['kind' => mt_rand(0, 1) ? 'visit' : $pick(), 'date' => $pick(), 'until' => $pick(), 'from' => $pick(), 'to' => $pick(), 'hands' => $pick(), 'who' => $pick(), 'weekdays' => $pick()]],
+                1 => ['PATCH', '/bench', ['certainty' => $pick(), 'order' => $pick(), 'tools' => [['name' => $pick(), 'count' => $pick()], $pick()], 'due' => [['section' => $pick(), 'date' => $pick(), 'milestone' => $pick()], $pick()]]],
+                2 => ['GET', '/what-if', ['room' => $pick(), 'heater' => $pick(), 'airflow' => $pick(), 'date' => $pick(), 'from' => $pick(), 'to' => $pick(), 'hands' => $pick(), 'zone' => $pick(), 'school' => $pick(), 'fewer' => $pick()]],
+                3 => ['POST', '/what-if', ['room' => $room, 'heater' => $pick(), 'date' => $pick(), 'hands' => $pick(), 'fewer' => $pick()]],
+                4 => ['GET', '/by', ['day' => $pick()]],
+                5 => ['PATCH', '/search', ['do' => $pick()]],
+                6 => ['PATCH', "/rooms/{$room}", ['day_c' => $pick(), 'night_rh' => $pick(), 'airflow' => $pick(), 'day_from' => $pick(), 'logger' => $pick(), 'volume_m3' => $pick()]],
+                7 => ['PATCH', "/rooms/{$room}/logger", ['logger' => $pick()]],
+                8 => ['POST', "/rooms/{$room}/air", ['file' => $pick()]],
+                9 => ['POST', '/bench/calendar', ['calendar' => $pick()]],
+                10 => ['DELETE', '/bench/calendar', ['name' => $pick()]],
+                11 => ['PATCH', "/sections/{$section->uid}/zones/{$zone}/coats/{$coat->uid}", ['mm' => $pick(), 'share' => $pick(), 'passes' => $pick(), 'blend_mm' => $pick(), 'minutes' => $pick(), 'colour' => $pick()]],
+                12 => ['POST', "/sections/{$section->uid}/zones", ['name' => $pick(), 'slope_from' => $pick(), 'near' => $pick(), 'near_to' => $pick(), 'crowns' => $pick(), 'made' => $pick(), 'damp' => $pick(), 'outline' => $pick(), 'within' => $pick()]],
+                13 => ['PATCH', '/library/fine-turf', ['parts' => [['value' => $pick()], $pick()], 'minutes' => $pick(), 'window' => $pick(), 'copy' => $pick()]],
+                14 => ['POST', '/prices', ['prices' => [['material' => $pick(), 'price' => $pick(), 'amount' => $pick()], $pick()], 'recipe' => $pick()]],
+                15 => ['POST', mt_rand(0, 1) ? "/laid/{$laid}/dry" : "/laid/{$laid}/wet", []],
+                default => ['POST', '/moves', ['move' => $pick()]],
+            };
+            $answer = $this->call($method, $root.$path, $input);
+            $this->assertLessThan(500, $answer->status(), "{$method} {$path} ".json_encode($input, JSON_PARTIAL_OUTPUT_ON_ERROR));
+            $this->get("{$root}/drying")->assertOk();
+        }
+        foreach (['tonight', 'bench', 'what-if', 'by', "rooms/{$room}", 'library', 'journal', 'settings'] as $page) {
+            $this->get("{$root}/{$page}")->assertOk();
+        }
+    }
+
     public function test_no_nonsense_breaks_a_page_or_changes_a_thing(): void
     {
         $layout = $this->demo();

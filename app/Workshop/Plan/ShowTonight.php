@@ -30,7 +30,7 @@ use IdleRidge\Core\Project\Project;
 /** The Tonight screen: the session's moves, what dries, what cannot be done and why. */
 final readonly class ShowTonight
 {
-    private const REASONS = ['wait' => 'drying', 'pot' => 'order', 'cold' => 'cold', 'hands' => 'time', 'session' => 'time', 'tool' => 'tool', 'order' => 'order', 'sessions' => 'time'];
+    private const REASONS = ['wait' => 'drying', 'window' => 'window', 'pot' => 'order', 'cold' => 'cold', 'hands' => 'time', 'session' => 'time', 'tool' => 'tool', 'order' => 'order', 'sessions' => 'time'];
 
     private const NOT_SHOWN_OVER = 3;
 
