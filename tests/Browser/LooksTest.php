@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Devices\SimulatedRoom;
 use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Run;
 use App\Models\Section;
+use App\Workshop\Air\KeepAir;
+use App\Workshop\Plan\KeepSessions;
+use IdleRidge\Core\Cure\AirLog;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class LooksTest extends BrowserCase
@@ -55,7 +59,7 @@ final class LooksTest extends BrowserCase
         if ($theme === 'lamp') {
             $this->touch($this->find('.hz-lamp'));
         }
-        $pages = ['/', "/layouts/{$layout->uid}/settings", '/nowhere', "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$layout->features()->where('name', 'Birch bank')->value('uid')}", "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$layout->runs()->value('uid')}&what=batter", "/layouts/{$layout->uid}/tonight", "/layouts/{$layout->uid}/drying", "/layouts/{$layout->uid}/journal", "/layouts/{$layout->uid}/journal"];
+        $pages = [...$this->planning($layout), '/', "/layouts/{$layout->uid}/settings", '/nowhere', "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$layout->features()->where('name', 'Birch bank')->value('uid')}", "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$layout->runs()->value('uid')}&what=batter", "/layouts/{$layout->uid}/tonight", "/layouts/{$layout->uid}/drying", "/layouts/{$layout->uid}/journal", "/layouts/{$layout->uid}/journal"];
         foreach ($layout->sections()->get() as $other) {
             foreach ([...$layout->features()->whereNotIn('kind', ['spot'])->get(), ...$layout->runs()->get()] as $one) {
                 if ($theme === 'film' && $this->liesOn($one, $other)) {
@@ -71,6 +75,19 @@ final class LooksTest extends BrowserCase
         }
     }
 
+    /** @return list<string> addresses of the screens about the plan and the air, with a visit and readings there */
+    private function planning(Layout $layout): array
+    {
+        $room = $layout->rooms()->firstOrFail()->uid;
+        $now = intdiv(strtotime('2026-10-14T17:10:00Z'), 60);
+        KeepAir::add($layout, $room, AirLog::of((new SimulatedRoom(11, 18.0, 2.0, 60.0))->readings($now - 1440 * 9, $now)));
+        app(KeepSessions::class)->add($layout, ['kind' => 'visit', 'date' => '2026-10-24', 'until' => '2026-10-25', 'from' => '10:00', 'to' => '16:00', 'hands' => '2', 'who' => 'A friend']);
+        $visit = $layout->benchSessions()->get()->last()?->uid;
+        $root = "/layouts/{$layout->uid}";
+
+        return ["{$root}/bench", "{$root}/what-if", "{$root}/what-if?room={$room}&heater=22&airflow=fan&hands=2", "{$root}/what-if?heater=99", "{$root}/by", "{$root}/by?day=never", "{$root}/visits/{$visit}", "{$root}/rooms/{$room}"];
+    }
+
     #[DataProvider('themes')]
     public function test_axe_finds_nothing(string $theme): void
     {
@@ -82,7 +99,7 @@ final class LooksTest extends BrowserCase
             $this->touch($this->find('.hz-lamp'));
         }
         $axe = (string) file_get_contents(base_path('node_modules/axe-core/axe.min.js'));
-        foreach (['/', "/layouts/{$layout->uid}/settings", "/layouts/{$layout->uid}/sections/{$section->uid}/land", "/layouts/{$layout->uid}/sections/{$section->uid}/cuts", "/layouts/{$layout->uid}/sections/{$section->uid}/coats", "/layouts/{$layout->uid}/sections/{$section->uid}/coats?edit=new", "/layouts/{$layout->uid}/tonight", "/layouts/{$layout->uid}/drying", "/layouts/{$layout->uid}/journal", "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=grade", "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=structures", "/layouts/{$layout->uid}/sections/{$section->uid}/land?tint=sight", "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$run->uid}", '/nowhere'] as $page) {
+        foreach ([...$this->planning($layout), '/', '/pair', "/layouts/{$layout->uid}/library?recipe=two-part-resin", "/layouts/{$layout->uid}/palette", "/layouts/{$layout->uid}/rules", "/layouts/{$layout->uid}/sections/{$section->uid}/coats/schools?question=water", "/layouts/{$layout->uid}/settings", "/layouts/{$layout->uid}/sections/{$section->uid}/land", "/layouts/{$layout->uid}/sections/{$section->uid}/cuts", "/layouts/{$layout->uid}/sections/{$section->uid}/coats", "/layouts/{$layout->uid}/sections/{$section->uid}/coats?edit=new", "/layouts/{$layout->uid}/tonight", "/layouts/{$layout->uid}/drying", "/layouts/{$layout->uid}/journal", "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=grade", "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=structures", "/layouts/{$layout->uid}/sections/{$section->uid}/land?tint=sight", "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$run->uid}", '/nowhere'] as $page) {
             $this->visit($page);
             $this->js($axe);
             $found = $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run().then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).slice(0, 3).join(", ")}`)));');
