@@ -182,6 +182,35 @@ final class TonightTest extends BrowserCase
         $this->assertQuietConsole();
     }
 
+    public function test_the_end_moves_before_anything_is_kept(): void
+    {
+        $layout = Layout::query()->findOrFail($this->demo()->layout_id);
+        $this->visit("/layouts/{$layout->uid}/drying");
+        $last = fn (): string => $this->js('return [...document.querySelectorAll(".facts > div")].find((d) => d.textContent.includes("Last hands-on")).textContent.replace(/\\s+/g, " ")');
+        $before = $last();
+        $this->touch($this->button('What if'));
+        $this->pick('[name="airflow"]', 'fan');
+        $this->type('[name="date"]', 'whenever');
+        $this->touch($this->button('Try it'));
+        $this->assertStringContainsString('is not a date', $this->find('main')->getText());
+        $this->assertSame('whenever', $this->find('[name="date"]')->getAttribute('value'), 'what was typed stays');
+        $this->type('[name="date"]', '18 Oct');
+        $this->touch($this->button('Try it'));
+        $this->until('document.querySelector(".what-if .good")', 'that it ends sooner');
+        $this->assertStringContainsString('A fan in Workroom, one more session on Sun 18 Oct', $this->find('main')->getText());
+        $this->visit("/layouts/{$layout->uid}/drying");
+        $this->assertSame($before, $last(), 'nothing was kept');
+        $this->visit("/layouts/{$layout->uid}/what-if?airflow=fan&date=18+Oct&from=10:00&to=13:00");
+        $this->touch($this->button('Keep it'));
+        $this->until('document.querySelector(".said").textContent.startsWith("Kept")', 'that it is kept');
+        $this->assertNotSame($before, $last());
+        $this->press('u');
+        $this->until('document.querySelector(".said") === null || ! document.querySelector(".said").textContent.startsWith("Kept")', 'that it is undone');
+        $this->visit("/layouts/{$layout->uid}/drying");
+        $this->assertSame($before, $last(), 'one step takes it back');
+        $this->assertQuietConsole();
+    }
+
     public function test_a_zone_is_drawn_on_land_and_gets_its_coats(): void
     {
         $section = $this->demo();

@@ -174,7 +174,7 @@ final class BenchTest extends FeatureCase
         $here = $this->plan($layout);
         $this->assertSame([], BenchPlanChecker::faults($here));
         $this->assertSame(
-            array_map(fn ($p): array => [$p->move->id, gmdate('Y-m-d\TH:i\Z', 60 * $p->start), $p->move->minutes, $p->reason['text']], $here->moves),
+            array_map(fn ($p): array => [$p->move->id, gmdate('Y-m-d\TH:i\Z', 60 * $p->start), $p->minutes(), $p->reason['text']], $here->moves),
             array_map(fn (array $m): array => [$m['id'], $m['start'], $m['minutes'], $m['reason']['text']], $plan['moves']),
         );
         $takeOff = json_decode($this->ridge('ridge:takeoff', ['file' => $file, '--section' => 'Tarnhead', '--now' => '2026-10-14T17:10Z', '--json' => true], 'takeoff'), true);

@@ -9,6 +9,7 @@ use App\Devices\RoomLogger;
 use App\Devices\SimulatedRoom;
 use App\Models\Layout;
 use App\Workshop\Air\KeepAir;
+use App\Workshop\Files\LayoutFiles;
 use App\Workshop\Files\Pairing;
 use App\Workshop\LoadProject;
 use App\Workshop\Plan\CalendarFile;
@@ -21,11 +22,14 @@ use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Schedule\BenchTime;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\RateLimiter;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Process\Process;
 use Tests\BenchPlanChecker;
+use Tests\Build;
 use Tests\Demo;
+use Tests\Schemas;
 
 /** Air that is read, what is learned, how the layout is planned, what would be if, calendars, other devices. */
 final class ClockTest extends FeatureCase
@@ -228,6 +232,59 @@ final class ClockTest extends FeatureCase
         }
         $this->assertCount(count(array_unique(array_column($read['events'], 'uid'))), $read['events']);
         $this->assertNotSame([], array_filter($read['events'], fn (array $e): bool => str_contains($e['summary'], 'ready for the next coat')));
+    }
+
+    public function test_command_line_and_screens_agree_on_what_was_read_and_asked(): void
+    {
+        $layout = $this->evening('2026-10-14T17:10Z');
+        $now = Build::minute('2026-10-14T17:10Z');
+        foreach ($this->works($layout)->rooms as $k => $room) {
+            KeepAir::add($layout, $room->uid, AirLog::of((new SimulatedRoom(20 + $k, 14.0 - 3.0 * $k, 3.0, 60.0))->readings($now - 1440 * 20, $now)));
+        }
+        $this->patch("/layouts/{$layout->uid}/bench", ['certainty' => '90', 'order' => 'stage'])->assertSessionHasNoErrors();
+        $file = (string) tempnam(sys_get_temp_dir(), 'ridge');
+        file_put_contents($file, app(LayoutFiles::class)->export($layout->refresh()));
+        $this->assertSame(0, Artisan::call('ridge:plan', ['file' => $file, '--now' => '2026-10-14T17:10Z', '--json' => true]));
+        $json = Artisan::output();
+        Schemas::assertMatches('plan', $json);
+        $there = json_decode($json, true);
+        $here = $this->plan($layout);
+        $this->assertSame(array_map(fn ($p): array => [$p->move->id, gmdate('Y-m-d\TH:i\Z', 60 * $p->start), $p->minutes(), $p->reason['text']], $here->moves), array_map(fn (array $m): array => [$m['id'], $m['start'], $m['minutes'], $m['reason']['text']], $there['moves']));
+        $this->assertSame(gmdate('Y-m-d\TH:i\Z', 60 * $here->bound), $there['bound']);
+        $this->assertCount(4, $there['late']);
+
+        $this->assertSame(0, Artisan::call('ridge:plan', ['file' => $file, '--now' => '2026-10-14T17:10Z', '--csv' => true]));
+        $rows = array_map(fn (string $line): array => str_getcsv($line, ',', '"', ''), array_filter(explode("\r\n", Artisan::output())));
+        $this->assertSame(['start', 'end', 'minutes', 'section', 'zone', 'move', 'why_not_sooner'], $rows[0]);
+        $this->assertSame(array_column($there['moves'], 'start'), array_column(array_slice($rows, 1), 0));
+        $this->assertSame(0, Artisan::call('ridge:plan', ['file' => $file, '--now' => '2026-10-14T17:10Z', '--ics' => true]));
+        $this->assertGreaterThan(count($there['moves']), count($this->reads(Artisan::output())['events']));
+        unlink($file);
+    }
+
+    public function test_a_cure_is_reckoned_through_a_table_of_readings(): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'air');
+        $rows = "time,temperature_c,humidity\n";
+        for ($h = 0; $h < 24; $h++) {
+            $rows .= gmdate('Y-m-d\TH:i\Z', 60 * (29_866_500 + 60 * $h)).',20,'.($h < 6 ? 50 : 75)."\n";
+        }
+        file_put_contents($file, $rows);
+        $this->assertSame(0, Artisan::call('ridge:cure', ['recipe' => 'white-glue-neat', '--climate' => $file, '--json' => true]));
+        $json = Artisan::output();
+        Schemas::assertMatches('cure', $json);
+        $cure = json_decode($json, true)['milestones'];
+        // Next coat after 180 min lies in the six hours at 50 %. Dry through takes 1440: 300, an hour at three quarters, then at half
+        // the rate to the 24th hour: 855 and 30; the next day begins like this one, six hours at the full rate: 360; 195 are left.
+        $this->assertEqualsWithDelta(180.0, $cure['next_coat']['p50_min'], 0.2);
+        $this->assertEqualsWithDelta(1440.0 + 360.0 + 195.0 / 0.5, $cure['dry_through']['p50_min'], 1.0);
+        $this->assertSame(0, Artisan::call('ridge:cure', ['recipe' => 'white-glue-neat', '--climate' => $file, '--start' => gmdate('Y-m-d\TH:i\Z', 60 * (29_866_500 + 420)), '--json' => true]));
+        $this->assertEqualsWithDelta(360.0, json_decode(Artisan::output(), true)['milestones']['next_coat']['p50_min'], 0.5, 'begun in the damp it takes twice as long');
+        file_put_contents($file, $rows."2026-01-01T00:00Z,20,50\n");
+        foreach ([['--climate' => $file], ['--climate' => 'nowhere.csv'], ['--climate' => $file, '--start' => 'soon']] as $odd) {
+            $this->assertSame(2, Artisan::call('ridge:cure', ['recipe' => 'white-glue-neat'] + $odd));
+        }
+        unlink($file);
     }
 
     public function test_hours_of_events_that_are_long_short_or_free(): void

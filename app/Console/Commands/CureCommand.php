@@ -47,7 +47,8 @@ final class CureCommand extends RidgeCommand
     {
         $zone = new DateTimeZone('UTC');
         try {
-            $log = AirFile::read($this->contents($this->word('climate')), $zone);
+            $text = is_file($this->word('climate')) ? $this->contents($this->word('climate')) : throw new Refusal('cannot be read', $this->word('climate'));
+            $log = AirFile::read($text, $zone);
         } catch (Refusals $refusals) {
             throw new Refusals(array_map(fn (Refusal $r): Refusal => new Refusal($r->getMessage(), "{$this->word('climate')}: {$r->place}"), $refusals->all));
         }
