@@ -17,6 +17,11 @@ final class Generator
     /** @var array<string, list<string>> job → those that wait for it */
     private array $after = [];
 
+    /** @var array<string, true> jobs that must not come late after another */
+    private array $urgent = [];
+
+    private bool $eager = false;
+
     /** @var array<string, list<int>> job → the session of each of its windows */
     private array $sessionOf = [];
 
@@ -33,6 +38,9 @@ final class Generator
     {
         foreach ($problem->waits as $wait) {
             $this->after[$wait->after][] = $wait->before;
+            if ($wait->gap->latest(0, 1) !== null) {
+                $this->urgent[$wait->before] = true;
+            }
         }
         foreach ($windows->of as $id => $ranges) {
             $session = 0;
@@ -48,10 +56,12 @@ final class Generator
     /**
      * @param list<string> $order all jobs, the most urgent first
      * @param bool $most leave out what finds no place, and what waits for it, instead of giving up
+     * @param bool $eager what must not come late goes before all others as soon as it may: fewer orders lead nowhere
      * @return array<string, int>|null starts, null when this order leads nowhere
      */
-    public function place(array $order, bool $most = false): ?array
+    public function place(array $order, bool $most = false, bool $eager = false): ?array
     {
+        $this->eager = $eager;
         $floors = $gone = [];
         for ($push = 0; $push < self::PUSHES; $push++) {
             $late = $this->attempt(array_values(array_diff($order, $gone)), $floors, $most);
@@ -111,7 +121,7 @@ final class Generator
             $this->put($id, $start);
             foreach ($this->after[$id] ?? [] as $next) {
                 if (isset($open[$next]) && --$open[$next] === 0) {
-                    $free->insert($next, $rank[$next]);
+                    $free->insert($next, $this->eager && isset($this->urgent[$next]) ? -1 - $rank[$next] : $rank[$next]);
                 }
             }
         }

@@ -26,6 +26,8 @@ final class Solver
 
     private const NEAR = 30;
 
+    private const EAGER = 0.5;
+
     /**
      * @param list<list<string>> $first orders to try first, such as that of an earlier plan
      * @param Closure(float): bool|null $each called with the share of the budget that is spent; false ends the search
@@ -66,7 +68,7 @@ final class Solver
     {
         $windows = Windows::alone($problem);
         $order = $order === null ? ($problem->inOrder() ?? []) : array_values(array_intersect($order, array_map('strval', array_keys($problem->jobs))));
-        $starts = (new Generator($problem, $windows))->place($order, most: true) ?? [];
+        $starts = (new Generator($problem, $windows))->place($order, most: true, eager: true) ?? [];
         ksort($starts);
 
         return $starts;
@@ -102,10 +104,15 @@ final class Solver
         $currentCost = INF;
         $all = array_map('strval', array_keys($problem->jobs));
         foreach ([...array_map(fn (array $order): array => self::completed($order, $all), $first), $all, $listed, $byTail] as $order) {
-            $starts = $generator->place($order);
-            $cost = $worth->cost($starts);
-            if ($starts !== null && ($bestWorth === null || $worth->of($starts) < $bestWorth)) {
-                [$best, $bestWorth, $current, $currentCost] = [$starts, $worth->of($starts), $order, $cost];
+            foreach ([true, false] as $eager) {
+                $starts = $generator->place($order, eager: $eager);
+                $cost = $worth->cost($starts);
+                if ($starts !== null && ($bestWorth === null || $worth->of($starts) < $bestWorth)) {
+                    [$best, $bestWorth, $current, $currentCost] = [$starts, $worth->of($starts), $order, $cost];
+                }
+                if ($best !== null && hrtime(true) > $until) {
+                    break 2;
+                }
             }
         }
         $heat = self::HEAT;
@@ -125,7 +132,7 @@ final class Solver
                 $heat = self::HEAT;
             }
             $trial = $held !== null && self::chance($random) < self::DRAWN ? self::drawn($current, $held, $random) : self::changed($current, $random);
-            $starts = $generator->place($trial);
+            $starts = $generator->place($trial, eager: self::chance($random) < self::EAGER);
             $cost = $worth->cost($starts);
             if ($starts !== null && ($cost <= $currentCost || self::chance($random) < exp(($currentCost - $cost) / ($heat * $currentCost)))) {
                 // In the order of its starts the same plan comes out, and a change of place means what it says.

@@ -98,12 +98,24 @@ final readonly class Windows
     private static function reachable(array $windows, array $partners, int $least, int $most, bool $later): array
     {
         $kept = [];
+        if ($partners !== [] && $most === PHP_INT_MAX) {
+            // Without a greatest wait the partner's first start bounds what comes later, its last what comes before.
+            $first = $later ? $partners[0][0] + $least : PHP_INT_MIN;
+            $last = $later ? PHP_INT_MAX : $partners[count($partners) - 1][1] - $least;
+            foreach ($windows as [$from, $to]) {
+                if (max($from, $first) <= min($to, $last)) {
+                    $kept[] = [max($from, $first), min($to, $last)];
+                }
+            }
+
+            return $kept;
+        }
         foreach ($windows as [$from, $to]) {
             $low = PHP_INT_MAX;
             $high = PHP_INT_MIN;
             foreach ($partners as [$a, $b]) {
-                $first = max($from, $later ? $a + $least : ($most === PHP_INT_MAX ? $from : $a - $most));
-                $last = min($to, $later ? ($most === PHP_INT_MAX ? $to : $b + $most) : $b - $least);
+                $first = max($from, $later ? $a + $least : $a - $most);
+                $last = min($to, $later ? $b + $most : $b - $least);
                 if ($first <= $last) {
                     $low = min($low, $first);
                     $high = max($high, $last);
