@@ -315,6 +315,34 @@ final class ClockTest extends FeatureCase
         $this->assertNull($search->state($layout));
     }
 
+    public function test_a_search_on_the_queue_goes_on_until_it_is_over_or_stopped(): void
+    {
+        config(['ridge.search_seconds' => 0.4]);
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $plan = $this->plan($layout);
+        $this->post("/layouts/{$layout->uid}/search")->assertRedirect("/layouts/{$layout->uid}/bench");
+        $search = app(PlanSearch::class);
+        $state = $search->state($layout);
+        $this->assertTrue($state['done'] ?? false, 'the queue of tests works at once');
+        $this->assertSame(1.0, $state['share']);
+        if ($state['offer'] !== null) {
+            $this->assertLessThanOrEqual([(int) $plan->lastHandsOn(), (int) $plan->ready(0.8)], [$state['offer']['last'], $state['offer']['ready']]);
+        }
+        $this->assertSame($plan->at(), $this->plan($layout)->at());
+        $this->get("/layouts/{$layout->uid}/bench")->assertOk()->assertSee($state['offer'] === null ? 'Nothing better was found.' : 'Take it');
+        $this->patch("/layouts/{$layout->uid}/search", ['do' => 'leave'])->assertRedirect();
+        $this->assertNull($search->state($layout));
+        // Stopped while it runs, or begun anew: what the old one finds is nobody's any more.
+        cache()->store('computed')->put("search-{$layout->uid}", ['search' => 'old', 'share' => 0.1, 'stop' => false, 'done' => false, 'offer' => null], 60);
+        $this->get("/layouts/{$layout->uid}/search")->assertSee('Stop it')->assertSee('every 1s');
+        $this->patch("/layouts/{$layout->uid}/search", ['do' => 'stop']);
+        $this->assertTrue($search->state($layout)['stop'] ?? false);
+        $search->run($layout, 'another');
+        $this->assertFalse($search->state($layout)['done'] ?? true);
+        $search->run($layout, 'old');
+        $this->assertTrue($search->state($layout)['done'] ?? false, 'stopped it ends at once, with what it has');
+    }
+
     public function test_other_devices_need_the_code_and_the_name_has_to_be_ours(): void
     {
         config(['ridge.pairing' => storage_path('framework/testing/pairing')]);

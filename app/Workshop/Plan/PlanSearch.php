@@ -17,8 +17,6 @@ use Illuminate\Support\Facades\Cache;
 /** A long search for a better plan: begun here, run on the queue, offered when it found one, never put in the place of the old by itself. */
 final readonly class PlanSearch
 {
-    private const SECONDS = 20.0;
-
     private const KEPT = 3600;
 
     public function __construct(private LoadProject $load, private PlanDesk $desk, private Uids $uids, private KeepRules $rules)
@@ -44,7 +42,7 @@ final readonly class PlanSearch
     {
         $project = $this->load->of($layout);
         $plan = $this->desk->planOf($project, $this->desk->minute());
-        $found = BenchPlan::solve($plan->work, seconds: self::SECONDS, seed: 1 + $plan->work->now % 10_000, each: function (float $share) use ($layout, $search): bool {
+        $found = BenchPlan::solve($plan->work, seconds: (float) config('ridge.search_seconds'), seed: 1 + $plan->work->now % 10_000, each: function (float $share) use ($layout, $search): bool {
             $state = $this->state($layout);
             if ($state === null || $state['search'] !== $search || $state['stop']) {
                 return false;
