@@ -115,7 +115,7 @@ final class StoreTest extends FeatureCase
         $this->get($this->at($section, '/cuts?on=board'))->assertOk()->assertSee('goes through the opening')->assertSee('Stone yard');
         $cuts = fn (array $board): array => ['cuts' => ['board' => $board], 'rev' => (string) $layout->fresh()?->rev];
         $this->patch("/layouts/{$layout->uid}", $cuts(['opening_width_mm' => '300', 'opening_height_mm' => '200', 'lift_kg' => '3', 'packing_mm' => '1 2,5']))->assertSessionHasNoErrors();
-        $this->get($this->at($section, '/cuts?on=board'))->assertOk()->assertSee('too much for the opening')->assertSee('people wet');
+        $this->get($this->at($section, '/cuts?on=board'))->assertOk()->assertSee('too much for the opening')->assertSee('to lift while it is wet');
         $this->patch("/layouts/{$layout->uid}", $cuts(['packing_mm' => '1 thick']))->assertSessionHasErrors('cuts/board/packing_mm');
         $this->patch("/layouts/{$layout->uid}", $cuts(['opening_width_mm' => '', 'opening_height_mm' => '']))->assertSessionHasNoErrors();
         $this->get($this->at($section, '/cuts?on=board'))->assertSee('set an opening');

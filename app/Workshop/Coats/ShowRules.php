@@ -16,6 +16,9 @@ use IdleRidge\Core\Rulebook\RulePages;
 /** The rule book, with what each rule finds on this layout now. */
 final readonly class ShowRules
 {
+    /** Findings about cutting and the view of Cuts that shows them. */
+    private const CUTS = ['glue-confined-between-foam' => 'glue', 'weight-over-limit' => 'board'];
+
     public function __construct(private LoadProject $load, private PlanDesk $plan, private LandDesk $land, private CutDesk $cuts)
     {
     }
@@ -35,7 +38,9 @@ final readonly class ShowRules
         }
         $names = array_column(array_map(fn ($s): array => [$s->uid, $s->name], $project->sections), 1, 0);
 
-        return ['layout' => $layout, 'first' => $layout->sections()->first(), 'book' => self::book(), 'found' => $by, 'sections' => $names, 'address' => fn (Finding $f): string => $f->place->zone === null ? route('land.show', [$layout, $f->section]) : route('coats.show', [$layout, $f->section, 'zone' => $f->place->zone])];
+        return ['layout' => $layout, 'first' => $layout->sections()->first(), 'book' => self::book(), 'found' => $by, 'sections' => $names, 'address' => fn (Finding $f): string => match (true) {
+            isset(self::CUTS[$f->id]) => route('cuts.show', [$layout, $f->section, 'on' => self::CUTS[$f->id]]), $f->place->zone === null => route('land.show', [$layout, $f->section]), default => route('coats.show', [$layout, $f->section, 'zone' => $f->place->zone]),
+        }];
     }
 
     public static function book(): RulePages
