@@ -69,12 +69,15 @@ final readonly class ClockWords
     public static function range(float $from, float $to): string
     {
         [$a, $b] = [self::span(max(0.0, $from)), self::span(max(0.0, $to))];
+        if ($a === $b) {
+            return $a;
+        }
         foreach ([' min', ' h', ' d'] as $unit) {
             if (str_ends_with($a, $unit) && str_ends_with($b, $unit)) {
                 $a = substr($a, 0, -strlen($unit));
             }
         }
 
-        return $a === $b ? $a : "{$a}–{$b}";
+        return "{$a}–{$b}";
     }
 }
