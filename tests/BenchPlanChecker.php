@@ -21,11 +21,14 @@ use IdleRidge\Core\Plan\Placed;
  */
 final class BenchPlanChecker
 {
-    /** exp(0.841621 · √(0.35² + 0.25²)) */
-    private const P80 = 1.43618;
+    /** Of the normal distribution: how many deviations lie under a share of the cases. */
+    private const DEVIATIONS = ['0.5' => 0.0, '0.8' => 0.841621, '0.9' => 1.281552];
 
-    /** exp(0.841621 · 0.25): the scatter of single cases alone. */
-    private const CASE = 1.23421;
+    /** √(0.35² + 0.25²): of a recipe and of single cases together. */
+    private const BOTH = 0.430116;
+
+    /** Of single cases alone. */
+    private const CASE = 0.25;
 
     /** @return list<string> what is wrong */
     public static function faults(BenchPlan $plan): array
@@ -85,13 +88,13 @@ final class BenchPlanChecker
                 $room = $plan->work->project->works->room($placed->move->section);
                 if ($base->window !== null) {
                     $began = $under instanceof Laid ? $under->startedAt : $starts[$under->id];
-                    if (! self::isOpen($base->window, $recipe->cure->minutes, $recipe->cure->mechanism, $began, $end, $placed->start, $room, $plan->work->zone())) {
+                    if (! self::isOpen(self::certain($plan, self::CASE), $base->window, $recipe->cure->minutes, $recipe->cure->mechanism, $began, $end, $placed->start, $room, $plan->work->zone())) {
                         $faults[] = "{$placed->move->title()} misses its window after {$recipe->name}";
                     }
 
                     continue;
                 }
-                if (! self::isReady($recipe->cure->minutes, $recipe->cure->mechanism, $base->milestone, ($mm / $recipe->cure->referenceMm) ** $recipe->cure->exponent, $end, $placed->start, $room, $plan->work->zone())) {
+                if (! self::isReady(self::certain($plan, self::BOTH), $recipe->cure->minutes, $recipe->cure->mechanism, $base->milestone, ($mm / $recipe->cure->referenceMm) ** $recipe->cure->exponent, $end, $placed->start, $room, $plan->work->zone())) {
                     $faults[] = "{$placed->move->title()} begins before {$recipe->name} is {$base->milestone->value}";
                 }
             }
@@ -109,15 +112,21 @@ final class BenchPlanChecker
         return $minutes === $placed->move->minutes || ($joined !== [] && $minutes === $placed->move->minutes - (int) $placed->move->coat->recipe->labour->setUp);
     }
 
+    /** How much longer than usual a wait is taken to be, so sure as this plan has to be. */
+    private static function certain(BenchPlan $plan, float $deviation): float
+    {
+        return exp(self::DEVIATIONS[(string) $plan->work->rules()->certainty] * $deviation);
+    }
+
     private static function isReadyAfter(BenchPlan $plan, Placed $placed, Milestone $milestone, int $start): bool
     {
         $cure = $placed->move->coat->recipe->cure;
 
-        return $placed->end <= $start && self::isReady($cure->minutes, $cure->mechanism, $milestone, ($placed->move->coat->mm / $cure->referenceMm) ** $cure->exponent, $placed->end, $start, $plan->work->project->works->room($placed->move->section), $plan->work->zone());
+        return $placed->end <= $start && self::isReady(self::certain($plan, self::BOTH), $cure->minutes, $cure->mechanism, $milestone, ($placed->move->coat->mm / $cure->referenceMm) ** $cure->exponent, $placed->end, $start, $plan->work->project->works->room($placed->move->section), $plan->work->zone());
     }
 
     /** @param  array<string, float>  $minutes */
-    private static function isOpen(Window $window, array $minutes, Mechanism $mechanism, int $began, int $end, int $start, Room $room, DateTimeZone $zone): bool
+    private static function isOpen(float $case, Window $window, array $minutes, Mechanism $mechanism, int $began, int $end, int $start, Room $room, DateTimeZone $zone): bool
     {
         if ($window->again !== null && $start >= $end + $window->again) {
             return true;
@@ -126,8 +135,8 @@ final class BenchPlanChecker
             return $start >= $end + $window->opens && $start <= max($end + $window->opens, $began + $window->closes);
         }
         $after = fn (Milestone|float $of, float $factor, int $moment): float => self::elapsed($minutes[$of instanceof Milestone ? $of->value : ''] * $factor, $mechanism, $moment, $room, $zone);
-        $bounds = function (int $moment) use ($after, $window): array {
-            [$early, $late] = [$after($window->opens, self::CASE, $moment), $after($window->closes, 1.0 / self::CASE, $moment)];
+        $bounds = function (int $moment) use ($after, $case, $window): array {
+            [$early, $late] = [$after($window->opens, $case, $moment), $after($window->closes, 1.0 / $case, $moment)];
             if ($early > $late) {
                 $middle = sqrt($after($window->opens, 1.0, $moment) * $after($window->closes, 1.0, $moment));
                 [$early, $late] = [$middle - 15.0, $middle + 15.0];
@@ -156,11 +165,11 @@ final class BenchPlanChecker
     }
 
     /** @param  array<string, float>  $minutes */
-    private static function isReady(array $minutes, Mechanism $mechanism, Milestone $milestone, float $thickness, int $end, int $start, Room $room, DateTimeZone $zone): bool
+    private static function isReady(float $late, array $minutes, Mechanism $mechanism, Milestone $milestone, float $thickness, int $end, int $start, Room $room, DateTimeZone $zone): bool
     {
-        $set = $mechanism === Mechanism::Hydration ? $minutes['touch_dry'] * self::P80 : 0.0;
-        $first = $mechanism === Mechanism::Hydration ? $set : $minutes[$milestone->value] * self::P80 * (in_array($milestone, [Milestone::NextCoat, Milestone::DryThrough], true) ? $thickness : 1.0);
-        $then = $mechanism === Mechanism::Hydration ? ($minutes[$milestone->value] - $minutes['touch_dry']) * self::P80 * $thickness : 0.0;
+        $set = $mechanism === Mechanism::Hydration ? $minutes['touch_dry'] * $late : 0.0;
+        $first = $mechanism === Mechanism::Hydration ? $set : $minutes[$milestone->value] * $late * (in_array($milestone, [Milestone::NextCoat, Milestone::DryThrough], true) ? $thickness : 1.0);
+        $then = $mechanism === Mechanism::Hydration ? ($minutes[$milestone->value] - $minutes['touch_dry']) * $late * $thickness : 0.0;
         $local = (new DateTimeImmutable('@'.$end * 60))->setTimezone($zone);
         for ($minute = $end; $minute < $start && $first + $then > 1e-6; $minute++) {
             // Clocks change at night, between day and night airs: the offset of the minute itself counts.

@@ -59,13 +59,13 @@ final class Joins
         return $out;
     }
 
-    /** What moves have in common that can be joined; null for one that stays alone. */
+    /** What moves have in common that can be joined; null for one that stays alone, as one that keeps a tool: its clamps are not there for the next. */
     private static function key(BenchWork $work, Move $move): ?string
     {
         $recipe = $move->coat->recipe;
         $windows = array_filter($work->bases[$move->id], fn (Base $b): bool => $b->window !== null);
 
-        return $move->strips > 1 || $recipe->window !== null || $windows !== [] || $move->coat->minutes !== null || $recipe->labour->setUp < 1.0 ? null : implode('/', [$move->section->uid, $recipe->id, $move->coat->mm, $move->pass]);
+        return $move->strips > 1 || $recipe->window !== null || $recipe->holds !== [] || $windows !== [] || $move->coat->minutes !== null || $recipe->labour->setUp < 1.0 ? null : implode('/', [$move->section->uid, $recipe->id, $move->coat->mm, $move->pass]);
     }
 
     /**
