@@ -16,7 +16,7 @@ final class ColdHours
     }
 
     /** @return list<array{int, int}>|null ranges of starts; null where any start will do */
-    public function allowed(Move $move): ?array
+    public function allowed(Move $move, int $minutes): ?array
     {
         $cure = $move->coat->recipe->cure;
         $air = $this->work->drying($move->section)->air;
@@ -25,19 +25,19 @@ final class ColdHours
             return null;
         }
 
-        return $this->known[implode('/', [$cure->id, $move->coat->mm, $move->minutes, $room->uid])] ??= $this->look($move);
+        return $this->known[implode('/', [$cure->id, $move->coat->mm, $minutes, $room->uid])] ??= $this->look($move, $minutes);
     }
 
     /** @return list<array{int, int}> */
-    private function look(Move $move): array
+    private function look(Move $move, int $minutes): array
     {
         $ranges = [];
         $drying = $this->work->drying($move->section);
         foreach ($this->sessions as [$from, $to]) {
             $open = $last = null;
-            $end = $to - $move->minutes;
+            $end = $to - $minutes;
             for ($start = $from; $start <= $end; $start = $start === $end ? $end + 1 : min($end, $start + $this->step)) {
-                $spoils = $drying->spoils($move->coat->recipe->cure, $move->coat->mm, $start + $move->minutes + $this->zero);
+                $spoils = $drying->spoils($move->coat->recipe->cure, $move->coat->mm, $start + $minutes + $this->zero);
                 if (! $spoils) {
                     $open ??= $start;
                     $last = $start;

@@ -21,10 +21,11 @@ final class Joins
         $longest = max([0, ...array_map(fn (array $s): int => $s[1] - $s[0], $work->sessions)]);
         $free = self::free($work);
         $above = self::above($work);
+        $without = [...$without, ...self::inWindows($work)];
         $groups = [];
         $open = [];
         foreach ($work->moves as $id => $move) {
-            $key = self::key($work, $move);
+            $key = self::key($move);
             $stays = $key === null || in_array($id, $without, true);
             foreach ($stays ? [] : ($open[$key] ?? []) as $first) {
                 if (self::fits($work, $groups[$first], $move, $longest, $free, $above)) {
@@ -59,13 +60,25 @@ final class Joins
         return $out;
     }
 
+    /** @return list<string> both ends of every window: a group's start and end are not those of each of its moves */
+    private static function inWindows(BenchWork $work): array
+    {
+        $out = [];
+        foreach ($work->bases as $id => $bases) {
+            foreach (array_filter($bases, fn (Base $b): bool => $b->window !== null) as $base) {
+                array_push($out, (string) $id, ...($base->under instanceof Move ? [$base->under->id] : []));
+            }
+        }
+
+        return $out;
+    }
+
     /** What moves have in common that can be joined; null for one that stays alone, as one that keeps a tool: its clamps are not there for the next. */
-    private static function key(BenchWork $work, Move $move): ?string
+    private static function key(Move $move): ?string
     {
         $recipe = $move->coat->recipe;
-        $windows = array_filter($work->bases[$move->id], fn (Base $b): bool => $b->window !== null);
 
-        return $move->strips > 1 || $recipe->window !== null || $recipe->holds !== [] || $windows !== [] || $move->coat->minutes !== null || $recipe->labour->setUp < 1.0 ? null : implode('/', [$move->section->uid, $recipe->id, $move->coat->mm, $move->pass]);
+        return $move->strips > 1 || $recipe->window !== null || $recipe->holds !== [] || $move->coat->minutes !== null || $recipe->labour->setUp < 1.0 ? null : implode('/', [$move->section->uid, $recipe->id, $move->coat->mm, $move->pass]);
     }
 
     /**

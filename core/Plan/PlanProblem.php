@@ -29,6 +29,9 @@ final class PlanProblem
     /** @var array<string, string> move → its job */
     private array $jobOf = [];
 
+    /** @var array<string, array{int, int, int}> move → its minutes, those of its job before it, and those after it */
+    private array $part = [];
+
     /** @var array<string, DryGap|WindowGap> */
     private array $gaps = [];
 
@@ -40,6 +43,12 @@ final class PlanProblem
         $this->groups = Joins::of($work);
         foreach ($this->groups as $job => $members) {
             $this->jobOf += array_fill_keys($members, (string) $job);
+            $lead = 0;
+            $each = Joins::minutes($work, $members);
+            foreach ($each as $id => $minutes) {
+                $this->part[$id] = [$minutes, $lead, (int) array_sum($each) - $lead - $minutes];
+                $lead += $minutes;
+            }
         }
         $cold = new ColdHours($work, $sessions, $this->zero, self::COLD_STEP);
         $jobs = $waits = $tools = [];
@@ -78,9 +87,9 @@ final class PlanProblem
         $out = [];
         foreach ($starts as $job => $start) {
             $at = $start + $this->zero;
-            foreach (Joins::minutes($this->work, $this->groups[$job]) as $id => $minutes) {
-                $out[$id] = [$at, $at + $minutes];
-                $at += $minutes;
+            foreach ($this->groups[$job] as $id) {
+                [$minutes, $lead] = $this->part[$id];
+                $out[$id] = [$at + $lead, $at + $lead + $minutes];
             }
         }
         uasort($out, fn (array $a, array $b): int => $a <=> $b);
@@ -157,26 +166,27 @@ final class PlanProblem
         $tools = $holds = [];
         foreach ($members as $member) {
             $move = $work->moves[$member];
-            $allowed = Ranges::both($allowed, $cold->allowed($move));
+            [$minutes, $lead, $rest] = $this->part[$member];
+            $allowed = Ranges::both($allowed, Ranges::sooner($cold->allowed($move, $minutes), $lead));
             foreach ($work->bases[$member] as $base) {
                 if (! $base->under instanceof Laid) {
                     continue;
                 }
                 if ($base->window === null) {
-                    $notBefore = max($notBefore, (int) ceil($work->reached($base->under, $base->milestone, $work->certainty())) - $this->zero);
+                    $notBefore = max($notBefore, (int) ceil($work->reached($base->under, $base->milestone, $work->certainty())) - $this->zero - $lead);
                 } else {
                     $allowed = Ranges::both($allowed, $this->open($base, $base->under));
                 }
             }
             $its = $this->due($move);
-            $due = $its === null ? $due : min($its, $due ?? $its);
+            $due = $its === null ? $due : min($its + $rest, $due ?? PHP_INT_MAX);
             array_push($tools, ...$move->coat->recipe->tools);
             foreach ($move->coat->recipe->holds as $tool => $milestone) {
                 $holds[$tool] = $this->dry($move, Milestone::from($milestone));
             }
         }
 
-        return Job::of($id, (int) array_sum(Joins::minutes($work, $members)), 1, array_values(array_unique($tools)), $first->section->uid, $notBefore, $allowed, $due, $holds, $this->turn($first), max([0, ...array_map(fn (string $id): int => $work->airing($work->moves[$id]), $members)]));
+        return Job::of($id, $this->part[$id][0] + $this->part[$id][2], 1, array_values(array_unique($tools)), $first->section->uid, $notBefore, $allowed, $due, $holds, $this->turn($first), max([0, ...array_map(fn (string $id): int => $work->airing($work->moves[$id]), $members)]));
     }
 
     /**
@@ -209,7 +219,7 @@ final class PlanProblem
             $move = $this->work->moves[$member];
             foreach ($this->work->bases[$member] as $base) {
                 if ($base->under instanceof Move && $this->jobOf[$base->under->id] !== $id) {
-                    $waits[] = Wait::by($this->jobOf[$base->under->id], $id, $base->window === null ? $this->dry($base->under, $base->milestone) : $this->window($base, $base->under->section));
+                    $waits[] = Wait::by($this->jobOf[$base->under->id], $id, $base->window === null ? PartGap::of($this->dry($base->under, $base->milestone), $this->part[$base->under->id][2], $this->part[$member][1]) : $this->window($base, $base->under->section));
                 }
             }
             // Strips of a pass follow each other: from back to front, or along the track.

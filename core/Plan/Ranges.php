@@ -30,4 +30,15 @@ final class Ranges
 
         return $out;
     }
+
+    /**
+     * All of them so many minutes sooner.
+     *
+     * @param list<array{int, int}>|null $ranges
+     * @return list<array{int, int}>|null
+     */
+    public static function sooner(?array $ranges, int $minutes): ?array
+    {
+        return $ranges === null ? null : array_map(fn (array $r): array => [$r[0] - $minutes, $r[1] - $minutes], $ranges);
+    }
 }

@@ -22,16 +22,17 @@ final class Why
     public function notEarlier(Move $move): array
     {
         [$start, $end] = $this->at[$move->id];
-        [$ready, $base] = $this->binding($move);
+        [$ready, $base, $lead, $minutes, $with] = $this->bindingOfAll($move);
         $session = $this->sessionOf($start);
+        $when = $base === null ? '' : "{$this->name($base)} is {$this->reachedWord($base)} at {$this->moment($ready + $lead)}".($with === null ? '' : ", and {$this->quoted($with)} goes with the same pot and set-up");
         if ($base !== null && $ready >= $start) {
-            return $this->reason('wait', $this->id($base), "{$this->name($base)} is {$this->reachedWord($base)} at {$this->moment($ready)}");
+            return $this->reason('wait', $this->id($base), $when);
         }
         $before = $this->neighbour($move, $start);
         if ($before !== null && $end - $start < $move->minutes) {
             return $this->reason('pot', $before->id, "one pot and one set-up with {$this->quoted($before)}");
         }
-        $aired = $this->aired($move, $start);
+        $aired = $this->aired($move, $start) ?? ($before !== null && $session !== null && $session[2] > 1 ? $this->sparking($move, $before, $start) : null);
         if ($aired !== null) {
             return $aired;
         }
@@ -45,7 +46,7 @@ final class Why
         if ($before !== null) {
             // Only the first hours of a session may be full, and those before it too cold.
             $previous = $session === null || ! $this->isFullFrom($session[0], $start) ? null : $this->sessionBefore($session[0]);
-            if ($previous !== null && $ready <= $previous[1] - $move->minutes && $this->isCold($move, $previous[1] - $move->minutes)) {
+            if ($previous !== null && $ready <= $previous[1] - $minutes && $this->isCold($move, $previous[1] - $minutes)) {
                 return $this->reason('cold', '', $this->coldWords($move));
             }
             $tools = array_intersect($move->coat->recipe->tools, $before->coat->recipe->tools);
@@ -56,12 +57,12 @@ final class Why
         }
         if ($session !== null && $start <= max($session[0], $this->work->now)) {
             $previous = $this->sessionBefore($session[0]);
-            if ($previous !== null && $ready <= $previous[1] - $move->minutes && $this->isCold($move, $previous[1] - $move->minutes)) {
+            if ($previous !== null && $ready <= $previous[1] - $minutes && $this->isCold($move, $previous[1] - $minutes)) {
                 return $this->reason('cold', '', $this->coldWords($move));
             }
-            if ($base !== null && ($previous === null || $ready > $previous[1] - $move->minutes)) {
+            if ($base !== null && ($previous === null || $ready > $previous[1] - $minutes)) {
                 return $ready > $this->work->now
-                    ? $this->reason('wait', $this->id($base), "{$this->name($base)} is {$this->reachedWord($base)} at {$this->moment($ready)}; this is the next session")
+                    ? $this->reason('wait', $this->id($base), $when.($ready + $lead <= $start ? '; this is the next session' : ''))
                     : $this->reason('session', (string) $start, 'begins with the next session');
             }
 
@@ -170,6 +171,42 @@ final class Why
         return [$last, $binding];
     }
 
+    /**
+     * The base that is ready last of a move and of those that go with its set-up, and when all of them may begin.
+     *
+     * @return array{int, Base|null, int, int, Move|null} when the first may begin, the base, minutes before the move that it lies under, minutes of all, that move if it is another
+     */
+    private function bindingOfAll(Move $move): array
+    {
+        [$last, $binding] = $this->binding($move);
+        [$first, $end] = $this->at[$move->id];
+        [$lead, $with] = [0, null];
+        $next = $end - $first < $move->minutes ? null : $this->joined($move, $end);
+        while ($next !== null) {
+            [$start, $end] = $this->at[$next->id];
+            [$ready, $base] = $this->binding($next);
+            if ($ready - ($start - $first) > $last) {
+                [$last, $binding, $lead, $with] = [$ready - ($start - $first), $base, $start - $first, $next];
+            }
+            $next = $this->joined($move, $end);
+        }
+
+        return [$last, $binding, $lead, $end - $first, $with];
+    }
+
+    /** The move that begins at a moment and goes on with a move's pot and set-up. */
+    private function joined(Move $move, int $at): ?Move
+    {
+        foreach ($this->at as $id => [$from, $to]) {
+            $other = $this->work->moves[$id];
+            if ($from === $at && $to - $from < $other->minutes && $other->section === $move->section && $other->coat->recipe->id === $move->coat->recipe->id) {
+                return $other;
+            }
+        }
+
+        return null;
+    }
+
     private function ready(Base $base): ?int
     {
         $under = $base->under;
@@ -197,6 +234,14 @@ final class Why
         }
 
         return null;
+    }
+
+    /** @return array{kind: string, ref: string, text: string}|null another's sparks, where hands alone would do both at once */
+    private function sparking(Move $move, Move $before, int $start): ?array
+    {
+        return $this->work->airing($move) > 0 && in_array('sparks', $before->coat->recipe->hazards, true) && $this->work->drying($before->section)->room === $this->work->drying($move->section)->room
+            ? $this->reason('apart', $before->id, "it gives off vapour, and {$this->quoted($before)} sparks until {$this->moment($start)}")
+            : null;
     }
 
     /** Whether moves follow each other without a break from one moment to another. */

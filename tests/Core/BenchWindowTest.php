@@ -175,10 +175,26 @@ final class BenchWindowTest extends TestCase
         $this->assertSame($plan->moves[0]->end, $plan->moves[1]->start);
         $this->assertSame(['pot', true], [$plan->moves[1]->reason['kind'], $plan->moves[1]->isJoined()]);
         $this->assertSame([], BenchPlanChecker::faults($plan));
+        // What goes over the first waits for the first alone: 120 min × 1.4362 = 172.3 min after it.
+        $soil = $this->make(new Works($zones, [...$coats, Coat::of(Build::uid(14), $zones[0]->uid, Build::recipe('sifted-soil'))], [], [], [$this->evening(1, 600, 1400)]), BenchRules::of());
+        $this->assertSame([13, 8, $soil->moves[0]->end + 173], [$soil->moves[0]->minutes(), $soil->moves[1]->minutes(), $soil->moves[2]->start]);
         // One over the other they are two jobs.
         $over = [$zones[0], Build::zone(2, ['outline' => Build::square(400, 100, 900, 350)])];
         $two = $this->make(new Works($over, [$coats[0], Coat::of(Build::uid(13), $over[1]->uid, Build::recipe('pulp-plaster-stiff')), $coats[1]], [], [], [$this->evening(1), $this->evening(2), $this->evening(3)]), BenchRules::of());
         $this->assertSame([], BenchPlanChecker::faults($two));
+    }
+
+    public function test_what_keeps_its_clamps_or_has_a_follower_in_a_window_stays_alone(): void
+    {
+        $zones = [Build::zone(1, ['outline' => Build::square(100, 100, 300, 350)]), Build::zone(2, ['outline' => Build::square(600, 100, 800, 350)])];
+        $on = fn (string ...$keys): array => array_merge(...array_map(fn (int $z): array => array_map(fn (int $k): Coat => Coat::of(Build::uid(11 + 10 * $z + $k), $zones[$z]->uid, Build::recipe($keys[$k])), array_keys($keys)), [0, 1]));
+        $times = array_map(fn (int $day): BenchTime => $this->evening($day, 1080, 1380), [1, 2, 3, 4]);
+        foreach ([$on('foam-stack'), $on('scenery-adhesive', 'masking-lifted')] as $coats) {
+            $plan = $this->make(new Works($zones, $coats, [], [], $times), BenchRules::of());
+            $this->assertCount(count($coats), $plan->moves);
+            $this->assertSame([], array_filter($plan->moves, fn (Placed $p): bool => $p->isJoined()));
+            $this->assertSame([], BenchPlanChecker::faults($plan));
+        }
     }
 
     public function test_a_surer_builder_waits_longer(): void

@@ -37,6 +37,7 @@ final class WhyTest extends TestCase
             $this->assertSame([], BenchPlanChecker::faults($plan), "seed {$seed}");
             foreach ($plan->moves as $placed) {
                 $this->assertNotSame('', $placed->reason['text']);
+                $this->assertFalse($plan->work->drying($placed->move->section)->spoils($placed->move->coat->recipe->cure, $placed->move->coat->mm, (float) $placed->end), "seed {$seed}: too cold");
                 $this->assertTrue($this->holds($plan, $placed), "seed {$seed}: {$placed->move->title()} at {$placed->start}: {$placed->reason['kind']}, {$placed->reason['text']}");
                 $kinds[$placed->reason['kind']] = true;
             }
@@ -123,14 +124,16 @@ final class WhyTest extends TestCase
         $at = $plan->at();
         $ref = $placed->reason['ref'];
         $session = array_values(array_filter($plan->work->sessions, fn (array $s): bool => $placed->start >= $s[0] && $placed->start < $s[1]))[0];
+        $with = array_filter($plan->moves, fn (Placed $p): bool => $p->start >= $placed->end && $p->move->section === $placed->move->section && $p->move->coat->recipe->id === $placed->move->coat->recipe->id);
+        $bases = array_merge($plan->work->bases[$placed->move->id], ...array_map(fn (Placed $p): array => $plan->work->bases[$p->move->id], array_values($with)));
         $shares = fn (string $id): bool => array_intersect($plan->work->moves[$id]->coat->recipe->tools, $placed->move->coat->recipe->tools) !== [];
 
         return match ($placed->reason['kind']) {
-            'wait' => array_filter($plan->work->bases[$placed->move->id], fn (Base $b): bool => $b->under instanceof Move && $b->under->id === $ref && $at[$ref][1] <= $placed->start) !== [],
+            'wait' => array_filter($bases, fn (Base $b): bool => $b->under instanceof Move && $b->under->id === $ref && $at[$ref][1] <= max([$placed->start, ...array_map(fn (Placed $p): int => $p->start, $with)])) !== [],
             'hands' => $ref === '' ? $placed->start === max($session[0], $plan->work->planFrom()) : $at[$ref][1] === $placed->start,
             'pot' => $at[$ref][1] === $placed->start && $plan->work->moves[$ref]->coat->recipe->id === $placed->move->coat->recipe->id,
             'tool' => in_array($ref, $placed->move->coat->recipe->tools, true) && array_filter(array_keys($at), fn (string $id): bool => $at[$id][0] < $placed->start && $shares($id)) !== [],
-            'apart' => in_array('vapour', $plan->work->moves[$ref]->coat->recipe->hazards, true) && $at[$ref][1] + $plan->work->airing($plan->work->moves[$ref]) === $placed->start,
+            'apart' => in_array('vapour', [...$plan->work->moves[$ref]->coat->recipe->hazards, ...$placed->move->coat->recipe->hazards], true) && $at[$ref][1] + $plan->work->airing($plan->work->moves[$ref]) === $placed->start,
             'session' => $placed->start === max($session[0], $plan->work->planFrom()),
             'cold' => $placed->move->coat->recipe->cure->filmTemperature !== null,
             'order' => true,
