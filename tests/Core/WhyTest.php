@@ -22,7 +22,7 @@ use Random\Randomizer;
 use Tests\BenchPlanChecker;
 use Tests\Build;
 
-/** Reasons are true: what they name is there and ends just then. */
+/** Plans of random work: their reasons name what is there and ends just then, and they hold when made anew amid the work. */
 final class WhyTest extends TestCase
 {
     private const NOW = '2026-10-12T12:00Z';
@@ -66,6 +66,36 @@ final class WhyTest extends TestCase
                 $this->assertSame(max(array_map($dry, $plan->moves)), $dry($by[$chain[count($chain) - 1]]), 'it ends with what is dry last');
             }
         }
+    }
+
+    public function test_a_plan_made_anew_amid_the_work_is_sound(): void
+    {
+        $moves = 0;
+        for ($seed = 1; $seed <= 30; $seed++) {
+            $plan = $this->random($seed);
+            [$work, $works] = [$plan->work, $plan->work->project->works];
+            $random = new Randomizer(new Xoshiro256StarStar($seed));
+            $laid = [];
+            $now = $work->now;
+            $count = $random->getInt(1, 6);
+            foreach (array_slice($plan->moves, 0, $count) as $k => $placed) {
+                // Begun late and done slower than planned; the last may still be under way.
+                $start = max($now, $placed->start + $random->getInt(0, 5));
+                $end = $start + $placed->minutes() + $random->getInt(0, 8);
+                $open = $k === $count - 1 && $seed % 3 === 0;
+                $laid[] = $work->begin($placed->move, Build::uid(500 + $k), $start, $open ? null : $end);
+                $now = $open ? $start + 1 : $end + $random->getInt(0, 30);
+            }
+            $anew = BenchPlan::make(Build::work(new Works($works->zones, $works->coats, $laid, $works->rooms, $works->times), '@'.$now * 60, 'Europe/Oslo', $work->rules()), 8);
+            $this->assertSame([], BenchPlanChecker::faults($anew), "seed {$seed}");
+            $done = array_map(fn ($l): string => "{$l->coat}.{$l->pass}", $laid);
+            foreach ($anew->moves as $placed) {
+                $this->assertGreaterThanOrEqual($anew->work->planFrom(), $placed->start, "seed {$seed}");
+                $this->assertTrue($placed->move->strips > 1 || ! in_array("{$placed->move->coat->uid}.{$placed->move->pass}", $done, true), "seed {$seed}: planned again");
+            }
+            $moves += count($anew->moves);
+        }
+        $this->assertGreaterThan(100, $moves);
     }
 
     public function test_what_is_not_in_a_session_is_said_to_be_so_for_its_reason(): void
