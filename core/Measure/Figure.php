@@ -20,12 +20,19 @@ final readonly class Figure
         public array $inputs = [],
         public string $provenance = 'computed',
         public int $decimals = 0,
+        private bool $fixed = false,
     ) {
+    }
+
+    /** @param  array<string, string>  $inputs  an amount of money in its smallest unit: always told with two decimals */
+    public static function money(int|float $minor, string $currency, string $formula, array $inputs = [], string $provenance = 'computed'): self
+    {
+        return new self($minor / 100.0, $currency, $formula, $inputs, $provenance, 2, true);
     }
 
     public function text(): string
     {
-        return Length::decimal($this->value, $this->decimals);
+        return $this->fixed ? number_format($this->value, $this->decimals, '.', '') : Length::decimal($this->value, $this->decimals);
     }
 
     /** One sentence for a hover or a reader. */

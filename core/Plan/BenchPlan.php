@@ -103,6 +103,18 @@ final readonly class BenchPlan
         return array_values(array_filter($this->moves, fn (Placed $p): bool => $p->start >= $from && $p->start < $to));
     }
 
+    /** Hands-on minutes of all that is planned. */
+    public function minutes(): int
+    {
+        return Placed::sum($this->moves);
+    }
+
+    /** In how many sessions there is work. */
+    public function sessionsUsed(): int
+    {
+        return count(array_filter($this->work->sessions, fn (array $s): bool => $this->within($s[0], $s[1]) !== []));
+    }
+
     public function lastHandsOn(): ?int
     {
         return $this->moves === [] ? null : max(array_map(fn (Placed $p): int => $p->end, $this->moves));
@@ -128,7 +140,7 @@ final readonly class BenchPlan
     {
         $current = $this->work->current();
         $from = max($session[0], $this->work->now, $current === null ? 0 : $this->work->endOf($current));
-        $taken = array_sum(array_map(fn (Placed $p): int => $p->minutes(), $this->within($session[0], $session[1])));
+        $taken = Placed::sum($this->within($session[0], $session[1]));
 
         return max(0, $session[1] - $from - $taken);
     }

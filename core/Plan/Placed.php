@@ -19,6 +19,12 @@ final readonly class Placed
     }
 
     /** Whether it goes on with the pot and set-up of the move before. */
+    /** @param  list<self>  $moves  their hands-on minutes together */
+    public static function sum(array $moves): int
+    {
+        return (int) array_sum(array_map(fn (self $p): int => $p->minutes(), $moves));
+    }
+
     public function isJoined(): bool
     {
         return $this->minutes() < $this->move->minutes;

@@ -7,19 +7,12 @@ namespace Tests\Feature;
 use App\Devices\HttpRoomLogger;
 use App\Devices\RoomLogger;
 use App\Devices\SimulatedRoom;
-use App\Models\Layout;
 use App\Workshop\Air\KeepAir;
-use App\Workshop\LoadProject;
-use App\Workshop\Plan\PlanDesk;
-use App\Workshop\Time\BenchClock;
 use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Plan\BenchPlan;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\Process\Process;
-use Tests\Demo;
 use Tests\Schemas;
 
 /** Air that is read, by file or by logger, and what is learned of drying in it. */
@@ -151,28 +144,5 @@ final class AirTest extends FeatureCase
             $this->assertSame(2, Artisan::call('ridge:cure', ['recipe' => 'white-glue-neat'] + $odd));
         }
         unlink($file);
-    }
-
-    private function evening(string $now): Layout
-    {
-        $this->setClock($now);
-
-        return Demo::store();
-    }
-
-    private function setClock(string $now): void
-    {
-        $this->app->instance(ClockInterface::class, new BenchClock($now, null));
-        $this->app->forgetInstance(PlanDesk::class);
-    }
-
-    private function plan(Layout $layout): BenchPlan
-    {
-        return app(PlanDesk::class)->plan($layout->fresh() ?? $layout);
-    }
-
-    private function works(Layout $layout): \IdleRidge\Core\Project\Works
-    {
-        return app(LoadProject::class)->works($layout);
     }
 }

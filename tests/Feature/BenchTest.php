@@ -6,19 +6,12 @@ namespace Tests\Feature;
 
 use App\Models\Layout;
 use App\Workshop\Files\LayoutFiles;
-use App\Workshop\LoadProject;
-use App\Workshop\Plan\PlanDesk;
-use App\Workshop\Time\BenchClock;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\TakeOff;
 use IdleRidge\Core\Project\JournalEntry;
-use IdleRidge\Core\Project\Works;
 use Illuminate\Support\Facades\Artisan;
-use Psr\Clock\ClockInterface;
 use Tests\BenchPlanChecker;
-use Tests\Demo;
 use Tests\Schemas;
 
 /** An evening at the bench, and what the command line says of it. */
@@ -202,28 +195,6 @@ final class BenchTest extends FeatureCase
         $again = app(LayoutFiles::class)->import($text);
         $strip = fn (string $json): string => (string) preg_replace('/"(date|name|uid)": "[^"]*",?\n/', '', $json);
         $this->assertSame($strip($text), $strip(app(LayoutFiles::class)->export($again)));
-    }
-
-    private function evening(string $now): Layout
-    {
-        $this->setClock($now);
-
-        return Demo::store();
-    }
-
-    private function setClock(string $now): void
-    {
-        $this->app->instance(ClockInterface::class, new BenchClock($now, null));
-    }
-
-    private function plan(Layout $layout): BenchPlan
-    {
-        return app(PlanDesk::class)->plan($layout);
-    }
-
-    private function works(Layout $layout): Works
-    {
-        return app(LoadProject::class)->works($layout);
     }
 
     private function open(Layout $layout): Laid

@@ -5,27 +5,20 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Devices\SimulatedRoom;
-use App\Models\Layout;
 use App\Workshop\Air\KeepAir;
 use App\Workshop\Files\LayoutFiles;
 use App\Workshop\Files\Pairing;
-use App\Workshop\LoadProject;
 use App\Workshop\Plan\CalendarFile;
-use App\Workshop\Plan\PlanDesk;
 use App\Workshop\Plan\PlanSearch;
-use App\Workshop\Time\BenchClock;
 use DateTimeZone;
 use IdleRidge\Core\Cure\AirLog;
-use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Schedule\BenchTime;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\RateLimiter;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\Process\Process;
 use Tests\BenchPlanChecker;
 use Tests\Build;
-use Tests\Demo;
 use Tests\Schemas;
 
 /** How the layout is planned, what would be if, calendars, other devices. */
@@ -244,28 +237,5 @@ final class ClockTest extends FeatureCase
         $node->mustRun();
 
         return json_decode($node->getOutput(), true);
-    }
-
-    private function evening(string $now): Layout
-    {
-        $this->setClock($now);
-
-        return Demo::store();
-    }
-
-    private function setClock(string $now): void
-    {
-        $this->app->instance(ClockInterface::class, new BenchClock($now, null));
-        $this->app->forgetInstance(PlanDesk::class);
-    }
-
-    private function plan(Layout $layout): BenchPlan
-    {
-        return app(PlanDesk::class)->plan($layout->fresh() ?? $layout);
-    }
-
-    private function works(Layout $layout): \IdleRidge\Core\Project\Works
-    {
-        return app(LoadProject::class)->works($layout);
     }
 }

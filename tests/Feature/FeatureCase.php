@@ -6,7 +6,13 @@ namespace Tests\Feature;
 
 use App\Models\Layout;
 use App\Models\Section;
+use App\Workshop\LoadProject;
+use App\Workshop\Plan\PlanDesk;
+use App\Workshop\Time\BenchClock;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Project\Works;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Psr\Clock\ClockInterface;
 use Tests\Demo;
 use Tests\TestCase;
 
@@ -23,6 +29,30 @@ abstract class FeatureCase extends TestCase
     protected function demo(): Layout
     {
         return Demo::store();
+    }
+
+    /** The demo as it is at a moment. */
+    protected function evening(string $now): Layout
+    {
+        $this->setClock($now);
+
+        return $this->demo();
+    }
+
+    protected function setClock(string $now): void
+    {
+        $this->app->instance(ClockInterface::class, new BenchClock($now, null));
+        $this->app->forgetInstance(PlanDesk::class);
+    }
+
+    protected function plan(Layout $layout): BenchPlan
+    {
+        return app(PlanDesk::class)->plan($layout->fresh() ?? $layout);
+    }
+
+    protected function works(Layout $layout): Works
+    {
+        return app(LoadProject::class)->works($layout);
     }
 
     /** A layout with one empty board of 1200 × 600. */

@@ -10,11 +10,9 @@ use App\Workshop\Cuts\CutDesk;
 use App\Workshop\Cuts\PlanCuts;
 use App\Workshop\Files\LayoutFiles;
 use App\Workshop\LoadProject;
-use App\Workshop\Plan\PlanDesk;
 use Database\Seeders\SaltingsTramway;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Cuts\EdgeBoard;
-use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Placed;
 
 /** Foam in store, cutting it up, and the cutting as work on the schedule. */
@@ -167,12 +165,5 @@ final class StoreTest extends FeatureCase
         $section = $this->demo()->sections()->where('name', $name)->firstOrFail();
 
         return [$section, $this->layoutOf($section)];
-    }
-
-    private function plan(Layout $layout): BenchPlan
-    {
-        $desk = app(PlanDesk::class);
-
-        return $desk->planOf(app(LoadProject::class)->of($layout), $desk->minute());
     }
 }

@@ -75,7 +75,7 @@ final class TimeDrawingTest extends FeatureCase
 
     public function test_panes_of_the_lit_window_are_as_wide_as_their_minutes(): void
     {
-        [$plan, $words] = $this->plan();
+        [$plan, $words] = $this->twoWeeks();
         $session = $plan->session();
         $moves = $plan->within($session[0], $session[1]);
         $xml = $this->xml(LitWindow::of(new TonightPage($plan, $words, $session, [], null, $moves)));
@@ -90,7 +90,7 @@ final class TimeDrawingTest extends FeatureCase
 
     public function test_the_drying_line_has_every_move_at_its_time_in_its_lane(): void
     {
-        [$plan, $words] = $this->plan();
+        [$plan, $words] = $this->twoWeeks();
         $from = intdiv($words->at($words->now)->setTime(0, 0)->getTimestamp(), 60);
         $picked = $plan->moves[3]->move->id;
         $xml = $this->xml(DuskDrawing::of(new DryingPage($plan, $words, $from, 21, $plan->chain(), $picked, fn (string $move): string => "/x?move={$move}")));
@@ -153,7 +153,7 @@ final class TimeDrawingTest extends FeatureCase
     }
 
     /** @return array{BenchPlan, ClockWords} */
-    private function plan(): array
+    private function twoWeeks(): array
     {
         $plan = app(PlanDesk::class)->plan(Demo::store());
 

@@ -49,7 +49,7 @@ final readonly class ShowSchools
             ['label' => 'Until dry through', 'figure' => new Figure($trial->days50, 'days', 'each coat laid as soon as the one below allows (80 %), in the air of the room', ['90 %' => Length::decimal($trial->days90, 1).' days'], 'starting value', 1), 'after' => 'to '.Length::decimal($trial->days90, 1).' days'],
             ['label' => 'Weighs, wet', 'figure' => new Figure($trial->wet / 1000.0, 'kg', 'amounts × their densities', decimals: 2), 'after' => 'kg'],
             ['label' => 'Weighs, dry', 'figure' => new Figure($trial->dry / 1000.0, 'kg', 'amounts × their densities × what of them stays', decimals: 2), 'after' => 'kg'],
-            ['label' => 'Uses up', 'figure' => new Figure($trial->cost / 100.0, $currency, 'amounts × price of a pack ÷ what is in it', [], 'yours', 2), 'after' => $currency],
+            ['label' => 'Uses up', 'figure' => Figure::money($trial->cost, $currency, 'amounts × price of a pack ÷ what is in it', [], 'yours'), 'after' => $currency],
         ]];
     }
 }

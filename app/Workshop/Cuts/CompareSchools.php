@@ -50,7 +50,7 @@ final readonly class CompareSchools
             ['label' => 'hours', 'figure' => new Figure($work->minutes() / 60.0, 'h', 'cutting by piece and outline, gluing by layer, shaping by true area', ['cutting' => round($work->cutting).' min', 'gluing' => round($work->gluing).' min', 'shaping' => round($work->shaping).' min'], 'starting value', 1)],
             $whole,
             ['label' => 'dust, l', 'figure' => new Figure($stack->carved / 1e6, 'l', 'foam that is cut away', $from, decimals: 1)],
-            ...($work->cost === null ? [] : [['label' => 'cost', 'figure' => new Figure($work->cost / 100.0, $page->project->layout->currency, 'whole sheets by area × their price', $from, decimals: 2)]]),
+            ...($work->cost === null ? [] : [['label' => 'cost', 'figure' => Figure::money($work->cost, $page->project->layout->currency, 'whole sheets by area × their price', $from)]]),
         ];
     }
 }

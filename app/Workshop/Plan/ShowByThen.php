@@ -75,7 +75,7 @@ final readonly class ShowByThen
 
     private function work(Layout $layout): BenchWork
     {
-        return $this->desk->planOf($this->load->of($layout), $this->desk->minute())->work;
+        return $this->desk->work($this->load->of($layout), $this->desk->minute());
     }
 
     /** @return array<string, mixed> */
@@ -85,7 +85,7 @@ final readonly class ShowByThen
         $words = new ClockWords($work->zone(), $work->now);
 
         return [
-            'layout' => $layout, 'first' => $work->project->sections[0] ?? null, 'rail' => $this->rail->of($work->project, null, $work), 'words' => $words, 'by' => $by, 'day' => $words->at($end - 60)->format('l j F'), 'minutes' => array_sum(array_map(fn (array $m): int => $m['placed']->minutes(), $by->moves)),
+            'layout' => $layout, 'first' => $work->project->sections[0] ?? null, 'rail' => $this->rail->of($work->project, null, $work), 'words' => $words, 'by' => $by, 'day' => $words->at($end - 60)->format('l j F'), 'minutes' => Placed::sum(array_column($by->moves, 'placed')),
         ];
     }
 }

@@ -51,9 +51,8 @@ final readonly class ShowDrying
     /** @return list<array{label: string, figure: Figure|null, text: string, unit: string}> */
     private function facts(BenchPlan $plan, ClockWords $words): array
     {
-        $minutes = array_sum(array_map(fn (Placed $p): int => $p->minutes(), $plan->moves));
         $facts = [['label' => 'Moves to come', 'figure' => new Figure(count($plan->moves), 'moves', 'applications that are planned'), 'text' => '', 'unit' => $plan->unplaced === [] ? 'all in sessions' : count($plan->unplaced).' in none'],
-            ['label' => 'Hands on', 'figure' => new Figure($minutes / 60.0, 'h', 'minutes of all planned moves', decimals: 1), 'text' => '', 'unit' => 'h']];
+            ['label' => 'Hands on', 'figure' => new Figure($plan->minutes() / 60.0, 'h', 'minutes of all planned moves', decimals: 1), 'text' => '', 'unit' => 'h']];
         $last = $plan->lastHandsOn();
         if ($last !== null) {
             $facts[] = ['label' => 'Last hands-on minute', 'figure' => null, 'text' => $words->at($last)->format('D j M'), 'unit' => $words->clock($last)];

@@ -30,7 +30,7 @@ use IdleRidge\Core\Project\Project;
 /** The Tonight screen: the session's moves, what dries, what cannot be done and why. */
 final readonly class ShowTonight
 {
-    private const REASONS = ['wait' => 'drying', 'window' => 'window', 'pot' => 'order', 'cold' => 'cold', 'hands' => 'time', 'session' => 'time', 'tool' => 'tool', 'order' => 'order', 'sessions' => 'time'];
+    private const REASONS = ['wait' => 'drying', 'window' => 'window', 'pot' => 'order', 'apart' => 'air', 'cold' => 'cold', 'hands' => 'time', 'session' => 'time', 'tool' => 'tool', 'order' => 'order', 'sessions' => 'time'];
 
     private const NOT_SHOWN_OVER = 3;
 
@@ -80,7 +80,7 @@ final readonly class ShowTonight
     /** @return list<array{label: string, figures: list<array{Figure, string}>}> */
     private function facts(TonightPage $page, Project $project): array
     {
-        $hands = array_sum(array_map(fn (Placed $p): int => $p->minutes(), $page->moves));
+        $hands = Placed::sum($page->moves);
         $pots = array_filter($page->moves, fn (Placed $p): bool => $this->mixes($p->move->coat->recipe) && ! $p->isJoined());
         $place = $page->plan->work->project->works->rooms[0] ?? null;
         $facts = [

@@ -67,28 +67,13 @@ final readonly class ShowWhatIf
             return ['label' => $label, 'now' => $a === null ? '–' : $word($a), 'then' => $b === null ? null : $word($b), 'better' => $a === null || $b === null ? 0 : $sign * ($b <=> $a)];
         };
         $moment = fn (int $m): string => $words->at($m)->format('D j M, H:i');
-        $minutes = fn (BenchPlan $p): int => array_sum(array_map(fn ($m): int => $m->minutes(), $p->moves));
 
         return [
             $row('Last hands-on minute', $now->lastHandsOn(), $then?->lastHandsOn(), $moment), $row('All cured, 50 %', $now->ready(0.5), $then?->ready(0.5), $moment), $row('All cured, 90 %', $now->ready(0.9), $then?->ready(0.9), $moment),
-            $row('Hands on', $minutes($now), $then === null ? null : $minutes($then), fn (int $m): string => round($m / 60.0, 1).' h'),
-            $row('Evenings and days', $this->days($now), $then === null ? null : $this->days($then), fn (int $d): string => (string) $d), $row('Moves in no session', count($now->unplaced), $then === null ? null : count($then->unplaced), fn (int $n): string => (string) $n),
+            $row('Hands on', $now->minutes(), $then?->minutes(), fn (int $m): string => round($m / 60.0, 1).' h'),
+            $row('Evenings and days', $now->sessionsUsed(), $then?->sessionsUsed(), fn (int $d): string => (string) $d), $row('Moves in no session', count($now->unplaced), $then === null ? null : count($then->unplaced), fn (int $n): string => (string) $n),
             $row('Too late for a date', array_sum($now->late()), $then === null ? null : array_sum($then->late()), fn (int $m): string => $m === 0 ? 'none' : ClockWords::span($m)),
         ];
-    }
-
-    private function days(BenchPlan $plan): int
-    {
-        $used = [];
-        foreach ($plan->moves as $placed) {
-            foreach ($plan->work->sessions as $k => $session) {
-                if ($placed->start >= $session[0] && $placed->start < $session[1]) {
-                    $used[$k] = true;
-                }
-            }
-        }
-
-        return count($used);
     }
 
     /** @return list<array{title: string, place: string, now: string, then: string}> */
@@ -98,8 +83,8 @@ final readonly class ShowWhatIf
         $out = [];
         foreach ($then->moves as $placed) {
             $was = $at[$placed->move->id][0] ?? null;
-            if ($was !== null && abs($was - $placed->start) > 720) {
-                $out[] = ['title' => $placed->move->title(), 'place' => $placed->move->place(), 'now' => $words->at($was)->format('D j M'), 'then' => $words->at($placed->start)->format('D j M')];
+            if ($was !== null && $words->day($was) !== $words->day($placed->start)) {
+                $out[] = ['title' => $placed->move->title(), 'place' => $placed->move->place(), 'now' => $words->day($was), 'then' => $words->day($placed->start)];
             }
         }
 

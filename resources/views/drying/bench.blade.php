@@ -19,8 +19,9 @@
                 <ul class="in times">@foreach ($calendars as $name => $count)<li>{{ $name }}: busy {{ $count }} {{ $count === 1 ? 'time' : 'times' }}<form method="post" action="{{ route('bench.forget', $layout) }}">@csrf @method('DELETE')<input type="hidden" name="name" value="{{ $name }}"><button class="link">Leave aside</button></form></li>@endforeach</ul>
                 <form class="in stack" method="post" enctype="multipart/form-data" action="{{ route('bench.calendar', $layout) }}">@csrf<label class="file"><span>Busy hours from a calendar file (.ics)</span><input type="file" name="calendar" accept=".ics,text/calendar"></label>@error('calendar')<p class="fault">{{ $message }}</p>@enderror<div class="acts"><button class="btn quiet">Take them out of the sessions</button></div></form>
                 @foreach ($changes as $change)<p class="in small soft">{{ $change }}</p>@endforeach</section>
-            <section class="sheet idle-sheet"><header><h2>Idle at the bench</h2><span class="meta end">up to the last move</span></header>
-                @forelse ($idle as $row)<div class="nt"><i class="num">{{ $row['minutes'] }} min</i><div><div class="nm">{{ $row['when'] }}</div>@forelse ($row['fillers'] as $filler)<p>{{ $filler }}</p>@empty<p>nothing is ready then; sieve, mix dry, cut stencils</p>@endforelse</div></div>@empty<p class="in soft">No quarter of an hour stands idle.</p>@endforelse</section></div></div>
+            <section class="sheet idle-sheet"><header><h2>Idle at the bench</h2><span class="meta end">up to the last evening</span></header>
+                @forelse ($idle as $row)<div class="nt"><i class="num">{{ $row['minutes'] }} min</i><div><div class="nm">{{ $row['when'] }}</div>@foreach ($row['fillers'] as $filler)<p>{{ $filler }}</p>@endforeach</div></div>@empty<p class="in soft">No quarter of an hour stands idle.</p>@endforelse
+                @if (array_filter($idle, fn (array $row): bool => $row['fillers'] === []) !== [])<p class="in small soft">Where nothing is named, nothing is ready then: sieve, mix dry, cut stencils.</p>@endif</section></div></div>
     </main>
 </div>
 </x-page>
