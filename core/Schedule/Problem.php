@@ -46,7 +46,6 @@ final readonly class Problem
      * @param list<array{string, string}> $apart
      * @param list<int|list<array{int, int}>> $sessionHands hands in each session, or from when on how many; the problem’s where none is given
      * @param array<string, list<array{int, int}>> $taken
-     * @param array<string, list<array{int, int}>> $taken
      *
      * @throws Refusal with a JSON pointer
      */
