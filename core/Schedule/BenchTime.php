@@ -134,7 +134,7 @@ final readonly class BenchTime
     public static function hands(array $times, DateTimeZone $zone, array $session): array
     {
         $steps = [];
-        foreach (self::pieces($times, $zone, $session[0], 2) as [$begin, $end, $hands]) {
+        foreach (self::pieces($times, $zone, $session[0], intdiv($session[1] - $session[0], 1440) + 2) as [$begin, $end, $hands]) {
             if ($begin < $session[1] && $end > $session[0] && ($steps === [] || $steps[count($steps) - 1][1] !== $hands)) {
                 $steps[] = [max($begin, $session[0]), $hands];
             }
