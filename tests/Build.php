@@ -30,6 +30,7 @@ use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
+use Random\Randomizer;
 use Symfony\Component\Uid\Ulid;
 
 /** Short ways to the values that tests start from. */
@@ -146,6 +147,11 @@ final class Build
     public static function square(float $x1, float $y1, float $x2, float $y2): array
     {
         return [[$x1, $y1], [$x2, $y1], [$x2, $y2], [$x1, $y2]];
+    }
+
+    public static function between(Randomizer $random, float $low, float $high): float
+    {
+        return $low + ($high - $low) * $random->getInt(0, 1_000_000) / 1e6;
     }
 
     public static function minute(string $iso): int

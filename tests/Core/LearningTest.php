@@ -47,7 +47,7 @@ final class LearningTest extends TestCase
         $seen = [];
         for ($k = 0; $k < 40; $k++) {
             // The truth: half as long again, scattered by a quarter; each case looked at every two hours.
-            $dry = 600.0 * 1.5 * exp(0.25 * sqrt(-2.0 * log(self::between($random, 0.001, 1.0))) * cos(2.0 * M_PI * self::between($random, 0.0, 1.0)));
+            $dry = 600.0 * 1.5 * exp(0.25 * sqrt(-2.0 * log(Build::between($random, 0.001, 1.0))) * cos(2.0 * M_PI * Build::between($random, 0.0, 1.0)));
             $wet = floor($dry / 120.0) * 120.0;
             $end = (float) (self::START + 10_000 * $k);
             $seen[] = new Seen("s{$k}", self::glue(), 1.0, $end, [['at' => $end + $wet, 'wet' => true, 'of' => Milestone::NextCoat], ['at' => $end + $wet + 120.0, 'wet' => false, 'of' => Milestone::NextCoat]]);
@@ -150,7 +150,7 @@ final class LearningTest extends TestCase
             $at = self::START;
             for ($k = 0; $k < 60; $k++) {
                 $at += $random->getInt(5, 400);
-                $readings[] = [$at, self::between($random, 2.0, 30.0), self::between($random, 20.0, 95.0)];
+                $readings[] = [$at, Build::between($random, 2.0, 30.0), Build::between($random, 20.0, 95.0)];
             }
             $drying = new Drying(Room::of('r', 'Room', 18.0, 8.0, 55.0, 75.0), new DateTimeZone('Europe/Oslo'), self::START - 10, AirLog::of($readings));
             $before = 0.0;
@@ -163,11 +163,6 @@ final class LearningTest extends TestCase
                 }
             }
         }
-    }
-
-    private static function between(Randomizer $random, float $from, float $to): float
-    {
-        return $from + ($to - $from) * $random->getInt(0, 1_000_000) / 1_000_000;
     }
 
     private static function glue(): CureFigures
