@@ -59,7 +59,13 @@ final readonly class Coat
      */
     public function minutesOf(float $area, float $track, float $share): float
     {
-        return $this->minutes === null ? $this->recipe->labour->minutes($area, $track) : $this->minutes * $share;
+        return $this->minutes === null ? $this->recipe->labour->minutes($area, $track, $this->recipe->layers($this->mm)) : $this->minutes * $share;
+    }
+
+    /** Of an area of it, what has to be done while it can be worked, minutes; null where that does not limit it. */
+    public function openMinutesOf(float $area): ?float
+    {
+        return $this->recipe->labour->openMinutes($area, $this->recipe->layers($this->mm));
     }
 
     public function title(): string

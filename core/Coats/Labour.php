@@ -43,14 +43,21 @@ final readonly class Labour
     /**
      * @param float $area mm²
      * @param float $length of track within it, mm
+     * @param float $layers of the recipe's reference thickness
      */
-    public function minutes(float $area, float $length): float
+    public function minutes(float $area, float $length, float $layers = 1.0): float
     {
         $dm2 = $area / 1e4;
         $first = min($dm2, $this->firstDm2);
 
-        return $this->setUp + ($this->metresPerHour !== null
+        return $this->setUp + $layers * ($this->metresPerHour !== null
             ? $length / 1000.0 / $this->metresPerHour * 60.0
             : $first * $this->firstPerDm2 + ($dm2 - $first) * $this->perDm2);
+    }
+
+    /** Minutes of an area that have to be done before the material stops being workable; null where that does not limit it. */
+    public function openMinutes(float $area, float $layers = 1.0): ?float
+    {
+        return $this->openPerDm2 === null ? null : $layers * $this->openPerDm2 * $area / 1e4;
     }
 }

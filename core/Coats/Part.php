@@ -8,13 +8,14 @@ use IdleRidge\Core\Measure\Refusal;
 
 /**
  * One ingredient of a recipe, or several mixed by parts, and how its amount follows from what is laid:
- * *area*: `value` per m² · *edge*: `value` per m of the zone’s outline · *volume*: `value` per ml of the bed · *pores*: the share `value` of the bed's pore volume,
+ * *area*: `value` per m² · *edge*: `value` per m of the zone’s outline · *length*: `value` per m along it · *volume*: `value` per ml of the bed · *pores*: the share `value` of the bed's pore volume,
  * `phi` of it being pores, and what a porous base takes up, `base` ml per m² · *plaster*: powder (g) and water (ml) of a
  * bed, `value` ml of water to a gram, set volume `water/1.0 + powder/2.65` times `bulk`.
+ * Of a *loose* part more is put on than stays: what a recipe recovers is of these alone.
  */
 final readonly class Part
 {
-    public const RULES = ['area', 'volume', 'pores', 'plaster', 'edge'];
+    public const RULES = ['area', 'volume', 'pores', 'plaster', 'edge', 'length'];
 
     public const UNITS = ['g', 'ml', 'pcs', 'm²', 'm'];
 
@@ -30,6 +31,7 @@ final readonly class Part
         public float $phi,
         public float $base,
         public float $bulk,
+        public bool $loose,
     ) {
     }
 
@@ -38,7 +40,7 @@ final readonly class Part
      *
      * @throws Refusal
      */
-    public static function of(string $rule, float $value, string $unit, array $of, float $phi = 0.0, float $base = 0.0, float $bulk = 1.0): self
+    public static function of(string $rule, float $value, string $unit, array $of, float $phi = 0.0, float $base = 0.0, float $bulk = 1.0, bool $loose = false): self
     {
         if (! in_array($rule, self::RULES, true)) {
             throw new Refusal('a part goes by '.implode(', ', self::RULES), 'rule');
@@ -60,16 +62,17 @@ final readonly class Part
             throw new Refusal('plaster is powder and water', 'of');
         }
 
-        return new self($rule, $value, $unit, $of, $phi, $base, $bulk);
+        return new self($rule, $value, $unit, $of, $phi, $base, $bulk, $loose);
     }
 
     /**
      * @param float $area mm²
      * @param float $bed mm³
      * @param float $edge mm of the zone’s outline
+     * @param float $length mm along it
      * @return list<array{material: string, amount: float, unit: string}>
      */
-    public function amounts(float $area, float $bed, float $edge = 0.0): array
+    public function amounts(float $area, float $bed, float $edge = 0.0, float $length = 0.0): array
     {
         $ml = $bed / 1000.0;
         if ($this->rule === 'plaster') {
@@ -84,10 +87,17 @@ final readonly class Part
             'area' => $this->value * $area / 1e6,
             'volume' => $this->value * $ml,
             'edge' => $this->value * $edge / 1000.0,
+            'length' => $this->value * $length / 1000.0,
             default => $ml * $this->phi * $this->value + $this->base * $area / 1e6,
         };
         $sum = array_sum(array_column($this->of, 'parts'));
 
         return array_map(fn (array $one): array => ['material' => $one['material'], 'amount' => $whole * $one['parts'] / $sum, 'unit' => $this->unit], $this->of);
+    }
+
+    /** Whether it makes a layer as thick as its bed. */
+    public function isLayer(): bool
+    {
+        return $this->rule === 'volume' || $this->rule === 'plaster';
     }
 }

@@ -177,20 +177,29 @@ final readonly class Recipe
         return array_values(array_unique(array_merge(...array_map(fn (Part $p): array => array_column($p->of, 'material'), $this->parts))));
     }
 
+    /** How many layers of its reference thickness a pass makes: what is thicker takes as much more of hands. A pour levels itself. */
+    public function layers(float $mm): float
+    {
+        $layered = array_filter($this->parts, fn (Part $p): bool => $p->isLayer()) !== [];
+
+        return $layered && ! $this->is('pour') ? $mm / $this->cure->referenceMm : 1.0;
+    }
+
     /**
      * What one pass takes.
      *
      * @param float $area mm², of what is truly covered
      * @param float $bed mm³
      * @param float $edge mm of outline
+     * @param float $length mm along it
      * @return list<Amount>
      */
-    public function amounts(float $area, float $bed, float $edge = 0.0): array
+    public function amounts(float $area, float $bed, float $edge = 0.0, float $length = 0.0): array
     {
         $out = [];
         foreach ($this->parts as $part) {
-            foreach ($part->amounts($area, $bed, $edge) as ['material' => $material, 'amount' => $amount, 'unit' => $unit]) {
-                $out[] = new Amount($material, $amount * (1.0 + $this->waste), $unit, $part->rule === 'pores' ? 0.0 : $this->recovered);
+            foreach ($part->amounts($area, $bed, $edge, $length) as ['material' => $material, 'amount' => $amount, 'unit' => $unit]) {
+                $out[] = new Amount($material, $amount * (1.0 + $this->waste), $unit, $part->loose ? $this->recovered : 0.0);
             }
         }
 

@@ -90,7 +90,7 @@ final class Survey
             }
         }
 
-        return $this->measure($rings, $cover);
+        return $this->measure($rings, $cover, array_merge(...$patches));
     }
 
     /** True surface of the board on which no zone lies, mm². */
@@ -142,22 +142,25 @@ final class Survey
         [$i, $j] = [$cell % $cols, intdiv($cell, $cols)];
         [$x, $y] = [$this->mesh->xs[$i], $this->mesh->ys[$j]];
         [$wide, $tall] = [$this->mesh->xs[$i + 1] - $x, $this->mesh->ys[$j + 1] - $y];
-        $in = function (array $rings, float $px, float $py): bool {
-            $inside = false;
-            foreach ($rings as $ring) {
-                $inside = $inside !== Polygon::holds($ring, $px, $py);
-            }
-
-            return $inside;
-        };
         $hits = 0;
         for ($k = 0; $k < self::SAMPLES ** 2; $k++) {
             $px = $x + ($k % self::SAMPLES + 0.5) / self::SAMPLES * $wide;
             $py = $y + (intdiv($k, self::SAMPLES) + 0.5) / self::SAMPLES * $tall;
-            $hits += $in($one, $px, $py) && $in($two, $px, $py) ? 1 : 0;
+            $hits += self::holds($one, $px, $py) && self::holds($two, $px, $py) ? 1 : 0;
         }
 
         return $hits / self::SAMPLES ** 2;
+    }
+
+    /** @param  list<list<array{float, float}>>  $rings */
+    private static function holds(array $rings, float $x, float $y): bool
+    {
+        $inside = false;
+        foreach ($rings as $ring) {
+            $inside = $inside !== Polygon::holds($ring, $x, $y);
+        }
+
+        return $inside;
     }
 
     /** @return list<list<array{float, float}>> */
@@ -199,8 +202,9 @@ final class Survey
     /**
      * @param list<list<array{float, float}>> $rings
      * @param array<int, float> $cover
+     * @param list<list<array{float, float}>> $without rings of what is taken from it
      */
-    private function measure(array $rings, array $cover): ZoneArea
+    private function measure(array $rings, array $cover, array $without = []): ZoneArea
     {
         $this->cells ??= $this->cells();
         [$xs, $ys] = [$this->mesh->xs, $this->mesh->ys];
@@ -220,18 +224,27 @@ final class Survey
             $acrossY[$j] = ($acrossY[$j] ?? 0.0) + $area;
         }
         ksort($bySlope);
+        $tracks = $this->tracks($cover, $rings, $without);
+        $sum = [];
+        foreach ($tracks as $one) {
+            foreach ($one as $i => $length) {
+                $sum[$i] = ($sum[$i] ?? 0.0) + $length;
+            }
+        }
 
         return new ZoneArea($rings, $plan, $surface, $plan > 0.0 ? $height / $plan - $this->base : 0.0, $bySlope,
-            new Profile($xs, $acrossX), new Profile($ys, $acrossY), new Profile($xs, $this->track($cover)));
+            new Profile($xs, $acrossX), new Profile($ys, $acrossY), new Profile($xs, $sum), array_map(fn (array $one): Profile => new Profile($xs, $one), $tracks));
     }
 
     /**
-     * Track within covered cells, by column.
+     * Track within an area, run by run and by column; in cells that are covered in part by where it lies in them.
      *
      * @param array<int, float> $cover
-     * @return array<int, float>
+     * @param list<list<array{float, float}>> $rings
+     * @param list<list<array{float, float}>> $without
+     * @return array<string, array<int, float>>
      */
-    private function track(array $cover): array
+    private function tracks(array $cover, array $rings, array $without): array
     {
         [$xs, $ys] = [$this->mesh->xs, $this->mesh->ys];
         $cols = count($xs) - 1;
@@ -250,8 +263,9 @@ final class Survey
                 // The first and last strip of the raster are half a cell wide.
                 $i = min($cols - 1, (int) floor($p->x / $this->cell + 0.5));
                 $j = min(count($ys) - 2, (int) floor($p->y / $this->cell + 0.5));
-                if (($cover[$j * $cols + $i] ?? 0.0) >= 0.5) {
-                    $out[$i] = ($out[$i] ?? 0.0) + $step;
+                $share = $cover[$j * $cols + $i] ?? 0.0;
+                if ($share > 1.0 - 1e-6 || ($share > 0.0 && self::holds($rings, $p->x, $p->y) && ! self::holds($without, $p->x, $p->y))) {
+                    $out[$run->uid][$i] = ($out[$run->uid][$i] ?? 0.0) + $step;
                 }
             }
         }

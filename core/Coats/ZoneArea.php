@@ -16,6 +16,7 @@ final readonly class ZoneArea
     /**
      * @param list<list<array{float, float}>> $rings
      * @param array<int, float> $bySlope degrees, rounded down → mm²
+     * @param array<string, Profile> $tracks track by track, uid → how it lies along x
      */
     public function __construct(
         public array $rings,
@@ -26,6 +27,7 @@ final readonly class ZoneArea
         public Profile $acrossX,
         public Profile $acrossY,
         public Profile $trackX,
+        public array $tracks = [],
     ) {
     }
 
@@ -65,6 +67,18 @@ final readonly class ZoneArea
     public function edge(): float
     {
         return array_sum(array_map(Polygon::perimeter(...), $this->rings));
+    }
+
+    /**
+     * How far it goes along, mm: the long side of a rectangle with its area and outline, and half of a ring's two outlines. A strip for
+     * a fence is as long as the fence.
+     */
+    public function length(): float
+    {
+        $edge = $this->edge();
+        $isRing = array_filter($this->rings, fn (array $ring): bool => Polygon::area($ring) < 0.0) !== [];
+
+        return $isRing ? $edge / 2.0 : ($edge + sqrt(max(0.0, $edge * $edge - 16.0 * $this->plan))) / 4.0;
     }
 
     /** Surface steeper than so many degrees, mm². */

@@ -114,15 +114,15 @@ final readonly class FoamStack
             return $land;
         }
         $n = $land->cols;
-        $out = [];
+        $thick = [];
         foreach ($land->values as $p => $z) {
             $i = $p % $n;
             $gx = self::gentler($i > 0 ? $z - $land->values[$p - 1] : null, $i < $n - 1 ? $land->values[$p + 1] - $z : null) / $land->cell;
             $gy = self::gentler($p >= $n ? $z - $land->values[$p - $n] : null, $p < $n * ($land->rows - 1) ? $land->values[$p + $n] - $z : null) / $land->cell;
-            $out[] = $z - $skin * min(3.0, sqrt(1.0 + $gx * $gx + $gy * $gy));
+            $thick[] = $skin * min(3.0, sqrt(1.0 + $gx * $gx + $gy * $gy));
         }
 
-        return $land->with($out);
+        return $land->less($thick);
     }
 
     private static function gentler(?float $before, ?float $after): float

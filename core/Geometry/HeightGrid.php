@@ -15,7 +15,13 @@ final readonly class HeightGrid
     /** Most values a grid may hold: a board of 5 × 2 m at 2.5 mm. */
     public const MOST = 1_600_000;
 
-    /** @param  list<float>  $values */
+    /** A last middle nearer to the edge than this share of a cell would leave a strip too thin to measure in. */
+    private const LEAST_STRIP = 0.02;
+
+    /**
+     * @param list<float> $values
+     * @param list<float>|null $rim
+     */
     private function __construct(
         public int $cols,
         public int $rows,
@@ -24,18 +30,34 @@ final readonly class HeightGrid
         public float $y0,
         public bool $onNodes,
         public array $values,
+        public ?array $rim = null,
     ) {
+    }
+
+    /**
+     * Middles of the cells of an extent that begins at 0, all of them within it, whatever its length: the last strip along its
+     * far end is as wide as is left.
+     *
+     * @return list<float> at least two, where the extent takes 1.52 cells or more
+     */
+    public static function middles(float $extent, float $cell): array
+    {
+        $count = max(2, (int) ceil($extent / $cell - 0.5 - self::LEAST_STRIP));
+
+        return array_map(fn (int $i): float => ($i + 0.5) * $cell, range(0, $count - 1));
     }
 
     /**
      * @param float $x0 left edge of the first cell
      * @param list<float> $values
+     * @param list<float>|null $rim heights along the board's edges, in the order of the mesh: its first row, the first and last of every row
+     *                              of values, its last row
      *
      * @throws Refusal when the counts do not agree
      */
-    public static function cells(int $cols, int $rows, float $cell, float $x0, float $y0, array $values): self
+    public static function cells(int $cols, int $rows, float $cell, float $x0, float $y0, array $values, ?array $rim = null): self
     {
-        return self::checked($cols, $rows, $cell, $x0, $y0, false, $values);
+        return self::checked($cols, $rows, $cell, $x0, $y0, false, $values, $rim);
     }
 
     /**
@@ -50,8 +72,9 @@ final readonly class HeightGrid
     }
 
     /**
-     * The surface between the values, out to the board's edges: where values stand in cell middles, the strip half a
-     * cell wide along each edge continues the nearest ones. `$width` and `$depth` trim a last cell that overhangs.
+     * The surface between the values, out to the board's edges: where values stand in cell middles, the strip along each edge
+     * goes to the heights of the rim, or continues the nearest values. `$width` and `$depth` say where the edges are, where that
+     * is not at the end of the last cell.
      */
     public function mesh(?float $width = null, ?float $depth = null): HeightMesh
     {
@@ -60,6 +83,9 @@ final readonly class HeightGrid
         }
         $xs = $this->padded($this->x0, $this->cols, $width);
         $ys = $this->padded($this->y0, $this->rows, $depth);
+        if ($this->rim !== null) {
+            return new HeightMesh($xs, $ys, $this->rimmed($this->rim));
+        }
         $values = [];
         for ($j = 0; $j < $this->rows; $j++) {
             $row = array_slice($this->values, $j * $this->cols, $this->cols);
@@ -78,6 +104,21 @@ final readonly class HeightGrid
     public function with(array $values): self
     {
         return self::checked($this->cols, $this->rows, $this->cell, $this->x0, $this->y0, $this->onNodes, $values);
+    }
+
+    /**
+     * The same raster lowered at every value; along the edges by as much as at the nearest one.
+     *
+     * @param list<float> $by
+     */
+    public function less(array $by): self
+    {
+        $edges = $this->rim === null ? [] : self::checked($this->cols, $this->rows, $this->cell, $this->x0, $this->y0, $this->onNodes, $by)->rimOfNearest();
+
+        return self::checked(
+            $this->cols, $this->rows, $this->cell, $this->x0, $this->y0, $this->onNodes, array_map(fn (float $z, float $less): float => $z - $less, $this->values, $by),
+            $this->rim === null ? null : array_map(fn (float $z, float $less): float => $z - $less, $this->rim, $edges),
+        );
     }
 
     /** Steepest slope, rise over run, from 3 × 3 windows (B. K. P. Horn, "Hill shading and the reflectance map", 1981). */
@@ -124,8 +165,11 @@ final readonly class HeightGrid
         return $out;
     }
 
-    /** @param  list<float>  $values */
-    private static function checked(int $cols, int $rows, float $cell, float $x0, float $y0, bool $onNodes, array $values): self
+    /**
+     * @param list<float> $values
+     * @param list<float>|null $rim
+     */
+    private static function checked(int $cols, int $rows, float $cell, float $x0, float $y0, bool $onNodes, array $values, ?array $rim = null): self
     {
         Refusal::unlessBetween($cell, 0.1, 1000.0, 'The cell size', 'mm', 'cellsize');
         if ($cols < 2 || $rows < 2) {
@@ -138,7 +182,45 @@ final readonly class HeightGrid
             throw new Refusal(sprintf('%d values for %d × %d cells.', count($values), $cols, $rows), 'values');
         }
 
-        return new self($cols, $rows, $cell, $x0, $y0, $onNodes, $values);
+        if ($rim !== null && count($rim) !== 2 * ($cols + $rows + 2)) {
+            throw new Refusal(sprintf('%d heights along the edges of %d × %d cells.', count($rim), $cols, $rows), 'rim');
+        }
+
+        return new self($cols, $rows, $cell, $x0, $y0, $onNodes, $values, $rim);
+    }
+
+    /** @return list<float> the nearest values along the edges, in the order of a rim */
+    private function rimOfNearest(): array
+    {
+        $row = function (int $j): array {
+            $values = array_slice($this->values, $j * $this->cols, $this->cols);
+
+            return [$values[0], ...$values, $values[$this->cols - 1]];
+        };
+        $out = $row(0);
+        for ($j = 0; $j < $this->rows; $j++) {
+            array_push($out, $this->values[$j * $this->cols], $this->values[($j + 1) * $this->cols - 1]);
+        }
+
+        return [...$out, ...$row($this->rows - 1)];
+    }
+
+    /**
+     * @param list<float> $rim
+     * @return list<float> heights of the mesh, row by row
+     */
+    private function rimmed(array $rim): array
+    {
+        $n = $this->cols + 2;
+        $out = array_slice($rim, 0, $n);
+        for ($j = 0; $j < $this->rows; $j++) {
+            $out[] = $rim[$n + 2 * $j];
+            array_push($out, ...array_slice($this->values, $j * $this->cols, $this->cols));
+            $out[] = $rim[$n + 2 * $j + 1];
+        }
+        array_push($out, ...array_slice($rim, $n + 2 * $this->rows));
+
+        return $out;
     }
 
     /** @return list<float> */
@@ -158,7 +240,10 @@ final readonly class HeightGrid
         $end = $from + ($extent ?? $count * $this->cell);
         $out = [$from];
         for ($i = 0; $i < $count; $i++) {
-            $out[] = min($end, $from + ($i + 0.5) * $this->cell);
+            $out[] = $from + ($i + 0.5) * $this->cell;
+        }
+        if ($end - $out[$count] < 0.5 * self::LEAST_STRIP * $this->cell) {
+            throw new Refusal(sprintf('%d cells of %s mm reach over an edge at %s mm.', $count, $this->cell, $end), 'ncols');
         }
         $out[] = $end;
 

@@ -21,6 +21,8 @@ use JsonException;
 /** Recipes of the library, and those that laid work keeps. */
 final class RecipeFile
 {
+    private const LOOSE = ['fine turf', 'coarse turf', 'leaf litter', 'sifted soil', 'pale unsanded grout', 'stone scatter'];
+
     /** @throws Refusal with the JSON pointer of what is wrong */
     public static function read(string $json): Recipe
     {
@@ -142,7 +144,7 @@ final class RecipeFile
         return [
             'id' => $recipe->id, 'name' => $cure->name, 'short' => $recipe->name, 'action' => $recipe->action, 'stage' => self::word($recipe->stage),
             'family' => $recipe->family, 'bed' => $recipe->bed, 'waste' => $recipe->waste, 'recovered' => $recipe->recovered,
-            'parts' => array_map(fn (Part $p): array => ['rule' => $p->rule, 'value' => $p->value, 'unit' => $p->unit, 'of' => $p->of, 'phi' => $p->phi, 'base' => $p->base, 'bulk' => $p->bulk], $recipe->parts),
+            'parts' => array_map(fn (Part $p): array => ['rule' => $p->rule, 'value' => $p->value, 'unit' => $p->unit, 'of' => $p->of, 'phi' => $p->phi, 'base' => $p->base, 'bulk' => $p->bulk] + ($p->loose ? ['loose' => true] : []), $recipe->parts),
             'labour' => array_filter([
                 'setup_min' => $recipe->labour->setUp, 'minutes_per_dm2' => $recipe->labour->perDm2, 'first_minutes_per_dm2' => $recipe->labour->firstPerDm2, 'first_dm2' => $recipe->labour->firstDm2,
                 'metres_per_hour' => $recipe->labour->metresPerHour, 'open_minutes_per_dm2' => $recipe->labour->openPerDm2,
@@ -169,10 +171,20 @@ final class RecipeFile
             $of[] = ['material' => $one->text('material'), 'parts' => $one->number('parts')];
             $one->close();
         }
-        $part = $r->within(fn (): Part => Part::of($r->text('rule'), $r->number('value'), $r->text('unit'), $of, $r->number('phi', 0.0), $r->number('base', 0.0), $r->number('bulk', 1.0)));
+        $part = $r->within(fn (): Part => Part::of($r->text('rule'), $r->number('value'), $r->text('unit'), $of, $r->number('phi', 0.0), $r->number('base', 0.0), $r->number('bulk', 1.0), $r->has('loose') ? $r->flag('loose') : self::isLoose($of)));
         $r->close();
 
         return $part;
+    }
+
+    /**
+     * Recipes written before parts said so themselves: by what they take.
+     *
+     * @param list<array{material: string, parts: float}> $of
+     */
+    private static function isLoose(array $of): bool
+    {
+        return array_filter($of, fn (array $one): bool => in_array($one['material'], self::LOOSE, true) || str_starts_with($one['material'], 'fibre ')) !== [];
     }
 
     private static function labour(Record $r): Labour

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Land;
 
+use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Track\Run;
 
 /** The land of one section, in its coordinates: natural ground, and the grading of its runs. */
@@ -17,31 +18,32 @@ final readonly class LandModel
     ) {
     }
 
-    /** The terrain on a raster of `$cell` mm. */
+    /** The terrain on a raster of `$cell` mm, smaller where the board is, and along the board's edges. */
     public function terrain(float $cell): Terrain
     {
-        $cols = max(2, (int) ceil($this->width / $cell - 1e-9));
-        $rows = max(2, (int) ceil($this->depth / $cell - 1e-9));
-        $xs = $ys = [];
-        for ($i = 0; $i < $cols; $i++) {
-            $xs[] = min(($i + 0.5) * $cell, $this->width);
-        }
-        for ($j = 0; $j < $rows; $j++) {
-            $ys[] = min(($j + 0.5) * $cell, $this->depth);
-        }
-        $ground = $this->ground->raster($xs, $ys);
-        $near = $this->places($xs, $ys, $ground);
-        $heights = $ground;
-        $graded = [];
-        foreach ($near as $p => $places) {
-            $at = $this->grading->clamp($ground[$p], $places);
-            if ($at !== null) {
-                $heights[$p] = $at->height;
-                $graded[$p] = $at;
+        $cell = min($cell, $this->width / 2.0, $this->depth / 2.0);
+        $xs = [0.0, ...HeightGrid::middles($this->width, $cell), $this->width];
+        $ys = [0.0, ...HeightGrid::middles($this->depth, $cell), $this->depth];
+        [$n, $m] = [count($xs), count($ys)];
+        $all = $this->ground->raster($xs, $ys);
+        $near = $this->places($xs, $ys, $all);
+        $ground = $heights = $graded = $rim = [];
+        foreach ($all as $p => $z) {
+            $at = isset($near[$p]) ? $this->grading->clamp($z, $near[$p]) : null;
+            [$i, $j] = [$p % $n, intdiv($p, $n)];
+            if ($i === 0 || $j === 0 || $i === $n - 1 || $j === $m - 1) {
+                $rim[] = $at->height ?? $z;
+
+                continue;
             }
+            if ($at !== null) {
+                $graded[count($heights)] = $at;
+            }
+            $ground[] = $z;
+            $heights[] = $at->height ?? $z;
         }
 
-        return new Terrain($this->width, $this->depth, $cell, $cols, $rows, $ground, array_values($heights), $graded);
+        return new Terrain($this->width, $this->depth, $cell, $n - 2, $m - 2, $ground, $heights, $graded, $rim);
     }
 
     /** Height of the terrain at one place, mm. */

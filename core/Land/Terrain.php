@@ -17,6 +17,7 @@ final readonly class Terrain
      * @param list<float> $ground
      * @param list<float> $heights
      * @param array<int, Graded> $graded
+     * @param list<float>|null $rim heights along the board's edges, as a grid takes them
      */
     public function __construct(
         public float $width,
@@ -27,12 +28,13 @@ final readonly class Terrain
         public array $ground,
         public array $heights,
         public array $graded,
+        public ?array $rim = null,
     ) {
     }
 
     public function grid(): HeightGrid
     {
-        return HeightGrid::cells($this->cols, $this->rows, $this->cell, 0.0, 0.0, $this->heights);
+        return HeightGrid::cells($this->cols, $this->rows, $this->cell, 0.0, 0.0, $this->heights, $this->rim);
     }
 
     /** The surface out to the board's edges. */
@@ -113,11 +115,12 @@ final readonly class Terrain
         return [($p % $this->cols + 0.5) * $this->cell, (intdiv($p, $this->cols) + 0.5) * $this->cell];
     }
 
-    /** Plan area of a cell; those along the far edges may be cut short by the board. */
+    /** Plan area of a cell; the last along the far edges go on to the board's end. */
     private function cellArea(int $p): float
     {
-        $dx = min($this->cell, $this->width - ($p % $this->cols) * $this->cell);
-        $dy = min($this->cell, $this->depth - intdiv($p, $this->cols) * $this->cell);
+        [$i, $j] = [$p % $this->cols, intdiv($p, $this->cols)];
+        $dx = $i === $this->cols - 1 ? $this->width - $i * $this->cell : $this->cell;
+        $dy = $j === $this->rows - 1 ? $this->depth - $j * $this->cell : $this->cell;
 
         return $dx * $dy;
     }

@@ -62,8 +62,7 @@ final class BenchWork
     {
         $this->zone = new DateTimeZone($project->layout->zone);
         $this->sessions = BenchTime::sessions($project->works->times, $this->zone, $now, self::DAYS);
-        $longest = max([0, ...array_map(fn (array $s): int => $s[1] - $s[0], $this->sessions)]);
-        $cutter = new Cutter($project, $longest === 0 ? self::EVENING : $longest);
+        $cutter = $this->cutter();
         $moves = $bases = [];
         foreach ($project->sections as $section) {
             if (isset($surveys[$section->uid])) {
@@ -76,6 +75,22 @@ final class BenchWork
         }
         $this->moves = $moves;
         $this->bases = $bases;
+    }
+
+    /** Cuts coats into what is done in one go, in the sessions and rooms there are. */
+    public function cutter(): Cutter
+    {
+        $longest = max([0, ...array_map(fn (array $s): int => $s[1] - $s[0], $this->sessions)]);
+
+        return new Cutter($this->project, $longest === 0 ? self::EVENING : $longest, $this->workable(...));
+    }
+
+    /** Minutes for which a coat can surely be worked on a section: in the quickest air of its room, with what was learned there. */
+    public function workable(Section $section, Coat $coat): float
+    {
+        $cure = $coat->recipe->cure;
+
+        return isset($cure->minutes[Milestone::WorkableUntil->value]) ? $this->drying($section)->least($cure, Milestone::WorkableUntil, $coat->mm, 1.0 - $this->certainty()) : INF;
     }
 
     public function drying(Section $section): Drying

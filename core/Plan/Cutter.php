@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Plan;
 
+use Closure;
 use IdleRidge\Core\Coats\Ballast;
 use IdleRidge\Core\Coats\Band;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Coats\ZoneArea;
-use IdleRidge\Core\Cure\CureClock;
-use IdleRidge\Core\Cure\Milestone;
-use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 
@@ -28,7 +26,8 @@ final readonly class Cutter
 
     private Toes $toes;
 
-    public function __construct(private Project $project, private int $longestSession)
+    /** @param  Closure(Section, Coat): float  $workable minutes for which a coat can surely be worked there */
+    public function __construct(private Project $project, private int $longestSession, private Closure $workable)
     {
         $this->toes = new Toes;
     }
@@ -40,48 +39,48 @@ final readonly class Cutter
     public function moves(Section $section, Zone $zone, Coat $coat, int $pass, ZoneArea $left, float $whole): array
     {
         $whole = max(1e-9, $whole * $coat->share);
-        $count = $this->count($coat, $left->surface * $coat->share, $this->length($coat, $left, new Band), $whole, $this->project->works->room($section));
         $along = $coat->recipe->bed === 'track';
-        $strips = $along ? $left->trackX->strips($count, false) : $left->acrossY->strips($count, true);
         // Beyond its edge a coat thins to nothing: half of that strip's area, on ground that is no more than the zone.
         $blend = min($left->surface, $left->edge() * $coat->blend / 2.0);
+        $count = $this->count($section, $coat, $coat->share * ($left->surface + $blend), $along ? $left->trackX->total() : 0.0, $whole);
+        $strips = $along ? $left->trackX->strips($count, false) : $left->acrossY->strips($count, true);
         $moves = [];
         foreach ($strips as $k => [$from, $to]) {
             $band = $along ? new Band(x1: $from, x2: $to) : new Band(y1: $from, y2: $to);
             $area = $coat->share * (($along ? $left->acrossX : $left->acrossY)->between($from, $to) + $blend / $count);
-            $track = $this->length($coat, $left, $band);
-            // Light layers split what the cross-section takes.
-            $bed = $along ? $coat->share / $coat->passes * $this->ballast($section)->volume($track, $coat->mm, $this->roadbed($section)) : $area * $coat->mm;
+            $track = $along ? $left->trackX->between($from, $to) : 0.0;
+            $part = min(1.0, $area / $whole);
             $moves[] = new Move(
                 Move::id($coat->uid, $pass, $k + 1), $section, $zone, $coat, $pass, $k + 1, $count, $band, $area, $track,
-                max(1, (int) ceil($coat->minutesOf($area, $track * $coat->share, $area / $whole) + ($along && $coat->minutes === null ? self::TURNOUT * $coat->share * $this->turnoutsIn($section, $band, $left) : 0.0) - 1e-9)), $coat->recipe->amounts($area, $bed, $left->edge() * min(1.0, $area / $whole)),
+                $this->minutes($section, $coat, $area, $track, $area / $whole, $band, $left),
+                $coat->recipe->amounts($area, $along ? $this->bed($section, $coat, $left, $band) : $area * $coat->mm, $left->edge() * $part, $left->length() * $part),
             );
         }
 
         return $moves;
     }
 
-    private function count(Coat $coat, float $area, float $track, float $whole, Room $room): int
+    private function minutes(Section $section, Coat $coat, float $area, float $track, float $part, Band $band, ZoneArea $left): int
     {
-        $labour = $coat->recipe->labour;
-        $open = INF;
-        if ($labour->openPerDm2 !== null) {
-            $workable = CureClock::medians($coat->recipe->cure, $room->day, $coat->mm)[Milestone::WorkableUntil->value] ?? INF;
-            $open = $workable * CureClock::factor(0.2);
+        $minutes = $coat->minutesOf($area, $track * $coat->share, $part);
+        if ($coat->recipe->family === 'ballast' && $coat->minutes === null) {
+            $minutes += self::TURNOUT * $coat->share * $coat->recipe->layers($coat->mm) * $this->turnoutsIn($section, $band, $left);
         }
+
+        return max(1, (int) ceil($minutes - 1e-9));
+    }
+
+    private function count(Section $section, Coat $coat, float $area, float $track, float $whole): int
+    {
+        $open = ($this->workable)($section, $coat);
         for ($count = 1; $count < self::MOST_STRIPS; $count++) {
             $fits = ceil($coat->minutesOf($area / $count, $track / $count, $area / $count / $whole) - 1e-9) <= $this->longestSession;
-            if ($fits && ($labour->openPerDm2 ?? 0.0) * $area / $count / 1e4 <= $open) {
+            if ($fits && ($coat->openMinutesOf($area / $count) ?? 0.0) <= $open) {
                 break;
             }
         }
 
         return $count;
-    }
-
-    private function length(Coat $coat, ZoneArea $left, Band $band): float
-    {
-        return $coat->recipe->bed === 'track' ? $left->trackX->between(max(-1e6, $band->x1), min(1e6, $band->x2)) : 0.0;
     }
 
     /** Turnouts whose blades lie in a stretch of the track that is dressed. */
@@ -92,17 +91,19 @@ final readonly class Cutter
         return count(array_filter($toes, fn (array $p): bool => $p[0] >= $band->x1 && $p[0] < $band->x2 && $left->holds(...$p)));
     }
 
-    private function ballast(Section $section): Ballast
+    /**
+     * What a pass of ballast fills, mm³, every stretch by the profile of its own track. A pass as thick as the recipe's reference is a
+     * full bed, a lighter one as much less.
+     */
+    private function bed(Section $section, Coat $coat, ZoneArea $left, Band $band): float
     {
-        $run = $this->project->runsNear($section)[0] ?? null;
+        $full = $coat->recipe->cure->referenceMm;
+        $sum = 0.0;
+        foreach ($this->project->runsNear($section) as $run) {
+            $length = isset($left->tracks[$run->uid]) ? $left->tracks[$run->uid]->between($band->x1, $band->x2) : 0.0;
+            $sum += $length <= 0.0 ? 0.0 : Ballast::forTrack($this->project->layout->scale->ratio, $run->profile)->volume($length, $full);
+        }
 
-        return Ballast::forTrack($this->project->layout->scale->ratio, $run === null ? 1.8 : $run->profile->toArray()['sleeper_mm']);
-    }
-
-    private function roadbed(Section $section): float
-    {
-        $run = $this->project->runsNear($section)[0] ?? null;
-
-        return $run === null ? 0.0 : $run->profile->toArray()['roadbed_mm'];
+        return $coat->share * $sum * $coat->mm / $full;
     }
 }

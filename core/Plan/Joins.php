@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Plan;
 
-use IdleRidge\Core\Cure\Milestone;
 
 /**
  * Moves that are done in one go, one pot and one set-up for several zones of a board: the same recipe as thick, none waiting
@@ -89,10 +88,8 @@ final class Joins
     private static function fits(BenchWork $work, array $group, Move $move, int $longest, array $free, array $above): bool
     {
         $minutes = array_sum(self::minutes($work, [...$group, $move->id]));
-        $recipe = $move->coat->recipe;
-        $open = ($recipe->labour->openPerDm2 ?? 0.0) * array_sum(array_map(fn (string $id): float => $work->moves[$id]->area, [...$group, $move->id])) / 1e4;
-        $workable = $recipe->cure->minutes[Milestone::WorkableUntil->value] ?? INF;
-        if ($minutes > $longest || ($open > 0.0 && $open > $workable * $work->drying($move->section)->learned($recipe->id)->factor(1.0 - $work->certainty()))) {
+        $open = $move->coat->openMinutesOf(array_sum(array_map(fn (string $id): float => $work->moves[$id]->area, [...$group, $move->id]))) ?? 0.0;
+        if ($minutes > $longest || ($open > 0.0 && $open > $work->workable($move->section, $move->coat))) {
             return false;
         }
         foreach ($group as $id) {

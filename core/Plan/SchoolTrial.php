@@ -15,12 +15,10 @@ use IdleRidge\Core\Shelf\Price;
 
 /**
  * A school tried on a zone before it is taken: hands-on minutes, and how long it takes in the room where the section stands if
- * every coat is laid as soon as the one below allows (80 %), up to all dry through (50 and 90 %); grams wet and dry.
+ * every coat is laid as soon as the one below allows (as surely as the layout asks), up to all dry through (50 and 90 %); grams wet and dry.
  */
 final readonly class SchoolTrial
 {
-    private const EVENING = 120;
-
     /**
      * @param list<Amount> $amounts
      * @param list<Coat> $coats
@@ -33,8 +31,7 @@ final readonly class SchoolTrial
 
     public static function of(BenchWork $work, Section $section, Zone $zone, School $school, Library $library): self
     {
-        $longest = max([0, ...array_map(fn (array $s): int => $s[1] - $s[0], $work->sessions)]);
-        $cutter = new Cutter($work->project, $longest === 0 ? self::EVENING : $longest);
+        $cutter = $work->cutter();
         $area = $work->surveys[$section->uid]->zones[$zone->uid];
         $drying = $work->drying($section);
         $number = 0;
@@ -49,7 +46,7 @@ final readonly class SchoolTrial
             for ($pass = 1; $pass <= $coat->passes; $pass++) {
                 if ($last !== null) {
                     [$below, $end] = $last;
-                    $at = max($at, $drying->reached($below->recipe->cure, $coat->recipe->needsOf($below->recipe), $below->mm, $end, 0.8));
+                    $at = max($at, $drying->reached($below->recipe->cure, $coat->recipe->needsOf($below->recipe), $below->mm, $end, $work->certainty()));
                 }
                 foreach ($cutter->moves($section, $zone, $coat, $pass, $area, $area->surface) as $move) {
                     $at += $move->minutes;

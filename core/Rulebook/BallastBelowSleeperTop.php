@@ -11,6 +11,9 @@ use IdleRidge\Core\Plan\BenchPlan;
 /** Ballast that would stand over the sleepers. */
 final class BallastBelowSleeperTop implements WorkRule
 {
+    /** What a sum of light layers may be over, mm. */
+    private const SPARE = 1e-6;
+
     public function ids(): array
     {
         return ['ballast-below-sleeper-top'];
@@ -21,11 +24,14 @@ final class BallastBelowSleeperTop implements WorkRule
         $work = $plan->work;
         $found = [];
         foreach ($work->moves as $move) {
-            $run = $move->coat->recipe->family === 'ballast' ? ($work->project->runsNear($move->section)[0] ?? null) : null;
-            $profile = $run?->profile->toArray();
-            $top = $profile === null ? INF : $profile['sleeper_mm'] + $profile['roadbed_mm'];
-            if ($move->coat->mm > $top) {
-                $found[$move->coat->uid] ??= CoatPair::on($plan, $move->section->uid, $move->zone->uid, 'ballast-below-sleeper-top', Severity::Care, "{$move->coat->title()} is higher than the sleepers", ['thick' => new Figure($move->coat->mm, 'mm', 'thickness of the coat', decimals: 1), 'up_to' => new Figure($top, 'mm', 'roadbed and sleeper together', decimals: 1)], 'Stones over the sleepers lift wheels and stick in the points.', 'Lay less, in light layers, and brush the tops of the sleepers clean.');
+            $coat = $move->coat;
+            [$thick, $full] = [$coat->mm * $coat->passes, $coat->recipe->cure->referenceMm];
+            if ($coat->recipe->family === 'ballast' && $thick > $full + self::SPARE) {
+                $found[$coat->uid] ??= CoatPair::on(
+                    $plan, $move->section->uid, $move->zone->uid, 'ballast-below-sleeper-top', Severity::Care, "{$coat->title()} is higher than the sleepers",
+                    ['thick' => new Figure($thick, 'mm', 'thickness of all passes', ['passes' => (string) $coat->passes], decimals: 1), 'up_to' => new Figure($full, 'mm', 'thickness at which it lies level with the sleepers', decimals: 1)],
+                    'Stones over the sleepers lift wheels and stick in the points.', 'Lay less, in light layers, and brush the tops of the sleepers clean.',
+                );
             }
         }
 

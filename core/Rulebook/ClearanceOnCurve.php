@@ -17,10 +17,15 @@ use IdleRidge\Core\Track\Sweeps;
 /** Land inside the room that the vehicles and their margin take. */
 final class ClearanceOnCurve implements Rule
 {
-    /** Stations and offsets are tried this far apart, mm. */
+    /** Stations and offsets are tried this far apart, mm; about the worst station so far. */
     private const STEP = 10.0;
 
-    private const OFFSET_STEP = 0.5;
+    private const OFFSET_STEP = 2.0;
+
+    private const CLOSE = 0.5;
+
+    /** How closely the line is found at which the land comes over the rails, mm. */
+    private const EXACT = 0.001;
 
     public function ids(): array
     {
@@ -45,7 +50,7 @@ final class ClearanceOnCurve implements Rule
                 $sweep = new Sweeps($run->alignment, $study->project->layout->vehicles);
                 foreach ($this->strikes($study, $run, $sweep, $here) as $side => $samples) {
                     foreach (Stretch::gather($samples, self::STEP, $run->alignment->length) as $stretch) {
-                        $found[] = $this->finding($study, $run, $sweep, $side, $stretch);
+                        $found[] = $this->finding($study, $run, $sweep, $side, $stretch, $this->worst($study, $run, $sweep, $side, $stretch, $samples));
                     }
                 }
             } catch (Refusal $refusal) {
@@ -67,66 +72,114 @@ final class ClearanceOnCurve implements Rule
      */
     private function strikes(LandStudy $study, Run $run, Sweeps $sweep, array $here): array
     {
-        $layout = $study->project->layout;
         $samples = [];
         for ($station = $here[0]; $station <= $here[1]; $station += self::STEP) {
-            if ($run->structureAt($station)?->kind === 'tunnel') {
-                continue;
-            }
-            $throw = $sweep->at($station);
-            $railTop = $run->grade->heightAt($station) + $run->profile->railTop();
-            foreach (['left' => 1.0, 'right' => -1.0] as $side => $sign) {
-                $room = $throw[$side] + $layout->clearanceMargin;
-                $from = $run->profile->halfWidth($side === 'left');
-                // Land seldom stands in the way: look coarsely, and only where it does, closely.
-                $near = $this->firstAbove($study, $run, $station, $sign, $from, $room, 4.0 * self::OFFSET_STEP, $railTop);
-                if ($near !== null) {
-                    $close = $this->firstAbove($study, $run, $station, $sign, max($from, $near - 4.0 * self::OFFSET_STEP), $room, self::OFFSET_STEP, $railTop);
-                    $samples[$side][] = [$station, $room - ($close ?? $near)];
+            foreach (['left', 'right'] as $side) {
+                $depth = $this->depth($study, $run, $sweep, $station, $side);
+                if ($depth !== null) {
+                    $samples[$side][] = [$station, $depth];
                 }
             }
         }
-
         ksort($samples);
 
         return $samples;
     }
 
-    /** The least offset, of those a step apart and the last of all, at which the land stands over the rails. */
-    private function firstAbove(LandStudy $study, Run $run, float $station, float $sign, float $from, float $room, float $step, float $railTop): ?float
+    /** How far the land reaches into vehicle and margin at a station; null where it does not. */
+    private function depth(LandStudy $study, Run $run, Sweeps $sweep, float $station, string $side): ?float
     {
-        for ($away = $from; $away < $room; $away = $away + $step < $room || $away >= $room - self::OFFSET_STEP ? $away + $step : $room - self::OFFSET_STEP) {
-            $p = $run->alignment->beside($station, $sign * $away);
-            if ($p->x < 0.0 || $p->x > $study->section->width || $p->y < 0.0 || $p->y > $study->section->depth) {
+        if ($run->structureAt($station)?->kind === 'tunnel') {
+            return null;
+        }
+        $room = $sweep->at($station)[$side] + $study->project->layout->clearanceMargin;
+        $away = $this->firstAbove($study, $run, $station, $side === 'left' ? 1.0 : -1.0, $run->profile->halfWidth($side === 'left'), $room);
+
+        return $away === null ? null : $room - $away;
+    }
+
+    /** The least offset at which the land stands over the rails: looked for coarsely, then closed in upon. */
+    private function firstAbove(LandStudy $study, Run $run, float $station, float $sign, float $from, float $room): ?float
+    {
+        $top = $run->grade->heightAt($station) + $run->profile->railTop();
+        $clear = null;
+        for ($k = 0; $from + ($k - 1) * self::OFFSET_STEP < $room && $from < $room; $k++) {
+            $away = min($room, $from + $k * self::OFFSET_STEP);
+            $above = $this->isAbove($study, $run, $station, $sign * $away, $top);
+            if ($above === null) {
                 return null;
             }
-            if ($study->model->heightAt($p->x, $p->y) > $railTop) {
-                return $away;
+            if ($above) {
+                while ($clear !== null && $away - $clear > self::EXACT) {
+                    $middle = ($clear + $away) / 2.0;
+                    if ($this->isAbove($study, $run, $station, $sign * $middle, $top) === true) {
+                        $away = $middle;
+                    } else {
+                        $clear = $middle;
+                    }
+                }
+
+                return $away < $room ? $away : null;
             }
+            $clear = $away;
         }
 
         return null;
     }
 
-    private function finding(LandStudy $study, Run $run, Sweeps $sweep, string $side, Stretch $stretch): Finding
+    /** Null off the board. */
+    private function isAbove(LandStudy $study, Run $run, float $station, float $offset, float $top): ?bool
+    {
+        $p = $run->alignment->beside($station, $offset);
+
+        return $p->x < 0.0 || $p->x > $study->section->width || $p->y < 0.0 || $p->y > $study->section->depth ? null : $study->model->heightAt($p->x, $p->y) > $top;
+    }
+
+    /**
+     * Where in a stretch the land reaches in furthest, and how far.
+     *
+     * @param list<array{float, float}> $samples
+     * @return array{float, float} station, depth
+     */
+    private function worst(LandStudy $study, Run $run, Sweeps $sweep, string $side, Stretch $stretch, array $samples): array
+    {
+        $worst = [($stretch->from + $stretch->to) / 2.0, 0.0];
+        foreach ($samples as $sample) {
+            if ($sample[0] >= $stretch->from && $sample[0] <= $stretch->to && $sample[1] > $worst[1]) {
+                $worst = $sample;
+            }
+        }
+        [$from, $to] = [max($stretch->from, $worst[0] - self::STEP), min($stretch->to, $worst[0] + self::STEP)];
+        for ($station = $from; $station <= $to; $station += self::CLOSE) {
+            $depth = $this->depth($study, $run, $sweep, $station, $side);
+            if ($depth !== null && $depth > $worst[1]) {
+                $worst = [$station, $depth];
+            }
+        }
+
+        return $worst;
+    }
+
+    /** @param  array{float, float}  $worst station, depth */
+    private function finding(LandStudy $study, Run $run, Sweeps $sweep, string $side, Stretch $stretch, array $worst): Finding
     {
         $layout = $study->project->layout;
-        $middle = ($stretch->from + $stretch->to) / 2.0;
-        $throw = $sweep->at($middle);
+        [$station, $depth] = $worst;
+        $throw = $sweep->at($station);
         $left = $side === 'left';
-        $mark = $run->alignment->beside($middle, $left ? $throw['left'] : -$throw['right']);
+        $mark = $run->alignment->beside($station, $left ? $throw['left'] : -$throw['right']);
         $room = $left ? $throw['left'] : $throw['right'];
         $vehicle = $left ? $throw['left_by'] : $throw['right_by'];
         $margin = round($layout->clearanceMargin, 1).' mm';
+        $formula = $throw['radius'] === null ? 'half the vehicle’s width' : 'room the vehicle takes beside the centreline where the land reaches in furthest';
+        $inputs = ['station' => round($station).' mm', 'vehicle' => $vehicle->name, 'body' => round($vehicle->body).' mm', 'bogie centres' => round($vehicle->bogieCentres).' mm', 'width' => round($vehicle->width).' mm'];
         $figures = [
-            'depth' => new Figure($stretch->greatest, 'mm', 'how far the land reaches into vehicle and margin', ['margin' => $margin], decimals: 1),
-            'throw' => new Figure($room, 'mm', $throw['radius'] === null ? 'half the vehicle’s width' : 'room the vehicle takes beside the centreline here, stood on the track every 4 mm',
-                ['vehicle' => $vehicle->name, 'body' => round($vehicle->body).' mm', 'bogie centres' => round($vehicle->bogieCentres).' mm', 'width' => round($vehicle->width).' mm']
-                + ($throw['radius'] === null ? [] : ['radius' => round($throw['radius']).' mm']), decimals: 1),
-            'left_free' => new Figure($layout->clearanceMargin - $stretch->greatest, 'mm', 'margin less depth; below zero the vehicle strikes', ['margin' => $margin], decimals: 1),
+            'depth' => new Figure($depth, 'mm', 'how far the land reaches into vehicle and margin', ['margin' => $margin], decimals: 1),
+            'throw' => new Figure($room, 'mm', $formula, $inputs + ($throw['radius'] === null ? [] : ['radius' => round($throw['radius']).' mm']), decimals: 1),
+            'left_free' => new Figure($layout->clearanceMargin - $depth, 'mm', 'margin less depth; below zero the vehicle strikes', ['margin' => $margin], decimals: 1),
         ];
 
-        $strikes = $stretch->greatest >= $layout->clearanceMargin;
+        $strikes = $depth >= $layout->clearanceMargin;
 
         return new Finding(
             'clearance', $strikes ? Severity::Stop : Severity::Care, $throw['radius'] === null ? 'Clearance' : 'Clearance on a curve', $study->section->uid,

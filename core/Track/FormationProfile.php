@@ -71,6 +71,18 @@ final readonly class FormationProfile
         return $this->values['roadbed_mm'] + $this->values['sleeper_mm'] + $this->values['rail_mm'];
     }
 
+    /** Height of the roadbed over the formation, mm. */
+    public function roadbed(): float
+    {
+        return $this->values['roadbed_mm'];
+    }
+
+    /** Height of the sleepers over the roadbed, mm. */
+    public function sleeper(): float
+    {
+        return $this->values['sleeper_mm'];
+    }
+
     public function halfWidth(bool $left): float
     {
         return $this->values[$left ? 'half_width_left_mm' : 'half_width_right_mm'];

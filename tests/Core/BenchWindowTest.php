@@ -115,7 +115,7 @@ final class BenchWindowTest extends TestCase
 
     public function test_rooms_in_which_nothing_dries_are_said_plainly(): void
     {
-        $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
+        $zone = Build::zone(1, ['outline' => Build::square(100, 100, 300, 300)]);
         $coats = [Coat::of(Build::uid(20), $zone->uid, Build::recipe('pulp-plaster-stiff'), 20.0), Coat::of(Build::uid(21), $zone->uid, Build::recipe('earth-paint'))];
         $soaked = $this->make(new Works([$zone], $coats, [], [Room::of(Build::uid(60), 'Cellar', 12.0, 12.0, 100.0, 100.0)], [$this->evening(1)]), BenchRules::of());
         $this->assertCount(1, $soaked->moves);

@@ -19,6 +19,7 @@ use IdleRidge\Core\Geometry\Coverage;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Interchange\RecipeFile;
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Track\FormationProfile;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -155,8 +156,8 @@ final class CoatsTest extends TestCase
             $ballast = new Ballast($case['sleeper_length_mm'], $case['sleeper_height_mm'], $case['sleeper_width_mm'], $case['pitch_mm'], $case['shoulder_mm'], $case['batter']);
             $this->assertEqualsWithDelta($case['volume_ml'], $ballast->volume($case['length_mm']) / 1000.0, 1e-3);
         }
-        $bare = Ballast::forTrack(87.1, 1.8);
-        $this->assertEqualsWithDelta(1000.0 * 2.0 * 3.0 * 5.0 * hypot(1.0, 1.5), $bare->volume(1000.0, 3.0, 5.0) - $bare->volume(1000.0), 1e-6);
+        $bare = Ballast::forTrack(87.1, FormationProfile::from());
+        $this->assertEqualsWithDelta(1000.0 * 2.0 * 3.0 * 5.0 * hypot(1.0, 1.5), $bare->volume(1000.0, 3.0) - $bare->volume(1000.0), 1e-6);
     }
 
     public function test_hands_on_time_falls_after_the_first_area(): void

@@ -54,7 +54,7 @@ final class RulebookTest extends TestCase
 
     public function test_land_within_the_vehicles_room_and_margin(): void
     {
-        // On the straight a coach of 34 and a margin of 8 take 25 mm; a wall-like face begins half a step beyond the formation.
+        // On the straight a coach of 34 and a margin of 8 take 25 mm; a face of 0.02 is over the rails, 8.8 mm up, 0.176 mm further out.
         $run = fn (float $half): array => [Build::straight(1, 300.0, 40.0, 40.0, ['batter_cut_left' => 0.02, 'batter_cut_right' => 0.02] + Build::evenProfile($half))];
         $sheet = ['faceLimitDeg' => 89.0];
         $this->assertSame([], self::found(Build::project($run(25.0), sheet: $sheet, base: 90.0), 'clearance'));
@@ -62,7 +62,10 @@ final class RulebookTest extends TestCase
         $this->assertCount(2, $found);
         $this->assertSame(Severity::Care, $found[0]->severity);
         $this->assertSame('Clearance', $found[0]->subject);
-        $this->assertEqualsWithDelta(2.0, $found[0]->figures['depth']->value, 0.6);
+        $this->assertEqualsWithDelta(25.0 - 23.0 - 0.176, $found[0]->figures['depth']->value, 0.003);
+        foreach ([[24.83, 0], [24.81, 2]] as [$half, $count]) {
+            $this->assertCount($count, self::found(Build::project($run($half), sheet: $sheet, base: 90.0), 'clearance'), "{$half} mm");
+        }
         $struck = self::found(Build::project($run(15.0), sheet: $sheet, base: 90.0), 'clearance');
         $this->assertSame(Severity::Stop, $struck[0]->severity);
     }
@@ -79,6 +82,19 @@ final class RulebookTest extends TestCase
         $this->assertGreaterThan(200.0, (float) $found[0]->place->fromMm);
         $this->assertLessThan(300.0, (float) $found[0]->place->fromMm);
         $this->assertStringContainsString('formation', $found[0]->do);
+    }
+
+    public function test_depth_and_throw_are_of_the_worst_place_of_a_stretch(): void
+    {
+        $pieces = [['kind' => 'arc', 'radius_mm' => 1500.0, 'angle_deg' => 22.0], ['kind' => 'arc', 'radius_mm' => 480.0, 'angle_deg' => 25.0], ['kind' => 'arc', 'radius_mm' => 1500.0, 'angle_deg' => 4.0]];
+        $run = Build::run(1, 0.0, 100.0, 0.0, $pieces, 40.0, [], ['batter_cut_left' => 0.1, 'batter_cut_right' => 0.1] + Build::evenProfile(24.0));
+        $found = array_values(array_filter(self::found(Build::project([$run], sheet: ['faceLimitDeg' => 89.0], base: 90.0), 'clearance'), fn (Finding $f): bool => $f->place->side === 'left'));
+        $this->assertCount(1, $found);
+        // By the formula on 480 mm, inside: R − (√(R² − B²/4) − w/2).
+        $vehicle = Build::project()->layout->vehicles[0];
+        $throw = 480.0 - (sqrt(480.0 ** 2 - $vehicle->bogieCentres ** 2 / 4.0) - $vehicle->width / 2.0);
+        $this->assertEqualsWithDelta($throw, $found[0]->figures['throw']->value, 0.02);
+        $this->assertEqualsWithDelta($throw + 8.0 - 24.0 - 0.88, $found[0]->figures['depth']->value, 0.02);
     }
 
     public function test_a_curve_too_tight_for_the_vehicle_is_said(): void

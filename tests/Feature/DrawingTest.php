@@ -73,7 +73,7 @@ final class DrawingTest extends FeatureCase
                 $heights[] = $i < 30 ? 40.0 - 3.0 * abs($i - 15) : 0.0;
             }
         }
-        $sheet = new LandSheet(str_repeat('a', 40), 5.0, 60, 30, [], [], [], [], [], pack('g*', ...$heights));
+        $sheet = new LandSheet(str_repeat('a', 40), 5.0, 60, 30, [], [], [], [], [], pack('g*', ...$heights), [], pack('g*', ...array_fill(0, 184, 0.0)));
         $picture = imagecreatefromstring(ReliefPicture::png($sheet->grid()));
         $this->assertNotFalse($picture);
         $this->assertSame([120, 60], [imagesx($picture), imagesy($picture)]);

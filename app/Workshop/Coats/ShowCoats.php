@@ -177,12 +177,19 @@ final readonly class ShowCoats
         ];
     }
 
+    /** How ballast lies across the first of the zone's tracks; empty where there is none. */
     private function spread(CoatsPage $page, Coat $coat): string
     {
-        $layout = $page->plan->work->project->layout;
-        $middle = 100.0 * Ballast::forTrack($layout->scale->ratio, $page->plan->work->project->runsNear($page->section)[0]->profile->toArray()['sleeper_mm'] ?? 1.8)->middle($layout->gauge);
+        $project = $page->plan->work->project;
+        $tracks = array_filter($project->runsNear($page->section), fn (Run $run): bool => isset($page->areas[$coat->zone]->tracks[$run->uid]));
+        if ($tracks === []) {
+            return 'no track lies in this zone';
+        }
+        $ballast = Ballast::forTrack($project->layout->scale->ratio, reset($tracks)->profile);
+        $middle = 100.0 * $ballast->middle($project->layout->gauge, $coat->recipe->cure->referenceMm);
+        [$between, $aside] = [Length::decimal($middle, 0), Length::decimal((100.0 - $middle) / 2.0, 0)];
 
-        return sprintf('more in the middle: %s %% between the rails, %s %% to each side', Length::decimal($middle, 0), Length::decimal((100.0 - $middle) / 2.0, 0)).($coat->passes > 1 ? "; in {$coat->passes} light layers" : '');
+        return "{$between} % between the rails, {$aside} % to each side, roadbed’s slopes counted".($coat->passes > 1 ? "; in {$coat->passes} light layers" : '');
     }
 
     private function window(Coat $coat): string

@@ -39,7 +39,7 @@ final class LandDesk
     public const INTERVAL = 10.0;
 
     /** Raise when what is kept changes its form. */
-    private const VERSION = 6;
+    private const VERSION = 7;
 
     private const DAYS = 7;
 
@@ -64,7 +64,7 @@ final class LandDesk
         [$contours, $bands] = $this->lines($mesh, $cell);
         $sheet = new LandSheet(
             $hash, $cell, $study->terrain->cols, $study->terrain->rows, $study->figures(), Rulebook::check($study),
-            $study->walls, $contours, $bands, pack('g*', ...$study->terrain->heights), $study->turnouts,
+            $study->walls, $contours, $bands, pack('g*', ...$study->terrain->heights), $study->turnouts, pack('g*', ...$study->terrain->rim ?? []),
         );
         $this->store()->put('sheet-'.$hash, $sheet, 86400 * self::DAYS);
 

@@ -24,6 +24,7 @@ final readonly class LandSheet
      * @param list<array{level: float, rings: list<list<array{float, float}>>}> $bands rising; each covers what is at or above its level
      * @param list<Turnout> $turnouts
      * @param string $heights packed 32-bit floats, row by row from the front
+     * @param string $rim likewise, along the board's edges
      */
     public function __construct(
         public string $hash,
@@ -36,13 +37,16 @@ final readonly class LandSheet
         public array $contours,
         public array $bands,
         public string $heights,
-        public array $turnouts = [],
+        public array $turnouts,
+        public string $rim,
     ) {
     }
 
     /** The heights at the middles of its cells. */
     public function grid(): HeightGrid
     {
-        return HeightGrid::cells($this->cols, $this->rows, $this->cell, 0.0, 0.0, array_values(unpack('g*', $this->heights) ?: []));
+        $unpacked = fn (string $packed): array => array_values(unpack('g*', $packed) ?: []);
+
+        return HeightGrid::cells($this->cols, $this->rows, $this->cell, 0.0, 0.0, $unpacked($this->heights), $unpacked($this->rim));
     }
 }

@@ -26,7 +26,7 @@ use Psr\Clock\ClockInterface;
 final class PlanDesk
 {
     /** Raise when what is kept changes its form. */
-    private const VERSION = 5;
+    private const VERSION = 6;
 
     private const DAYS = 7;
 
