@@ -16,11 +16,13 @@ namespace App\Models;
  * @property array<string, string> $typed
  * @property array<string, list<array{float, float}>> $edges
  * @property string|null $room
+ * @property bool $runs_on
+ * @property list<array{until: string, room: string}> $stood
  */
 final class Section extends Record
 {
     protected $casts = [
         'width_mm' => 'float', 'depth_mm' => 'float', 'x_mm' => 'float', 'y_mm' => 'float',
-        'angle_deg' => 'float', 'base_mm' => 'float', 'typed' => 'array', 'edges' => 'array',
+        'angle_deg' => 'float', 'base_mm' => 'float', 'typed' => 'array', 'edges' => 'array', 'runs_on' => 'bool', 'stood' => 'array',
     ];
 }

@@ -106,7 +106,8 @@ final class LoadProject
     {
         return Section::of(
             $row->uid, $row->name, $row->width_mm, $row->depth_mm, $row->x_mm, $row->y_mm, $row->angle_deg, $row->base_mm,
-            $row->typed, self::extra($row->extra), $row->room, self::floats($row->edges),
+            $row->typed, self::extra($row->extra), $row->room, self::floats($row->edges), $row->runs_on,
+            array_map(fn (array $one): array => [WorksFile::minute($one['until'], 'stood'), $one['room']], $row->stood),
         );
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
+use IdleRidge\Core\Measure\Length;
+
 /** So much of a material is used up, waste included; `recovered` is the share of what is put on that comes off again. */
 final readonly class Amount
 {
@@ -15,6 +17,27 @@ final readonly class Amount
     public function atHand(): float
     {
         return $this->amount / (1.0 - $this->recovered);
+    }
+
+    /** @return array{string, string} what has to lie ready, or what is used up of it, as it is shown */
+    public function words(bool $ready = true): array
+    {
+        return self::shown($ready ? $this->atHand() : $this->amount, $this->unit);
+    }
+
+    /**
+     * As a person weighs it out: areas under a tenth of a square metre in cm², pieces whole, small amounts to a tenth.
+     *
+     * @return array{string, string} figure and unit
+     */
+    public static function shown(float $amount, string $unit): array
+    {
+        return match (true) {
+            $unit === 'm²' && $amount < 0.1 => [Length::decimal(1e4 * $amount, 1e4 * $amount < 10.0 ? 1 : 0), 'cm²'],
+            $unit === 'm²' => [Length::decimal($amount, 2), $unit],
+            $unit === 'pcs' => [Length::decimal(ceil($amount - 1e-6), 0), $unit],
+            default => [Length::decimal($amount, $amount < 10.0 ? 1 : 0), $unit],
+        };
     }
 
     /**

@@ -22,7 +22,7 @@ final readonly class AirLog
     private array $moments;
 
     /** @param  list<array{int, float, float}>  $readings */
-    private function __construct(public array $readings, private bool $tells = true)
+    private function __construct(public array $readings)
     {
         $this->moments = array_column($readings, 0);
     }
@@ -62,10 +62,10 @@ final readonly class AirLog
         return new self(array_values($all));
     }
 
-    /** The same readings, that say nothing of what is to come. */
-    public function past(): self
+    /** Only the readings from a moment on. */
+    public function since(int $minute): self
     {
-        return new self($this->readings, false);
+        return new self(array_values(array_filter($this->readings, fn (array $r): bool => $r[0] >= $minute)));
     }
 
     /** Only the readings of the last days before the newest. */
@@ -130,7 +130,7 @@ final readonly class AirLog
     public function usual(DateTimeZone $zone): array
     {
         $sums = [];
-        foreach ($this->tells ? $this->lately(self::DAYS)->readings : [] as [$at, $temperature, $humidity]) {
+        foreach ($this->lately(self::DAYS)->readings as [$at, $temperature, $humidity]) {
             $hour = (int) (new DateTimeImmutable('@'.$at * 60))->setTimezone($zone)->format('G');
             [$n, $c, $rh] = $sums[$hour] ?? [0, 0.0, 0.0];
             $sums[$hour] = [$n + 1, $c + $temperature, $rh + $humidity];

@@ -59,7 +59,7 @@ final class DoseTable
     {
         $whole = $this->at($to) - $this->at($from);
         $cold = 0.0;
-        for ($k = 0; $k < count($this->rate) && $this->at[$k] < $to; $k++) {
+        for ($k = Sorted::gap($this->at, $from); $k < count($this->rate) && $this->at[$k] < $to; $k++) {
             $overlap = min($to, $this->at[$k + 1]) - max($from, $this->at[$k]);
             if ($overlap > 0.0 && $this->temperature[$k] < $temperature) {
                 $cold += $overlap * $this->rate[$k];

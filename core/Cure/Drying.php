@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cure;
 
+use Closure;
 use DateTimeZone;
 
 /**
@@ -18,6 +19,11 @@ final class Drying
     /** A window that is empty as reckoned stays open so long to either side of its middle, minutes. */
     private const TOUCH = 15.0;
 
+    /** Cases that are tried for a chance, and how far out the last ones lie. */
+    private const CASES = 12;
+
+    private const LAST = 0.999;
+
     public readonly Room $room;
 
     public readonly RoomAir $air;
@@ -31,11 +37,12 @@ final class Drying
     /**
      * @param int $from nothing was laid before
      * @param list<Seen> $seen what was looked at while it dried in this room
+     * @param RoomAir|null $before of another room, until `$since`
      */
-    public function __construct(Room $room, DateTimeZone $zone, private readonly int $from, ?AirLog $log = null, private readonly array $seen = [])
+    public function __construct(Room $room, DateTimeZone $zone, private readonly int $from, ?AirLog $log = null, private readonly array $seen = [], ?RoomAir $before = null, int $since = PHP_INT_MIN)
     {
         $this->room = $room;
-        $this->air = new RoomAir($room, $zone, $log);
+        $this->air = new RoomAir($room, $zone, $log, $before, $since);
     }
 
     /**
@@ -44,10 +51,7 @@ final class Drying
      */
     public function reached(CureFigures $figures, Milestone $milestone, float $mm, float $end, float $quantile, ?Seen $own = null): float
     {
-        [$low, $high] = $own === null ? [null, null] : $this->bounds($own);
-        $learned = $this->learned($figures->id, $own?->uid);
-
-        return $this->reachedAt($figures, $milestone, $mm, $end, $low === null && $high === null ? $learned->factor($quantile) : $learned->factorWithin($quantile, $low, $high));
+        return $this->reachedAt($figures, $milestone, $mm, $end, $this->factorOf($figures, $own)($quantile));
     }
 
     /** What is known of a recipe here, but for one application. */
@@ -86,21 +90,66 @@ final class Drying
         return ($first / $best($figures->mechanism) + $then / $best(Mechanism::Evaporation)) * $this->learned($figures->id)->factor($quantile);
     }
 
-    /** Whether this air, from `$end` on, keeps a film from forming. */
-    public function spoils(CureFigures $figures, float $mm, float $end): bool
+    /** Whether this air, from `$end` on, keeps a film from forming more often than the certainty that is asked for leaves. */
+    public function spoils(CureFigures $figures, float $mm, float $end, float $certainty, ?Seen $own = null): bool
     {
-        return $this->coldShare($figures, $mm, $end) > self::SPOILING_SHARE;
+        return $this->spoilChance($figures, $mm, $end, $own) > 1.0 - $certainty + 1e-4;
     }
 
-    /** The share of the dose up to touch-dry that is gathered below the film-forming temperature. */
-    public function coldShare(CureFigures $figures, float $mm, float $end): float
+    /**
+     * In how many of all cases, 0 … 1, this air keeps a film from forming: those whose own time to touch-dry, by all that is known of the
+     * recipe here, gathers too much of its dose below the film-forming temperature.
+     */
+    public function spoilChance(CureFigures $figures, float $mm, float $end, ?Seen $own = null): float
     {
         if ($figures->filmTemperature === null) {
             return 0.0;
         }
-        $dry = $this->reachedAt($figures, isset($figures->minutes['touch_dry']) ? Milestone::TouchDry : Milestone::NextCoat, $mm, $end, 1.0);
+        $factor = $this->factorOf($figures, $own);
+        $cold = fn (float $quantile): float => $this->coldShare($figures, $mm, $end, $factor($quantile));
+        if ($this->table($figures->mechanism)->shareBelow($figures->filmTemperature, $end, $this->filmAt($figures, $mm, $end, $factor(self::LAST))) <= 0.0) {
+            return 0.0;
+        }
+        $chance = 0.0;
+        $edges = array_map(fn (int $k): float => $k / self::CASES, range(0, self::CASES));
+        $edges = [1.0 - self::LAST, ...array_slice($edges, 1, -1), self::LAST];
+        $spoilt = array_map(fn (float $q): bool => $cold($q) > self::SPOILING_SHARE, $edges);
+        for ($k = 0; $k < self::CASES; $k++) {
+            [$low, $high] = [$edges[$k], $edges[$k + 1]];
+            if ($spoilt[$k] === $spoilt[$k + 1]) {
+                $chance += $spoilt[$k] ? $high - $low : 0.0;
 
-        return $this->table($figures->mechanism)->shareBelow($figures->filmTemperature, $end, $dry);
+                continue;
+            }
+            for ($n = 0, $a = $low, $b = $high; $n < 12; $n++) {
+                $middle = ($a + $b) / 2.0;
+                [$a, $b] = ($cold($middle) > self::SPOILING_SHARE) === $spoilt[$k] ? [$middle, $b] : [$a, $middle];
+            }
+            $chance += $spoilt[$k] ? $a - $low : $high - $b;
+        }
+
+        return $chance;
+    }
+
+    /** The share of the dose up to touch-dry that is gathered below the film-forming temperature, in a case of so much longer a time. */
+    public function coldShare(CureFigures $figures, float $mm, float $end, float $factor = 1.0): float
+    {
+        return $figures->filmTemperature === null ? 0.0 : $this->table($figures->mechanism)->shareBelow($figures->filmTemperature, $end, $this->filmAt($figures, $mm, $end, $factor));
+    }
+
+    /** When a film has formed. */
+    private function filmAt(CureFigures $figures, float $mm, float $end, float $factor): float
+    {
+        return $this->reachedAt($figures, isset($figures->minutes['touch_dry']) ? Milestone::TouchDry : Milestone::NextCoat, $mm, $end, $factor);
+    }
+
+    /** @return Closure(float): float quantile → factor, by what is known of a recipe here and of one application itself */
+    private function factorOf(CureFigures $figures, ?Seen $own): Closure
+    {
+        [$low, $high] = $own === null ? [null, null] : $this->bounds($own);
+        $learned = $this->learned($figures->id, $own?->uid);
+
+        return fn (float $quantile): float => $low === null && $high === null ? $learned->factor($quantile) : $learned->factorWithin($quantile, $low, $high);
     }
 
     private function reachedAt(CureFigures $figures, Milestone $milestone, float $mm, float $end, float $factor): float

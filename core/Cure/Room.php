@@ -10,10 +10,13 @@ use IdleRidge\Core\Measure\Refusal;
 
 /**
  * A place where sections stand and dry: its air by day and by night, the minutes of the day (local time) at which day
- * begins and ends, its size (m³), how often an hour its air changes, and the address of a logger in it.
+ * begins and ends, its size (m³), how often an hour its air changes, and the address of a logger in it. What is set holds from
+ * a moment on; before it the room was as it `was` set then.
  */
 final readonly class Room
 {
+    private const MOST_CHANGES = 60;
+
     /** @param  array<string, mixed>  $extra */
     private function __construct(
         public string $uid,
@@ -26,6 +29,8 @@ final readonly class Room
         public float $volume,
         public float $airChanges,
         public string $logger,
+        public ?self $was = null,
+        public ?int $since = null,
     ) {
     }
 
@@ -39,7 +44,7 @@ final readonly class Room
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new Refusal('A room needs a name of 1 to 80 characters.', 'name');
         }
-        $air = fn (string $when, float $c, float $rh): Climate => self::air($when, $c, $rh, $airflow);
+        $air = fn (string $when, float $c, float $rh): Climate => self::climate($when, $c, $rh, $airflow);
         Refusal::unlessBetween($dayFrom, 0, 1439, 'The beginning of day', 'min', 'day_from');
         if ($dayTo <= $dayFrom || $dayTo > 1440) {
             throw new Refusal('The day must end after it begins, by midnight.', 'day_to');
@@ -60,9 +65,63 @@ final readonly class Room
         return self::of($uid, $name, 20.0, 20.0, 50.0, 50.0);
     }
 
+    /**
+     * This room as it is set from a moment on, after another setting that held until then. What did not stand a minute is forgotten, and so
+     * is what was set more than so many changes ago.
+     */
+    public function after(self $was, int $since): self
+    {
+        if ($was->air() === $this->air()) {
+            return $this->with($was->was, $was->since);
+        }
+        $earlier = $was->since !== null && $was->since >= $since ? $was->was : $was;
+        if ($earlier === null || $earlier->air() === $this->air()) {
+            return $earlier === null ? $this : $this->with($earlier->was, $earlier->since);
+        }
+
+        return $this->with($earlier->lately(self::MOST_CHANGES), $since);
+    }
+
+    /** How it was set at a moment, minutes of Unix time. */
+    public function settingAt(int $minute): self
+    {
+        return $this->was !== null && $minute < $this->since ? $this->was->settingAt($minute) : $this;
+    }
+
+    /** The first moment after this one from which it was set otherwise. */
+    public function nextSetting(int $minute): int
+    {
+        return $this->was !== null && $minute < $this->since ? min((int) $this->since, $this->was->nextSetting($minute)) : PHP_INT_MAX;
+    }
+
+    /** Since when it has had its temperature and humidity, whatever moved the air; null for always. */
+    public function airSince(): ?int
+    {
+        return $this->was !== null && array_slice($this->was->air(), 0, 6) === array_slice($this->air(), 0, 6) ? $this->was->airSince() : $this->since;
+    }
+
+    private function with(?self $was, ?int $since): self
+    {
+        return new self(...['was' => $was, 'since' => $was === null ? null : $since] + get_object_vars($this));
+    }
+
+    private function lately(int $changes): self
+    {
+        return $this->was === null ? $this : $this->with($changes > 1 ? $this->was->lately($changes - 1) : null, $this->since);
+    }
+
+    /** @return list<float|int> */
+    private function air(): array
+    {
+        return [$this->day->temperature, $this->day->humidity, $this->night->temperature, $this->night->humidity, $this->dayFrom, $this->dayTo, $this->day->airflow];
+    }
+
     /** The air at a moment, minutes of Unix time. */
     public function at(int $minute, DateTimeZone $zone): Climate
     {
+        if ($this->was !== null && $minute < $this->since) {
+            return $this->was->at($minute, $zone);
+        }
         $local = self::local($minute, $zone);
 
         return $local >= $this->dayFrom && $local < $this->dayTo ? $this->day : $this->night;
@@ -71,6 +130,9 @@ final readonly class Room
     /** The first minute after this one at which day or night begins. */
     public function nextChange(int $minute, DateTimeZone $zone): int
     {
+        if ($this->was !== null && $minute < $this->since) {
+            return min($this->since, $this->was->nextChange($minute, $zone));
+        }
         $local = self::local($minute, $zone);
         $wait = match (true) {
             $local < $this->dayFrom => $this->dayFrom - $local,
@@ -81,7 +143,7 @@ final readonly class Room
         return $minute + $wait;
     }
 
-    private static function air(string $when, float $c, float $rh, float $airflow): Climate
+    private static function climate(string $when, float $c, float $rh, float $airflow): Climate
     {
         try {
             return Climate::of($c, $rh, $airflow);

@@ -16,30 +16,43 @@ final class RoomAir
     /** @var array<int, array{float, float}> */
     private readonly array $usual;
 
-    public function __construct(public readonly Room $room, private readonly DateTimeZone $zone, private readonly ?AirLog $log = null)
+    /**
+     * @param self|null $before the air of another room in which things stood until `$since`
+     */
+    public function __construct(public readonly Room $room, private readonly DateTimeZone $zone, private readonly ?AirLog $log = null, private readonly ?self $before = null, private readonly int $since = PHP_INT_MIN)
     {
-        $this->usual = $log?->usual($zone) ?? [];
+        // What was read before the room was set otherwise says nothing of what is to come.
+        $this->usual = $log?->since($room->airSince() ?? PHP_INT_MIN)->usual($zone) ?? [];
     }
 
     public function at(int $minute): Climate
     {
+        if ($this->before !== null && $minute < $this->since) {
+            return $this->before->at($minute);
+        }
+        $airflow = $this->room->settingAt($minute)->day->airflow;
         $read = $this->log?->at($minute);
         if ($read !== null) {
-            return Climate::of($read[0], $read[1], $this->room->day->airflow);
+            return Climate::of($read[0], $read[1], $airflow);
         }
-        $usual = $this->usual === [] ? null : ($this->usual[$this->hour($minute)] ?? null);
+        $usual = $this->usual === [] || $minute < ($this->room->airSince() ?? PHP_INT_MIN) ? null : ($this->usual[$this->hour($minute)] ?? null);
 
-        return $usual === null ? $this->room->at($minute, $this->zone) : Climate::of($usual[0], $usual[1], $this->room->day->airflow);
+        return $usual === null ? $this->room->at($minute, $this->zone) : Climate::of($usual[0], $usual[1], $airflow);
     }
 
     /** The first minute after this one at which the air may be another. */
     public function nextChange(int $minute): int
     {
+        if ($this->before !== null && $minute < $this->since) {
+            return min($this->since, $this->before->nextChange($minute));
+        }
+        $setting = $this->room->settingAt($minute);
+        $until = $setting === $this->room ? PHP_INT_MAX : $this->room->nextSetting($minute);
         $read = $this->log?->at($minute);
         if ($read !== null) {
-            return $read[2];
+            return min($read[2], $until);
         }
-        $next = $this->room->nextChange($minute, $this->zone);
+        $next = min($until, $this->room->nextChange($minute, $this->zone));
         if ($this->usual !== []) {
             $next = min($next, $minute + 60 - (int) (new DateTimeImmutable('@'.$minute * 60))->setTimezone($this->zone)->format('i'));
         }

@@ -115,7 +115,8 @@ final class RidgeReader
     {
         return Section::of(
             $this->uid($r), $r->text('name'), $r->number('width_mm'), $r->number('depth_mm'),
-            $r->number('x_mm'), $r->number('y_mm'), $r->number('angle_deg'), $r->number('base_mm'), $r->texts('typed'), room: $r->has('room') ? $r->text('room') : null, edges: $r->has('edges') ? $this->edges($r->record('edges')) : [], extra: $r->extra(),
+            $r->number('x_mm'), $r->number('y_mm'), $r->number('angle_deg'), $r->number('base_mm'), $r->texts('typed'), room: $r->has('room') ? $r->text('room') : null, edges: $r->has('edges') ? $this->edges($r->record('edges')) : [],
+            runsOn: $r->has('runs_on') && $r->flag('runs_on'), stood: $r->has('stood') ? WorksFile::stood($r->records('stood')) : [], extra: $r->extra(),
         );
     }
 

@@ -14,6 +14,9 @@ final class RidgeVersions
         if ($file instanceof stdClass && ($file->version ?? null) === 1) {
             self::toSecond($file);
         }
+        if ($file instanceof stdClass && ($file->version ?? null) === 2) {
+            self::toThird($file);
+        }
 
         return $file;
     }
@@ -31,5 +34,21 @@ final class RidgeVersions
             unset($layout->vehicle);
         }
         $file->version = 2;
+    }
+
+    /** A pass of ballast is as thick as it is told, where passes shared one bed; the land of all boards ran on. */
+    private static function toThird(stdClass $file): void
+    {
+        foreach (is_array($file->coats ?? null) ? $file->coats : [] as $coat) {
+            if ($coat instanceof stdClass && is_string($coat->recipe ?? null) && str_ends_with($coat->recipe, '-ballast') && is_numeric($coat->passes ?? null) && $coat->passes > 1 && is_numeric($coat->mm ?? null)) {
+                $coat->mm /= $coat->passes;
+            }
+        }
+        foreach (is_array($file->sections ?? null) ? $file->sections : [] as $section) {
+            if ($section instanceof stdClass) {
+                $section->runs_on = true;
+            }
+        }
+        $file->version = 3;
     }
 }

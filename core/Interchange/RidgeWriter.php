@@ -17,7 +17,7 @@ final class RidgeWriter
 {
     public const FORMAT = 'idle-ridge/layout';
 
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     /** @param  string  $date ISO 8601, when the file was written */
     public static function write(Project $project, string $date): string
@@ -83,7 +83,9 @@ final class RidgeWriter
             'angle_deg' => $section->placement->angleDeg,
             'base_mm' => $section->base,
             'typed' => (object) $section->typed,
-        ] + ($section->room === null ? [] : ['room' => $section->room]) + ($section->edges === [] ? [] : ['edges' => array_map(self::edge(...), $section->edges)]) + $section->extra;
+        ] + ($section->room === null ? [] : ['room' => $section->room])
+            + ($section->edges === [] ? [] : ['edges' => array_map(self::edge(...), $section->edges)]) + ($section->runsOn ? ['runs_on' => true] : [])
+            + ($section->stood === [] ? [] : ['stood' => WorksFile::fromStood($section->stood)]) + $section->extra;
     }
 
     /**

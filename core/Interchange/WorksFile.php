@@ -105,7 +105,49 @@ final class WorksFile
 
     public static function room(Record $r, string $uid): Room
     {
-        return Room::of($uid, $r->text('name'), $r->number('day_c'), $r->number('night_c'), $r->number('day_rh'), $r->number('night_rh'), $r->number('airflow'), self::clock($r, 'day_from'), self::clock($r, 'day_to'), volume: $r->number('volume_m3', 30.0), airChanges: $r->number('air_changes', 0.5), logger: $r->text('logger', ''), extra: $r->extra());
+        $name = $r->text('name');
+        [$volume, $changes, $logger] = [$r->number('volume_m3', 30.0), $r->number('air_changes', 0.5), $r->text('logger', '')];
+        $set = fn (Record $one, bool $own): Room => Room::of(
+            $uid, $name, $one->number('day_c'), $one->number('night_c'), $one->number('day_rh'), $one->number('night_rh'), $one->number('airflow'),
+            self::clock($one, 'day_from'), self::clock($one, 'day_to'), $own ? $one->extra() : [], $volume, $changes, $logger,
+        );
+        $was = $since = null;
+        foreach ($r->has('before') ? $r->records('before') : [] as $one) {
+            $until = self::moment($one, 'until');
+            if ($since !== null && $until <= $since) {
+                throw new Refusal('Earlier settings stand in order.', $one->at('until'));
+            }
+            $earlier = $one->within(fn (): Room => $set($one, false));
+            $one->close();
+            [$was, $since] = [$was === null ? $earlier : $earlier->after($was, $since), $until];
+        }
+        $room = $set($r, true);
+
+        return $was === null ? $room : $room->after($was, $since);
+    }
+
+    /**
+     * @param list<Record> $records
+     * @return list<array{int, string}>
+     */
+    public static function stood(array $records): array
+    {
+        $out = [];
+        foreach ($records as $r) {
+            $out[] = [self::moment($r, 'until'), $r->text('room')];
+            $r->close();
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param list<array{int, string}> $stood
+     * @return list<array{until: string, room: string}>
+     */
+    public static function fromStood(array $stood): array
+    {
+        return array_map(fn (array $one): array => ['until' => self::iso($one[0]), 'room' => $one[1]], $stood);
     }
 
     public static function benchTime(Record $r, string $uid): BenchTime
@@ -167,7 +209,19 @@ final class WorksFile
         return [
             'uid' => $r->uid, 'name' => $r->name, 'day_c' => $r->day->temperature, 'night_c' => $r->night->temperature, 'day_rh' => $r->day->humidity, 'night_rh' => $r->night->humidity,
             'airflow' => $r->day->airflow, 'day_from' => BenchTime::clock($r->dayFrom), 'day_to' => BenchTime::clock($r->dayTo), 'volume_m3' => $r->volume, 'air_changes' => $r->airChanges,
-        ] + ($r->logger === '' ? [] : ['logger' => $r->logger]) + $r->extra;
+        ] + ($r->was === null ? [] : ['before' => self::settings($r)]) + ($r->logger === '' ? [] : ['logger' => $r->logger]) + $r->extra;
+    }
+
+    /** @return list<array<string, mixed>> how a room was set before, the earliest first */
+    private static function settings(Room $r): array
+    {
+        $out = [];
+        for ($was = $r->was, $until = $r->since; $was !== null; [$was, $until] = [$was->was, $was->since]) {
+            $set = array_intersect_key(self::fromRoom($was), array_flip(['day_c', 'night_c', 'day_rh', 'night_rh', 'airflow', 'day_from', 'day_to']));
+            array_unshift($out, ['until' => self::iso((int) $until)] + $set);
+        }
+
+        return $out;
     }
 
     /** @return array<string, mixed> */

@@ -22,6 +22,9 @@ final readonly class Ground
     /** @var list<Pad> */
     public array $pads;
 
+    /** @var list<Heap> */
+    public array $heaps;
+
     /** @var list<array{float, float, float, float}> where each shape can reach */
     private array $boxes;
 
@@ -31,6 +34,7 @@ final readonly class Ground
         $this->basins = array_values(array_filter($shapes, fn (Shape $shape): bool => $shape instanceof Basin));
         $this->streams = array_values(array_filter($shapes, fn (Shape $shape): bool => $shape instanceof Stream));
         $this->pads = array_values(array_filter($shapes, fn (Shape $shape): bool => $shape instanceof Pad));
+        $this->heaps = array_values(array_filter($shapes, fn (Shape $shape): bool => $shape instanceof Heap));
         $this->boxes = $shapes === [] ? [] : $this->boxes(min($lattice->heights), max($lattice->heights));
     }
 
@@ -47,6 +51,8 @@ final readonly class Ground
             $boxes[] = $shape->reach($lowest, $highest);
             if ($shape instanceof Pad) {
                 [$lowest, $highest] = [min($lowest, $shape->level), max($highest, $shape->level)];
+            } elseif ($shape instanceof Heap) {
+                $highest = max($highest, ...array_map(fn (Spot $p): float => $p->z, $shape->crest));
             } elseif ($shape instanceof Roughness) {
                 [$lowest, $highest] = [$lowest - $shape->height, $highest + $shape->height];
             }
@@ -61,13 +67,20 @@ final readonly class Ground
         return new self($this->lattice, $this->placement, [...$this->shapes, $shape]);
     }
 
-    /** Height in mm at a place in section coordinates. */
-    public function at(float $x, float $y): float
+    /**
+     * Height in mm at a place in section coordinates.
+     *
+     * @param Shape|null $before only of what is made before this
+     */
+    public function at(float $x, float $y, ?Shape $before = null): float
     {
         $p = $this->placement->toLayout(new Point($x, $y));
 
         $ground = $this->lattice->at($p->x, $p->y);
         foreach ($this->shapes as $k => $shape) {
+            if ($shape === $before) {
+                break;
+            }
             [$x1, $y1, $x2, $y2] = $this->boxes[$k];
             if ($x >= $x1 && $x <= $x2 && $y >= $y1 && $y <= $y2) {
                 $ground = $shape->shape($x, $y, $ground);

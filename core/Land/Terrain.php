@@ -116,7 +116,7 @@ final readonly class Terrain
     }
 
     /** Plan area of a cell; the last along the far edges go on to the board's end. */
-    private function cellArea(int $p): float
+    public function cellArea(int $p): float
     {
         [$i, $j] = [$p % $this->cols, intdiv($p, $this->cols)];
         $dx = $i === $this->cols - 1 ? $this->width - $i * $this->cell : $this->cell;

@@ -132,7 +132,8 @@ final readonly class BenchPlan
     }
 
     /**
-     * Minutes of what is left of a session that no move takes, one pair of hands counted.
+     * Minutes of what is left of a session that no move takes, one pair of hands counted. What was begun before it takes nothing from it
+     * but what it goes on into it.
      *
      * @param array{int, int, int} $session
      */
@@ -140,7 +141,7 @@ final readonly class BenchPlan
     {
         $current = $this->work->current();
         $from = max($session[0], $this->work->now, $current === null ? 0 : $this->work->endOf($current));
-        $taken = Placed::sum($this->within($session[0], $session[1]));
+        $taken = Placed::sum($this->within($from, $session[1]));
 
         return max(0, $session[1] - $from - $taken);
     }
@@ -170,13 +171,30 @@ final readonly class BenchPlan
      */
     public function late(): array
     {
-        $late = [];
+        return array_map(fn (int $slack): int => max(0, -$slack), $this->slack());
+    }
+
+    /** By how many minutes the latest board of all is too late; 0 where none is. */
+    public function latest(): int
+    {
+        return max([0, ...array_values($this->late())]);
+    }
+
+    /**
+     * How many minutes before their dates sections have come as far as they have to, as surely as is asked; negative for those that are too
+     * late. Sections without a date are left out; those on which nothing is to come have all the time from now on.
+     *
+     * @return array<string, int> section uid → minutes
+     */
+    public function slack(): array
+    {
+        $slack = [];
         foreach ($this->work->project->sections as $section) {
             $due = $this->work->dueOf($section);
             if ($due === null) {
                 continue;
             }
-            $last = $due[0];
+            $last = min($this->work->now, $due[0]);
             foreach ($this->moves as $placed) {
                 if ($placed->move->section->uid === $section->uid) {
                     $last = max($last, $this->comesTo($placed, $due[1]));
@@ -187,10 +205,10 @@ final readonly class BenchPlan
                     $last = max($last, (int) ceil($this->work->reached($laid, self::through($laid->recipe->cure->minutes), $this->work->certainty())));
                 }
             }
-            $late[$section->uid] = $last - $due[0];
+            $slack[$section->uid] = $due[0] - $last;
         }
 
-        return $late;
+        return $slack;
     }
 
     /** When a planned move is worked, shown or fit to travel. */
@@ -254,6 +272,21 @@ final readonly class BenchPlan
         }
 
         return $chain;
+    }
+
+    /** What is said where a move comes after the while in which it had to follow another; null where it comes in time. */
+    public function afterItsWindow(Placed $placed): ?string
+    {
+        $at = $this->at();
+        foreach ($this->work->bases[$placed->move->id] as $base) {
+            $under = $base->under;
+            [$start, $end] = $under instanceof Laid ? [$under->startedAt, $this->work->endOf($under)] : ($at[$under->id] ?? [null, null]);
+            if ($base->window !== null && $start !== null && $placed->start > $this->work->windowOf($base, $placed->move->section->uid)->latest($start, $end)) {
+                return $base->window->missed === '' ? 'Try it with care.' : $base->window->missed;
+            }
+        }
+
+        return null;
     }
 
     /** @param  array<string, float>  $minutes */

@@ -17,6 +17,7 @@ use IdleRidge\Core\Coats\Window;
 use IdleRidge\Core\Cure\Drying;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Cure\RoomAir;
 use IdleRidge\Core\Cure\Seen;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Project\Project;
@@ -49,6 +50,9 @@ final class BenchWork
     /** @var list<array{int, int, int}> from, to, hands */
     public readonly array $sessions;
 
+    /** The longest session that was set, minutes; 0 where there is none. */
+    private readonly int $longest;
+
     /** @var array<string, Drying> */
     private array $drying = [];
 
@@ -61,7 +65,8 @@ final class BenchWork
     public function __construct(public readonly Project $project, public readonly array $surveys, public readonly int $now)
     {
         $this->zone = new DateTimeZone($project->layout->zone);
-        $this->sessions = BenchTime::sessions($project->works->times, $this->zone, $now, self::DAYS);
+        $sessions = BenchTime::sessions($project->works->times, $this->zone, $now, self::DAYS);
+        $this->longest = max([0, ...array_map(fn (array $s): int => $s[1] - $s[0], $sessions)]);
         $cutter = $this->cutter();
         $moves = $bases = [];
         foreach ($project->sections as $section) {
@@ -75,14 +80,13 @@ final class BenchWork
         }
         $this->moves = $moves;
         $this->bases = $bases;
+        $this->sessions = $this->withStays($sessions);
     }
 
     /** Cuts coats into what is done in one go, in the sessions and rooms there are. */
     public function cutter(): Cutter
     {
-        $longest = max([0, ...array_map(fn (array $s): int => $s[1] - $s[0], $this->sessions)]);
-
-        return new Cutter($this->project, $longest === 0 ? self::EVENING : $longest, $this->workable(...));
+        return new Cutter($this->project, $this->longest === 0 ? self::EVENING : $this->longest, $this->workable(...));
     }
 
     /** Minutes for which a coat can surely be worked on a section: in the quickest air of its room, with what was learned there. */
@@ -93,9 +97,34 @@ final class BenchWork
         return isset($cure->minutes[Milestone::WorkableUntil->value]) ? $this->drying($section)->least($cure, Milestone::WorkableUntil, $coat->mm, 1.0 - $this->certainty()) : INF;
     }
 
+    /** The air that what was laid on a section has had: that of its room, and of those it stood in before. */
     public function drying(Section $section): Drying
     {
-        return $this->dryingIn($this->project->works->room($section));
+        $room = $this->project->works->room($section);
+        $from = $this->earliest();
+        $stood = array_filter($section->stood, fn (array $one): bool => $one[0] > $from);
+        if ($stood === []) {
+            return $this->dryingIn($room);
+        }
+
+        return $this->drying["{$room->uid}|{$section->uid}"] ??= new Drying($room, $this->zone, $from, $this->project->works->logs[$room->uid] ?? null, $this->watchedIn($room), $this->airBefore($stood), max(array_column($stood, 0)));
+    }
+
+    /**
+     * @param array<array-key, array{int, string}> $stood until when in which room
+     */
+    private function airBefore(array $stood): ?RoomAir
+    {
+        $air = null;
+        $since = PHP_INT_MIN;
+        $rooms = array_column(array_map(fn (Room $r): array => [$r->uid, $r], $this->project->works->rooms), 1, 0);
+        foreach ($stood as [$until, $uid]) {
+            // A room that is no more is taken as any.
+            $air = new RoomAir($rooms[$uid] ?? Room::standard($uid), $this->zone, $this->project->works->logs[$uid] ?? null, $air, $since);
+            $since = $until;
+        }
+
+        return $air;
     }
 
     public function dryingIn(Room $room): Drying
@@ -212,6 +241,57 @@ final class BenchWork
     public function zone(): DateTimeZone
     {
         return $this->zone;
+    }
+
+    /**
+     * Whoever laid something that has to be followed within a while stays for it: where no session has room in what is left of that while,
+     * the bench is lit as long as the follower takes.
+     *
+     * @param list<array{int, int, int}> $sessions
+     * @return list<array{int, int, int}>
+     */
+    private function withStays(array $sessions): array
+    {
+        foreach ($this->bases as $id => $bases) {
+            foreach ($bases as $base) {
+                if ($base->window === null || $base->window->again !== null || ! $base->under instanceof Laid) {
+                    continue;
+                }
+                $gap = $this->windowOf($base, $base->under->section);
+                $end = $this->endOf($base->under);
+                $minutes = $this->moves[$id]->minutes;
+                [$from, $latest] = [max($this->now, $end, $gap->earliest($end)), $gap->latest($base->under->startedAt, $end)];
+                $fits = array_filter($sessions, fn (array $s): bool => max($s[0], $from) <= min($latest, $s[1] - $minutes));
+                if ($from <= $latest && $fits === []) {
+                    $sessions = self::staying($sessions, $from, $from + $minutes);
+                }
+            }
+        }
+
+        return $sessions;
+    }
+
+    /**
+     * @param list<array{int, int, int}> $sessions
+     * @return list<array{int, int, int}> with one more, or one that goes on longer
+     */
+    private static function staying(array $sessions, int $from, int $to): array
+    {
+        $out = [];
+        $stays = false;
+        foreach ($sessions as [$begin, $end, $hands]) {
+            if ($begin <= $from && $end > $from) {
+                [$out[], $stays] = [[$begin, max($end, $to), $hands], true];
+            } elseif ($end > $to || $end <= $from) {
+                $out[] = [$begin > $from ? max($begin, $to) : $begin, $end, $hands];
+            }
+        }
+        if (! $stays) {
+            $out[] = [$from, $to, 1];
+        }
+        usort($out, fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return $out;
     }
 
     /** @return list<Seen> */

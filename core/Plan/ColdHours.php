@@ -37,7 +37,7 @@ final class ColdHours
             $open = $last = null;
             $end = $to - $minutes;
             for ($start = $from; $start <= $end; $start = $start === $end ? $end + 1 : min($end, $start + $this->step)) {
-                $spoils = $drying->spoils($move->coat->recipe->cure, $move->coat->mm, $start + $minutes + $this->zero);
+                $spoils = $drying->spoils($move->coat->recipe->cure, $move->coat->mm, $start + $minutes + $this->zero, $this->work->certainty());
                 if (! $spoils) {
                     $open ??= $start;
                     $last = $start;

@@ -8,7 +8,6 @@ use DateTimeZone;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\School;
-use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Measure\Refusal;
@@ -19,11 +18,11 @@ use IdleRidge\Core\Schedule\BenchTime;
 final class WhatIf
 {
     /**
-     * A room that is held at a temperature at least; the water in its air stays, so the air gets drier.
+     * A room that is held at a temperature at least from a moment on; the water in its air stays, so the air gets drier.
      *
      * @throws Refusal when there is no such room
      */
-    public static function warmer(Project $project, string $uid, float $celsius): Project
+    public static function warmer(Project $project, string $uid, float $celsius, int $from): Project
     {
         Refusal::unlessBetween($celsius, 5.0, 35.0, 'The temperature', '°C', 'heater');
         $heat = function (Climate $air) use ($celsius): Climate {
@@ -32,17 +31,20 @@ final class WhatIf
             return Climate::of($warm->temperature, min(100.0, $air->humidity * $air->saturation() / $warm->saturation()), $air->airflow);
         };
 
-        return self::withRoom($project, $uid, function (Room $room) use ($project, $heat): Room {
+        return self::withRoom($project, $uid, $from, function (Room $room) use ($project, $heat): Room {
             [$day, $night] = array_map($heat, self::asRead($project, $room));
 
             return Room::of($room->uid, $room->name, $day->temperature, $night->temperature, $day->humidity, $night->humidity, $room->day->airflow, $room->dayFrom, $room->dayTo, $room->extra, $room->volume, $room->airChanges, $room->logger);
         });
     }
 
-    /** Air that moves otherwise in a room. */
-    public static function airflow(Project $project, string $uid, float $airflow): Project
+    /** Air that moves otherwise in a room from a moment on. */
+    public static function airflow(Project $project, string $uid, float $airflow, int $from): Project
     {
-        return self::withRoom($project, $uid, fn (Room $room): Room => Room::of($room->uid, $room->name, $room->day->temperature, $room->night->temperature, $room->day->humidity, $room->night->humidity, $airflow, $room->dayFrom, $room->dayTo, $room->extra, $room->volume, $room->airChanges, $room->logger), false);
+        return self::withRoom($project, $uid, $from, fn (Room $room): Room => Room::of(
+            $room->uid, $room->name, $room->day->temperature, $room->night->temperature, $room->day->humidity, $room->night->humidity, $airflow,
+            $room->dayFrom, $room->dayTo, $room->extra, $room->volume, $room->airChanges, $room->logger,
+        ));
     }
 
     public static function session(Project $project, BenchTime $time): Project
@@ -114,19 +116,15 @@ final class WhatIf
         return [$mean(true), $mean(false)];
     }
 
-    /**
-     * @param callable(Room): Room $change
-     * @param bool $forget what was read no longer says what is to come
-     */
-    private static function withRoom(Project $project, string $uid, callable $change, bool $forget = true): Project
+    /** @param  callable(Room): Room  $change */
+    private static function withRoom(Project $project, string $uid, int $from, callable $change): Project
     {
         $works = $project->works;
         $rooms = $works->rooms === [] ? [Room::standard($uid)] : $works->rooms;
         if (! in_array($uid, array_map(fn (Room $r): string => $r->uid, $rooms), true)) {
             throw new Refusal('There is no such room.', 'room');
         }
-        $logs = array_map(fn (AirLog $log, string $room): AirLog => $forget && $room === $uid ? $log->past() : $log, $works->logs, array_map('strval', array_keys($works->logs)));
 
-        return $project->working($works->with(['rooms' => array_map(fn (Room $r): Room => $r->uid === $uid ? $change($r) : $r, $rooms), 'logs' => array_combine(array_keys($works->logs), $logs)]));
+        return $project->working($works->with(['rooms' => array_map(fn (Room $r): Room => $r->uid === $uid ? $change($r)->after($r, $from) : $r, $rooms)]));
     }
 }

@@ -299,7 +299,7 @@ final class Why
     private function isCold(Move $move, int $start): bool
     {
         return $start >= $this->work->now && $this->sessionOf($start) !== null
-            && $this->work->drying($move->section)->spoils($move->coat->recipe->cure, $move->coat->mm, $start + $move->minutes);
+            && $this->work->drying($move->section)->spoils($move->coat->recipe->cure, $move->coat->mm, $start + $move->minutes, $this->work->certainty());
     }
 
     private function coldWords(Move $move): string

@@ -11,7 +11,8 @@ use IdleRidge\Core\Measure\Refusal;
 
 /**
  * Something that makes the land, points in layout coordinates with heights, mm. A spot height is one point; ridge and
- * hollow are lines of heights. Water and pads are rings, counter-clockwise and all at one level; a stream is a line from
+ * hollow are lines of heights. With a foot, of a width or a slope to each side, a spot is a heap and a ridge one drawn out, which
+ * stand on what lies there instead of shaping it. Water and pads are rings, counter-clockwise and all at one level; a stream is a line from
  * source to mouth and roughness a ring, whose heights count for nothing: they follow the ground.
  */
 final readonly class LandFeature
@@ -21,8 +22,12 @@ final readonly class LandFeature
     /** Those that are made of the ground once it goes through spots and lines, in this order. */
     public const SHAPES = ['rough', 'pad', 'stream', 'water'];
 
+    private const FOOT = ['foot_mm' => [0.0, 0.0, 2000.0, 'The foot'], 'foot_deg' => [0.0, 0.0, 85.0, 'The slope of the foot']];
+
     /** kind → figure → starting value, least, most, what it is */
     public const FIGURES = [
+        'spot' => self::FOOT,
+        'ridge' => self::FOOT,
         'water' => ['depth_mm' => [12.0, 0.5, 500.0, 'The depth'], 'shore_mm' => [40.0, 1.0, 2000.0, 'The shore']],
         'pad' => ['batter' => [1.5, 0.02, 20.0, 'The slope around it']],
         'stream' => ['width_mm' => [18.0, 2.0, 500.0, 'The width'], 'depth_mm' => [3.0, 0.2, 100.0, 'The depth'], 'below_mm' => [2.0, 0.0, 100.0, 'The way down to the water']],
@@ -80,6 +85,11 @@ final readonly class LandFeature
             $taken[$key] = Refusal::unlessBetween($figures[$key] ?? $start, $least, $most, $word, str_ends_with($key, '_mm') ? 'mm' : '', $key);
         }
 
+        if (($taken['foot_deg'] ?? 0.0) > 0.0) {
+            Refusal::unlessBetween($taken['foot_deg'], 5.0, 85.0, 'The slope of the foot', '°', 'foot_deg');
+        }
+        $taken = array_filter($taken, fn (float $value, string $key): bool => $value !== 0.0 || ! isset(self::FOOT[$key]), ARRAY_FILTER_USE_BOTH);
+
         return new self($uid, $kind, trim($name), $points, $extra, $taken);
     }
 
@@ -91,6 +101,18 @@ final readonly class LandFeature
     public function at(array $points): self
     {
         return self::of($this->uid, $this->kind, $points, $this->name, $this->extra, $this->figures);
+    }
+
+    /** Whether it stands on the ground as a heap does. */
+    public function hasFoot(): bool
+    {
+        return isset($this->figures['foot_mm']) || isset($this->figures['foot_deg']);
+    }
+
+    /** Whether it is made of the ground once that is there, rather than making it. */
+    public function isShape(): bool
+    {
+        return in_array($this->kind, self::SHAPES, true) || $this->hasFoot();
     }
 
     /** @return non-empty-list<array{float, float}> its points in plan */

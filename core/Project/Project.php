@@ -12,6 +12,7 @@ use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Land\Ground;
 use IdleRidge\Core\Land\GroundProblem;
+use IdleRidge\Core\Land\Heap;
 use IdleRidge\Core\Land\HeightLine;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Lattice;
@@ -83,7 +84,7 @@ final readonly class Project
                 $spots = [];
                 $index = [];
                 foreach ($features as $k => $feature) {
-                    if ($feature->kind === 'spot') {
+                    if ($feature->kind === 'spot' && ! $feature->isShape()) {
                         $spots[] = $feature->points[0];
                         $index[] = $k;
                     }
@@ -130,14 +131,18 @@ final readonly class Project
     }
 
     /**
-     * The boards that hang together with this one, itself included: they share one natural ground.
+     * The boards that hang together with this one, itself included: they share one natural ground. A board that is held at its top lies
+     * level by itself.
      *
      * @return list<Section>
      */
     public function joinedWith(Section $section): array
     {
         $group = [$section];
-        $rest = array_filter($this->sections, fn (Section $s): bool => $s->uid !== $section->uid);
+        if ($this->isHeld($section)) {
+            return $group;
+        }
+        $rest = array_filter($this->sections, fn (Section $s): bool => $s->uid !== $section->uid && ! $this->isHeld($s));
         for ($k = 0; $k < count($group); $k++) {
             foreach ($rest as $key => $other) {
                 if ($group[$k]->touches($other)) {
@@ -166,12 +171,37 @@ final readonly class Project
     {
         $group = $this->joinedWith($section);
         foreach ($this->features as $feature) {
-            if (! in_array($feature->kind, LandFeature::SHAPES, true) && $this->liesOn($feature, $group)) {
+            if (! in_array($feature->kind, LandFeature::SHAPES, true) && self::liesOn($feature, $group)) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /**
+     * Whether a board lies level at its top: it has neither spots nor lines nor fixed edges of its own (what stands on an edge that another
+     * board shares is not), and the land of its neighbours does not run on over it.
+     */
+    public function isHeld(Section $section): bool
+    {
+        if ($section->runsOn || $section->edges !== []) {
+            return false;
+        }
+        $others = array_filter($this->sections, fn (Section $s): bool => $s->uid !== $section->uid && $s->touches($section));
+        if ($others === []) {
+            return false;
+        }
+        foreach ($this->features as $feature) {
+            foreach ($feature->isShape() ? [] : $feature->points as $p) {
+                $shared = array_filter($others, fn (Section $s): bool => $s->holds($p->x, $p->y, 0.5));
+                if ($shared === [] && $section->holds($p->x, $p->y, 0.5)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
     }
 
     /** The natural ground of the boards that hang together with this one, as one problem. */
@@ -186,8 +216,9 @@ final readonly class Project
             }
         }
         $spots = $lines = [];
-        foreach ($this->features as $feature) {
-            if (in_array($feature->kind, LandFeature::SHAPES, true) || ! $this->liesOn($feature, $group)) {
+        // What stands on the edge of a board that lies level is its neighbour's.
+        foreach ($this->isHeld($section) ? [] : $this->features as $feature) {
+            if ($feature->isShape() || ! self::liesOn($feature, $group)) {
                 continue;
             }
             if ($feature->kind === 'spot') {
@@ -260,9 +291,10 @@ final readonly class Project
     public function shapesNear(Section $section): array
     {
         $out = [];
-        foreach (LandFeature::SHAPES as $kind) {
+        // Heaps stand on rough ground, before anything is dug into it.
+        foreach (['rough', 'heap', ...array_slice(LandFeature::SHAPES, 1)] as $kind) {
             foreach ($this->features as $feature) {
-                $here = $feature->kind === $kind ? $feature->at(array_map(function (Spot $p) use ($section): Spot {
+                $here = ($kind === 'heap' ? $feature->hasFoot() : $feature->kind === $kind) ? $feature->at(array_map(function (Spot $p) use ($section): Spot {
                     $at = $section->placement->toSection(new Point($p->x, $p->y));
 
                     return new Spot($at->x, $at->y, $p->z);
@@ -278,7 +310,7 @@ final readonly class Project
 
     private static function reaches(LandFeature $here, Section $section): bool
     {
-        [$x1, $y1, $x2, $y2] = Box::around($here->plan(), 300.0);
+        [$x1, $y1, $x2, $y2] = Box::around($here->plan(), 300.0 + ($here->figures['foot_mm'] ?? 0.0));
 
         return $x1 <= $section->width && $x2 >= 0.0 && $y1 <= $section->depth && $y2 >= 0.0;
     }
@@ -288,6 +320,7 @@ final readonly class Project
         foreach ($this->shapesNear($section) as $f) {
             $ground = $ground->with(match ($f->kind) {
                 'rough' => new Roughness($f->uid, $f->plan(), $f->figures['height_mm'], $f->figures['grain_mm'], (int) $f->figures['seed'], $section->placement),
+                'spot', 'ridge' => new Heap($f->uid, $f->points, $f->figures['foot_mm'] ?? 0.0, $f->figures['foot_deg'] ?? Heap::NATURAL_DEG),
                 'pad' => new Pad($f->uid, $f->name, $f->plan(), $f->points[0]->z, $f->figures['batter']),
                 'stream' => Stream::along($f->uid, $f->name, $f->plan(), $f->figures['width_mm'], $f->figures['depth_mm'], $f->figures['below_mm'], $ground->at(...)),
                 default => new Basin($f->uid, $f->name, $f->plan(), $f->points[0]->z, $f->figures['depth_mm'], $f->figures['shore_mm']),
@@ -337,7 +370,7 @@ final readonly class Project
     }
 
     /** @param  list<Section>  $boards */
-    private function liesOn(LandFeature $feature, array $boards): bool
+    private static function liesOn(LandFeature $feature, array $boards): bool
     {
         foreach ($feature->points as $p) {
             foreach ($boards as $board) {

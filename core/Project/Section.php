@@ -18,10 +18,15 @@ final readonly class Section
 
     public const MOST = 5000.0;
 
+    /** So many of the rooms it stood in are known. */
+    private const MOST_MOVES = 40;
+
     /**
      * @param array<string, string> $typed
      * @param array<string, mixed> $extra
      * @param array<string, list<array{float, float}>> $edges left, right, front, back → heights fixed along it: mm from its left or front end, mm over the datum
+     * @param bool $runsOn whether the land of its neighbours runs on over it though it has no heights of its own
+     * @param list<array{int, string}> $stood until when (minutes of Unix time) it stood in which other room, in order
      */
     private function __construct(
         public string $uid,
@@ -34,6 +39,8 @@ final readonly class Section
         public array $extra,
         public ?string $room,
         public array $edges,
+        public bool $runsOn,
+        public array $stood,
     ) {
     }
 
@@ -41,6 +48,7 @@ final readonly class Section
      * @param array<string, string> $typed
      * @param array<string, mixed> $extra
      * @param array<string, list<array{float, float}>> $edges
+     * @param list<array{int, string}> $stood
      *
      * @throws Refusal naming the field
      */
@@ -57,6 +65,8 @@ final readonly class Section
         array $extra = [],
         ?string $room = null,
         array $edges = [],
+        bool $runsOn = false,
+        array $stood = [],
     ): self {
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new Refusal('A section needs a name of 1 to 80 characters.', 'name');
@@ -68,13 +78,25 @@ final readonly class Section
         Refusal::unlessBetween($angleDeg, -360.0, 360.0, 'The turn', '°', 'angle_deg');
         Refusal::unlessBetween($base, -1000.0, 3000.0, 'The base level', 'mm', 'base_mm');
 
-        return new self($uid, trim($name), $width, $depth, new Placement($x, $y, $angleDeg), $base, $typed, $extra, $room, self::profiles($edges, $width, $depth));
+        return new self($uid, trim($name), $width, $depth, new Placement($x, $y, $angleDeg), $base, $typed, $extra, $room, self::profiles($edges, $width, $depth), $runsOn, $stood);
     }
 
     /** The same board in a room. */
     public function in(string $room): self
     {
-        return new self($this->uid, $this->name, $this->width, $this->depth, $this->placement, $this->base, $this->typed, $this->extra, $room, $this->edges);
+        return $this->but(['room' => $room]);
+    }
+
+    /** The same board carried into another room at a moment, from the one it stood in. */
+    public function carried(?string $to, string $from, int $at): self
+    {
+        return $this->but(['room' => $to, 'stood' => [...array_slice($this->stood, 1 - self::MOST_MOVES), [$at, $from]]]);
+    }
+
+    /** @param  array<string, mixed>  $changed by the names of its properties */
+    private function but(array $changed): self
+    {
+        return new self(...$changed + get_object_vars($this));
     }
 
     /**
@@ -88,7 +110,7 @@ final readonly class Section
     {
         $edges = array_diff_key($this->edges, [$edge => true]) + ($profile === null ? [] : [$edge => $profile]);
 
-        return new self($this->uid, $this->name, $this->width, $this->depth, $this->placement, $this->base, $this->typed, $this->extra, $this->room, self::profiles($edges, $this->width, $this->depth));
+        return $this->but(['edges' => self::profiles($edges, $this->width, $this->depth)]);
     }
 
     public function edgeLength(string $edge): float

@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Land\LandBeside;
 use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Project\LandStudy;
@@ -17,15 +18,10 @@ use IdleRidge\Core\Track\Sweeps;
 /** Land inside the room that the vehicles and their margin take. */
 final class ClearanceOnCurve implements Rule
 {
-    /** Stations and offsets are tried this far apart, mm; about the worst station so far. */
+    /** Stations are tried this far apart, and about the worst of them so far, mm. */
     private const STEP = 10.0;
 
-    private const OFFSET_STEP = 2.0;
-
     private const CLOSE = 0.5;
-
-    /** How closely the line is found at which the land comes over the rails, mm. */
-    private const EXACT = 0.001;
 
     public function ids(): array
     {
@@ -93,46 +89,9 @@ final class ClearanceOnCurve implements Rule
             return null;
         }
         $room = $sweep->at($station)[$side] + $study->project->layout->clearanceMargin;
-        $away = $this->firstAbove($study, $run, $station, $side === 'left' ? 1.0 : -1.0, $run->profile->halfWidth($side === 'left'), $room);
+        $away = LandBeside::firstOverRails($study->model, $run, $station, $side === 'left', $run->profile->halfWidth($side === 'left'), $room);
 
         return $away === null ? null : $room - $away;
-    }
-
-    /** The least offset at which the land stands over the rails: looked for coarsely, then closed in upon. */
-    private function firstAbove(LandStudy $study, Run $run, float $station, float $sign, float $from, float $room): ?float
-    {
-        $top = $run->grade->heightAt($station) + $run->profile->railTop();
-        $clear = null;
-        for ($k = 0; $from + ($k - 1) * self::OFFSET_STEP < $room && $from < $room; $k++) {
-            $away = min($room, $from + $k * self::OFFSET_STEP);
-            $above = $this->isAbove($study, $run, $station, $sign * $away, $top);
-            if ($above === null) {
-                return null;
-            }
-            if ($above) {
-                while ($clear !== null && $away - $clear > self::EXACT) {
-                    $middle = ($clear + $away) / 2.0;
-                    if ($this->isAbove($study, $run, $station, $sign * $middle, $top) === true) {
-                        $away = $middle;
-                    } else {
-                        $clear = $middle;
-                    }
-                }
-
-                return $away < $room ? $away : null;
-            }
-            $clear = $away;
-        }
-
-        return null;
-    }
-
-    /** Null off the board. */
-    private function isAbove(LandStudy $study, Run $run, float $station, float $offset, float $top): ?bool
-    {
-        $p = $run->alignment->beside($station, $offset);
-
-        return $p->x < 0.0 || $p->x > $study->section->width || $p->y < 0.0 || $p->y > $study->section->depth ? null : $study->model->heightAt($p->x, $p->y) > $top;
     }
 
     /**

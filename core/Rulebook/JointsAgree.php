@@ -10,8 +10,9 @@ use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Project\Section;
 
-/** Two boards whose edges are fixed at different heights where they lie against each other. */
+/** Two boards whose land differs where they lie against each other: their edges are fixed at different heights, or one lies level at its top. */
 final class JointsAgree implements Rule
 {
     /** Land may differ by this much at a joint, mm. */
@@ -29,6 +30,11 @@ final class JointsAgree implements Rule
         $found = [];
         foreach (Joints::of($study->section, $study->project->sections) as $edge => $other) {
             $against = Joints::against($study->section, $edge, $other);
+            if ($against !== null && $study->project->isHeld($other) && ! $study->project->isHeld($study->section)) {
+                array_push($found, ...$this->besideLevel($study, $edge, $other, $against[1], $against[2]));
+
+                continue;
+            }
             if ($against === null || ! isset($study->section->edges[$edge], $other->edges[$against[0]])) {
                 continue;
             }
@@ -53,5 +59,28 @@ final class JointsAgree implements Rule
         }
 
         return $found;
+    }
+
+    /** @return list<Finding> where this board's ground comes to a neighbour that lies level at its top */
+    private function besideLevel(LandStudy $study, string $edge, Section $other, float $from, float $to): array
+    {
+        $worst = 0.0;
+        $place = null;
+        for ($at = $from; $at <= $to; $at += self::STEP) {
+            $p = $study->section->placement->toSection($study->section->onEdge($edge, $at));
+            $off = abs($study->model->ground->at($p->x, $p->y) - $other->base);
+            if ($off > $worst) {
+                [$worst, $place] = [$off, $p];
+            }
+        }
+        if ($place === null || $worst <= self::LIMIT) {
+            return [];
+        }
+
+        return [new Finding(
+            'joint-land', Severity::Care, "Land steps at the joint with {$other->name}", $study->section->uid, Place::at($place->x, $place->y),
+            ['step' => new Figure($worst, 'mm', 'ground at this edge less the top of the board beside it', ['may be' => self::LIMIT.' mm'], decimals: 1)],
+            "{$other->name} has no heights of its own and lies level at its top.", "On the Layout sheet let the land run on over {$other->name}, give it heights, or bring this edge to its top.",
+        )];
     }
 }

@@ -14,12 +14,12 @@ use IdleRidge\Core\Project\LandStudy;
 final class Rulebook
 {
     /** Raise when a finding changes: caches are keyed by it. */
-    public const VERSION = 9;
+    public const VERSION = 10;
 
     /** @return list<Rule> */
     public static function rules(): array
     {
-        return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds, new BasinHolds, new TunnelHolds, new Headroom, new StructuresClear, new RunsMeet, new TurnoutsKeepClear, new CrossingsMeet, new TracksApart, new StreamsFall, new PadsHold, new JointsAgree, new SpanAcrossJoint];
+        return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds, new BasinHolds, new TunnelHolds, new Headroom, new StructuresClear, new RunsMeet, new TurnoutsKeepClear, new CrossingsMeet, new TracksApart, new StreamsFall, new PadsHold, new JointsAgree, new BelowBoardTop, new SpanAcrossJoint];
     }
 
     /** @return list<WorkRule> */

@@ -28,9 +28,9 @@ final class TooColdToFilm implements WorkRule
         foreach ($work->project->works->laid as $laid) {
             $drying = $work->dryingOf($laid);
             $end = (float) $work->endOf($laid);
-            if ($drying->spoils($laid->recipe->cure, $laid->mm, $end)) {
-                $share = $drying->coldShare($laid->recipe->cure, $laid->mm, $end);
-                $found[] = $this->finding($laid->section, $laid->title, (float) $laid->recipe->cure->filmTemperature, $share, $drying, $this->onSection($plan, $laid->section, $laid->zone), true);
+            if ($drying->spoils($laid->recipe->cure, $laid->mm, $end, $work->certainty(), $laid->watched())) {
+                $chance = $drying->spoilChance($laid->recipe->cure, $laid->mm, $end, $laid->watched());
+                $found[] = $this->finding($laid->section, $laid->title, (float) $laid->recipe->cure->filmTemperature, $chance, $drying, $this->onSection($plan, $laid->section, $laid->zone), true);
             }
         }
         $seen = [];
@@ -38,18 +38,18 @@ final class TooColdToFilm implements WorkRule
             $move = $unplaced->move;
             if ($unplaced->kind === 'cold' && ! isset($seen[$move->coat->uid])) {
                 $seen[$move->coat->uid] = true;
-                $found[] = $this->finding($move->section->uid, $move->coat->title(), (float) $move->coat->recipe->cure->filmTemperature, $this->shareTonight($plan, $move), $work->drying($move->section), $this->onSection($plan, $move->section->uid, $move->zone->uid), false);
+                $found[] = $this->finding($move->section->uid, $move->coat->title(), (float) $move->coat->recipe->cure->filmTemperature, $this->chanceTonight($plan, $move), $work->drying($move->section), $this->onSection($plan, $move->section->uid, $move->zone->uid), false);
             }
         }
 
         return $found;
     }
 
-    private function shareTonight(BenchPlan $plan, Move $move): float
+    private function chanceTonight(BenchPlan $plan, Move $move): float
     {
         $session = $plan->session();
 
-        return $session === null ? 1.0 : $plan->work->drying($move->section)->coldShare($move->coat->recipe->cure, $move->coat->mm, (float) $session[1]);
+        return $session === null ? 1.0 : $plan->work->drying($move->section)->spoilChance($move->coat->recipe->cure, $move->coat->mm, (float) $session[1]);
     }
 
     private function onSection(BenchPlan $plan, string $section, string $zone): Place
@@ -60,14 +60,14 @@ final class TooColdToFilm implements WorkRule
         return Place::inZone($zone, $x, $y);
     }
 
-    private function finding(string $section, string $title, float $film, float $share, Drying $drying, Place $place, bool $laid): Finding
+    private function finding(string $section, string $title, float $film, float $chance, Drying $drying, Place $place, bool $laid): Finding
     {
         $room = $drying->room;
         $cold = min($room->day->temperature, $room->night->temperature);
 
         return new Finding(
             'too-cold-to-film', Severity::Stop, $laid ? "{$title} was laid too cold" : "{$room->name} is too cold for {$title}", $section, $place,
-            ['film' => new Figure($film, '°C', 'lowest temperature at which a film forms', [], 'starting value', 1), 'cold_share' => new Figure(100.0 * $share, '%', 'share of the drying up to touch-dry that would pass below it', ['room' => Length::decimal($cold, 1).' °C'], decimals: 0)],
+            ['film' => new Figure($film, '°C', 'lowest temperature at which a film forms', [], 'starting value', 1), 'spoilt' => new Figure(100.0 * $chance, '%', 'of all cases, those that pass more than a tenth of their drying up to touch-dry below it', ['room' => Length::decimal($cold, 1).' °C'], decimals: 0)],
             'Below that the glue dries to dust: it is spoiled, not delayed.',
             $laid ? 'Test a corner; where it rubs off, lay it again in the warm.' : 'Heat the room through the night, or give it a session in the morning.',
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -37,6 +38,28 @@ final class BenchWindowTest extends TestCase
         $this->assertSame(['window', 'order'], array_map(fn ($u): string => $u->kind, $short->unplaced));
         $this->assertContains('window-masking', $this->ids($short));
         $this->assertNotContains('window-masking', $this->ids($plan));
+    }
+
+    public function test_whoever_begins_before_the_session_stays_for_the_window(): void
+    {
+        $times = [$this->evening(1, 1140, 1320), $this->evening(2, 1140, 1320)];
+        $first = $this->plan(['scenery-adhesive', 'masking-lifted'], $times);
+        $works = $first->work->project->works;
+        $anew = fn (Laid $laid, int $now): BenchPlan => BenchPlan::make(Build::work(new Works($works->zones, $works->coats, [$laid], $works->rooms, $works->times), '@'.$now * 60, 'UTC', $first->work->rules()));
+        $start = Build::minute('2026-10-12T14:00Z');
+        $under = $anew($first->work->begin($first->moves[0]->move, Build::uid(500), $start), $start + 2);
+        $this->assertSame([], $under->unplaced, 'while it runs');
+        $done = $anew($first->work->begin($first->moves[0]->move, Build::uid(500), $start, $start + 25), $start + 26);
+        $this->assertSame([], $done->unplaced, 'once it is done');
+        $this->assertGreaterThanOrEqual($start + 25 + 30, $done->moves[0]->start);
+        foreach ([$under, $done] as $plan) {
+            $this->assertLessThanOrEqual($start + 90, $plan->moves[0]->start);
+            $this->assertNotContains('window-masking', $this->ids($plan));
+        }
+        // Too late for it, it comes with the next session, and it is said that it is late.
+        $late = $anew($first->work->begin($first->moves[0]->move, Build::uid(500), $start, $start + 25), $start + 91);
+        $this->assertSame(Build::minute('2026-10-12T19:00Z'), $late->moves[0]->start);
+        $this->assertContains('window-masking', $this->ids($late));
     }
 
     public function test_a_joint_is_cut_while_the_plaster_is_soft(): void

@@ -91,12 +91,17 @@ final class DryingTest extends TestCase
         $from = Build::minute('2026-01-05T00:00Z');
         $drying = new Drying($room, new DateTimeZone('UTC'), $from);
         $glue = CureFigures::of('glue', 'Glue', Mechanism::Evaporation, ['touch_dry' => 100.0], filmTemperature: 8.0);
-        // Begun so that 90.1 (89.9) of 100 is gathered before the night.
-        $this->assertFalse($drying->spoils($glue, 1.0, $from + 1200 - 90.1 / $day));
-        $this->assertTrue($drying->spoils($glue, 1.0, $from + 1200 - 89.9 / $day));
+        // Begun so that so much is gathered before the night: a case of factor f is spoilt where that is less than 90 f. At 50 % that
+        // is 90, at 80 % 90 × exp(0.841621 × √(0.35² + 0.25²)) = 129.26, at 90 % 156.20.
+        foreach (['0.5' => 90.0, '0.8' => 129.26, '0.9' => 156.20] as $certainty => $limit) {
+            $this->assertFalse($drying->spoils($glue, 1.0, $from + 1200 - ($limit + 0.6) / $day, (float) $certainty), "{$certainty}");
+            $this->assertTrue($drying->spoils($glue, 1.0, $from + 1200 - ($limit - 0.6) / $day, (float) $certainty), "{$certainty}");
+        }
+        $this->assertEqualsWithDelta(0.2, $drying->spoilChance($glue, 1.0, $from + 1200 - 129.26 / $day), 2e-3);
+        $this->assertSame(0.0, $drying->spoilChance($glue, 1.0, (float) $from));
         $this->assertEqualsWithDelta(0.1, $drying->coldShare($glue, 1.0, $from + 1200 - 90.0 / $day), 1e-3);
         $this->assertGreaterThan(0.0, $night);
-        $this->assertFalse($drying->spoils(CureFigures::of('wash', 'Wash', Mechanism::Evaporation, ['touch_dry' => 100.0]), 1.0, $from + 1190.0), 'without a film there is none to spoil');
+        $this->assertFalse($drying->spoils(CureFigures::of('wash', 'Wash', Mechanism::Evaporation, ['touch_dry' => 100.0]), 1.0, $from + 1190.0, 0.8), 'without a film there is none to spoil');
     }
 
     public function test_bone_dry_and_soaked_rooms_still_end(): void

@@ -20,10 +20,10 @@ final class ProjectTest extends TestCase
 {
     public function test_boards_that_meet_hang_together_and_others_do_not(): void
     {
-        $a = Section::of(Build::uid(1), 'A', 1200.0, 600.0);
-        $b = Section::of(Build::uid(2), 'B', 900.0, 600.0, 1200.0, 0.0);
+        $a = Section::of(Build::uid(1), 'A', 1200.0, 600.0, runsOn: true);
+        $b = Section::of(Build::uid(2), 'B', 900.0, 600.0, 1200.0, 0.0, runsOn: true);
         $c = Section::of(Build::uid(3), 'C', 900.0, 600.0, 2105.0, 0.0);
-        $turned = Section::of(Build::uid(4), 'D', 400.0, 400.0, 2100.0, 600.0, 45.0);
+        $turned = Section::of(Build::uid(4), 'D', 400.0, 400.0, 2100.0, 600.0, 45.0, runsOn: true);
         $project = Project::of(LayoutSheet::of(Build::uid(9), 'L', 87.1, 16.5), [$a, $b, $c, $turned]);
         $this->assertTrue($a->touches($b));
         $this->assertFalse($b->touches($c), 'a gap of 5 mm');
@@ -36,8 +36,8 @@ final class ProjectTest extends TestCase
 
     public function test_sections_that_touch_have_one_land(): void
     {
-        $a = Section::of(Build::uid(1), 'A', 1200.0, 600.0);
-        $b = Section::of(Build::uid(2), 'B', 900.0, 600.0, 1200.0, 0.0);
+        $a = Section::of(Build::uid(1), 'A', 1200.0, 600.0, runsOn: true);
+        $b = Section::of(Build::uid(2), 'B', 900.0, 600.0, 1200.0, 0.0, runsOn: true);
         $features = [Build::spot(5, 1000, 300, 90), Build::spot(6, 1500, 200, 20), Build::spot(7, 300, 100, 40), Build::spot(8, 2000, 500, 70)];
         $project = Project::of(LayoutSheet::of(Build::uid(9), 'L', 87.1, 16.5), [$a, $b], [Build::run(10, 900, 300, 5, [['kind' => 'tangent', 'length_mm' => 800.0]], 60)], $features);
         $lattice = GroundSolver::solve($project->groundProblem($a));
@@ -95,7 +95,7 @@ final class ProjectTest extends TestCase
 
     public function test_every_field_of_a_file_comes_back_byte_for_byte(): void
     {
-        $text = Fixtures::text('projects/version-2-full.ridge.json');
+        $text = Fixtures::text('projects/version-3-full.ridge.json');
         $project = RidgeReader::read($text, Build::library());
         $this->assertSame($text, RidgeWriter::write($project, '2026-10-14T18:30:00Z'));
         $this->assertSame('Trial Branch', $project->layout->name);
@@ -114,9 +114,20 @@ final class ProjectTest extends TestCase
         $this->assertEquals($project, $again);
     }
 
-    public function test_faults_of_a_file_come_all_at_once_with_their_pointers(): void
+    public function test_a_file_of_the_second_version_keeps_what_it_made(): void
     {
         $file = json_decode(Fixtures::text('projects/version-2-full.ridge.json'), true);
+        $file['coats'][1]['passes'] = 3;
+        $project = RidgeReader::read((string) json_encode($file), Build::library());
+        // Three passes shared one bed of 3 mm; now each is told as thick as it is. Land ran on over every board.
+        $this->assertSame([1.0, 3], [$project->works->coats[1]->mm, $project->works->coats[1]->passes]);
+        $this->assertSame([true, true], array_column($project->sections, 'runsOn'));
+        $this->assertSame([true, false, false], array_map(fn ($p): bool => $p->loose, $project->works->laid[0]->recipe->parts));
+    }
+
+    public function test_faults_of_a_file_come_all_at_once_with_their_pointers(): void
+    {
+        $file = json_decode(Fixtures::text('projects/version-3-full.ridge.json'), true);
         $file['sections'][0]['width_mm'] = -4;
         $file['sections'][1]['depth_mm'] = 'deep';
         $file['runs'][0]['elements'][1]['radius_mm'] = 3;
@@ -131,7 +142,7 @@ final class ProjectTest extends TestCase
 
     public function test_faults_of_what_goes_onto_the_land_have_their_pointers(): void
     {
-        $text = Fixtures::text('projects/version-2-full.ridge.json');
+        $text = Fixtures::text('projects/version-3-full.ridge.json');
         foreach ([
             '/rooms/0/day_c' => fn (array &$f) => $f['rooms'][0]['day_c'] = -40,
             '/rooms/0/night_rh' => fn (array &$f) => $f['rooms'][0]['night_rh'] = 120,
@@ -164,7 +175,7 @@ final class ProjectTest extends TestCase
 
     public function test_unknown_keys_are_refused_and_keys_of_your_own_kept(): void
     {
-        $file = json_decode(Fixtures::text('projects/version-2-full.ridge.json'), false);
+        $file = json_decode(Fixtures::text('projects/version-3-full.ridge.json'), false);
         $file->sections[0]->x_shelf = (object) ['deep' => (object) [], 'list' => [1, 2]];
         $project = RidgeReader::read((string) json_encode($file), Build::library());
         $this->assertStringContainsString('"deep": {}', RidgeWriter::write($project, ''));

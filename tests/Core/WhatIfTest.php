@@ -37,15 +37,15 @@ final class WhatIfTest extends TestCase
     public function test_a_heater_warms_the_air_and_leaves_its_water(): void
     {
         $project = $this->project([Room::of(Build::uid(60), 'Shed', 15.0, 4.0, 70.0, 82.0)]);
-        $room = WhatIf::warmer($project, Build::uid(60), 18.0)->works->rooms[0];
+        $room = WhatIf::warmer($project, Build::uid(60), 18.0, Build::minute(self::NOW))->works->rooms[0];
         $this->assertSame([18.0, 18.0], [$room->day->temperature, $room->night->temperature]);
         foreach ([[$project->works->rooms[0]->day, $room->day], [$project->works->rooms[0]->night, $room->night]] as [$before, $after]) {
             $this->assertEqualsWithDelta($before->saturation() * $before->humidity, $after->saturation() * $after->humidity, 1e-9, 'the same vapour pressure');
             $this->assertLessThan($before->humidity, $after->humidity);
         }
-        $warm = WhatIf::warmer($project, Build::uid(60), 10.0)->works->rooms[0];
+        $warm = WhatIf::warmer($project, Build::uid(60), 10.0, Build::minute(self::NOW))->works->rooms[0];
         $this->assertSame([15.0, 70.0, 10.0], [$warm->day->temperature, round($warm->day->humidity, 9), $warm->night->temperature], 'nobody cools it');
-        foreach ([fn () => WhatIf::warmer($project, Build::uid(60), 60.0), fn () => WhatIf::warmer($project, Build::uid(61), 18.0)] as $odd) {
+        foreach ([fn () => WhatIf::warmer($project, Build::uid(60), 60.0, 0), fn () => WhatIf::warmer($project, Build::uid(61), 18.0, 0)] as $odd) {
             try {
                 $odd();
                 $this->fail('accepted');
@@ -60,12 +60,12 @@ final class WhatIfTest extends TestCase
         $from = Build::minute('2026-10-05T00:00Z');
         $readings = array_map(fn (int $h): array => [$from + 60 * $h, $h % 24 >= 8 && $h % 24 < 22 ? 14.0 : 6.0, 80.0], range(0, 24 * 7));
         $project = $this->project([Room::of(Build::uid(60), 'Shed', 20.0, 20.0, 50.0, 50.0, 1.0, 480, 1320)], logs: [Build::uid(60) => AirLog::of($readings)]);
-        $changed = WhatIf::warmer($project, Build::uid(60), 12.0);
+        $changed = WhatIf::warmer($project, Build::uid(60), 12.0, Build::minute(self::NOW));
         $this->assertEqualsWithDelta([14.0, 12.0], [$changed->works->rooms[0]->day->temperature, $changed->works->rooms[0]->night->temperature], 1e-9);
         $work = Build::work($changed->works, self::NOW);
         $this->assertEqualsWithDelta(12.0, $work->drying($work->project->sections[0])->air->at($work->now + 1440 * 3 - 600)->temperature, 1e-9, 'what was read says no longer what is to come');
         $this->assertEqualsWithDelta(6.0, $work->drying($work->project->sections[0])->air->at($from + 1440 + 90)->temperature, 1e-9, 'but still what was');
-        $fan = WhatIf::airflow($project, Build::uid(60), 2.2);
+        $fan = WhatIf::airflow($project, Build::uid(60), 2.2, Build::minute(self::NOW));
         $this->assertEqualsWithDelta([6.0, 2.2], [Build::work($fan->works, self::NOW)->drying($work->project->sections[0])->air->at($work->now + 1440 * 3 - 600)->temperature, $fan->works->rooms[0]->day->airflow], 1e-9, 'a fan does not warm');
     }
 

@@ -37,7 +37,7 @@ final class WhyTest extends TestCase
             $this->assertSame([], BenchPlanChecker::faults($plan), "seed {$seed}");
             foreach ($plan->moves as $placed) {
                 $this->assertNotSame('', $placed->reason['text']);
-                $this->assertFalse($plan->work->drying($placed->move->section)->spoils($placed->move->coat->recipe->cure, $placed->move->coat->mm, (float) $placed->end), "seed {$seed}: too cold");
+                $this->assertFalse($plan->work->drying($placed->move->section)->spoils($placed->move->coat->recipe->cure, $placed->move->coat->mm, (float) $placed->end, $plan->work->certainty()), "seed {$seed}: too cold");
                 $this->assertTrue($this->holds($plan, $placed), "seed {$seed}: {$placed->move->title()} at {$placed->start}: {$placed->reason['kind']}, {$placed->reason['text']}");
                 $kinds[$placed->reason['kind']] = true;
             }

@@ -63,7 +63,7 @@ final class CureCommand extends RidgeCommand
             }
         }
 
-        return ['recipe' => $recipe->id, 'spoiled' => $drying->spoils($recipe, $mm, (float) $start), 'milestones' => $milestones];
+        return ['recipe' => $recipe->id, 'spoiled' => $drying->spoils($recipe, $mm, (float) $start, self::QUANTILES['p80_min']), 'milestones' => $milestones];
     }
 
     private function recipe(): string

@@ -10,9 +10,11 @@ use App\Models\Run as RunRow;
 use App\Models\Section as SectionRow;
 use App\Workshop\Cuts\CutDesk;
 use App\Workshop\LoadProject;
+use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Terrain;
 use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Project\BaseWidth;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -43,7 +45,7 @@ final readonly class CompareLand
         if ($thing instanceof LandFeature) {
             $variants[] = ['Without it', null, Variation::without($project, $uid)];
         }
-        $bare = $thing instanceof LandFeature ? $this->desk->model(Variation::without($project, $uid), $section)->terrain(LandDesk::CELL) : null;
+        $bare = $thing instanceof LandFeature ? $this->desk->model(Variation::without($project, $uid), $section) : null;
         $cards = [];
         foreach ($variants as [$title, $by, $variant]) {
             $rows = $this->rows($variant, $section, $uid, $bare);
@@ -85,7 +87,7 @@ final readonly class CompareLand
     }
 
     /** @return list<array{label: string, figure: Figure, change: float|null}> */
-    private function rows(Project $project, Section $section, string $uid, ?Terrain $bare): array
+    private function rows(Project $project, Section $section, string $uid, ?LandModel $bare): array
     {
         $sheet = $this->desk->sheet($project, $section, LandDesk::CELL);
         $model = $this->desk->model($project, $section, LandDesk::CELL);
@@ -101,7 +103,7 @@ final readonly class CompareLand
                 ? ['label' => 'Foam', 'figure' => new Figure(($stack->foam ?? 0.0) / 1e6, 'l', 'area × thickness of every layer', ['layers' => (string) count($stack->layers ?? [])], decimals: 2)]
                 : ['label' => 'Shell', 'figure' => new Figure($shell->surface / 1e4, 'dm²', 'true surface of the shell', ['ribs' => (string) count($shell->ribs)], decimals: 1)],
             ['label' => 'Board, all told', 'figure' => new Figure($weight->dry(), 'kg', 'frame, board, land and track, dry', $parts, 'starting value', 2)],
-            $this->width($model->grading->runs, $terrain, $uid, $bare),
+            $this->width($project, $section, $model, $terrain, $uid, $bare),
             ['label' => 'Findings', 'figure' => new Figure((float) count($sheet->findings), '', 'what the rules find on this board', decimals: 0)],
         ];
         $sight = SightStudy::of($project, $section, $model);
@@ -115,19 +117,21 @@ final readonly class CompareLand
         return array_map(fn (array $row): array => $row + ['change' => null], $rows);
     }
 
-    /**
-     * @param list<Run> $runs
-     * @return array{label: string, figure: Figure}
-     */
-    private function width(array $runs, Terrain $terrain, string $uid, ?Terrain $bare): array
+    /** @return array{label: string, figure: Figure} */
+    private function width(Project $project, Section $section, LandModel $model, Terrain $terrain, string $uid, ?LandModel $bare): array
     {
-        foreach ($runs as $k => $run) {
+        foreach ($model->grading->runs as $k => $run) {
             if ($run->uid === $uid) {
                 return ['label' => 'Slopes reach out', 'figure' => new Figure($terrain->slopeReach($k, $run->profile->halfWidth(true), $run->profile->halfWidth(false)), 'mm', 'furthest place of a slope from the formation’s edge', decimals: 0)];
             }
         }
-        $extent = $bare === null ? [0.0, 0.0] : $terrain->extentOfChange($bare);
+        $there = array_values(array_filter($project->features, fn (LandFeature $f): bool => $f->uid === $uid))[0] ?? null;
+        [$long, $short] = $bare === null || $there === null ? [0.0, 0.0] : $terrain->extentOfChange($bare->terrain(LandDesk::CELL));
+        $inputs = ['rectangle of the change' => Length::decimal($long, 0).' × '.Length::decimal($short, 0).' mm'];
+        if ($bare === null || $there === null || ! in_array($there->kind, ['spot', 'ridge', 'hollow'], true)) {
+            return ['label' => 'Width taken', 'figure' => new Figure(max($long, $short), 'mm', 'longer side of the rectangle in which the land differs by more than 1 mm from what it would be without it', $inputs, decimals: 0)];
+        }
 
-        return ['label' => 'Width taken', 'figure' => new Figure(max($extent), 'mm', 'longer side of the rectangle in which the land differs by more than 1 mm from what it would be without it', ['shorter side' => Length::decimal(min($extent), 0).' mm'], decimals: 0)];
+        return ['label' => 'Base across', 'figure' => new Figure(BaseWidth::across($model, $bare, $there, $section), 'mm', $there->hasFoot() ? 'from toe to toe, square to its line' : 'square to its line, as far as it makes a millimetre or more', $inputs, decimals: 0)];
     }
 }

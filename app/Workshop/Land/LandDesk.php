@@ -14,6 +14,7 @@ use IdleRidge\Core\Land\LandClass;
 use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Lattice;
+use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -187,6 +188,7 @@ final class LandDesk
             self::VERSION, GroundSolver::VERSION, Rulebook::VERSION, $cell,
             $section->uid, $section->width, $section->depth, $section->placement, $section->base,
             $project->groundProblem($section), $runs, $project->shapesNear($section), $project->joinedEdges($section),
+            array_map(fn (Section $s): array => [$s->uid, $s->name, $s->base, $project->isHeld($s)], Joints::of($section, $project->sections)),
             $layout->bankReach, $layout->faceLimitDeg, $layout->vehicles, $layout->clearanceMargin,
         ], JSON_THROW_ON_ERROR));
     }

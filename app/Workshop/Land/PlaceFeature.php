@@ -155,7 +155,14 @@ final readonly class PlaceFeature
         }
         $old = LoadProject::feature($feature);
         $figures = [];
-        foreach ($old->figures as $key => $now) {
+        foreach (LandFeature::FIGURES[$feature->kind] ?? [] as $key => [$start]) {
+            $now = $old->figures[$key] ?? $start;
+            // A foot that is emptied is taken away.
+            if ($typed->has($key) && $typed->text($key) === '' && $start === 0.0) {
+                $figures[$key] = 0.0;
+
+                continue;
+            }
             $figures[$key] = str_ends_with($key, '_mm') ? $typed->length($key, $now, $now) : $typed->number($key, $now);
         }
         if ($feature->kind === 'water' || $feature->kind === 'pad') {

@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\Workshop\Land;
 
 use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Land\Heap;
+use IdleRidge\Core\Land\LandBeside;
+use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Rulebook\TunnelHolds;
 use IdleRidge\Core\Track\Crossing;
 use IdleRidge\Core\Track\GradeProfile;
@@ -18,6 +22,9 @@ use IdleRidge\Core\Track\Sweeps;
 /** Puts the core's figures into the words of the Land screen. Every one is a Figure that can say where it comes from. */
 final class Readings
 {
+    /** So far beside a vehicle land is looked for, mm. */
+    private const FREE = 60.0;
+
     /** @return list<array{label: string, figure: Figure, unit: string, note: string}> the title strip */
     public function facts(LandPage $page): array
     {
@@ -120,20 +127,13 @@ final class Readings
             ]];
         }
         $throw = (new Sweeps($run->alignment, $layout->vehicles))->at($station);
-        $railTop = $run->grade->heightAt($station) + $run->profile->railTop();
         $figures = [];
         $bad = false;
-        foreach (['left' => 1.0, 'right' => -1.0] as $side => $sign) {
-            $free = 60.0;
-            for ($away = $throw[$side]; $away < $throw[$side] + 60.0; $away += 0.5) {
-                $p = $run->alignment->beside($station, $sign * $away);
-                if ($page->model->heightAt($p->x, $p->y) > $railTop) {
-                    $free = $away - $throw[$side];
-                    break;
-                }
-            }
+        foreach (['left', 'right'] as $side) {
+            $over = LandBeside::firstOverRails($page->model, $run, $station, $side === 'left', $throw[$side], $throw[$side] + self::FREE);
+            $free = $over === null ? self::FREE : $over - $throw[$side];
             $bad = $bad || $free < $layout->clearanceMargin;
-            $figures[] = new Figure($free, 'mm', $free >= 60.0 ? 'no land above the rails within 60 mm of the vehicle' : "from the side of the {$throw["{$side}_by"]->name} to land above the rails", [$side => Length::decimal($throw[$side], 1).' mm taken', 'wanted' => Length::decimal($layout->clearanceMargin, 1).' mm'], decimals: 1);
+            $figures[] = new Figure($free, 'mm', $free >= self::FREE ? 'no land above the rails within 60 mm of the vehicle' : "from the side of the {$throw["{$side}_by"]->name} to land above the rails", [$side => Length::decimal($throw[$side], 1).' mm taken', 'wanted' => Length::decimal($layout->clearanceMargin, 1).' mm'], decimals: 1);
         }
 
         return [['label' => 'Free beside the vehicle, up to 60', 'figures' => $figures, 'bad' => $bad]];
@@ -144,10 +144,14 @@ final class Readings
         return $units === Units::Metric ? Length::decimal($mm / 1000.0, 0).' m real' : Length::decimal($mm / 304.8, 0).' ft real';
     }
 
-    /** @return list<array{before: string, figure: Figure, after: string}> what the picked water, stream or pad comes to */
-    public function water(LandPage $page): array
+    /** @return list<array{before: string, figure: Figure, after: string}> what the picked water, stream or heap comes to */
+    public function shape(LandPage $page): array
     {
         $from = ['cells of' => Length::decimal($page->sheet->cell, 1).' mm'];
+        $hill = $page->pickedFeature();
+        if ($hill !== null && in_array($hill->kind, ['spot', 'ridge'], true)) {
+            return $this->heap($page, $hill);
+        }
         foreach ($page->model->ground->basins as $basin) {
             if ($basin->uid === $page->picked) {
                 $holds = $basin->water($page->model->terrain($page->sheet->cell)->mesh());
@@ -170,6 +174,35 @@ final class Readings
         }
 
         return [];
+    }
+
+    /**
+     * What a hill would take if it stood by itself, and how steep it stands.
+     *
+     * @return list<array{before: string, figure: Figure, after: string}>
+     */
+    private function heap(LandPage $page, LandFeature $feature): array
+    {
+        $heap = array_values(array_filter($page->model->ground->heaps, fn (Heap $h): bool => $h->uid === $feature->uid))[0] ?? null;
+        $crest = array_reduce($feature->points, fn (?Spot $best, Spot $p): Spot => $best === null || $p->z > $best->z ? $p : $best);
+        $ground = $heap === null ? $page->section->base : $page->model->ground->at($crest->x, $crest->y, $heap);
+        $height = $crest->z - $ground;
+        if ($height <= 0.0) {
+            return [];
+        }
+        $natural = Heap::NATURAL_DEG;
+        $slope = $feature->figures['foot_deg'] ?? $natural;
+        $from = ['height' => Length::decimal($height, 1).' mm over '.($heap === null ? 'the board' : 'the ground there'), 'slope' => Length::decimal($slope, 1).'°'];
+        $out = [['before' => 'At '.Length::decimal($slope, 1).'° its height takes a base', 'figure' => new Figure(2.0 * Heap::footFor($height, $slope), 'mm', '2 × height / tan of the slope', $from, $slope === $natural ? 'starting value' : 'yours', 0), 'after' => ' wide.']];
+        if ($heap !== null && $heap->foot > 0.0) {
+            $over = $heap->sidesDeg($ground) - $natural;
+            $out[] = ['before' => ' Its base allows', 'figure' => new Figure(Heap::heightFor($heap->foot, $natural), 'mm', 'half of the base × tan of the slope loose earth lies at', ['slope' => Length::decimal($natural, 0).'°'], 'starting value', 0), 'after' => ' of height so;'];
+            $out[] = ['before' => ' its sides stand at', 'figure' => new Figure($heap->sidesDeg($ground), '°', 'height over half of the base', $from, decimals: 0), 'after' => $over > 0.5 ? ', '.Length::decimal($over, 0).'° over what loose earth lies at.' : '.'];
+        } elseif ($heap !== null && $slope > $natural + 0.5) {
+            $out[] = ['before' => ' That is', 'figure' => new Figure($slope - $natural, '°', 'its slope less that at which loose earth lies', ['loose earth' => Length::decimal($natural, 0).'°'], 'starting value', 0), 'after' => ' over what loose earth lies at.'];
+        }
+
+        return $out;
     }
 
     /** @return list<array{before: string, figures: list<Figure>, after: string}> what the picked run's bridges and walls come to, and what it crosses */

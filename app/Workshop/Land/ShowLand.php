@@ -33,7 +33,7 @@ final readonly class ShowLand
             'facts' => $this->readings->facts($page),
             'readings' => $this->readings->atCut($page),
             'findings' => $this->readings->findings($page),
-            'water' => $this->readings->water($page),
+            'shape' => $this->readings->shape($page),
             'built' => $page->tab === 'structures' ? $this->readings->structures($page) : [],
             'next' => $this->ledger->next($layout),
             'edges' => $this->edges($page),

@@ -17,11 +17,12 @@ use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Interchange\Record as Values;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\Refusal;
+use Psr\Clock\ClockInterface;
 
 /** The rooms in which sections stand and dry. */
 final readonly class KeepRoom
 {
-    public function __construct(private Ledger $ledger, private KeptRows $rows)
+    public function __construct(private Ledger $ledger, private KeptRows $rows, private ClockInterface $clock)
     {
     }
 
@@ -32,13 +33,15 @@ final readonly class KeepRoom
         $this->ledger->record($layout, "{$room->name} added", fn (Changes $changes) => $this->rows->add($changes, $layout, RoomRow::class, WorksFile::fromRoom($room)));
     }
 
-    /** @param  array<string, mixed>  $input as above, and rev */
+    /** @param  array<string, mixed>  $input as above, rev, and `always` where it was always so */
     public function change(Layout $layout, RoomRow $row, array $input): void
     {
-        $room = $this->read($input, WorksFile::room(Values::of($row->values(), ''), $row->uid));
+        $old = WorksFile::room(Values::of($row->values(), ''), $row->uid);
+        // What is set holds from now on, unless the past is corrected in so many words.
+        $room = empty($input['always']) ? $this->read($input, $old)->after($old, intdiv($this->clock->now()->getTimestamp(), 60)) : $this->read($input, $old);
         $values = WorksFile::fromRoom($room);
         StaleRecord::unlessFresh($row, isset($input['rev']) ? (int) $input['rev'] : null, "“{$room->name}”", ['data' => RoomRow::text($values)]);
-        $this->ledger->record($layout, "{$room->name} changed", fn (Changes $changes) => $changes->save($row->keep($values)));
+        $this->ledger->record($layout, empty($input['always']) ? "{$room->name} changed" : "{$room->name} corrected, the past too", fn (Changes $changes) => $changes->save($row->keep($values)));
     }
 
     /** @throws Refusal while a section stands in it, or it is the last */

@@ -17,15 +17,17 @@ use App\Workshop\Typed;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Refusals;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\Section;
+use Psr\Clock\ClockInterface;
 
 /** Adds, changes and removes sections. When a board is moved, the land that lies on it goes with it. */
 final readonly class PlaceSection
 {
-    public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load)
+    public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load, private ClockInterface $clock)
     {
     }
 
@@ -52,7 +54,7 @@ final readonly class PlaceSection
     public function change(Layout $layout, SectionRow $row, array $input): void
     {
         $old = LoadProject::section($row);
-        $section = $this->read(new Typed($input, Units::from($layout->units)), $old);
+        $section = $this->carried($layout, $old, $this->read(new Typed($input, Units::from($layout->units)), $old));
         StaleRecord::unlessFresh($row, isset($input['rev']) ? (int) $input['rev'] : null, "“{$row->name}”", self::columns($section));
         $this->ledger->record($layout, "{$section->name} changed", function (Changes $changes) use ($layout, $row, $old, $section, $input): void {
             $row->fill(self::columns($section));
@@ -62,6 +64,15 @@ final readonly class PlaceSection
             }
             $this->whole($layout);
         });
+    }
+
+    /** What dries on a board that is carried into another room has dried in the old one until now. */
+    private function carried(Layout $layout, Section $old, Section $section): Section
+    {
+        $first = $layout->rooms()->orderBy('position')->first()?->uid;
+        $from = $old->room ?? $first;
+
+        return $from === null || $from === ($section->room ?? $first) ? $section : $section->carried($section->room, $from, intdiv($this->clock->now()->getTimestamp(), 60));
     }
 
     public function remove(Layout $layout, SectionRow $row): void
@@ -86,6 +97,7 @@ final readonly class PlaceSection
         return [
             'name' => $section->name, 'width_mm' => $section->width, 'depth_mm' => $section->depth, 'x_mm' => $section->placement->x,
             'y_mm' => $section->placement->y, 'angle_deg' => $section->placement->angleDeg, 'base_mm' => $section->base, 'typed' => $section->typed, 'room' => $section->room, 'edges' => $section->edges,
+            'runs_on' => $section->runsOn, 'stood' => WorksFile::fromStood($section->stood),
         ];
     }
 
@@ -108,7 +120,12 @@ final readonly class PlaceSection
         $angle = $typed->number('angle_deg', $p->angleDeg);
         $base = $typed->length('base_mm', $old->base, $old->base);
 
-        return $typed->made(fn (): Section => Section::of($old->uid, $typed->text('name', $old->name), $width, $depth, $x, $y, $angle, $base, $typed->kept() + $old->typed, $old->extra, $typed->has('room') ? ($typed->text('room') ?: null) : $old->room, $this->edges($old, $width, $depth)));
+        $runsOn = $typed->has('runs_on') ? $typed->text('runs_on') === '1' : $old->runsOn;
+
+        return $typed->made(fn (): Section => Section::of(
+            $old->uid, $typed->text('name', $old->name), $width, $depth, $x, $y, $angle, $base, $typed->kept() + $old->typed, $old->extra,
+            $typed->has('room') ? ($typed->text('room') ?: null) : $old->room, $this->edges($old, $width, $depth), $runsOn, $old->stood,
+        ));
     }
 
     /**

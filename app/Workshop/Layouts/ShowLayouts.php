@@ -13,7 +13,9 @@ use App\Workshop\LoadProject;
 use App\Workshop\Revising\Ledger;
 use DateTimeImmutable;
 use DateTimeZone;
+use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
 
 /** The list of layouts, and one layout's sheet. */
 final readonly class ShowLayouts
@@ -47,7 +49,9 @@ final readonly class ShowLayouts
         return [
             'layout' => $layout, 'project' => $project, 'sheet' => $project->layout, 'sections' => $layout->sections()->get(),
             'boards' => $this->boards($project, 170.0), 'history' => $history, 'next' => $this->ledger->next($layout),
-            'zones' => DateTimeZone::listIdentifiers(), 'rooms' => $project->works->rooms, 'roomRevs' => $layout->rooms()->pluck('rev', 'uid')->all(),
+            'zones' => DateTimeZone::listIdentifiers(), 'rooms' => $project->works->rooms, 'held' => array_values(array_map(fn (Section $s): string => $s->uid, array_filter($project->sections, $project->isHeld(...)))),
+            'roomSince' => fn (Room $room): string => (new DateTimeImmutable('@'.(int) $room->since * 60))->setTimezone(new DateTimeZone($project->layout->zone))->format('D j M, H:i'),
+            'roomRevs' => $layout->rooms()->pluck('rev', 'uid')->all(),
         ];
     }
 

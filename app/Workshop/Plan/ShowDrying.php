@@ -12,6 +12,7 @@ use App\Workshop\LoadProject;
 use App\Workshop\Revising\Ledger;
 use DateTimeImmutable;
 use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Placed;
 use IdleRidge\Core\Schedule\BenchTime;
@@ -73,16 +74,17 @@ final readonly class ShowDrying
             return null;
         }
         $at = intdiv((new DateTimeImmutable($date, $plan->work->zone()))->getTimestamp(), 60);
-        $ready = $plan->ready(0.8);
-        $days = $ready === null ? null : (int) floor(($at - $ready) / 1440);
+        $boards = array_filter($plan->slack(), fn (int $slack, string $uid): bool => ($plan->work->rules()->dueOf($uid)['date'] ?? null) === null, ARRAY_FILTER_USE_BOTH);
+        $slack = $boards === [] || ($plan->moves === [] && $plan->work->project->works->laid === []) ? null : min($boards);
+        $sure = '('.Length::decimal(100.0 * $plan->work->certainty(), 0).' %)';
         $text = match (true) {
             $plan->unplaced !== [] => 'some moves find no session before it',
-            $days === null => 'nothing is planned before it',
-            $days < 0 => 'safe to travel '.(-$days).' days too late (80 %)',
-            default => "safe to travel {$days} days before it (80 %)",
+            $slack === null => 'nothing is planned before it',
+            $slack < 0 => 'safe to travel '.ClockWords::span(-$slack)." too late {$sure}",
+            default => 'safe to travel '.ClockWords::span($slack)." before it {$sure}",
         };
 
-        return ['date' => $date, 'text' => $words->day($at).': '.$text, 'late' => $plan->unplaced !== [] || ($days !== null && $days < 0)];
+        return ['date' => $date, 'text' => $words->day($at).': '.$text, 'late' => $plan->unplaced !== [] || ($slack !== null && $slack < 0)];
     }
 
     private function sentence(BenchTime $time): string

@@ -85,7 +85,7 @@ final readonly class ShowTonight
         $place = $page->plan->work->project->works->rooms[0] ?? null;
         $facts = [
             ['label' => 'Hands on', 'figures' => [[new Figure($hands, 'min', 'minutes of the moves still to come'), 'min in '.count($page->moves).(count($page->moves) === 1 ? ' move' : ' moves')]]],
-            ['label' => 'Free', 'figures' => [[new Figure($page->plan->freeIn($page->session), 'min', 'what is left of the session less hands-on time'), 'min of the session']]],
+            ['label' => 'Free', 'figures' => [[new Figure($page->plan->freeIn($page->plan->session() ?? $page->session), 'min', 'what is left of the session less hands-on time'), 'min of the session']]],
             ['label' => 'Pots to mix', 'figures' => [[new Figure(count($pots), 'pots', 'moves whose material is mixed from parts'), count($pots) === 1 ? 'pot' : 'pots']]],
         ];
         if ($place !== null) {
@@ -118,12 +118,12 @@ final readonly class ShowTonight
     {
         $move = $placed->move;
         $opens = $page->plan->opens($move);
-        $ready = $page->plan->reached($placed, $opens[1] ?? $move->coat->recipe->needsOf($move->coat->recipe), 0.8);
+        $ready = $page->plan->reached($placed, $opens[1] ?? $move->coat->recipe->needsOf($move->coat->recipe), $page->plan->work->certainty());
 
         return [
             'id' => $move->id, 'start' => $page->words->clock($placed->start), 'title' => $move->title(), 'place' => $move->place(), 'minutes' => $placed->minutes(), 'joined' => $placed->isJoined(),
             'area' => new Figure($move->area / 100.0, 'cm²', 'true surface that is covered', ['of the zone' => Length::decimal(100.0 * $move->coat->share, 0).' %']), 'cautions' => $move->coat->recipe->cautions, 'sparks' => in_array('sparks', $move->coat->recipe->hazards, true),
-            'pot' => $this->mixes($move->coat->recipe), 'amounts' => Amount::sum($move->amounts), 'why' => $placed->reason['text'],
+            'late' => $page->plan->afterItsWindow($placed), 'pot' => $this->mixes($move->coat->recipe), 'amounts' => Amount::sum($move->amounts), 'why' => $placed->reason['text'],
             'opens' => $opens === null ? null : $opens[0]->move->coat->title(), 'ready' => $page->words->moment($ready), 'check' => $move->coat->recipe->check,
         ];
     }

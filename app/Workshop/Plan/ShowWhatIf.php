@@ -72,7 +72,7 @@ final readonly class ShowWhatIf
             $row('Last hands-on minute', $now->lastHandsOn(), $then?->lastHandsOn(), $moment), $row('All cured, 50 %', $now->ready(0.5), $then?->ready(0.5), $moment), $row('All cured, 90 %', $now->ready(0.9), $then?->ready(0.9), $moment),
             $row('Hands on', $now->minutes(), $then?->minutes(), fn (int $m): string => round($m / 60.0, 1).' h'),
             $row('Evenings and days', $now->sessionsUsed(), $then?->sessionsUsed(), fn (int $d): string => (string) $d), $row('Moves in no session', count($now->unplaced), $then === null ? null : count($then->unplaced), fn (int $n): string => (string) $n),
-            $row('Too late for a date', array_sum($now->late()), $then === null ? null : array_sum($then->late()), fn (int $m): string => $m === 0 ? 'none' : ClockWords::span($m)),
+            $row('Too late for a date', $now->latest(), $then?->latest(), fn (int $m): string => $m === 0 ? 'none' : ClockWords::span($m)),
         ];
     }
 

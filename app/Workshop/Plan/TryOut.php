@@ -48,12 +48,12 @@ final readonly class TryOut
         if ($typed->text('heater') !== '') {
             $celsius = $typed->number('heater');
             $typed->made(fn (): bool => true);
-            $project = WhatIf::warmer($project, $room, $celsius);
+            $project = WhatIf::warmer($project, $room, $celsius, $this->minute());
             $said[] = "{$name} kept at {$typed->text('heater')} °C";
         }
         $flow = Climate::AIRFLOWS[$typed->text('airflow')] ?? null;
         if ($flow !== null) {
-            $project = WhatIf::airflow($project, $room, $flow);
+            $project = WhatIf::airflow($project, $room, $flow, $this->minute());
             $said[] = $typed->text('airflow') === 'fan' ? "a fan in {$name}" : "{$typed->text('airflow')} air in {$name}";
         }
         if ($typed->text('date') !== '') {
@@ -76,6 +76,11 @@ final readonly class TryOut
         }
 
         return [$project, $said];
+    }
+
+    private function minute(): int
+    {
+        return intdiv($this->clock->now()->getTimestamp(), 60);
     }
 
     private function session(Typed $typed): BenchTime

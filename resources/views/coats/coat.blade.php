@@ -8,7 +8,7 @@
     <ul>@foreach ($coat['milestones'] as $m)<li>@if ($m['strong'])<b>{{ $m['word'] }}</b>@else{{ $m['word'] }}@endif<span>{{ $m['text'] }}</span></li>@endforeach</ul></div>
 @if ($coat['why'] !== '')<div class="blk"><h3>Why not sooner</h3><p>{{ ucfirst($coat['why']) }}.</p></div>@endif
 <div class="blk"><h3>{{ $coat['used'] ? 'Went in' : 'Goes in, waste included' }}</h3>
-    <table class="take">@foreach ($coat['amounts'] as $amount)<tr><th scope="row">{{ $amount->material }}</th><td class="num">{{ Length::decimal($amount->amount, $amount->amount < 10 ? 1 : 0) }}</td><td class="u">{{ $amount->unit }}</td></tr>@endforeach</table>
+    <table class="take">@foreach ($coat['amounts'] as $amount)@php([$shown, $unit] = $amount->words(false))<tr><th scope="row">{{ $amount->material }}</th><td class="num">{{ $shown }}</td><td class="u">{{ $unit }}</td></tr>@endforeach</table>
     @if ($coat['moves'] > 0)<p class="soft small">{{ $coat['minutes'] }} min of work in {{ $coat['moves'] }} {{ $coat['moves'] === 1 ? 'move' : 'moves' }}. <a class="link" href="{{ route('library.show', [$layout, 'recipe' => $recipe->id]) }}">{{ $recipe->provenance === 'yours' ? 'Figures are yours' : 'Starting values' }}</a></p>@endif</div>
 <div class="blk"><h3>Rules</h3><dl class="rl">
     @foreach ($coat['needs'] as $need)<dt>before</dt><dd>{{ $need }}</dd>@endforeach

@@ -14,15 +14,17 @@
                 <x-field name="points[0][x]" at="points/0/x" label="x" :value="Length::field($p->x, $units)" />
                 <x-field name="points[0][y]" at="points/0/y" label="y" :value="Length::field($p->y, $units)" />
             </div>
+            @include('land.foot')
         @else
+            @if ($feature->kind === 'ridge')@include('land.foot')@endif
             <div class="pair three">
                 @if ($feature->kind === 'water' || $feature->kind === 'pad')<x-field name="level" at="level" label="Level" :unit="$mm" :value="Length::field($feature->points[0]->z, $units)" />@endif
-                @foreach ($feature->figures as $key => $value)
+                @foreach ($feature->kind === 'ridge' ? [] : $feature->figures as $key => $value)
                     @php($isLength = str_ends_with($key, '_mm'))
                     <x-field :name="$key" :at="$key" :label="['depth_mm' => 'Depth', 'shore_mm' => 'Reached over', 'batter' => 'Sides, out to 1 up', 'width_mm' => 'Width', 'below_mm' => 'Under the bank', 'height_mm' => 'Up and down', 'grain_mm' => 'Grain', 'seed' => 'Seed'][$key]" :unit="$isLength && $loop->first && $feature->kind !== 'water' ? $mm : ''" :value="$isLength ? Length::field($value, $units) : Length::decimal($value, 3)" />
                 @endforeach
             </div>
-            @if ($water)<p class="small">@foreach ($water as $row){{ $row['before'] }} <x-figure :figure="$row['figure']" /> {{ $row['figure']->unit }}{{ $row['after'] }}@endforeach</p>@endif
+            @if ($shape)<p class="small">@foreach ($shape as $row){{ $row['before'] }} <x-figure :figure="$row['figure']" /> {{ $row['figure']->unit }}{{ $row['after'] }}@endforeach</p>@endif
             <table class="points"><thead><tr><th scope="col">Point</th><th scope="col">x</th><th scope="col">y</th>@if ($heights)<th scope="col">Height</th>@endif<th></th></tr></thead><tbody>
                 @foreach ($feature->points as $k => $p)
                     <tr><th scope="row" class="num">{{ $k + 1 }}</th>@foreach ($heights ? ['x' => $p->x, 'y' => $p->y, 'z' => $p->z] : ['x' => $p->x, 'y' => $p->y] as $axis => $mm)<td><input name="points[{{ $k }}][{{ $axis }}]" data-at="points/{{ $k }}/{{ $axis === 'z' ? 'z_mm' : $axis }}" aria-label="Point {{ $k + 1 }}, {{ $axis === 'z' ? 'height' : $axis }}" value="{{ Length::field($mm, $units) }}" autocomplete="off"></td>@endforeach<td><button type="button" class="link" data-drop-row>Drop</button></td></tr>
