@@ -31,10 +31,10 @@ final class ClockTest extends FeatureCase
         $at = "/layouts/{$layout->uid}/bench";
         $this->get($at)->assertOk()->assertSee('fibre applicator')->assertSee('the show: Sat 5 Dec')->assertSee('Idle at the bench');
         $before = $this->plan($layout)->lastHandsOn();
-        $this->patch($at, ['certainty' => '90', 'order' => 'board', 'tools' => [['name' => 'fibre applicator', 'count' => '2']], 'due' => [['section' => $board->uid, 'date' => '20 Oct', 'milestone' => 'shown']]])->assertSessionHasNoErrors();
+        $this->patch($at, ['certainty' => '90', 'order' => 'board', 'tools' => [['name' => 'fibre applicator', 'count' => '2']], 'due' => [['section' => $board->uid, 'date' => '16 Oct', 'milestone' => 'shown']]])->assertSessionHasNoErrors();
         $plan = $this->plan($layout);
         $this->assertSame([0.9, 'board', 2], [$plan->work->certainty(), $plan->work->rules()->order, $plan->work->rules()->tools('fibre applicator')]);
-        $this->assertSame('2026-10-20', $plan->work->rules()->dueOf($board->uid)['date'] ?? '');
+        $this->assertSame('2026-10-16', $plan->work->rules()->dueOf($board->uid)['date'] ?? '');
         $this->assertGreaterThanOrEqual($before, $plan->lastHandsOn());
         $this->get($at)->assertSee('too late');
         $this->from($at)->patch($at, ['due' => [['section' => $board->uid, 'date' => 'soon', 'milestone' => 'shown']]])->assertSessionHasErrors('due/0/date');
