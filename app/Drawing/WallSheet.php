@@ -8,7 +8,7 @@ use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Track\Run;
 
-/** Walls laid flat at 1:1, one under the other, to cut by: foot along the track's grade, top as high as the land steps. */
+/** Walls laid flat at 1:1, one under the other, to cut by: along their own faces, from foot to top. */
 final class WallSheet
 {
     private const GAP = 22.0;
@@ -27,17 +27,15 @@ final class WallSheet
             if ($run === null || count($wall->profile) < 2) {
                 continue;
             }
-            $feet = array_map(fn (array $p): float => $run->grade->heightAt($p[0]), $wall->profile);
-            $tops = array_map(fn (array $p, float $foot): float => $foot + $p[1], $wall->profile, $feet);
-            $low = min($feet);
-            $floor = $y + max($tops) - $low + 6.0;
-            $upper = array_map(fn (array $p, float $top): array => [10.0 + $p[0] - $wall->from, $floor - ($top - $low)], $wall->profile, $tops);
-            $lower = array_map(fn (array $p, float $foot): array => [10.0 + $p[0] - $wall->from, $floor - ($foot - $low)], $wall->profile, $feet);
-            $words = sprintf('%d %s, %s, %s to %s, %s mm long, %s to %s mm high', $n + 1, $run->name, $wall->side, round($wall->from), round($wall->to), Length::decimal($wall->to - $wall->from, 0), Length::decimal($wall->lowest, 1), Length::decimal($wall->highest, 1));
+            $low = min(array_column($wall->profile, 'foot'));
+            $floor = $y + max(array_column($wall->profile, 'top')) - $low + 6.0;
+            $line = fn (string $of): array => array_map(fn (array $p): array => [10.0 + $p['along'] - $wall->profile[0]['along'], $floor - ($p[$of] - $low)], $wall->profile);
+            [$upper, $lower] = [$line('top'), $line('foot')];
+            $words = sprintf('%d %s, %s, %s to %s, %s mm long, %s to %s mm high', $n + 1, $run->name, $wall->side, round($wall->from), round($wall->to), Length::decimal($wall->length, 1), Length::decimal($wall->lowest, 1), Length::decimal($wall->highest, 1));
             $marks .= sprintf("  <text x=\"10\" y=\"%s\" font-family=\"sans-serif\" font-size=\"4\">%s</text>\n", Svg::n($y), htmlspecialchars($words, ENT_XML1 | ENT_QUOTES))
                 .sprintf("  <path d=\"%s\" fill=\"none\" stroke=\"black\" stroke-width=\"0.3\"/>\n", Svg::d([...$upper, ...array_reverse($lower)], true));
             $y = $floor + self::GAP;
-            $wide = max($wide, $wall->to - $wall->from + 20.0);
+            $wide = max($wide, $wall->length + 20.0);
         }
         $marks .= sprintf("  <path d=\"M10 %1\$sh100\" fill=\"none\" stroke=\"black\" stroke-width=\"0.5\"/>\n  <text x=\"112\" y=\"%1\$s\" font-family=\"sans-serif\" font-size=\"4\">100 mm</text>\n", Svg::n($y));
 

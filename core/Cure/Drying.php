@@ -111,8 +111,11 @@ final class Drying
             return 0.0;
         }
         $chance = 0.0;
-        $edges = array_map(fn (int $k): float => $k / self::CASES, range(0, self::CASES));
-        $edges = [1.0 - self::LAST, ...array_slice($edges, 1, -1), self::LAST];
+        $edges = [1.0 - self::LAST];
+        for ($k = 1; $k < self::CASES; $k++) {
+            $edges[] = $k / self::CASES;
+        }
+        $edges[] = self::LAST;
         $spoilt = array_map(fn (float $q): bool => $cold($q) > self::SPOILING_SHARE, $edges);
         for ($k = 0; $k < self::CASES; $k++) {
             [$low, $high] = [$edges[$k], $edges[$k + 1]];

@@ -32,7 +32,7 @@ final readonly class Grading
     private const CROSSING = 0.05;
 
     /** Rise over run of the land beside a placed wall. */
-    private const STEEP = 1.0 / FormationProfile::LEAST_BATTER;
+    public const STEEP = 1.0 / FormationProfile::LEAST_BATTER;
 
     /** @var list<array{array{float, float}, array{float, float}, array{float, float}, int, float}> half-widths, rise in cutting, fall of banks; right, left; 0 for track, 1 for a road; top over the formation */
     private array $shapes;

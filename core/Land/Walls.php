@@ -4,77 +4,56 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Land;
 
+use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Track\Run;
-use IdleRidge\Core\Track\Stretch;
 
 /**
  * Finds the stretches where no slope fits: between two formations (`between`), where a bank is still higher than the
  * ground at the board's edge (`edge`), and where a slope has not met the ground within the width the layout allows
- * (`reach`).
+ * (`reach`). The raster says where to look; how far a wall goes and how high it is, is read off the line on which it stands: the lower
+ * formation's edge, the board's edge, the end of the reach.
  *
  * At the board's edge only banks count: a cutting that reaches it leaves nothing there to hold up.
  */
 final class Walls
 {
     /** Lower steps need no wall, mm. */
-    private const LEAST_HEIGHT = 1.0;
-
-    /** Heights of a wall are told so far apart, and beside a placed one so far out from the formation, mm. */
-    private const STEP = 10.0;
-
-    private const BEYOND = 3.0;
+    public const LEAST_HEIGHT = 1.0;
 
     /** Shorter steps, as in the corners of a level crossing, are filled by hand, mm. */
-    private const LEAST_LENGTH = 20.0;
+    public const LEAST_LENGTH = 20.0;
+
+    /** Heights are told so far apart; ends are looked for so finely and closed in upon; breaks up to so long do not part a wall, mm. */
+    private const STEP = 10.0;
+
+    private const FINE = 2.5;
+
+    private const EXACT = 0.05;
+
+    private const BRIDGED = 30.0;
+
+    /** So far beyond a formation's edge its wall is looked at, mm. */
+    private const HAIR = 1e-3;
+
+    /** How the land slopes behind a wall is seen over this, mm. */
+    private const LOOK = 0.2;
 
     /** How squarely a slope must run out over an edge to be cut off by it. */
     private const OUTWARD = 0.5;
 
     /**
-     * @param list<Run> $runs in section coordinates
      * @param list<string> $joined edges where a neighbouring section goes on: left, right, front, back
      * @return list<Wall>
      */
-    public static function find(Terrain $terrain, array $runs, ?float $reach = null, array $joined = []): array
+    public static function find(LandModel $model, Terrain $terrain, array $joined = []): array
     {
-        $samples = [];
-        foreach ($terrain->graded as $p => $at) {
-            $cause = self::cause($terrain, $p, $at, $runs, $reach, $joined);
-            if ($cause !== null) {
-                $side = $at->offset >= 0.0 ? 'left' : 'right';
-                $samples[$at->run][$side][$cause][] = [$at->station, $at->gap];
-            }
-        }
-        ksort($samples);
         $walls = [];
-        foreach ($samples as $k => $sides) {
+        foreach (self::suspected($model, $terrain, $joined) as $k => $sides) {
             foreach ($sides as $side => $causes) {
-                foreach ($causes as $cause => $places) {
-                    array_push($walls, ...self::along($runs[$k], $side, $cause, $places, $terrain->cell));
+                foreach (array_keys($causes) as $cause) {
+                    array_push($walls, ...($cause === 'edge' ? self::atEdges($model, $k, $side, $joined) : self::beside($model, $k, $side, $cause)));
                 }
             }
-        }
-
-        return $walls;
-    }
-
-    /**
-     * @param list<array{float, float}> $places
-     * @return list<Wall>
-     */
-    private static function along(Run $run, string $side, string $cause, array $places, float $cell): array
-    {
-        $walls = [];
-        foreach (Stretch::gather($places, $cell, $run->alignment->length) as $stretch) {
-            if ($stretch->greatest < self::LEAST_HEIGHT || $stretch->length() < self::LEAST_LENGTH) {
-                continue;
-            }
-            $half = $run->profile->halfWidth($side === 'left');
-            $mark = $run->alignment->beside(($stretch->from + $stretch->to) / 2.0, $side === 'left' ? $half : -$half);
-            $walls[] = new Wall(
-                $run->uid, $side, $stretch->from, $stretch->to, $stretch->least, $stretch->greatest, $stretch->integral,
-                $cause, $mark->x, $mark->y, self::profile($places, $stretch),
-            );
         }
 
         return $walls;
@@ -93,27 +72,11 @@ final class Walls
                 if (! $structure->isWall()) {
                     continue;
                 }
-                $left = $structure->kind === 'wall left';
-                $away = ($left ? 1.0 : -1.0) * ($run->profile->halfWidth($left) + self::BEYOND);
-                $samples = [];
-                $parts = max(1, (int) ceil($structure->length() / self::STEP));
-                for ($k = 0; $k <= $parts; $k++) {
-                    $station = $structure->from + $structure->length() * $k / $parts;
-                    $p = $run->alignment->beside($station, $away);
-                    if ($p->x >= 0.0 && $p->y >= 0.0 && $p->x <= $model->width && $p->y <= $model->depth) {
-                        $samples[] = [$station, abs($model->heightAt($p->x, $p->y) - $run->grade->heightAt($station))];
-                    }
+                $side = $structure->kind === 'wall left' ? 'left' : 'right';
+                $profile = self::profile($run, $side, $run->profile->halfWidth($side === 'left'), $structure->from, $structure->to, fn (float $station): ?array => self::step($model, $run, $side, min(max($station, $structure->from + self::HAIR), $structure->to - self::HAIR)));
+                if (count($profile) > 1) {
+                    $walls[] = self::wall($run, $side, 'placed', $profile);
                 }
-                if (count($samples) < 2) {
-                    continue;
-                }
-                $heights = array_column($samples, 1);
-                $face = 0.0;
-                for ($k = 1; $k < count($samples); $k++) {
-                    $face += ($samples[$k][0] - $samples[$k - 1][0]) * ($samples[$k][1] + $samples[$k - 1][1]) / 2.0;
-                }
-                $mark = $run->alignment->beside(($structure->from + $structure->to) / 2.0, $away);
-                $walls[] = new Wall($run->uid, $left ? 'left' : 'right', $samples[0][0], $samples[count($samples) - 1][0], min($heights), max($heights), $face, 'placed', $mark->x, $mark->y, $samples);
             }
         }
 
@@ -121,65 +84,242 @@ final class Walls
     }
 
     /**
-     * @param list<array{float, float}> $places
-     * @return list<array{float, float}> the greatest height every few millimetres along a stretch
+     * Where the raster shows a wall, or two formations side by side with a step between them.
+     *
+     * @param list<string> $joined
+     * @return array<int, array<string, array<string, true>>> run → side → causes
      */
-    private static function profile(array $places, Stretch $stretch): array
+    private static function suspected(LandModel $model, Terrain $terrain, array $joined): array
     {
-        $bins = [];
-        foreach ($places as [$station, $height]) {
-            if ($station >= $stretch->from && $station <= $stretch->to) {
-                $bin = (int) round(($station - $stretch->from) / self::STEP);
-                $bins[$bin] = max($bins[$bin] ?? 0.0, $height);
+        $found = [];
+        foreach ($terrain->graded as $p => $at) {
+            $side = $at->offset >= 0.0 ? 'left' : 'right';
+            if ($at->kind === Grading::WALL) {
+                $found[$at->run][$side]['between'] = true;
+            } elseif ($at->kind === Grading::FORMATION) {
+                foreach ([1, $terrain->cols] as $next) {
+                    $other = $p % $terrain->cols === $terrain->cols - 1 && $next === 1 ? null : ($terrain->graded[$p + $next] ?? null);
+                    if ($other !== null && $other->kind === Grading::FORMATION && $other->run !== $at->run && abs($other->height - $at->height) >= self::LEAST_HEIGHT) {
+                        $lower = $other->height < $at->height ? $other : $at;
+                        $found[$lower->run][$lower->offset >= 0.0 ? 'left' : 'right']['between'] = true;
+                    }
+                }
+            } elseif ($at->gap >= self::LEAST_HEIGHT) {
+                $run = $model->grading->runs[$at->run];
+                $beyond = abs($at->offset) - $run->profile->halfWidth($at->offset >= 0.0);
+                if ($model->grading->reach !== null && $beyond > $model->grading->reach - 2.0 * $terrain->cell) {
+                    $found[$at->run][$side]['reach'] = true;
+                } elseif ($at->kind === Grading::FILL && self::isAtEdge($terrain, $p, $joined)) {
+                    $found[$at->run][$side]['edge'] = true;
+                }
             }
         }
-        ksort($bins);
-        $out = [];
-        foreach ($bins as $bin => $height) {
-            $out[] = [min($stretch->to, $stretch->from + $bin * self::STEP), $height];
+        ksort($found);
+
+        return $found;
+    }
+
+    /** @param  list<string>  $joined */
+    private static function isAtEdge(Terrain $terrain, int $p, array $joined): bool
+    {
+        [$i, $j] = [$p % $terrain->cols, intdiv($p, $terrain->cols)];
+        $edges = ['left' => $i === 0, 'right' => $i === $terrain->cols - 1, 'front' => $j === 0, 'back' => $j === $terrain->rows - 1];
+
+        return array_diff(array_keys(array_filter($edges)), $joined) !== [];
+    }
+
+    /** @return list<Wall> along the edge of a run's formation, or the end of its slopes' reach */
+    private static function beside(LandModel $model, int $k, string $side, string $cause): array
+    {
+        $run = $model->grading->runs[$k];
+        $half = $run->profile->halfWidth($side === 'left');
+        $offset = $cause === 'between' ? $half + self::HAIR : $half + (float) $model->grading->reach - self::HAIR;
+        $at = function (float $station) use ($model, $run, $k, $side, $cause, $offset): ?array {
+            $p = $run->alignment->beside($station, $side === 'left' ? $offset : -$offset);
+            $graded = $run->wallAt($station, $side === 'left') ? null : self::graded($model, $p);
+            $here = $graded !== null && $graded->run === $k && ($cause === 'between' ? $graded->kind === Grading::WALL : in_array($graded->kind, [Grading::FILL, Grading::CUT], true)) ? $graded : null;
+
+            return $here === null ? null : match ($here->kind) {
+                Grading::WALL => ['foot' => $here->height - $here->gap, 'top' => $here->height],
+                Grading::FILL => ['foot' => $here->height - $here->gap, 'top' => $here->height],
+                default => ['foot' => $here->height, 'top' => $here->height + $here->gap],
+            };
+        };
+        $walls = [];
+        foreach (self::stretches($at, $run->alignment->length) as [$from, $to]) {
+            $profile = self::profile($run, $side, $offset, $from, $to, $at);
+            if (self::counts($profile)) {
+                $walls[] = self::wall($run, $side, $cause, $profile);
+            }
         }
 
-        return $out;
+        return $walls;
     }
 
     /**
-     * @param list<Run> $runs
      * @param list<string> $joined
+     * @return list<Wall> along the board's edges, where they cut off a run's bank
      */
-    private static function cause(Terrain $terrain, int $p, Graded $at, array $runs, ?float $reach, array $joined): ?string
+    private static function atEdges(LandModel $model, int $k, string $side, array $joined): array
     {
-        if ($at->kind === Grading::WALL) {
-            return 'between';
-        }
-        if (($at->kind !== Grading::CUT && $at->kind !== Grading::FILL) || $at->gap < self::LEAST_HEIGHT) {
-            return null;
-        }
-        $run = $runs[$at->run];
-        $beyond = abs($at->offset) - $run->profile->halfWidth($at->offset >= 0.0);
-        if ($reach !== null && $beyond > $reach - $terrain->cell) {
-            return 'reach';
-        }
-        if ($at->kind === Grading::FILL) {
-            $foot = $run->alignment->pointAt($at->station);
-            [$x, $y] = $terrain->middle($p);
-            $away = max(1e-9, hypot($x - $foot->x, $y - $foot->y));
-            foreach (self::edges($terrain, $p) as $edge => [$nx, $ny]) {
-                if (! in_array($edge, $joined, true) && ($nx * ($x - $foot->x) + $ny * ($y - $foot->y)) / $away > self::OUTWARD) {
-                    return 'edge';
+        $run = $model->grading->runs[$k];
+        [$w, $d] = [$model->width, $model->depth];
+        $walls = [];
+        foreach (['left' => [0.0, 0.0, 0.0, 1.0, -1.0, 0.0], 'right' => [$w, 0.0, 0.0, 1.0, 1.0, 0.0], 'front' => [0.0, 0.0, 1.0, 0.0, 0.0, -1.0], 'back' => [0.0, $d, 1.0, 0.0, 0.0, 1.0]] as $edge => [$x, $y, $ax, $ay, $nx, $ny]) {
+            $at = function (float $t) use ($model, $run, $k, $side, $x, $y, $ax, $ay, $nx, $ny): ?array {
+                $p = new Point($x + $t * $ax, $y + $t * $ay);
+                $graded = self::graded($model, $p);
+                if ($graded === null || $graded->kind !== Grading::FILL || $graded->run !== $k || ($graded->offset >= 0.0) !== ($side === 'left')) {
+                    return null;
+                }
+                $foot = $run->alignment->pointAt($graded->station);
+                $outward = ($nx * ($p->x - $foot->x) + $ny * ($p->y - $foot->y)) / max(1e-9, hypot($p->x - $foot->x, $p->y - $foot->y));
+
+                return $outward > self::OUTWARD ? ['station' => $graded->station, 'foot' => $graded->height - $graded->gap, 'top' => $graded->height] : null;
+            };
+            $length = $ax > 0.0 ? $w : $d;
+            foreach (in_array($edge, $joined, true) ? [] : self::stretches($at, $length) as [$from, $to]) {
+                $profile = [];
+                foreach (self::places($from, $to) as $t) {
+                    $here = $at($t);
+                    if ($here !== null) {
+                        $profile[] = ['station' => $here['station'], 'along' => $t, 'foot' => $here['foot'], 'top' => $here['top']];
+                    }
+                }
+                if (self::counts($profile)) {
+                    $walls[] = self::wall($run, $side, 'edge', $profile);
                 }
             }
         }
 
-        return null;
+        return $walls;
     }
 
-    /** @return array<string, array{int, int}> the board's edges a cell lies along, with their outward directions */
-    private static function edges(Terrain $terrain, int $p): array
+    private static function graded(LandModel $model, Point $p): ?Graded
     {
-        $i = $p % $terrain->cols;
-        $j = intdiv($p, $terrain->cols);
+        $on = $p->x >= 0.0 && $p->y >= 0.0 && $p->x <= $model->width && $p->y <= $model->depth;
 
-        return ($i === 0 ? ['left' => [-1, 0]] : []) + ($i === $terrain->cols - 1 ? ['right' => [1, 0]] : [])
-            + ($j === 0 ? ['front' => [0, -1]] : []) + ($j === $terrain->rows - 1 ? ['back' => [0, 1]] : []);
+        return $on ? $model->grading->at($p->x, $p->y, $model->ground->at($p->x, $p->y)) : null;
+    }
+
+    /**
+     * How the land steps where a wall is placed: from the formation to the land behind the wall's own steep face.
+     *
+     * @return array{foot: float, top: float}|null null off the board
+     */
+    private static function step(LandModel $model, Run $run, string $side, float $station): ?array
+    {
+        $level = $run->grade->heightAt($station);
+        $out = $run->profile->halfWidth($side === 'left') + self::HAIR;
+        $land = function (float $beyond) use ($model, $run, $side, $station, $out): ?float {
+            $p = $run->alignment->beside($station, $side === 'left' ? $out + $beyond : -$out - $beyond);
+
+            return $p->x >= 0.0 && $p->y >= 0.0 && $p->x <= $model->width && $p->y <= $model->depth ? $model->heightAt($p->x, $p->y) : null;
+        };
+        // Its face leans: the higher it is, the further out the land behind it begins. It is told as if that went on to the foot.
+        $here = $land(0.0);
+        for ($beyond = 0.02; $here !== null && $beyond < 40.0; $beyond *= 2.0) {
+            $behind = $land($beyond);
+            if ($behind === null) {
+                break;
+            }
+            $here = $behind;
+            if (abs($behind - $level) < Grading::STEEP * $beyond - self::HAIR) {
+                $ends = abs($behind - $level) / Grading::STEEP + 2.0 * self::HAIR;
+                [$near, $far] = [$land($ends) ?? $behind, $land($ends + self::LOOK)];
+                $here = $far === null ? $near : $near - ($far - $near) * $ends / self::LOOK;
+                break;
+            }
+        }
+
+        return $here === null ? null : ['foot' => min($level, $here), 'top' => max($level, $here)];
+    }
+
+    /**
+     * @param callable(float): (array{foot: float, top: float}|null) $at
+     * @return list<array{float, float}> from and to, of what is more than a hair high
+     */
+    private static function stretches(callable $at, float $length): array
+    {
+        $holds = fn (float $t): bool => ($here = $at($t)) !== null && $here['top'] - $here['foot'] > self::EXACT;
+        $parts = max(1, (int) ceil($length / self::FINE));
+        $out = [];
+        $open = null;
+        for ($k = 0; $k <= $parts; $k++) {
+            $t = $length * $k / $parts;
+            if (! $holds($t)) {
+                continue;
+            }
+            if ($open !== null && $t - $open[1] > self::BRIDGED + self::FINE) {
+                $out[] = $open;
+                $open = null;
+            }
+            $open = [$open[0] ?? $t, $t];
+        }
+        if ($open !== null) {
+            $out[] = $open;
+        }
+        $close = function (float $in, float $beyond) use ($holds): float {
+            while (abs($beyond - $in) > self::EXACT) {
+                $middle = ($in + $beyond) / 2.0;
+                [$in, $beyond] = $holds($middle) ? [$middle, $beyond] : [$in, $middle];
+            }
+
+            return $in;
+        };
+        $step = $length / $parts;
+
+        return array_map(fn (array $s): array => [$s[0] <= 0.0 ? 0.0 : $close($s[0], $s[0] - $step), $s[1] >= $length ? $length : $close($s[1], $s[1] + $step)], $out);
+    }
+
+    /** @return list<float> */
+    private static function places(float $from, float $to): array
+    {
+        $parts = max(1, (int) ceil(($to - $from) / self::STEP - 1e-9));
+
+        return array_map(fn (int $k): float => $from + ($to - $from) * $k / $parts, range(0, $parts));
+    }
+
+    /**
+     * @param callable(float): (array{foot: float, top: float}|null) $at
+     * @return list<array{station: float, along: float, foot: float, top: float}> at stations from one to another, told along the line beside the run
+     */
+    private static function profile(Run $run, string $side, float $offset, float $from, float $to, callable $at): array
+    {
+        $profile = [];
+        $along = 0.0;
+        $last = null;
+        foreach (self::places($from, $to) as $station) {
+            $along += $last === null ? 0.0 : $run->alignment->lengthBeside($last, $station, $side === 'left' ? $offset : -$offset);
+            $last = $station;
+            $here = $at($station);
+            if ($here !== null) {
+                $profile[] = ['station' => $station, 'along' => $along, 'foot' => $here['foot'], 'top' => $here['top']];
+            }
+        }
+
+        return $profile;
+    }
+
+    /**
+     * @param list<array{station: float, along: float, foot: float, top: float}> $profile
+     *
+     * @phpstan-assert-if-true non-empty-list<array{station: float, along: float, foot: float, top: float}> $profile
+     */
+    private static function counts(array $profile): bool
+    {
+        return $profile !== [] && $profile[count($profile) - 1]['along'] - $profile[0]['along'] >= self::LEAST_LENGTH
+            && max(array_map(fn (array $p): float => $p['top'] - $p['foot'], $profile)) >= self::LEAST_HEIGHT;
+    }
+
+    /** @param  non-empty-list<array{station: float, along: float, foot: float, top: float}>  $profile */
+    private static function wall(Run $run, string $side, string $cause, array $profile): Wall
+    {
+        $stations = array_column($profile, 'station');
+        [$from, $to] = [min($stations), max($stations)];
+        $half = $run->profile->halfWidth($side === 'left');
+        $mark = $run->alignment->beside(($from + $to) / 2.0, $side === 'left' ? $half : -$half);
+
+        return new Wall($run->uid, $side, $from, $to, $cause, $mark->x, $mark->y, $profile);
     }
 }

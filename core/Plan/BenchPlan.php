@@ -281,7 +281,7 @@ final readonly class BenchPlan
         foreach ($this->work->bases[$placed->move->id] as $base) {
             $under = $base->under;
             [$start, $end] = $under instanceof Laid ? [$under->startedAt, $this->work->endOf($under)] : ($at[$under->id] ?? [null, null]);
-            if ($base->window !== null && $start !== null && $placed->start > $this->work->windowOf($base, $placed->move->section->uid)->latest($start, $end)) {
+            if ($base->window !== null && $start !== null && $end !== null && $placed->start > $this->work->windowOf($base, $placed->move->section->uid)->latest($start, $end)) {
                 return $base->window->missed === '' ? 'Try it with care.' : $base->window->missed;
             }
         }

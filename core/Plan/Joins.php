@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Plan;
 
-
 /**
  * Moves that are done in one go, one pot and one set-up for several zones of a board: the same recipe as thick, none waiting
  * for another, all free in the same session, short enough together.

@@ -30,7 +30,7 @@ final readonly class LandStudy
 
     public static function of(Project $project, Section $section, LandModel $model, Terrain $terrain): self
     {
-        $walls = [...Walls::find($terrain, $model->grading->runs, $model->grading->reach, $project->joinedEdges($section)), ...Walls::placed($model)];
+        $walls = [...Walls::find($model, $terrain, $project->joinedEdges($section)), ...Walls::placed($model)];
 
         return new self($project, $section, $model, $terrain, $walls, Turnout::among($model->grading->runs, $project->layout->vehicles, $project->layout->clearanceMargin));
     }

@@ -88,7 +88,8 @@ final class ClearanceOnCurve implements Rule
         if ($run->structureAt($station)?->kind === 'tunnel') {
             return null;
         }
-        $room = $sweep->at($station)[$side] + $study->project->layout->clearanceMargin;
+        $throw = $sweep->at($station);
+        $room = ($side === 'left' ? $throw['left'] : $throw['right']) + $study->project->layout->clearanceMargin;
         $away = LandBeside::firstOverRails($study->model, $run, $station, $side === 'left', $run->profile->halfWidth($side === 'left'), $room);
 
         return $away === null ? null : $room - $away;

@@ -43,8 +43,8 @@ final class WallNeeded implements Rule
                 [
                     'height' => new Figure($wall->highest, 'mm', 'greatest step that no slope can take', ['batters' => 'of the runs beside it'], decimals: 1),
                     'lowest' => new Figure($wall->lowest, 'mm', 'least step along the stretch', decimals: 1),
-                    'length' => new Figure($wall->to - $wall->from, 'mm', 'stations along the run'),
-                    'face' => new Figure($wall->face / 100.0, 'cm²', 'height summed along the stretch', decimals: 1),
+                    'length' => new Figure($wall->length, 'mm', 'along the wall’s own face', ['stations' => round($wall->from).' to '.round($wall->to)]),
+                    'face' => new Figure($wall->face / 100.0, 'cm²', 'height summed along its face', decimals: 1),
                 ],
                 self::WHY[$wall->cause], self::DO[$wall->cause],
             );

@@ -145,6 +145,21 @@ final readonly class Alignment
     }
 
     /** A point beside the run; positive offsets lie to the left of rising stations. */
+    /** Length of the line at an offset between two stations, mm, as chords a millimetre of stations long. */
+    public function lengthBeside(float $from, float $to, float $offset): float
+    {
+        $parts = max(1, (int) ceil($to - $from));
+        $length = 0.0;
+        $last = $this->beside($from, $offset);
+        for ($k = 1; $k <= $parts; $k++) {
+            $next = $this->beside($from + ($to - $from) * $k / $parts, $offset);
+            $length += $last->distanceTo($next);
+            $last = $next;
+        }
+
+        return $length;
+    }
+
     public function beside(float $station, float $offset): Point
     {
         return $this->pointAt($station)->toward($this->headingAt($station) + M_PI / 2.0, $offset);

@@ -65,12 +65,11 @@ final class GradingTest extends TestCase
         foreach (['d2-wall-constant' => [0.0, 70.0 / 3.0, 28_000.0], 'd3-wall-growing' => [1000.0 / 3.0, 52.0 / 3.0, 7511.1]] as $case => [$from, $height, $face]) {
             foreach ([5.0, 2.5] as $cell) {
                 [, $model] = self::reference($case);
-                $walls = Walls::find($model->terrain($cell), $model->grading->runs);
+                $walls = Walls::find($model, $model->terrain($cell));
                 $this->assertCount(1, $walls, $case);
-                $this->assertEqualsWithDelta($from, $walls[0]->from, 1.5 * $cell);
-                $this->assertEqualsWithDelta(1200.0, $walls[0]->to, 1.5 * $cell);
-                $this->assertEqualsWithDelta($height, $walls[0]->highest, 0.5);
-                $this->assertEqualsWithDelta($face, $walls[0]->face, 0.03 * $face);
+                $this->assertEqualsWithDelta([$from, 1200.0], [$walls[0]->from, $walls[0]->to], $from === 0.0 ? 0.1 : 3.0);
+                $this->assertEqualsWithDelta($height, $walls[0]->highest, 0.01);
+                $this->assertEqualsWithDelta($face, $walls[0]->face, 0.001 * $face);
                 $this->assertSame(['left', 'between'], [$walls[0]->side, $walls[0]->cause]);
             }
         }
@@ -80,27 +79,27 @@ final class GradingTest extends TestCase
     {
         $model = Build::flatLand(0.0, [Build::straight(1, 560.0, 60.0, 60.0, Build::evenProfile())]);
         $terrain = $model->terrain(5.0);
-        $walls = Walls::find($terrain, $model->grading->runs);
+        $walls = Walls::find($model, $terrain);
         $this->assertCount(1, $walls);
         $this->assertSame(['left', 'edge'], [$walls[0]->side, $walls[0]->cause]);
-        // 15 mm beyond the formation at 1 in 1.5 leave 60 − 10 = 50 mm; the last cell's middle stands half a cell inside.
-        $this->assertEqualsWithDelta(50.0 + 2.5 / 1.5, $walls[0]->highest, 0.1);
-        $this->assertSame([], Walls::find($terrain, $model->grading->runs, null, ['back']));
+        // 15 mm beyond the formation at 1 in 1.5 leave 60 − 10 = 50 mm, all along the edge.
+        $this->assertEqualsWithDelta([50.0, 50.0, 1200.0, 60_000.0], [$walls[0]->lowest, $walls[0]->highest, $walls[0]->length, $walls[0]->face], 0.01);
+        $this->assertSame([], Walls::find($model, $terrain, ['back']));
     }
 
     public function test_a_slope_that_may_not_reach_far_enough_needs_a_wall(): void
     {
         $run = Build::straight(1, 300.0, 60.0, 60.0, Build::evenProfile());
         $model = Build::flatLand(0.0, [$run], reach: 30.0);
-        $walls = Walls::find($model->terrain(5.0), $model->grading->runs, 30.0);
+        $walls = Walls::find($model, $model->terrain(5.0));
         $this->assertCount(2, $walls);
         foreach ($walls as $wall) {
             $this->assertSame('reach', $wall->cause);
-            $this->assertEqualsWithDelta(60.0 - 30.0 / 1.5, $wall->highest, 5.0);
+            $this->assertEqualsWithDelta([40.0, 40.0], [$wall->lowest, $wall->highest], 0.01);
         }
         $this->assertSame(0.0, $model->heightAt(600.0, 300.0 + 25.0 + 31.0), 'beyond it the ground stays');
         $wide = Build::flatLand(0.0, [$run], reach: 120.0);
-        $this->assertSame([], Walls::find($wide->terrain(5.0), $wide->grading->runs, 120.0));
+        $this->assertSame([], Walls::find($wide, $wide->terrain(5.0)));
     }
 
     public function test_the_ditch_is_sunk_in_cutting_only(): void

@@ -7,7 +7,6 @@ namespace App\Workshop\Land;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Land\Heap;
 use IdleRidge\Core\Land\LandBeside;
-use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Figure;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Units;
@@ -184,7 +183,10 @@ final class Readings
     private function heap(LandPage $page, LandFeature $feature): array
     {
         $heap = array_values(array_filter($page->model->ground->heaps, fn (Heap $h): bool => $h->uid === $feature->uid))[0] ?? null;
-        $crest = array_reduce($feature->points, fn (?Spot $best, Spot $p): Spot => $best === null || $p->z > $best->z ? $p : $best);
+        $crest = $feature->points[0];
+        foreach ($feature->points as $p) {
+            $crest = $p->z > $crest->z ? $p : $crest;
+        }
         $ground = $heap === null ? $page->section->base : $page->model->ground->at($crest->x, $crest->y, $heap);
         $height = $crest->z - $ground;
         if ($height <= 0.0) {
