@@ -16,10 +16,10 @@ final readonly class Recipe
     /**
      * What rules go by: *wet* is water-borne · *solvent* attacks bare foam · *rewets* softens again when wetted · *messy* splashes ·
      * *seals* shuts in what is below · *pour* stands deep · *wash* runs thin · *sand* is sanded · *mask*, *unmask* · *alcohol* gives
-     * flammable vapour · *loose* lies until it is glued · *keys* gives a hold · *card*, *stack*, *castings*, *quick*, *sticks*, *joint*, *contact* name methods ·
+     * flammable vapour · *loose* lies until it is glued · *keys* gives a hold · *cloth* comes in pieces that overlap · *card*, *stack*, *castings*, *quick*, *sticks*, *joint*, *contact* name methods ·
      * *backdrop*, *trees*, *posts*, *wires* what stands · *rails* cleans them, *run* tries them.
      */
-    public const TRAITS = ['wet', 'solvent', 'rewets', 'messy', 'seals', 'pour', 'wash', 'sand', 'mask', 'unmask', 'alcohol', 'loose', 'keys', 'card', 'stack', 'castings', 'quick', 'sticks', 'joint', 'contact', 'backdrop', 'trees', 'wires', 'rails', 'run', 'posts'];
+    public const TRAITS = ['wet', 'solvent', 'rewets', 'messy', 'seals', 'pour', 'wash', 'sand', 'mask', 'unmask', 'alcohol', 'loose', 'keys', 'card', 'cloth', 'stack', 'castings', 'quick', 'sticks', 'joint', 'contact', 'backdrop', 'trees', 'wires', 'rails', 'run', 'posts'];
 
     public const PROVENANCES = ['starting value', 'yours', 'learned'];
 

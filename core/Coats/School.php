@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
+use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Measure\Refusal;
 
 /** One answer to a question of method: what it suits, what can go wrong with it, and its coats in their order. */
@@ -13,23 +14,24 @@ final readonly class School
      * @param list<string> $wrong
      * @param non-empty-list<array{recipe: Recipe, mm: float|null, passes: int, share: float}> $steps
      */
-    private function __construct(public string $key, public string $question, public string $name, public string $suits, public array $wrong, public array $steps)
+    private function __construct(public string $key, public string $question, public string $name, public string $suits, public array $wrong, public array $steps, public ?CutSchool $cut)
     {
     }
 
     /**
      * @param list<string> $wrong
      * @param list<array{recipe: Recipe, mm: float|null, passes: int, share: float}> $steps
+     * @param CutSchool|null $cut what its coats go over, where it is a way to make the land itself
      *
      * @throws Refusal
      */
-    public static function of(string $key, string $question, string $name, string $suits, array $wrong, array $steps): self
+    public static function of(string $key, string $question, string $name, string $suits, array $wrong, array $steps, ?CutSchool $cut = null): self
     {
         if ($steps === []) {
             throw new Refusal("The school “{$key}” has no coats.", $key);
         }
 
-        return new self($key, $question, $name, $suits, $wrong, $steps);
+        return new self($key, $question, $name, $suits, $wrong, $steps, $cut);
     }
 
     /**

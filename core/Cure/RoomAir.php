@@ -25,6 +25,26 @@ final class RoomAir
         $this->usual = $log?->since($room->airSince() ?? PHP_INT_MIN)->usual($zone) ?? [];
     }
 
+    /**
+     * The air of rooms in which something stood one after the other; one that is no more is taken as any.
+     *
+     * @param array<array-key, array{int, string}> $stood until when (minutes of Unix time) in which room
+     * @param list<Room> $rooms
+     * @param array<string, AirLog> $logs
+     */
+    public static function before(array $stood, array $rooms, array $logs, DateTimeZone $zone): ?self
+    {
+        $air = null;
+        $since = PHP_INT_MIN;
+        $byUid = array_column(array_map(fn (Room $r): array => [$r->uid, $r], $rooms), 1, 0);
+        foreach ($stood as [$until, $uid]) {
+            $air = new self($byUid[$uid] ?? Room::standard($uid), $zone, $logs[$uid] ?? null, $air, $since);
+            $since = $until;
+        }
+
+        return $air;
+    }
+
     public function at(int $minute): Climate
     {
         if ($this->before !== null && $minute < $this->since) {

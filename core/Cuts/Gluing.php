@@ -80,6 +80,12 @@ final readonly class Gluing
         return $out;
     }
 
+    /** Area of the joints, of one glue or of all, mm². */
+    public function areaOf(?string $glue = null): float
+    {
+        return array_sum(array_map(fn (GlueJoint $j): float => $glue === null || $j->glue === $glue ? $j->area : 0.0, $this->joints));
+    }
+
     /** The widest circle's radius that lies in a piece: from the deepest place of a raster uphill in ever shorter steps, mm. */
     private static function halfWidth(Piece $piece): float
     {

@@ -34,18 +34,19 @@ final readonly class Shell
      * @param list<Rib> $ribs from the left
      * @param float $surface of the shell, mm²
      * @param float $strips length of all strips
-     * @param list<array{from: float, to: float, surface: float, pieces: int}> $bays between ribs; pieces of one layer
+     * @param list<array{from: float, to: float, surface: float, pieces: float}> $bays between ribs; of the pieces of one layer so many
      */
     private function __construct(public CutSchool $school, public ShellBuild $build, public array $ribs, public float $surface, public float $strips, public int $stripCount, public array $bays)
     {
     }
 
     /**
-     * @param HeightMesh $shape the land less the shell's thickness
+     * @param HeightMesh $shape the land less the shell's thickness, which ribs and web carry
      * @param float $base the board's top
      * @param list<Bore> $bores
+     * @param HeightMesh|null $land on which the cover lies; the shape where it is not told
      */
-    public static function over(HeightMesh $shape, float $base, CutSchool $school, ShellBuild $build, array $bores = []): self
+    public static function over(HeightMesh $shape, float $base, CutSchool $school, ShellBuild $build, array $bores = [], ?HeightMesh $land = null): self
     {
         [$width, $depth] = [$shape->xs[count($shape->xs) - 1], $shape->ys[count($shape->ys) - 1]];
         $count = max(1, (int) ceil($width / $build->ribGap - 1e-9));
@@ -55,23 +56,24 @@ final readonly class Shell
         }
         [$strips, $stripCount] = self::strips($shape, $build, $width, $depth, $count);
         foreach (array_slice($ribs, 1) as $k => $rib) {
-            $surface = self::surface($shape, $ribs[$k]->x, $rib->x);
-            $bays[] = ['from' => $ribs[$k]->x, 'to' => $rib->x, 'surface' => $surface, 'pieces' => (int) ceil($surface / ($build->clothWidth * $build->clothLength * (1.0 - $build->overlap)) - 1e-9)];
+            $bays[] = ['from' => $ribs[$k]->x, 'to' => $rib->x, 'surface' => self::surface($land ?? $shape, $ribs[$k]->x, $rib->x)];
         }
+        $surface = array_sum(array_column($bays, 'surface'));
+        $pieces = $build->pieces($surface);
 
-        return new self($school, $build, $ribs, array_sum(array_column($bays, 'surface')), $strips, $stripCount, $bays);
+        return new self($school, $build, $ribs, $surface, $strips, $stripCount, array_map(fn (array $bay): array => $bay + ['pieces' => $pieces * $bay['surface'] / max(1e-9, $surface)], $bays));
     }
 
     /** Pieces of cloth of all layers. */
     public function pieces(): int
     {
-        return $this->build->layers * array_sum(array_column($this->bays, 'pieces'));
+        return $this->build->layers * $this->build->pieces($this->surface);
     }
 
-    /** Area of cloth or towel with what overlaps, all layers, mm². */
+    /** Area of cloth or towel in whole pieces with what overlaps, all layers, mm². */
     public function cover(): float
     {
-        return $this->build->layers * $this->surface / (1.0 - $this->build->overlap);
+        return $this->build->layers * $this->build->cloth($this->surface);
     }
 
     /** kg of the dry cover, and of it wet. */
@@ -81,7 +83,7 @@ final readonly class Shell
         // A towel's plaster counts by what is covered, cloth by what is used up.
         $area = $this->school === CutSchool::Towel ? $this->build->layers * $this->surface : $this->cover();
 
-        return ($each * $area * ($wet ? self::WET : 1.0) + self::CARD * 25.0 / $this->build->stripGap * $this->surface) / 1e6;
+        return ($each * $area * ($wet ? self::WET : 1.0) + self::CARD * $this->build->density() * $this->surface) / 1e6;
     }
 
     /** Minutes of work: ribs, web, cover. */

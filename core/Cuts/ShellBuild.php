@@ -9,6 +9,9 @@ use IdleRidge\Core\Measure\Refusal;
 /** How a shell is made: gap between ribs, gap between strips of the web and their width, size of a piece of cloth, how much of each lies on its neighbour (0 … 1), how many layers; mm. */
 final readonly class ShellBuild
 {
+    /** A web's weight is told at this gap between strips, mm. */
+    private const MESH = 25.0;
+
     private function __construct(public float $ribGap, public float $stripGap, public float $strip, public float $clothWidth, public float $clothLength, public float $overlap, public int $layers)
     {
     }
@@ -25,6 +28,24 @@ final readonly class ShellBuild
         Refusal::unlessBetween($layers, 1, 8, 'The layers', '', 'cuts/shell/layers');
 
         return new self($ribGap, $stripGap, $strip, $clothWidth, $clothLength, $overlap, $layers);
+    }
+
+    /** Pieces of cloth that cover a surface once, each lying on its neighbour by the overlap; mm². */
+    public function pieces(float $surface): int
+    {
+        return (int) ceil($surface / ($this->clothWidth * $this->clothLength * (1.0 - $this->overlap)) - 1e-9);
+    }
+
+    /** Area of the whole pieces that cover a surface once, mm². */
+    public function cloth(float $surface): float
+    {
+        return $this->pieces($surface) * $this->clothWidth * $this->clothLength;
+    }
+
+    /** How much closer than usual the strips of the web lie: card and glue go with it. */
+    public function density(): float
+    {
+        return self::MESH / $this->stripGap;
     }
 
     /** @return array<string, float|int> */

@@ -15,6 +15,7 @@ use IdleRidge\Core\Coats\Window;
 use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Measure\Refusal;
 use JsonException;
 
@@ -130,7 +131,7 @@ final class RecipeFile
 
             return $step;
         }, $r->records('steps'));
-        $school = School::of($r->text('key'), $r->text('question'), $r->text('name'), $r->text('suits'), $r->words('wrong'), $steps);
+        $school = School::of($r->text('key'), $r->text('question'), $r->text('name'), $r->text('suits'), $r->words('wrong'), $steps, $r->has('cut') ? (CutSchool::tryFrom($r->text('cut')) ?? throw new Refusal('the cuts are '.implode(', ', array_column(CutSchool::cases(), 'value')), $r->at('cut'))) : null);
         $r->close();
 
         return $school;

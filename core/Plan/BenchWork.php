@@ -80,7 +80,7 @@ final class BenchWork
         }
         $this->moves = $moves;
         $this->bases = $bases;
-        $this->sessions = $this->withStays($sessions);
+        $this->sessions = Stays::among($this, $sessions);
     }
 
     /** Cuts coats into what is done in one go, in the sessions and rooms there are. */
@@ -107,24 +107,7 @@ final class BenchWork
             return $this->dryingIn($room);
         }
 
-        return $this->drying["{$room->uid}|{$section->uid}"] ??= new Drying($room, $this->zone, $from, $this->project->works->logs[$room->uid] ?? null, $this->watchedIn($room), $this->airBefore($stood), max(array_column($stood, 0)));
-    }
-
-    /**
-     * @param array<array-key, array{int, string}> $stood until when in which room
-     */
-    private function airBefore(array $stood): ?RoomAir
-    {
-        $air = null;
-        $since = PHP_INT_MIN;
-        $rooms = array_column(array_map(fn (Room $r): array => [$r->uid, $r], $this->project->works->rooms), 1, 0);
-        foreach ($stood as [$until, $uid]) {
-            // A room that is no more is taken as any.
-            $air = new RoomAir($rooms[$uid] ?? Room::standard($uid), $this->zone, $this->project->works->logs[$uid] ?? null, $air, $since);
-            $since = $until;
-        }
-
-        return $air;
+        return $this->drying["{$room->uid}|{$section->uid}"] ??= new Drying($room, $this->zone, $from, $this->project->works->logs[$room->uid] ?? null, $this->watchedIn($room), RoomAir::before($stood, $this->project->works->rooms, $this->project->works->logs, $this->zone), max(array_column($stood, 0)));
     }
 
     public function dryingIn(Room $room): Drying
@@ -241,57 +224,6 @@ final class BenchWork
     public function zone(): DateTimeZone
     {
         return $this->zone;
-    }
-
-    /**
-     * Whoever laid something that has to be followed within a while stays for it: where no session has room in what is left of that while,
-     * the bench is lit as long as the follower takes.
-     *
-     * @param list<array{int, int, int}> $sessions
-     * @return list<array{int, int, int}>
-     */
-    private function withStays(array $sessions): array
-    {
-        foreach ($this->bases as $id => $bases) {
-            foreach ($bases as $base) {
-                if ($base->window === null || $base->window->again !== null || ! $base->under instanceof Laid) {
-                    continue;
-                }
-                $gap = $this->windowOf($base, $base->under->section);
-                $end = $this->endOf($base->under);
-                $minutes = $this->moves[$id]->minutes;
-                [$from, $latest] = [max($this->now, $end, $gap->earliest($end)), $gap->latest($base->under->startedAt, $end)];
-                $fits = array_filter($sessions, fn (array $s): bool => max($s[0], $from) <= min($latest, $s[1] - $minutes));
-                if ($from <= $latest && $fits === []) {
-                    $sessions = self::staying($sessions, $from, $from + $minutes);
-                }
-            }
-        }
-
-        return $sessions;
-    }
-
-    /**
-     * @param list<array{int, int, int}> $sessions
-     * @return list<array{int, int, int}> with one more, or one that goes on longer
-     */
-    private static function staying(array $sessions, int $from, int $to): array
-    {
-        $out = [];
-        $stays = false;
-        foreach ($sessions as [$begin, $end, $hands]) {
-            if ($begin <= $from && $end > $from) {
-                [$out[], $stays] = [[$begin, max($end, $to), $hands], true];
-            } elseif ($end > $to || $end <= $from) {
-                $out[] = [$begin > $from ? max($begin, $to) : $begin, $end, $hands];
-            }
-        }
-        if (! $stays) {
-            $out[] = [$from, $to, 1];
-        }
-        usort($out, fn (array $a, array $b): int => $a[0] <=> $b[0]);
-
-        return $out;
     }
 
     /** @return list<Seen> */

@@ -44,6 +44,7 @@ final readonly class Cutter
         $blend = min($left->surface, $left->edge() * $coat->blend / 2.0);
         $count = $this->count($section, $coat, $coat->share * ($left->surface + $blend), $along ? $left->trackX->total() : 0.0, $whole);
         $strips = $along ? $left->trackX->strips($count, false) : $left->acrossY->strips($count, true);
+        $more = $this->overlap($coat, $whole);
         $moves = [];
         foreach ($strips as $k => [$from, $to]) {
             $band = $along ? new Band(x1: $from, x2: $to) : new Band(y1: $from, y2: $to);
@@ -53,7 +54,7 @@ final readonly class Cutter
             $moves[] = new Move(
                 Move::id($coat->uid, $pass, $k + 1), $section, $zone, $coat, $pass, $k + 1, $count, $band, $area, $track,
                 $this->minutes($section, $coat, $area, $track, $area / $whole, $band, $left),
-                $coat->recipe->amounts($area, $along ? $this->bed($section, $coat, $left, $band) : $area * $coat->mm, $left->edge() * $part, $left->length() * $part),
+                $coat->recipe->amounts($area * $more, $along ? $this->bed($section, $coat, $left, $band) : $area * $more * $coat->mm, $left->edge() * $part, $left->length() * $part),
             );
         }
 
@@ -81,6 +82,18 @@ final readonly class Cutter
         }
 
         return $count;
+    }
+
+    /** Cloth is counted in whole pieces that overlap, a web by the gap between its strips, as Cuts has them: so many times the area. */
+    private function overlap(Coat $coat, float $whole): float
+    {
+        $shell = $this->project->layout->cuts->shell;
+
+        return match (true) {
+            $coat->recipe->is('cloth') => $shell->cloth($whole) / $whole,
+            $coat->recipe->is('card') => $shell->density(),
+            default => 1.0,
+        };
     }
 
     /** Turnouts whose blades lie in a stretch of the track that is dressed. */

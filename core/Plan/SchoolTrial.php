@@ -24,12 +24,17 @@ final readonly class SchoolTrial
      * @param list<Coat> $coats
      * @param int $cost of what is used up, in the currency's smallest unit
      * @param list<string> $unpriced materials without a price
+     * @param float $body of the weight, grams of foam or ribs that its coats go over
      */
-    private function __construct(public School $school, public array $coats, public int $minutes, public int $moves, public float $days50, public float $days90, public float $wet, public float $dry, public array $amounts, public int $cost, public array $unpriced)
+    private function __construct(public School $school, public array $coats, public int $minutes, public int $moves, public float $days50, public float $days90, public float $wet, public float $dry, public array $amounts, public int $cost, public array $unpriced, public float $body)
     {
     }
 
-    public static function of(BenchWork $work, Section $section, Zone $zone, School $school, Library $library): self
+    /**
+     * @param array{grams: float, minor: int|null}|null $body foam or ribs that a school of landform asks for under the zone, and what that costs; null
+     *                                                        of the price where sheets have none
+     */
+    public static function of(BenchWork $work, Section $section, Zone $zone, School $school, Library $library, ?array $body = null): self
     {
         $cutter = $work->cutter();
         $area = $work->surveys[$section->uid]->zones[$zone->uid];
@@ -66,7 +71,15 @@ final readonly class SchoolTrial
         }
         [$cost, $unpriced] = Price::cost($used, $work->project->works->prices);
 
-        return new self($school, $coats, $minutes, $moves, $through(0.5), $through(0.9), $library->grams($amounts, false), $library->grams($amounts, true), $amounts, $cost, $unpriced);
+        $grams = $body['grams'] ?? 0.0;
+        if ($body !== null && $body['minor'] === null) {
+            $unpriced[] = 'foam sheets';
+        }
+
+        return new self(
+            $school, $coats, $minutes, $moves, $through(0.5), $through(0.9), $library->grams($amounts, false) + $grams, $library->grams($amounts, true) + $grams,
+            $amounts, $cost + ($body['minor'] ?? 0), $unpriced, $grams,
+        );
     }
 
     private static function last(Coat $coat): Milestone

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
+use IdleRidge\Core\Coats\PlasterLaid;
 use IdleRidge\Core\Cuts\BoardBuild;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\FoamWork;
@@ -42,8 +43,9 @@ final readonly class BoardWeight
      * @param HeightMesh $land with its skin
      * @param HeightMesh $shape less its skin
      * @param list<Run> $runs seen from the section
+     * @param PlasterLaid|null $plaster what coats lay on the foam; where there is none a skin as thick as the cuts leave room for
      */
-    public static function of(Section $section, HeightMesh $land, HeightMesh $shape, float $skin, FoamStack|Shell $body, BoardBuild $build, array $runs, float $gauge): self
+    public static function of(Section $section, HeightMesh $land, HeightMesh $shape, float $skin, FoamStack|Shell $body, BoardBuild $build, array $runs, float $gauge, ?PlasterLaid $plaster = null): self
     {
         [$w, $d] = [$section->width, $section->depth];
         $middle = [$w / 2.0, $d / 2.0];
@@ -56,7 +58,7 @@ final readonly class BoardWeight
         if ($body instanceof FoamStack) {
             $parts[] = self::part('foam', ($body->foam - $body->carved) * FoamWork::FOAM / 1e9, 1.0, $solid);
             $parts[] = self::part('filler', $body->filler * FoamWork::FILLER / 1e9, self::WET, $solid);
-            $parts[] = self::part('skin', $skin * $land->surface() * self::SKIN / 1e9, self::WET, $surface);
+            $parts[] = self::part($plaster === null ? 'skin' : 'plaster as laid', $plaster->dry ?? $skin * $land->surface() * self::SKIN / 1e9, self::WET, $surface);
         } else {
             $parts[] = self::part('ribs', $body->ribArea() * self::RIB / 1e6, 1.0, $solid);
             $parts[] = self::part('shell', $body->weight(), $body->weight(true) / max(1e-9, $body->weight()), $surface);
@@ -76,6 +78,12 @@ final readonly class BoardWeight
             array_map(fn (array $p): array => ['part' => $p['part'], 'dry' => $p['dry'], 'wet' => $p['wet']], $parts), [$centre[0], $centre[1], $centre[2]],
             [$w, $d, max(0.0, max($land->z) - $section->base) + $build->top + $build->timberHigh],
         );
+    }
+
+    /** kg of some parts, dry. */
+    public function ofParts(string ...$names): float
+    {
+        return array_sum(array_map(fn (array $p): float => in_array($p['part'], $names, true) ? $p['dry'] : 0.0, $this->parts));
     }
 
     public function dry(): float

@@ -10,10 +10,15 @@ use App\Workshop\Cuts\CutDesk;
 use App\Workshop\Cuts\PlanCuts;
 use App\Workshop\Files\LayoutFiles;
 use App\Workshop\LoadProject;
+use App\Workshop\Plan\PlanDesk;
 use Database\Seeders\SaltingsTramway;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Stage;
+use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cuts\EdgeBoard;
 use IdleRidge\Core\Plan\Placed;
+use IdleRidge\Core\Plan\TakeOff;
 
 /** Foam in store, cutting it up, and the cutting as work on the schedule. */
 final class StoreTest extends FeatureCase
@@ -64,21 +69,27 @@ final class StoreTest extends FeatureCase
         [$section, $layout] = $this->fell('Birch Cutting');
         $this->post($this->at($section, '/cuts/plan'))->assertSessionHasNoErrors();
         $project = app(LoadProject::class)->of($layout);
-        $coat = PlanCuts::coatOf($project->works, $section->uid);
-        $this->assertNotNull($coat);
-        $this->assertSame(Stage::Form, $coat->recipe->stage);
+        $coats = PlanCuts::coatsOf($project->works, $section->uid);
+        $page = app(CutDesk::class)->page($project, $project->section($section->uid));
+        $gluing = app(CutDesk::class)->gluing($page)?->amounts() ?? [];
+        $this->assertCount(count($gluing), $coats, 'one for each glue');
         $plan = $this->plan($layout);
-        $forms = array_values(array_filter($plan->moves, fn (Placed $p): bool => $p->move->coat->uid === $coat->uid));
-        $others = array_values(array_filter($plan->moves, fn (Placed $p): bool => $p->move->section->uid === $section->uid && $p->move->coat->uid !== $coat->uid));
-        $this->assertCount($coat->passes, $forms, 'as many goes as it was put in');
-        $this->assertEqualsWithDelta($coat->minutes * $coat->passes, array_sum(array_map(fn (Placed $p): int => $p->move->minutes, $forms)), $coat->passes);
+        $forms = array_values(array_filter($plan->moves, fn (Placed $p): bool => $p->move->section->uid === $section->uid && $p->move->coat->recipe->stage === Stage::Form));
+        $others = array_values(array_filter($plan->moves, fn (Placed $p): bool => $p->move->section->uid === $section->uid && $p->move->coat->recipe->stage !== Stage::Form));
+        $this->assertCount(array_sum(array_map(fn ($c): int => $c->passes, $coats)), $forms, 'as many goes as it was put in');
+        $this->assertEqualsWithDelta($page->minutes(), array_sum(array_map(fn (Placed $p): int => $p->move->minutes, $forms)), count($forms));
+        // What the joints take of each glue is what has to be there.
+        $taken = array_column(TakeOff::byMaterial($plan->work, $section->uid), 'amount', 'material');
+        foreach (['adhesive' => 'foam-safe adhesive', 'contact' => 'latex contact glue', 'hot melt' => 'low-temperature hot melt'] as $glue => $material) {
+            $this->assertEqualsWithDelta($gluing[$glue] ?? 0.0, $taken[$material] ?? 0.0, 0.002 * ($gluing[$glue] ?? 0.0) + 1e-6, $glue);
+        }
         $this->assertNotSame([], $others);
         foreach ($others as $other) {
             $this->assertGreaterThan(max(array_map(fn (Placed $p): int => $p->end, $forms)), $other->start);
         }
         $this->get($this->at($section, '/coats'))->assertOk()->assertSee('Foam layers')->assertSee('not up yet');
         $this->post($this->at($section, '/cuts/plan'))->assertSessionHasNoErrors();
-        $this->assertCount(1, array_filter(app(LoadProject::class)->of($layout)->works->coats, fn ($c): bool => $c->recipe->stage === Stage::Form), 'renewed, not doubled');
+        $this->assertCount(count($coats), PlanCuts::coatsOf(app(LoadProject::class)->of($layout)->works, $section->uid), 'renewed, not doubled');
         $this->get($this->at($section, '/cuts?on=glue'))->assertSee('On the schedule in')->assertSee('Renew it there');
         $this->from('/')->post($this->at($this->board(), '/cuts/plan'))->assertSessionHasErrors('cuts');
     }
@@ -98,9 +109,28 @@ final class StoreTest extends FeatureCase
         $pdf = (string) $this->get($this->at($section, '/cuts/take/pdf?layer=2'))->assertOk()->getContent();
         $this->assertStringStartsWith('%PDF-', $pdf);
         $this->post($this->at($section, '/cuts/plan'))->assertSessionHasNoErrors();
-        $coat = PlanCuts::coatOf(app(LoadProject::class)->of($layout)->works, $section->uid);
-        $this->assertSame('shell-web', $coat?->recipe->id);
+        [$coat] = PlanCuts::coatsOf(app(LoadProject::class)->of($layout)->works, $section->uid);
+        $this->assertSame('shell-web', $coat->recipe->id);
         $this->assertNotEquals(85.0, $coat->minutes, 'renewed from what is computed now');
+    }
+
+    public function test_cuts_and_coats_tell_one_figure_of_cloth_and_card(): void
+    {
+        $layout = app(LayoutFiles::class)->store(app(SaltingsTramway::class)->project());
+        $section = $layout->sections()->firstOrFail();
+        $project = app(LoadProject::class)->of($layout);
+        $layers = $project->layout->cuts->shell->layers;
+        $zone = Zone::of('01JAAAAAAAAAAAAAAAAAAAAAC0', $section->uid, 'All of it');
+        $works = $project->works->with(['zones' => [$zone], 'coats' => [
+            Coat::of('01JAAAAAAAAAAAAAAAAAAAAAC1', $zone->uid, app(Library::class)->recipe('shell-web')), Coat::of('01JAAAAAAAAAAAAAAAAAAAAAC2', $zone->uid, app(Library::class)->recipe('plaster-cloth'), null, 1.0, $layers),
+        ], 'laid' => []]);
+        $work = app(PlanDesk::class)->work($project->working($works), app(PlanDesk::class)->minute());
+        $taken = array_column(TakeOff::byMaterial($work), 'amount', 'material');
+        $shell = app(CutDesk::class)->page($project, $project->sections[0])->shell() ?? $this->fail('no shell');
+        // Cuts tells cloth in m², Coats in grams of 600 g a layer and m².
+        $this->assertEqualsWithDelta($shell->cover() / 1e6 * 600.0, $taken['plaster cloth'], 0.002 * $taken['plaster cloth']);
+        $this->assertEqualsWithDelta($shell->weight() * 1000.0 - $shell->cover() / 1e6 * 600.0, $taken['card strips'], 0.002 * $taken['card strips']);
+        $this->assertEqualsWithDelta($shell->pieces() * $shell->build->clothWidth * $shell->build->clothLength, $shell->cover(), 1e-3);
     }
 
     public function test_edges_and_openings_answer_odd_wishes_in_words(): void

@@ -9,6 +9,9 @@ use App\Drawing\TemplateSvg;
 use App\Workshop\Cuts\CutLand;
 use App\Workshop\Cuts\CutTemplates;
 use App\Workshop\Land\LandDesk;
+use App\Workshop\Plan\PlanFile;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\PlasterLaid;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Interchange\TemplateDxf;
 use IdleRidge\Core\Land\GroundSolver;
@@ -31,7 +34,10 @@ final class CutsCommand extends RidgeCommand
         $works = new CutLand;
         $model = $project->land($section, GroundSolver::solve($project->groundProblem($section), LandDesk::CELL));
 
-        $page = $works->page($project, $model, $section, $school);
+        $zones = $project->works->zonesOf($section->uid);
+        $coats = array_values(array_filter($project->works->coats, fn (Coat $c): bool => isset($zones[$c->zone])));
+        $plaster = $coats === [] ? null : PlasterLaid::of(PlanFile::survey($project, $section, $model), $coats);
+        $page = $works->page($project, $model, $section, $school, $plaster);
         $templates = CutTemplates::of($page, (int) $this->number('layer', 0.0, 400.0, ''));
         $title = "{$project->layout->name}, {$section->name}";
         foreach (['pdf' => fn (): string => TemplatePdf::of($templates, $this->word('paper'), $title), 'svg' => fn (): string => TemplateSvg::of($templates), 'dxf' => fn (): string => TemplateDxf::write($templates)] as $form => $make) {

@@ -56,10 +56,10 @@ final class CutsController
         return redirect()->route('cuts.show', [$layout, $section])->with('said', 'Counted.');
     }
 
-    /** @return array{layer: int, run: string, rise: string} */
+    /** @return array{layer: int, run: string, rise: string, lay: bool} */
     private static function wish(Request $request): array
     {
-        return ['layer' => $request->integer('layer'), 'run' => self::word($request, 'run'), 'rise' => self::word($request, 'rise')];
+        return ['layer' => $request->integer('layer'), 'run' => self::word($request, 'run'), 'rise' => self::word($request, 'rise'), 'lay' => self::word($request, 'lay') === 'all'];
     }
 
     private static function word(Request $request, string $key): string

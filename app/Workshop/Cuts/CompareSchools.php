@@ -7,50 +7,64 @@ namespace App\Workshop\Cuts;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\FoamWork;
 use IdleRidge\Core\Measure\Figure;
-use LogicException;
 
-/** The ways to make the same land, beside each other. */
+/** The ways to make the same land, beside each other: sheets and cost as they are laid out, or from what they take by area alone. */
 final readonly class CompareSchools
 {
-    public function __construct(private CutDesk $desk)
+    public const COLUMNS = ['sheets', 'hours', 'weight, kg', 'dust, l', 'cost'];
+
+    public function __construct(private CutDesk $desk, private LaySheets $sheets)
     {
     }
 
-    /** @return array<string, list<array{label: string, figure: Figure|null}>> school → figures */
-    public function of(CutPage $page): array
+    /**
+     * @param bool $lay whether all of them are laid out now
+     * @return array{rows: array<string, array<string, array{figure: Figure|null, before: string}>>, laid: bool} school → column → figure, “from” where it is
+     *                                                                                                           the least; whether all are laid out
+     */
+    public function of(CutPage $page, bool $lay = false): array
     {
-        $out = [];
+        $rows = [];
+        $whole = true;
         foreach (CutSchool::cases() as $school) {
-            $out[$school->value] = $this->figures($school === $page->cuts->school ? $page : $this->desk->page($page->project, $page->section, $school));
+            $of = $school === $page->cuts->school ? $page : $this->desk->page($page->project, $page->section, $school);
+            $laid = $lay ? $this->sheets->of($of) : $this->sheets->standing($of);
+            $rows[$school->value] = $this->figures($of, $laid);
+            $whole = $whole && $laid !== null;
         }
 
-        return $out;
+        return ['rows' => $rows, 'laid' => $whole];
     }
 
-    /** @return list<array{label: string, figure: Figure|null}> */
-    private function figures(CutPage $page): array
+    /** @return array<string, array{figure: Figure|null, before: string}> */
+    private function figures(CutPage $page, ?LaidSheets $laid): array
     {
         $weight = $page->weight;
-        $whole = ['label' => 'weight, kg', 'figure' => new Figure($weight->dry(), 'kg', 'board, land and track, dry', array_column(array_map(fn (array $p): array => [$p['part'], round($p['dry'], 2).' kg'], $weight->parts), 1, 0), 'starting value', 1)];
+        $from = $page->stack() === null ? ['ribs' => (string) count($page->shell()->ribs ?? [])] : ['stack' => $page->stack()->words().' mm'];
+        $before = $laid === null ? 'from' : '';
+        [$how, $paid] = $laid === null
+            ? ['area of what is cut over that of sheets, rounded up: laying it out takes as many or more', 'sheets by area × their price, so much at least']
+            : ['laid out by their outlines, a kerf apart', 'sheets as they are laid out × their price; what lies in store is paid'];
+        $cost = $laid === null ? $page->costByArea() : $laid->cost($page->cuts);
+        $dust = $page->stack()?->carved;
+
+        return array_combine(self::COLUMNS, [
+            ['figure' => new Figure((float) ($laid === null ? $page->sheetsByArea() : $laid->count()), '', $how, $from), 'before' => $before],
+            ['figure' => $this->hours($page), 'before' => ''],
+            ['figure' => new Figure($weight->dry(), 'kg', 'board, land and track, dry', array_column(array_map(fn (array $p): array => [$p['part'], round($p['dry'], 2).' kg'], $weight->parts), 1, 0), 'starting value', 1), 'before' => ''],
+            ['figure' => $dust === null ? null : new Figure($dust / 1e6, 'l', 'foam that is cut away', $from, decimals: 1), 'before' => ''],
+            ['figure' => $cost === null ? null : Figure::money($cost, $page->project->layout->currency, $paid, $from), 'before' => $before],
+        ]);
+    }
+
+    private function hours(CutPage $page): Figure
+    {
         $shell = $page->shell();
         if ($shell !== null) {
-            return [
-                ['label' => 'sheets', 'figure' => new Figure((float) ceil($shell->ribArea() / $page->cuts->first()->area()), '', 'area of the ribs over that of sheets, rounded up', ['ribs' => (string) count($shell->ribs)], decimals: 0)],
-                ['label' => 'hours', 'figure' => new Figure($shell->minutes() / 60.0, 'h', 'ribs by piece and outline, strips by length, layers by area', ['layers' => (string) $shell->build->layers], 'starting value', 1)],
-                $whole,
-                ['label' => 'dust, l', 'figure' => null],
-            ];
+            return new Figure($shell->minutes() / 60.0, 'h', 'ribs by piece and outline, strips by length, layers by area', ['layers' => (string) $shell->build->layers], 'starting value', 1);
         }
-        $stack = $page->stack() ?? throw new LogicException('a school of foam makes a stack');
-        $work = FoamWork::of($stack, $page->cuts, $page->surface);
-        $from = ['stack' => $stack->words().' mm'];
+        $work = FoamWork::of($page->stack() ?? throw new \LogicException('what is no shell is a stack'), $page->cuts, $page->surface);
 
-        return [
-            ['label' => 'sheets', 'figure' => new Figure((float) array_sum(array_column($stack->sheets($page->cuts), 'count')), '', 'area of the layers over that of sheets, rounded up', $from, decimals: 0)],
-            ['label' => 'hours', 'figure' => new Figure($work->minutes() / 60.0, 'h', 'cutting by piece and outline, gluing by layer, shaping by true area', ['cutting' => round($work->cutting).' min', 'gluing' => round($work->gluing).' min', 'shaping' => round($work->shaping).' min'], 'starting value', 1)],
-            $whole,
-            ['label' => 'dust, l', 'figure' => new Figure($stack->carved / 1e6, 'l', 'foam that is cut away', $from, decimals: 1)],
-            ...($work->cost === null ? [] : [['label' => 'cost', 'figure' => Figure::money($work->cost, $page->project->layout->currency, 'whole sheets by area × their price', $from)]]),
-        ];
+        return new Figure($work->minutes() / 60.0, 'h', 'cutting by piece and outline, gluing by layer, shaping by true area', ['cutting' => round($work->cutting).' min', 'gluing' => round($work->gluing).' min', 'shaping' => round($work->shaping).' min'], 'starting value', 1);
     }
 }

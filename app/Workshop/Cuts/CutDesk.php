@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Workshop\Cuts;
 
 use App\Workshop\Land\LandDesk;
+use App\Workshop\Plan\PlanDesk;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\PlasterLaid;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\FoamStack;
@@ -25,11 +28,11 @@ use Illuminate\Support\Facades\Cache;
 final readonly class CutDesk
 {
     /** Raise when what is kept changes its form. */
-    private const VERSION = 1;
+    private const VERSION = 2;
 
     private const DAYS = 7;
 
-    public function __construct(private LandDesk $desk, private CutLand $cut)
+    public function __construct(private LandDesk $desk, private CutLand $cut, private PlanDesk $plan)
     {
     }
 
@@ -38,14 +41,24 @@ final readonly class CutDesk
         $cuts = $school === null ? $project->cuts() : $project->cuts()->by($school);
         $model = fn (): LandModel => $this->desk->model($project, $section);
         $grid = fn (): HeightGrid => $this->desk->sheet($project, $section)->grid();
+        $plaster = $this->plaster($project, $section);
         /** @var array{FoamStack|Shell, BoardWeight, float} $kept */
-        $kept = $this->kept('cuts', $project, $section, $cuts, function () use ($project, $section, $cuts, $model, $grid): array {
-            $page = $this->cut->of($project, $model(), $section, $grid(), $cuts);
+        $kept = $this->kept('cuts-'.sha1(serialize($plaster)), $project, $section, $cuts, function () use ($project, $section, $cuts, $model, $grid, $plaster): array {
+            $page = $this->cut->of($project, $model(), $section, $grid(), $cuts, $plaster);
 
             return [$page->body, $page->weight, $page->surface];
         });
 
-        return new CutPage($project, $section, $cuts, $kept[0], $kept[1], $kept[2], $model, $grid);
+        return new CutPage($project, $section, $cuts, $kept[0], $kept[1], $plaster, $kept[2], $model, $grid);
+    }
+
+    /** What coats put on the foam; null where there are none of plaster. */
+    private function plaster(Project $project, Section $section): ?PlasterLaid
+    {
+        $zones = $project->works->zonesOf($section->uid);
+        $coats = array_values(array_filter($project->works->coats, fn (Coat $c): bool => isset($zones[$c->zone]) && $c->recipe->family === 'plaster'));
+
+        return $coats === [] ? null : PlasterLaid::of($this->plan->survey($project, $section), $coats);
     }
 
     /** @return list<Finding> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop\Cuts;
 
+use IdleRidge\Core\Coats\PlasterLaid;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\FoamStack;
@@ -31,30 +32,30 @@ final class CutLand
     private const CELL = 5.0;
 
     /** @param  CutSchool|null  $school another than the layout's */
-    public function page(Project $project, LandModel $model, Section $section, ?CutSchool $school = null): CutPage
+    public function page(Project $project, LandModel $model, Section $section, ?CutSchool $school = null, ?PlasterLaid $plaster = null): CutPage
     {
         $cuts = $project->cuts();
         $grid = $model->terrain(self::CELL)->grid();
 
-        return $this->of($project, $model, $section, $grid, $school === null ? $cuts : $cuts->by($school));
+        return $this->of($project, $model, $section, $grid, $school === null ? $cuts : $cuts->by($school), $plaster);
     }
 
     /** @param  HeightGrid  $grid the land with its skin */
-    public function of(Project $project, LandModel $model, Section $section, HeightGrid $grid, CutSettings $cuts): CutPage
+    public function of(Project $project, LandModel $model, Section $section, HeightGrid $grid, CutSettings $cuts, ?PlasterLaid $plaster = null): CutPage
     {
         $land = $grid->mesh($section->width, $section->depth);
         $shape = FoamStack::lessSkin($grid, $cuts->skin)->mesh($section->width, $section->depth);
-        $body = self::body($project, $model, $section, $cuts, $shape);
-        $weight = BoardWeight::of($section, $land, $shape, $cuts->skin, $body, $cuts->board, $model->grading->runs, $project->layout->gauge);
+        $body = self::body($project, $model, $section, $cuts, $shape, $land);
+        $weight = BoardWeight::of($section, $land, $shape, $cuts->skin, $body, $cuts->board, $model->grading->runs, $project->layout->gauge, $plaster);
 
-        return new CutPage($project, $section, $cuts, $body, $weight, self::surface($land, $section->base), fn (): LandModel => $model, fn (): HeightGrid => $grid);
+        return new CutPage($project, $section, $cuts, $body, $weight, $plaster, self::surface($land, $section->base), fn (): LandModel => $model, fn (): HeightGrid => $grid);
     }
 
-    private static function body(Project $project, LandModel $model, Section $section, CutSettings $cuts, HeightMesh $shape): FoamStack|Shell
+    private static function body(Project $project, LandModel $model, Section $section, CutSettings $cuts, HeightMesh $shape, HeightMesh $land): FoamStack|Shell
     {
         $bores = $project->bores($model->grading->runs);
         if (! $cuts->school->isFoam()) {
-            return Shell::over($shape, $section->base, $cuts->school, $cuts->shell, $bores);
+            return Shell::over($shape, $section->base, $cuts->school, $cuts->shell, $bores, $land);
         }
         $ways = count($cuts->thicknesses()) === 1 ? [$cuts->first()->thickness] : Sequence::cheapest($shape, $section->base, $cuts);
         $best = null;

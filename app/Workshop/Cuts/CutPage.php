@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop\Cuts;
 
 use Closure;
+use IdleRidge\Core\Coats\PlasterLaid;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\FoamWork;
@@ -35,6 +36,7 @@ final class CutPage
         public readonly CutSettings $cuts,
         public readonly FoamStack|Shell $body,
         public readonly BoardWeight $weight,
+        public readonly ?PlasterLaid $plaster,
         public readonly float $surface,
         private readonly Closure $makeModel,
         private readonly Closure $makeGrid,
@@ -62,6 +64,24 @@ final class CutPage
     public function shell(): ?Shell
     {
         return $this->body instanceof Shell ? $this->body : null;
+    }
+
+    /** Whole sheets by area alone: never fewer than these. */
+    public function sheetsByArea(): int
+    {
+        return $this->body instanceof Shell ? (int) ceil($this->body->ribArea() / $this->cuts->first()->area() - 1e-9) : (int) array_sum(array_column($this->body->sheets($this->cuts), 'count'));
+    }
+
+    /** What those cost, in the currency's smallest unit; null where a sheet has no price. */
+    public function costByArea(): ?int
+    {
+        if ($this->body instanceof FoamStack) {
+            $cost = FoamWork::of($this->body, $this->cuts, $this->surface)->cost;
+
+            return $cost === null ? null : (int) round($cost);
+        }
+
+        return $this->cuts->first()->price === null ? null : $this->sheetsByArea() * $this->cuts->first()->price;
     }
 
     /** Hands-on minutes until coats can go on: those of a shell's cover are its coats'. */

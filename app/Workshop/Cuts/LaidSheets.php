@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop\Cuts;
 
+use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\Nesting\LayerPieces;
 use IdleRidge\Core\Cuts\Nesting\Nested;
 use IdleRidge\Core\Cuts\Nesting\NestProblem;
@@ -25,6 +26,24 @@ final readonly class LaidSheets
     public function count(): int
     {
         return array_sum(array_map(fn (Nested $n): int => count($n->used), $this->nested));
+    }
+
+    /** What all of them cost, in the currency's smallest unit; what lies in store is paid for. Null where one has no price. */
+    public function cost(CutSettings $cuts): ?int
+    {
+        $sum = 0;
+        foreach ($this->nested as $thickness => $nested) {
+            $kinds = $cuts->ofThickness((float) $thickness);
+            foreach ($nested->used as $used) {
+                $kind = $kinds[(int) substr((string) strrchr($used['sheet'], '-'), 1)] ?? $cuts->first();
+                if ($kind->price === null && $kind->count === null) {
+                    return null;
+                }
+                $sum += $kind->count === null ? (int) $kind->price : 0;
+            }
+        }
+
+        return $sum;
     }
 
     /** Area of the pieces over that of the sheets, 0 … 1. */

@@ -36,17 +36,8 @@ final readonly class LaySheets
 
     public function of(CutPage $page, bool $closer = false): LaidSheets
     {
-        $cuts = $page->cuts;
-        $pieces = LayerPieces::of($page->body, $cuts);
-        $problems = [];
-        foreach ($pieces->pieces as $thickness => $those) {
-            $problems[$thickness] = NestProblem::of(self::stock($cuts, (float) $thickness), array_slice($those, 0, NestProblem::MOST_PIECES), $cuts->kerf, $cuts->margin);
-        }
-        krsort($problems, SORT_NUMERIC);
-        $key = 'sheets-'.sha1(json_encode([self::VERSION, $this->desk->hash($page->project, $page->section, LandDesk::CELL), $cuts->toArray(), $cuts->sheets], JSON_THROW_ON_ERROR));
-        $kept = $this->store()->get($key);
-        /** @var array<array-key, Nested> $nested */
-        [$nested, $round] = is_array($kept) ? $kept : [[], 0];
+        [$pieces, $problems] = $this->problems($page);
+        [$nested, $round] = $this->kept($page);
         if ($nested === [] || ($closer && $round < self::ROUNDS)) {
             $first = $nested === [];
             foreach ($problems as $thickness => $problem) {
@@ -55,10 +46,55 @@ final readonly class LaySheets
                 $nested[$thickness] = self::rank($found) < self::rank($best) ? $found : $best;
             }
             $round += $first ? 0 : 1;
-            $this->store()->put($key, [$nested, $round], 86400 * 7);
+            $this->store()->put($this->key($page), [$nested, $round], 86400 * 7);
         }
 
         return new LaidSheets($pieces, $problems, $nested, $round);
+    }
+
+    /** The pieces on sheets where they were laid out before; null where that is still to do. */
+    public function standing(CutPage $page): ?LaidSheets
+    {
+        [$nested, $round] = $this->kept($page);
+
+        return $nested === [] ? null : new LaidSheets(...[...$this->problems($page), $nested, $round]);
+    }
+
+    /** What the sheets cost, laid out where they are and at least by area where not; null where a sheet has no price. */
+    public function costOf(CutPage $page): ?int
+    {
+        $laid = $this->standing($page);
+
+        return $laid === null ? $page->costByArea() : $laid->cost($page->cuts);
+    }
+
+    /** @return array{LayerPieces, array<array-key, NestProblem>} */
+    private function problems(CutPage $page): array
+    {
+        $cuts = $page->cuts;
+        $pieces = LayerPieces::of($page->body, $cuts);
+        $problems = [];
+        foreach ($pieces->pieces as $thickness => $those) {
+            $problems[$thickness] = NestProblem::of(self::stock($cuts, (float) $thickness), array_slice($those, 0, NestProblem::MOST_PIECES), $cuts->kerf, $cuts->margin);
+        }
+        krsort($problems, SORT_NUMERIC);
+
+        return [$pieces, $problems];
+    }
+
+    /** @return array{array<array-key, Nested>, int} */
+    private function kept(CutPage $page): array
+    {
+        $kept = $this->store()->get($this->key($page));
+        /** @var array{array<array-key, Nested>, int} $found */
+        $found = is_array($kept) ? $kept : [[], 0];
+
+        return $found;
+    }
+
+    private function key(CutPage $page): string
+    {
+        return 'sheets-'.sha1(json_encode([self::VERSION, $this->desk->hash($page->project, $page->section, LandDesk::CELL), $page->cuts->toArray(), $page->cuts->sheets], JSON_THROW_ON_ERROR));
     }
 
     /** @return list<NestSheet> */

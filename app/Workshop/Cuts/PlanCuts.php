@@ -23,30 +23,34 @@ use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Project\Works;
 
 /**
- * Puts the cutting and gluing of a section's land on the schedule: one coat over the whole board that all others go over, with the
- * minutes and the glue that its pieces ask for, in as many goes as sessions make it.
+ * Puts the cutting and gluing of a section's land on the schedule: coats over the whole board that all others go over, one for each
+ * glue, with the minutes and the amounts that its pieces ask for, in as many goes as sessions make it.
  */
 final readonly class PlanCuts
 {
     /** A go is no longer than this where there are no sessions to go by, minutes. */
     private const EVENING = 120;
 
+    /** Glue → what is laid with it, from the board up: large faces first, small pieces on top. */
+    private const RECIPES = ['adhesive' => 'foam-stack', 'contact' => 'foam-stack-contact', 'hot melt' => 'foam-stack-melt'];
+
     public function __construct(private Ledger $ledger, private KeptRows $rows, private LoadProject $load, private CutDesk $desk, private PlanDesk $plan, private Library $library)
     {
     }
 
-    /** The coat that stands for it; null where it is not on the schedule. */
-    public static function coatOf(Works $works, string $section): ?Coat
+    /** @return list<Coat> the coats that stand for it, one for each glue */
+    public static function coatsOf(Works $works, string $section): array
     {
+        $out = [];
         foreach ($works->zonesOf($section) as $zone) {
             foreach ($works->coatsOf($zone->uid) as $coat) {
-                if ($coat->recipe->stage === Stage::Form) {
-                    return $coat;
+                if ($coat->recipe->stage === Stage::Form && $coat->recipe->is('stack', 'card')) {
+                    $out[] = $coat;
                 }
             }
         }
 
-        return null;
+        return $out;
     }
 
     /** @throws Refusal when there is nothing to cut, or it was begun */
@@ -58,21 +62,29 @@ final readonly class PlanCuts
         if ($page->stack()?->layers === []) {
             throw new Refusal('There is no land above the board yet, so nothing is to be cut.', 'cuts');
         }
-        $old = self::coatOf($project->works, $section->uid);
-        if ($old !== null && array_filter($project->works->laid, fn (Laid $l): bool => $l->coat === $old->uid) !== []) {
+        $old = self::coatsOf($project->works, $section->uid);
+        $uids = array_map(fn (Coat $c): string => $c->uid, $old);
+        if (array_filter($project->works->laid, fn (Laid $l): bool => in_array($l->coat, $uids, true)) !== []) {
             throw new Refusal('It was begun already, and stays as it is.', 'cuts');
         }
         $sessions = $this->plan->planOf($project, $this->plan->minute())->work->sessions;
         $longest = max([0, ...array_map(fn (array $s): int => $s[1] - $s[0], $sessions)]) ?: self::EVENING;
-        $goes = min(30, max(1, (int) ceil($page->minutes() / $longest - 1e-9)));
 
-        return $this->ledger->record($layout, 'Cutting put on the schedule', function (Changes $changes) use ($layout, $page, $project, $old, $goes): string {
-            $zone = $old === null ? $this->board($changes, $layout, $project->works, $page->section->uid) : $old->zone;
-            $coat = $this->coat($page, $old->uid ?? $this->rows->uid(), $zone, $goes);
-            if ($old === null) {
-                $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat($coat));
-            } else {
-                $changes->save($layout->coats()->where('uid', $old->uid)->firstOrFail()->keep(WorksFile::fromCoat($coat)));
+        return $this->ledger->record($layout, 'Cutting put on the schedule', function (Changes $changes) use ($layout, $page, $project, $old, $longest): string {
+            $zone = $old === [] ? $this->board($changes, $layout, $project->works, $page->section->uid) : $old[0]->zone;
+            $goes = 0;
+            foreach ($this->coats($page, $zone, $longest) as $coat) {
+                $goes += $coat->passes;
+                $standing = array_filter($old, fn (Coat $c): bool => $c->recipe->id === $coat->recipe->id);
+                if ($standing === []) {
+                    $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat($coat));
+                } else {
+                    $changes->save($layout->coats()->where('uid', reset($standing)->uid)->firstOrFail()->keep(WorksFile::fromCoat($coat)));
+                    $old = array_diff_key($old, $standing);
+                }
+            }
+            foreach ($old as $gone) {
+                $changes->delete($layout->coats()->where('uid', $gone->uid)->firstOrFail());
             }
             $this->rows->whole($layout);
 
@@ -80,19 +92,32 @@ final readonly class PlanCuts
         });
     }
 
-    private function coat(CutPage $page, string $uid, string $zone, int $goes): Coat
+    /** @return list<Coat> each in as many goes as sessions make it */
+    private function coats(CutPage $page, string $zone, int $longest): array
     {
-        $minutes = max(1.0, $page->minutes() / $goes);
-        $stack = $page->stack();
-        if ($stack === null) {
-            return Coat::of($uid, $zone, $this->library->recipe('shell-web'), 1.0 / $goes, 1.0, $goes, '', [], $minutes);
-        }
-        $amounts = $this->desk->gluing($page)?->amounts() ?? [];
-        arsort($amounts);
-        $recipe = $this->library->recipe(array_key_first($amounts) === 'contact' ? 'foam-stack-contact' : 'foam-stack');
-        $mm = array_sum($amounts) * 1000.0 / max(1.0, $page->land()->surface()) / $goes;
+        $goes = fn (float $minutes): int => min(30, max(1, (int) ceil($minutes / $longest - 1e-9)));
+        $gluing = $page->stack() === null ? null : $this->desk->gluing($page);
+        if ($gluing === null) {
+            $count = $goes($page->minutes());
 
-        return Coat::of($uid, $zone, $recipe, max(0.01, $mm), 1.0, $goes, '', [], $minutes);
+            return [Coat::of($this->rows->uid(), $zone, $this->library->recipe('shell-web'), 1.0 / $count, 1.0, $count, '', [], max(1.0, $page->minutes() / $count))];
+        }
+        $out = [];
+        $amounts = $gluing->amounts();
+        foreach (self::RECIPES as $glue => $id) {
+            $ml = $amounts[$glue] ?? 0.0;
+            if ($ml <= 0.0) {
+                continue;
+            }
+            $recipe = $this->library->recipe($id);
+            // Work goes by what is glued with it; what is used up is what the joints take, waste in it.
+            $minutes = $page->minutes() * $gluing->areaOf($glue) / max(1.0, $gluing->areaOf());
+            $count = $goes($minutes);
+            $mm = $ml * 1000.0 / (1.0 + $recipe->waste) / max(1.0, $page->land()->surface()) / $count;
+            $out[] = Coat::of($this->rows->uid(), $zone, $recipe, max(0.01, $mm), 1.0, $count, '', [], max(1.0, $minutes / $count));
+        }
+
+        return $out;
     }
 
     /** The zone that is the whole board, new where there is none. */

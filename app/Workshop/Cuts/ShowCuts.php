@@ -26,13 +26,16 @@ final readonly class ShowCuts
 {
     public const VIEWS = ['apart', 'turned', 'sheets', 'closer', 'glue', 'risers', 'edges', 'board'];
 
+    /** Thicknesses of skin that differ by less are the same, mm. */
+    private const SAME_SKIN = 0.25;
+
     public function __construct(private LoadProject $load, private CutDesk $desk, private LaySheets $sheets, private CompareSchools $schools, private ShowRisers $risers, private ShowEdges $edges, private ShowBoard $board, private ShowRail $rail)
     {
     }
 
     /**
      * @param string $view one of VIEWS; `closer` looks at the pieces on sheets for another round
-     * @param array{layer: int, run: string, rise: string} $wish
+     * @param array{layer: int, run: string, rise: string, lay: bool} $wish
      * @return array<string, mixed> for the view cuts.show
      */
     public function of(Layout $layout, SectionRow $row, string $view, array $wish): array
@@ -47,18 +50,29 @@ final readonly class ShowCuts
 
         return [
             'layout' => $layout, 'section' => $section, 'sheet' => $project->layout, 'cuts' => $page->cuts, 'units' => $project->layout->units, 'page' => $page, 'stack' => $page->stack(), 'shell' => $shell, 'picked' => $picked,
-            'rail' => $this->rail->of($project, $section), 'schools' => $indices === [] ? [] : $this->schools->of($page),
+            'rail' => $this->rail->of($project, $section), 'schools' => $indices === [] ? null : $this->schools->of($page, $wish['lay']),
             'view' => $view === 'closer' ? 'sheets' : $view, 'laid' => $laid, 'rounds' => LaySheets::ROUNDS, 'looking' => $view === 'closer',
             'risers' => $view === 'risers' ? $this->risers->of($page, $wish['run']) : null,
             'edges' => $view === 'edges' ? $this->edges->of($page, $wish['rise']) : null,
             'board' => $view === 'board' ? $this->board->of($page) : null,
             'findings' => in_array($view, ['glue', 'board'], true) ? $this->desk->findings($page) : [],
-            'gluing' => $view === 'glue' ? $this->desk->gluing($page) : null, 'minutes' => $page->minutes(), 'job' => PlanCuts::coatOf($project->works, $section->uid),
+            'gluing' => $view === 'glue' ? $this->desk->gluing($page) : null, 'minutes' => $page->minutes(), 'jobs' => PlanCuts::coatsOf($project->works, $section->uid),
             'store' => $project->works->store, 'taken' => array_values(array_filter($project->works->store->movements, fn (Movement $m): bool => $m->section === $section->uid && $m->cause === 'cut')),
             'drawing' => $laid !== null ? SheetDrawing::of($laid->problems, $laid->nested, 734.0, $shell === null ? (string) $picked : 'R'.$picked) : $this->apart($page, $picked),
             'flat' => $this->flat($page, $picked), 'names' => array_combine($indices, $shell === null ? array_map(fn (int $k): string => "Layer {$k}", $indices) : array_map(fn (Rib $r): string => "Rib {$r->name}", $shell->ribs)),
-            'facts' => $this->facts($page, $laid),
+            'facts' => $this->facts($page, $laid), 'skin' => $this->skin($page),
         ];
+    }
+
+    /** @return array{laid: Figure, left: float, take: float}|null where coats lay another thickness than the cuts leave room for */
+    private function skin(CutPage $page): ?array
+    {
+        $plaster = $page->plaster;
+        if ($plaster === null || $page->shell() !== null || abs($plaster->mm - $page->cuts->skin) < self::SAME_SKIN) {
+            return null;
+        }
+
+        return ['laid' => new Figure($plaster->mm, 'mm', 'volume of all coats of plaster over the area they cover', ['area' => Length::decimal($plaster->area / 100.0, 0).' cm²'], decimals: 1), 'left' => $page->cuts->skin, 'take' => round($plaster->mm, 1)];
     }
 
     private function apart(CutPage $page, int $picked): ?Svg
@@ -100,7 +114,7 @@ final readonly class ShowCuts
             return [
                 ['label' => 'Ribs', 'figure' => new Figure((float) count($shell->ribs), 'ribs', 'length of the board over the gap between ribs, rounded up, and one', ['gap' => Length::decimal($shell->build->ribGap, 0).' mm'], decimals: 0), 'unit' => ''],
                 ['label' => 'Strips', 'figure' => new Figure($shell->strips / 1000.0, 'm', 'length along the land of all strips, and what fastens them', ['strips' => (string) $shell->stripCount], decimals: 1), 'unit' => 'm'],
-                ['label' => $page->cuts->school->value === 'towel' ? 'Towel' : 'Cloth', 'figure' => new Figure($cloth, 'm²', 'true surface × layers / (1 − overlap)', ['surface' => Length::decimal($shell->surface / 1e6, 3).' m²', 'layers' => (string) $shell->build->layers, 'overlap' => Length::decimal(100.0 * $shell->build->overlap, 0).' %'], decimals: 2), 'unit' => 'm², '.$shell->pieces().' pieces'],
+                ['label' => $page->cuts->school->value === 'towel' ? 'Towel' : 'Cloth', 'figure' => new Figure($cloth, 'm²', 'whole pieces that cover the true surface, each over its neighbour by the overlap, × layers', ['surface' => Length::decimal($shell->surface / 1e6, 3).' m²', 'a piece' => Length::decimal($shell->build->clothWidth, 0).' × '.Length::decimal($shell->build->clothLength, 0).' mm', 'layers' => (string) $shell->build->layers, 'overlap' => Length::decimal(100.0 * $shell->build->overlap, 0).' %'], decimals: 2), 'unit' => 'm², '.$shell->pieces().' pieces'],
                 $whole,
             ];
         }
@@ -116,7 +130,7 @@ final readonly class ShowCuts
 
         return [
             $laid === null
-                ? ['label' => 'Sheets, by area', 'figure' => new Figure(array_sum(array_column($stack?->sheets($cuts) ?? [], 'count')), 'sheets', 'area of all layers over the area of a sheet, rounded up; laying the pieces out may take more', $from + $size), 'unit' => $of]
+                ? ['label' => 'Sheets, at least', 'figure' => new Figure($page->sheetsByArea(), 'sheets', 'area of all layers over the area of a sheet, rounded up; laying the pieces out may take more', $from + $size), 'unit' => $of]
                 : ['label' => 'Sheets, laid out', 'figure' => new Figure($laid->count(), 'sheets', 'pieces laid out by their outlines, a kerf apart', $from + $size + ['kerf' => Length::decimal($cuts->kerf, 2).' mm', 'covered' => Length::decimal(100.0 * $laid->utilisation(), 0).' %']), 'unit' => $of],
             ['label' => 'Foam', 'figure' => new Figure(($stack->foam ?? 0.0) / 1e6, 'l', 'area of each layer × its thickness', $from + (($stack->hollowed ?? 0.0) > 0.0 ? ['left out inside' => Length::decimal(($stack->hollowed ?? 0.0) / 1e6, 1).' l'] : []), decimals: 1), 'unit' => 'l, '.Length::decimal((($stack->foam ?? 0.0) - ($stack->carved ?? 0.0)) * FoamWork::FOAM / 1e9, 2).' kg as it stands'],
             $rest,

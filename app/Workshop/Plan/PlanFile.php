@@ -9,12 +9,14 @@ use IdleRidge\Core\Coats\SectionSurvey;
 use IdleRidge\Core\Coats\Survey;
 use IdleRidge\Core\Interchange\CsvText;
 use IdleRidge\Core\Land\GroundSolver;
+use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\Placed;
 use IdleRidge\Core\Plan\TakeOff;
 use IdleRidge\Core\Plan\Unplaced;
 use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
 
 /** The work of a project that came from a file: the same steps as the screens take, without a database. */
 final class PlanFile
@@ -23,17 +25,22 @@ final class PlanFile
     {
         $surveys = [];
         foreach ($project->sections as $section) {
-            $zones = $project->works->zonesOf($section->uid);
-            if ($zones === []) {
-                continue;
+            if ($project->works->zonesOf($section->uid) !== []) {
+                $surveys[$section->uid] = self::survey($project, $section);
             }
-            $model = $project->land($section, GroundSolver::solve($project->groundProblem($section), LandDesk::CELL));
-            $terrain = $model->terrain(LandDesk::CELL);
-            $survey = new Survey($terrain->grid(), $section->width, $section->depth, $section->base, $section->placement, $project->runsNear($section), $zones, $project->layout->northDeg, $terrain->earth());
-            $surveys[$section->uid] = SectionSurvey::of($survey, $section->placement, $zones, $project->works->coats, $project->works->laid);
         }
 
         return new BenchWork($project, $surveys, $now);
+    }
+
+    public static function survey(Project $project, Section $section, ?LandModel $model = null): SectionSurvey
+    {
+        $zones = $project->works->zonesOf($section->uid);
+        $model ??= $project->land($section, GroundSolver::solve($project->groundProblem($section), LandDesk::CELL));
+        $terrain = $model->terrain(LandDesk::CELL);
+        $survey = new Survey($terrain->grid(), $section->width, $section->depth, $section->base, $section->placement, $project->runsNear($section), $zones, $project->layout->northDeg, $terrain->earth());
+
+        return SectionSurvey::of($survey, $section->placement, $zones, $project->works->coats, $project->works->laid);
     }
 
     /** @return array<string, mixed> the form of docs/formats/takeoff.schema.json */

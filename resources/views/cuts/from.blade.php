@@ -21,6 +21,7 @@
             <x-field name="cuts[kerf_mm]" at="cuts/kerf_mm" label="A cut takes" :unit="$in" :value="Length::field($cuts->kerf, $units)" />
             <x-field name="cuts[margin_mm]" at="cuts/margin_mm" label="Free edges" :unit="$in" :value="Length::field($cuts->margin, $units)" />
         </div>
+        @if ($skin !== null)<p class="small">Coats lay <x-figure :figure="$skin['laid']" /> mm of plaster on this board; the foam leaves {{ Length::show($skin['left'], $units, 1) }} for it. <button class="link" name="cuts[skin_mm]" value="{{ Length::field($skin['take'], $units) }}">Leave {{ Length::show($skin['take'], $units, 1) }}</button></p>@endif
         <details @if ($open('hollow') || $open('plate') || $open('riser')) open @endif><summary>Hollows, plates, risers</summary><div class="pair three">
             <x-field name="cuts[hollow_mm]" at="cuts/hollow_mm" label="Hollow, wall" :unit="$in" :value="$cuts->hollow === null ? '' : Length::field($cuts->hollow, $units)" hint="empty for none" />
             <x-field name="cuts[plate_mm]" at="cuts/plate_mm" label="Track’s plate" :unit="$in" :value="Length::field($cuts->plate, $units)" />
