@@ -14,6 +14,14 @@ final readonly class Overlap
     {
     }
 
+    /** Of zones that only lie beside each other, whose coats run out into one another: wherever both are. */
+    public static function beside(): self
+    {
+        $anywhere = new Profile([-1e6, 1e6], [0 => 1e12]);
+
+        return new self(0.0, $anywhere, $anywhere);
+    }
+
     public function counts(): bool
     {
         return $this->area > self::LEAST;

@@ -156,11 +156,14 @@ final readonly class Recipe
         return array_intersect($traits, $this->traits) !== [];
     }
 
-    /** What a coat below must have reached before this one goes over it. */
+    /**
+     * What a coat below must have reached before this one goes over it. What is shut in, sanded first or flattened by standing fibres has to be
+     * dry through, whatever a recipe asks; passes of one and the same go on as it says.
+     */
     public function needsOf(self $below): Milestone
     {
         $word = $this->needs[$below->family] ?? $this->needs['*'] ?? Milestone::NextCoat->value;
-        $wanted = Milestone::from($word);
+        $wanted = $this->asksDryThrough($below) ? Milestone::DryThrough : Milestone::from($word);
         // Where a recipe has no such milestone, the one after it that it has is the safe one.
         foreach ([$wanted, Milestone::NextCoat, Milestone::DryThrough, Milestone::TouchDry] as $milestone) {
             if (isset($below->cure->minutes[$milestone->value])) {
@@ -169,6 +172,12 @@ final readonly class Recipe
         }
 
         return Milestone::WorkableUntil;
+    }
+
+    /** Whether a rule of the bench asks that a coat below be dry through before this one. */
+    public function asksDryThrough(self $below): bool
+    {
+        return $below->id !== $this->id && ($this->is('seals') || $below->is('sand') || ($this->family === 'fibre' && $below->family === 'fibre'));
     }
 
     /** @return list<string> that it takes */

@@ -11,10 +11,10 @@ use IdleRidge\Core\Geometry\Polygon;
 /** All that work on a section needs to know of its zones: where they are, where they overlap, what of them is left to lay. */
 final readonly class SectionSurvey
 {
-    /** Zones no further apart than this lie beside one another, mm; every so many corners are looked at. */
+    /** Zones no further apart than this lie beside one another, mm; outlines are looked at in steps of this to twice as much. */
     private const BESIDE = 12.0;
 
-    private const EVERY = 3;
+    private const APART = 8.0;
 
     /**
      * @param array<string, ZoneArea> $zones
@@ -83,15 +83,23 @@ final readonly class SectionSurvey
     /** Whether two zones overlap or lie beside one another. */
     public function touches(string $a, string $b): bool
     {
-        if ($this->overlap($a, $b) !== null) {
-            return true;
-        }
+        return $this->overlap($a, $b) !== null || $this->liesWithin($a, $b, self::BESIDE);
+    }
+
+    /** Whether two zones come as near to each other as so many millimetres. */
+    public function liesWithin(string $a, string $b, float $mm): bool
+    {
         foreach (array_filter($this->zones[$a]->rings) as $ring) {
-            [$x1, $y1, $x2, $y2] = Box::around($ring, self::BESIDE);
+            [$x1, $y1, $x2, $y2] = Box::around($ring, $mm);
+            $points = null;
             foreach (array_filter($this->zones[$b]->rings) as $other) {
                 [$u1, $v1, $u2, $v2] = Box::around($other);
-                for ($k = 0; $x1 < $u2 && $u1 < $x2 && $y1 < $v2 && $v1 < $y2 && $k < count($ring); $k += self::EVERY) {
-                    if (Polygon::depth($other, ...$ring[$k]) > -self::BESIDE) {
+                if ($x1 > $u2 || $u1 > $x2 || $y1 > $v2 || $v1 > $y2) {
+                    continue;
+                }
+                $points ??= self::along($ring);
+                foreach ($points as $p) {
+                    if (Polygon::depth($other, ...$p) > -$mm) {
                         return true;
                     }
                 }
@@ -99,6 +107,27 @@ final readonly class SectionSurvey
         }
 
         return false;
+    }
+
+    /**
+     * @param list<array{float, float}> $ring
+     * @return list<array{float, float}> places along it, at most so far apart where its corners are
+     */
+    private static function along(array $ring): array
+    {
+        $out = [];
+        $last = null;
+        foreach ([...$ring, $ring[0]] as [$x, $y]) {
+            if ($last === null || hypot($x - $last[0], $y - $last[1]) >= self::APART) {
+                $parts = $last === null ? 1 : (int) ceil(hypot($x - $last[0], $y - $last[1]) / (2.0 * self::APART));
+                for ($k = 1; $k <= $parts; $k++) {
+                    $out[] = $last === null ? [$x, $y] : [$last[0] + ($x - $last[0]) * $k / $parts, $last[1] + ($y - $last[1]) * $k / $parts];
+                }
+                $last = [$x, $y];
+            }
+        }
+
+        return $out;
     }
 
     /** What of a coat's pass is not begun yet. */

@@ -378,7 +378,7 @@ final class BenchWork
                     $out[] = [$coat, $coat->passes, null];
                 }
             } elseif ([$itsStage, $k] < [$stage, $place]) {
-                $overlap = $survey->overlap($coat->zone, $move->zone->uid);
+                $overlap = $survey->overlap($coat->zone, $move->zone->uid) ?? $this->runningOut($coat, $move->coat, $survey);
                 if ($overlap !== null) {
                     $out[] = [$coat, $coat->passes, $overlap];
                 }
@@ -386,5 +386,13 @@ final class BenchWork
         }
 
         return $out;
+    }
+
+    /** Where coats of zones beside each other run out over their edges, the one lies on the other there. */
+    private function runningOut(Coat $lower, Coat $upper, SectionSurvey $survey): ?Overlap
+    {
+        $over = $lower->blend + $upper->blend;
+
+        return $over > 0.0 && $survey->liesWithin($lower->zone, $upper->zone, $over) ? Overlap::beside() : null;
     }
 }

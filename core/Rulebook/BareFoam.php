@@ -14,8 +14,11 @@ final class BareFoam
 {
     private const COVERS = ['plaster', 'paint'];
 
-    /** @return list<Finding> */
-    public static function found(BenchPlan $plan, string $trait, string $id, Severity $severity, string $words, string $why, string $do): array
+    /**
+     * @param list<string> $also traits of what makes foam fit for it, beside what covers it
+     * @return list<Finding>
+     */
+    public static function found(BenchPlan $plan, string $trait, string $id, Severity $severity, string $words, string $why, string $do, array $also = []): array
     {
         $work = $plan->work;
         if (! $work->project->layout->cuts->school->isFoam()) {
@@ -23,7 +26,7 @@ final class BareFoam
         }
         $covered = [];
         foreach (CoatPair::all($plan) as $pair) {
-            if ($pair->isOver() && (in_array($pair->one->recipe->family, self::COVERS, true) || $pair->one->recipe->is('keys'))) {
+            if ($pair->isOver() && (in_array($pair->one->recipe->family, self::COVERS, true) || $pair->one->recipe->is('keys', ...$also))) {
                 $covered[$pair->other->uid] = true;
             }
         }

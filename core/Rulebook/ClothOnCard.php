@@ -19,11 +19,27 @@ final class ClothOnCard implements WorkRule
     {
         $found = [];
         foreach (CoatPair::all($plan) as $pair) {
-            if ($pair->one->recipe->is('card') && $pair->isOver() && $pair->other->recipe->is('messy')) {
+            if ($pair->one->recipe->is('card') && $pair->isOver() && $pair->other->recipe->is('messy') && ! $this->hasSpots($plan, $pair)) {
                 $found[$pair->other->uid] ??= $pair->finding('cloth-on-card', Severity::Hint, "{$pair->other->title()} slides on the web", [], 'Wet cloth does not hold on card until it sets, and slides off slopes.', 'A spot of glue where strips cross, and begin at the foot of each slope.');
             }
         }
 
         return array_values($found);
+    }
+
+    /** Whether glue was put on the web before what is laid on it. */
+    private function hasSpots(BenchPlan $plan, CoatPair $pair): bool
+    {
+        foreach (CoatPair::all($plan) as $over) {
+            if ($over->one === $pair->one && $over->other->recipe->family === 'glue' && $over->isOver()) {
+                foreach (CoatPair::all($plan) as $under) {
+                    if ($under->one === $over->other && $under->other === $pair->other && $under->isOver()) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
     }
 }

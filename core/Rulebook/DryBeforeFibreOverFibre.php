@@ -35,7 +35,7 @@ final class DryBeforeFibreOverFibre implements WorkRule
                     [$x, $y] = $area?->middle() ?? [0.0, 0.0];
                     $found[] = new Finding(
                         'dry-before-fibre-over-fibre', Severity::Care, "{$over->title} over {$under->title} that was not dry", $over->section, Place::inZone($over->zone, $x, $y),
-                        ['too_early' => new Figure(($dry - $over->startedAt) / 60.0, 'h', 'when the fibre below is dry through (80 %) less when the next was begun', decimals: 1)],
+                        ['too_early' => new Figure(($dry - $over->startedAt) / 60.0, 'h', 'when the fibre below is dry through (as surely as the layout asks) less when the next was begun', decimals: 1)],
                         'The glue below still gave: standing fibres lie flat or come out.',
                         'Brush it up when all is dry, and lay a thin pass where it stays bare.',
                     );

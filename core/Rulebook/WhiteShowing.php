@@ -17,6 +17,9 @@ final class WhiteShowing implements WorkRule
 {
     private const COVER = ['cover', 'fibre', 'ballast'];
 
+    /** What is done there and leaves nothing that white could show through. */
+    private const NO_COVER = ['mask', 'unmask', 'rails', 'run'];
+
     /** So much of a zone may be without a base: its edge. */
     private const SPARE = 0.02;
 
@@ -31,7 +34,7 @@ final class WhiteShowing implements WorkRule
         $found = [];
         foreach ($works->zones as $zone) {
             $coats = $works->coatsOf($zone->uid);
-            $cover = array_values(array_filter($coats, fn (Coat $c): bool => in_array($c->recipe->family, self::COVER, true)));
+            $cover = array_values(array_filter($coats, fn (Coat $c): bool => in_array($c->recipe->family, self::COVER, true) && ! $c->recipe->is(...self::NO_COVER)));
             if ($cover === [] || ! isset($plan->work->surveys[$zone->section])) {
                 continue;
             }

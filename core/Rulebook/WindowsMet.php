@@ -60,11 +60,12 @@ final class WindowsMet implements WorkRule
             return $this->finding($plan, $move, $name, Severity::Care, "No session meets {$move->title()}", $minutes, "{$move->title()} has to follow within a while, and no session lies in it.", 'Add a session within it.');
         }
         $begins = $at[$move->id][0] ?? $plan->work->now;
+        $again = $gap->again($end);
+        if ($begins > $gap->latest($start, $end) && $again !== null && isset($at[$move->id]) && $begins >= $again) {
+            return $this->finding($plan, $move, $name, Severity::Hint, "{$move->title()} goes on what is hard", $minutes, 'It comes after the while in which both would have become one, when it may be done again.', $window->missed === '' ? 'Try it with care.' : $window->missed);
+        }
         if ($begins > $gap->latest($start, $end) && $under instanceof Laid) {
             return $this->finding($plan, $move, $name, Severity::Care, "The time for {$move->title()} is over", $minutes, 'What should have been done while the coat below was soft has to be done on a hard one.', $window->missed === '' ? 'Try it with care.' : $window->missed);
-        }
-        if ($begins > $gap->latest($start, $end)) {
-            return $this->finding($plan, $move, $name, Severity::Hint, "{$move->title()} comes after its window", $minutes, 'No session lies within it; it is planned for when it may be done again.', $window->missed === '' ? 'Try it with care.' : $window->missed);
         }
 
         return $gap->byTouch($end) ? $this->finding($plan, $move, self::TOUCH, Severity::Hint, "Only touch tells when to {$move->title()}", $minutes, 'As reckoned there is no time at which it is surely right.', 'From the first of these minutes on, try a corner every few minutes.') : null;

@@ -205,6 +205,17 @@ final readonly class ShowCoats
         }." between {$word($window->opens)} and {$word($window->closes)} ".($window->side === 'below' ? 'of the coat below' : 'after it').($window->again === null ? '' : ', or from '.ClockWords::span($window->again).' on');
     }
 
+    private function isInWindow(Coat $below, Coat $above): bool
+    {
+        foreach ([[$above->recipe->window, 'below'], [$below->recipe->window, 'above']] as [$window, $side]) {
+            if ($window !== null && $window->side === $side && $window->rules($below->recipe, false, $above->recipe)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     private function learned(CoatsPage $page, Coat $coat): string
     {
         $drying = $page->plan->work->drying($page->section);
@@ -275,7 +286,8 @@ final readonly class ShowCoats
             }
             $before = $other;
         }
-        if ($before !== null) {
+        // What has to follow while the coat below is soft does not wait until it is hard; its window is told beside it.
+        if ($before !== null && ! $this->isInWindow($before->coat, $state->coat)) {
             $out[] = $before->coat->title().' '.(self::WORDS[$state->coat->recipe->needsOf($before->coat->recipe)->value] === 'next coat' ? 'ready for the next coat' : 'dry through').($before->coat->recipe->check === '' ? '' : ': '.$before->coat->recipe->check);
         }
 
