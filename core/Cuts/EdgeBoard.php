@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts;
 
-use IdleRidge\Core\Geometry\HeightMesh;
+use Closure;
 use IdleRidge\Core\Geometry\Simplify;
 
 /**
@@ -21,12 +21,14 @@ final readonly class EdgeBoard
     {
     }
 
-    /** @param  HeightMesh  $land with its skin */
-    public static function along(string $edge, HeightMesh $land, float $base, float $drop, float $rise = 0.0): self
+    /** A line along an edge is read off so finely, mm. */
+    private const STEP = 1.0;
+
+    /** @param  Closure(float, float): float  $land height of it with its skin, at any place of the board */
+    public static function along(string $edge, Closure $land, float $width, float $depth, float $base, float $drop, float $rise = 0.0): self
     {
-        [$width, $depth] = [$land->xs[count($land->xs) - 1], $land->ys[count($land->ys) - 1]];
         $length = $edge === 'front' || $edge === 'back' ? $width : $depth;
-        $n = max(1, (int) ceil($length / 2.5));
+        $n = max(1, (int) ceil($length / self::STEP));
         $line = [];
         for ($k = 0; $k <= $n; $k++) {
             $s = $length * $k / $n;
@@ -36,7 +38,7 @@ final readonly class EdgeBoard
                 'left' => [0.0, $s],
                 default => [$width, $s],
             };
-            $line[] = [$s, max(-$drop + 1.0, $land->at($x, $y) - $base + $rise)];
+            $line[] = [$s, max(-$drop + 1.0, $land($x, $y) - $base + $rise)];
         }
         $thin = Simplify::line($line, 0.15);
 

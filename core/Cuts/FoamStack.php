@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts;
 
+use Closure;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\HeightMesh;
@@ -50,10 +51,12 @@ final readonly class FoamStack
      * @param float|list<float> $thickness of every layer, or of each from the board up; the last goes on
      * @param list<Bore> $bores
      * @param float|null $wall what stays between hollows and any surface, mm; null for none left out
+     * @param (Closure(float, float): float)|null $exact height of the shape at any place: outlines follow its sharp breaks
      */
-    public static function of(HeightMesh $shape, float $base, float|array $thickness, CutSchool $school, array $bores = [], ?float $wall = null): self
+    public static function of(HeightMesh $shape, float $base, float|array $thickness, CutSchool $school, array $bores = [], ?float $wall = null, ?Closure $exact = null): self
     {
         $bored = array_map(fn (Bore $bore): array => $bore->over($shape), $bores);
+        $atBores = array_replace([], ...$bored);
         $hollow = $wall === null ? null : Hollow::under($shape, $bored, $wall);
         $top = max($shape->z);
         $lowest = min($shape->z);
@@ -70,7 +73,7 @@ final readonly class FoamStack
             }
             $level = $bottom + $school->share() * $thickness;
             $line = $level + ($level < $lowest + self::HAIR ? self::FOOT : self::HAIR);
-            [$outline] = Contours::of(self::opened($shape, $bored, $bottom, $line), [$line]);
+            [$outline] = Contours::of(self::opened($shape, $bored, $bottom, $line), [$line], $exact, $atBores);
             // What of the land lies in the layer's slab but under its level is filled.
             $filler += $shape->volumeAbove($bottom) - $shape->volumeAbove($level) - ($level - $bottom) * $outline->areaAbove;
             if ($outline->areaAbove <= 0.0) {
@@ -110,9 +113,12 @@ final readonly class FoamStack
      */
     public static function lessSkin(HeightGrid $land, float $skin): HeightGrid
     {
-        if ($skin === 0.0) {
-            return $land;
-        }
+        return $skin === 0.0 ? $land : $land->less(self::skin($land, $skin));
+    }
+
+    /** @return list<float> how thick the skin is at every value, straight down */
+    public static function skin(HeightGrid $land, float $skin): array
+    {
         $n = $land->cols;
         $thick = [];
         foreach ($land->values as $p => $z) {
@@ -122,7 +128,7 @@ final readonly class FoamStack
             $thick[] = $skin * min(3.0, sqrt(1.0 + $gx * $gx + $gy * $gy));
         }
 
-        return $land->less($thick);
+        return $thick;
     }
 
     private static function gentler(?float $before, ?float $after): float

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts;
 
+use Closure;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Geometry\Simplify;
@@ -14,20 +15,24 @@ final readonly class Rib
     /** Lower than this there is nothing to cut, mm. */
     private const LEAST = 1.0;
 
-    private const STEP = 2.5;
+    private const STEP = 1.0;
 
     /** @param  list<list<array{float, float}>>  $rings along the depth and up, outlines counter-clockwise, bores clockwise */
     private function __construct(public string $name, public float $x, public array $rings, public float $highest)
     {
     }
 
-    /** @param  list<Bore>  $bores */
-    public static function at(string $name, float $x, HeightMesh $shape, float $base, array $bores = []): self
+    /**
+     * @param list<Bore> $bores
+     * @param (Closure(float, float): float)|null $exact height of the shape at any place
+     */
+    public static function at(string $name, float $x, HeightMesh $shape, float $base, array $bores = [], ?Closure $exact = null): self
     {
+        $exact ??= $shape->at(...);
         $depth = $shape->ys[count($shape->ys) - 1];
         $n = max(1, (int) ceil($depth / self::STEP));
         $ys = array_map(fn (int $k): float => $depth * $k / $n, range(0, $n));
-        $line = array_map(fn (float $y): array => [$y, $shape->at($x, $y) - $base], $ys);
+        $line = array_map(fn (float $y): array => [$y, $exact($x, $y) - $base], $ys);
         $rings = [];
         $on = [];
         foreach ([...$line, [$depth, 0.0]] as $k => $p) {

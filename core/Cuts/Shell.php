@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts;
 
+use Closure;
 use IdleRidge\Core\Geometry\HeightMesh;
 
 /** The land as a shell: profile boards across the board, strips woven between them, cloth or towels in plaster over all. mm. */
@@ -45,14 +46,15 @@ final readonly class Shell
      * @param float $base the board's top
      * @param list<Bore> $bores
      * @param HeightMesh|null $land on which the cover lies; the shape where it is not told
+     * @param (Closure(float, float): float)|null $exact height of the shape at any place
      */
-    public static function over(HeightMesh $shape, float $base, CutSchool $school, ShellBuild $build, array $bores = [], ?HeightMesh $land = null): self
+    public static function over(HeightMesh $shape, float $base, CutSchool $school, ShellBuild $build, array $bores = [], ?HeightMesh $land = null, ?Closure $exact = null): self
     {
         [$width, $depth] = [$shape->xs[count($shape->xs) - 1], $shape->ys[count($shape->ys) - 1]];
         $count = max(1, (int) ceil($width / $build->ribGap - 1e-9));
         $ribs = $bays = [];
         for ($k = 0; $k <= $count; $k++) {
-            $ribs[] = Rib::at('R'.($k + 1), $width * $k / $count, $shape, $base, $bores);
+            $ribs[] = Rib::at('R'.($k + 1), $width * $k / $count, $shape, $base, $bores, $exact);
         }
         [$strips, $stripCount] = self::strips($shape, $build, $width, $depth, $count);
         foreach (array_slice($ribs, 1) as $k => $rib) {

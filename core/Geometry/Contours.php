@@ -4,16 +4,25 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Geometry;
 
+use Closure;
 use IdleRidge\Core\Measure\Refusal;
 
 /**
  * Contours by marching squares (W. E. Lorensen and H. E. Cline's method in the plane; saddles by the cell's mean).
  * The mesh gets a border that lies below everything at the board's own edge, so that every contour closes; what runs
  * along the border is left out of the lines. Heights within a millionth of a millimetre of a level count as at it.
+ *
+ * Where the heights between two nodes are known better than by a straight line, a contour is looked for there: near sharp breaks it
+ * follows them, whatever the cell.
  */
 final class Contours
 {
     private const EPSILON = 1e-6;
+
+    /** Nodes about which heights bend by less than this need no closer look, mm; how closely a line is found where they bend more, mm. */
+    private const BEND = 0.1;
+
+    private const EXACT = 0.04;
 
     /** @var list<list<array{int, int}>> case → pairs of edges (0 bottom, 1 right, 2 top, 3 left), the higher ground on the left */
     private const CASES = [
@@ -49,9 +58,11 @@ final class Contours
 
     /**
      * @param list<float> $levels rising
+     * @param (Closure(float, float): float)|null $exact height at any place
+     * @param array<int, mixed> $fixed nodes of the mesh beside which it does not hold
      * @return list<Contour> one for each level, empty where the mesh does not reach it
      */
-    public static function of(HeightMesh $mesh, array $levels): array
+    public static function of(HeightMesh $mesh, array $levels, ?Closure $exact = null, array $fixed = []): array
     {
         $n = count($mesh->xs) + 2;
         $xs = [$mesh->xs[0], ...$mesh->xs, $mesh->xs[$n - 3]];
@@ -68,7 +79,7 @@ final class Contours
         $links = self::links($z, $n, $m, $levels);
         $contours = [];
         foreach ($levels as $k => $level) {
-            $contours[] = self::trace($level, $links[$k], $z, $xs, $ys, $n, $m);
+            $contours[] = self::trace($level, $links[$k], $z, $xs, $ys, $n, $exact, $fixed);
         }
 
         return $contours;
@@ -127,8 +138,10 @@ final class Contours
      * @param list<float> $z
      * @param list<float> $xs
      * @param list<float> $ys
+     * @param (Closure(float, float): float)|null $exact
+     * @param array<int, mixed> $fixed
      */
-    private static function trace(float $level, array $links, array $z, array $xs, array $ys, int $n, int $m): Contour
+    private static function trace(float $level, array $links, array $z, array $xs, array $ys, int $n, ?Closure $exact, array $fixed): Contour
     {
         $lines = [];
         $rings = [];
@@ -146,6 +159,10 @@ final class Contours
                 $t = $t < 0.0 ? 0.0 : ($t > 1.0 ? 1.0 : $t);
                 $i = $p % $n;
                 $j = intdiv($p, $n);
+                if ($exact !== null && $z[$p] > -1e29 && $z[$q] > -1e29 && (self::bends($z, $p, $n) || self::bends($z, $q, $n)) && ! isset($fixed[($n - 2) * ($j - 1) + $i - 1])) {
+                    $way = ($edge & 1) === 0 ? [$xs[$i + 1] - $xs[$i], 0.0] : [0.0, $ys[$j + 1] - $ys[$j]];
+                    $t = self::closer($level, $level <= $z[$p] + self::EPSILON, $t, $xs[$i], $ys[$j], $way, $exact);
+                }
                 $ring[] = ($edge & 1) === 0
                     ? [$xs[$i] + $t * ($xs[$i + 1] - $xs[$i]), $ys[$j]]
                     : [$xs[$i], $ys[$j] + $t * ($ys[$j + 1] - $ys[$j])];
@@ -164,6 +181,44 @@ final class Contours
         }
 
         return new Contour($level, $lines, $rings, $length, $area);
+    }
+
+    /**
+     * Whether heights bend sharply about a node, along either line through it.
+     *
+     * @param list<float> $z
+     */
+    private static function bends(array $z, int $p, int $n): bool
+    {
+        foreach ([1, $n] as $step) {
+            [$a, $b] = [$z[$p - $step], $z[$p + $step]];
+            if ($a > -1e29 && $b > -1e29 && abs($a - 2.0 * $z[$p] + $b) > self::BEND) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * The share of the way from one node to the next at which heights pass a level, by halving.
+     *
+     * @param array{float, float} $way
+     * @param Closure(float, float): float $exact
+     */
+    private static function closer(float $level, bool $above, float $t, float $x, float $y, array $way, Closure $exact): float
+    {
+        [$low, $high] = [0.0, 1.0];
+        $length = max(1e-9, $way[0] + $way[1]);
+        for (; ($high - $low) * $length > self::EXACT; $t = ($low + $high) / 2.0) {
+            if (($exact($x + $t * $way[0], $y + $t * $way[1]) >= $level) === $above) {
+                $low = max($t, $low + 1e-6);
+            } else {
+                $high = min($t, $high - 1e-6);
+            }
+        }
+
+        return ($low + $high) / 2.0;
     }
 
     /**

@@ -89,7 +89,7 @@ final class OddSizesTest extends TestCase
             $shell = Shell::over($shape, 0.0, CutSchool::Web, ShellBuild::of());
             $this->assertEqualsWithDelta($shape->surface(), $shell->surface, 1e-6 * $shell->surface, "seed {$seed}: bays make the whole");
             foreach (EdgeBoard::EDGES as $edge) {
-                $board = EdgeBoard::along($edge, $mesh, 0.0, 20.0);
+                $board = EdgeBoard::along($edge, $model->heightAt(...), $w, $d, 0.0, 20.0);
                 $this->assertGreaterThan(0.0, Polygon::area($board->ring));
             }
             $zones = [Build::uid(10) => Build::zone(10), Build::uid(11) => Build::zone(11, ['slope' => [5.0, 90.0]]), Build::uid(12) => Build::zone(12, ['near' => ['run' => null, 'from' => 0.0, 'to' => 40.0]])];

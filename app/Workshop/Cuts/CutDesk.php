@@ -28,7 +28,7 @@ use Illuminate\Support\Facades\Cache;
 final readonly class CutDesk
 {
     /** Raise when what is kept changes its form. */
-    private const VERSION = 2;
+    private const VERSION = 3;
 
     private const DAYS = 7;
 
@@ -43,8 +43,8 @@ final readonly class CutDesk
         $grid = fn (): HeightGrid => $this->desk->sheet($project, $section)->grid();
         $plaster = $this->plaster($project, $section);
         /** @var array{FoamStack|Shell, BoardWeight, float} $kept */
-        $kept = $this->kept('cuts-'.sha1(serialize($plaster)), $project, $section, $cuts, function () use ($project, $section, $cuts, $model, $grid, $plaster): array {
-            $page = $this->cut->of($project, $model(), $section, $grid(), $cuts, $plaster);
+        $kept = $this->kept('cuts-'.sha1(serialize($plaster)), $project, $section, $cuts, function () use ($project, $section, $cuts, $model, $plaster): array {
+            $page = $this->cut->of($project, $model(), $section, $cuts, $plaster);
 
             return [$page->body, $page->weight, $page->surface];
         });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop\Cuts;
 
+use Closure;
 use IdleRidge\Core\Coats\PlasterLaid;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
@@ -17,6 +18,7 @@ use IdleRidge\Core\Cuts\Piece;
 use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Cuts\Sequence;
 use IdleRidge\Core\Cuts\Shell;
+use IdleRidge\Core\Cuts\SkinnedLand;
 use IdleRidge\Core\Cuts\StockSheet;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Geometry\HeightGrid;
@@ -35,32 +37,34 @@ final class CutLand
     public function page(Project $project, LandModel $model, Section $section, ?CutSchool $school = null, ?PlasterLaid $plaster = null): CutPage
     {
         $cuts = $project->cuts();
-        $grid = $model->terrain(self::CELL)->grid();
 
-        return $this->of($project, $model, $section, $grid, $school === null ? $cuts : $cuts->by($school), $plaster);
+        return $this->of($project, $model, $section, $school === null ? $cuts : $cuts->by($school), $plaster);
     }
 
-    /** @param  HeightGrid  $grid the land with its skin */
-    public function of(Project $project, LandModel $model, Section $section, HeightGrid $grid, CutSettings $cuts, ?PlasterLaid $plaster = null): CutPage
+    public function of(Project $project, LandModel $model, Section $section, CutSettings $cuts, ?PlasterLaid $plaster = null): CutPage
     {
-        $land = $grid->mesh($section->width, $section->depth);
-        $shape = FoamStack::lessSkin($grid, $cuts->skin)->mesh($section->width, $section->depth);
-        $body = self::body($project, $model, $section, $cuts, $shape, $land);
+        $terrain = $model->terrain(self::CELL);
+        $grid = $terrain->grid();
+        $land = $terrain->mesh();
+        $skinned = new SkinnedLand($model, $cuts->skin);
+        $shape = $skinned->grid($terrain)->mesh($section->width, $section->depth);
+        $body = self::body($project, $model, $section, $cuts, $shape, $land, $skinned->at(...));
         $weight = BoardWeight::of($section, $land, $shape, $cuts->skin, $body, $cuts->board, $model->grading->runs, $project->layout->gauge, $plaster);
 
         return new CutPage($project, $section, $cuts, $body, $weight, $plaster, self::surface($land, $section->base), fn (): LandModel => $model, fn (): HeightGrid => $grid);
     }
 
-    private static function body(Project $project, LandModel $model, Section $section, CutSettings $cuts, HeightMesh $shape, HeightMesh $land): FoamStack|Shell
+    /** @param  Closure(float, float): float  $exact height of the shape at any place */
+    private static function body(Project $project, LandModel $model, Section $section, CutSettings $cuts, HeightMesh $shape, HeightMesh $land, Closure $exact): FoamStack|Shell
     {
         $bores = $project->bores($model->grading->runs);
         if (! $cuts->school->isFoam()) {
-            return Shell::over($shape, $section->base, $cuts->school, $cuts->shell, $bores, $land);
+            return Shell::over($shape, $section->base, $cuts->school, $cuts->shell, $bores, $land, $exact);
         }
         $ways = count($cuts->thicknesses()) === 1 ? [$cuts->first()->thickness] : Sequence::cheapest($shape, $section->base, $cuts);
         $best = null;
         foreach ($ways as $way) {
-            $stack = FoamStack::of($shape, $section->base, $way, $cuts->school, $bores, $cuts->hollow);
+            $stack = FoamStack::of($shape, $section->base, $way, $cuts->school, $bores, $cuts->hollow, $exact);
             $cost = count($ways) === 1 ? 0.0 : self::whole($stack, $cuts);
             $best = $best === null || $cost < $best[0] - 1e-9 ? [$cost, $stack] : $best;
         }

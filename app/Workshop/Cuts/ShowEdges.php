@@ -42,6 +42,6 @@ final class ShowEdges
         $over = $typed->made(fn (): float => Refusal::unlessBetween($over, 0.0, self::MOST, 'What stands over the land', 'mm', 'rise'));
         $drop = $page->cuts->board->top + $page->cuts->board->timberHigh;
 
-        return array_map(fn (string $edge): EdgeBoard => EdgeBoard::along($edge, $page->land(), $page->section->base, $drop, $over), EdgeBoard::EDGES);
+        return array_map(fn (string $edge): EdgeBoard => EdgeBoard::along($edge, $page->model()->heightAt(...), $page->section->width, $page->section->depth, $page->section->base, $drop, $over), EdgeBoard::EDGES);
     }
 }
