@@ -11,6 +11,9 @@ use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Geometry\Simplify;
+use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Land\Steepness;
+use IdleRidge\Core\Land\Terrain;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Track\Run;
 
@@ -27,6 +30,9 @@ final class Survey
     private const FINE = 0.3;
 
     private const STEP = 2.0;
+
+    /** A cell of which more is covered is covered whole. */
+    private const WHOLE = 1.0 - 1e-6;
 
     /** Points along each side of a cell in which two zones have their edges. */
     private const SAMPLES = 4;
@@ -46,20 +52,32 @@ final class Survey
     /** @var array<string, array<int, float>> */
     private array $covers = [];
 
-    /** @var array<int, array{float, float, int}>|null cell → true surface, mean height, degrees of slope */
+    /** @var array<int, array{float, float}>|null cell → true surface, mean height */
     private ?array $cells = null;
 
     /**
      * @param list<Run> $runs in section coordinates
      * @param array<string, Zone> $zones uid → zone, of this section
-     * @param list<float>|null $earth how much grading changed each cell, mm
+     * @param Terrain|null $terrain the land as it was made, with its model: edges then lie where they are, not where the raster has them
      */
-    public function __construct(HeightGrid $land, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones, float $northDeg = 90.0, ?array $earth = null)
+    public function __construct(HeightGrid $land, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones, float $northDeg = 90.0, ?Terrain $terrain = null, ?LandModel $model = null)
     {
         $this->mesh = $land->mesh($width, $depth);
         $this->cell = $land->cell;
-        $this->slopes = $land->with($land->slopes())->mesh($width, $depth)->z;
-        $this->fields = new ZoneFields($land, $this->mesh, $this->slopes, $width, $depth, $base, $placement, $runs, $zones, $northDeg, $earth);
+        $steepness = $model === null ? null : new Steepness($model);
+        $this->slopes = $land->with($terrain === null || $steepness === null ? $land->slopes() : $steepness->raster($terrain))->mesh($width, $depth)->z;
+        $this->fields = new ZoneFields($land, $this->mesh, $this->slopes, $width, $depth, $base, $placement, $runs, $zones, $northDeg, $terrain?->earth(), $model, $steepness);
+    }
+
+    /**
+     * @param array<string, Zone> $zones uid → zone, of this section
+     * @param float $base the board's top
+     */
+    public static function ofLand(LandModel $model, float $cell, float $base, Placement $placement, array $zones, float $northDeg): self
+    {
+        $terrain = $model->terrain($cell);
+
+        return new self($terrain->grid(), $model->width, $model->depth, $base, $placement, $model->grading->runs, $zones, $northDeg, $terrain, $model);
     }
 
     /** @throws Refusal when the zone leaves out one that is not there, or that leaves it out in turn */
@@ -175,10 +193,10 @@ final class Survey
         if ($zone->isDrawn()) {
             return $this->onBoard([(array) $zone->outlineOn($this->placement)]);
         }
-        $field = new HeightMesh($this->mesh->xs, $this->mesh->ys, $this->fields->of($zone));
-        $rings = array_filter(Contours::of($field, [0.0])[0]->rings ?? [], fn (array $ring): bool => abs(Polygon::area($ring)) >= self::LEAST);
+        $field = $this->fields->of($zone);
+        $rings = array_filter(Contours::of($field->mesh, [0.0], $field->at)[0]->rings ?? [], fn (array $ring): bool => abs(Polygon::area($ring)) >= self::LEAST / $field->finer);
 
-        return array_values(array_map(fn (array $ring): array => Simplify::line($ring, self::FINE, true), $rings));
+        return array_values(array_map(fn (array $ring): array => Simplify::line($ring, self::FINE / $field->finer, true), $rings));
     }
 
     /**
@@ -211,15 +229,27 @@ final class Survey
         $cols = count($xs) - 1;
         $plan = $surface = $height = 0.0;
         $bySlope = $acrossX = $acrossY = [];
+        $within = $this->nodesWithin($cover);
         foreach ($cover as $cell => $share) {
             [$i, $j] = [$cell % $cols, intdiv($cell, $cols)];
-            [$true, $mean, $deg] = $this->cells[$cell];
+            [$true, $mean] = $this->cells[$cell];
+            $flat = ($xs[$i + 1] - $xs[$i]) * ($ys[$j + 1] - $ys[$j]);
+            $p = $j * ($cols + 1) + $i;
+            $corners = [$p, $p + 1, $p + $cols + 1, $p + $cols + 2];
+            if ($share < self::WHOLE) {
+                // Of a cell on its edge a zone has the slope that it has, not the one beyond.
+                $corners = array_filter($corners, fn (int $node): bool => isset($within[$node])) ?: $corners;
+                $true = $flat * array_sum(array_map(fn (int $node): float => $this->secant($node), $corners)) / count($corners);
+            }
             $area = $share * $true;
-            $flat = $share * ($xs[$i + 1] - $xs[$i]) * ($ys[$j + 1] - $ys[$j]);
-            $plan += $flat;
+            $plan += $share * $flat;
             $surface += $area;
-            $height += $flat * $mean;
-            $bySlope[$deg] = ($bySlope[$deg] ?? 0.0) + $area;
+            $height += $share * $flat * $mean;
+            // A cell in which slopes meet has some of each, not one between them.
+            foreach ($corners as $node) {
+                $deg = (int) $this->slopes[$node];
+                $bySlope[$deg] = ($bySlope[$deg] ?? 0.0) + $area / count($corners);
+            }
             $acrossX[$i] = ($acrossX[$i] ?? 0.0) + $area;
             $acrossY[$j] = ($acrossY[$j] ?? 0.0) + $area;
         }
@@ -273,7 +303,7 @@ final class Survey
         return $out;
     }
 
-    /** @return array<int, array{float, float, int}> */
+    /** @return array<int, array{float, float}> */
     private function cells(): array
     {
         [$xs, $ys, $z] = [$this->mesh->xs, $this->mesh->ys, $this->mesh->z];
@@ -282,11 +312,39 @@ final class Survey
         for ($j = 0; $j < count($ys) - 1; $j++) {
             for ($i = 0; $i < $n - 1; $i++) {
                 $p = $j * $n + $i;
-                $deg = ($this->slopes[$p] + $this->slopes[$p + 1] + $this->slopes[$p + $n] + $this->slopes[$p + $n + 1]) / 4.0;
-                $out[] = [HeightMesh::cellSurface($xs[$i + 1] - $xs[$i], $ys[$j + 1] - $ys[$j], $z[$p], $z[$p + 1], $z[$p + $n], $z[$p + $n + 1]), ($z[$p] + $z[$p + 1] + $z[$p + $n] + $z[$p + $n + 1]) / 4.0, (int) $deg];
+                $flat = ($xs[$i + 1] - $xs[$i]) * ($ys[$j + 1] - $ys[$j]);
+                // Where a cell bends, its corners know better than a plane through them; a wall's face only the plane knows.
+                $out[] = [
+                    max(HeightMesh::cellSurface($xs[$i + 1] - $xs[$i], $ys[$j + 1] - $ys[$j], $z[$p], $z[$p + 1], $z[$p + $n], $z[$p + $n + 1]), $flat * ($this->secant($p) + $this->secant($p + 1) + $this->secant($p + $n) + $this->secant($p + $n + 1)) / 4.0),
+                    ($z[$p] + $z[$p + 1] + $z[$p + $n] + $z[$p + $n + 1]) / 4.0,
+                ];
             }
         }
 
         return $out;
+    }
+
+    /** True surface over plan area at a node. */
+    private function secant(int $node): float
+    {
+        return 1.0 / max(0.05, cos(deg2rad($this->slopes[$node])));
+    }
+
+    /**
+     * @param array<int, float> $cover
+     * @return array<int, true> corners of the cells that are covered whole
+     */
+    private function nodesWithin(array $cover): array
+    {
+        $cols = count($this->mesh->xs) - 1;
+        $within = [];
+        foreach ($cover as $cell => $share) {
+            if ($share >= self::WHOLE) {
+                $p = intdiv($cell, $cols) * ($cols + 1) + $cell % $cols;
+                $within[$p] = $within[$p + 1] = $within[$p + $cols + 1] = $within[$p + $cols + 2] = true;
+            }
+        }
+
+        return $within;
     }
 }

@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
+use Closure;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\LandClasses;
+use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Land\Steepness;
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Sorted;
 use IdleRidge\Core\Track\Run;
 
 /** What the rules of zones say of a section's land, as fields over its raster: positive inside. */
@@ -18,12 +22,29 @@ final class ZoneFields
 {
     /**
      * Where earth comes to nothing between two cells a straight line from one to the other reaches too far out. Against so much
-     * of a cell the toe of a bank of 1:1.5 lies right on average.
+     * of a cell the toe of a bank of 1:1.5 lies right on average; where the land is known at any place, the toe is where so much of it, mm, is
+     * left.
      */
     private const TOE = 0.124;
 
+    private const TOE_MM = 0.02;
+
+    /** What is narrower than so many cells is looked at on finer ones, at most so many times. */
+    private const NARROW = 2.5;
+
+    private const FINEST = 8;
+
     /** @var array<string, list<float>> */
     private array $fields = [];
+
+    /** @var array<string, HeightMesh> */
+    private array $known = [];
+
+    /** @var array<string, non-empty-list<array{float, float}>> outlines here */
+    private array $outlines = [];
+
+    /** @var array<string, list<array{float, float, float}>> crowns here: middle and half width */
+    private array $crowns = [];
 
     /**
      * @param list<float> $slopes degrees, at every value of the raster
@@ -31,77 +52,210 @@ final class ZoneFields
      * @param array<string, Zone> $zones uid → zone, of this section
      * @param list<float>|null $earth how much grading changed each cell of the land, mm; null where nothing is graded
      */
-    public function __construct(private readonly HeightGrid $land, private readonly HeightMesh $mesh, private readonly array $slopes, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones, private readonly float $northDeg, private readonly ?array $earth)
+    public function __construct(private readonly HeightGrid $land, private readonly HeightMesh $mesh, private readonly array $slopes, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones, private readonly float $northDeg, private readonly ?array $earth, private readonly ?LandModel $model = null, private readonly ?Steepness $steepness = null)
     {
     }
 
-    /**
-     * @return list<float>
-     *
-     * @throws Refusal when the zone goes by one that is not there, or that goes by it in turn
-     */
-    public function of(Zone $zone): array
+    /** @throws Refusal when the zone goes by one that is not there, or that goes by it in turn */
+    public function of(Zone $zone): ZoneField
     {
-        return $this->field($zone, []);
+        $finer = $this->finer($zone);
+        $fine = $finer === 1 ? $this->mesh : new HeightMesh(self::parted($this->mesh->xs, $finer), self::parted($this->mesh->ys, $finer), []);
+        $values = $this->field($zone, [], $fine, $finer);
+
+        return new ZoneField(new HeightMesh($fine->xs, $fine->ys, $values), fn (float $x, float $y): float => $this->at($zone, $x, $y), $finer);
+    }
+
+    /** What a zone's rule says of a place. */
+    private function at(Zone $zone, float $x, float $y): float
+    {
+        $least = 1e6;
+        foreach ($this->conditions($zone) as [, , $at]) {
+            $least = min($least, $at($x, $y));
+        }
+        foreach ($zone->within as $uid) {
+            $least = min($least, $this->at($this->zones[$uid], $x, $y));
+        }
+        foreach ($zone->also as $uid) {
+            $least = max($least, $this->at($this->zones[$uid], $x, $y));
+        }
+        foreach ($zone->without as $uid) {
+            $least = min($least, -$this->at($this->zones[$uid], $x, $y));
+        }
+
+        return $least;
     }
 
     /**
      * @param list<string> $through zones that are being worked out
+     * @param HeightMesh $fine on whose lines it is wanted
      * @return list<float>
      */
-    private function field(Zone $zone, array $through): array
+    private function field(Zone $zone, array $through, HeightMesh $fine, int $finer): array
     {
-        if (isset($this->fields[$zone->uid])) {
-            return $this->fields[$zone->uid];
+        $key = "{$finer}|{$zone->uid}";
+        if (isset($this->fields[$key])) {
+            return $this->fields[$key];
         }
-        $field = array_fill(0, count($this->mesh->z), 1e6);
-        $outline = $zone->outlineOn($this->placement);
-        if ($outline !== null) {
-            $field = $this->least($field, $this->over(fn (float $x, float $y): float => Polygon::depth($outline, $x, $y)));
-        }
-        if ($zone->slope !== null) {
-            [$from, $to] = $zone->slope;
-            $field = $this->least($field, array_map(fn (float $deg): float => min($from <= 0.0 ? 90.0 : $deg - $from, $to >= 90.0 ? 90.0 : $to - $deg), $this->slopes));
-        }
-        if ($zone->near !== null) {
-            ['run' => $uid, 'from' => $from, 'to' => $to] = $zone->near;
-            $away = $this->distance($uid);
-            $field = $this->least($field, array_map(fn (float $mm): float => min($from <= 0.0 ? 1e6 : $mm - $from, $to - $mm), $away));
-        }
-        if ($zone->height !== null) {
-            [$from, $to] = $zone->height;
-            $field = $this->least($field, array_map(fn (float $z): float => min($z - $this->base - $from, $to - ($z - $this->base)), $this->mesh->z));
-        }
-        if ($zone->damp !== null) {
-            $field = $this->least($field, $this->onMesh(LandClasses::dampField($this->land, $zone->damp)));
-        }
-        if ($zone->aspect !== null) {
-            $field = $this->least($field, $this->onMesh(LandClasses::facingField($this->land, $this->northDeg - $this->placement->angleDeg + ($zone->aspect === 'sun' ? 180.0 : 0.0))));
-        }
-        if ($zone->made !== null) {
-            $formation = $this->formation();
-            $earth = $zone->made === 'formation' || $this->earth === null ? null : $this->onMesh($this->earth);
-            $field = $this->least($field, match (true) {
-                $zone->made === 'formation' => $formation,
-                $earth === null => array_fill(0, count($formation), -1.0),
-                default => array_map(fn (float $mm, float $inside): float => min($mm - self::TOE * $this->land->cell, -$inside), $earth, $formation),
-            });
-        }
-        if ($zone->crowns !== null) {
-            $field = $this->least($field, $this->shade($zone->crowns));
+        $field = array_fill(0, count($fine->xs) * count($fine->ys), 1e6);
+        foreach ($this->conditions($zone) as [$what, $rule]) {
+            $field = $this->least($field, array_map($rule, $this->spread($what, $fine, $finer)));
         }
         $through[] = $zone->uid;
         foreach ($zone->within as $uid) {
-            $field = $this->least($field, $this->other($zone, $uid, $through));
+            $field = $this->least($field, $this->other($zone, $uid, $through, $fine, $finer));
         }
         foreach ($zone->also as $uid) {
-            $field = array_map(fn (float $a, float $b): float => max($a, $b), $field, $this->other($zone, $uid, $through));
+            $field = array_map(fn (float $a, float $b): float => max($a, $b), $field, $this->other($zone, $uid, $through, $fine, $finer));
         }
         foreach ($zone->without as $uid) {
-            $field = $this->least($field, array_map(fn (float $v): float => -$v, $this->other($zone, $uid, $through)));
+            $field = $this->least($field, array_map(fn (float $v): float => -$v, $this->other($zone, $uid, $through, $fine, $finer)));
         }
 
-        return $this->fields[$zone->uid] = $field;
+        return $this->fields[$key] = array_values($field);
+    }
+
+    /**
+     * What a zone asks of the land: of which measure, what makes of its values a field that is positive inside, and that field at any place.
+     *
+     * @return list<array{string, Closure(float): float, Closure(float, float): float}>
+     */
+    private function conditions(Zone $zone): array
+    {
+        $out = [];
+        $ask = function (string $what, Closure $rule) use (&$out): void {
+            $out[] = [$what, $rule, fn (float $x, float $y): float => $rule($this->measure($what, $x, $y))];
+        };
+        $same = fn (float $v): float => $v;
+        $outline = $zone->outlineOn($this->placement);
+        if ($outline !== null && $outline !== []) {
+            $this->outlines["within {$zone->uid}"] = $outline;
+            $ask("within {$zone->uid}", $same);
+        }
+        if ($zone->slope !== null) {
+            [$from, $to] = $zone->slope;
+            $ask('slope', fn (float $deg): float => min($from <= 0.0 ? 90.0 : $deg - $from, $to >= 90.0 ? 90.0 : $to - $deg));
+        }
+        if ($zone->near !== null) {
+            ['run' => $uid, 'from' => $from, 'to' => $to] = $zone->near;
+            $ask("near {$uid}", fn (float $mm): float => min($from <= 0.0 ? 1e6 : $mm - $from, $to - $mm));
+        }
+        if ($zone->height !== null) {
+            [$from, $to] = $zone->height;
+            $ask('height', fn (float $z): float => min($z - $this->base - $from, $to - ($z - $this->base)));
+        }
+        if ($zone->damp !== null) {
+            $ask("damp {$zone->damp}", $same);
+        }
+        if ($zone->aspect !== null) {
+            $ask($zone->aspect, $same);
+        }
+        if ($zone->made !== null) {
+            $ask('formation', $zone->made === 'formation' ? $same : fn (float $inside): float => -$inside);
+        }
+        if ($zone->made === 'bank') {
+            $toe = $this->model === null ? self::TOE * $this->land->cell : self::TOE_MM;
+            $ask('earth', fn (float $mm): float => $mm - $toe);
+        }
+        if ($zone->crowns !== null) {
+            $this->crowns["shade {$zone->uid}"] = $this->crownsHere($zone->crowns);
+            $ask("shade {$zone->uid}", $same);
+        }
+
+        return $out;
+    }
+
+    /** A measure at a place: as it is where the land is known there, else from the raster. */
+    private function measure(string $what, float $x, float $y): float
+    {
+        return match (true) {
+            isset($this->outlines[$what]) => Polygon::depth($this->outlines[$what], $x, $y),
+            isset($this->crowns[$what]) => self::shadeAt($this->crowns[$what], $x, $y),
+            str_starts_with($what, 'near ') => $this->distance(substr($what, 5), $x, $y),
+            $what === 'formation' => $this->formation($x, $y),
+            $what === 'height' && $this->model !== null => $this->model->heightAt($x, $y),
+            $what === 'slope' && $this->steepness !== null => rad2deg(atan($this->steepness->at($x, $y))),
+            $what === 'earth' && $this->model !== null => abs($this->model->heightAt($x, $y) - $this->model->ground->at($x, $y)),
+            default => $this->raster($what)->at($x, $y),
+        };
+    }
+
+    /**
+     * A measure on the lines of a mesh, spread evenly between the raster's own values.
+     *
+     * @return list<float>
+     */
+    private function spread(string $what, HeightMesh $fine, int $finer): array
+    {
+        if (isset($this->crowns[$what])) {
+            return self::shade($this->crowns[$what], $fine);
+        }
+        $raster = $this->raster($what);
+        if ($finer === 1) {
+            return $raster->z;
+        }
+        $n = count($raster->xs);
+        $out = [];
+        foreach (array_keys($fine->ys) as $row) {
+            [$j, $v] = [min(intdiv($row, $finer), count($raster->ys) - 2), $row];
+            $v = ($row - $j * $finer) / $finer;
+            for ($i = 0; $i < $n - 1; $i++) {
+                $p = $j * $n + $i;
+                $left = (1.0 - $v) * $raster->z[$p] + $v * $raster->z[$p + $n];
+                $right = (1.0 - $v) * $raster->z[$p + 1] + $v * $raster->z[$p + $n + 1];
+                for ($k = 0; $k < $finer; $k++) {
+                    $out[] = $left + ($right - $left) * $k / $finer;
+                }
+            }
+            $out[] = (1.0 - $v) * $raster->z[$j * $n + $n - 1] + $v * $raster->z[($j + 1) * $n + $n - 1];
+        }
+
+        return $out;
+    }
+
+    private function raster(string $what): HeightMesh
+    {
+        return $this->known[$what] ??= new HeightMesh($this->mesh->xs, $this->mesh->ys, match (true) {
+            isset($this->outlines[$what]) => $this->over(fn (float $x, float $y): float => Polygon::depth($this->outlines[$what], $x, $y)),
+            $what === 'slope' => $this->slopes,
+            $what === 'height' => $this->mesh->z,
+            $what === 'earth' => $this->earth === null ? array_fill(0, count($this->mesh->z), -1.0) : $this->onMesh($this->earth),
+            $what === 'formation' => $this->over($this->formation(...)),
+            str_starts_with($what, 'near ') => $this->over(fn (float $x, float $y): float => $this->distance(substr($what, 5), $x, $y)),
+            str_starts_with($what, 'damp ') => $this->onMesh(LandClasses::dampField($this->land, (float) substr($what, 5))),
+            default => $this->onMesh(LandClasses::facingField($this->land, $this->northDeg - $this->placement->angleDeg + ($what === 'sun' ? 180.0 : 0.0))),
+        });
+    }
+
+    /** How many times finer than the land's a mesh has to be for what is narrow in a zone. */
+    private function finer(Zone $zone): int
+    {
+        $widths = [];
+        foreach ([$zone->near === null ? null : $zone->near['to'] - max(0.0, $zone->near['from']), $zone->height === null ? null : $zone->height[1] - $zone->height[0]] as $width) {
+            $widths[] = $width ?? INF;
+        }
+        foreach ($zone->crowns ?? [] as [, , $wide]) {
+            $widths[] = $wide / 2.0;
+        }
+        $goesBy = array_map(fn (string $uid): int => isset($this->zones[$uid]) && $uid !== $zone->uid && $this->zones[$uid]->goesBy() === [] ? $this->finer($this->zones[$uid]) : 1, $zone->goesBy());
+
+        return max(1, ...$goesBy, ...[min(self::FINEST, (int) ceil(self::NARROW * $this->land->cell / max(0.1, min($widths))))]);
+    }
+
+    /**
+     * @param list<float> $lines
+     * @return list<float> with so many gaps for each
+     */
+    private static function parted(array $lines, int $finer): array
+    {
+        $out = [];
+        for ($k = 0; $k < count($lines) - 1; $k++) {
+            for ($n = 0; $n < $finer; $n++) {
+                $out[] = $lines[$k] + ($lines[$k + 1] - $lines[$k]) * $n / $finer;
+            }
+        }
+
+        return [...$out, $lines[count($lines) - 1]];
     }
 
     /**
@@ -110,14 +264,14 @@ final class ZoneFields
      * @param list<string> $through
      * @return list<float>
      */
-    private function other(Zone $zone, string $uid, array $through): array
+    private function other(Zone $zone, string $uid, array $through, HeightMesh $fine, int $finer): array
     {
         $other = $this->zones[$uid] ?? throw new Refusal("“{$zone->name}” goes by a zone that is not on its section.", 'without');
         if (in_array($uid, $through, true)) {
             throw new Refusal("“{$zone->name}” and “{$other->name}” go by each other.", 'without');
         }
 
-        return $this->field($other, $through);
+        return $this->field($other, $through, $fine, $finer);
     }
 
     /**
@@ -129,19 +283,17 @@ final class ZoneFields
         return $this->land->with($cells)->mesh($this->width, $this->depth)->z;
     }
 
-    /** @return list<float> distance to a run or road, or to the nearest track of all, at every value of the raster */
-    private function distance(?string $uid): array
+    /** Distance of a place to a run or road, or to the nearest track of all. */
+    private function distance(string $uid, float $x, float $y): float
     {
-        $runs = array_values(array_filter($this->runs, fn (Run $run): bool => $uid === null ? $run->kind === 'track' : $run->uid === $uid));
-
-        return $this->over(function (float $x, float $y) use ($runs): float {
-            $least = 1e5;
-            foreach ($runs as $run) {
+        $least = 1e5;
+        foreach ($this->runs as $run) {
+            if ($uid === '' ? $run->kind === 'track' : $run->uid === $uid) {
                 $least = min($least, abs($run->alignment->nearest(new Point($x, $y))['offset']));
             }
+        }
 
-            return $least;
-        });
+        return $least;
     }
 
     /**
@@ -161,9 +313,9 @@ final class ZoneFields
     }
 
     /**
-     * @param list<float> $a
-     * @param list<float> $b
-     * @return list<float>
+     * @param array<int, float> $a
+     * @param array<int, float> $b
+     * @return array<int, float>
      */
     private function least(array $a, array $b): array
     {
@@ -176,45 +328,62 @@ final class ZoneFields
         return $a;
     }
 
-    /**
-     * How far within a formation every value lies, mm.
-     *
-     * @return list<float>
-     */
-    private function formation(): array
+    /** How far within a formation a place lies, mm. */
+    private function formation(float $x, float $y): float
     {
-        return $this->over(function (float $x, float $y): float {
-            $most = -1e6;
-            foreach ($this->runs as $run) {
-                $near = $run->alignment->nearest(new Point($x, $y));
-                $most = max($most, $run->profile->halfWidth($near['offset'] >= 0.0) - abs($near['offset']));
-            }
+        $most = -1e6;
+        foreach ($this->runs as $run) {
+            $near = $run->alignment->nearest(new Point($x, $y));
+            $most = max($most, $run->profile->halfWidth($near['offset'] >= 0.0) - abs($near['offset']));
+        }
 
-            return $most;
-        });
+        return $most;
+    }
+
+    /** @param  list<array{float, float, float}>  $crowns */
+    private static function shadeAt(array $crowns, float $x, float $y): float
+    {
+        $most = -1e6;
+        foreach ($crowns as [$cx, $cy, $r]) {
+            $most = max($most, $r - hypot($x - $cx, $y - $cy));
+        }
+
+        return $most;
     }
 
     /**
-     * How far within the shade of a crown every value lies, mm.
-     *
      * @param list<array{float, float, float}> $crowns layout coordinates and diameter
-     * @return list<float>
+     * @return list<array{float, float, float}> here, and half of it
      */
-    private function shade(array $crowns): array
+    private function crownsHere(array $crowns): array
     {
-        $here = array_map(function (array $c): array {
+        return array_map(function (array $c): array {
             $p = $this->placement->toSection(new Point($c[0], $c[1]));
 
             return [$p->x, $p->y, $c[2] / 2.0];
         }, $crowns);
+    }
 
-        return $this->over(function (float $x, float $y) use ($here): float {
-            $most = -1e6;
-            foreach ($here as [$cx, $cy, $r]) {
-                $most = max($most, $r - hypot($x - $cx, $y - $cy));
+    /**
+     * How far within the shade of a crown every place of a mesh lies, mm; out of its surroundings it is only dark nowhere.
+     *
+     * @param list<array{float, float, float}> $crowns
+     * @return list<float>
+     */
+    private static function shade(array $crowns, HeightMesh $mesh): array
+    {
+        [$xs, $ys] = [$mesh->xs, $mesh->ys];
+        $n = count($xs);
+        $out = array_fill(0, $n * count($ys), -10.0);
+        foreach ($crowns as [$cx, $cy, $r]) {
+            $reach = $r + 10.0;
+            for ($j = Sorted::gap($ys, $cy - $reach); $j < count($ys) && $ys[$j] <= $cy + $reach; $j++) {
+                for ($i = Sorted::gap($xs, $cx - $reach); $i < $n && $xs[$i] <= $cx + $reach; $i++) {
+                    $out[$j * $n + $i] = max($out[$j * $n + $i], $r - hypot($xs[$i] - $cx, $ys[$j] - $cy));
+                }
             }
+        }
 
-            return $most;
-        });
+        return array_values($out);
     }
 }

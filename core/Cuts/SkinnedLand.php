@@ -8,6 +8,7 @@ use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Land\Graded;
 use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Land\Steepness;
 use IdleRidge\Core\Land\Terrain;
 
 /**
@@ -19,11 +20,11 @@ final readonly class SkinnedLand
 {
     private const MOST = 3.0;
 
-    /** Natural slopes are read over this, mm. */
-    private const STEP = 0.5;
+    private Steepness $steepness;
 
     public function __construct(private LandModel $model, private float $skin)
     {
+        $this->steepness = new Steepness($model);
     }
 
     public function at(float $x, float $y): float
@@ -34,7 +35,7 @@ final readonly class SkinnedLand
             return $at->height ?? $ground;
         }
 
-        return $at === null ? $ground - $this->natural($x, $y, $ground) : $at->height - $this->under($at);
+        return $at === null ? $ground - $this->skin * min(self::MOST, hypot(1.0, $this->steepness->natural($x, $y, $ground))) : $at->height - $this->under($at);
     }
 
     public function grid(Terrain $terrain): HeightGrid
@@ -52,33 +53,12 @@ final readonly class SkinnedLand
 
     private function under(Graded $at): float
     {
-        $run = $this->model->grading->runs[$at->run];
-        $left = $at->offset >= 0.0;
-        $grade = $run->grade->gradeAt($at->station) / 100.0;
-        $steep = match (true) {
-            $at->kind === Grading::FORMATION => 0.0,
-            $run->wallAt($at->station, $left) => Grading::STEEP,
-            $at->kind === Grading::CUT => 1.0 / $run->profile->batterInCut($left),
-            default => 1.0 / $run->profile->batterInFill($left),
-        };
-        $beyond = abs($at->offset) - $run->profile->halfWidth($left);
-        if ($at->kind === Grading::CUT && $beyond < $this->skin * $steep / sqrt(1.0 + $steep * $steep)) {
-            return $steep * $beyond + sqrt($this->skin ** 2 - $beyond ** 2);
+        $batter = $this->steepness->batter($at);
+        $beyond = abs($at->offset) - $this->model->grading->runs[$at->run]->profile->halfWidth($at->offset >= 0.0);
+        if ($at->kind === Grading::CUT && $beyond < $this->skin * $batter / hypot(1.0, $batter)) {
+            return $batter * $beyond + sqrt($this->skin ** 2 - $beyond ** 2);
         }
 
-        return $this->skin * min(self::MOST, sqrt(1.0 + $steep * $steep + $grade * $grade));
-    }
-
-    private function natural(float $x, float $y, float $ground): float
-    {
-        $gradient = function (float $dx, float $dy) use ($x, $y, $ground): float {
-            $before = ($ground - $this->model->ground->at($x - $dx, $y - $dy)) / self::STEP;
-            $after = ($this->model->ground->at($x + $dx, $y + $dy) - $ground) / self::STEP;
-
-            return abs($before) < abs($after) ? $before : $after;
-        };
-        [$gx, $gy] = [$gradient(self::STEP, 0.0), $gradient(0.0, self::STEP)];
-
-        return $this->skin * min(self::MOST, sqrt(1.0 + $gx * $gx + $gy * $gy));
+        return $this->skin * min(self::MOST, hypot(1.0, $this->steepness->made($at)));
     }
 }

@@ -10,6 +10,7 @@ use IdleRidge\Core\Coats\Material;
 use IdleRidge\Core\Coats\SectionSurvey;
 use IdleRidge\Core\Coats\Survey;
 use IdleRidge\Core\Geometry\Placement;
+use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Plan\Move;
@@ -57,17 +58,74 @@ final class ZoneRuleTest extends TestCase
         // A bank 30 mm high over level land, 50 mm wide on top, falling 1.5 to one on both sides: toes 25 + 45 mm out.
         $run = Build::straight(5, 300.0, 30.0, 30.0, Build::evenProfile());
         $model = Build::flatLand(0.0, [$run]);
-        $terrain = $model->terrain(5.0);
         $zones = [Build::zone(1, ['made' => 'formation']), Build::zone(2, ['made' => 'bank'])];
-        $survey = new Survey($terrain->grid(), 1200.0, 600.0, 0.0, new Placement(0.0, 0.0, 0.0), [$run], array_combine([Build::uid(1), Build::uid(2)], $zones), 90.0, $terrain->earth());
+        $survey = Survey::ofLand($model, 5.0, 0.0, new Placement(0.0, 0.0, 0.0), array_combine([Build::uid(1), Build::uid(2)], $zones), 90.0);
         $this->assertEqualsWithDelta(50.0 * 1200.0, $survey->zone(Build::uid(1))->plan, 0.005 * 60_000.0);
         $bank = $survey->zone(Build::uid(2));
-        $this->assertEqualsWithDelta(2.0 * 45.0 * 1200.0, $bank->plan, 0.02 * 108_000.0);
-        $this->assertEqualsWithDelta(2.0 * hypot(45.0, 30.0) * 1200.0, $bank->surface, 0.03 * 129_800.0);
+        $this->assertEqualsWithDelta(2.0 * 45.0 * 1200.0, $bank->plan, 0.002 * 108_000.0);
+        $this->assertEqualsWithDelta(2.0 * hypot(45.0, 30.0) * 1200.0, $bank->surface, 0.005 * 129_800.0);
         $this->assertSame('On banks and in cuttings', $zones[1]->sentence([]));
         $this->assertSame(0.0, Build::planeSurvey([$zones[1]])->zone(Build::uid(2))->plan, 'without grading there is no bank');
         $this->expectException(Refusal::class);
         Build::zone(3, ['made' => 'hill']);
+    }
+
+    public function test_what_is_narrower_than_a_cell_is_there(): void
+    {
+        $run = Build::straight(5, 300.0, 30.0, 30.0);
+        // Both sides of the track, from 43 to 46 mm away.
+        foreach ([[43.0, 46.0], [41.2, 42.0], [60.0, 68.0]] as [$from, $to]) {
+            $area = Build::planeSurvey([Build::zone(1, ['near' => ['run' => null, 'from' => $from, 'to' => $to]])], runs: [$run])->zone(Build::uid(1));
+            $this->assertEqualsWithDelta(2.0 * 1200.0 * ($to - $from), $area->plan, 0.02 * 2400.0 * ($to - $from), "{$from} to {$to}");
+        }
+        foreach ([6.0, 14.0, 30.0] as $wide) {
+            $crowns = array_map(fn (int $k): array => [101.3 + 50.0 * $k, 212.7, $wide], range(0, 9));
+            $this->assertEqualsWithDelta(10.0 * M_PI * $wide ** 2 / 4.0, Build::planeSurvey([Build::zone(1, ['crowns' => $crowns])])->zone(Build::uid(1))->plan, 0.04 * 10.0 * M_PI * $wide ** 2 / 4.0, "{$wide} mm");
+        }
+        // A plane that climbs 1 in 1: two millimetres of height are two of its plan.
+        $this->assertEqualsWithDelta(2.0 * 600.0, Build::planeSurvey([Build::zone(1, ['height' => [100.0, 102.0]])], 1.0)->zone(Build::uid(1))->plan, 24.0);
+    }
+
+    public function test_steep_faces_bleed_no_slope_into_what_lies_beside(): void
+    {
+        // A cutting 1 in 1, 50 mm deep, and the same between walls: level beside 45 degrees, and nothing between.
+        foreach ([['batter_cut_left' => 1.0, 'batter_cut_right' => 1.0], ['batter_cut_left' => 0.02, 'batter_cut_right' => 0.02]] as $k => $batters) {
+            $run = Build::run(5, 100.0, 150.0, 14.0, [['kind' => 'tangent', 'length_mm' => 900.0]], 40.0, [], $batters + Build::evenProfile(24.3));
+            $model = Build::flatLand(90.0, [$run]);
+            $zones = [Build::uid(1) => Build::zone(1), Build::uid(2) => Build::zone(2, ['slope' => [10.0, 90.0]]), Build::uid(3) => Build::zone(3, ['made' => 'formation'])];
+            $survey = Survey::ofLand($model, 5.0, 0.0, new Placement(0.0, 0.0, 0.0), $zones, 90.0);
+            $whole = $survey->zone(Build::uid(1));
+            $between = array_filter($whole->bySlope, fn (int $deg): bool => $deg > 1 && $deg < 44, ARRAY_FILTER_USE_KEY);
+            $this->assertLessThan(0.003 * $whole->surface, array_sum($between), 'no slope that is not there');
+            $this->assertSame(0.0, $survey->zone(Build::uid(3))->steeperThan(2.0), 'a formation slides nowhere');
+            if ($k === 0) {
+                $sides = 2.0 * 50.0 * 900.0 + M_PI * ((24.3 + 50.0) ** 2 - 24.3 ** 2);
+                $this->assertEqualsWithDelta($sides, $survey->zone(Build::uid(2))->plan, 0.01 * $sides);
+                $this->assertEqualsWithDelta($sides * M_SQRT2, $survey->zone(Build::uid(2))->surface, 0.015 * $sides * M_SQRT2);
+            }
+        }
+    }
+
+    public function test_edges_of_zones_lie_where_grading_has_them(): void
+    {
+        $run = Build::run(5, 100.0, 150.0, 14.0, [['kind' => 'tangent', 'length_mm' => 900.0]], 40.0, [], ['batter_cut_left' => 1.0, 'batter_cut_right' => 1.0] + Build::evenProfile(24.3));
+        $model = Build::flatLand(90.0, [$run]);
+        foreach (['slope' => [['slope' => [20.0, 90.0]], [24.3, 74.3]], 'bank' => [['made' => 'bank'], [24.3, 74.3]], 'height' => [['height' => [60.0, 80.0]], [44.3, 64.3]], 'formation' => [['made' => 'formation'], [24.3]]] as $word => [$with, $lines]) {
+            $zone = Build::zone(1, $with);
+            $rings = Survey::ofLand($model, 5.0, 0.0, new Placement(0.0, 0.0, 0.0), [$zone->uid => $zone], 90.0)->zone($zone->uid)->rings;
+            $seen = 0;
+            foreach ($rings as $ring) {
+                foreach ($ring as $k => [$x, $y]) {
+                    [$u, $v] = $ring[($k + 1) % count($ring)];
+                    $near = $run->alignment->nearest(new Point(($x + $u) / 2.0, ($y + $v) / 2.0));
+                    if ($near['station'] > 100.0 && $near['station'] < 800.0) {
+                        $seen++;
+                        $this->assertLessThan(0.5, min(array_map(fn (float $line): float => abs(abs($near['offset']) - $line), $lines)), "{$word} at {$near['station']}");
+                    }
+                }
+            }
+            $this->assertGreaterThan(0, $seen);
+        }
     }
 
     public function test_a_coat_runs_out_beyond_its_edge(): void

@@ -26,7 +26,7 @@ use Psr\Clock\ClockInterface;
 final class PlanDesk
 {
     /** Raise when what is kept changes its form. */
-    private const VERSION = 6;
+    private const VERSION = 7;
 
     private const DAYS = 7;
 
@@ -85,8 +85,7 @@ final class PlanDesk
             return $kept;
         }
         $zones = $project->works->zonesOf($section->uid);
-        $terrain = $this->land->model($project, $section)->terrain(LandDesk::CELL);
-        $survey = new Survey($terrain->grid(), $section->width, $section->depth, $section->base, $section->placement, $project->runsNear($section), $zones, $project->layout->northDeg, $terrain->earth());
+        $survey = Survey::ofLand($this->land->model($project, $section), LandDesk::CELL, $section->base, $section->placement, $zones, $project->layout->northDeg);
         $answer = SectionSurvey::of($survey, $section->placement, $zones, $project->works->coats, $project->works->laid);
         $this->store()->put($key, $answer, 86400 * self::DAYS);
 

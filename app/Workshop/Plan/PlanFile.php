@@ -37,8 +37,7 @@ final class PlanFile
     {
         $zones = $project->works->zonesOf($section->uid);
         $model ??= $project->land($section, GroundSolver::solve($project->groundProblem($section), LandDesk::CELL));
-        $terrain = $model->terrain(LandDesk::CELL);
-        $survey = new Survey($terrain->grid(), $section->width, $section->depth, $section->base, $section->placement, $project->runsNear($section), $zones, $project->layout->northDeg, $terrain->earth());
+        $survey = Survey::ofLand($model, LandDesk::CELL, $section->base, $section->placement, $zones, $project->layout->northDeg);
 
         return SectionSurvey::of($survey, $section->placement, $zones, $project->works->coats, $project->works->laid);
     }
