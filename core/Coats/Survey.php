@@ -312,12 +312,7 @@ final class Survey
         for ($j = 0; $j < count($ys) - 1; $j++) {
             for ($i = 0; $i < $n - 1; $i++) {
                 $p = $j * $n + $i;
-                $flat = ($xs[$i + 1] - $xs[$i]) * ($ys[$j + 1] - $ys[$j]);
-                // Where a cell bends, its corners know better than a plane through them; a wall's face only the plane knows.
-                $out[] = [
-                    max(HeightMesh::cellSurface($xs[$i + 1] - $xs[$i], $ys[$j + 1] - $ys[$j], $z[$p], $z[$p + 1], $z[$p + $n], $z[$p + $n + 1]), $flat * ($this->secant($p) + $this->secant($p + 1) + $this->secant($p + $n) + $this->secant($p + $n + 1)) / 4.0),
-                    ($z[$p] + $z[$p + 1] + $z[$p + $n] + $z[$p + $n + 1]) / 4.0,
-                ];
+                $out[] = [HeightMesh::cellSurface($xs[$i + 1] - $xs[$i], $ys[$j + 1] - $ys[$j], $z[$p], $z[$p + 1], $z[$p + $n], $z[$p + $n + 1]), ($z[$p] + $z[$p + 1] + $z[$p + $n] + $z[$p + $n + 1]) / 4.0];
             }
         }
 

@@ -162,8 +162,9 @@ final readonly class Zone
      * The rule in one sentence.
      *
      * @param array<string, string> $names uid of a zone or run → name
+     * @param float $base the board's top: heights are told over the datum, as the plan tells them
      */
-    public function sentence(array $names): string
+    public function sentence(array $names, float $base = 0.0): string
     {
         $parts = [];
         if ($this->outline !== null) {
@@ -181,7 +182,7 @@ final readonly class Zone
             $parts[] = $this->near['from'] > 0.0 ? "{$this->near['from']} to {$this->near['to']} mm from {$run}" : "within {$this->near['to']} mm of {$run}";
         }
         if ($this->height !== null) {
-            $parts[] = "{$this->height[0]} to {$this->height[1]} mm over the board";
+            $parts[] = sprintf('%s to %s mm high', $this->height[0] + $base, $this->height[1] + $base);
         }
         if ($this->damp !== null) {
             $parts[] = 'the dampest '.round(100.0 * $this->damp).' %';

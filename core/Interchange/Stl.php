@@ -12,12 +12,15 @@ use IdleRidge\Core\Geometry\HeightMesh;
  */
 final class Stl
 {
-    /** The floor of a land lies so far under its lowest place, mm. */
-    private const FLOOR = 10.0;
+    /** Where land lies below the board's top, its floor lies so far under the lowest place, mm. */
+    private const UNDER = 1.0;
 
-    public static function ofLand(HeightMesh $land): string
+    /** @param  float  $base the board's top, on which it stands */
+    public static function ofLand(HeightMesh $land, float $base): string
     {
-        return self::solid($land, min($land->z) - self::FLOOR);
+        $lowest = min($land->z);
+
+        return self::solid($land, $lowest < $base ? $lowest - self::UNDER : $base);
     }
 
     public static function solid(HeightMesh $land, float $floor): string

@@ -17,6 +17,9 @@ final readonly class Basin implements Shape
 {
     private const BATTER = 1.5;
 
+    /** Places along each side of a cell that its bank goes through. */
+    private const PLACES = 6;
+
     /** @param  non-empty-list<array{float, float}>  $bank ring of the bank line */
     public function __construct(public string $uid, public string $name, public array $bank, public float $level, public float $depth, public float $shore)
     {
@@ -46,24 +49,39 @@ final readonly class Basin implements Shape
     }
 
     /**
-     * The water that stands in it up to its level.
+     * The water that stands in it up to its level. Cells that it covers whole count as they lie; of those at its bank, or in which the land
+     * comes out of it, places are looked at.
      *
      * @return array{surface: float, volume: float} mm², mm³
      */
-    public function water(HeightMesh $land): array
+    public function water(LandModel $model, HeightMesh $land): array
     {
-        $board = Polygon::within($this->bank, $land->xs[0], $land->ys[0], $land->xs[count($land->xs) - 1], $land->ys[count($land->ys) - 1]);
+        $board = Polygon::within($this->bank, 0.0, 0.0, $model->width, $model->depth);
         $n = count($land->xs);
         $surface = $volume = 0.0;
         foreach ($board === [] ? [] : Coverage::of([$board], $land->xs, $land->ys) as $cell => $share) {
             [$i, $j] = [$cell % ($n - 1), intdiv($cell, $n - 1)];
             $p = $j * $n + $i;
-            $deep = $this->level - ($land->z[$p] + $land->z[$p + 1] + $land->z[$p + $n] + $land->z[$p + $n + 1]) / 4.0;
-            if ($deep > 0.0) {
-                $area = $share * ($land->xs[$i + 1] - $land->xs[$i]) * ($land->ys[$j + 1] - $land->ys[$j]);
+            $corners = [$land->z[$p], $land->z[$p + 1], $land->z[$p + $n], $land->z[$p + $n + 1]];
+            $area = ($land->xs[$i + 1] - $land->xs[$i]) * ($land->ys[$j + 1] - $land->ys[$j]);
+            if ($share > 1.0 - 1e-6 && max($corners) < $this->level) {
                 $surface += $area;
-                $volume += $area * $deep;
+                $volume += $area * ($this->level - array_sum($corners) / 4.0);
+
+                continue;
             }
+            $hits = $deep = 0.0;
+            for ($k = 0; $k < self::PLACES ** 2; $k++) {
+                $x = $land->xs[$i] + ($k % self::PLACES + 0.5) / self::PLACES * ($land->xs[$i + 1] - $land->xs[$i]);
+                $y = $land->ys[$j] + (intdiv($k, self::PLACES) + 0.5) / self::PLACES * ($land->ys[$j + 1] - $land->ys[$j]);
+                $under = Polygon::holds($board, $x, $y) ? $this->level - $model->heightAt($x, $y) : 0.0;
+                if ($under > 0.0) {
+                    $hits++;
+                    $deep += $under;
+                }
+            }
+            $surface += $area * $hits / self::PLACES ** 2;
+            $volume += $area * $deep / self::PLACES ** 2;
         }
 
         return ['surface' => $surface, 'volume' => $volume];

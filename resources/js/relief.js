@@ -26,6 +26,11 @@ function landMesh(mesh) {
             tints[Math.min(9, Math.round((9 * (z[p] - low)) / range))].toArray(colours, v * 3);
         }
     }
+    // Where the land breaks along a formation, values stand on its edge.
+    mesh.lines.forEach(([p, x, y, height]) => {
+        const v = (mesh.rows - 1 - Math.floor(p / mesh.cols)) * mesh.cols + (p % mesh.cols);
+        place.setXYZ(v, x, height, -y);
+    });
     plane.setAttribute('color', new BufferAttribute(colours, 3));
     plane.computeVertexNormals();
     return new Mesh(plane, new MeshLambertMaterial({ vertexColors: true }));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Project\LandFeature;
@@ -28,9 +29,14 @@ final class BasinTest extends TestCase
         for ($d = 0.05; $d < 40.0; $d += 0.1) {
             $volume += 4.0 * (200.0 - 2.0 * $d) * 10.0 * (1.0 - (1.0 - $d / 40.0) ** 2) * 0.1;
         }
-        $holds = $basin->water($study->terrain->mesh());
-        $this->assertEqualsWithDelta(40_000.0, $holds['surface'], 0.005 * 40_000.0);
+        $holds = $basin->water($study->model, $study->terrain->mesh());
+        $this->assertEqualsWithDelta(40_000.0, $holds['surface'], 0.002 * 40_000.0);
         $this->assertEqualsWithDelta($volume, $holds['volume'], 0.005 * $volume);
+        // Aslant of the raster, at five millimetres: no whole cells at its bank.
+        $slanted = LandFeature::of(Build::uid(5), 'water', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 50.0), [[313.0, 207.0], [497.0, 261.0], [443.0, 445.0], [259.0, 391.0]]), figures: ['depth_mm' => 10.0, 'shore_mm' => 40.0]);
+        $study = Build::study(Build::project([], [$slanted], base: 50.0));
+        $area = abs(Polygon::area($slanted->plan()));
+        $this->assertEqualsWithDelta($area, $study->model->ground->basins[0]->water($study->model, $study->terrain->mesh())['surface'], 0.003 * $area);
         $this->assertSame([], self::ids($study), 'level with its bank it holds');
     }
 

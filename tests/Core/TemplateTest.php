@@ -153,6 +153,21 @@ final class TemplateTest extends TestCase
         $this->assertSame([[], ['1.1']], [LayerPieces::of($speck, CutSettings::of())->pieces, LayerPieces::of($speck, CutSettings::of())->filler]);
     }
 
+    public function test_the_solid_stands_on_the_boards_top(): void
+    {
+        foreach ([[10.0, 10.0], [10.0, 25.0]] as [$base, $lowest]) {
+            $study = Build::study(Build::project([], [Build::spot(1, 400.0, 300.0, 60.0), Build::spot(2, 0.0, 0.0, $lowest), Build::spot(3, 1200.0, 0.0, $lowest), Build::spot(4, 0.0, 600.0, $lowest), Build::spot(5, 1200.0, 600.0, $lowest)], base: $base), 20.0);
+            $stl = Stl::ofLand($study->terrain->mesh(), $base);
+            $heights = [];
+            for ($k = 0; $k < (unpack('V', substr($stl, 80, 4))[1] ?? 0); $k++) {
+                $v = array_values(unpack('g12', substr($stl, 84 + 50 * $k, 48)) ?: []);
+                array_push($heights, $v[5], $v[8], $v[11]);
+            }
+            $below = min($study->terrain->mesh()->z) < $base;
+            $this->assertEqualsWithDelta($below ? min($study->terrain->mesh()->z) - 1.0 : $base, min($heights), 1e-3);
+        }
+    }
+
     public function test_the_solid_is_closed_and_as_large_as_the_land(): void
     {
         $study = Build::study(Build::project([Build::straight(1, 300.0, 60.0, 66.0)], [Build::spot(1, 400, 450, 90)]), 20.0);

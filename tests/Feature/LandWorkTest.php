@@ -166,7 +166,7 @@ final class LandWorkTest extends FeatureCase
         $section = $this->demo()->sections()->firstOrFail();
         $spot = LandFeature::query()->where('name', 'Birch bank')->firstOrFail();
         $page = $this->get($this->at($section, "/land/compare?pick={$spot->uid}&step=15"))->assertOk();
-        foreach (['As it stands', '15 mm lower', '15 mm higher', 'Without it', 'Land over the board', 'Foam', 'Width taken', 'Land seen', 'Running line seen'] as $words) {
+        foreach (['As it stands', '15 mm lower', '15 mm higher', 'Without it', 'Land over the board', 'Foam', 'Base across', 'Land seen', 'Running line seen'] as $words) {
             $page->assertSee($words);
         }
         $this->assertEquals(165, $spot->fresh()?->points[0]['z_mm'], 'nothing is changed');

@@ -112,7 +112,7 @@ final class LibraryTest extends FeatureCase
         $this->post($this->at($section, '/zones'), ['name' => 'High north', 'height_from' => '120', 'height_to' => '300', 'aspect' => 'north'])->assertSessionHasNoErrors();
         $high = $layout->zones()->get()->last()->uid;
         $this->post($this->at($section, '/zones'), ['name' => 'Sedge', 'damp' => '12', 'without' => ['', $high]])->assertSessionHasNoErrors();
-        $this->get($this->at($section, "/coats?zone={$high}&edit=zone"))->assertOk()->assertSee('120 to 300 mm over the board, facing north')->assertSee('The dampest 12 %, without High north');
+        $this->get($this->at($section, "/coats?zone={$high}&edit=zone"))->assertOk()->assertSee('120 to 300 mm high, facing north')->assertSee('The dampest 12 %, without High north');
         foreach ([['height_from' => '300', 'height_to' => '100', 'at' => 'height/to'], ['damp' => '200', 'at' => 'damp'], ['aspect' => 'up', 'at' => 'aspect'], ['damp' => 'wet', 'at' => 'damp']] as $bad) {
             $this->post($this->at($section, '/zones'), ['name' => 'Bad'] + $bad)->assertSessionHasErrors($bad['at']);
         }

@@ -36,7 +36,7 @@ final class LandCommand extends RidgeCommand
         }
 
         if ($this->word('stl') !== '') {
-            $this->put($this->word('stl'), Stl::ofLand($study->terrain->mesh()));
+            $this->put($this->word('stl'), Stl::ofLand($study->terrain->mesh(), $study->section->base));
         }
         if ($this->word('png') !== '') {
             $this->put($this->word('png'), ReliefPicture::png($study->terrain->grid()));

@@ -105,7 +105,8 @@ final readonly class KeepZone
         }
         $height = null;
         if ($typed->text('height_from').$typed->text('height_to') !== '') {
-            $height = [$typed->length('height_from', 0.0), $typed->length('height_to', 3000.0)];
+            // Typed over the datum, as the plan has heights; kept over the board, which may be set lower or higher.
+            $height = [$typed->length('height_from', $section->base) - $section->base, $typed->length('height_to', 3000.0) - $section->base];
         }
         $damp = $typed->text('damp') === '' ? null : $typed->number('damp') / 100.0;
         $aspect = $typed->text('aspect') === '' ? null : $typed->text('aspect');

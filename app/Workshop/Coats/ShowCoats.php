@@ -132,7 +132,7 @@ final readonly class ShowCoats
         foreach ($page->zones as $zone) {
             $area = $page->areas[$zone->uid];
             $rows[] = [
-                'zone' => $zone, 'sentence' => $zone->sentence($names), 'current' => $page->zone === $zone, 'thumb' => ZoneDrawing::of($page->section, $area->rings, $page->zone === $zone),
+                'zone' => $zone, 'sentence' => $zone->sentence($names, $page->section->base), 'current' => $page->zone === $zone, 'thumb' => ZoneDrawing::of($page->section, $area->rings, $page->zone === $zone),
                 'area' => new Figure($area->surface / 100.0, 'cm²', 'true surface of the land within the zone, partial cells counted', ['plan' => Length::decimal($area->plan / 100.0, 0).' cm²', 'cells of' => '5 mm']),
             ];
         }

@@ -44,7 +44,7 @@ final readonly class TakeCuts
         $page = $this->desk->page($project, $section);
         $slug = Str::slug($section->name) ?: 'section';
         if ($form === 'stl') {
-            return ['name' => "{$slug}.stl", 'type' => 'model/stl', 'body' => Stl::ofLand($page->land())];
+            return ['name' => "{$slug}.stl", 'type' => 'model/stl', 'body' => Stl::ofLand($page->land(), $page->section->base)];
         }
         if ($form === 'sheets') {
             $laid = $this->sheets->of($page);

@@ -153,7 +153,7 @@ final class Readings
         }
         foreach ($page->model->ground->basins as $basin) {
             if ($basin->uid === $page->picked) {
-                $holds = $basin->water($page->model->terrain($page->sheet->cell)->mesh());
+                $holds = $basin->water($page->model, $page->model->terrain($page->sheet->cell)->mesh());
                 $from += ['level' => Length::decimal($basin->level, 1).' mm'];
 
                 return [

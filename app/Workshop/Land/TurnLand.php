@@ -21,7 +21,7 @@ final readonly class TurnLand
     {
     }
 
-    /** @return array{cols: int, rows: int, cell: float, width: float, depth: float, base: float, heights: string, strips: list<array{kind: string, edges: list<array{float, float, float, float, float}>}>, waters: list<array{level: float, ring: list<array{float, float}>}>} heights as base64 of 32-bit floats, row by row from the front; strips by pairs of edge points, x, y, x, y, z */
+    /** @return array{cols: int, rows: int, cell: float, width: float, depth: float, base: float, heights: string, lines: list<array{int, float, float, float}>, strips: list<array{kind: string, edges: list<array{float, float, float, float, float}>}>, waters: list<array{level: float, ring: list<array{float, float}>}>} heights as base64 of 32-bit floats, row by row from the front; lines: values that stand on a formation's edge instead of in the middle of their cell, index, x, y, z; strips by pairs of edge points, x, y, x, y, z */
     public function mesh(Layout $layout, SectionRow $row): array
     {
         $project = $this->load->of($layout);
@@ -30,8 +30,40 @@ final readonly class TurnLand
 
         return [
             'cols' => $sheet->cols, 'rows' => $sheet->rows, 'cell' => $sheet->cell, 'width' => $section->width, 'depth' => $section->depth, 'base' => $section->base,
-            'heights' => base64_encode($sheet->heights), 'strips' => [...$this->runs($project, $section), ...$this->streams($project, $section)], 'waters' => $this->waters($project, $section),
+            'heights' => base64_encode($sheet->heights), 'lines' => $this->onLines($project, $section, $sheet), 'strips' => [...$this->runs($project, $section), ...$this->streams($project, $section)], 'waters' => $this->waters($project, $section),
         ];
+    }
+
+    /**
+     * The values nearest to a formation's edge are moved onto it: there the land breaks, and a raster would show teeth.
+     *
+     * @return list<array{int, float, float, float}>
+     */
+    private function onLines(Project $project, Section $section, LandSheet $sheet): array
+    {
+        $model = $this->desk->model($project, $section);
+        $out = [];
+        foreach ($model->grading->runs as $run) {
+            foreach ([true, false] as $left) {
+                $half = ($left ? 1.0 : -1.0) * $run->profile->halfWidth($left);
+                for ($station = 0.0; $station <= $run->alignment->length; $station += 0.25 * $sheet->cell) {
+                    $p = $run->alignment->beside($station, $half);
+                    [$i, $j] = [(int) floor($p->x / $sheet->cell), (int) floor($p->y / $sheet->cell)];
+                    if ($i < 0 || $j < 0 || $i >= $sheet->cols || $j >= $sheet->rows || $run->structureAt($station) !== null) {
+                        continue;
+                    }
+                    $k = $j * $sheet->cols + $i;
+                    $away = hypot($p->x - ($i + 0.5) * $sheet->cell, $p->y - ($j + 0.5) * $sheet->cell);
+                    // A hair inside, where the land is the formation's.
+                    $inside = $run->alignment->beside($station, $half * (1.0 - 1e-6));
+                    if ($away < ($out[$k][4] ?? 0.71 * $sheet->cell)) {
+                        $out[$k] = [$k, round($p->x, 2), round($p->y, 2), round($model->heightAt($inside->x, $inside->y), 2), $away];
+                    }
+                }
+            }
+        }
+
+        return array_values(array_map(fn (array $one): array => [$one[0], $one[1], $one[2], $one[3]], $out));
     }
 
     /** @return list<array{kind: string, edges: list<array{float, float, float, float, float}>}> */
