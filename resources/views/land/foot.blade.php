@@ -1,3 +1,4 @@
+@use('IdleRidge\Core\Measure\Length')
 <div class="pair">
     <x-field name="foot_mm" at="foot_mm" label="Base to each side" :unit="$mm" :value="isset($feature->figures['foot_mm']) ? Length::field($feature->figures['foot_mm'], $units) : ''" />
     <x-field name="foot_deg" at="foot_deg" label="or sides at" unit="°" :value="isset($feature->figures['foot_deg']) ? Length::decimal($feature->figures['foot_deg'], 1) : ''" mode="decimal" />
