@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
+use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Terrain;
 use IdleRidge\Core\Land\Wall;
@@ -46,10 +47,11 @@ final readonly class LandStudy
         $works = $this->terrain->earthworks();
         $cell = ['cells of' => round($this->terrain->cell, 2).' mm'];
         $plan = $this->section->width * $this->section->depth;
+        $heights = [...$this->terrain->heights, ...($this->terrain->rim ?? []), ...$this->atPointsGiven()];
 
         return [
-            'z_min' => new Figure(min($this->terrain->heights), 'mm', 'lowest cell of the terrain', $cell, decimals: 1),
-            'z_max' => new Figure(max($this->terrain->heights), 'mm', 'highest cell of the terrain', $cell, decimals: 1),
+            'z_min' => new Figure(min($heights), 'mm', 'lowest of the cells, the edges and the points that were given', $cell, decimals: 1),
+            'z_max' => new Figure(max($heights), 'mm', 'highest of the cells, the edges and the points that were given', $cell, decimals: 1),
             'cut' => new Figure($works['cut'], 'mm³', 'sum of what grading takes from the natural ground', $cell),
             'fill' => new Figure($works['fill'], 'mm³', 'sum of what grading puts on the natural ground', $cell),
             'volume' => new Figure($mesh->volumeAbove($this->section->base), 'mm³', 'volume between the terrain and the board top', $cell + ['board top' => round($this->section->base, 1).' mm']),
@@ -57,5 +59,21 @@ final readonly class LandStudy
             'surface' => new Figure($mesh->surface(), 'mm²', 'area of the land itself, two triangles a cell, mean of both diagonals', $cell),
             'max_slope' => new Figure(rad2deg(atan($this->terrain->grid()->maxSlope())), '°', 'steepest slope over three by three cells', $cell, decimals: 1),
         ];
+    }
+
+    /** @return list<float> how high the land lies at the points of what was drawn on the board: a top falls between cells */
+    private function atPointsGiven(): array
+    {
+        $heights = [];
+        foreach ($this->project->features as $feature) {
+            foreach ($feature->points as $given) {
+                $at = $this->section->placement->toSection(new Point($given->x, $given->y));
+                if ($at->x >= 0.0 && $at->y >= 0.0 && $at->x <= $this->section->width && $at->y <= $this->section->depth) {
+                    $heights[] = $this->model->heightAt($at->x, $at->y);
+                }
+            }
+        }
+
+        return $heights;
     }
 }
