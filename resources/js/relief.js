@@ -1,55 +1,49 @@
 // The relief that turns: draws the server's grid, in the colours of the sheet. Where there is no WebGL, the shaded plan stands
 // in its place with a word about it.
 
-import { Box3, BufferAttribute, Color, DirectionalLight, HemisphereLight, BufferGeometry, Mesh, MeshLambertMaterial, PerspectiveCamera, PlaneGeometry, Scene, Shape, ShapeGeometry, Sphere, Vector3, WebGLRenderer } from 'three';
+import Delaunator from 'delaunator';
+import { Box3, BufferAttribute, Color, DirectionalLight, HemisphereLight, BufferGeometry, Mesh, MeshLambertMaterial, PerspectiveCamera, Scene, Shape, ShapeGeometry, Sphere, Vector3, WebGLRenderer } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import { toCreasedNormals } from 'three/addons/utils/BufferGeometryUtils.js';
 
 const css = (name) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 const TURN = Math.PI / 24;
+const CREASE = Math.PI / 10;
 
-const heights = (text) => new Float32Array(Uint8Array.from(atob(text), (c) => c.charCodeAt(0)).buffer);
+const floats = (text) => new Float32Array(Uint8Array.from(atob(text), (c) => c.charCodeAt(0)).buffer);
 
+// Triangles between the places the server tells of, as it spaces them along the lines where land breaks.
 function landMesh(mesh) {
-    const z = heights(mesh.heights);
-    const plane = new PlaneGeometry(1, 1, mesh.cols - 1, mesh.rows - 1);
-    const place = plane.attributes.position;
-    const low = Math.min(...z);
-    const range = Math.max(20, Math.max(...z) - low);
+    const points = floats(mesh.points);
+    const count = points.length / 3;
+    const z = Array.from({ length: count }, (_, k) => points[3 * k + 2]);
+    const low = z.reduce((a, b) => Math.min(a, b));
+    const range = Math.max(20, z.reduce((a, b) => Math.max(a, b)) - low);
     const tints = Array.from({ length: 10 }, (_, k) => new Color(css(`--hyp-${k + 1}`)));
-    const colours = new Float32Array(z.length * 3);
-    for (let j = 0; j < mesh.rows; j += 1) {
-        for (let i = 0; i < mesh.cols; i += 1) {
-            const p = j * mesh.cols + i;
-            // The first row of the plane is its far edge.
-            const v = (mesh.rows - 1 - j) * mesh.cols + i;
-            place.setXYZ(v, Math.min(mesh.width, (i + 0.5) * mesh.cell), z[p], -Math.min(mesh.depth, (j + 0.5) * mesh.cell));
-            tints[Math.min(9, Math.round((9 * (z[p] - low)) / range))].toArray(colours, v * 3);
-        }
+    const places = new Float32Array(3 * count);
+    const colours = new Float32Array(3 * count);
+    for (let k = 0; k < count; k += 1) {
+        places.set([points[3 * k], z[k], -points[3 * k + 1]], 3 * k);
+        tints[Math.min(9, Math.round((9 * (z[k] - low)) / range))].toArray(colours, 3 * k);
     }
-    // Where the land breaks along a formation, values stand on its edge.
-    mesh.lines.forEach(([p, x, y, height]) => {
-        const v = (mesh.rows - 1 - Math.floor(p / mesh.cols)) * mesh.cols + (p % mesh.cols);
-        place.setXYZ(v, x, height, -y);
-    });
-    plane.setAttribute('color', new BufferAttribute(colours, 3));
-    plane.computeVertexNormals();
-    return new Mesh(plane, new MeshLambertMaterial({ vertexColors: true }));
+    const { triangles } = new Delaunator(Float64Array.from({ length: 2 * count }, (_, k) => points[3 * (k >> 1) + (k & 1)]));
+    const land = new BufferGeometry();
+    land.setAttribute('position', new BufferAttribute(places, 3));
+    land.setAttribute('color', new BufferAttribute(colours, 3));
+    land.setIndex(new BufferAttribute(triangles.reverse(), 1));
+    // Light does not run round a sharp break.
+    return new Mesh(toCreasedNormals(land, CREASE), new MeshLambertMaterial({ vertexColors: true }));
 }
 
 function skirt(mesh) {
-    const z = heights(mesh.heights);
-    const at = (i, j) => [Math.min(mesh.width, (i + 0.5) * mesh.cell), z[j * mesh.cols + i], -Math.min(mesh.depth, (j + 0.5) * mesh.cell)];
-    const ring = [];
-    for (let i = 0; i < mesh.cols; i += 1) ring.push(at(i, 0));
-    for (let j = 1; j < mesh.rows; j += 1) ring.push(at(mesh.cols - 1, j));
-    for (let i = mesh.cols - 2; i >= 0; i -= 1) ring.push(at(i, mesh.rows - 1));
-    for (let j = mesh.rows - 2; j > 0; j -= 1) ring.push(at(0, j));
+    const points = floats(mesh.points);
     const floor = mesh.base - 18;
+    const at = (k) => [points[3 * k], points[3 * k + 2], -points[3 * k + 1]];
     const corners = [];
-    ring.forEach((a, k) => {
-        const b = ring[(k + 1) % ring.length];
+    for (let k = 0; k < mesh.edge; k += 1) {
+        const [a, b] = [at(k), at((k + 1) % mesh.edge)];
         corners.push(...a, a[0], floor, a[2], ...b, ...b, a[0], floor, a[2], b[0], floor, b[2]);
-    });
+    }
     const sides = new BufferGeometry();
     sides.setAttribute('position', new BufferAttribute(new Float32Array(corners), 3));
     sides.computeVertexNormals();

@@ -201,7 +201,7 @@ final class LandTest extends BrowserCase
         $this->land($this->demo());
         $this->js('document.querySelector(".facts .fig").focus()');
         $this->until('document.querySelector(".origin-note")', 'the note');
-        $this->assertStringContainsString('Highest cell of the terrain', $this->find('.origin-note')->getText());
+        $this->assertStringContainsString('Highest of the cells, the edges and the points', $this->find('.origin-note')->getText());
     }
 
     public function test_an_element_is_added_to_a_run_by_typing(): void

@@ -164,10 +164,10 @@ final class TonightTest extends BrowserCase
     {
         $layout = Layout::query()->findOrFail($this->demo()->layout_id);
         $this->visit("/layouts/{$layout->uid}/drying");
-        $this->js('document.querySelector("#dusk a[aria-label^=\'Sift on soil\'][aria-label*=\'on Embankment,\']").setAttribute("id", "wanted")');
+        $this->js('document.querySelector("#dusk a[aria-label^=\'Sift on soil\'][aria-label*=\'on Birch bank,\']").setAttribute("id", "wanted")');
         self::$bench?->pointer([['move', ...$this->middle('#wanted .work')], ['down'], ['up']]);
         $this->until('document.querySelector(".mv-now .why")', 'the reason');
-        $this->assertStringContainsString('o film forms under 8 °C', $this->find('.why')->getText());
+        $this->assertStringContainsString('is ready for the next coat', $this->find('.why')->getText());
         $this->touch($this->button('All moves'));
         // A session that ends before it begins stays in its fields, with the reason beside it.
         $this->touch($this->find('[name="weekdays[]"][value="5"]'));

@@ -186,7 +186,11 @@ final class LandWorkTest extends FeatureCase
         $layout = $this->demo();
         $weir = $layout->sections()->where('name', 'Weir Bend')->firstOrFail();
         $mesh = $this->getJson($this->at($weir, '/land/mesh'))->assertOk()->json();
-        $this->assertSame($mesh['cols'] * $mesh['rows'], count(unpack('g*', (string) base64_decode($mesh['heights'])) ?: []));
+        $points = array_chunk(array_values(unpack('g*', (string) base64_decode($mesh['points'])) ?: []), 3);
+        $this->assertGreaterThan(20_000, count($points));
+        foreach ($points as $k => [$x, $y]) {
+            $this->assertSame($k < $mesh['edge'], min($x, $y, 900.0 - $x, 600.0 - $y) < 1e-3, "place {$k}");
+        }
         $this->assertEqualsCanonicalizing(['bridge', 'road', 'stream', 'track'], array_values(array_unique(array_column($mesh['strips'], 'kind'))));
         $tarnhead = $layout->sections()->firstOrFail();
         $this->assertEquals(33.5, $this->getJson($this->at($tarnhead, '/land/mesh'))->json('waters.0.level'));

@@ -41,7 +41,7 @@ final readonly class CompareSchools
     {
         $weight = $page->weight;
         $from = $page->stack() === null ? ['ribs' => (string) count($page->shell()->ribs ?? [])] : ['stack' => $page->stack()->words().' mm'];
-        $before = $laid === null ? 'from' : '';
+        $before = $laid === null ? '≥' : '';
         [$how, $paid] = $laid === null
             ? ['area of what is cut over that of sheets, rounded up: laying it out takes as many or more', 'sheets by area × their price, so much at least']
             : ['laid out by their outlines, a kerf apart', 'sheets as they are laid out × their price; what lies in store is paid'];

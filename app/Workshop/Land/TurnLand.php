@@ -8,62 +8,85 @@ use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use App\Workshop\LoadProject;
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Land\BreakLines;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Track\Run;
 
-/** A section's land for a view that turns: its grid of heights, and the lines that lie on it, mm. */
+/** A section's land for a view that turns: places of it, and what lies on it, mm. */
 final readonly class TurnLand
 {
     private const STEP = 10.0;
+
+    /** From one place on a line where land breaks to the next, and how near one a value of the raster gives way, cells. */
+    private const APART = 0.7;
+
+    private const CLEAR = 0.6;
 
     public function __construct(private LoadProject $load, private LandDesk $desk)
     {
     }
 
-    /** @return array{cols: int, rows: int, cell: float, width: float, depth: float, base: float, heights: string, lines: list<array{int, float, float, float}>, strips: list<array{kind: string, edges: list<array{float, float, float, float, float}>}>, waters: list<array{level: float, ring: list<array{float, float}>}>} heights as base64 of 32-bit floats, row by row from the front; lines: values that stand on a formation's edge instead of in the middle of their cell, index, x, y, z; strips by pairs of edge points, x, y, x, y, z */
+    /** @return array{base: float, points: string, edge: int, strips: list<array{kind: string, edges: list<array{float, float, float, float, float}>}>, waters: list<array{level: float, ring: list<array{float, float}>}>} points as base64 of 32-bit floats, x, y, z of each, those round the board's edge first and in order; strips by pairs of edge points, x, y, x, y, z */
     public function mesh(Layout $layout, SectionRow $row): array
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
-        $sheet = $this->desk->sheet($project, $section);
+        [$points, $edge] = $this->points($project, $section, $this->desk->sheet($project, $section));
 
         return [
-            'cols' => $sheet->cols, 'rows' => $sheet->rows, 'cell' => $sheet->cell, 'width' => $section->width, 'depth' => $section->depth, 'base' => $section->base,
-            'heights' => base64_encode($sheet->heights), 'lines' => $this->onLines($project, $section, $sheet), 'strips' => [...$this->runs($project, $section), ...$this->streams($project, $section)], 'waters' => $this->waters($project, $section),
+            'base' => $section->base, 'points' => base64_encode(pack('g*', ...$points)), 'edge' => $edge,
+            'strips' => [...$this->runs($project, $section), ...$this->streams($project, $section)], 'waters' => $this->waters($project, $section),
         ];
     }
 
     /**
-     * The values nearest to a formation's edge are moved onto it: there the land breaks, and a raster would show teeth.
+     * Where land breaks, its lines stand in place of the raster's values next to them.
      *
-     * @return list<array{int, float, float, float}>
+     * @return array{list<float>, int} x, y, z of one place after the other, and how many places lie round the edge of the board, in order
      */
-    private function onLines(Project $project, Section $section, LandSheet $sheet): array
+    private function points(Project $project, Section $section, LandSheet $sheet): array
     {
-        $model = $this->desk->model($project, $section);
+        $mesh = $sheet->grid()->mesh($section->width, $section->depth);
+        [$n, $m] = [count($mesh->xs), count($mesh->ys)];
+        $cell = $sheet->cell;
+        $breaks = (new BreakLines($this->desk->model($project, $section), self::APART * $cell))->points();
+        $near = [];
+        foreach ($breaks as [$x, $y]) {
+            $near[(int) floor($x / $cell)][(int) floor($y / $cell)][] = [$x, $y];
+        }
+        $ring = [...range(0, $n - 1), ...array_map(fn (int $j): int => $j * $n + $n - 1, range(1, $m - 1)), ...range($n * $m - 2, $n * ($m - 1)), ...array_map(fn (int $j): int => $j * $n, range($m - 2, 1))];
         $out = [];
-        foreach ($model->grading->runs as $run) {
-            foreach ([true, false] as $left) {
-                $half = ($left ? 1.0 : -1.0) * $run->profile->halfWidth($left);
-                for ($station = 0.0; $station <= $run->alignment->length; $station += 0.25 * $sheet->cell) {
-                    $p = $run->alignment->beside($station, $half);
-                    [$i, $j] = [(int) floor($p->x / $sheet->cell), (int) floor($p->y / $sheet->cell)];
-                    if ($i < 0 || $j < 0 || $i >= $sheet->cols || $j >= $sheet->rows || $run->structureAt($station) !== null) {
-                        continue;
-                    }
-                    $k = $j * $sheet->cols + $i;
-                    $away = hypot($p->x - ($i + 0.5) * $sheet->cell, $p->y - ($j + 0.5) * $sheet->cell);
-                    // A hair inside, where the land is the formation's.
-                    $inside = $run->alignment->beside($station, $half * (1.0 - 1e-6));
-                    if ($away < ($out[$k][4] ?? 0.71 * $sheet->cell)) {
-                        $out[$k] = [$k, round($p->x, 2), round($p->y, 2), round($model->heightAt($inside->x, $inside->y), 2), $away];
-                    }
+        foreach ($ring as $p) {
+            array_push($out, $mesh->xs[$p % $n], $mesh->ys[intdiv($p, $n)], $mesh->z[$p]);
+        }
+        for ($j = 1; $j < $m - 1; $j++) {
+            for ($i = 1; $i < $n - 1; $i++) {
+                if (! $this->isNear($near, $mesh->xs[$i], $mesh->ys[$j], $cell)) {
+                    array_push($out, $mesh->xs[$i], $mesh->ys[$j], $mesh->z[$j * $n + $i]);
+                }
+            }
+        }
+        foreach ($breaks as $point) {
+            array_push($out, ...$point);
+        }
+
+        return [$out, count($ring)];
+    }
+
+    /** @param  array<int, array<int, list<array{float, float}>>>  $near  places by cell */
+    private function isNear(array $near, float $x, float $y, float $cell): bool
+    {
+        [$i, $j] = [(int) floor($x / $cell), (int) floor($y / $cell)];
+        for ($k = 0; $k < 9; $k++) {
+            foreach ($near[$i + $k % 3 - 1][$j + intdiv($k, 3) - 1] ?? [] as [$px, $py]) {
+                if (hypot($px - $x, $py - $y) < self::CLEAR * $cell) {
+                    return true;
                 }
             }
         }
 
-        return array_values(array_map(fn (array $one): array => [$one[0], $one[1], $one[2], $one[3]], $out));
+        return false;
     }
 
     /** @return list<array{kind: string, edges: list<array{float, float, float, float, float}>}> */
