@@ -49,6 +49,29 @@ final class CutsTakeTest extends FeatureCase
         $this->get($this->at($this->board(), '/cuts?on=sheets'))->assertOk()->assertSee('nothing is to be cut');
     }
 
+    public function test_schools_are_compared_as_they_are_laid_out_and_none_looks_cheap_for_what_its_price_leaves_out(): void
+    {
+        $section = $this->demo()->sections()->firstOrFail();
+        $table = function (string $query) use ($section): array {
+            $html = (string) $this->get($this->at($section, "/cuts{$query}"))->assertOk()->getContent();
+            preg_match_all('/<tr[^>]*>\s*<th scope="row">(carved|fill|web)<\/th>(.*?)<\/tr>/s', substr($html, (int) strpos($html, 'To compare')), $rows, PREG_SET_ORDER);
+
+            return array_combine(array_column($rows, 1), array_map(fn (array $row): array => array_map(fn (string $cell): string => trim((string) preg_replace('/\s+/', ' ', html_entity_decode(strip_tags($cell)))), explode('</td>', $row[2], 6)), $rows));
+        };
+        $by = $table('');
+        $this->assertSame(['≥ 5', '≥ 74.50'], [$by['carved'][0], $by['carved'][4]]);
+        $this->assertSame(['≥ 1', '> 14.90'], [$by['web'][0], $by['web'][4]]);
+        $laid = $table('?lay=all');
+        foreach (['carved' => '', 'fill' => '> ', 'web' => '> '] as $school => $before) {
+            $this->assertSame(1, preg_match('/^\d+$/', $laid[$school][0]));
+            $this->assertSame($before.number_format(14.9 * (int) $laid[$school][0], 2, '.', ''), $laid[$school][4]);
+            $this->assertGreaterThanOrEqual((int) trim($by[$school][0], '≥ '), (int) $laid[$school][0]);
+        }
+        // What was laid out stands, in the table and over it.
+        $this->assertSame($laid, $table(''));
+        $this->get($this->at($section, '/cuts'))->assertSee('Sheets, laid out')->assertDontSee('Sheets, at least')->assertSee('plaster cloth and');
+    }
+
     public function test_the_command_lays_a_problem_out(): void
     {
         $file = base_path('tests/fixtures/nest/long-08.json');

@@ -7,6 +7,7 @@ namespace App\Workshop\Cuts;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\FoamWork;
 use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Measure\Length;
 
 /** The ways to make the same land, beside each other: sheets and cost as they are laid out, or from what they take by area alone. */
 final readonly class CompareSchools
@@ -18,9 +19,10 @@ final readonly class CompareSchools
     }
 
     /**
+     * Before a figure stands ≥ where it is the least by area, > where more than sheets is to be paid.
+     *
      * @param bool $lay whether all of them are laid out now
-     * @return array{rows: array<string, array<string, array{figure: Figure|null, before: string}>>, laid: bool} school → column → figure, “from” where it is
-     *                                                                                                           the least; whether all are laid out
+     * @return array{rows: array<string, array<string, array{figure: Figure|null, before: string}>>, laid: bool} school → column → figure; whether all are laid out
      */
     public function of(CutPage $page, bool $lay = false): array
     {
@@ -47,14 +49,29 @@ final readonly class CompareSchools
             : ['laid out by their outlines, a kerf apart', 'sheets as they are laid out × their price; what lies in store is paid'];
         $cost = $laid === null ? $page->costByArea() : $laid->cost($page->cuts);
         $dust = $page->stack()?->carved;
+        $more = self::more($page);
 
         return array_combine(self::COLUMNS, [
             ['figure' => new Figure((float) ($laid === null ? $page->sheetsByArea() : $laid->count()), '', $how, $from), 'before' => $before],
             ['figure' => $this->hours($page), 'before' => ''],
             ['figure' => new Figure($weight->dry(), 'kg', 'board, land and track, dry', array_column(array_map(fn (array $p): array => [$p['part'], round($p['dry'], 2).' kg'], $weight->parts), 1, 0), 'starting value', 1), 'before' => ''],
             ['figure' => $dust === null ? null : new Figure($dust / 1e6, 'l', 'foam that is cut away', $from, decimals: 1), 'before' => ''],
-            ['figure' => $cost === null ? null : Figure::money($cost, $page->project->layout->currency, $paid, $from), 'before' => $before],
+            ['figure' => $cost === null ? null : Figure::money($cost, $page->project->layout->currency, $paid, $from + $more), 'before' => $more === [] ? $before : '>'],
         ]);
+    }
+
+    /** @return array<string, string> what the school takes besides its sheets, which their price leaves out */
+    private static function more(CutPage $page): array
+    {
+        $shell = $page->shell();
+        if ($shell !== null) {
+            $cover = Length::decimal($shell->cover() / 1e6, 2).' m² of '.($shell->school === CutSchool::Towel ? 'towels in plaster' : 'plaster cloth');
+
+            return ['without' => $cover.' and '.Length::decimal($shell->strips / 1000.0, 1).' m of card'];
+        }
+        $filler = $page->stack()->filler ?? 0.0;
+
+        return $filler > 5e4 ? ['without' => Length::decimal($filler / 1e6, 1).' l of filler'] : [];
     }
 
     private function hours(CutPage $page): Figure

@@ -60,7 +60,7 @@ final readonly class ShowCuts
             'store' => $project->works->store, 'taken' => array_values(array_filter($project->works->store->movements, fn (Movement $m): bool => $m->section === $section->uid && $m->cause === 'cut')),
             'drawing' => $laid !== null ? SheetDrawing::of($laid->problems, $laid->nested, 734.0, $shell === null ? (string) $picked : 'R'.$picked) : $this->apart($page, $picked),
             'flat' => $this->flat($page, $picked), 'names' => array_combine($indices, $shell === null ? array_map(fn (int $k): string => "Layer {$k}", $indices) : array_map(fn (Rib $r): string => "Rib {$r->name}", $shell->ribs)),
-            'facts' => $this->facts($page, $laid), 'skin' => $this->skin($page),
+            'facts' => $this->facts($page, $laid ?? ($indices === [] ? null : $this->sheets->standing($page))), 'skin' => $this->skin($page),
         ];
     }
 
