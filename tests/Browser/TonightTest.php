@@ -167,8 +167,9 @@ final class TonightTest extends BrowserCase
         $this->js('document.querySelector("#dusk a[aria-label^=\'Sift on soil\'][aria-label*=\'on Birch bank,\']").setAttribute("id", "wanted")');
         self::$bench?->pointer([['move', ...$this->middle('#wanted .work')], ['down'], ['up']]);
         $this->until('document.querySelector(".mv-now .why")', 'the reason');
-        $this->assertStringContainsString('is ready for the next coat', $this->find('.why')->getText());
+        $this->assertStringContainsString('Hands are with “Dark rock base” on Crag', $this->find('.why')->getText());
         $this->touch($this->button('All moves'));
+        $this->until('document.querySelector(".nt p").textContent.includes("no film forms under 8 °C")', 'what finds no session, and why');
         // A session that ends before it begins stays in its fields, with the reason beside it.
         $this->touch($this->find('[name="weekdays[]"][value="5"]'));
         $this->type('#w-from', '21:30');
