@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Land;
 
+use Closure;
 use IdleRidge\Core\Track\Run;
 
 /** Where beside a run the land comes over its rails: looked for coarsely, then closed in upon. */
@@ -21,31 +22,55 @@ final class LandBeside
     {
         $top = $run->grade->heightAt($station) + $run->profile->railTop();
         $clear = null;
+        $under = 0.0;
         for ($k = 0; $from + ($k - 1) * self::STEP < $to && $from < $to; $k++) {
             $away = min($to, $from + $k * self::STEP);
-            $above = self::isOver($model, $run, $station, $left ? $away : -$away, $top);
-            if ($above === null) {
+            $over = self::over($model, $run, $station, $left ? $away : -$away, $top);
+            if ($over === null) {
                 return null;
             }
-            if ($above) {
-                while ($clear !== null && $away - $clear > self::EXACT) {
-                    $middle = ($clear + $away) / 2.0;
-                    [$clear, $away] = self::isOver($model, $run, $station, $left ? $middle : -$middle, $top) === true ? [$clear, $middle] : [$middle, $away];
+            if ($over > 0.0) {
+                if ($clear !== null) {
+                    $away = self::edge(fn (float $out): ?float => self::over($model, $run, $station, $left ? $out : -$out, $top), $clear, $away, $under, $over);
                 }
 
                 return $away < $to ? $away : null;
             }
-            $clear = $away;
+            [$clear, $under] = [$away, $over];
         }
 
         return null;
     }
 
-    /** Null off the board. */
-    private static function isOver(LandModel $model, Run $run, float $station, float $offset, float $top): ?bool
+    /**
+     * Where it comes over, from an offset at which it is not to one at which it is. Slopes are straight mostly, so it is looked for first
+     * where a straight one comes over.
+     *
+     * @param Closure(float): ?float $over
+     */
+    private static function edge(Closure $over, float $clear, float $away, float $under, float $height): float
+    {
+        $straight = $clear + ($away - $clear) * $under / ($under - $height);
+        [$before, $after] = [max($clear, $straight - self::EXACT / 2.0), min($away, $straight + self::EXACT / 2.0)];
+        if ($over($after) > 0.0) {
+            $away = $after;
+            if ($over($before) <= 0.0) {
+                return $away;
+            }
+        }
+        while ($away - $clear > self::EXACT) {
+            $middle = ($clear + $away) / 2.0;
+            [$clear, $away] = $over($middle) > 0.0 ? [$clear, $middle] : [$middle, $away];
+        }
+
+        return $away;
+    }
+
+    /** How far the land stands over the rails there, mm, below zero where it does not; null off the board. */
+    private static function over(LandModel $model, Run $run, float $station, float $offset, float $top): ?float
     {
         $p = $run->alignment->beside($station, $offset);
 
-        return $p->x < 0.0 || $p->x > $model->width || $p->y < 0.0 || $p->y > $model->depth ? null : $model->heightAt($p->x, $p->y) > $top;
+        return $p->x < 0.0 || $p->x > $model->width || $p->y < 0.0 || $p->y > $model->depth ? null : $model->heightAt($p->x, $p->y) - $top;
     }
 }

@@ -18,10 +18,13 @@ use IdleRidge\Core\Track\Sweeps;
 /** Land inside the room that the vehicles and their margin take. */
 final class ClearanceOnCurve implements Rule
 {
-    /** Stations are tried this far apart, and about the worst of them so far, mm. */
+    /** Stations are tried this far apart, and about the worst of them closer and closer, mm. */
     private const STEP = 10.0;
 
-    private const CLOSE = 0.5;
+    private const CLOSER = [2.5, 0.5];
+
+    /** What a vehicle takes into or out of a curve over what it takes on the sharpest there is, at most, mm. */
+    private const SLACK = 2.0;
 
     public function ids(): array
     {
@@ -38,13 +41,12 @@ final class ClearanceOnCurve implements Rule
             }
             try {
                 $sharpest = $run->alignment->sharpest(...$here);
-                if ($sharpest > 0.0) {
-                    foreach ($study->project->layout->vehicles as $vehicle) {
-                        $vehicle->throwOn(1.0 / $sharpest);
-                    }
+                $most = 0.0;
+                foreach ($study->project->layout->vehicles as $vehicle) {
+                    $most = max($most, self::SLACK + ($sharpest > 0.0 ? max(...array_values($vehicle->throwOn(1.0 / $sharpest))) : $vehicle->width / 2.0));
                 }
                 $sweep = new Sweeps($run->alignment, $study->project->layout->vehicles);
-                foreach ($this->strikes($study, $run, $sweep, $here) as $side => $samples) {
+                foreach ($this->strikes($study, $run, $sweep, $here, $most) as $side => $samples) {
                     foreach (Stretch::gather($samples, self::STEP, $run->alignment->length) as $stretch) {
                         $found[] = $this->finding($study, $run, $sweep, $side, $stretch, $this->worst($study, $run, $sweep, $side, $stretch, $samples));
                     }
@@ -64,15 +66,23 @@ final class ClearanceOnCurve implements Rule
 
     /**
      * @param array{float, float} $here
+     * @param float $most that no vehicle takes more than to either side
      * @return array<string, list<array{float, float}>> side → station, depth
      */
-    private function strikes(LandStudy $study, Run $run, Sweeps $sweep, array $here): array
+    private function strikes(LandStudy $study, Run $run, Sweeps $sweep, array $here, float $most): array
     {
         $samples = [];
         for ($station = $here[0]; $station <= $here[1]; $station += self::STEP) {
+            $throw = null;
             foreach (['left', 'right'] as $side) {
-                $depth = $this->depth($study, $run, $sweep, $station, $side);
-                if ($depth !== null) {
+                // Standing vehicles on the track takes long, so only where there is land to be in their way.
+                $spare = $this->depth($study, $run, $most, $station, $side);
+                if ($spare === null) {
+                    continue;
+                }
+                $throw ??= $sweep->at($station);
+                $depth = $spare - ($most - $throw[$side]);
+                if ($depth > 0.0) {
                     $samples[$side][] = [$station, $depth];
                 }
             }
@@ -82,14 +92,13 @@ final class ClearanceOnCurve implements Rule
         return $samples;
     }
 
-    /** How far the land reaches into vehicle and margin at a station; null where it does not. */
-    private function depth(LandStudy $study, Run $run, Sweeps $sweep, float $station, string $side): ?float
+    /** How far the land reaches into the room a vehicle takes to that side and its margin; null where it does not. */
+    private function depth(LandStudy $study, Run $run, float $throw, float $station, string $side): ?float
     {
         if ($run->structureAt($station)?->kind === 'tunnel') {
             return null;
         }
-        $throw = $sweep->at($station);
-        $room = ($side === 'left' ? $throw['left'] : $throw['right']) + $study->project->layout->clearanceMargin;
+        $room = $throw + $study->project->layout->clearanceMargin;
         $away = LandBeside::firstOverRails($study->model, $run, $station, $side === 'left', $run->profile->halfWidth($side === 'left'), $room);
 
         return $away === null ? null : $room - $away;
@@ -109,15 +118,25 @@ final class ClearanceOnCurve implements Rule
                 $worst = $sample;
             }
         }
-        [$from, $to] = [max($stretch->from, $worst[0] - self::STEP), min($stretch->to, $worst[0] + self::STEP)];
-        for ($station = $from; $station <= $to; $station += self::CLOSE) {
-            $depth = $this->depth($study, $run, $sweep, $station, $side);
-            if ($depth !== null && $depth > $worst[1]) {
-                $worst = [$station, $depth];
+        // Between stations so near what a vehicle takes changes evenly; where it is worst it is stood on the track again.
+        [$middle, $reach] = [$worst[0], self::STEP];
+        [$low, $high] = [max(0.0, $middle - $reach), min($run->alignment->length, $middle + $reach)];
+        $throws = array_map(fn (float $at): float => $sweep->at($at)[$side], [$low, $middle, $high]);
+        $throw = fn (float $at): float => $at < $middle
+            ? $throws[1] + ($throws[0] - $throws[1]) * ($middle - $at) / ($middle - $low)
+            : $throws[1] + ($throws[2] - $throws[1]) * ($at - $middle) / max(1e-9, $high - $middle);
+        foreach (self::CLOSER as $step) {
+            [$from, $to] = [max($stretch->from, $worst[0] - $reach), min($stretch->to, $worst[0] + $reach)];
+            for ($station = $from; $station <= $to; $station += $step) {
+                $depth = $this->depth($study, $run, $throw($station), $station, $side);
+                if ($depth !== null && $depth > $worst[1]) {
+                    $worst = [$station, $depth];
+                }
             }
+            $reach = $step;
         }
 
-        return $worst;
+        return [$worst[0], $this->depth($study, $run, $sweep->at($worst[0])[$side], $worst[0], $side) ?? $worst[1]];
     }
 
     /** @param  array{float, float}  $worst station, depth */

@@ -58,6 +58,9 @@ final class CutsTakeTest extends FeatureCase
 
             return array_combine(array_column($rows, 1), array_map(fn (array $row): array => array_map(fn (string $cell): string => trim((string) preg_replace('/\s+/', ' ', html_entity_decode(strip_tags($cell)))), explode('</td>', $row[2], 6)), $rows));
         };
+        // A kerf that nothing was laid out by yet.
+        $layout = $this->layoutOf($section);
+        $this->patch("/layouts/{$layout->uid}", ['cuts' => ['kerf_mm' => '2.125'], 'rev' => (string) $layout->rev])->assertSessionHasNoErrors();
         $by = $table('');
         $this->assertSame(['≥ 5', '≥ 74.50'], [$by['carved'][0], $by['carved'][4]]);
         $this->assertSame(['≥ 1', '> 14.90'], [$by['web'][0], $by['web'][4]]);

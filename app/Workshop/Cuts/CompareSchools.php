@@ -29,7 +29,7 @@ final readonly class CompareSchools
         $rows = [];
         $whole = true;
         foreach (CutSchool::cases() as $school) {
-            $of = $school === $page->cuts->school ? $page : $this->desk->page($page->project, $page->section, $school);
+            $of = $this->desk->by($school, $page);
             $laid = $lay ? $this->sheets->of($of) : $this->sheets->standing($of);
             $rows[$school->value] = $this->figures($of, $laid);
             $whole = $whole && $laid !== null;

@@ -36,12 +36,21 @@ final readonly class CutDesk
     {
     }
 
-    public function page(Project $project, Section $section, ?CutSchool $school = null): CutPage
+    public function page(Project $project, Section $section): CutPage
     {
-        $cuts = $school === null ? $project->cuts() : $project->cuts()->by($school);
+        return $this->made($project, $section, $project->cuts(), $this->plaster($project, $section));
+    }
+
+    /** The same land made another way. */
+    public function by(CutSchool $school, CutPage $page): CutPage
+    {
+        return $school === $page->cuts->school ? $page : $this->made($page->project, $page->section, $page->cuts->by($school), $page->plaster);
+    }
+
+    private function made(Project $project, Section $section, CutSettings $cuts, ?PlasterLaid $plaster): CutPage
+    {
         $model = fn (): LandModel => $this->desk->model($project, $section);
         $grid = fn (): HeightGrid => $this->desk->sheet($project, $section)->grid();
-        $plaster = $this->plaster($project, $section);
         /** @var array{FoamStack|Shell, BoardWeight, float} $kept */
         $kept = $this->kept('cuts-'.sha1(serialize($plaster)), $project, $section, $cuts, function () use ($project, $section, $cuts, $model, $plaster): array {
             $page = $this->cut->of($project, $model(), $section, $cuts, $plaster);

@@ -23,6 +23,7 @@ use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Track\Run;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\Cache;
+use WeakMap;
 
 /**
  * Works a section's land out, or takes it from what was computed before: everything is kept under the hash of its inputs,
@@ -46,6 +47,9 @@ final class LandDesk
 
     /** @var array<string, Lattice> what this request has at hand */
     private array $lattices = [];
+
+    /** @var WeakMap<Project, array<string, string>>|null of a project that stays as it is, by section and cell */
+    private ?WeakMap $hashes = null;
 
     public function model(Project $project, Section $section, float $cell = self::CELL): LandModel
     {
@@ -180,6 +184,18 @@ final class LandDesk
     }
 
     public function hash(Project $project, Section $section, float $cell): string
+    {
+        $this->hashes ??= new WeakMap;
+        $known = $this->hashes[$project] ?? [];
+        $key = "{$section->uid} {$cell}";
+        if (! isset($known[$key])) {
+            $this->hashes[$project] = $known + [$key => $this->hashed($project, $section, $cell)];
+        }
+
+        return $this->hashes[$project][$key];
+    }
+
+    private function hashed(Project $project, Section $section, float $cell): string
     {
         $layout = $project->layout;
         $runs = array_map(fn (Run $r): array => [$r->uid, $r->start, $r->headingDeg, $r->pieces, $r->startHeight, $r->gradePoints, $r->profile->toArray(), $r->structures, $r->kind], $project->runsNear($section));
