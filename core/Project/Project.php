@@ -240,13 +240,14 @@ final readonly class Project
     }
 
     /**
-     * The land of a section on a solved ground, in its own coordinates. Only runs that lie on or near the board count.
+     * The land of a section on a solved ground, in its own coordinates. Only runs that lie on or near the board count; a board that lies
+     * level is left so by those that pass it or end at its joint.
      */
     public function land(Section $section, Lattice $lattice): LandModel
     {
         return new LandModel(
             $section->width, $section->depth, $this->shaped($section, new Ground($lattice, $section->placement)),
-            new Grading($this->runsNear($section), $this->layout->bankReach),
+            new Grading($this->isHeld($section) ? array_values(array_filter($this->runsNear($section), fn (Run $r): bool => $r->liesOver($section->width, $section->depth))) : $this->runsNear($section), $this->layout->bankReach),
         );
     }
 

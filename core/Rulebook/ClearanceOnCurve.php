@@ -121,7 +121,7 @@ final class ClearanceOnCurve implements Rule
         // Between stations so near what a vehicle takes changes evenly; where it is worst it is stood on the track again.
         [$middle, $reach] = [$worst[0], self::STEP];
         [$low, $high] = [max(0.0, $middle - $reach), min($run->alignment->length, $middle + $reach)];
-        $throws = array_map(fn (float $at): float => $sweep->at($at)[$side], [$low, $middle, $high]);
+        $throws = array_map(fn (float $at): float => self::taken($sweep, $at, $side), [$low, $middle, $high]);
         $throw = fn (float $at): float => $at < $middle
             ? $throws[1] + ($throws[0] - $throws[1]) * ($middle - $at) / ($middle - $low)
             : $throws[1] + ($throws[2] - $throws[1]) * ($at - $middle) / max(1e-9, $high - $middle);
@@ -136,7 +136,14 @@ final class ClearanceOnCurve implements Rule
             $reach = $step;
         }
 
-        return [$worst[0], $this->depth($study, $run, $sweep->at($worst[0])[$side], $worst[0], $side) ?? $worst[1]];
+        return [$worst[0], $this->depth($study, $run, self::taken($sweep, $worst[0], $side), $worst[0], $side) ?? $worst[1]];
+    }
+
+    private static function taken(Sweeps $sweep, float $station, string $side): float
+    {
+        $room = $sweep->at($station);
+
+        return $side === 'left' ? $room['left'] : $room['right'];
     }
 
     /** @param  array{float, float}  $worst station, depth */

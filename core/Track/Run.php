@@ -14,6 +14,9 @@ use IdleRidge\Core\Measure\Refusal;
  */
 final readonly class Run
 {
+    /** Over a board by less than this a run ends at its edge, mm. */
+    private const TOUCH = 2.0;
+
     public const KINDS = ['track', 'road'];
 
     /**
@@ -168,5 +171,13 @@ final readonly class Run
         }
 
         return $first === null || $last === null ? null : [$first, $last];
+    }
+
+    /** Whether it lies over the rectangle, and does not only pass or touch it. */
+    public function liesOver(float $width, float $depth): bool
+    {
+        $here = $this->within($width, $depth);
+
+        return $here !== null && $here[1] - $here[0] > self::TOUCH;
     }
 }

@@ -101,6 +101,16 @@ final class HeapTest extends TestCase
         $this->assertFalse($project->isHeld($project->sections[1]->withEdge('left', [[0.0, 20.0]])));
     }
 
+    public function test_a_run_that_ends_at_the_joint_or_passes_leaves_a_level_board_as_it_is(): void
+    {
+        foreach ([[false, 1200.0, 300.0, false], [false, 1201.5, 300.0, false], [false, 1203.5, 300.0, true], [true, 1200.0, 300.0, true], [false, 2100.0, 640.0, false]] as [$runsOn, $length, $y, $graded]) {
+            $two = $this->two($runsOn);
+            $project = Project::of($two->layout, $two->sections, [Build::straight(9, $y, 70.0, 70.0, Build::evenProfile(), $length)], $two->features);
+            $without = $this->model($two, 1);
+            $this->assertSame($graded, abs($this->model($project, 1)->heightAt(10.0, min(590.0, $y)) - $without->heightAt(10.0, min(590.0, $y))) > 1.0, "{$length} along, {$y} up");
+        }
+    }
+
     public function test_land_below_the_boards_top_is_told(): void
     {
         foreach ([[-0.4, 0], [-0.6, 1]] as [$z, $count]) {

@@ -72,7 +72,7 @@ final readonly class ShowSchools
         if ($school->cut === null) {
             return null;
         }
-        $page = $this->cuts->page($project, $section, $school->cut);
+        $page = $this->cuts->by($school->cut, $this->cuts->page($project, $section));
         $share = min(1.0, $work->surveys[$section->uid]->zones[$zone->uid]->plan / max(1.0, $section->width * $section->depth));
         $minor = $this->sheets->costOf($page);
 

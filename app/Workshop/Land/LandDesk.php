@@ -202,7 +202,7 @@ final class LandDesk
 
         return sha1(json_encode([
             self::VERSION, GroundSolver::VERSION, Rulebook::VERSION, $cell,
-            $section->uid, $section->width, $section->depth, $section->placement, $section->base,
+            $section->uid, $section->width, $section->depth, $section->placement, $section->base, $project->isHeld($section),
             $project->groundProblem($section), $runs, $project->shapesNear($section), $project->joinedEdges($section),
             array_map(fn (Section $s): array => [$s->uid, $s->name, $s->base, $project->isHeld($s)], Joints::of($section, $project->sections)),
             $layout->bankReach, $layout->faceLimitDeg, $layout->vehicles, $layout->clearanceMargin,
