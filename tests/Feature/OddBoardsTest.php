@@ -85,7 +85,7 @@ final class OddBoardsTest extends FeatureCase
         $this->assertEquals(['foot_deg' => 40], $ridge->fresh()?->figures);
         // 2 × 40 / tan 40° = 95; over what loose earth lies at by 5°.
         $this->get("{$at}/land?pick={$ridge->uid}")->assertOk()->assertSee('It stands on what lies there')->assertSee('takes a base')->assertSee('>95<', false)->assertSee('over what loose earth lies at');
-        $this->get("{$at}/land/compare?pick={$ridge->uid}")->assertOk()->assertSee('Base across');
+        $this->get("{$at}/land/compare?pick={$ridge->uid}")->assertOk()->assertSee('Base across')->assertDontSee('Width taken');
         $change(['foot_deg' => '95'])->assertStatus(422)->assertSee('must lie between');
         $change(['foot_deg' => '', 'foot_mm' => '30'])->assertOk();
         $this->assertEquals(['foot_mm' => 30], $ridge->fresh()?->figures);

@@ -50,6 +50,8 @@ final readonly class CompareLand
         foreach ($variants as [$title, $by, $variant]) {
             $rows = $this->rows($variant, $section, $uid, $bare);
             foreach ($rows as $k => $figures) {
+                // Without it there is nothing to tell its rows by.
+                $rows[$k]['label'] = $cards[0]['rows'][$k]['label'] ?? $figures['label'];
                 $rows[$k]['change'] = $cards === [] ? null : $figures['figure']->value - $cards[0]['rows'][$k]['figure']->value;
             }
             $cards[] = ['title' => $title, 'by' => $by, 'sheet' => $this->desk->sheet($variant, $section, LandDesk::CELL), 'project' => $variant, 'rows' => $rows];
