@@ -73,6 +73,8 @@ final class LibraryTest extends FeatureCase
             $this->get($this->at($section, '/coats/schools?question='.urlencode($question)))->assertOk()->assertSee('Until dry through')->assertSee('What can go wrong')->assertSee('To undo it');
         }
         $this->get($this->at($section, '/coats/schools?question=nonsense&zone=none'))->assertOk();
+        // The demo has prices for some of it: what has none at all is not told as nothing.
+        $this->get($this->at($section, '/coats/schools?question=water'))->assertSee('no price yet')->assertDontSee('>0.00<', false)->assertSee('over');
         $this->get($this->at($this->board(), '/coats/schools'))->assertOk()->assertSee('Make a zone on Coats first');
         $zone = array_values(array_filter(app(LoadProject::class)->works($layout)->zones, fn ($z): bool => $z->name === 'Crag'))[0];
         $before = count(app(LoadProject::class)->works($layout)->coatsOf($zone->uid));

@@ -47,7 +47,7 @@ final readonly class ShowSchools
         ];
     }
 
-    /** @return array{trial: SchoolTrial, rows: list<array{label: string, before?: string, figure: Figure, after: string}>} */
+    /** @return array{trial: SchoolTrial, rows: list<array{label: string, before?: string, figure: Figure|null, after: string}>} */
     private function trial(SchoolTrial $trial, string $currency): array
     {
         $under = $trial->body > 0.0 ? ['foam or ribs' => Length::decimal($trial->body / 1000.0, 2).' kg'] : [];
@@ -57,8 +57,10 @@ final readonly class ShowSchools
             ['label' => 'Until dry through', 'figure' => new Figure($trial->days50, 'days', 'each coat laid as soon as the one below allows (80 %), in the air of the room', ['90 %' => Length::decimal($trial->days90, 1).' days'], 'starting value', 1), 'after' => 'to '.Length::decimal($trial->days90, 1).' days'],
             ['label' => 'Weighs, wet', 'figure' => new Figure($trial->wet / 1000.0, 'kg', 'amounts × their densities', $under, decimals: 2), 'after' => 'kg'],
             ['label' => 'Weighs, dry', 'figure' => new Figure($trial->dry / 1000.0, 'kg', 'amounts × their densities × what of them stays', $under, decimals: 2), 'after' => 'kg'],
-            // What has no price costs something too: then this is only the least.
-            ['label' => 'Uses up', 'before' => $trial->unpriced === [] ? '' : 'over', 'figure' => Figure::money($trial->cost, $currency, 'amounts × price of a pack ÷ what is in it'.($trial->body > 0.0 ? ', and whole sheets by area' : ''), $trial->unpriced === [] ? [] : ['without a price' => implode(', ', $trial->unpriced)], 'yours'), 'after' => $currency],
+            // What has no price costs something too: then this is only the least, or nothing that could be told.
+            $trial->cost === 0 && $trial->unpriced !== []
+                ? ['label' => 'Uses up', 'figure' => null, 'after' => 'no price yet']
+                : ['label' => 'Uses up', 'before' => $trial->unpriced === [] ? '' : 'over', 'figure' => Figure::money($trial->cost, $currency, 'amounts × price of a pack ÷ what is in it'.($trial->body > 0.0 ? ', and whole sheets by area' : ''), $trial->unpriced === [] ? [] : ['without a price' => implode(', ', $trial->unpriced)], 'yours'), 'after' => $currency],
         ]];
     }
 

@@ -10,7 +10,7 @@
         <div class="candidates schools-grid">@foreach ($trials as ['trial' => $trial, 'rows' => $rows])
             <section class="sheet candidate"><header><h2>{{ $trial->school->name }}</h2></header>
                 <p class="in soft small">Suits {{ $trial->school->suits }}.</p>
-                <dl class="read">@foreach ($rows as $row)<div><dt>{{ $row['label'] }}</dt><dd>@if (($row['before'] ?? '') !== '')<small>{{ $row['before'] }}</small> @endif<x-figure :figure="$row['figure']" /> <small>{{ $row['after'] }}</small></dd></div>@endforeach</dl>@if ($trial->unpriced !== [])<p class="in soft small">Without a price: {{ implode(', ', $trial->unpriced) }}.</p>@endif
+                <dl class="read">@foreach ($rows as $row)<div><dt>{{ $row['label'] }}</dt><dd>@if (($row['before'] ?? '') !== '')<small>{{ $row['before'] }}</small> @endif @if ($row['figure'] !== null)<x-figure :figure="$row['figure']" />@endif <small>{{ $row['after'] }}</small></dd></div>@endforeach</dl>@if ($trial->unpriced !== [])<p class="in soft small">Without a price: {{ implode(', ', $trial->unpriced) }}.</p>@endif
                 <div class="in"><h3>Coats, from below</h3><ol class="steps">@foreach ($trial->coats as $coat)<li>{{ $coat->recipe->name }}@if ($coat->passes > 1)<span class="soft"> × {{ $coat->passes }}</span>@endif @if ($coat->share < 1)<span class="soft"> over {{ Length::decimal(100 * $coat->share, 0) }} %</span>@endif</li>@endforeach</ol>
                     <h3>What can go wrong</h3><ul class="steps">@foreach ($trial->school->wrong as $wrong)<li>{{ $wrong }}</li>@endforeach</ul>
                     <h3>To undo it</h3><ul class="steps">@foreach ($trial->undo() as $undo)<li>{{ $undo }}</li>@endforeach</ul></div>
