@@ -18,6 +18,9 @@ final class VehicleSweep
 
     private const SECTIONS = 9;
 
+    /** How exactly the bogies stand apart, mm. */
+    private const CLOSE = 1e-7;
+
     /** @var array<int, array{Point, float}> place → middle of the bogies, heading of the body */
     private array $poses = [];
 
@@ -86,16 +89,19 @@ final class VehicleSweep
     {
         $golden = (sqrt(5.0) - 1.0) / 2.0;
         [$low, $high] = [($k - 1) * self::STEP, ($k + 1) * self::STEP];
-        $best = 0.0;
-        for ($n = 0; $n < self::SECTIONS; $n++) {
-            $a = $high - $golden * ($high - $low);
-            $b = $low + $golden * ($high - $low);
-            [$va, $vb] = [$value($a), $value($b)];
-            $best = max($best, $va, $vb);
+        [$a, $b] = [$high - $golden * ($high - $low), $low + $golden * ($high - $low)];
+        [$va, $vb] = [$value($a), $value($b)];
+        $best = max(0.0, $va, $vb);
+        for ($n = 1; $n < self::SECTIONS; $n++) {
+            // One of the two places is where the next one has to be looked for anyway.
             if ($va > $vb) {
-                $high = $b;
+                [$high, $b, $vb] = [$b, $a, $va];
+                $a = $high - $golden * ($high - $low);
+                $best = max($best, $va = $value($a));
             } else {
-                $low = $a;
+                [$low, $a, $va] = [$a, $b, $vb];
+                $b = $low + $golden * ($high - $low);
+                $best = max($best, $vb = $value($b));
             }
         }
 
@@ -107,11 +113,14 @@ final class VehicleSweep
     {
         // The chord between the bogies is a little shorter than the track between them.
         $half = $this->vehicle->bogieCentres / 2.0;
-        for ($k = 0; $k < 4; $k++) {
+        for ($k = 0; ; $k++) {
             [$a, $b] = [$this->alignment->extended($station - $half), $this->alignment->extended($station + $half)];
-            $half *= $this->vehicle->bogieCentres / max(1e-9, $a->distanceTo($b));
+            $chord = $a->distanceTo($b);
+            if ($k === 4 || abs($chord - $this->vehicle->bogieCentres) < self::CLOSE) {
+                break;
+            }
+            $half *= $this->vehicle->bogieCentres / max(1e-9, $chord);
         }
-        [$a, $b] = [$this->alignment->extended($station - $half), $this->alignment->extended($station + $half)];
 
         return [new Point(($a->x + $b->x) / 2.0, ($a->y + $b->y) / 2.0), atan2($b->y - $a->y, $b->x - $a->x)];
     }
