@@ -108,15 +108,11 @@ final readonly class FoamStack
     }
 
     /**
-     * Land less a skin measured square to the surface: lowered by `t·√(1 + |∇z|²)`, at most three times t. The slope is the
+     * How thick a skin measured square to the surface is straight down: `t·√(1 + |∇z|²)`, at most three times t. The slope is the
      * gentler of those to either side, so that the foot of a wall is not dug away.
+     *
+     * @return list<float> at every value of the grid
      */
-    public static function lessSkin(HeightGrid $land, float $skin): HeightGrid
-    {
-        return $skin === 0.0 ? $land : $land->less(self::skin($land, $skin));
-    }
-
-    /** @return list<float> how thick the skin is at every value, straight down */
     public static function skin(HeightGrid $land, float $skin): array
     {
         $n = $land->cols;

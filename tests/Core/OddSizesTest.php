@@ -79,7 +79,7 @@ final class OddSizesTest extends TestCase
             Rulebook::check($study);
             $mesh = $terrain->mesh();
             $this->assertEqualsWithDelta($w * $d, $mesh->planArea(), 1e-6, "seed {$seed}");
-            $shape = FoamStack::lessSkin($terrain->grid(), 3.0)->mesh($w, $d);
+            $shape = $terrain->grid()->less(FoamStack::skin($terrain->grid(), 3.0))->mesh($w, $d);
             foreach (CutSchool::foams() as $school) {
                 $stack = FoamStack::of($shape, 0.0, 20.0, $school, $project->bores($model->grading->runs));
                 foreach ($stack->layers as $layer) {

@@ -14,6 +14,7 @@ use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use App\Workshop\Land\ShowRail;
 use App\Workshop\LoadProject;
+use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Cuts\FoamWork;
 use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Cuts\Rib;
@@ -56,12 +57,21 @@ final readonly class ShowCuts
             'edges' => $view === 'edges' ? $this->edges->of($page, $wish['rise']) : null,
             'board' => $view === 'board' ? $this->board->of($page) : null,
             'findings' => in_array($view, ['glue', 'board'], true) ? $this->desk->findings($page) : [],
-            'gluing' => $view === 'glue' ? $this->desk->gluing($page) : null, 'minutes' => $page->minutes(), 'jobs' => PlanCuts::coatsOf($project->works, $section->uid),
+            'gluing' => $view === 'glue' ? $this->desk->gluing($page) : null, 'minutes' => $page->minutes(), 'scheduled' => self::scheduled(PlanCuts::coatsOf($project->works, $section->uid)),
             'store' => $project->works->store, 'taken' => array_values(array_filter($project->works->store->movements, fn (Movement $m): bool => $m->section === $section->uid && $m->cause === 'cut')),
             'drawing' => $laid !== null ? SheetDrawing::of($laid->problems, $laid->nested, 734.0, $shell === null ? (string) $picked : 'R'.$picked) : $this->apart($page, $picked),
             'flat' => $this->flat($page, $picked), 'names' => array_combine($indices, $shell === null ? array_map(fn (int $k): string => "Layer {$k}", $indices) : array_map(fn (Rib $r): string => "Rib {$r->name}", $shell->ribs)),
             'facts' => $this->facts($page, $laid ?? ($indices === [] ? null : $this->sheets->standing($page))), 'skin' => $this->skin($page),
         ];
+    }
+
+    /**
+     * @param list<Coat> $coats
+     * @return array{goes: int, minutes: float} of what stands on the schedule; no goes where nothing does
+     */
+    private static function scheduled(array $coats): array
+    {
+        return ['goes' => array_sum(array_map(fn (Coat $c): int => $c->passes, $coats)), 'minutes' => array_sum(array_map(fn (Coat $c): float => $c->passes * (float) $c->minutes, $coats))];
     }
 
     /** @return array{laid: Figure, left: float, take: float}|null where coats lay another thickness than the cuts leave room for */

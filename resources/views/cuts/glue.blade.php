@@ -1,12 +1,12 @@
 @use('IdleRidge\Core\Measure\Length')
 @php($mm = $units->value === 'metric' ? ' mm' : '')
-@php($goes = array_sum(array_map(fn ($job) => $job->passes, $jobs)))
+@php($goes = $scheduled['goes'])
 <div class="cut-hold">
 @if ($picked === 0)<p class="blank-words">There is no land above the board yet, so nothing is to be cut. Raise a hill on Land.</p>@else
 <form class="small glue-job" method="post" action="{{ route('cuts.plan', [$layout, $section->uid]) }}">@csrf
     <span>{{ $shell === null ? 'Cutting, gluing, shaping' : 'Ribs and web' }}: <b class="num">{{ Length::decimal($minutes / 60, 1) }} h</b> at the bench.</span>@if ($shell !== null) <span class="soft">The cover goes on as coats, {{ Length::decimal(($shell->minutes() - $minutes) / 60, 1) }} h more.</span>@endif
-    @if ($jobs !== [])<span class="soft">On the schedule {{ $goes === 1 ? 'in one go' : "in {$goes} goes" }}, {{ Length::decimal(array_sum(array_map(fn ($job) => $job->minutes * $job->passes, $jobs)) / 60, 1) }} h.</span>@endif
-    <button class="btn quiet">{{ $jobs === [] ? 'Put it on the schedule' : 'Renew it there' }}</button>
+    @if ($goes > 0)<span class="soft">On the schedule {{ $goes === 1 ? 'in one go' : "in {$goes} goes" }}, {{ Length::decimal($scheduled['minutes'] / 60, 1) }} h.</span>@endif
+    <button class="btn quiet">{{ $goes === 0 ? 'Put it on the schedule' : 'Renew it there' }}</button>
     @error('cuts')<p class="fault">{{ $message }}</p>@enderror
 </form>
 @include('cuts.findings')
