@@ -3,13 +3,19 @@
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\Paired;
 use App\Http\Middleware\SecureHeaders;
+use App\Http\Middleware\TakeTurns;
+use App\Http\Middleware\WhatWasSeen;
+use App\Workshop\Layouts\ShowLayouts;
+use App\Workshop\Revising\Overtaken;
 use App\Workshop\Revising\StaleRecord;
+use App\Workshop\Unreadable;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Refusals;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
+use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Validation\ValidationException;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -17,14 +23,18 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append(SecureHeaders::class);
         $middleware->prepend(KnownHost::class);
-        $middleware->appendToGroup('web', Paired::class);
+        $middleware->appendToGroup('web', [Paired::class, WhatWasSeen::class, TakeTurns::class]);
+        // All three before the first record is looked up.
+        foreach ([Paired::class, WhatWasSeen::class, TakeTurns::class] as $first) {
+            $middleware->prependToPriorityList(SubstituteBindings::class, $first);
+        }
         // The script sets it when the lamp is lit.
         $middleware->encryptCookies(except: ['theme']);
         // Lengths are shown again as they were typed, spaces and all.
         $middleware->remove(Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull::class);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->dontReport([Refusal::class, Refusals::class, StaleRecord::class]);
+        $exceptions->dontReport([Refusal::class, Refusals::class, StaleRecord::class, Overtaken::class, Unreadable::class]);
         $exceptions->map(Refusal::class, fn (Refusal $refusal): ValidationException => ValidationException::withMessages([$refusal->place ?: 'form' => $refusal->getMessage()]));
         $exceptions->map(Refusals::class, function (Refusals $refusals): ValidationException {
             $messages = [];
@@ -42,6 +52,16 @@ return Application::configure(basePath: dirname(__DIR__))
             if ($request->isMethod('GET') && url()->previous() === $request->fullUrl()) {
                 return response()->view('errors.422', ['faults' => $invalid->errors()], 422);
             }
+        });
+        $exceptions->render(function (Unreadable $unreadable, Request $request) {
+            return $request->header('HX-Request') === 'true'
+                ? response()->view('land.faults', ['faults' => ['form' => array_map(fn (Refusal $r): string => $r->getMessage(), $unreadable->faults->all)]], 422)
+                : response()->view('errors.unreadable', app(ShowLayouts::class)->broken($unreadable), 422);
+        });
+        $exceptions->render(function (Overtaken $overtaken, Request $request) {
+            return $request->header('HX-Request') === 'true'
+                ? response()->view('land.faults', ['faults' => ['form' => [$overtaken->getMessage()]]], 409)
+                : redirect()->back()->with('said', $overtaken->getMessage());
         });
         $exceptions->render(function (StaleRecord $stale, Request $request) {
             $view = $request->header('HX-Request') === 'true' ? 'land.stale' : 'errors.409';

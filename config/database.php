@@ -5,10 +5,11 @@ $sqlite = fn (string $path): array => [
     'database' => $path,
     'prefix' => '',
     'foreign_key_constraints' => true,
-    'busy_timeout' => 5000,
+    // Who wants to write waits for its turn, milliseconds.
+    'busy_timeout' => 30_000,
     'journal_mode' => 'WAL',
-    'synchronous' => 'NORMAL',
-    'transaction_mode' => 'IMMEDIATE',
+    // What was said to be saved is on the disk, also when the power goes the moment after.
+    'synchronous' => 'FULL',
 ];
 
 return [

@@ -8,13 +8,11 @@ use App\Models\Kept;
 use App\Models\Layout;
 use App\Workshop\Revising\Changes;
 use App\Workshop\Time\Uids;
-use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Measure\Refusals;
 
-/** New rows of the kind that stand in one JSON column, and the check that a change fits the whole. */
+/** New rows of the kind that stand in one JSON column. */
 final readonly class KeptRows
 {
-    public function __construct(private Uids $uids, private LoadProject $load)
+    public function __construct(private Uids $uids)
     {
     }
 
@@ -37,19 +35,5 @@ final readonly class KeptRows
         $changes->save($row);
 
         return $row;
-    }
-
-    /**
-     * Loads the layout as it would be: what does not fit is refused beside its field, and the transaction undone.
-     *
-     * @throws Refusals
-     */
-    public function whole(Layout $layout): void
-    {
-        try {
-            $this->load->of($layout);
-        } catch (Refusals $faults) {
-            throw new Refusals(array_map(fn (Refusal $r): Refusal => new Refusal($r->getMessage(), basename($r->place)), $faults->all));
-        }
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Database\ImmediatePdo;
 use App\Models\Kept;
 use App\Models\LandFeature as FeatureRow;
 use App\Models\Layout;
@@ -11,6 +12,7 @@ use App\Models\Record;
 use App\Models\Run as RunRow;
 use App\Models\Section as SectionRow;
 use App\Workshop\Air\KeepAir;
+use ErrorException;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\OwnRecipe;
@@ -20,6 +22,8 @@ use IdleRidge\Core\Interchange\Record as Values;
 use IdleRidge\Core\Interchange\StockFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Refusals;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutSheet;
@@ -31,6 +35,10 @@ use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Vehicle;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
+use JsonException;
+use TypeError;
+use ValueError;
 
 /** Rows → the immutable whole that every computation starts from. */
 final class LoadProject
@@ -39,8 +47,49 @@ final class LoadProject
     {
     }
 
-    /** @param  Record|null  $changed a row that is not saved yet and stands for its own */
-    public function of(Layout $layout, ?Record $changed = null): Project
+    /**
+     * The whole as it is at one moment, whatever others write meanwhile.
+     *
+     * @throws Unreadable when its rows do not make a whole
+     */
+    public function of(Layout $layout): Project
+    {
+        return $this->whole($layout, fn (): Project => $this->with($layout, null));
+    }
+
+    /** @throws Unreadable as above */
+    public function works(Layout $layout): Works
+    {
+        return $this->whole($layout, fn (): Works => $this->worksOf($layout));
+    }
+
+    /**
+     * @template T
+     *
+     * @param callable(): T $read
+     * @return T
+     */
+    private function whole(Layout $layout, callable $read): mixed
+    {
+        try {
+            $pdo = DB::connection()->getPdo();
+
+            return $pdo instanceof ImmediatePdo ? $pdo->asOfNow($read) : $read();
+        } catch (Refusals $faults) {
+            throw new Unreadable($layout, $faults);
+        } catch (Refusal $fault) {
+            throw new Unreadable($layout, new Refusals([$fault]));
+        } catch (JsonException|ValueError|TypeError|ErrorException $broken) {
+            throw new Unreadable($layout, new Refusals([new Refusal("One of its records is not in its form ({$broken->getMessage()}).")]), $broken);
+        }
+    }
+
+    /**
+     * @param Record|null $changed a row that is not saved yet and stands for its own
+     *
+     * @throws Refusals when that does not fit
+     */
+    public function with(Layout $layout, ?Record $changed): Project
     {
         $runs = $layout->runs()->get()->map(fn (RunRow $row): RunRow => $changed instanceof RunRow && $changed->uid === $row->uid ? $changed : $row);
         $features = $layout->features()->get()->map(fn (FeatureRow $row): FeatureRow => $changed instanceof FeatureRow && $changed->uid === $row->uid ? $changed : $row);
@@ -56,11 +105,11 @@ final class LoadProject
             array_values($features->map(self::feature(...))->all()),
             $extras,
             self::extra($layout->file_extra),
-            $this->works($layout),
+            $this->worksOf($layout),
         );
     }
 
-    public function works(Layout $layout): Works
+    private function worksOf(Layout $layout): Works
     {
         $all = function (HasMany $rows, callable $make): array {
             $out = [];

@@ -95,6 +95,15 @@ final readonly class Works
                 $faults[] = new Refusal('There is no such section.', "/laid/{$k}/section");
             }
         }
+        foreach (['recipes' => array_map(fn (OwnRecipe $o): string => $o->recipe->id, $this->recipes), 'prices' => array_map(fn (Price $p): string => $p->material, $this->prices)] as $list => $keys) {
+            foreach (array_diff_key($keys, array_unique($keys)) as $k => $key) {
+                $faults[] = new Refusal("“{$key}” stands twice.", "/{$list}/{$k}");
+            }
+        }
+        $open = array_keys(array_filter($this->laid, fn (Laid $l): bool => $l->endedAt === null));
+        if (count($open) > 1) {
+            $faults[] = new Refusal('Two moves are being laid at once; one of them has to have ended.', "/laid/{$open[1]}/ended_at");
+        }
         $rooms = array_map(fn (Room $r): string => $r->uid, $this->rooms);
         foreach ($sections as $k => $section) {
             if ($section->room !== null && ! in_array($section->room, $rooms, true)) {

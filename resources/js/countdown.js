@@ -21,25 +21,40 @@ const beep = (audio) => {
     }
 };
 
-export function countdown(sheet) {
-    const began = document.timeline.currentTime;
-    const now = Number(sheet.dataset.now);
-    const rows = [...sheet.querySelectorAll('[data-at]')].map((row) => ({ row, at: Number(row.dataset.at), told: Number(row.dataset.at) <= now }));
-    const button = sheet.querySelector('[data-notices]');
-    let audio = null;
-    button.hidden = false;
-    button.addEventListener('click', async () => {
-        audio = new AudioContext();
-        beep(audio);
-        if ('Notification' in window && Notification.permission === 'default') {
-            await Notification.requestPermission();
-        }
+export function countdown() {
+    let [audio, sheet, began, rows] = [null, null, 0, []];
+
+    const loud = (button) => {
         button.textContent = 'It will be said aloud';
         button.disabled = true;
-    });
+    };
+    // The page may have been fetched anew; who asked to hear it goes on hearing it.
+    const find = () => {
+        const found = document.querySelector('[data-countdowns]');
+        if (found === null || found === sheet) {
+            sheet = found;
+            return;
+        }
+        [sheet, began] = [found, document.timeline.currentTime];
+        rows = [...sheet.querySelectorAll('[data-at]')].map((row) => ({ row, at: Number(row.dataset.at), told: Number(row.dataset.at) <= Number(sheet.dataset.now) }));
+        const button = sheet.querySelector('[data-notices]');
+        button.hidden = false;
+        if (audio) {
+            loud(button);
+        }
+        button.addEventListener('click', async () => {
+            audio = new AudioContext();
+            beep(audio);
+            if ('Notification' in window && Notification.permission === 'default') {
+                await Notification.requestPermission();
+            }
+            loud(button);
+        });
+    };
     const tick = () => {
-        const at = now + (document.timeline.currentTime - began) / MINUTE;
-        for (const one of rows) {
+        find();
+        const at = sheet === null ? 0 : Number(sheet.dataset.now) + (document.timeline.currentTime - began) / MINUTE;
+        for (const one of sheet === null ? [] : rows) {
             one.row.querySelector('[data-left]').textContent = words(one.at - at);
             one.row.classList.toggle('near', one.at - at < 10);
             if (!one.told && one.at <= at) {

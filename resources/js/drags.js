@@ -71,6 +71,7 @@ export function drags({ onPlan, send, show, busy, done }) {
         }
         event.preventDefault();
         grip.focus({ preventScroll: true });
+        document.body.dataset.busy = 'yes';
         held = { grip: { ...grip.dataset }, profiled: grip.closest('#profile') !== null, profile: frame(), from: onPlan(event), at: [event.clientX, event.clientY], moved: false };
     });
     document.addEventListener('pointermove', (event) => {
@@ -90,6 +91,7 @@ export function drags({ onPlan, send, show, busy, done }) {
             }
             return;
         }
+        delete document.body.dataset.busy;
         const { grip, moved } = held;
         const last = moved && grip.drag !== 'cut' && grip.drag !== 'station' ? values(event) : null;
         const cut = moved && last === null ? ask(event) : null;
@@ -106,6 +108,7 @@ export function drags({ onPlan, send, show, busy, done }) {
     });
     const letGo = async () => {
         if (held) {
+            delete document.body.dataset.busy;
             const { moved } = held;
             held = null;
             waiting = null;

@@ -58,6 +58,7 @@ export function land(htmx) {
     };
 
     const ghost = (to = null) => {
+        points.length > 0 ? (document.body.dataset.busy = 'yes') : delete document.body.dataset.busy;
         document.querySelector('.ghost')?.remove();
         const all = to ? [...points, to] : points;
         if (all.length > 0) {
@@ -126,10 +127,19 @@ export function land(htmx) {
         say(sheet().dataset.tape, laid);
     };
 
-    const step = (by) => {
-        const at = Number(sheet().dataset.station) + by;
-        show(sheet().dataset.cutOn === 'run' ? { st: at } : { cx: at });
+    let [slid, sliding] = [0, false];
+    const step = async (by) => {
+        slid += by;
+        while (!sliding && slid !== 0) {
+            sliding = true;
+            const at = Number(sheet().dataset.station) + slid;
+            slid = 0;
+            await show(sheet().dataset.cutOn === 'run' ? { st: at } : { cx: at });
+            sliding = false;
+        }
     };
+
+    document.addEventListener('ridge:elsewhere', () => show());
 
     drags({ onPlan, send, show, busy: () => tool !== 'pick', done: (grip) => { refocus = grip; } });
 
@@ -229,8 +239,28 @@ export function land(htmx) {
             return;
         }
         const lift = way.dz !== undefined && drag === 'point';
-        refocus = { drag, uid, index };
-        send('POST', sheet().dataset.grip, { drag: lift ? 'height' : drag, uid, index, pick: uid, ...way });
+        steps({ drag: lift ? 'height' : drag, uid, index, pick: uid }, way, { drag, uid, index });
+    };
+
+    // Keys pressed while a step is under way wait for it: those on the same grip are added up, another grip's come after.
+    const waiting = [];
+    let stepping = false;
+    const steps = async (grip, way, focus) => {
+        const last = waiting.at(-1);
+        if (last && JSON.stringify(last.grip) === JSON.stringify(grip)) {
+            Object.entries(way).forEach(([axis, by]) => {
+                last.way[axis] = (last.way[axis] ?? 0) + by;
+            });
+        } else {
+            waiting.push({ grip, way: { ...way }, focus });
+        }
+        while (!stepping && waiting.length > 0) {
+            stepping = true;
+            const next = waiting.shift();
+            refocus = next.focus;
+            await send('POST', sheet().dataset.grip, { ...next.grip, ...next.way });
+            stepping = false;
+        }
     };
 
     // The plan gives way to the relief that turns, and comes back.

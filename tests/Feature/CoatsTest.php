@@ -63,10 +63,10 @@ final class CoatsTest extends FeatureCase
         [, $long, $short] = $this->coats($board);
         $this->patch($this->at($board, "/zones/{$zone}/coats/{$short->uid}"), ['by' => -1])->assertRedirect();
         $this->assertSame(['earth-paint', 'fibre-2mm', 'fibre-4mm'], $this->recipes($board));
-        $this->patch($this->at($board, "/zones/{$zone}/coats/{$long->uid}"), ['mm' => '0.3', 'share' => '40', 'passes' => '2', 'name' => 'Bents', 'rev' => 2])->assertRedirect()->assertSessionHasNoErrors();
+        $this->patch($this->at($board, "/zones/{$zone}/coats/{$long->uid}"), ['mm' => '0.3', 'share' => '40', 'passes' => '2', 'name' => 'Bents'])->assertRedirect()->assertSessionHasNoErrors();
         $coat = $this->coats($board)[2];
         $this->assertSame([0.3, 0.4, 2, 'Bents'], [$coat->mm, $coat->share, $coat->passes, $coat->name]);
-        $this->patch($this->at($board, "/zones/{$zone}/coats/{$long->uid}"), ['share' => '50', 'rev' => 1])->assertStatus(409)->assertSee('0.4')->assertSee('0.5');
+        $this->patch($this->at($board, "/zones/{$zone}/coats/{$long->uid}"), ['share' => '50', 'seen' => '0'])->assertStatus(409)->assertSee('0.4')->assertSee('0.5');
         $this->from('/')->patch($this->at($board, "/zones/{$zone}/coats/{$long->uid}"), ['passes' => '99'])->assertSessionHasErrors('passes');
         $this->delete($this->at($board, "/zones/{$zone}/coats/{$long->uid}"))->assertRedirect();
         $this->assertCount(2, $this->coats($board));

@@ -110,9 +110,9 @@ final class InputTest extends FeatureCase
         for ($k = 0; $k < 120; $k++) {
             [$method, $path, $input] = match ($k % 6) {
                 0 => ['POST', '/features', ['kind' => $pick(), 'points' => mt_rand(0, 1) ? $pick() : [['x' => $pick(), 'y' => $pick(), 'z' => $pick()]]]],
-                1 => ['PATCH', "/features/{$uid}", ['points' => [['x' => $pick(), 'y' => $pick(), 'z' => $pick()]], 'name' => $pick(), 'rev' => '1']],
+                1 => ['PATCH', "/features/{$uid}", ['points' => [['x' => $pick(), 'y' => $pick(), 'z' => $pick()]], 'name' => $pick()]],
                 2 => ['POST', '/runs', ['x1' => $pick(), 'y1' => $pick(), 'x2' => $pick(), 'y2' => $pick()]],
-                3 => ['PATCH', "/runs/{$run}", ['elements' => [['kind' => 'arc', 'radius' => $pick(), 'angle' => $pick()], $pick()], 'heading' => $pick(), 'rev' => '1']],
+                3 => ['PATCH', "/runs/{$run}", ['elements' => [['kind' => 'arc', 'radius' => $pick(), 'angle' => $pick()], $pick()], 'heading' => $pick()]],
                 4 => ['GET', '/land', ['st' => $pick(), 'run' => $pick(), 'pick' => $pick(), 'at_x' => $pick(), 'at_y' => $pick(), 'tab' => $pick(), 'cx' => $pick()]],
                 default => ['POST', '/land/preview', ['drag' => 'point', 'uid' => $uid, 'index' => $pick(), 'x' => $pick(), 'y' => $pick()]],
             };

@@ -50,7 +50,7 @@ final class LandScreenTest extends FeatureCase
         $this->assertSame(5, LandFeature::query()->count(), 'the corners are held at the board top');
         $spot = LandFeature::query()->latest('id')->firstOrFail();
         $this->assertEquals(['x_mm' => 400, 'y_mm' => 300, 'z_mm' => 0], $spot->points[0]);
-        $this->send('patch', $section, "/features/{$spot->uid}", ['points' => [['x' => '400', 'y' => '300', 'z' => '107 mm']], 'name' => 'Crag', 'rev' => '1'])->assertOk()->assertSee('107');
+        $this->send('patch', $section, "/features/{$spot->uid}", ['points' => [['x' => '400', 'y' => '300', 'z' => '107 mm']], 'name' => 'Crag'])->assertOk()->assertSee('107');
         $this->send('post', $section, '/features', ['kind' => 'spot', 'points' => [['x' => '900', 'y' => '300', 'z' => '0']]]);
         $this->assertEquals(107, $spot->fresh()?->points[0]['z_mm']);
         $this->assertContains('Spot set to 107 mm', Revision::query()->pluck('sentence')->all());
@@ -79,7 +79,7 @@ final class LandScreenTest extends FeatureCase
         $this->send('post', $section, '/features', ['kind' => 'spot', 'points' => [['x' => '400', 'y' => '300', 'z' => '60']]])->assertStatus(422)->assertSee('Two spots at 400, 300');
         $this->assertSame(5, LandFeature::query()->count());
         $spot = LandFeature::query()->latest('id')->firstOrFail();
-        $this->send('patch', $section, "/features/{$spot->uid}", ['points' => [['x' => '400', 'y' => '300', 'z' => 'high']], 'rev' => '1'])->assertStatus(422)->assertSee('points/0/z');
+        $this->send('patch', $section, "/features/{$spot->uid}", ['points' => [['x' => '400', 'y' => '300', 'z' => 'high']]])->assertStatus(422)->assertSee('points/0/z');
     }
 
     public function test_a_run_is_laid_extended_graded_and_taken_up(): void
@@ -87,25 +87,25 @@ final class LandScreenTest extends FeatureCase
         $section = $this->board();
         $this->send('post', $section, '/runs', ['x1' => '0', 'y1' => '200', 'x2' => '600', 'y2' => '200'])->assertOk()->assertSee('Run 1');
         $run = Run::query()->firstOrFail();
-        $this->send('patch', $section, "/runs/{$run->uid}", ['name' => 'Main', 'x' => '0', 'y' => '200', 'heading' => '5°', 'rev' => '1',
+        $this->send('patch', $section, "/runs/{$run->uid}", ['name' => 'Main', 'x' => '0', 'y' => '200', 'heading' => '5°',
             'elements' => [['kind' => 'tangent', 'length' => '600'], ['kind' => 'arc', 'radius' => '720 mm', 'angle' => '-20']]])->assertOk()->assertSee('Main');
-        $this->send('patch', $section, "/runs/{$run->uid}", ['start_height' => '62', 'rev' => '2', 'grade_points' => [['station' => '500', 'height' => '2.2 %'], ['station' => '', 'height' => '']]])->assertOk();
+        $this->send('patch', $section, "/runs/{$run->uid}", ['start_height' => '62', 'grade_points' => [['station' => '500', 'height' => '2.2 %'], ['station' => '', 'height' => '']]])->assertOk();
         $run->refresh();
         $this->assertCount(2, $run->elements);
         $this->assertEqualsWithDelta(73.0, $run->grade_points[0]['height_mm'], 1e-9);
-        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '3', 'profile' => ['batter_cut_left' => '0.2', 'half_width_left_mm' => '30']])->assertOk();
+        $this->send('patch', $section, "/runs/{$run->uid}", ['profile' => ['batter_cut_left' => '0.2', 'half_width_left_mm' => '30']])->assertOk();
         $this->assertEquals(0.2, $run->fresh()?->profile['batter_cut_left']);
-        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '4', 'structures' => [['kind' => 'tunnel', 'from' => '20', 'to' => '53 cm'], ['kind' => 'tunnel', 'from' => '', 'to' => ' ']]])->assertOk();
+        $this->send('patch', $section, "/runs/{$run->uid}", ['structures' => [['kind' => 'tunnel', 'from' => '20', 'to' => '53 cm'], ['kind' => 'tunnel', 'from' => '', 'to' => ' ']]])->assertOk();
         $this->assertEquals([['kind' => 'tunnel', 'from_mm' => 20, 'to_mm' => 530, 'lining_mm' => 0]], $run->fresh()?->structures);
         $this->get($this->at($section, "/land?run={$run->uid}&tab=structures&st=100"))->assertOk()->assertSee('Land over the bore')->assertSee('The tunnel breaks through');
-        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '5', 'elements' => [['kind' => 'tangent', 'length' => '510']]])->assertStatus(422)->assertSee('leaves its run');
+        $this->send('patch', $section, "/runs/{$run->uid}", ['elements' => [['kind' => 'tangent', 'length' => '510']]])->assertStatus(422)->assertSee('leaves its run');
         // A row that is emptied does not shift the places of those after it.
-        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '5', 'structures' => [['kind' => 'tunnel', 'from' => '', 'to' => ''], ['kind' => 'bridge', 'from' => '-3', 'to' => '90']]])
+        $this->send('patch', $section, "/runs/{$run->uid}", ['structures' => [['kind' => 'tunnel', 'from' => '', 'to' => ''], ['kind' => 'bridge', 'from' => '-3', 'to' => '90']]])
             ->assertStatus(422)->assertSee('data-for="structures/1/from_mm', false);
-        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '5', 'grade_points' => [['station' => '', 'height' => ''], ['station' => '9000', 'height' => '70']]])
+        $this->send('patch', $section, "/runs/{$run->uid}", ['grade_points' => [['station' => '', 'height' => ''], ['station' => '9000', 'height' => '70']]])
             ->assertStatus(422)->assertSee('data-for="grade_points/1/station_mm', false);
-        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '5', 'structures' => ['x' => 'y', 'z' => ['from' => ['a'], 'to' => '9']]])->assertStatus(422);
-        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '5', 'structures' => [['kind' => '', 'from' => '', 'to' => '']]])->assertOk();
+        $this->send('patch', $section, "/runs/{$run->uid}", ['structures' => ['x' => 'y', 'z' => ['from' => ['a'], 'to' => '9']]])->assertStatus(422);
+        $this->send('patch', $section, "/runs/{$run->uid}", ['structures' => [['kind' => '', 'from' => '', 'to' => '']]])->assertOk();
         $this->assertSame([], $run->fresh()?->structures);
         $this->send('delete', $section, "/runs/{$run->uid}")->assertOk()->assertSee('no run yet');
         $this->assertSame(0, Run::query()->count());
@@ -117,7 +117,7 @@ final class LandScreenTest extends FeatureCase
         $this->send('post', $section, '/features', ['kind' => 'spot', 'points' => [['x' => '300', 'y' => '250', 'z' => '80']]])->assertOk();
         $this->send('post', $section, '/runs', ['x1' => '0', 'y1' => '100', 'x2' => '1195', 'y2' => '100']);
         $run = Run::query()->firstOrFail();
-        $this->send('patch', $section, "/runs/{$run->uid}", ['rev' => '1', 'name' => 'Main, "up"', 'elements' => [['kind' => 'tangent', 'length' => '600'], ['kind' => 'arc', 'radius' => '720', 'angle' => '-20']]])->assertOk();
+        $this->send('patch', $section, "/runs/{$run->uid}", ['name' => 'Main, "up"', 'elements' => [['kind' => 'tangent', 'length' => '600'], ['kind' => 'arc', 'radius' => '720', 'angle' => '-20']]])->assertOk();
         $take = fn (string $form): string => (string) $this->get($this->at($section, "/land/take/{$form}"))->assertOk()->assertHeader('Content-Disposition')->getContent();
 
         $grid = AsciiGrid::read($take('asc'));
@@ -155,7 +155,7 @@ final class LandScreenTest extends FeatureCase
             [['profile' => ['batter_cut_left' => '0']], 'profile/batter_cut_left'],
             [['x' => '4000'], 'x'],
         ] as [$input, $place]) {
-            $this->send('patch', $section, "/runs/{$run->uid}", $input + ['rev' => '1'])->assertStatus(422)->assertSee('data-for="'.$place, false);
+            $this->send('patch', $section, "/runs/{$run->uid}", $input)->assertStatus(422)->assertSee('data-for="'.$place, false);
         }
         $this->assertSame(1, $run->fresh()?->rev);
     }
@@ -206,7 +206,7 @@ final class LandScreenTest extends FeatureCase
     {
         $section = $this->demo()->sections()->firstOrFail();
         $spot = LandFeature::query()->where('name', 'Crag')->where('kind', 'spot')->firstOrFail();
-        $form = ['points' => [['x' => '885', 'y' => '520', 'z' => '190']], 'name' => 'Crag', 'rev' => '1'];
+        $form = ['points' => [['x' => '885', 'y' => '520', 'z' => '190']], 'name' => 'Crag', 'seen' => '0'];
         $this->send('patch', $section, "/features/{$spot->uid}", $form)->assertOk();
         $this->send('patch', $section, "/features/{$spot->uid}", ['points' => [['x' => '885', 'y' => '520', 'z' => '150']]] + $form)->assertStatus(409)->assertSee('changed elsewhere')->assertSee('190')->assertSee('150');
         $this->assertEquals(190, $spot->fresh()?->points[0]['z_mm']);
@@ -252,7 +252,7 @@ final class LandScreenTest extends FeatureCase
         $this->assertEquals([['station_mm' => 300, 'height_mm' => 16, 'curve_mm' => 200], ['station_mm' => 700, 'height_mm' => 20]], $run->refresh()->grade_points);
         $grades[0]['curve'] = '900';
         $this->from('/')->patch($there, ['grade_points' => $grades])->assertSessionHasErrors('grade_points/0/curve_mm');
-        $this->post($this->at($board, '/land/grip'), ['drag' => 'grade', 'uid' => $run->uid, 'index' => 0, 'station' => '320', 'height' => '18'])->assertOk();
+        $this->post($this->at($board, '/land/grip'), ['drag' => 'grade', 'uid' => $run->uid, 'index' => 0, 'station' => '320', 'height' => '18'])->assertRedirect();
         $this->assertEquals(200, $run->refresh()->grade_points[0]['curve_mm'], 'a drag keeps the curve');
     }
 
@@ -294,15 +294,15 @@ final class LandScreenTest extends FeatureCase
         $this->assertEquals([-1, 12, 40], [$water->points[0]['z_mm'], $water->figures['depth_mm'], $water->figures['shore_mm']], 'a millimetre below the lowest corner');
         $this->assertSame(1, $this->layoutOf($board)->features()->count(), 'water pins no corners');
         $there = $this->at($board, "/features/{$water->uid}");
-        $form = ['points' => $corners([[300, 200], [500, 200], [500, 400], [300, 400]]), 'name' => 'Pond', 'level' => '-2', 'depth_mm' => '10', 'shore_mm' => '30', 'rev' => '1'];
+        $form = ['points' => $corners([[300, 200], [500, 200], [500, 400], [300, 400]]), 'name' => 'Pond', 'level' => '-2', 'depth_mm' => '10', 'shore_mm' => '30'];
         $this->patch($there, $form)->assertSessionHasNoErrors();
         $this->assertEquals(['Pond', -2, 10, 30], [$water->refresh()->name, $water->points[3]['z_mm'], $water->figures['depth_mm'], $water->figures['shore_mm']]);
         $this->get($this->at($board, "/land?pick={$water->uid}"))->assertOk()->assertSee('Reached over')->assertSee('Holds');
-        $this->from('/')->patch($there, ['depth_mm' => '0', 'rev' => '2'] + $form)->assertSessionHasErrors('depth_mm');
-        $this->from('/')->patch($there, ['points' => $corners([[300, 200], [500, 400], [500, 200], [300, 400]]), 'rev' => '2'] + $form)->assertSessionHasErrors('points');
-        $this->from('/')->patch($there, ['points' => $corners([[300, 200], [5000, 200], [500, 400]]), 'rev' => '2'] + $form)->assertSessionHasErrors('points/1/x');
-        $this->post($this->at($board, '/land/grip'), ['drag' => 'point', 'uid' => $water->uid, 'index' => 0, 'x' => '280', 'y' => '200'])->assertOk();
-        $this->post($this->at($board, '/land/grip'), ['drag' => 'height', 'uid' => $water->uid, 'index' => 0, 'dz' => '-3'])->assertOk();
+        $this->from('/')->patch($there, ['depth_mm' => '0'] + $form)->assertSessionHasErrors('depth_mm');
+        $this->from('/')->patch($there, ['points' => $corners([[300, 200], [500, 400], [500, 200], [300, 400]])] + $form)->assertSessionHasErrors('points');
+        $this->from('/')->patch($there, ['points' => $corners([[300, 200], [5000, 200], [500, 400]])] + $form)->assertSessionHasErrors('points/1/x');
+        $this->post($this->at($board, '/land/grip'), ['drag' => 'point', 'uid' => $water->uid, 'index' => 0, 'x' => '280', 'y' => '200'])->assertRedirect();
+        $this->post($this->at($board, '/land/grip'), ['drag' => 'height', 'uid' => $water->uid, 'index' => 0, 'dz' => '-3'])->assertRedirect();
         $this->assertEquals([-5.0], array_values(array_unique(array_column($water->refresh()->points, 'z_mm'))), 'water stays level');
         $this->assertEquals(280, $water->points[0]['x_mm']);
         $this->delete($there)->assertRedirect();

@@ -50,7 +50,7 @@ final class LandWorkTest extends FeatureCase
         $project = app(LoadProject::class)->of($this->layoutOf($board));
         $this->assertEqualsWithDelta(0.0, Crossing::between(...$project->runs)[0]->over(), 0.01);
         $this->assertEqualsWithDelta([0.0, 0.0], [$project->runs[1]->grade->heightAt(0.0), $project->runs[1]->grade->heightAt(560.0)], 1e-9);
-        $this->hx($board, "/runs/{$road->uid}", ['rev' => '1', 'pick' => $road->uid, 'tab' => 'formation', 'profile' => ['half_width_left_mm' => '40', 'roadbed_mm' => '1.5']], method: 'patch')->assertSee('Surface');
+        $this->hx($board, "/runs/{$road->uid}", ['pick' => $road->uid, 'tab' => 'formation', 'profile' => ['half_width_left_mm' => '40', 'roadbed_mm' => '1.5']], method: 'patch')->assertSee('Surface');
         $this->assertEquals(1.5, $road->fresh()?->profile['roadbed_mm']);
         $this->hx($board, '/runs', ['kind' => 'canal', 'x1' => '0', 'y1' => '20', 'x2' => '600', 'y2' => '580'], 422)->assertSee('neither track nor road');
     }
@@ -60,7 +60,7 @@ final class LandWorkTest extends FeatureCase
         $board = $this->board();
         $this->hx($board, '/runs', ['x1' => '0', 'y1' => '300', 'x2' => '1200', 'y2' => '300']);
         $run = Run::query()->firstOrFail();
-        $this->hx($board, "/runs/{$run->uid}", ['rev' => '1', 'profile' => ['ditch_depth_mm' => '2', 'ditch_width_mm' => '6'], 'grade_points' => [['station' => '800', 'height' => '12']]], method: 'patch');
+        $this->hx($board, "/runs/{$run->uid}", ['profile' => ['ditch_depth_mm' => '2', 'ditch_width_mm' => '6'], 'grade_points' => [['station' => '800', 'height' => '12']]], method: 'patch');
         $this->hx($board, "/runs/{$run->uid}/beside", ['side' => 'left', 'apart' => '52'])->assertSee('Run 2');
         [$first, $second] = Run::query()->orderBy('id')->get()->all();
         $this->assertEqualsWithDelta(352.0, $second->y_mm, 1e-6);
@@ -118,7 +118,7 @@ final class LandWorkTest extends FeatureCase
         $grip(['drag' => 'drop', 'index' => 1]);
         $grip(['drag' => 'drop', 'index' => 1]);
         $this->hx($board, '/land/grip', ['uid' => $pad->uid, 'drag' => 'drop', 'index' => 0], 422)->assertSee('three corners or more');
-        $this->hx($board, '/land/grip', ['uid' => $pad->uid, 'drag' => 'point', 'index' => 0, 'x' => '500', 'y' => '300', 'rev' => '1'], 409);
+        $this->hx($board, '/land/grip', ['uid' => $pad->uid, 'drag' => 'point', 'index' => 0, 'x' => '500', 'y' => '300', 'seen' => '1'], 409);
         $this->assertCount(3, $pad->fresh()->points ?? []);
         $this->hx($board, '/land/grip', ['uid' => $pad->uid, 'drag' => 'height', 'index' => 0, 'dz' => '7']);
         $this->assertEquals([7.0], array_values(array_unique(array_column($pad->fresh()->points ?? [], 'z_mm'))), 'a pad stays level');
@@ -157,7 +157,7 @@ final class LandWorkTest extends FeatureCase
         $stream = LandFeature::query()->where('kind', 'stream')->firstOrFail();
         $last = $stream->points[count($stream->points) - 1];
         $this->assertEqualsWithDelta([500.0, 10.0], [$last['x_mm'], $last['y_mm']], 45.0, 'down the hollow and off the board');
-        $this->hx($board, "/features/{$stream->uid}", ['rev' => '1', 'name' => 'Beck', 'width_mm' => '24', 'depth_mm' => '4', 'below_mm' => '1', 'points' => array_map(fn (array $p): array => ['x' => (string) $p['x_mm'], 'y' => (string) $p['y_mm']], $stream->points)], method: 'patch')->assertSee('Beck');
+        $this->hx($board, "/features/{$stream->uid}", ['name' => 'Beck', 'width_mm' => '24', 'depth_mm' => '4', 'below_mm' => '1', 'points' => array_map(fn (array $p): array => ['x' => (string) $p['x_mm'], 'y' => (string) $p['y_mm']], $stream->points)], method: 'patch')->assertSee('Beck');
         $this->assertEquals(['width_mm' => 24, 'depth_mm' => 4, 'below_mm' => 1], $stream->fresh()?->figures);
     }
 

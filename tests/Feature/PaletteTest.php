@@ -20,12 +20,12 @@ final class PaletteTest extends FeatureCase
         $coat = app(LoadProject::class)->works($layout)->coats[0];
         $zone = array_values(array_filter(app(LoadProject::class)->works($layout)->zones, fn ($z): bool => $z->uid === $coat->zone))[0];
         $section = $layout->sections()->where('uid', $zone->section)->firstOrFail();
-        $this->patch($this->at($section, "/zones/{$zone->uid}/coats/{$coat->uid}"), ['colour' => $colour->uid, 'rev' => '1'])->assertSessionHasNoErrors();
+        $this->patch($this->at($section, "/zones/{$zone->uid}/coats/{$coat->uid}"), ['colour' => $colour->uid])->assertSessionHasNoErrors();
         $this->assertSame($colour->uid, array_values(array_filter(app(LoadProject::class)->works($layout)->coats, fn (Coat $c): bool => $c->uid === $coat->uid))[0]->colour);
         $this->from('/')->delete("/layouts/{$layout->uid}/palette/{$colour->uid}")->assertSessionHasErrors('colour');
-        $this->patch($this->at($section, "/zones/{$zone->uid}/coats/{$coat->uid}"), ['colour' => '', 'rev' => '2'])->assertSessionHasNoErrors();
+        $this->patch($this->at($section, "/zones/{$zone->uid}/coats/{$coat->uid}"), ['colour' => ''])->assertSessionHasNoErrors();
         $this->delete("/layouts/{$layout->uid}/palette/{$colour->uid}")->assertSessionHasNoErrors();
-        $this->patch($this->at($section, "/zones/{$zone->uid}/coats/{$coat->uid}"), ['colour' => $colour->uid, 'rev' => '3'])->assertSessionHasErrors('colour');
+        $this->patch($this->at($section, "/zones/{$zone->uid}/coats/{$coat->uid}"), ['colour' => $colour->uid])->assertSessionHasErrors('colour');
     }
 
     public function test_two_colours_side_by_side_and_odd_wishes(): void
@@ -38,7 +38,8 @@ final class PaletteTest extends FeatureCase
         foreach (['name' => ['mix' => [['base' => 'white', 'parts' => '1']]], 'mix' => ['name' => 'None'], 'mix/0/base' => ['name' => 'Odd', 'mix' => [['base' => 'gold', 'parts' => '1']]], 'mix/0/parts' => ['name' => 'Odd', 'mix' => [['base' => 'white', 'parts' => 'lots']]]] as $place => $input) {
             $this->post($at, $input)->assertSessionHasErrors($place);
         }
-        $this->patch("{$at}/{$colours[0]->uid}", ['name' => 'Wetter peat', 'mix' => [['base' => 'black', 'parts' => '1']], 'rev' => '9'])->assertStatus(409);
+        $this->patch("{$at}/{$colours[0]->uid}", ['name' => 'Wet peat', 'mix' => [['base' => 'black', 'parts' => '1']]])->assertSessionHasNoErrors();
+        $this->patch("{$at}/{$colours[0]->uid}", ['name' => 'Wetter peat', 'mix' => [['base' => 'black', 'parts' => '1']], 'seen' => '0'])->assertStatus(409);
         $this->get("/layouts/{$this->layoutOf($this->board())->uid}/palette")->assertOk()->assertSee('Mix a first colour');
     }
 }

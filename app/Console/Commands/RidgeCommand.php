@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Workshop\Unreadable;
 use DateTimeImmutable;
 use DateTimeZone;
 use Exception;
@@ -32,6 +33,8 @@ abstract class RidgeCommand extends Command
             return $this->fault([$refusal]);
         } catch (Refusals $refusals) {
             return $this->fault($refusals->all);
+        } catch (Unreadable $unreadable) {
+            return $this->fault($unreadable->faults->all);
         } catch (ModelNotFoundException) {
             return $this->fault([new Refusal('there is no such layout; give its uid or its name')]);
         } catch (QueryException) {
@@ -49,7 +52,7 @@ abstract class RidgeCommand extends Command
     /**
      * @return array<string, mixed>|null null when all is said already
      *
-     * @throws Refusal|Refusals|ModelNotFoundException<Model>|QueryException
+     * @throws Refusal|Refusals|Unreadable|ModelNotFoundException<Model>|QueryException
      */
     abstract protected function answer(): ?array;
 

@@ -8,16 +8,14 @@ use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Section;
 use App\Workshop\Land\Look;
-use App\Workshop\Land\OpenLand;
 use App\Workshop\Land\PlaceFeature;
-use App\Workshop\Land\ShowLand;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 final class FeatureController
 {
-    public function __construct(private readonly PlaceFeature $work, private readonly OpenLand $open, private readonly ShowLand $show)
+    public function __construct(private readonly PlaceFeature $work, private readonly LandAnswer $answer)
     {
     }
 
@@ -26,32 +24,25 @@ final class FeatureController
         $feature = $this->work->create($layout, $section, $request->input());
         $look = Look::from($request->input());
 
-        return $this->answer($request, $layout, $section, $look->picking($feature->uid, 'line'));
+        return $this->answer->to($request, $layout, $section, $look->picking($feature->uid, 'line'));
     }
 
     public function update(Request $request, Layout $layout, Section $section, string $feature): View|RedirectResponse
     {
         $this->work->change($layout, $section, $this->find($layout, $feature), $request->input());
 
-        return $this->answer($request, $layout, $section, Look::from($request->input()));
+        return $this->answer->to($request, $layout, $section, Look::from($request->input()));
     }
 
     public function destroy(Request $request, Layout $layout, Section $section, string $feature): View|RedirectResponse
     {
         $this->work->remove($layout, $this->find($layout, $feature));
 
-        return $this->answer($request, $layout, $section, Look::from($request->input())->picking(null));
+        return $this->answer->to($request, $layout, $section, Look::from($request->input())->picking(null));
     }
 
     private function find(Layout $layout, string $uid): LandFeature
     {
         return $layout->features()->where('uid', $uid)->firstOrFail();
-    }
-
-    private function answer(Request $request, Layout $layout, Section $section, Look $look): View|RedirectResponse
-    {
-        return $request->header('HX-Request') === 'true'
-            ? view('land.views', $this->show->of($this->open->page($layout, $section, $look), $layout))
-            : redirect()->route('land.show', [$layout, $section, 'pick' => $look->picked]);
     }
 }

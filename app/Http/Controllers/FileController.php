@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Layout;
 use App\Workshop\Files\LayoutFiles;
+use App\Workshop\Files\LayoutRows;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Refusals;
 use Illuminate\Http\RedirectResponse;
@@ -27,6 +28,12 @@ final class FileController
             'Content-Type' => 'application/json; charset=utf-8',
             'Content-Disposition' => "attachment; filename=\"{$name}.ridge.json\"",
         ]);
+    }
+
+    /** For a layout that cannot be read any more. */
+    public function rows(Layout $layout): Response
+    {
+        return response(LayoutRows::of($layout), 200, ['Content-Type' => 'application/json; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.(Str::slug($layout->name) ?: 'layout').'.rows.json"']);
     }
 
     public function import(Request $request): RedirectResponse

@@ -6,7 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Models\Layout;
 use App\Workshop\Revising\Ledger;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
 
 final class HistoryController
 {
@@ -16,16 +19,20 @@ final class HistoryController
 
     public function undo(Layout $layout): RedirectResponse
     {
-        $done = $this->ledger->undo($layout);
-
-        return $this->back($layout, $done === null ? 'There is nothing to undo.' : "Undone: {$done}.");
+        return $this->back($layout, $this->ledger->undo($layout)?->said() ?? 'There is nothing to undo.');
     }
 
     public function redo(Layout $layout): RedirectResponse
     {
-        $done = $this->ledger->redo($layout);
+        return $this->back($layout, $this->ledger->redo($layout)?->said() ?? 'There is nothing to redo.');
+    }
 
-        return $this->back($layout, $done === null ? 'There is nothing to redo.' : "Done again: {$done}.");
+    /** What other devices ask: how far the history goes, and what was done last. */
+    public function step(Request $request, Layout $layout): Response
+    {
+        $last = $this->ledger->newest($layout);
+
+        return $last === null || (string) $last->id === $request->query('seen') ? response('', 204) : new JsonResponse(['step' => $last->id, 'said' => $last->sentence]);
     }
 
     /** Back to where it was asked from, unless that place is gone with the step. */

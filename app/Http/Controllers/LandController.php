@@ -17,12 +17,13 @@ use App\Workshop\Land\ShowRail;
 use App\Workshop\Land\TakeLand;
 use App\Workshop\LoadProject;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 final class LandController
 {
-    public function __construct(private readonly OpenLand $open, private readonly MoveGrip $move, private readonly ShowLand $show, private readonly ShowRail $rail)
+    public function __construct(private readonly OpenLand $open, private readonly MoveGrip $move, private readonly ShowLand $show, private readonly ShowRail $rail, private readonly LandAnswer $answer)
     {
     }
 
@@ -42,11 +43,11 @@ final class LandController
         return view('land.views', $this->show->of($page, $layout));
     }
 
-    public function grip(Request $request, Layout $layout, Section $section): View
+    public function grip(Request $request, Layout $layout, Section $section): View|RedirectResponse
     {
         $this->move->save($layout, $section, $request->input());
 
-        return view('land.views', $this->show->of($this->open->page($layout, $section, Look::from($request->input())), $layout));
+        return $this->answer->to($request, $layout, $section);
     }
 
     public function at(Request $request, Layout $layout, Section $section, MeasureLand $measure): Response

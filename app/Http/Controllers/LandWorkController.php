@@ -11,8 +11,6 @@ use App\Workshop\Land\CompareLand;
 use App\Workshop\Land\FixEdge;
 use App\Workshop\Land\LayRun;
 use App\Workshop\Land\Look;
-use App\Workshop\Land\OpenLand;
-use App\Workshop\Land\ShowLand;
 use App\Workshop\Land\TurnLand;
 use IdleRidge\Core\Measure\Refusal;
 use Illuminate\Contracts\View\View;
@@ -24,7 +22,7 @@ use Illuminate\Http\UploadedFile;
 /** What is done to a section's land beside laying runs and placing features. */
 final class LandWorkController
 {
-    public function __construct(private readonly OpenLand $open, private readonly ShowLand $show)
+    public function __construct(private readonly LandAnswer $answer)
     {
     }
 
@@ -32,21 +30,21 @@ final class LandWorkController
     {
         $work->on($layout, $section, self::word($request, 'edge'), self::word($request, 'how'));
 
-        return $this->answer($request, $layout, $section);
+        return $this->answer->to($request, $layout, $section);
     }
 
     public function wall(Request $request, Layout $layout, Section $section, string $run, LayRun $work): View|RedirectResponse
     {
         $work->wall($layout, $layout->runs()->where('uid', $run)->firstOrFail(), $request->input());
 
-        return $this->answer($request, $layout, $section);
+        return $this->answer->to($request, $layout, $section);
     }
 
     public function beside(Request $request, Layout $layout, Section $section, string $run, LayRun $work): View|RedirectResponse
     {
         $new = $work->beside($layout, $layout->runs()->where('uid', $run)->firstOrFail(), $request->input());
 
-        return $this->answer($request, $layout, $section, Look::from($request->input())->picking($new->uid, 'line')->followingRun($new->uid));
+        return $this->answer->to($request, $layout, $section, Look::from($request->input())->picking($new->uid, 'line')->followingRun($new->uid));
     }
 
     public function compare(Request $request, Layout $layout, Section $section, CompareLand $work): View
@@ -83,14 +81,5 @@ final class LandWorkController
         $value = $request->input($key);
 
         return is_string($value) ? $value : '';
-    }
-
-    private function answer(Request $request, Layout $layout, Section $section, ?Look $look = null): View|RedirectResponse
-    {
-        $look ??= Look::from($request->input());
-
-        return $request->header('HX-Request') === 'true'
-            ? view('land.views', $this->show->of($this->open->page($layout, $section, $look), $layout))
-            : redirect()->route('land.show', [$layout, $section, 'pick' => $look->picked]);
     }
 }

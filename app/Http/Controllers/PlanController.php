@@ -12,6 +12,7 @@ use App\Workshop\Plan\KeepSessions;
 use App\Workshop\Plan\LayMove;
 use App\Workshop\Plan\ShowDrying;
 use App\Workshop\Plan\ShowTonight;
+use IdleRidge\Core\Measure\Refusal;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -111,6 +112,6 @@ final class PlanController
 
     private function application(Layout $layout, string $uid): Application
     {
-        return $layout->applications()->where('uid', $uid)->firstOrFail();
+        return $layout->applications()->where('uid', $uid)->first() ?? throw new Refusal('That is no longer being laid: somebody stopped it or took it back. This is how it stands.', 'move');
     }
 }

@@ -9,15 +9,13 @@ use App\Models\Run;
 use App\Models\Section;
 use App\Workshop\Land\LayRun;
 use App\Workshop\Land\Look;
-use App\Workshop\Land\OpenLand;
-use App\Workshop\Land\ShowLand;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 final class RunController
 {
-    public function __construct(private readonly LayRun $work, private readonly OpenLand $open, private readonly ShowLand $show)
+    public function __construct(private readonly LayRun $work, private readonly LandAnswer $answer)
     {
     }
 
@@ -26,32 +24,25 @@ final class RunController
         $run = $this->work->create($layout, $section, $request->input());
         $look = Look::from($request->input());
 
-        return $this->answer($request, $layout, $section, $look->picking($run->uid, 'line')->followingRun($run->uid));
+        return $this->answer->to($request, $layout, $section, $look->picking($run->uid, 'line')->followingRun($run->uid));
     }
 
     public function update(Request $request, Layout $layout, Section $section, string $run): View|RedirectResponse
     {
         $this->work->change($layout, $section, $this->find($layout, $run), $request->input());
 
-        return $this->answer($request, $layout, $section, Look::from($request->input()));
+        return $this->answer->to($request, $layout, $section, Look::from($request->input()));
     }
 
     public function destroy(Request $request, Layout $layout, Section $section, string $run): View|RedirectResponse
     {
         $this->work->remove($layout, $this->find($layout, $run));
 
-        return $this->answer($request, $layout, $section, Look::from($request->input())->picking(null));
+        return $this->answer->to($request, $layout, $section, Look::from($request->input())->picking(null));
     }
 
     private function find(Layout $layout, string $uid): Run
     {
         return $layout->runs()->where('uid', $uid)->firstOrFail();
-    }
-
-    private function answer(Request $request, Layout $layout, Section $section, Look $look): View|RedirectResponse
-    {
-        return $request->header('HX-Request') === 'true'
-            ? view('land.views', $this->show->of($this->open->page($layout, $section, $look), $layout))
-            : redirect()->route('land.show', [$layout, $section, 'pick' => $look->picked]);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Workshop\Air;
 use App\Devices\RoomLogger;
 use App\Models\Layout;
 use App\Workshop\LoadProject;
+use App\Workshop\Unreadable;
 use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Cure\AirLog;
@@ -48,7 +49,14 @@ final readonly class ReadRooms
     {
         $faults = [];
         foreach (Layout::query()->whereNull('removed_at')->get() as $layout) {
-            foreach ($this->load->works($layout)->rooms as $room) {
+            try {
+                $rooms = $this->load->works($layout)->rooms;
+            } catch (Unreadable $unreadable) {
+                $faults[] = $unreadable->getMessage();
+
+                continue;
+            }
+            foreach ($rooms as $room) {
                 try {
                     $room->logger === '' ? 0 : $this->listen($layout, $room);
                 } catch (Refusal $refusal) {

@@ -11,7 +11,6 @@ use App\Workshop\KeptRows;
 use App\Workshop\LoadProject;
 use App\Workshop\Revising\Changes;
 use App\Workshop\Revising\Ledger;
-use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Typed;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Laid;
@@ -49,7 +48,6 @@ final readonly class KeepCoat
             foreach ($coats as $coat) {
                 $row = $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat($coat));
             }
-            $this->rows->whole($layout);
 
             return $row;
         });
@@ -68,10 +66,8 @@ final readonly class KeepCoat
         $colour = $typed->has('colour') ? ($typed->text('colour') ?: null) : $old->colour;
         $coat = $typed->made(fn (): Coat => Coat::of($old->uid, $old->zone, $old->recipe, $mm, $share / 100.0, (int) $passes, $typed->text('name', $old->name), $old->extra, $minutes, $colour, $blend));
         $values = WorksFile::fromCoat($coat);
-        StaleRecord::unlessFresh($row, isset($input['rev']) ? (int) $input['rev'] : null, "“{$old->title()}”", ['data' => CoatRow::text($values)]);
-        $this->ledger->record($layout, "{$coat->title()} changed", function (Changes $changes) use ($layout, $row, $values): void {
+        $this->ledger->record($layout, "{$coat->title()} changed", function (Changes $changes) use ($row, $values): void {
             $changes->save($row->keep($values));
-            $this->rows->whole($layout);
         });
     }
 

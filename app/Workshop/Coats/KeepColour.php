@@ -10,7 +10,6 @@ use App\Workshop\KeptRows;
 use App\Workshop\LoadProject;
 use App\Workshop\Revising\Changes;
 use App\Workshop\Revising\Ledger;
-use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Typed;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Colour;
@@ -45,9 +44,6 @@ final readonly class KeepColour
         $uid = $row === null ? $this->rows->uid() : $row->uid;
         $colour = $typed->made(fn (): Colour => Colour::of($uid, $typed->text('name'), $mix, $typed->text('season')));
         $values = WorksFile::fromColour($colour);
-        if ($row !== null) {
-            StaleRecord::unlessFresh($row, isset($input['rev']) ? (int) $input['rev'] : null, "“{$colour->name}”", ['data' => ColourRow::text($values)]);
-        }
         $this->ledger->record($layout, "{$colour->name} mixed", function (Changes $changes) use ($layout, $row, $values): void {
             $row === null ? $this->rows->add($changes, $layout, ColourRow::class, $values) : $changes->save($row->keep($values));
         });

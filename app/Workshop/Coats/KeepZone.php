@@ -12,7 +12,6 @@ use App\Workshop\KeptRows;
 use App\Workshop\LoadProject;
 use App\Workshop\Revising\Changes;
 use App\Workshop\Revising\Ledger;
-use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Typed;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Laid;
@@ -45,7 +44,6 @@ final readonly class KeepZone
         return $this->ledger->record($layout, "{$zone->name} added", function (Changes $changes) use ($layout, $zone, $buildUp): ZoneRow {
             $new = $this->rows->add($changes, $layout, ZoneRow::class, WorksFile::fromZone($zone));
             $this->buildUp($changes, $layout, $zone->uid, $buildUp);
-            $this->rows->whole($layout);
 
             return $new;
         });
@@ -66,11 +64,9 @@ final readonly class KeepZone
         $typed = new Typed($input, Units::from($layout->units));
         $zone = $this->read($typed, $project->section($old->section), $old, $typed->text('name'));
         $values = WorksFile::fromZone($zone);
-        StaleRecord::unlessFresh($row, isset($input['rev']) ? (int) $input['rev'] : null, "“{$old->name}”", ['data' => ZoneRow::text($values)]);
         $this->ledger->record($layout, "{$zone->name} changed", function (Changes $changes) use ($layout, $row, $values, $typed): void {
             $changes->save($row->keep($values));
             $this->buildUp($changes, $layout, $row->uid, $typed->text('build_up'));
-            $this->rows->whole($layout);
         });
     }
 
@@ -88,7 +84,6 @@ final readonly class KeepZone
                 $changes->delete($coat);
             }
             $changes->delete($row);
-            $this->rows->whole($layout);
         });
     }
 

@@ -68,7 +68,6 @@ final readonly class ShowCoats
             'findings' => array_values(array_filter(Rulebook::checkWork($plan), fn (Finding $f): bool => $zone !== null && $f->place->zone === $zone->uid)),
             'bare' => $this->bare($page), 'colours' => $project->works->colours, 'over' => $this->over($page),
             'library' => $this->library->with(OwnRecipe::recipes($project->works->recipes)), 'runs' => $project->runsNear($section), 'zone' => $zone, 'corners' => $zone === null ? '' : KeepZone::corners($zone, $section), 'crowns' => $zone === null ? '' : KeepZone::crownsOf($zone, $section),
-            'revs' => $layout->zones()->pluck('rev', 'uid')->all() + $layout->coats()->pluck('rev', 'uid')->all(),
         ];
     }
 

@@ -46,7 +46,7 @@ final readonly class ShowPalette
 
         return [
             'layout' => $layout, 'first' => $layout->sections()->first(), 'rows' => $rows, 'bases' => array_map(fn (Pigment $p): string => $p->toHex(), $bases),
-            'picked' => $rows[$query['colour'] ?? '']['colour'] ?? null, 'one' => $one, 'other' => $other, 'revs' => $layout->colours()->pluck('rev', 'uid')->all(), 'region' => $project->layout->region, 'season' => $project->layout->season,
+            'picked' => $rows[$query['colour'] ?? '']['colour'] ?? null, 'one' => $one, 'other' => $other, 'region' => $project->layout->region, 'season' => $project->layout->season,
             'apart' => $apart === null ? null : new Figure($apart, '', 'distance of both in CIELAB, dry (ΔE 1976)', decimals: 1),
             'seen' => match (true) {
                 $apart === null => '',

@@ -12,6 +12,7 @@ use App\Workshop\KeptRows;
 use App\Workshop\LoadProject;
 use App\Workshop\Revising\Changes;
 use App\Workshop\Revising\Ledger;
+use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Typed;
 use IdleRidge\Core\Interchange\StockFile;
 use IdleRidge\Core\Measure\Refusal;
@@ -30,7 +31,7 @@ final readonly class KeepStore
     {
     }
 
-    /** @param  array<string, mixed>  $input lots[uid] → how many there are; new[sheet_mm, sheet_width_mm, sheet_depth_mm, count, kind] */
+    /** @param  array<string, mixed>  $input lots[uid] → how many there are, shown[uid] → how many the page said; new[sheet_mm, sheet_width_mm, sheet_depth_mm, count, kind] */
     public function counted(Layout $layout, array $input): void
     {
         $store = $this->load->works($layout)->store;
@@ -38,7 +39,9 @@ final readonly class KeepStore
         $by = [];
         foreach ($store->lots as $lot) {
             $text = $typed->text("lots.{$lot->uid}");
-            if ($text !== '') {
+            // What was left as it was shown is not counted anew.
+            if ($text !== '' && $text !== $typed->text("shown.{$lot->uid}")) {
+                $this->unlessMoved($lot, $store->count($lot->uid), $typed->text("shown.{$lot->uid}"), $text);
                 $by[$lot->uid] = $this->count($typed, "lots.{$lot->uid}") - $store->count($lot->uid);
             }
         }
@@ -57,13 +60,14 @@ final readonly class KeepStore
             if ($made !== [] && $made[1] > 0) {
                 $this->move($changes, $layout, $this->like($changes, $layout, $store, $made[0]), $made[1], 'counted', null);
             }
-            $this->rows->whole($layout);
         });
     }
 
     /** The sheets that the pieces of a section are laid on are cut up: taken from store, or bought and taken; offcuts go into store. */
     public function cut(Layout $layout, SectionRow $row): string
     {
+        $sentence = "Sheets for {$row->name} cut";
+        $this->ledger->unlessDone($layout, $sentence);
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
         $laid = $this->sheets->of($this->desk->page($project, $section));
@@ -72,7 +76,7 @@ final readonly class KeepStore
         }
         $cuts = $project->cuts();
 
-        return $this->ledger->record($layout, "Sheets for {$section->name} cut", function (Changes $changes) use ($layout, $section, $laid, $cuts): string {
+        return $this->ledger->record($layout, $sentence, function (Changes $changes) use ($layout, $section, $laid, $cuts): string {
             $store = $this->load->works($layout)->store;
             foreach ($laid->nested as $thickness => $nested) {
                 $kinds = $cuts->ofThickness((float) $thickness);
@@ -90,11 +94,18 @@ final readonly class KeepStore
                 $lot = $this->like($changes, $layout, $this->load->works($layout)->store, $this->lot('offcut', [$strip['thickness'], floor($strip['width']), floor($strip['height'])], 'cuts'));
                 $this->move($changes, $layout, $lot, 1, 'left over', $section->uid);
             }
-            $this->rows->whole($layout);
             $count = count($laid->offcuts());
 
             return $laid->count().($laid->count() === 1 ? ' sheet' : ' sheets').' taken'.($count === 0 ? '.' : ($count === 1 ? ', an offcut put into store.' : ", {$count} offcuts put into store."));
         });
+    }
+
+    /** @throws StaleRecord when some were taken or put there since it was shown */
+    private function unlessMoved(SheetLot $lot, int $now, string $shown, string $typed): void
+    {
+        if ($shown !== '' && (int) $shown !== $now) {
+            throw new StaleRecord('What lies in store', ['how many' => (string) $now], ['how many' => $typed]);
+        }
     }
 
     private function count(Typed $typed, string $field): int

@@ -86,7 +86,6 @@ final readonly class PlanCuts
             foreach ($old as $gone) {
                 $changes->delete($layout->coats()->where('uid', $gone->uid)->firstOrFail());
             }
-            $this->rows->whole($layout);
 
             return $goes === 1 ? 'On the schedule, in one go.' : "On the schedule, in {$goes} goes.";
         });

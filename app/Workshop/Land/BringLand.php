@@ -75,12 +75,15 @@ final readonly class BringLand
             if ($run->within($section->width, $section->depth) === null) {
                 throw new Refusal(sprintf('“%s” lies nowhere over the board, which is %s × %s mm; places count from its lower left corner.', $run->name, Length::decimal($section->width, 1), Length::decimal($section->depth, 1)));
             }
-            $fitted[] = [$this->named($run, $layout, array_column($fitted, 0)), $fit];
+            $fitted[] = [$run, $fit];
         }
-        $this->ledger->record($layout, count($fitted) === 1 ? "{$fitted[0][0]->name} brought in" : count($fitted).' runs brought in', function (Changes $changes) use ($layout, $section, $fitted): void {
-            foreach ($fitted as [$run]) {
-                $changes->save(LayRun::row($layout, $run->placed($section->placement)));
+        $fitted = $this->ledger->record($layout, count($fitted) === 1 ? "{$fitted[0][0]->name} brought in" : count($fitted).' runs brought in', function (Changes $changes) use ($layout, $section, $fitted): array {
+            foreach ($fitted as $k => [$run]) {
+                $fitted[$k][0] = $this->named($run, $layout);
+                $changes->save(LayRun::row($layout, $fitted[$k][0]->placed($section->placement)));
             }
+
+            return $fitted;
         });
 
         return implode(' ', array_map(fn (array $pair): string => $this->said($pair[0], $pair[1]), $fitted));
@@ -91,10 +94,9 @@ final readonly class BringLand
         return sprintf('“%s” laid with %d %s; its furthest point lies %s mm off, the mean is %s mm.', $run->name, count($fit->pieces), count($fit->pieces) === 1 ? 'piece' : 'pieces', Length::decimal($fit->worst, 2), Length::decimal($fit->mean, 2));
     }
 
-    /** @param  list<Run>  $others */
-    private function named(Run $run, Layout $layout, array $others): Run
+    private function named(Run $run, Layout $layout): Run
     {
-        $taken = array_map(mb_strtolower(...), [...$layout->runs()->pluck('name')->all(), ...array_map(fn (Run $r): string => $r->name, $others)]);
+        $taken = array_map(mb_strtolower(...), $layout->runs()->pluck('name')->all());
         $name = mb_substr(trim($run->name) === '' ? 'Track' : trim($run->name), 0, 70);
         for ($free = $name, $k = 2; in_array(mb_strtolower($free), $taken, true); $k++) {
             $free = "{$name} {$k}";
@@ -121,7 +123,6 @@ final readonly class BringLand
                 $p = $section->placement->toLayout(new Point(min($section->width, max(0.0, $spot->x)), min($section->depth, max(0.0, $spot->y))));
                 $changes->save(PlaceFeature::row($layout, LandFeature::of($this->uids->next(), 'spot', [new Spot($p->x, $p->y, $spot->z)])));
             }
-            $this->load->of($layout);
         });
 
         return sprintf('The land now follows the grid through %d spot heights, with a mean of %s mm and %s mm at worst; the heights that stood on the board were taken out, Undo brings them back.', count($fit->spots), Length::decimal($fit->mean, 2), Length::decimal($fit->worst, 1));

@@ -21,7 +21,6 @@ final readonly class LandPage
      * @param list<Run> $runs in section coordinates, as far as they come near the board
      * @param array<string, array{float, float}> $spans run uid → stations over the board
      * @param list<LandFeature> $features in section coordinates
-     * @param array<string, int> $revs record uid → rev
      * @param list<LandClass> $classes of the tint, none for heights
      * @param list<Turnout> $turnouts
      */
@@ -33,7 +32,6 @@ final readonly class LandPage
         public array $runs,
         public array $spans,
         public array $features,
-        public array $revs,
         public Cut $cut,
         public ?string $picked,
         public string $tab,

@@ -10,7 +10,6 @@ use App\Models\Section as SectionRow;
 use App\Workshop\LoadProject;
 use App\Workshop\Revising\Changes;
 use App\Workshop\Revising\Ledger;
-use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Time\Uids;
 use App\Workshop\Typed;
 use IdleRidge\Core\Geometry\Point;
@@ -183,14 +182,14 @@ final readonly class LayRun
     {
         $made = $this->read($layout, $row, $standing, $input);
         $columns = self::columns($made);
-        StaleRecord::unlessFresh($standing, isset($input['rev']) ? (int) $input['rev'] : null, "“{$standing->name}”", $columns);
         $standing->fill($columns);
         $this->save($layout, $standing, "{$made->name} changed");
     }
 
-    public function save(Layout $layout, RunRow $run, string $sentence): void
+    /** @param  bool  $adds whether the change was reckoned from what stands, not from what was seen */
+    public function save(Layout $layout, RunRow $run, string $sentence, bool $adds = false): void
     {
-        $this->ledger->record($layout, $sentence, fn (Changes $changes) => $changes->save($run));
+        $this->ledger->record($layout, $sentence, fn (Changes $changes) => $adds ? $changes->add($run) : $changes->save($run));
     }
 
     public function remove(Layout $layout, RunRow $run): void

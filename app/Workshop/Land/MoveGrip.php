@@ -9,7 +9,7 @@ use App\Models\Layout;
 use App\Models\Run;
 use App\Models\Section;
 use App\Workshop\LoadProject;
-use App\Workshop\Revising\StaleRecord;
+use App\Workshop\Revising\Freshness;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Snap;
 use IdleRidge\Core\Measure\Refusal;
@@ -23,7 +23,10 @@ use IdleRidge\Core\Track\Run as CoreRun;
  */
 final readonly class MoveGrip
 {
-    public function __construct(private PlaceFeature $place, private LayRun $lay, private LoadProject $load)
+    /** Where a grip is said to be, other than by how much it goes. */
+    private const PLACES = ['x', 'y', 'station', 'height'];
+
+    public function __construct(private PlaceFeature $place, private LayRun $lay, private LoadProject $load, private Freshness $freshness)
     {
     }
 
@@ -46,16 +49,29 @@ final readonly class MoveGrip
         throw new Refusal('There is no such grip.', 'drag');
     }
 
-    /** @param  array<string, mixed>  $grip */
+    /**
+     * A place that was dragged to is where it was seen to go; a step by a key adds to what stands, whoever set that.
+     *
+     * @param array<string, mixed> $grip
+     */
     public function save(Layout $layout, Section $section, array $grip): void
     {
         $row = $this->apply($layout, $section, $grip);
-        StaleRecord::unlessFresh($row, isset($grip['rev']) ? (int) $grip['rev'] : null, 'This', []);
+        $adds = array_intersect_key($grip, array_flip(self::PLACES)) === [] && $this->isOrdered($row);
         if ($row instanceof LandFeature) {
-            $this->place->save($layout, $row, PlaceFeature::sentence(LoadProject::feature($row)));
+            $this->place->save($layout, $row, PlaceFeature::sentence(LoadProject::feature($row)), $adds);
         } else {
-            $this->lay->save($layout, $row, in_array($grip['drag'], ['start', 'end'], true) ? "{$row->name} moved" : "Grade of {$row->name} changed");
+            $this->lay->save($layout, $row, in_array($grip['drag'], ['start', 'end'], true) ? "{$row->name} moved" : "Grade of {$row->name} changed", $adds);
         }
+    }
+
+    /** Whether its points are as many as were seen, so that their numbers mean the same ones. */
+    private function isOrdered(Run|LandFeature $row): bool
+    {
+        $seen = $this->freshness->asSeen($row);
+        $list = $row instanceof Run ? 'grade_points' : 'points';
+
+        return $seen === null || count((array) json_decode((string) ($seen[$list] ?? '[]'), true)) === count((array) json_decode((string) $row->getRawOriginal($list), true));
     }
 
     /** @param  array<string, mixed>  $grip */

@@ -26,7 +26,7 @@ final readonly class OpenLand
     /** @param  Record|null  $changed a row not saved: makes the page a preview on coarser cells */
     public function page(Layout $layout, SectionRow $row, Look $look, ?Record $changed = null): LandPage
     {
-        $project = $this->load->of($layout, $changed);
+        $project = $changed === null ? $this->load->of($layout) : $this->load->with($layout, $changed);
         $section = $project->section($row->uid);
         $cell = $changed === null ? LandDesk::CELL : LandDesk::PREVIEW_CELL;
         $sheet = $this->desk->sheet($project, $section, $cell);
@@ -41,7 +41,7 @@ final readonly class OpenLand
         $features = $this->features($project, $section);
 
         return new LandPage(
-            $project, $section, $sheet, $model, $model->grading->runs, $spans, $features, $this->revs($layout),
+            $project, $section, $sheet, $model, $model->grading->runs, $spans, $features,
             $this->cut($look, $model->grading->runs, $spans, $section), $look->picked, $look->tab, $changed !== null,
             $look->tint, $changed === null ? $this->desk->classes($project, $section, $look->tint) : [],
             $sheet->turnouts, $changed === null && $look->tint === 'sight' ? $this->desk->sight($project, $section) : null,
@@ -93,11 +93,5 @@ final readonly class OpenLand
         }
 
         return $out;
-    }
-
-    /** @return array<string, int> */
-    private function revs(Layout $layout): array
-    {
-        return $layout->runs()->pluck('rev', 'uid')->all() + $layout->features()->pluck('rev', 'uid')->all();
     }
 }

@@ -10,7 +10,6 @@ use App\Models\Section as SectionRow;
 use App\Workshop\LoadProject;
 use App\Workshop\Revising\Changes;
 use App\Workshop\Revising\Ledger;
-use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Time\Uids;
 use App\Workshop\Typed;
 use IdleRidge\Core\Geometry\HeightGrid;
@@ -80,7 +79,6 @@ final readonly class PlaceFeature
             }
             $new = self::row($layout, $feature);
             $changes->save($new);
-            $this->whole($layout);
 
             return $new;
         });
@@ -169,18 +167,14 @@ final readonly class PlaceFeature
             $points = self::level($points, $typed->length('level', $old->points[0]->z, $old->points[0]->z));
         }
         $made = $typed->made(fn (): LandFeature => LandFeature::of($feature->uid, $feature->kind, $points, $typed->text('name'), $old->extra, $figures));
-        $rev = $typed->has('rev') ? (int) $typed->text('rev') : null;
-        StaleRecord::unlessFresh($feature, $rev, 'This '.$feature->kind, self::columns($made));
         $feature->fill(self::columns($made));
         $this->save($layout, $feature, self::sentence($made));
     }
 
-    public function save(Layout $layout, FeatureRow $feature, string $sentence): void
+    /** @param  bool  $adds whether the change was reckoned from what stands, not from what was seen */
+    public function save(Layout $layout, FeatureRow $feature, string $sentence, bool $adds = false): void
     {
-        $this->ledger->record($layout, $sentence, function (Changes $changes) use ($layout, $feature): void {
-            $changes->save($feature);
-            $this->whole($layout);
-        });
+        $this->ledger->record($layout, $sentence, fn (Changes $changes) => $adds ? $changes->add($feature) : $changes->save($feature));
     }
 
     public function remove(Layout $layout, FeatureRow $feature): void
@@ -214,12 +208,6 @@ final readonly class PlaceFeature
     public static function rows(LandFeature $feature): array
     {
         return array_map(fn (Spot $p): array => ['x_mm' => $p->x, 'y_mm' => $p->y, 'z_mm' => $p->z], $feature->points);
-    }
-
-    /** The change as part of the whole: two spots in one place are refused here, and the transaction undone. */
-    private function whole(Layout $layout): void
-    {
-        $this->load->of($layout);
     }
 
     private function onBoard(Typed $typed, SectionRow $row, float $x, float $y, float $z, int|string $k): Spot

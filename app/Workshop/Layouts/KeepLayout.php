@@ -9,7 +9,6 @@ use App\Models\Room;
 use App\Workshop\LoadProject;
 use App\Workshop\Revising\Changes;
 use App\Workshop\Revising\Ledger;
-use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Time\Uids;
 use App\Workshop\Typed;
 use IdleRidge\Core\Cure\Room as CoreRoom;
@@ -19,6 +18,7 @@ use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Track\Vehicle;
+use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
 /** Begins, changes, puts away and brings back layouts. */
@@ -33,9 +33,11 @@ final readonly class KeepLayout
     {
         $sheet = $this->read($input, null);
         $layout = new Layout(['uid' => $sheet->uid, 'rev' => 1, 'extra' => '{}', 'file_extra' => '{}'] + self::columns($sheet));
-        $layout->save();
-        // Something has to say how fast things dry; the builder mends it on the sheet.
-        (new Room(['uid' => $this->uids->next(), 'layout_id' => $layout->id, 'rev' => 1, 'position' => 1]))->keep(WorksFile::fromRoom(CoreRoom::standard()))->save();
+        DB::transaction(function () use ($layout): void {
+            $layout->save();
+            // Something has to say how fast things dry; the builder mends it on the sheet.
+            (new Room(['uid' => $this->uids->next(), 'layout_id' => $layout->id, 'rev' => 1, 'position' => 1]))->keep(WorksFile::fromRoom(CoreRoom::standard()))->save();
+        });
 
         return $layout;
     }
@@ -44,7 +46,6 @@ final readonly class KeepLayout
     public function change(Layout $layout, array $input): void
     {
         $sheet = $this->read($input, $layout);
-        StaleRecord::unlessFresh($layout, isset($input['rev']) ? (int) $input['rev'] : null, 'The layout sheet', self::columns($sheet));
         $layout->fill(self::columns($sheet));
         $this->ledger->record($layout, 'Layout sheet changed', fn (Changes $changes) => $changes->save($layout));
     }

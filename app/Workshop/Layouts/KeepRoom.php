@@ -10,7 +10,6 @@ use App\Models\Room as RoomRow;
 use App\Workshop\KeptRows;
 use App\Workshop\Revising\Changes;
 use App\Workshop\Revising\Ledger;
-use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Typed;
 use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\Room;
@@ -40,7 +39,6 @@ final readonly class KeepRoom
         // What is set holds from now on, unless the past is corrected in so many words.
         $room = empty($input['always']) ? $this->read($input, $old)->after($old, intdiv($this->clock->now()->getTimestamp(), 60)) : $this->read($input, $old);
         $values = WorksFile::fromRoom($room);
-        StaleRecord::unlessFresh($row, isset($input['rev']) ? (int) $input['rev'] : null, "“{$room->name}”", ['data' => RoomRow::text($values)]);
         $this->ledger->record($layout, empty($input['always']) ? "{$room->name} changed" : "{$room->name} corrected, the past too", fn (Changes $changes) => $changes->save($row->keep($values)));
     }
 

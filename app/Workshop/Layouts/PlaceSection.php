@@ -11,7 +11,6 @@ use App\Models\Section as SectionRow;
 use App\Workshop\LoadProject;
 use App\Workshop\Revising\Changes;
 use App\Workshop\Revising\Ledger;
-use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Time\Uids;
 use App\Workshop\Typed;
 use IdleRidge\Core\Coats\Coat;
@@ -27,6 +26,8 @@ use Psr\Clock\ClockInterface;
 /** Adds, changes and removes sections. When a board is moved, the land that lies on it goes with it. */
 final readonly class PlaceSection
 {
+    private const FIELDS = ['name', 'depth_mm', 'x_mm', 'y_mm', 'angle_deg', 'base_mm', 'room'];
+
     public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load, private ClockInterface $clock)
     {
     }
@@ -41,13 +42,12 @@ final readonly class PlaceSection
         }
         $section = $this->read($typed, Section::of($this->uids->next(), 'New', 1200.0, 600.0, $right));
 
-        return $this->ledger->record($layout, "{$section->name} added", function (Changes $changes) use ($layout, $section): SectionRow {
+        return $this->besideItsField(fn (): SectionRow => $this->ledger->record($layout, "{$section->name} added", function (Changes $changes) use ($layout, $section): SectionRow {
             $row = new SectionRow(['uid' => $section->uid, 'layout_id' => $layout->id, 'rev' => 1, 'extra' => '{}', 'position' => (int) $layout->sections()->max('position') + 1] + self::columns($section));
             $changes->save($row);
-            $this->whole($layout);
 
             return $row;
-        });
+        }));
     }
 
     /** @param  array<string, mixed>  $input as above, rev, and `leave_land` to keep the land where it is */
@@ -55,15 +55,13 @@ final readonly class PlaceSection
     {
         $old = LoadProject::section($row);
         $section = $this->carried($layout, $old, $this->read(new Typed($input, Units::from($layout->units)), $old));
-        StaleRecord::unlessFresh($row, isset($input['rev']) ? (int) $input['rev'] : null, "“{$row->name}”", self::columns($section));
-        $this->ledger->record($layout, "{$section->name} changed", function (Changes $changes) use ($layout, $row, $old, $section, $input): void {
+        $this->besideItsField(fn () => $this->ledger->record($layout, "{$section->name} changed", function (Changes $changes) use ($layout, $row, $old, $section, $input): void {
             $row->fill(self::columns($section));
             $changes->save($row);
             if ($old->placement != $section->placement && empty($input['leave_land'])) {
                 $this->carryLand($layout, $changes, $old, $section);
             }
-            $this->whole($layout);
-        });
+        }));
     }
 
     /** What dries on a board that is carried into another room has dried in the old one until now. */
@@ -101,14 +99,20 @@ final readonly class PlaceSection
         ];
     }
 
-    /** The change as part of the whole: a name that stands already is said beside the field it was typed in. */
-    private function whole(Layout $layout): void
+    /**
+     * What the board would do to a zone is said beside its size.
+     *
+     * @template T
+     *
+     * @param callable(): T $record
+     * @return T
+     */
+    private function besideItsField(callable $record): mixed
     {
         try {
-            $this->load->of($layout);
+            return $record();
         } catch (Refusals $faults) {
-            // What the board would do to a zone is said beside its size.
-            throw new Refusals(array_map(fn (Refusal $r): Refusal => new Refusal($r->getMessage(), str_starts_with($r->place, '/sections') ? basename($r->place) : 'width_mm'), $faults->all));
+            throw new Refusals(array_map(fn (Refusal $r): Refusal => new Refusal($r->getMessage(), in_array($r->place, self::FIELDS, true) ? $r->place : 'width_mm'), $faults->all));
         }
     }
 

@@ -11,6 +11,7 @@ use App\Models\Revision;
 use App\Workshop\Land\LandDesk;
 use App\Workshop\LoadProject;
 use App\Workshop\Revising\Ledger;
+use App\Workshop\Unreadable;
 use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Cure\Room;
@@ -29,11 +30,23 @@ final readonly class ShowLayouts
     {
         $cards = [];
         foreach (Layout::query()->whereNull('removed_at')->orderBy('id')->get() as $layout) {
-            $project = $this->load->of($layout);
-            $cards[] = ['layout' => $layout, 'project' => $project, 'boards' => $this->boards($project, 190.0)];
+            try {
+                $project = $this->load->of($layout);
+                $cards[] = ['layout' => $layout, 'project' => $project, 'boards' => $this->boards($project, 190.0), 'broken' => null];
+            } catch (Unreadable $unreadable) {
+                $cards[] = ['layout' => $layout, 'project' => null, 'boards' => null, 'broken' => $this->broken($unreadable)];
+            }
         }
 
         return ['cards' => $cards, 'zones' => DateTimeZone::listIdentifiers()];
+    }
+
+    /** @return array<string, mixed> for the view layouts.broken */
+    public function broken(Unreadable $unreadable): array
+    {
+        $layout = $unreadable->layout;
+
+        return ['layout' => $layout, 'faults' => $unreadable->faults->all, 'undo' => $this->ledger->next($layout)['undo'], 'seen' => $this->ledger->newest($layout)?->id];
     }
 
     /** @return array<string, mixed> for the view layouts.settings */
@@ -51,7 +64,6 @@ final readonly class ShowLayouts
             'boards' => $this->boards($project, 170.0), 'history' => $history, 'next' => $this->ledger->next($layout),
             'zones' => DateTimeZone::listIdentifiers(), 'rooms' => $project->works->rooms, 'held' => array_values(array_map(fn (Section $s): string => $s->uid, array_filter($project->sections, $project->isHeld(...)))),
             'roomSince' => fn (Room $room): string => (new DateTimeImmutable('@'.(int) $room->since * 60))->setTimezone(new DateTimeZone($project->layout->zone))->format('D j M, H:i'),
-            'roomRevs' => $layout->rooms()->pluck('rev', 'uid')->all(),
         ];
     }
 

@@ -41,7 +41,6 @@ final readonly class KeepSessions
             foreach ($times as $time) {
                 $this->rows->add($changes, $layout, BenchSession::class, WorksFile::fromTime($time));
             }
-            $this->rows->whole($layout);
         });
     }
 

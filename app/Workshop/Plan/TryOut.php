@@ -107,7 +107,6 @@ final readonly class TryOut
             $this->keepRows($changes, $layout, RoomRow::class, $layout->rooms(), array_map(WorksFile::fromRoom(...), $changed->works->rooms));
             $this->keepRows($changes, $layout, BenchSession::class, $layout->benchSessions(), array_map(WorksFile::fromTime(...), $changed->works->times));
             $this->keepRows($changes, $layout, CoatRow::class, $layout->coats(), array_map(WorksFile::fromCoat(...), $changed->works->coats));
-            $this->rows->whole($layout);
         });
     }
 

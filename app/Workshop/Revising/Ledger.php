@@ -6,7 +6,12 @@ namespace App\Workshop\Revising;
 
 use App\Models\Layout;
 use App\Models\Revision;
+use App\Workshop\LoadProject;
 use App\Workshop\Time\Uids;
+use App\Workshop\Unreadable;
+use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Refusals;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
@@ -16,7 +21,7 @@ use Psr\Clock\ClockInterface;
  */
 final readonly class Ledger
 {
-    public function __construct(private ClockInterface $clock, private Uids $uids)
+    public function __construct(private ClockInterface $clock, private Uids $uids, private Seen $seen, private Freshness $freshness, private LoadProject $load)
     {
     }
 
@@ -25,13 +30,21 @@ final readonly class Ledger
      *
      * @param callable(Changes): T $work
      * @return T
+     *
+     * @throws Refusals when the layout would not hold together with it; nothing is changed then
+     * @throws StaleRecord when a row of it was changed since it was seen
      */
     public function record(Layout $layout, string $sentence, callable $work): mixed
     {
         return DB::transaction(function () use ($layout, $sentence, $work): mixed {
-            $changes = new Changes;
-            $result = $work($changes);
+            $changes = new Changes($this->freshness);
+            try {
+                $result = $work($changes);
+            } catch (UniqueConstraintViolationException $double) {
+                throw self::alreadyThere($double);
+            }
             if ($changes->rows() !== []) {
+                $this->unlessBroken($layout);
                 $this->note($layout, 'edit', $sentence, $changes->rows());
             }
 
@@ -39,14 +52,54 @@ final readonly class Ledger
         });
     }
 
-    /** @return string|null the sentence of what was undone, null when there is nothing */
-    public function undo(Layout $layout): ?string
+    /**
+     * For what is done once, whoever does it first.
+     *
+     * @throws Overtaken when the same was done since the page was made that asks for it
+     */
+    public function unlessDone(Layout $layout, string $sentence): void
+    {
+        $since = Revision::query()->where('layout_id', $layout->id)->where('id', '>', $this->seen->step ?? PHP_INT_MAX);
+        if ($since->where('kind', 'edit')->where('sentence', $sentence)->exists()) {
+            throw new Overtaken("“{$sentence}” was done on another device a moment ago. This is how it stands.");
+        }
+    }
+
+    private static function alreadyThere(UniqueConstraintViolationException $double): Refusals
+    {
+        $places = ['sections_called' => 'name', 'zones_called' => 'name', 'one_being_laid' => 'move'];
+        preg_match("/index '(\w+)'/", $double->getMessage(), $index);
+        $place = $places[$index[1] ?? ''] ?? 'form';
+
+        return new Refusals([new Refusal(match ($place) {
+            'name' => 'There is one of that name already.',
+            'move' => 'Something is being laid already; finish it or stop there first.',
+            default => 'That stands already; load the page again.',
+        }, $place)]);
+    }
+
+    /** Reads the layout as it would be: what does not fit is refused beside its field, and the transaction undone. */
+    private function unlessBroken(Layout $layout): void
+    {
+        try {
+            $this->load->of(Layout::query()->findOrFail($layout->id));
+        } catch (Unreadable $unreadable) {
+            throw new Refusals(array_map(fn (Refusal $r): Refusal => new Refusal($r->getMessage(), basename($r->place)), $unreadable->faults->all));
+        }
+    }
+
+    /**
+     * @return TurnedStep|null null when there is nothing to undo
+     *
+     * @throws Overtaken when somebody did something since the page was made that asks for it
+     */
+    public function undo(Layout $layout): ?TurnedStep
     {
         return $this->turn($layout, 'undo');
     }
 
-    /** @return string|null the sentence of what was done again, null when there is nothing */
-    public function redo(Layout $layout): ?string
+    /** @throws Overtaken as above */
+    public function redo(Layout $layout): ?TurnedStep
     {
         return $this->turn($layout, 'redo');
     }
@@ -60,27 +113,55 @@ final readonly class Ledger
         return ['undo' => $sentence(self::last($done)), 'redo' => $sentence(self::last($undone))];
     }
 
-    /** @param  'undo'|'redo'  $kind */
-    private function turn(Layout $layout, string $kind): ?string
+    /** The newest step, with its sentence as the history tells it. */
+    public function newest(Layout $layout): ?Revision
     {
-        return DB::transaction(function () use ($layout, $kind): ?string {
+        return Revision::query()->where('layout_id', $layout->id)->orderByDesc('id')->first(['id', 'kind', 'sentence']);
+    }
+
+    /** @param  'undo'|'redo'  $kind */
+    private function turn(Layout $layout, string $kind): ?TurnedStep
+    {
+        return DB::transaction(function () use ($layout, $kind): ?TurnedStep {
+            $last = $this->newest($layout);
+            if ($this->seen->step !== null && $last !== null && $last->id > $this->seen->step) {
+                throw new Overtaken("“{$last->sentence}” was done on another device meanwhile, so nothing was turned back. Once more takes that back.");
+            }
             [$done, $undone] = $this->stacks($layout);
             $id = self::last($kind === 'undo' ? $done : $undone);
             if ($id === null) {
                 return null;
             }
             $revision = Revision::query()->findOrFail($id);
-            $rows = [];
-            $changes = $kind === 'undo' ? array_reverse($revision->changes) : $revision->changes;
-            foreach ($changes as $change) {
-                [$from, $to] = $kind === 'undo' ? [$change['after'], $change['before']] : [$change['before'], $change['after']];
-                $rows[] = $this->put($layout, $change['table'], $change['uid'], $from, $to);
-            }
-            $this->note($layout, $kind, $revision->sentence, $rows, $revision->id);
-            event(new StepTurned($layout, $kind, $revision->sentence, $rows));
+            $rows = $this->rows($layout, $kind, $revision);
+            $this->note($layout, $kind, $revision->sentence, $rows ?? [], $revision->id);
+            event(new StepTurned($layout, $kind, $revision->sentence, $rows ?? []));
 
-            return $revision->sentence;
+            return new TurnedStep($kind, $revision->sentence, $rows === null);
         });
+    }
+
+    /**
+     * Brings all rows of a step to where they were, or none of them.
+     *
+     * @return list<array{table: string, uid: string, before: array<string, mixed>|null, after: array<string, mixed>|null}>|null null when one is not in the state it should be in
+     */
+    private function rows(Layout $layout, string $kind, Revision $revision): ?array
+    {
+        $changes = $kind === 'undo' ? array_reverse($revision->changes) : $revision->changes;
+        try {
+            return DB::transaction(function () use ($layout, $kind, $changes): array {
+                $rows = [];
+                foreach ($changes as $change) {
+                    [$from, $to] = $kind === 'undo' ? [$change['after'], $change['before']] : [$change['before'], $change['after']];
+                    $rows[] = $this->put($layout, $change['table'], $change['uid'], $from, $to);
+                }
+
+                return $rows;
+            });
+        } catch (StaleRecord|UniqueConstraintViolationException) {
+            return null;
+        }
     }
 
     /**
@@ -161,7 +242,7 @@ final readonly class Ledger
     /** @param  list<array{table: string, uid: string, before: array<string, mixed>|null, after: array<string, mixed>|null}>  $rows */
     private function note(Layout $layout, string $kind, string $sentence, array $rows, ?int $target = null): void
     {
-        Revision::query()->create([
+        $revision = Revision::query()->create([
             'uid' => $this->uids->next(),
             'layout_id' => $layout->id,
             'kind' => $kind,
@@ -170,5 +251,6 @@ final readonly class Ledger
             'changes' => $rows,
             'made_at' => $this->clock->now()->format('Y-m-d H:i:s'),
         ]);
+        $this->seen->own[] = $revision->id;
     }
 }

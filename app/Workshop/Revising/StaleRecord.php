@@ -20,19 +20,12 @@ final class StaleRecord extends RuntimeException
         parent::__construct("{$what} was changed elsewhere since this form was opened.");
     }
 
-    /**
-     * @param array<string, mixed> $sent field → value, as the form names them
-     *
-     * @throws self when the form was made for an earlier state
-     */
-    public static function unlessFresh(Record $record, ?int $rev, string $what, array $sent): void
+    /** @param  array<string, mixed>  $sent field → value, as the row names them */
+    public static function of(Record $record, string $what, array $sent): self
     {
-        if ($rev === null || $rev === $record->rev) {
-            return;
-        }
-        $standing = $record->getAttributes();
+        $standing = $record->getRawOriginal();
         if ($record instanceof Kept) {
-            [$sent, $standing] = [(array) json_decode((string) $sent['data'], true), (array) json_decode($record->data, true)];
+            [$sent, $standing] = [(array) json_decode((string) ($sent['data'] ?? '{}'), true), (array) json_decode((string) $standing['data'], true)];
         }
         $now = [];
         $yours = [];
@@ -43,7 +36,8 @@ final class StaleRecord extends RuntimeException
                 $yours[$field] = self::text($value);
             }
         }
-        throw new self($what, $now, $yours);
+
+        return new self($what, $now, $yours);
     }
 
     private static function text(mixed $value): string

@@ -14,7 +14,7 @@
     <div class="col"><section class="sheet inspector library-one">
         @if ($picked === null)<header><h2>No recipe picked</h2></header><p class="in soft">Touch a recipe at the left. Its figures are starting values of general practice until you make them yours; what is laid already keeps those it was laid with.</p>
         @else<header><h2>{{ $picked->cure->name }}</h2><span class="meta end">{{ $picked->provenance }}</span></header>
-        <form class="in stack" method="post" action="{{ route('library.keep', [$layout, $picked->id]) }}">@csrf @method('PATCH')<input type="hidden" name="form" value="recipe">
+        <form class="in stack" method="post" action="{{ route('library.keep', [$layout, $picked->id]) }}">@csrf @seen @method('PATCH')<input type="hidden" name="form" value="recipe">
             @error('recipe')<p class="fault">{{ $message }}</p>@enderror
             <h3>Goes in</h3>
             @foreach ($picked->parts as $k => $part)<x-field form="recipe" name="parts[{{ $k }}][value]" at="parts/{{ $k }}/value" :label="implode(' + ', array_map(fn ($o) => ($o['parts'] == 1 ? '' : Length::decimal($o['parts'], 1).' ').$o['material'], $part->of))" :unit="['area' => $part->unit.'/m²', 'volume' => $part->unit.' a ml', 'pores' => 'share of pores', 'plaster' => 'water to a gram', 'edge' => $part->unit.' a m of edge'][$part->rule]" :value="Length::decimal($part->value, 4)" mode="decimal" :hint="$low($picked, 'parts/'.$k) === null ? null : 'low '.Length::decimal($low($picked, 'parts/'.$k)[0], 3).', high '.Length::decimal($low($picked, 'parts/'.$k)[1], 3)" />@endforeach
@@ -30,12 +30,12 @@
             <x-field form="recipe" name="copy" label="Keep under a new name" value="" hint="empty: these figures stand in its place" />
             <div class="acts"><button class="btn">Keep as yours</button>@if (isset($mine[$picked->id]))<button class="link" form="drop-recipe">{{ $start === null ? 'Remove' : 'Starting values' }}</button>@endif</div>
         </form>
-        <form class="in stack prices" method="post" action="{{ route('prices.keep', $layout) }}">@csrf<input type="hidden" name="form" value="prices"><input type="hidden" name="recipe" value="{{ $picked->id }}">
+        <form class="in stack prices" method="post" action="{{ route('prices.keep', $layout) }}">@csrf @seen<input type="hidden" name="form" value="prices"><input type="hidden" name="recipe" value="{{ $picked->id }}">
             <h3>What it costs</h3>
             @foreach (array_values(array_diff($picked->materials(), ['water'])) as $k => $material)<input type="hidden" name="prices[{{ $k }}][material]" value="{{ $material }}"><div class="pair"><x-field form="prices" name="prices[{{ $k }}][price]" at="prices/{{ $k }}/price" :label="$material" :unit="$currency" :value="isset($prices[$material]) ? Length::decimal($prices[$material]->minor / 100, 2) : ''" mode="decimal" /><x-field form="prices" name="prices[{{ $k }}][amount]" at="prices/{{ $k }}/amount" label="for a pack of" :unit="$materials[$material]->unit ?? ''" :value="isset($prices[$material]) ? Length::decimal($prices[$material]->amount, 2) : ''" mode="decimal" /></div>@endforeach
             <div class="acts"><button class="btn quiet">Set prices</button></div>
         </form>
-        @if (isset($mine[$picked->id]))<form id="drop-recipe" method="post" action="{{ route('library.drop', [$layout, $picked->id]) }}">@csrf @method('DELETE')</form>@endif @endif
+        @if (isset($mine[$picked->id]))<form id="drop-recipe" method="post" action="{{ route('library.drop', [$layout, $picked->id]) }}">@csrf @seen @method('DELETE')</form>@endif @endif
     </section></div></div>
 </main>
 </x-page>

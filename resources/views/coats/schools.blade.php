@@ -14,7 +14,7 @@
                 <div class="in"><h3>Coats, from below</h3><ol class="steps">@foreach ($trial->coats as $coat)<li>{{ $coat->recipe->name }}@if ($coat->passes > 1)<span class="soft"> × {{ $coat->passes }}</span>@endif @if ($coat->share < 1)<span class="soft"> over {{ Length::decimal(100 * $coat->share, 0) }} %</span>@endif</li>@endforeach</ol>
                     <h3>What can go wrong</h3><ul class="steps">@foreach ($trial->school->wrong as $wrong)<li>{{ $wrong }}</li>@endforeach</ul>
                     <h3>To undo it</h3><ul class="steps">@foreach ($trial->undo() as $undo)<li>{{ $undo }}</li>@endforeach</ul></div>
-                <form method="post" action="{{ route('schools.take', [$layout, $section->uid, $zone->uid]) }}">@csrf<input type="hidden" name="school" value="{{ $trial->school->key }}"><button class="btn quiet">Put it on {{ $zone->name }}</button></form>
+                <form method="post" action="{{ route('schools.take', [$layout, $section->uid, $zone->uid]) }}">@csrf @seen<input type="hidden" name="school" value="{{ $trial->school->key }}"><button class="btn quiet">Put it on {{ $zone->name }}</button></form>
             </section>@endforeach</div>
     </main>
 </div>

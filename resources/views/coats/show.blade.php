@@ -14,7 +14,7 @@
                 @if ($over !== [])<p class="in soft small">Over {{ $zone->name }}: @foreach ($over as $one){{ $loop->first ? '' : ', ' }}{{ $one['name'] }} <x-figure :figure="$one['figure']" /> cm²@endforeach.</p>@endif
             </section>
             <section class="sheet cores-sheet"><header><h2>Core samples</h2><span class="meta links">@if ($zone)<a class="link" href="{{ $here('schools.show', ['zone' => $zone->uid]) }}">Schools</a>@endif <a class="link" href="{{ route('library.show', $layout) }}">Recipes</a> <a class="link" href="{{ route('palette.show', $layout) }}">Palette</a> <a class="link" href="{{ route('rules.show', $layout) }}">Rule book</a></span>
-                @if ($zone)<form class="end add-coat" method="post" action="{{ $here('coats.store', [$zone->uid]) }}">@csrf
+                @if ($zone)<form class="end add-coat" method="post" action="{{ $here('coats.store', [$zone->uid]) }}">@csrf @seen
                     <label class="small" for="f-recipe">On {{ $zone->name }}</label><select id="f-recipe" name="recipe">@foreach ($library->buildUps as $key => $up)<option value="all:{{ $key }}">{{ $up['name'] }}</option>@endforeach @foreach ($library->recipes as $recipe)<option value="{{ $recipe->id }}">{{ $recipe->cure->name }}</option>@endforeach</select><button class="btn quiet">Add</button></form>@endif</header>
                 @if ($cores){!! $cores->toHtml() !!}@else<p class="blank-words">A zone is a part of the board that gets the same coats: draw one on Land with the tool <b>Zone</b>, or make one by rule here at the right. Each then stands here as a core sample, foam below and coats upward.</p>@endif
             </section>

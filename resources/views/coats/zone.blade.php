@@ -4,7 +4,7 @@
 @php($near = $edited?->near)
 @php($in = $units->value === 'metric' ? 'mm' : 'in')
 <header><h2>{{ $edited ? 'Zone '.$edited->name : 'A new zone' }}</h2>@if ($rows !== [])<a class="link end" href="{{ $here('coats.show', $edited ? ['zone' => $edited->uid] : []) }}">Leave</a>@endif</header>
-<form class="in stack" method="post" action="{{ $edited ? $here('zones.update', [$edited->uid]) : $here('zones.store') }}">@csrf @if ($edited)@method('PATCH')<input type="hidden" name="rev" value="{{ $revs[$edited->uid] ?? 1 }}">@endif
+<form class="in stack" method="post" action="{{ $edited ? $here('zones.update', [$edited->uid]) : $here('zones.store') }}">@csrf @seen @if ($edited)@method('PATCH')@endif
     <input type="hidden" name="form" value="{{ $form }}">
     <p class="soft small">All that is given must hold; with nothing given it is the whole board. It follows the land. Heights are over the datum, as on the plan.</p>
     <x-field :form="$form" name="name" label="Name" :value="$edited->name ?? ''" />
@@ -21,4 +21,4 @@
     @unless ($edited && $page->states[$edited->uid] !== [])<x-choice :form="$form" name="build_up" label="Begin with" :options="['' => 'no coats'] + array_map(fn ($up) => $up['name'], $library->buildUps)" value="" />@endunless
     <div class="acts"><button class="btn">{{ $edited ? 'Set the zone' : 'Add the zone' }}</button>@if ($edited)<button class="link" form="drop-zone">Remove</button>@endif</div>
 </form>
-@if ($edited)<form id="drop-zone" method="post" action="{{ $here('zones.destroy', [$edited->uid]) }}">@csrf @method('DELETE')</form>@error('zone')<p class="fault in">{{ $message }}</p>@enderror @endif
+@if ($edited)<form id="drop-zone" method="post" action="{{ $here('zones.destroy', [$edited->uid]) }}">@csrf @seen @method('DELETE')</form>@error('zone')<p class="fault in">{{ $message }}</p>@enderror @endif

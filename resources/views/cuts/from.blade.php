@@ -3,8 +3,8 @@
 @php($in = $units->value === 'metric' ? 'mm' : 'in')
 @php($open = fn (string $part): bool => $errors->hasAny(array_filter($errors->keys(), fn (string $key): bool => str_starts_with($key, "cuts/{$part}"))) )
 <section class="sheet"><header><h2>Cut from</h2></header>
-    <form class="in stack" method="post" action="{{ route('layouts.update', $layout) }}">@csrf @method('PATCH')
-        <input type="hidden" name="rev" value="{{ $layout->rev }}"><input type="hidden" name="back" value="cuts">
+    <form class="in stack" method="post" action="{{ route('layouts.update', $layout) }}">@csrf @seen @method('PATCH')
+        <input type="hidden" name="back" value="cuts">
         <div class="field"><label for="f-school">School</label><select id="f-school" name="cuts[school]">@foreach (CutSchool::cases() as $school)<option value="{{ $school->value }}" @selected(old('cuts.school', $cuts->school->value) === $school->value)>{{ $school->value }}: {{ $school->words() }}</option>@endforeach</select></div>
         <table class="points stock"><thead><tr><th scope="col">To buy, thick</th><th scope="col">wide</th><th scope="col">deep</th><th scope="col">price</th></tr></thead><tbody>
             @foreach ([...$cuts->kinds(), null] as $k => $kind)

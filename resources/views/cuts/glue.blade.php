@@ -3,7 +3,7 @@
 @php($goes = $scheduled['goes'])
 <div class="cut-hold">
 @if ($picked === 0)<p class="blank-words">There is no land above the board yet, so nothing is to be cut. Raise a hill on Land.</p>@else
-<form class="small glue-job" method="post" action="{{ route('cuts.plan', [$layout, $section->uid]) }}">@csrf
+<form class="small glue-job" method="post" action="{{ route('cuts.plan', [$layout, $section->uid]) }}">@csrf @seen
     <span>{{ $shell === null ? 'Cutting, gluing, shaping' : 'Ribs and web' }}: <b class="num">{{ Length::decimal($minutes / 60, 1) }} h</b> at the bench.</span>@if ($shell !== null) <span class="soft">The cover goes on as coats, {{ Length::decimal(($shell->minutes() - $minutes) / 60, 1) }} h more.</span>@endif
     @if ($goes > 0)<span class="soft">On the schedule {{ $goes === 1 ? 'in one go' : "in {$goes} goes" }}, {{ Length::decimal($scheduled['minutes'] / 60, 1) }} h.</span>@endif
     <button class="btn quiet">{{ $goes === 0 ? 'Put it on the schedule' : 'Renew it there' }}</button>

@@ -13,5 +13,5 @@
     @if ($laid->pieces->filler !== []){{ count($laid->pieces->filler) }} {{ count($laid->pieces->filler) === 1 ? 'speck' : 'specks' }} under 4 cm² left to filler. @endif</span>
 </p>
 <div class="cut-hold">{!! $drawing->toHtml() !!}</div>
-<form class="in small cut-now" method="post" action="{{ route('cuts.cut', [$layout, $section->uid]) }}">@csrf <button class="btn quiet">These are cut</button> <span class="soft">{{ $taken === [] ? 'takes the sheets from store and puts what is left over into it' : count($taken).(count($taken) === 1 ? ' sheet was' : ' sheets were').' taken for '.$section->name.' already' }}</span>@error('cuts')<p class="fault">{{ $message }}</p>@enderror</form>
+<form class="in small cut-now" method="post" action="{{ route('cuts.cut', [$layout, $section->uid]) }}">@csrf @seen <button class="btn quiet">These are cut</button> <span class="soft">{{ $taken === [] ? 'takes the sheets from store and puts what is left over into it' : count($taken).(count($taken) === 1 ? ' sheet was' : ' sheets were').' taken for '.$section->name.' already' }}</span>@error('cuts')<p class="fault">{{ $message }}</p>@enderror</form>
 @endif

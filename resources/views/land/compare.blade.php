@@ -13,7 +13,7 @@
             <section class="sheet candidate"><header><h2>{{ $card['title'] }}</h2></header>
                 {!! \App\Drawing\CandidateDrawing::of($card['project'], $section->uid, $card['sheet'], $thing->uid)->toHtml() !!}
                 <dl class="read">@foreach ($card['rows'] as $row)<div><dt>{{ $row['label'] }}</dt><dd><x-figure :figure="$row['figure']" />@if ($row['figure']->unit !== '') <small>{{ $row['figure']->unit }}</small>@endif @if ($row['change'] !== null && abs($row['change']) >= 0.5 * 10 ** -$row['figure']->decimals)<span class="change">{{ $row['change'] > 0 ? '+' : '−' }}{{ Length::decimal(abs($row['change']), $row['figure']->decimals) }}</span>@endif</dd></div>@endforeach</dl>
-                @if ($card['by'] !== null)<form class="in" method="post" action="{{ route('land.candidate', [$layout, $section->uid]) }}">@csrf<input type="hidden" name="pick" value="{{ $thing->uid }}"><input type="hidden" name="what" value="{{ $what }}"><input type="hidden" name="by" value="{{ $card['by'] }}"><button class="btn">Take this</button></form>@endif
+                @if ($card['by'] !== null)<form class="in" method="post" action="{{ route('land.candidate', [$layout, $section->uid]) }}">@csrf @seen<input type="hidden" name="pick" value="{{ $thing->uid }}"><input type="hidden" name="what" value="{{ $what }}"><input type="hidden" name="by" value="{{ $card['by'] }}"><button class="btn">Take this</button></form>@endif
             </section>
         @endforeach
     </div>

@@ -5,7 +5,7 @@
     @php($mm = $units->value === 'metric' ? 'mm' : 'in')
     @php($heights = in_array($feature->kind, ['ridge', 'hollow'], true))
     <header><h2>{{ $what }}</h2><button type="button" class="link end" data-let-go>Let go</button></header>
-    <input type="hidden" name="rev" value="{{ $page->revs[$feature->uid] ?? 1 }}">
+    
     <div class="in stack">
         @if ($isSpot)
             @php($p = $feature->points[0])

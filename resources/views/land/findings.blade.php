@@ -27,7 +27,7 @@
     @endforeach
 </tbody></table>
 <header><h2>Files</h2></header>
-<form class="in bring" method="post" action="{{ $here('land.bring') }}" enctype="multipart/form-data">@csrf
+<form class="in bring" method="post" action="{{ $here('land.bring') }}" enctype="multipart/form-data">@csrf @seen
     <label for="bring-file">Track from CSV, DXF, SVG or LandXML, heights from an ASCII grid</label>
     <div class="pair"><input type="file" id="bring-file" name="file" accept=".csv,.tsv,.txt,.dxf,.svg,.xml,.landxml,.asc,.grd" @error('file') aria-invalid="true" aria-describedby="bring-fault" @enderror><button class="btn quiet">Bring in</button></div>
     @error('file')<p class="fault" id="bring-fault" role="alert">{{ $message }}</p>@enderror

@@ -8,7 +8,7 @@
     <header><h2>{{ $run->name }}</h2>
         <div class="tools" role="group" aria-label="Parts of the run">@foreach (['line' => 'Line', 'grade' => 'Grade', 'formation' => 'Formation', 'structures' => 'Structures'] as $tab => $word)<button type="button" class="tool" data-tab="{{ $tab }}" aria-pressed="{{ $page->tab === $tab ? 'true' : 'false' }}">{{ $word }}</button>@endforeach</div>
         <button type="button" class="link end" data-let-go>Let go</button></header>
-    <input type="hidden" name="rev" value="{{ $page->revs[$run->uid] ?? 1 }}">
+    
     <div class="in stack">
         @if ($page->tab === 'line')
             <div class="pair run-head"><x-field name="name" label="Name" :value="$run->name" /><x-field name="x" at="x" label="Start x" :value="Length::field(round($run->start->x, 6), $units)" /><x-field name="y" at="y" label="y" :value="Length::field(round($run->start->y, 6), $units)" /><x-field name="heading" at="heading_deg" label="Heading" unit="°" :value="Length::decimal($run->headingDeg, 3)" /></div>

@@ -30,8 +30,8 @@
                 <label class="tint end"><select data-tint aria-label="What the plan is tinted by">@foreach (['heights' => 'heights', 'slope' => 'slope', 'damp' => 'damp', 'sun' => 'sun side', 'sight' => 'hidden'] as $tint => $word)<option value="{{ $tint }}" @selected($page->tint === $tint)>{{ $word }}</option>@endforeach</select></label>
                 <button type="button" class="tool" data-turn aria-pressed="false" title="The relief, to turn">Turn</button>
                 <div class="undo-pair">
-                    <form method="post" action="{{ route('layouts.undo', $layout) }}">@csrf<button class="tool" data-undo @disabled($next['undo'] === null) @if ($next['undo']) title="{{ $next['undo'] }}" @endif>Undo</button></form>
-                    <form method="post" action="{{ route('layouts.redo', $layout) }}">@csrf<button class="tool" data-redo @disabled($next['redo'] === null) @if ($next['redo']) title="{{ $next['redo'] }}" @endif>Redo</button></form>
+                    <form method="post" action="{{ route('layouts.undo', $layout) }}">@csrf @seen<button class="tool" data-undo @disabled($next['undo'] === null) @if ($next['undo']) title="{{ $next['undo'] }}" @endif>Undo</button></form>
+                    <form method="post" action="{{ route('layouts.redo', $layout) }}">@csrf @seen<button class="tool" data-redo @disabled($next['redo'] === null) @if ($next['redo']) title="{{ $next['redo'] }}" @endif>Redo</button></form>
                 </div>
             </header>
             <div class="plan-hold">{!! $plan->toHtml() !!}<div id="turn" class="turn" hidden><canvas tabindex="0" role="img" aria-label="Relief of {{ $section->name }}, to turn with the arrow keys"></canvas><div class="plain"><p>This browser draws no turning relief; the same land, shaded.</p><img src="{{ route('land.relief', [$layout, $section->uid, $page->sheet->hash], false) }}" alt="Shaded relief of {{ $section->name }}" loading="lazy"></div></div><p class="plan-foot"><span class="meta hint" id="tool-hint">contours 10 mm, heights over the datum</span></p>

@@ -8,6 +8,7 @@
         <div class="cards">
             @forelse ($cards as $card)
                 <section class="sheet card-layout">
+                    @if ($card['broken'])<header><h2>{{ $card['layout']->name }}</h2><span class="meta">cannot be read</span></header><div class="in stack">@include('layouts.broken', $card['broken'])</div>@else
                     <header><h2><a href="{{ route('layouts.show', $card['layout']) }}">{{ $card['layout']->name }}</a></h2>
                         <span class="meta">{{ $card['project']->layout->scale->label() }}, {{ $card['layout']->units }}</span>
                         <span class="end meta">{{ count($card['project']->sections) }} {{ count($card['project']->sections) === 1 ? 'section' : 'sections' }}, {{ count($card['project']->runs) }} {{ count($card['project']->runs) === 1 ? 'run' : 'runs' }}</span></header>
@@ -19,6 +20,7 @@
                             <form class="end" method="post" action="{{ route('layouts.destroy', $card['layout']) }}">@csrf @method('DELETE')<button class="link">Put away</button></form>
                         </div>
                     </div>
+                    @endif
                 </section>
             @empty
                 <section class="sheet blank"><div class="in"><h2>No layout yet</h2><p>Give the first one a name and a scale, on the right. Or bring one in from a file.</p></div></section>

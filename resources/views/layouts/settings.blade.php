@@ -8,8 +8,8 @@
 <main class="page wide" id="land">
     <div class="title"><h1>{{ $layout->name }}</h1><div class="sub">Layout sheet: what holds for every board.<br>Lengths may be typed as 38 mm, 2.4 m or 1 1/2".</div>
         <div class="end undo-pair">
-            <form method="post" action="{{ route('layouts.undo', $layout) }}">@csrf<button class="btn quiet" data-undo @disabled($next['undo'] === null) @if ($next['undo']) title="{{ $next['undo'] }}" @endif>Undo</button></form>
-            <form method="post" action="{{ route('layouts.redo', $layout) }}">@csrf<button class="btn quiet" data-redo @disabled($next['redo'] === null) @if ($next['redo']) title="{{ $next['redo'] }}" @endif>Redo</button></form>
+            <form method="post" action="{{ route('layouts.undo', $layout) }}">@csrf @seen<button class="btn quiet" data-undo @disabled($next['undo'] === null) @if ($next['undo']) title="{{ $next['undo'] }}" @endif>Undo</button></form>
+            <form method="post" action="{{ route('layouts.redo', $layout) }}">@csrf @seen<button class="btn quiet" data-redo @disabled($next['redo'] === null) @if ($next['redo']) title="{{ $next['redo'] }}" @endif>Redo</button></form>
         </div>
     </div>
     @if (session('said'))<p class="said" role="status">{{ session('said') }}</p>@endif
@@ -19,8 +19,8 @@
                 <div class="in">
                     @if ($boards){!! $boards->toHtml() !!}@endif
                     @foreach ($sections as $row)
-                        <form class="section-row" method="post" action="{{ route('sections.update', [$layout, $row]) }}" id="section-{{ $row->uid }}">@csrf @method('PATCH')
-                            <input type="hidden" name="rev" value="{{ $row->rev }}"><input type="hidden" name="form" value="{{ $row->uid }}">
+                        <form class="section-row" method="post" action="{{ route('sections.update', [$layout, $row]) }}" id="section-{{ $row->uid }}">@csrf @seen @method('PATCH')
+                            <input type="hidden" name="form" value="{{ $row->uid }}">
                             @php($mine = old('form') === $row->uid)
                             @foreach (['name' => 'Name', 'width_mm' => 'Width', 'depth_mm' => 'Depth', 'x_mm' => 'x', 'y_mm' => 'y', 'angle_deg' => 'Turn', 'base_mm' => 'Base'] as $field => $label)
                                 @php($value = $field === 'name' ? $row->name : ($field === 'angle_deg' ? Length::decimal($row->angle_deg, 3) : (isset($row->typed[$field]) && abs(Length::parse($row->typed[$field], $units) - $row->$field) < 1e-6 ? $row->typed[$field] : Length::field($row->$field, $units))))
@@ -31,9 +31,9 @@
                             @endforeach
                             <div class="row-acts"><button class="btn quiet">Save</button><a class="btn quiet" href="{{ route('land.show', [$layout, $row]) }}">Land</a><button class="link" form="remove-{{ $row->uid }}">Remove</button>@if (count($rooms) > 1)<label class="check">stands in <select name="room" aria-label="Room of {{ $row->name }}">@foreach ($rooms as $room)<option value="{{ $room->uid }}" @selected(($row->room ?? $rooms[0]->uid) === $room->uid)>{{ $room->name }}</option>@endforeach</select></label>@endif<label class="check"><input type="checkbox" name="leave_land" value="1"> when it moves, leave its land where it is</label>@if ($row->runs_on || in_array($row->uid, $held, true))<label class="check"><input type="hidden" name="runs_on" value="0"><input type="checkbox" name="runs_on" value="1" @checked($row->runs_on)> its neighbours’ land runs on over it</label>@endif</div>
                         </form>
-                        <form id="remove-{{ $row->uid }}" method="post" action="{{ route('sections.destroy', [$layout, $row]) }}">@csrf @method('DELETE')</form>
+                        <form id="remove-{{ $row->uid }}" method="post" action="{{ route('sections.destroy', [$layout, $row]) }}">@csrf @seen @method('DELETE')</form>
                     @endforeach
-                    <form class="section-row new" method="post" action="{{ route('sections.store', $layout) }}">@csrf<input type="hidden" name="form" value="new">
+                    <form class="section-row new" method="post" action="{{ route('sections.store', $layout) }}">@csrf @seen<input type="hidden" name="form" value="new">
                         @php($mine = old('form') === 'new')
                         @foreach (['name' => ['Add a section', ''], 'width_mm' => ['Width', '1200 mm'], 'depth_mm' => ['Depth', '600 mm']] as $field => [$label, $value])
                             <div class="field {{ $field === 'name' ? 'grow' : '' }}"><label for="new-{{ $field }}">{{ $label }}</label>
@@ -49,7 +49,7 @@
                 <div class="in">
                     @foreach ([...$rooms, null] as $room)
                         @php($form = $room ? 'room-'.$room->uid : 'room-new')
-                        <form class="section-row room-row" method="post" action="{{ $room ? route('rooms.update', [$layout, $room->uid]) : route('rooms.store', $layout) }}">@csrf @if ($room)@method('PATCH')<input type="hidden" name="rev" value="{{ $roomRevs[$room->uid] ?? 1 }}">@endif<input type="hidden" name="form" value="{{ $form }}">
+                        <form class="section-row room-row" method="post" action="{{ $room ? route('rooms.update', [$layout, $room->uid]) : route('rooms.store', $layout) }}">@csrf @seen @if ($room)@method('PATCH')@endif<input type="hidden" name="form" value="{{ $form }}">
                             <x-field :form="$form" :id="$form.'-name'" name="name" :label="$room ? 'Name' : 'Add a room'" :value="$room->name ?? ''" />
                             @foreach (['day_c' => ['Day', '°C', $room?->day->temperature], 'day_rh' => ['air', '%', $room?->day->humidity], 'night_c' => ['Night', '°C', $room?->night->temperature], 'night_rh' => ['air', '%', $room?->night->humidity], 'volume_m3' => ['Size', 'm³', $room?->volume], 'air_changes' => ['Changes', '/h', $room?->airChanges]] as $field => [$label, $unit, $value])
                                 <x-field :form="$form" :id="$form.'-'.$field" :name="$field" :label="$label" :unit="$unit" :value="$value === null ? '' : Length::decimal($value, 1)" mode="decimal" />
@@ -60,7 +60,7 @@
                             @if ($room)<p class="soft small wide">@if ($room->was)So since {{ $roomSince($room) }}; before, {{ Length::decimal($room->was->day->temperature, 1) }} °C by day and {{ Length::decimal($room->was->night->temperature, 1) }} °C at night. @endif What is changed holds from now on.</p>@endif
                             <div class="row-acts"><button class="btn quiet">{{ $room ? 'Save' : 'Add the room' }}</button>@if ($room)<label class="check"><input type="checkbox" name="always" value="1"> it was always so: correct the past too</label>@endif @if ($room)<a class="btn quiet" href="{{ route('rooms.show', [$layout, $room->uid]) }}">Readings</a>@endif @if ($room && count($rooms) > 1)<button class="link" form="drop-{{ $form }}">Remove</button>@endif</div>
                         </form>
-                        @if ($room && count($rooms) > 1)<form id="drop-{{ $form }}" method="post" action="{{ route('rooms.destroy', [$layout, $room->uid]) }}">@csrf @method('DELETE')<input type="hidden" name="form" value="{{ $form }}"></form>@endif
+                        @if ($room && count($rooms) > 1)<form id="drop-{{ $form }}" method="post" action="{{ route('rooms.destroy', [$layout, $room->uid]) }}">@csrf @seen @method('DELETE')<input type="hidden" name="form" value="{{ $form }}"></form>@endif
                     @endforeach
                 </div>
             </section>
@@ -70,8 +70,8 @@
         </div>
         <div class="side">
             <section class="sheet"><header><h2>Layout</h2></header>
-                <form class="in stack" method="post" action="{{ route('layouts.update', $layout) }}">@csrf @method('PATCH')
-                    <input type="hidden" name="rev" value="{{ $layout->rev }}"><input type="hidden" name="form" value="sheet"><input type="hidden" name="viewing_edges[]" value="">
+                <form class="in stack" method="post" action="{{ route('layouts.update', $layout) }}">@csrf @seen @method('PATCH')
+                    <input type="hidden" name="form" value="sheet"><input type="hidden" name="viewing_edges[]" value="">
                     <x-field form="sheet" name="name" label="Name" :value="$sheet->name" id="sheet-name" />
                     <div class="pair">
                         <x-field form="sheet" name="ratio" label="Scale" unit="1 to" :value="Length::decimal($sheet->scale->ratio, 4)" mode="decimal" />
