@@ -6,7 +6,8 @@ return [
     'clock_file' => env('RIDGE_CLOCK_FILE'),
     // How long a search for a better plan goes on.
     'search_seconds' => (float) env('RIDGE_SEARCH_SECONDS', 20),
-    // Whether other machines in the house may be let in, and where the hash of the code for that is kept.
+    // Whether other machines in the house may be let in, the address they come to, and where the hash of the code for that is kept.
     'lan' => env('RIDGE_LAN', false) === true || env('RIDGE_LAN') === '1',
+    'house' => env('RIDGE_HOUSE', ''),
     'pairing' => storage_path('app/pairing'),
 ];

@@ -4,6 +4,7 @@ use App\Http\Controllers\AirController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CoatsController;
 use App\Http\Controllers\CutsController;
+use App\Http\Controllers\DeviceController;
 use App\Http\Controllers\FeatureController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\HistoryController;
@@ -21,15 +22,24 @@ use App\Http\Middleware\TakeTurns;
 use App\Http\Middleware\WhatWasSeen;
 use App\Workshop\Cuts\TakeCuts;
 use App\Workshop\Land\TakeLand;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
+use Illuminate\View\Middleware\ShareErrorsFromSession;
+
+/** What a page asks while it stands there must not use up the words that the next page is to say. */
+$withoutSession = [StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class];
 
 Route::get('/pair', [PairController::class, 'show'])->name('pair.show');
 Route::post('/pair', [PairController::class, 'store'])->name('pair.store');
+Route::get('/devices', [DeviceController::class, 'index'])->name('devices.index');
+Route::post('/devices/code', [DeviceController::class, 'code'])->name('devices.code');
+Route::delete('/devices/{device}', [DeviceController::class, 'destroy'])->name('devices.destroy');
 Route::get('/', [LayoutController::class, 'index'])->name('layouts.index');
 Route::post('/layouts', [LayoutController::class, 'store'])->name('layouts.store');
 Route::post('/layouts/import', [FileController::class, 'import'])->name('layouts.import');
 
-Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
+Route::prefix('layouts/{layout}')->scopeBindings()->group(function () use ($withoutSession): void {
     Route::get('/', [LayoutController::class, 'show'])->name('layouts.show');
     Route::get('/settings', [LayoutController::class, 'settings'])->name('layouts.settings');
     Route::patch('/', [LayoutController::class, 'update'])->name('layouts.update');
@@ -37,7 +47,7 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
     Route::post('/restore', [LayoutController::class, 'restore'])->name('layouts.restore')->withoutMiddleware(WhatWasSeen::class);
     Route::get('/export', [FileController::class, 'export'])->name('layouts.export');
     Route::get('/rows', [FileController::class, 'rows'])->name('layouts.rows');
-    Route::get('/step', [HistoryController::class, 'step'])->name('layouts.step');
+    Route::get('/step', [HistoryController::class, 'step'])->name('layouts.step')->withoutMiddleware($withoutSession);
     Route::post('/undo', [HistoryController::class, 'undo'])->name('layouts.undo');
     Route::post('/redo', [HistoryController::class, 'redo'])->name('layouts.redo');
     Route::get('/tonight', [PlanController::class, 'tonight'])->name('tonight.show');
@@ -83,13 +93,13 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
     Route::get('/take-off', [LibraryController::class, 'takeOff'])->name('takeoff.show');
     Route::post('/sections', [SectionController::class, 'store'])->name('sections.store');
 
-    Route::prefix('sections/{section}')->group(function (): void {
+    Route::prefix('sections/{section}')->group(function () use ($withoutSession): void {
         Route::patch('/', [SectionController::class, 'update'])->name('sections.update');
         Route::delete('/', [SectionController::class, 'destroy'])->name('sections.destroy');
         Route::get('/land', [LandController::class, 'show'])->name('land.show');
         Route::get('/cuts', CutsController::class)->name('cuts.show');
         Route::get('/cuts/take/{form}', [CutsController::class, 'take'])->whereIn('form', TakeCuts::FORMS)->name('cuts.take');
-        Route::get('/cuts/solids', [CutsController::class, 'solids'])->name('cuts.solids');
+        Route::get('/cuts/solids', [CutsController::class, 'solids'])->name('cuts.solids')->withoutMiddleware($withoutSession);
         Route::post('/cuts/plan', [CutsController::class, 'plan'])->name('cuts.plan');
         Route::post('/cuts/cut', [CutsController::class, 'cut'])->name('cuts.cut');
         Route::post('/cuts/store', [CutsController::class, 'counted'])->name('cuts.store');
@@ -102,17 +112,17 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function (): void {
         Route::post('/zones/{zone}/coats', [CoatsController::class, 'storeCoat'])->name('coats.store');
         Route::patch('/zones/{zone}/coats/{coat}', [CoatsController::class, 'updateCoat'])->name('coats.update');
         Route::delete('/zones/{zone}/coats/{coat}', [CoatsController::class, 'destroyCoat'])->name('coats.destroy');
-        Route::get('/land/at', [LandController::class, 'at'])->name('land.at');
-        Route::get('/land/tape', [LandController::class, 'tape'])->name('land.tape');
+        Route::get('/land/at', [LandController::class, 'at'])->name('land.at')->withoutMiddleware($withoutSession);
+        Route::get('/land/tape', [LandController::class, 'tape'])->name('land.tape')->withoutMiddleware($withoutSession);
         Route::get('/land/take/{form}', [LandController::class, 'take'])->whereIn('form', array_keys(TakeLand::FORMS))->name('land.take');
         Route::get('/land/compare', [LandWorkController::class, 'compare'])->name('land.compare');
         Route::post('/land/candidate', [LandWorkController::class, 'candidate'])->name('land.candidate');
-        Route::get('/land/mesh', [LandWorkController::class, 'mesh'])->name('land.mesh');
+        Route::get('/land/mesh', [LandWorkController::class, 'mesh'])->name('land.mesh')->withoutMiddleware($withoutSession);
         Route::post('/land/bring', [LandWorkController::class, 'bring'])->name('land.bring')->withoutMiddleware(TakeTurns::class);
         Route::post('/land/edge', [LandWorkController::class, 'edge'])->name('land.edge');
         Route::post('/land/preview', [LandController::class, 'preview'])->name('land.preview')->withoutMiddleware(TakeTurns::class);
         Route::post('/land/grip', [LandController::class, 'grip'])->name('land.grip');
-        Route::get('/relief/{hash}.png', [LandController::class, 'relief'])->where('hash', '[0-9a-f]{40}')->name('land.relief');
+        Route::get('/relief/{hash}.png', [LandController::class, 'relief'])->where('hash', '[0-9a-f]{40}')->name('land.relief')->withoutMiddleware($withoutSession);
         Route::post('/features', [FeatureController::class, 'store'])->name('features.store');
         Route::patch('/features/{feature}', [FeatureController::class, 'update'])->name('features.update');
         Route::delete('/features/{feature}', [FeatureController::class, 'destroy'])->name('features.destroy');

@@ -12,6 +12,7 @@ use App\Workshop\Journal\KeepJournal;
 use App\Workshop\Land\LandDesk;
 use App\Workshop\Revising\Seen;
 use App\Workshop\Revising\StepTurned;
+use App\Workshop\Revising\Turn;
 use App\Workshop\Time\BenchClock;
 use IdleRidge\Core\Coats\Library;
 use Illuminate\Database\Eloquent\Model;
@@ -28,6 +29,7 @@ final class WorkshopProvider extends ServiceProvider
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         $this->app->scoped(LandDesk::class);
         $this->app->scoped(Seen::class);
+        $this->app->scoped(Turn::class);
         $this->app->bind(RoomLogger::class, HttpRoomLogger::class);
         $this->app->singleton(Library::class, fn (): Library => LibraryFiles::kept(base_path('library')));
     }

@@ -16,6 +16,10 @@ document.addEventListener('htmx:configRequest', (event) => {
 Alpine.data('bench', bench);
 Alpine.start();
 figures();
+const qr = document.querySelector('[data-qr]');
+if (qr) {
+    import('./pairing.js').then(({ pairing }) => pairing(qr));
+}
 let stacks = null;
 const turnStacks = () => {
     const found = document.querySelector('[data-solids]');

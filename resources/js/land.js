@@ -141,7 +141,7 @@ export function land(htmx) {
 
     document.addEventListener('ridge:elsewhere', () => show());
 
-    drags({ onPlan, send, show, busy: () => tool !== 'pick', done: (grip) => { refocus = grip; } });
+    drags({ onPlan, send, show, busy: () => tool !== 'pick' || document.body.classList.contains('guest'), done: (grip) => { refocus = grip; } });
 
     document.addEventListener('click', (event) => {
         const hit = (selector) => event.target.closest(selector);

@@ -43,9 +43,11 @@ abstract class BrowserCase extends TestCase
             Artisan::call('migrate', ['--force' => true]);
             self::$bench = Bench::start();
         }
+        $this->browser = self::$bench->browser();
+        // Nothing of the last page asks on after its layout is gone.
+        $this->browser->get('about:blank');
         DB::table('layouts')->delete();
         $this->clock('2026-10-14T17:10:00Z');
-        $this->browser = self::$bench->browser();
         $this->browser->manage()->deleteAllCookies();
         // What the last test left in the console is not this one's.
         $this->browser->manage()->getLog('browser');
@@ -97,9 +99,18 @@ abstract class BrowserCase extends TestCase
         $this->fail("Waited in vain for: {$what}");
     }
 
+    /** Marks the page from now on where it is left, by a form, a link or a script. */
+    private function watch(): void
+    {
+        $this->js('const root = document.documentElement, leave = () => { root.dataset.leaving = "yes"; };
+            addEventListener("submit", (e) => e.defaultPrevented || e.target.method === "dialog" || leave());
+            addEventListener("beforeunload", leave);
+            addEventListener("click", (e) => { const a = e.target.closest?.("a[href]"); a && !e.defaultPrevented && !a.hash && !a.target && !a.hasAttribute("download") && leave(); });');
+    }
+
     protected function settled(): void
     {
-        $this->until("document.readyState === 'complete' && !document.querySelector('.htmx-request, .htmx-swapping, .htmx-settling') && document.fonts.status === 'loaded'", 'a settled page');
+        $this->until("!document.documentElement.dataset.leaving && document.readyState === 'complete' && !document.querySelector('.htmx-request, .htmx-swapping, .htmx-settling') && document.fonts.status === 'loaded'", 'a settled page');
     }
 
     protected function find(string $css): RemoteWebElement
@@ -121,8 +132,8 @@ abstract class BrowserCase extends TestCase
     protected function touch(RemoteWebElement $element): void
     {
         $this->actions++;
+        $this->watch();
         $element->click();
-        usleep(60_000);
         $this->settled();
     }
 
@@ -142,8 +153,8 @@ abstract class BrowserCase extends TestCase
     protected function press(string $keys): void
     {
         $this->actions++;
+        $this->watch();
         $this->browser->getKeyboard()->sendKeys($keys);
-        usleep(60_000);
         $this->settled();
     }
 
@@ -152,8 +163,8 @@ abstract class BrowserCase extends TestCase
     {
         $this->actions++;
         [$px, $py] = $this->onScreen($x, $y);
+        $this->watch();
         self::$bench?->pointer([['move', $px, $py], ['down'], ['up']]);
-        usleep(60_000);
         $this->settled();
     }
 

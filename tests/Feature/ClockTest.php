@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\Devices\SimulatedRoom;
 use App\Workshop\Air\KeepAir;
 use App\Workshop\Files\LayoutFiles;
-use App\Workshop\Files\Pairing;
 use App\Workshop\Plan\CalendarFile;
 use App\Workshop\Plan\PlanSearch;
 use DateTimeZone;
@@ -15,7 +14,6 @@ use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Schedule\BenchTime;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
-use Illuminate\Support\Facades\RateLimiter;
 use Symfony\Component\Process\Process;
 use Tests\BenchPlanChecker;
 use Tests\Build;
@@ -203,31 +201,6 @@ final class ClockTest extends FeatureCase
         $this->assertFalse($search->state($layout)['done'] ?? true);
         $search->run($layout, 'old');
         $this->assertTrue($search->state($layout)['done'] ?? false, 'stopped it ends at once, with what it has');
-    }
-
-    public function test_other_devices_need_the_code_and_the_name_has_to_be_ours(): void
-    {
-        config(['ridge.pairing' => storage_path('framework/testing/pairing')]);
-        $this->get('http://elsewhere.example/')->assertStatus(421);
-        $this->get('http://127.0.0.1/')->assertOk();
-        $far = ['REMOTE_ADDR' => '192.168.1.20'];
-        $this->withServerVariables($far)->get('http://127.0.0.1/')->assertForbidden();
-        config(['ridge.lan' => true]);
-        $this->withServerVariables($far)->get('http://192.168.1.10/')->assertRedirect(route('pair.show'));
-        $this->withServerVariables($far)->get('http://8.8.8.8/')->assertStatus(421);
-        $code = Pairing::begin();
-        $this->withServerVariables($far)->get('http://192.168.1.10/pair')->assertOk()->assertSee('Pair this device');
-        $this->withServerVariables($far)->from('/pair')->post('http://192.168.1.10/pair', ['code' => '000 000'])->assertSessionHasErrors('code');
-        $this->withServerVariables($far)->post('http://192.168.1.10/pair', ['code' => substr($code, 0, 3).' '.substr($code, 3)])->assertRedirect(route('layouts.index'));
-        $this->withServerVariables($far)->get('http://192.168.1.10/')->assertOk();
-        $this->flushSession();
-        $this->withServerVariables($far)->from('/pair')->post('http://192.168.1.10/pair', ['code' => $code])->assertSessionHasErrors('code');
-        Pairing::begin();
-        for ($k = 0; $k < 5; $k++) {
-            $this->withServerVariables($far)->from('/pair')->post('http://192.168.1.10/pair', ['code' => '111111']);
-        }
-        $this->withServerVariables($far)->from('/pair')->post('http://192.168.1.10/pair', ['code' => '111111'])->assertSessionHasErrors(['code' => 'Tried too often: wait a minute.']);
-        RateLimiter::clear('pair');
     }
 
     /** @return array{version: string, product: string, events: list<array{uid: string, summary: string, description: string, start: string, end: string}>} */

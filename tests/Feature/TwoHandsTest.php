@@ -137,7 +137,7 @@ final class TwoHandsTest extends FeatureCase
         $again = ['layout_id' => $layout->id, 'uid' => '01ARZ3NDEKTSV4RRFFQ69G5FAV'];
         $refused = function (string $table, array $row) use ($again): void {
             try {
-                DB::table($table)->insert($again + $row);
+                DB::table($table)->insert($row + $again);
                 $this->fail("{$table} took what it must not take");
             } catch (QueryException $refused) {
                 $this->assertMatchesRegularExpression('/constraint|JSON object/', $refused->getMessage());

@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Workshop\Files\Pairing;
+use App\Workshop\House\Pairing;
+use App\Workshop\House\Role;
 use Illuminate\Console\Command;
 
 /** Prints a code that lets one other machine in the house in. */
 final class PairCommand extends Command
 {
-    protected $signature = 'ridge:pair';
+    protected $signature = 'ridge:pair {--guest : a device that may look and change nothing}';
 
-    protected $description = 'Gives a code for one more phone or computer in the house';
+    protected $description = 'Gives a code for one more phone or computer in the house, good for ten minutes';
 
-    public function handle(): int
+    public function handle(Pairing $pairing): int
     {
-        $this->line(Pairing::begin());
+        $this->line($pairing->begin($this->option('guest') === true ? Role::Guest : Role::Builder));
 
         return self::SUCCESS;
     }

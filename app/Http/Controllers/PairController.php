@@ -4,25 +4,26 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Workshop\Files\Pairing;
+use App\Workshop\House\Devices;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Cookie;
 
 /** Lets another machine in the house in, with the code that stands at the bench. */
 final class PairController
 {
-    public function show(): View
+    public function show(Request $request): View
     {
-        return view('pair');
+        return view('pair', ['code' => is_string($request->query('code')) ? $request->query('code') : '']);
     }
 
-    public function store(Request $request): RedirectResponse
+    public function store(Request $request, Devices $devices): RedirectResponse
     {
-        Pairing::with(is_string($request->input('code')) ? $request->input('code') : '');
+        [$code, $name] = array_map(fn (string $key): string => is_string($request->input($key)) ? $request->input($key) : '', ['code', 'name']);
+        $shown = $devices->pair($code, $name, (string) $request->ip());
         $request->session()->regenerate();
-        $request->session()->put(Pairing::SESSION, true);
 
-        return redirect()->route('layouts.index');
+        return redirect()->route('layouts.index')->withCookie(Cookie::make(Devices::COOKIE, $shown, Devices::COOKIE_MINUTES, httpOnly: true, sameSite: 'strict'));
     }
 }

@@ -4,21 +4,40 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Workshop\Files\Pairing;
+use App\Workshop\House\Devices;
+use App\Workshop\House\Role;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\IpUtils;
 use Symfony\Component\HttpFoundation\Response;
 
-/** From another machine nothing is shown before it was paired with the code that stands at the bench. */
+/** From another machine nothing is shown before it was paired with the code that stands at the bench; a guest changes nothing. */
 final class Paired
 {
+    /** What a guest's pages ask with POST, though it changes nothing. */
+    private const LOOKS = ['land.preview'];
+
+    public function __construct(private readonly Devices $devices)
+    {
+    }
+
     public function handle(Request $request, Closure $next): Response
     {
-        if (IpUtils::checkIp((string) $request->ip(), ['127.0.0.0/8', '::1']) || $request->is('pair') || $request->session()->get(Pairing::SESSION) === true) {
-            return $next($request);
+        $role = self::isHere($request) ? Role::Builder : $this->devices->roleOf(is_string($request->cookie(Devices::COOKIE)) ? $request->cookie(Devices::COOKIE) : '');
+        $request->attributes->set('role', $role);
+        if ($role === null && ! $request->is('pair')) {
+            return config('ridge.lan') === true ? redirect()->route('pair.show') : abort(403);
+        }
+        if ($role === Role::Guest && ! $request->isMethod('GET') && ! $request->is('pair') && ! $request->routeIs(self::LOOKS)) {
+            abort(403, 'This device may look, and change nothing. At the bench it can be let in anew as a builder’s.');
         }
 
-        return config('ridge.lan') === true ? redirect()->route('pair.show') : abort(403);
+        return $next($request);
+    }
+
+    /** Whether it comes from the machine that Idle Ridge runs on. */
+    private static function isHere(Request $request): bool
+    {
+        return IpUtils::checkIp((string) $request->ip(), ['127.0.0.0/8', '::1']);
     }
 }

@@ -21,7 +21,7 @@ final class WhatWasSeen
     public function handle(Request $request, Closure $next): Response
     {
         $layout = $request->route('layout');
-        if (! is_string($layout)) {
+        if (! is_string($layout) || $request->routeIs('layouts.step')) {
             return $next($request);
         }
         $this->seen->own = [];

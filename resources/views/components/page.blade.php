@@ -10,7 +10,7 @@
     <title>{{ $title }} – Idle Ridge</title>
     @vite(['resources/css/app.scss', 'resources/js/app.js'])
 </head>
-<body x-data="bench" @if ($layout) data-seen="{{ app(\App\Workshop\Revising\Seen::class)->step }}" data-elsewhere="{{ route('layouts.step', $layout) }}" @endif>
+<body x-data="bench" @if (request()->attributes->get('role') === \App\Workshop\House\Role::Guest) class="guest" @endif @if ($layout) data-seen="{{ app(\App\Workshop\Revising\Seen::class)->step }}" data-elsewhere="{{ route('layouts.step', $layout) }}" @endif>
 <a class="skip" href="#land">Skip to the page</a>
 <header class="horizon">
     <svg viewBox="0 0 1280 64" preserveAspectRatio="none" aria-hidden="true"><path class="sky-edge" d="M0 59C70 59 120 57.5 190 55.5S300 48.5 372 45.2 470 40.8 520 41 640 46 708 51.2 840 56.6 960 56.2 1130 58 1280 59.2"/><path class="land-fill" d="M0 59C70 59 120 57.5 190 55.5S300 48.5 372 45.2 470 40.8 520 41 640 46 708 51.2 840 56.6 960 56.2 1130 58 1280 59.2V64H0Z"/></svg>
@@ -29,6 +29,7 @@
     </nav>
     <div class="hz-air">
         @if ($layout !== null)<a class="hz-link" href="{{ route('layouts.settings', $layout) }}" @if ($current === 'settings') aria-current="page" @endif>Layout sheet</a>@endif
+        @if ($layout === null)<a class="hz-link" href="{{ route('devices.index') }}">Devices</a>@endif
         <a class="hz-link" href="{{ route('layouts.index') }}">All layouts</a>
         <button class="hz-link" type="button" x-on:click="keys">Keys</button>
         <button class="hz-lamp" type="button" x-on:click="lamp" aria-label="Change between film and lamp light"><svg class="icn" viewBox="0 0 16 16" aria-hidden="true"><path d="M5.2 8.2 6.6 3.4h2.8l1.4 4.8zM8 8.2v1.6M5 12.6l.8-1.2M8 13.2v-1.5M11 12.6l-.8-1.2"/></svg></button>
@@ -38,7 +39,8 @@
 <form id="page-undo" method="post" action="{{ route('layouts.undo', $layout) }}" hidden>@csrf @seen<button data-undo>Undo</button></form>
 <form id="page-redo" method="post" action="{{ route('layouts.redo', $layout) }}" hidden>@csrf @seen<button data-redo>Redo</button></form>
 @endif
-<div class="said floating elsewhere" id="elsewhere" role="status" hidden><span>Done on another device: <b data-words></b></span> <button type="button" class="link">Show it</button></div>
+@if (request()->attributes->get('role') === \App\Workshop\House\Role::Guest)<p class="looks-only">This device looks on. What is done at the bench shows here by itself.</p>@endif
+<div class="floating elsewhere" id="elsewhere" role="status" hidden><span>Done on another device: <b data-words></b></span> <button type="button" class="link">Show it</button></div>
 {{ $slot }}
 <dialog class="keys" x-ref="keys" aria-label="Keys">
     <h2>Keys</h2>
