@@ -2,6 +2,7 @@
 
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\Paired;
+use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SecureHeaders;
 use App\Http\Middleware\TakeTurns;
 use App\Http\Middleware\WhatWasSeen;
@@ -23,9 +24,9 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append(SecureHeaders::class);
         $middleware->prepend(KnownHost::class);
-        $middleware->appendToGroup('web', [Paired::class, WhatWasSeen::class, TakeTurns::class]);
-        // All three before the first record is looked up.
-        foreach ([Paired::class, WhatWasSeen::class, TakeTurns::class] as $first) {
+        $middleware->appendToGroup('web', [PlainInput::class, Paired::class, WhatWasSeen::class, TakeTurns::class]);
+        // All of them before the first record is looked up.
+        foreach ([PlainInput::class, Paired::class, WhatWasSeen::class, TakeTurns::class] as $first) {
             $middleware->prependToPriorityList(SubstituteBindings::class, $first);
         }
         // The script sets it when the lamp is lit.

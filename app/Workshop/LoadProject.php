@@ -37,13 +37,14 @@ use IdleRidge\Core\Track\Vehicle;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
 use JsonException;
+use Psr\Clock\ClockInterface;
 use TypeError;
 use ValueError;
 
 /** Rows → the immutable whole that every computation starts from. */
 final class LoadProject
 {
-    public function __construct(private readonly Library $library)
+    public function __construct(private readonly Library $library, private readonly ClockInterface $clock)
     {
     }
 
@@ -129,7 +130,7 @@ final class LoadProject
             $all($layout->coats(), fn (Values $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)),
             $all($layout->applications(), WorksFile::laid(...)), $all($layout->rooms(), WorksFile::room(...)),
             $all($layout->benchSessions(), WorksFile::benchTime(...)), $all($layout->journalEntries(), WorksFile::entry(...)),
-            new Store($all($layout->lots(), StockFile::lot(...)), $all($layout->movements(), StockFile::movement(...))), $own, $all($layout->colours(), WorksFile::colour(...)), KeepAir::logs($layout), $all($layout->prices(), StockFile::price(...)),
+            new Store($all($layout->lots(), StockFile::lot(...)), $all($layout->movements(), StockFile::movement(...))), $own, $all($layout->colours(), WorksFile::colour(...)), KeepAir::logs($layout, intdiv($this->clock->now()->getTimestamp(), 60)), $all($layout->prices(), StockFile::price(...)),
         );
     }
 

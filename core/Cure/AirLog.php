@@ -50,6 +50,30 @@ final readonly class AirLog
         return new self($readings);
     }
 
+    /**
+     * What of some readings can be true: impossible ones, doubled ones and those out of order are left out.
+     *
+     * @param list<array{int, float, float}> $readings
+     */
+    public static function sound(array $readings): self
+    {
+        $all = [];
+        foreach ($readings as $reading) {
+            if (Climate::isPossible($reading[1], $reading[2])) {
+                $all[$reading[0]] = $reading;
+            }
+        }
+        ksort($all);
+
+        return new self(array_values($all));
+    }
+
+    /** Only those from one moment to another, both included. */
+    public function between(int $from, int $to): self
+    {
+        return new self(array_values(array_filter($this->readings, fn (array $r): bool => $r[0] >= $from && $r[0] <= $to)));
+    }
+
     /** These and later ones, or earlier ones that come in now; where both have a moment the new one stands. */
     public function with(self $more): self
     {

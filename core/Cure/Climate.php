@@ -11,6 +11,11 @@ final readonly class Climate
 {
     public const AIRFLOWS = ['closed' => 0.6, 'still' => 1.0, 'moving' => 1.6, 'fan' => 2.2];
 
+    /** Nobody works in a room beyond these, °C. */
+    public const COLDEST = -10.0;
+
+    public const WARMEST = 50.0;
+
     private function __construct(public float $temperature, public float $humidity, public float $airflow)
     {
     }
@@ -18,11 +23,17 @@ final readonly class Climate
     /** @throws Refusal for a room that nobody works in */
     public static function of(float $temperature, float $humidity, float $airflow = 1.0): self
     {
-        Refusal::unlessBetween($temperature, -10.0, 50.0, 'The temperature', '°C', 'temp');
+        Refusal::unlessBetween($temperature, self::COLDEST, self::WARMEST, 'The temperature', '°C', 'temp');
         Refusal::unlessBetween($humidity, 0.0, 100.0, 'The humidity', '%', 'rh');
         Refusal::unlessBetween($airflow, 0.1, 5.0, 'The airflow', '', 'airflow');
 
         return new self($temperature, $humidity, $airflow);
+    }
+
+    /** Whether a reading can be true of such a room. */
+    public static function isPossible(float $temperature, float $humidity): bool
+    {
+        return $temperature >= self::COLDEST && $temperature <= self::WARMEST && $humidity >= 0.0 && $humidity <= 100.0;
     }
 
     /** What recipes' times stand for: 20 °C, 50 %, still air. */

@@ -31,6 +31,30 @@ final readonly class TrackLine
     {
     }
 
+    /** All lengths multiplied, then moved. */
+    public function moved(float $by, float $dx = 0.0, float $dy = 0.0): self
+    {
+        return new self(
+            $this->name, array_map(fn (array $p): array => [$p[0] * $by + $dx, $p[1] * $by + $dy], $this->points),
+            $this->heights === null ? null : array_map(fn (float $z): float => $z * $by, $this->heights), $this->atRail,
+        );
+    }
+
+    /**
+     * @param list<self> $lines
+     * @return array{float, float, float, float} the box round all of them: least x and y, greatest x and y
+     */
+    public static function extent(array $lines): array
+    {
+        [$xs, $ys] = [[], []];
+        foreach ($lines as $line) {
+            array_push($xs, ...array_column($line->points, 0));
+            array_push($ys, ...array_column($line->points, 1));
+        }
+
+        return [min($xs), min($ys), max($xs), max($ys)];
+    }
+
     /**
      * The run that lies through it, as few tangents and arcs as keep near it.
      *

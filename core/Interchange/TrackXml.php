@@ -24,12 +24,19 @@ final class TrackXml
     /** Curves are told so finely, mm. */
     private const STEP = 10.0;
 
+    /** A curve or spiral is told in so many places at most, however long it is. */
+    private const MAX_PARTS = 2000;
+
+    /** No place lies further out, mm. */
+    private const MAX_PLACE = 1e10;
+
     /**
+     * @param float $by what every length is multiplied by, such as 1/87.1 for data at full size
      * @return list<TrackLine>
      *
      * @throws Refusal
      */
-    public static function read(string $text): array
+    public static function read(string $text, float $by = 1.0): array
     {
         $document = XmlText::document($text, 'LandXML file');
         $scale = 1000.0;
@@ -38,6 +45,7 @@ final class TrackXml
                 $scale = self::UNITS[$units->getAttribute('linearUnit')] ?? $scale;
             }
         }
+        $scale *= $by;
         $lines = [];
         foreach ($document->getElementsByTagNameNS('*', 'Alignment') as $k => $alignment) {
             $points = [];
@@ -45,6 +53,9 @@ final class TrackXml
                 foreach ($geometry->childNodes as $piece) {
                     if ($piece instanceof DOMElement) {
                         array_push($points, ...self::piece($piece, $scale, $points));
+                        if (count($points) > TrackLine::MOST_POINTS) {
+                            throw new Refusal(sprintf('It goes through more than %d points.', TrackLine::MOST_POINTS), 'line '.$piece->getLineNo());
+                        }
                     }
                 }
             }
@@ -150,7 +161,12 @@ final class TrackXml
             throw new Refusal("A {$tag} is a northing and an easting.", 'line '.$node->getLineNo());
         }
 
-        return [(float) $words[1] * $scale, (float) $words[0] * $scale];
+        $place = [(float) $words[1] * $scale, (float) $words[0] * $scale];
+        if (! (max(array_map(abs(...), $place)) < self::MAX_PLACE)) {
+            throw new Refusal("A {$tag} lies beyond every map.", 'line '.$node->getLineNo());
+        }
+
+        return $place;
     }
 
     /**
@@ -171,19 +187,20 @@ final class TrackXml
             $radius = hypot($start[0] - $centre[0], $start[1] - $centre[1]);
             $from = atan2($start[1] - $centre[1], $start[0] - $centre[0]);
             $turn = $left * fmod($left * (atan2($end[1] - $centre[1], $end[0] - $centre[0]) - $from) + 6.0 * M_PI, 2.0 * M_PI);
-            $parts = max(1, (int) ceil(abs($turn) * $radius / self::STEP));
+            $parts = max(1, (int) min(self::MAX_PARTS, ceil(abs($turn) * $radius / self::STEP)));
             for ($k = 1; $k < $parts; $k++) {
                 $out[] = [$centre[0] + $radius * cos($from + $turn * $k / $parts), $centre[1] + $radius * sin($from + $turn * $k / $parts)];
             }
         } elseif ($piece->localName === 'Spiral' && ($middle = self::place($piece, 'PI', $scale)) !== null) {
             $curvature = fn (string $end): float => is_numeric($piece->getAttribute($end)) && (float) $piece->getAttribute($end) > 0.0 ? $left / ((float) $piece->getAttribute($end) * $scale) : 0.0;
             $length = (float) $piece->getAttribute('length') * $scale;
-            if ($length <= 0.0) {
+            if (! ($length > 0.0 && $length < self::MAX_PLACE)) {
                 throw new Refusal('A Spiral needs its length.', 'line '.$piece->getLineNo());
             }
             $spiral = new Clothoid(new Point(...$start), atan2($middle[1] - $start[1], $middle[0] - $start[0]), $length, $curvature('radiusStart'), $curvature('radiusEnd'));
-            for ($k = 1; $k * self::STEP < $length; $k++) {
-                $p = $spiral->pointAt($k * self::STEP);
+            $step = max(self::STEP, $length / self::MAX_PARTS);
+            for ($k = 1; $k * $step < $length; $k++) {
+                $p = $spiral->pointAt($k * $step);
                 $out[] = [$p->x, $p->y];
             }
         }

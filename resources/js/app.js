@@ -8,9 +8,31 @@ import { elsewhere, seen } from './elsewhere.js';
 
 window.htmx = htmx;
 
+const FIELDS = 400;
+
+// points[3][x]=7 as {points: {3: {x: 7}}}
+const nested = (entries) => {
+    const out = {};
+    for (const [name, value] of entries) {
+        const keys = name.split(/[[\]]+/).filter((key) => key !== '');
+        let at = out;
+        for (const key of keys.slice(0, -1)) {
+            at[key] ??= {};
+            at = at[key];
+        }
+        at[keys.at(-1)] = value;
+    }
+    return out;
+};
+
 document.addEventListener('htmx:configRequest', (event) => {
     event.detail.headers['X-CSRF-TOKEN'] = document.querySelector('meta[name="csrf-token"]').content;
     event.detail.headers['X-Seen'] = seen();
+    // More fields than a server reads of a form go as one.
+    const { parameters, verb } = event.detail;
+    if (verb !== 'get' && Object.keys(parameters).length > FIELDS) {
+        event.detail.parameters = { packed: JSON.stringify(nested(Object.entries(parameters))) };
+    }
 });
 
 Alpine.data('bench', bench);

@@ -154,8 +154,8 @@ final class LandJourneyTest extends BrowserCase
         $this->land($section);
         $bring("0\nSECTION\n2\nENTITIES\n0\nENDSEC\n0\nEOF\n", '#bring-fault');
         $this->assertStringContainsString('There is no polyline in the file', $this->find('#bring-fault')->getText());
-        $bring(implode("\n", ['0', 'LWPOLYLINE', '8', 'Quay', '70', '0', '10', '0', '20', '150', '10', '600', '20', '150', '42', '0.1', '10', '900', '20', '220', '0', 'EOF']), '.floating');
-        $this->assertMatchesRegularExpression('/“Quay” laid with 2 pieces; its furthest point lies 0(\.\d+)? mm off/', $this->find('.floating')->getText());
+        $bring(implode("\n", ['0', 'LWPOLYLINE', '8', 'Quay', '70', '0', '10', '0', '20', '150', '10', '600', '20', '150', '42', '0.1', '10', '900', '20', '220', '0', 'EOF']), '.said');
+        $this->assertMatchesRegularExpression('/“Quay” laid with 2 pieces; its furthest point lies 0(\.\d+)? mm off/', $this->find('.said')->getText());
         $this->assertSame('Quay', Run::query()->firstOrFail()->name);
         unlink($file);
         $this->assertQuietConsole();

@@ -124,7 +124,7 @@ final class ClockTest extends FeatureCase
         $layout = $this->evening('2026-10-14T17:10Z');
         $now = Build::minute('2026-10-14T17:10Z');
         foreach ($this->works($layout)->rooms as $k => $room) {
-            KeepAir::add($layout, $room->uid, AirLog::of((new SimulatedRoom(20 + $k, 14.0 - 3.0 * $k, 3.0, 60.0))->readings($now - 1440 * 20, $now)));
+            KeepAir::add($layout, $room->uid, AirLog::of((new SimulatedRoom(20 + $k, 14.0 - 3.0 * $k, 3.0, 60.0))->readings($now - 1440 * 20, $now)), $now);
         }
         $this->patch("/layouts/{$layout->uid}/bench", ['certainty' => '90', 'order' => 'stage'])->assertSessionHasNoErrors();
         $file = (string) tempnam(sys_get_temp_dir(), 'ridge');

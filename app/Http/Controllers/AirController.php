@@ -4,17 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Upload;
 use App\Models\Layout;
 use App\Workshop\Air\ReadRooms;
 use App\Workshop\Air\ShowRoom;
 use App\Workshop\Layouts\KeepRoom;
 use App\Workshop\LoadProject;
 use IdleRidge\Core\Cure\Room;
-use IdleRidge\Core\Measure\Refusal;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
 
 /** One room's air: what was read of it, from where, and what was learned in it. */
 final class AirController
@@ -44,12 +43,9 @@ final class AirController
 
     public function air(Request $request, Layout $layout, string $room): RedirectResponse
     {
-        $file = $request->file('file');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw new Refusal('Choose a file of readings first.', 'file');
-        }
+        $file = Upload::of($request, 'file', 'Choose a file of readings first.');
 
-        return redirect()->route('rooms.show', [$layout, $room])->with('said', $this->read->file($layout, $this->room($layout, $room), (string) $file->get()));
+        return redirect()->route('rooms.show', [$layout, $room])->with('said', $this->read->file($layout, $this->room($layout, $room), $file->text));
     }
 
     private function room(Layout $layout, string $uid): Room

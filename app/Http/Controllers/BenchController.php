@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Upload;
 use App\Models\Layout;
 use App\Workshop\LoadProject;
 use App\Workshop\Plan\CalendarFile;
@@ -14,11 +15,9 @@ use App\Workshop\Plan\ShowBench;
 use App\Workshop\Plan\ShowByThen;
 use App\Workshop\Plan\ShowWhatIf;
 use App\Workshop\Plan\TryOut;
-use IdleRidge\Core\Measure\Refusal;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
 use Symfony\Component\HttpFoundation\Response;
 
 /** How the layout is planned, what would be if, what is done by a day, and the plan as a calendar. */
@@ -42,11 +41,8 @@ final class BenchController
 
     public function calendar(Request $request, Layout $layout): RedirectResponse
     {
-        $file = $request->file('calendar');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw new Refusal('Choose a calendar file first.', 'calendar');
-        }
-        $count = $this->rules->calendar($layout, $file->getClientOriginalName(), (string) $file->get());
+        $file = Upload::of($request, 'calendar', 'Choose a calendar file first.');
+        $count = $this->rules->calendar($layout, $file->name, $file->text);
 
         return redirect()->route('bench.show', $layout)->with('said', $count === 0 ? 'Nothing in it is busy in the coming months.' : "{$count} busy hours taken out of the sessions.");
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Upload;
 use App\Models\Layout;
 use App\Workshop\Files\LayoutFiles;
 use App\Workshop\Files\LayoutRows;
@@ -38,17 +39,14 @@ final class FileController
 
     public function import(Request $request): RedirectResponse
     {
-        $file = $request->file('file');
-        if (! $file instanceof \Illuminate\Http\UploadedFile || ! $file->isValid()) {
-            throw new Refusal('Choose a *.ridge.json file.', 'file');
-        }
-        if ($file->getSize() > LayoutFiles::MOST_BYTES) {
+        $file = Upload::of($request, 'file', 'Choose a *.ridge.json file.');
+        if (strlen($file->text) > LayoutFiles::MOST_BYTES) {
             throw new Refusal('The file is larger than 20 MB; a layout never is.', 'file');
         }
         try {
-            $layout = $this->files->import((string) $file->getContent());
+            $layout = $this->files->import($file->text);
         } catch (Refusals $faults) {
-            $lines = array_map(fn (Refusal $r): string => "{$file->getClientOriginalName()}: {$r->place}: {$r->getMessage()}", $faults->all);
+            $lines = array_map(fn (Refusal $r): string => "{$file->name}: {$r->place}: {$r->getMessage()}", $faults->all);
             throw new Refusals(array_map(fn (string $line): Refusal => new Refusal($line, 'file'), array_slice($lines, 0, 20)));
         }
 

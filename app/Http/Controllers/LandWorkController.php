@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Upload;
 use App\Models\Layout;
 use App\Models\Section;
 use App\Workshop\Land\BringLand;
@@ -12,12 +13,10 @@ use App\Workshop\Land\FixEdge;
 use App\Workshop\Land\LayRun;
 use App\Workshop\Land\Look;
 use App\Workshop\Land\TurnLand;
-use IdleRidge\Core\Measure\Refusal;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
 
 /** What is done to a section's land beside laying runs and placing features. */
 final class LandWorkController
@@ -68,12 +67,9 @@ final class LandWorkController
 
     public function bring(Request $request, Layout $layout, Section $section, BringLand $work): RedirectResponse
     {
-        $file = $request->file('file');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw new Refusal('Choose a file: track as CSV, DXF, SVG or LandXML, heights as an ASCII grid.', 'file');
-        }
+        $file = Upload::of($request, 'file', 'Choose a file: track as CSV, DXF, SVG or LandXML, heights as an ASCII grid.');
 
-        return redirect()->route('land.show', [$layout, $section])->with('said', $work->from($layout, $section, $file->getClientOriginalName(), (string) $file->getContent()));
+        return redirect()->route('land.show', [$layout, $section])->with('said', $work->from($layout, $section, $file->name, $file->text, $request->input('size') === 'full'));
     }
 
     private static function word(Request $request, string $key): string

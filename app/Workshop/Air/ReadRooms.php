@@ -6,6 +6,7 @@ namespace App\Workshop\Air;
 
 use App\Devices\RoomLogger;
 use App\Models\Layout;
+use App\Models\TrustedLogger;
 use App\Workshop\LoadProject;
 use App\Workshop\Unreadable;
 use DateTimeImmutable;
@@ -36,12 +37,17 @@ final readonly class ReadRooms
         if ($room->logger === '') {
             throw new Refusal('It has no logger yet: give its address.', 'logger');
         }
+        if (! TrustedLogger::has($layout, $room->uid, $room->logger)) {
+            throw new Refusal('Its address came with a file. Say first that it may be called.', 'logger');
+        }
         $now = intdiv($this->clock->now()->getTimestamp(), 60);
-        $last = (KeepAir::logs($layout)[$room->uid] ?? null)?->last()[0] ?? $now - self::FIRST;
+        $last = (KeepAir::logs($layout, $now)[$room->uid] ?? null)?->last()[0] ?? $now - self::FIRST;
         $log = $this->logger->since($room->logger, $last);
-        KeepAir::add($layout, $room->uid, $log);
+        if (($log->last()[0] ?? 0) > $now + KeepAir::AHEAD) {
+            throw new Refusal('Its readings are dated ahead: its clock is wrong, or this machine’s is. Nothing was taken in.', 'logger');
+        }
 
-        return count($log->readings);
+        return KeepAir::add($layout, $room->uid, $log, $now);
     }
 
     /** @return list<string> what went wrong, room by room */
@@ -58,7 +64,7 @@ final readonly class ReadRooms
             }
             foreach ($rooms as $room) {
                 try {
-                    $room->logger === '' ? 0 : $this->listen($layout, $room);
+                    TrustedLogger::has($layout, $room->uid, $room->logger) ? $this->listen($layout, $room) : 0;
                 } catch (Refusal $refusal) {
                     $faults[] = "{$layout->name}, {$room->name}: {$refusal->getMessage()}";
                 }
@@ -74,19 +80,22 @@ final readonly class ReadRooms
         $zone = new DateTimeZone($layout->zone);
         $log = AirFile::read($text, $zone);
         $now = intdiv($this->clock->now()->getTimestamp(), 60);
-        if (($log->last()[0] ?? 0) > $now + 5) {
+        if (($log->last()[0] ?? 0) > $now + KeepAir::AHEAD) {
             throw new Refusal('Its last reading is still to come: are its clock and time zone right?', 'file');
         }
-        KeepAir::add($layout, $room->uid, $log);
+        $count = KeepAir::add($layout, $room->uid, $log, $now);
+        if ($count === 0) {
+            throw new Refusal('All of it is older than '.KeepAir::DAYS.' days: it says nothing any more about what dries.', 'file');
+        }
 
-        return $this->sentence($log, $zone);
+        return $this->sentence($log, $zone, $count);
     }
 
-    private function sentence(AirLog $log, DateTimeZone $zone): string
+    private function sentence(AirLog $log, DateTimeZone $zone, int $count): string
     {
         $words = fn (int $minute): string => (new DateTimeImmutable('@'.$minute * 60))->setTimezone($zone)->format('D j M H:i');
         $gaps = array_map(fn (array $gap): string => 'after line '.($gap[0] + 2).", {$words($gap[1])} to {$words($gap[2])}", $log->gaps());
 
-        return count($log->readings).' readings taken in.'.($gaps === [] ? '' : ' Nothing is known '.implode('; ', array_slice($gaps, 0, 3)).(count($gaps) > 3 ? ' and '.(count($gaps) - 3).' times more' : '').'; the usual air of the hour stands there.');
+        return "{$count} readings taken in.".($count < count($log->readings) ? ' Those from more than '.KeepAir::DAYS.' days ago were left out.' : '').($gaps === [] ? '' : ' Nothing is known '.implode('; ', array_slice($gaps, 0, 3)).(count($gaps) > 3 ? ' and '.(count($gaps) - 3).' times more' : '').'; the usual air of the hour stands there.');
     }
 }

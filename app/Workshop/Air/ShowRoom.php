@@ -9,6 +9,7 @@ use App\Drawing\ClockWords;
 use App\Drawing\LearnedDrawing;
 use App\Drawing\LearnedWords;
 use App\Models\Layout;
+use App\Models\TrustedLogger;
 use App\Workshop\LoadProject;
 use App\Workshop\Plan\PlanDesk;
 use IdleRidge\Core\Cure\Room;
@@ -50,6 +51,7 @@ final readonly class ShowRoom
             'last' => $last === null ? null : $words->moment($last[0]).': '.Length::decimal($last[1], 1).' °C, '.Length::decimal($last[2], 0).' %',
             'gaps' => array_map(fn (array $g): string => "{$words->moment($g[1])} to {$words->moment($g[2])}", array_slice(array_reverse($log?->gaps() ?? []), 0, 5)),
             'sections' => array_values(array_filter($project->sections, fn ($s): bool => $this->standsIn($project->works->room($s), $room))), 'isRead' => $drying->air->isRead(),
+            'asks' => $room->logger !== '' && ! TrustedLogger::has($layout, $room->uid, $room->logger),
         ];
     }
 

@@ -89,7 +89,7 @@ final readonly class LayoutFiles
                 }
             }
             foreach ($project->works->logs as $room => $log) {
-                KeepAir::add($layout, (string) $room, $log);
+                KeepAir::add($layout, (string) $room, $log, intdiv($this->clock->now()->getTimestamp(), 60));
             }
 
             return $layout;

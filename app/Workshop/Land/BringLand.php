@@ -32,28 +32,33 @@ final readonly class BringLand
 {
     public const MOST_BYTES = 8_000_000;
 
+    /** What reaches further is no model, mm. */
+    private const FULL_SIZE_FROM = 100_000.0;
+
     public function __construct(private Ledger $ledger, private Uids $uids, private LoadProject $load, private LandDesk $desk)
     {
     }
 
     /**
+     * @param bool $full whether the file's lengths are those of the real thing
      * @return string what came of it, with how far it lies from the file
      *
      * @throws Refusal with the file's name and line
      */
-    public function from(Layout $layout, SectionRow $row, string $name, string $content): string
+    public function from(Layout $layout, SectionRow $row, string $name, string $content, bool $full = false): string
     {
         if (strlen($content) > self::MOST_BYTES) {
             throw new Refusal("{$name}: larger than 8 MB.", 'file');
         }
         try {
             $form = strtolower(pathinfo($name, PATHINFO_EXTENSION));
+            $by = $full ? 1.0 / $layout->ratio : 1.0;
 
             return match ($form) {
-                'csv', 'txt', 'tsv' => $this->track($layout, $row, TrackTable::read($content)),
-                'dxf' => $this->track($layout, $row, TrackDxf::read($content)),
-                'svg' => $this->track($layout, $row, TrackSvg::read($content)),
-                'xml', 'landxml' => $this->track($layout, $row, TrackXml::read($content)),
+                'csv', 'txt', 'tsv' => $this->track($layout, $row, self::modelled(TrackTable::read($content), $by)),
+                'dxf' => $this->track($layout, $row, self::modelled(TrackDxf::read($content), $by)),
+                'svg' => $this->track($layout, $row, self::modelled(TrackSvg::read($content), $by)),
+                'xml', 'landxml' => $this->track($layout, $row, self::modelled(TrackXml::read($content, $by), 1.0)),
                 'asc', 'grd' => $this->heights($layout, $row, AsciiGrid::read($content)),
                 default => throw new Refusal('Track comes as CSV, DXF, SVG or LandXML, heights as an ASCII grid (.asc).'),
             };
@@ -61,6 +66,24 @@ final readonly class BringLand
             $place = str_starts_with($refusal->place, 'line ') ? "{$refusal->place}: " : '';
             throw new Refusal("{$name}: {$place}{$refusal->getMessage()}", 'file');
         }
+    }
+
+    /**
+     * Lines at the model's size; those of the real thing begin at the board's corner, for theirs is a map's.
+     *
+     * @param list<TrackLine> $lines
+     * @return list<TrackLine>
+     */
+    private static function modelled(array $lines, float $by): array
+    {
+        $lines = $by === 1.0 ? $lines : array_map(fn (TrackLine $l): TrackLine => $l->moved($by), $lines);
+        [$x1, $y1, $x2, $y2] = TrackLine::extent($lines);
+        $reach = max($x2 - $x1, $y2 - $y1);
+        if ($reach > self::FULL_SIZE_FROM) {
+            throw new Refusal(sprintf('It reaches over %s m: these are lengths of the real thing. Choose “full size” beside the file, and bring it in again.', Length::decimal($reach / 1000.0, 0)));
+        }
+
+        return max(abs($x1), abs($y1)) > self::FULL_SIZE_FROM ? array_map(fn (TrackLine $l): TrackLine => $l->moved(1.0, -$x1, -$y1), $lines) : $lines;
     }
 
     /** @param  list<TrackLine>  $lines */

@@ -7,6 +7,7 @@ namespace App\Workshop\Layouts;
 use App\Devices\HttpRoomLogger;
 use App\Models\Layout;
 use App\Models\Room as RoomRow;
+use App\Models\TrustedLogger;
 use App\Workshop\KeptRows;
 use App\Workshop\Revising\Changes;
 use App\Workshop\Revising\Ledger;
@@ -30,6 +31,19 @@ final readonly class KeepRoom
     {
         $room = $this->read($input, Room::standard($this->rows->uid(), 'Room '.($layout->rooms()->count() + 1)));
         $this->ledger->record($layout, "{$room->name} added", fn (Changes $changes) => $this->rows->add($changes, $layout, RoomRow::class, WorksFile::fromRoom($room)));
+        $this->trust($layout, $room, $input);
+    }
+
+    /**
+     * An address that was typed may be called.
+     *
+     * @param array<string, mixed> $input
+     */
+    private function trust(Layout $layout, Room $room, array $input): void
+    {
+        if (isset($input['logger']) && $room->logger !== '') {
+            TrustedLogger::query()->firstOrCreate(['layout_id' => $layout->id, 'room' => $room->uid, 'address' => $room->logger]);
+        }
     }
 
     /** @param  array<string, mixed>  $input as above, rev, and `always` where it was always so */
@@ -40,6 +54,7 @@ final readonly class KeepRoom
         $room = empty($input['always']) ? $this->read($input, $old)->after($old, intdiv($this->clock->now()->getTimestamp(), 60)) : $this->read($input, $old);
         $values = WorksFile::fromRoom($room);
         $this->ledger->record($layout, empty($input['always']) ? "{$room->name} changed" : "{$room->name} corrected, the past too", fn (Changes $changes) => $changes->save($row->keep($values)));
+        $this->trust($layout, $room, $input);
     }
 
     /** @throws Refusal while a section stands in it, or it is the last */

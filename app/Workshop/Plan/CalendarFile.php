@@ -16,13 +16,12 @@ use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Property\ICalendar\DateTime;
 use Sabre\VObject\Property\ICalendar\Duration;
 use Sabre\VObject\Reader;
+use Sabre\VObject\Settings;
 use Throwable;
 
 /** The plan as a calendar to take along, and other people's calendars as busy hours (RFC 5545). */
 final class CalendarFile
 {
-    private const MOST_BYTES = 5_000_000;
-
     private const MOST_EVENTS = 2_000;
 
     /** One event for each session with its moves, each cure with its range, each last moment. */
@@ -64,12 +63,10 @@ final class CalendarFile
      */
     public static function busy(string $text, DateTimeZone $zone, int $now, int $days): array
     {
-        if (strlen($text) > self::MOST_BYTES) {
-            throw new Refusal('It is over five megabytes: export the coming months only.', 'calendar');
-        }
-
         return self::quietly(function () use ($text, $zone, $now, $days): array {
             try {
+                // Whoever reads it has a limit of time; the count alone would refuse what has been daily for years.
+                Settings::$maxRecurrences = -1;
                 $calendar = Reader::read($text);
                 if (! $calendar instanceof VCalendar) {
                     throw new Refusal('It is no calendar.', 'calendar');

@@ -23,7 +23,7 @@ use Psr\Clock\ClockInterface;
 /** How the layout is planned: how sure, in which turns, with which tools, by when; busy hours from a calendar; a plan that is taken. */
 final readonly class KeepRules
 {
-    public function __construct(private Ledger $ledger, private KeptRows $rows, private ClockInterface $clock)
+    public function __construct(private Ledger $ledger, private KeptRows $rows, private ClockInterface $clock, private ReadCalendar $calendars)
     {
     }
 
@@ -55,7 +55,7 @@ final readonly class KeepRules
     public function calendar(Layout $layout, string $name, string $text): int
     {
         $zone = new DateTimeZone($layout->zone);
-        $hours = CalendarFile::busy($text, $zone, intdiv($this->clock->now()->getTimestamp(), 60), BenchWork::DAYS);
+        $hours = $this->calendars->busy($text, $zone, intdiv($this->clock->now()->getTimestamp(), 60), BenchWork::DAYS);
         $name = mb_substr($name, 0, 80);
         $times = array_map(fn (array $h): BenchTime => BenchTime::of($this->rows->uid(), 'busy', null, $h['date'], $h['from'], $h['to'], who: $name), $hours);
         $this->ledger->record($layout, "Busy hours from {$name}", function (Changes $changes) use ($layout, $times, $name): void {

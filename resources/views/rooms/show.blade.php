@@ -8,8 +8,9 @@
             @forelse ($learned as $row)<div class="learned-row"><div><b>{{ $row['name'] }}</b><p>{{ $row['words'] }}; nine times in ten {{ $row['range'] }} of it or less.</p></div>{!! $row['picture']->toHtml() !!}</div>@empty<p class="in soft">Nothing yet. Say on Tonight when something is still wet or dry: times here are then taken from what was seen.</p>@endforelse</section></div>
     <div class="col"><section class="sheet"><header><h2>A logger</h2></header>
         <form class="in stack" method="post" action="{{ route('rooms.logger', [$layout, $room->uid]) }}">@csrf @seen @method('PATCH')<input type="hidden" name="form" value="logger">
+            @if ($asks)<p class="fault">This address came with a file, and nothing was asked of it yet. Set it if it is the logger of this room; empty it if not.</p>@endif
             <x-field form="logger" name="logger" label="Its address" :value="$room->logger" hint="such as http://127.0.0.1:8090/workroom; empty for none" />
-            <div class="acts"><button class="btn quiet">Set</button>@if ($room->logger !== '')<button class="btn" form="read-now">Read now</button>@endif</div></form>
+            <div class="acts"><button class="btn quiet">Set</button>@if ($room->logger !== '' && ! $asks)<button class="btn" form="read-now">Read now</button>@endif</div></form>
         <form id="read-now" method="post" action="{{ route('rooms.read', [$layout, $room->uid]) }}">@csrf @seen</form></section>
         <section class="sheet"><header><h2>A file</h2></header>
         <form class="in stack" method="post" enctype="multipart/form-data" action="{{ route('rooms.air', [$layout, $room->uid]) }}">@csrf @seen<input type="hidden" name="form" value="air">

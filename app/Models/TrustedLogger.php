@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * An address that the builder gave for a room's logger, or agreed to.
+ *
+ * @property int $layout_id
+ * @property string $room
+ * @property string $address
+ */
+final class TrustedLogger extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    public static function has(Layout $layout, string $room, string $address): bool
+    {
+        return self::query()->where(['layout_id' => $layout->id, 'room' => $room, 'address' => $address])->exists();
+    }
+}
