@@ -1,17 +1,20 @@
 <?php
 
 use App\Http\Middleware\KnownHost;
+use App\Http\Middleware\OurData;
 use App\Http\Middleware\Paired;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SecureHeaders;
 use App\Http\Middleware\TakeTurns;
 use App\Http\Middleware\WhatWasSeen;
+use App\Workshop\House\DiskTrouble;
 use App\Workshop\Layouts\ShowLayouts;
 use App\Workshop\Revising\Overtaken;
 use App\Workshop\Revising\StaleRecord;
 use App\Workshop\Unreadable;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Refusals;
+use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -24,6 +27,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append(SecureHeaders::class);
         $middleware->prepend(KnownHost::class);
+        $middleware->prependToGroup('web', OurData::class);
         $middleware->appendToGroup('web', [PlainInput::class, Paired::class, WhatWasSeen::class, TakeTurns::class]);
         // All of them before the first record is looked up.
         foreach ([PlainInput::class, Paired::class, WhatWasSeen::class, TakeTurns::class] as $first) {
@@ -33,6 +37,10 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->encryptCookies(except: ['theme']);
         // Lengths are shown again as they were typed, spaces and all.
         $middleware->remove(Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull::class);
+    })
+    ->withSchedule(function (Schedule $schedule): void {
+        $schedule->command('ridge:listen')->everyTenMinutes()->withoutOverlapping(10)->runInBackground();
+        $schedule->command('ridge:backup --due')->everyThirtyMinutes();
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([Refusal::class, Refusals::class, StaleRecord::class, Overtaken::class, Unreadable::class]);
@@ -53,6 +61,16 @@ return Application::configure(basePath: dirname(__DIR__))
             if ($request->isMethod('GET') && url()->previous() === $request->fullUrl()) {
                 return response()->view('errors.422', ['faults' => $invalid->errors()], 422);
             }
+        });
+        $exceptions->render(function (Throwable $failed, Request $request) {
+            $trouble = DiskTrouble::of($failed);
+            if ($trouble === null) {
+                return null;
+            }
+
+            return $request->header('HX-Request') === 'true'
+                ? response()->view('land.faults', ['faults' => ['form' => [$trouble->said()]]], 422)
+                : response()->view('errors.disk', ['said' => $trouble->said(), 'again' => $request->isMethod('GET') ? null : $request->fullUrl(), 'typed' => DiskTrouble::typed($request->input())], 507);
         });
         $exceptions->render(function (Unreadable $unreadable, Request $request) {
             return $request->header('HX-Request') === 'true'

@@ -10,4 +10,6 @@ return [
     'lan' => env('RIDGE_LAN', false) === true || env('RIDGE_LAN') === '1',
     'house' => env('RIDGE_HOUSE', ''),
     'pairing' => storage_path('app/pairing'),
+    // Where copies of all data are kept.
+    'backups' => env('RIDGE_BACKUPS', storage_path('backups')),
 ];

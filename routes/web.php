@@ -8,6 +8,7 @@ use App\Http\Controllers\DeviceController;
 use App\Http\Controllers\FeatureController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\HistoryController;
+use App\Http\Controllers\KeepingController;
 use App\Http\Controllers\LandController;
 use App\Http\Controllers\LandWorkController;
 use App\Http\Controllers\LayoutController;
@@ -32,6 +33,10 @@ $withoutSession = [StartSession::class, ShareErrorsFromSession::class, ValidateC
 
 Route::get('/pair', [PairController::class, 'show'])->name('pair.show');
 Route::post('/pair', [PairController::class, 'store'])->name('pair.store');
+Route::get('/keeping', [KeepingController::class, 'index'])->name('keeping.index');
+Route::post('/keeping', [KeepingController::class, 'store'])->name('keeping.store');
+Route::post('/keeping/restore', [KeepingController::class, 'restore'])->name('keeping.restore');
+Route::get('/keeping/{copy}', [KeepingController::class, 'show'])->name('keeping.show');
 Route::get('/devices', [DeviceController::class, 'index'])->name('devices.index');
 Route::post('/devices/code', [DeviceController::class, 'code'])->name('devices.code');
 Route::delete('/devices/{device}', [DeviceController::class, 'destroy'])->name('devices.destroy');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Words;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 
@@ -38,6 +39,6 @@ final readonly class Upload
             throw new Refusal($why, $field);
         }
 
-        return new self(mb_substr((string) preg_replace('/[^\P{C}]+/u', '', mb_scrub($file->getClientOriginalName())), 0, 120), (string) $file->getContent());
+        return new self(mb_substr(Words::plain($file->getClientOriginalName()), 0, 120), (string) $file->getContent());
     }
 }

@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $id
  * @property string $uid
  * @property int $layout_id
- * @property string $kind edit, undo or redo
+ * @property string $kind edit, undo or redo; restore where all came back from a copy
  * @property int|null $target_id the revision that an undo or redo is about
  * @property string $sentence
  * @property list<array{table: string, uid: string, before: array<string, mixed>|null, after: array<string, mixed>|null}> $changes

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Interchange;
 
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Words;
 use stdClass;
 
 /**
@@ -43,7 +44,7 @@ final class Record
             throw new Refusal('expected a text', $this->at($key));
         }
 
-        return $value;
+        return Words::plain($value);
     }
 
     public function isText(string $key): bool

@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Interchange;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Simplify;
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Words;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\TrackFit;
@@ -22,13 +23,16 @@ final readonly class TrackLine
     /** Grade points may miss the heights of the file by so much, mm. */
     private const LEVEL = 0.2;
 
+    public string $name;
+
     /**
      * @param list<array{float, float}> $points
      * @param list<float>|null $heights of each point
      * @param bool $atRail whether they are those of the rail tops
      */
-    public function __construct(public string $name, public array $points, public ?array $heights = null, public bool $atRail = false)
+    public function __construct(string $name, public array $points, public ?array $heights = null, public bool $atRail = false)
     {
+        $this->name = Words::plain($name);
     }
 
     /** All lengths multiplied, then moved. */

@@ -25,7 +25,7 @@ final class TrackXml
     private const STEP = 10.0;
 
     /** A curve or spiral is told in so many places at most, however long it is. */
-    private const MAX_PARTS = 2000;
+    private const MAX_PARTS = 1000;
 
     /** No place lies further out, mm. */
     private const MAX_PLACE = 1e10;
@@ -163,7 +163,7 @@ final class TrackXml
 
         $place = [(float) $words[1] * $scale, (float) $words[0] * $scale];
         if (! (max(array_map(abs(...), $place)) < self::MAX_PLACE)) {
-            throw new Refusal("A {$tag} lies beyond every map.", 'line '.$node->getLineNo());
+            throw new Refusal("The {$tag} lies beyond every map.", 'line '.$node->getLineNo());
         }
 
         return $place;

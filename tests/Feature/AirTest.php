@@ -98,7 +98,7 @@ final class AirTest extends FeatureCase
     public function test_the_stand_in_answers_as_a_logger_would(): void
     {
         $port = random_int(20_000, 60_000);
-        $server = new Process([PHP_BINARY, '-S', "127.0.0.1:{$port}", base_path('app/Devices/logger.php')], null, ['RIDGE_NOW' => '2026-10-14T17:31:00Z']);
+        $server = new Process([PHP_BINARY, '-S', "127.0.0.1:{$port}", base_path('devices/logger.php')], null, ['RIDGE_NOW' => '2026-10-14T17:31:00Z']);
         $server->start();
         try {
             for ($k = 0; $k < 100 && @fsockopen('127.0.0.1', $port) === false; $k++) {

@@ -40,7 +40,8 @@ final class LandScreenTest extends FeatureCase
         $picture = $this->get($m[1])->assertOk();
         $this->assertStringStartsWith("\x89PNG", (string) $picture->getContent());
         $this->assertStringContainsString('immutable', (string) $picture->headers->get('Cache-Control'));
-        $this->get($this->at($section, '/relief/'.str_repeat('0', 40).'.png'))->assertNotFound();
+        $gone = $this->get($this->at($section, '/relief/'.str_repeat('0', 40).'.png'))->assertOk();
+        $this->assertStringContainsString('no-store', (string) $gone->headers->get('Cache-Control'), 'what replaced a land that is gone is not taken for it again');
     }
 
     public function test_a_spot_is_placed_changed_named_and_removed(): void

@@ -69,7 +69,7 @@ final class LandController
         return response($file['body'], 200, ['Content-Type' => $file['type'], 'Content-Disposition' => "attachment; filename=\"{$file['name']}\""]);
     }
 
-    /** The picture of exactly the land that the address names; gone when that land is. */
+    /** The picture of the land that the address names; where that was changed meanwhile and is no longer kept, of what it became. */
     public function relief(Layout $layout, Section $section, string $hash, LandDesk $desk, LoadProject $load): Response
     {
         $sheet = $desk->kept($hash);
@@ -77,8 +77,7 @@ final class LandController
             $project = $load->of($layout);
             $sheet = $desk->sheet($project, $project->section($section->uid));
         }
-        abort_unless($sheet->hash === $hash, 404);
 
-        return response(ReliefPicture::png($sheet->grid()), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return response(ReliefPicture::png($sheet->grid()), 200, ['Content-Type' => 'image/png', 'Cache-Control' => $sheet->hash === $hash ? 'private, max-age=31536000, immutable' : 'no-store']);
     }
 }

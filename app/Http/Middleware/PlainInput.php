@@ -6,6 +6,7 @@ namespace App\Http\Middleware;
 
 use Closure;
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Words;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\InputBag;
 use Symfony\Component\HttpFoundation\Response;
@@ -51,8 +52,7 @@ final class PlainInput
             if (! mb_check_encoding($value, 'UTF-8') || str_contains($value, "\0")) {
                 throw new Refusal('It holds a character that nobody can type; nothing was changed.', (string) $key);
             }
-            // Controls are no part of a name or a number; ends of lines are.
-            $value = (string) preg_replace('/[^\P{C}\n\r\t\x{00AD}\x{200C}\x{200D}]+/u', '', $value);
+            $value = Words::plain($value);
         });
         if ($count >= $most) {
             throw new Refusal("The form has {$count} fields or more than this machine reads at once; nothing was changed.", 'form');

@@ -9,6 +9,7 @@ use App\Workshop\Time\Uids;
 use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Words;
 use Illuminate\Support\Facades\Cache;
 use Psr\Clock\ClockInterface;
 
@@ -34,7 +35,7 @@ final readonly class Devices
      */
     public function pair(string $code, string $name, string $address): string
     {
-        $name = trim((string) preg_replace('/[^\P{C}]+/u', '', mb_scrub($name)));
+        $name = trim(Words::plain($name));
         $role = $this->pairing->with($code, $address);
         $secret = bin2hex(random_bytes(24));
         $device = Device::query()->create([

@@ -56,7 +56,7 @@ final readonly class ShowLayouts
         $zone = new DateTimeZone($layout->zone);
         $history = Revision::query()->where('layout_id', $layout->id)->orderByDesc('id')->limit(8)->get()->map(fn (Revision $r): array => [
             'at' => (new DateTimeImmutable($r->made_at, new DateTimeZone('UTC')))->setTimezone($zone)->format('D j M, H:i'),
-            'sentence' => ['edit' => '', 'undo' => 'Undone: ', 'redo' => 'Done again: '][$r->kind].$r->sentence,
+            'sentence' => (['undo' => 'Undone: ', 'redo' => 'Done again: '][$r->kind] ?? '').$r->sentence,
         ])->all();
 
         return [

@@ -61,6 +61,6 @@ final readonly class Freshness
         $layout = $record instanceof Layout ? $record->id : (int) $record->getAttribute('layout_id');
 
         return Revision::query()->where('layout_id', $layout)->where('id', '>', $this->seen->step)->whereNotIn('id', $this->seen->own)
-            ->whereRaw("exists (select 1 from json_each(revisions.changes) as one where json_extract(one.value, '$.uid') = ?)", [$record->uid]);
+            ->whereRaw("(revisions.kind = 'restore' or exists (select 1 from json_each(revisions.changes) as one where json_extract(one.value, '$.uid') = ?))", [$record->uid]);
     }
 }

@@ -224,7 +224,7 @@ final readonly class Ledger
             } elseif ($revision->kind === 'undo') {
                 array_pop($done);
                 $undone[] = (int) $revision->target_id;
-            } else {
+            } elseif ($revision->kind === 'redo') {
                 array_pop($undone);
                 $done[] = (int) $revision->target_id;
             }

@@ -29,7 +29,8 @@
     </nav>
     <div class="hz-air">
         @if ($layout !== null)<a class="hz-link" href="{{ route('layouts.settings', $layout) }}" @if ($current === 'settings') aria-current="page" @endif>Layout sheet</a>@endif
-        @if ($layout === null)<a class="hz-link" href="{{ route('devices.index') }}">Devices</a>@endif
+        @if ($layout === null)<a class="hz-link" href="{{ route('keeping.index') }}">Safe keeping</a>
+        <a class="hz-link" href="{{ route('devices.index') }}">Devices</a>@endif
         <a class="hz-link" href="{{ route('layouts.index') }}">All layouts</a>
         <button class="hz-link" type="button" x-on:click="keys">Keys</button>
         <button class="hz-lamp" type="button" x-on:click="lamp" aria-label="Change between film and lamp light"><svg class="icn" viewBox="0 0 16 16" aria-hidden="true"><path d="M5.2 8.2 6.6 3.4h2.8l1.4 4.8zM8 8.2v1.6M5 12.6l.8-1.2M8 13.2v-1.5M11 12.6l-.8-1.2"/></svg></button>

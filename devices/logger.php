@@ -10,7 +10,7 @@ declare(strict_types=1);
 use App\Devices\SimulatedRoom;
 use App\Workshop\Time\BenchClock;
 
-require dirname(__DIR__, 2).'/vendor/autoload.php';
+require dirname(__DIR__).'/vendor/autoload.php';
 
 $rooms = ['/workroom' => new SimulatedRoom(11, 16.5, 2.5, 58.0), '/shed' => new SimulatedRoom(12, 9.5, 4.0, 72.0)];
 $room = $rooms[(string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? ''), PHP_URL_PATH)] ?? null;
