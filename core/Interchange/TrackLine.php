@@ -8,6 +8,7 @@ use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Simplify;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Words;
+use IdleRidge\Core\Track\FitBudget;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\TrackFit;
@@ -16,6 +17,9 @@ use IdleRidge\Core\Track\TrackFit;
 final readonly class TrackLine
 {
     public const MOST_POINTS = 50_000;
+
+    /** No place and no height lies further out, mm. */
+    public const FURTHEST = 1e10;
 
     /** Straight stretches are told so finely, mm. */
     private const GAP = 30.0;
@@ -63,13 +67,14 @@ final readonly class TrackLine
      * The run that lies through it, as few tangents and arcs as keep near it.
      *
      * @param callable(float, float): float $ground the level of a line without heights, asked in its middle
+     * @param FitBudget $budget what all lines of a file may take together
      * @return array{Run, TrackFit}
      *
      * @throws Refusal
      */
-    public function fitted(string $uid, callable $ground): array
+    public function fitted(string $uid, callable $ground, FitBudget $budget = new FitBudget): array
     {
-        $fit = TrackFit::through($this->points);
+        $fit = TrackFit::through($this->points, budget: $budget);
         $profile = FormationProfile::from();
         $middle = $this->points[intdiv(count($this->points), 2)];
         $points = [];
@@ -135,6 +140,12 @@ final readonly class TrackLine
         foreach ($lines as $line) {
             if (count($line->points) > self::MOST_POINTS) {
                 throw new Refusal(sprintf('“%s” has %d points; at most %d can be read.', $line->name, count($line->points), self::MOST_POINTS), 'line 1');
+            }
+            foreach ([...array_merge(...$line->points), ...($line->heights ?? [])] as $value) {
+                // Not a number is not less either.
+                if (! (abs($value) < self::FURTHEST)) {
+                    throw new Refusal(sprintf('“%s” goes beyond every map.', $line->name), 'line 1');
+                }
             }
         }
         if (count($lines) > 60) {

@@ -27,9 +27,6 @@ final class TrackXml
     /** A curve or spiral is told in so many places at most, however long it is. */
     private const MAX_PARTS = 1000;
 
-    /** No place lies further out, mm. */
-    private const MAX_PLACE = 1e10;
-
     /**
      * @param float $by what every length is multiplied by, such as 1/87.1 for data at full size
      * @return list<TrackLine>
@@ -162,7 +159,7 @@ final class TrackXml
         }
 
         $place = [(float) $words[1] * $scale, (float) $words[0] * $scale];
-        if (! (max(array_map(abs(...), $place)) < self::MAX_PLACE)) {
+        if (! (max(array_map(abs(...), $place)) < TrackLine::FURTHEST)) {
             throw new Refusal("The {$tag} lies beyond every map.", 'line '.$node->getLineNo());
         }
 
@@ -194,7 +191,7 @@ final class TrackXml
         } elseif ($piece->localName === 'Spiral' && ($middle = self::place($piece, 'PI', $scale)) !== null) {
             $curvature = fn (string $end): float => is_numeric($piece->getAttribute($end)) && (float) $piece->getAttribute($end) > 0.0 ? $left / ((float) $piece->getAttribute($end) * $scale) : 0.0;
             $length = (float) $piece->getAttribute('length') * $scale;
-            if (! ($length > 0.0 && $length < self::MAX_PLACE)) {
+            if (! ($length > 0.0 && $length < TrackLine::FURTHEST)) {
                 throw new Refusal('A Spiral needs its length.', 'line '.$piece->getLineNo());
             }
             $spiral = new Clothoid(new Point(...$start), atan2($middle[1] - $start[1], $middle[0] - $start[0]), $length, $curvature('radiusStart'), $curvature('radiusEnd'));

@@ -21,7 +21,7 @@ final class FitChain
      * @param list<float> $values x, y, heading, then curvature and length of each piece
      * @param list<bool> $straight which pieces stay straight
      */
-    private function __construct(private readonly array $points, private array $values, private readonly array $straight)
+    private function __construct(private readonly array $points, private array $values, private readonly array $straight, private readonly FitBudget $budget)
     {
         $this->follow();
     }
@@ -30,14 +30,14 @@ final class FitChain
      * @param non-empty-list<array{float, float}> $points
      * @param array{float, float, float, list<array{float, float}>} $begin
      */
-    public static function near(array $points, array $begin): self
+    public static function near(array $points, array $begin, FitBudget $budget): self
     {
         $values = [$begin[0], $begin[1], $begin[2]];
         foreach ($begin[3] as [$curvature, $length]) {
             array_push($values, $curvature, max(self::LEAST_LENGTH, $length));
         }
 
-        return new self($points, $values, array_fill(0, count($begin[3]), false));
+        return new self($points, $values, array_fill(0, count($begin[3]), false), $budget);
     }
 
     /** Moved to the least squares of the distances. */
@@ -46,6 +46,7 @@ final class FitChain
         $damping = 1e-3;
         $squares = $this->squares($this->values);
         for ($round = 0; $round < self::ROUNDS && $damping < 1e9; $round++) {
+            $this->budget->spend((float) (count($this->points) * count($this->values) ** 2));
             $step = $this->step($damping);
             $tried = $this->moved($step);
             $now = $this->squares($tried);
@@ -89,7 +90,7 @@ final class FitChain
             array_push($values, ...$piece);
         }
 
-        return (new self($this->points, $values, array_map(fn (array $p): bool => $p[0] === 0.0, $pieces)))->settled();
+        return (new self($this->points, $values, array_map(fn (array $p): bool => $p[0] === 0.0, $pieces), $this->budget))->settled();
     }
 
     public function start(): Point

@@ -43,14 +43,14 @@ final readonly class TrackFit
      *
      * @throws Refusal for a line of one place, or a curve tighter than any track
      */
-    public static function through(array $points, float $tolerance = self::TOLERANCE): self
+    public static function through(array $points, float $tolerance = self::TOLERANCE, FitBudget $budget = new FitBudget): self
     {
         $points = self::thinned($points);
         $best = null;
         $segments = self::segments($points);
         $costs = self::costs($segments);
         for ($count = 1; $count <= min(self::MOST_PIECES, count($segments)); $count++) {
-            $chain = FitChain::near($points, self::begin($points, $segments, $costs, $count))->settled();
+            $chain = FitChain::near($points, self::begin($points, $segments, $costs, $count), $budget)->settled();
             $chain = $chain->straightened(self::LEAST_TURN, 1.0 / self::WIDEST);
             if ($best === null || $chain->worst() < 0.9 * $best->worst()) {
                 $best = $chain;

@@ -24,6 +24,7 @@ use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Track\FitBudget;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\TrackFit;
 
@@ -93,8 +94,9 @@ final readonly class BringLand
         $section = $project->section($row->uid);
         $ground = $this->desk->model($project, $section)->ground;
         $fitted = [];
+        $budget = new FitBudget;
         foreach ($lines as $line) {
-            [$run, $fit] = $line->fitted($this->uids->next(), $ground->at(...));
+            [$run, $fit] = $line->fitted($this->uids->next(), $ground->at(...), $budget);
             if ($run->within($section->width, $section->depth) === null) {
                 throw new Refusal(sprintf('“%s” lies nowhere over the board, which is %s × %s mm; places count from its lower left corner.', $run->name, Length::decimal($section->width, 1), Length::decimal($section->depth, 1)));
             }

@@ -6,6 +6,7 @@ namespace App\Workshop\Plan;
 
 use DateTimeImmutable;
 use DateTimeZone;
+use ErrorException;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -63,34 +64,37 @@ final class CalendarFile
      */
     public static function busy(string $text, DateTimeZone $zone, int $now, int $days): array
     {
-        return self::quietly(function () use ($text, $zone, $now, $days): array {
-            try {
-                // Whoever reads it has a limit of time; the count alone would refuse what has been daily for years.
-                Settings::$maxRecurrences = -1;
-                $calendar = Reader::read($text);
-                if (! $calendar instanceof VCalendar) {
-                    throw new Refusal('It is no calendar.', 'calendar');
-                }
-                $from = self::at($now);
-                $expanded = $calendar->expand($from, $from->modify("+{$days} days"), $zone);
-            } catch (Refusal $refusal) {
-                throw $refusal;
-            } catch (Throwable $wrong) {
-                throw new Refusal('It cannot be read as an iCalendar file: '.lcfirst(rtrim($wrong->getMessage(), '.')).'.', 'calendar');
-            }
-            $out = [];
-            foreach ($expanded->select('VEVENT') as $event) {
-                if ($event instanceof VEvent && (string) $event->__get('TRANSP') !== 'TRANSPARENT' && (string) $event->__get('STATUS') !== 'CANCELLED') {
-                    array_push($out, ...self::hours($event, $zone));
-                }
-                if (count($out) > self::MOST_EVENTS) {
-                    throw new Refusal('It has more than '.self::MOST_EVENTS.' busy hours in the coming months.', 'calendar');
-                }
-            }
-            sort($out);
+        try {
+            return self::quietly(fn (): array => self::read($text, $zone, $now, $days), E_WARNING | E_NOTICE);
+        } catch (Refusal $refusal) {
+            throw $refusal;
+        } catch (Throwable $wrong) {
+            throw new Refusal('It cannot be read as an iCalendar file: '.lcfirst(rtrim($wrong->getMessage(), '.')).'.', 'calendar');
+        }
+    }
 
-            return $out;
-        });
+    /** @return list<array{date: string, from: int, to: int}> */
+    private static function read(string $text, DateTimeZone $zone, int $now, int $days): array
+    {
+        // Whoever reads it has a limit of time; the count alone would refuse what has been daily for years.
+        Settings::$maxRecurrences = -1;
+        $calendar = Reader::read($text);
+        if (! $calendar instanceof VCalendar) {
+            throw new Refusal('It is no calendar.', 'calendar');
+        }
+        $from = self::at($now);
+        $out = [];
+        foreach ($calendar->expand($from, $from->modify("+{$days} days"), $zone)->select('VEVENT') as $event) {
+            if ($event instanceof VEvent && (string) $event->__get('TRANSP') !== 'TRANSPARENT' && (string) $event->__get('STATUS') !== 'CANCELLED') {
+                array_push($out, ...self::hours($event, $zone));
+            }
+            if (count($out) > self::MOST_EVENTS) {
+                throw new Refusal('It has more than '.self::MOST_EVENTS.' busy hours in the coming months.', 'calendar');
+            }
+        }
+        sort($out);
+
+        return $out;
     }
 
     /** @return list<array{date: string, from: int, to: int}> */
@@ -138,11 +142,12 @@ final class CalendarFile
      * @template T
      *
      * @param callable(): T $work
+     * @param int $faults levels at which it stumbles over what it is given
      * @return T
      */
-    private static function quietly(callable $work): mixed
+    private static function quietly(callable $work, int $faults = 0): mixed
     {
-        set_error_handler(fn (): bool => true, E_DEPRECATED);
+        set_error_handler(fn (int $level, string $message): bool => ($level & $faults) === 0 ? true : throw new ErrorException($message, 0, $level), E_DEPRECATED | $faults);
         try {
             return $work();
         } finally {
