@@ -54,7 +54,8 @@ final class Requests
             $request = Request::create("http://127.0.0.1/{$path}", $method, $input, server: ['REMOTE_ADDR' => '127.0.0.1'] + ($this->dice->getInt(0, 1) === 0 ? ['HTTP_HX_REQUEST' => 'true'] : []));
             $began = microtime(true);
             app()->forgetScopedInstances();
-            $status = app(Kernel::class)->handle($request)->getStatusCode();
+            $answer = app(Kernel::class)->handle($request);
+            $status = $answer->getStatusCode();
             $seconds = microtime(true) - $began;
             $out['requests']++;
             $out['refused'] += $status >= 400 && $status < 500 ? 1 : 0;
@@ -62,7 +63,7 @@ final class Requests
             $out['longest_s'] = max($out['longest_s'], $seconds);
             if ($status >= 500) {
                 $out['broken']++;
-                $out['first'] = $out['first'] !== '' ? $out['first'] : "{$status} {$method} /{$path} ".json_encode($input, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_UNESCAPED_UNICODE);
+                $out['first'] = $out['first'] !== '' ? $out['first'] : mb_strimwidth("{$status} {$method} /{$path} ".($answer->exception ?? null)?->getMessage().' '.json_encode($input, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_UNESCAPED_UNICODE), 0, 900);
             }
         }
 

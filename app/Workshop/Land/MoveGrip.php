@@ -10,6 +10,7 @@ use App\Models\Run;
 use App\Models\Section;
 use App\Workshop\LoadProject;
 use App\Workshop\Revising\Freshness;
+use App\Workshop\Typed;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Snap;
 use IdleRidge\Core\Measure\Refusal;
@@ -37,9 +38,8 @@ final readonly class MoveGrip
      */
     public function apply(Layout $layout, Section $section, array $grip): Run|LandFeature
     {
-        $uid = (string) ($grip['uid'] ?? '');
-        $drag = (string) ($grip['drag'] ?? '');
-        $index = (int) ($grip['index'] ?? 0);
+        $typed = new Typed($grip);
+        [$uid, $drag, $index] = [$typed->text('uid'), $typed->text('drag'), (int) self::number($grip, 'index', 0.0)];
         if (in_array($drag, ['point', 'height', 'insert', 'drop'], true)) {
             return $this->feature($layout, $layout->features()->where('uid', $uid)->firstOrFail(), $section, $drag, $index, $grip);
         }
@@ -61,7 +61,7 @@ final readonly class MoveGrip
         if ($row instanceof LandFeature) {
             $this->place->save($layout, $row, PlaceFeature::sentence(LoadProject::feature($row)), $adds);
         } else {
-            $this->lay->save($layout, $row, in_array($grip['drag'], ['start', 'end'], true) ? "{$row->name} moved" : "Grade of {$row->name} changed", $adds);
+            $this->lay->save($layout, $row, in_array($grip['drag'] ?? '', ['start', 'end'], true) ? "{$row->name} moved" : "Grade of {$row->name} changed", $adds);
         }
     }
 
@@ -149,9 +149,10 @@ final readonly class MoveGrip
         $point = $sorted[$index] ?? throw new Refusal('There is no such grade point.', 'index');
         $station = (float) $point['station_mm'] + self::number($grip, 'dx', 0.0);
         if (isset($grip['x'], $grip['y'])) {
-            $station = $run->alignment->nearest(new Point((float) $grip['x'], (float) $grip['y']))['station'];
+            $start = $run->alignment->pointAt($station);
+            $station = $run->alignment->nearest(new Point(self::number($grip, 'x', $start->x), self::number($grip, 'y', $start->y)))['station'];
         } elseif (isset($grip['station'])) {
-            $station = (float) $grip['station'];
+            $station = self::number($grip, 'station', $station);
         }
         // Neither past its neighbours nor into their vertical curves.
         $curve = fn (int $k): float => (float) ($sorted[$k]['curve_mm'] ?? 0.0) / 2.0;

@@ -148,7 +148,7 @@ final readonly class LayMove
     {
         $row = $layout->applications()->where('uid', $laid->uid)->firstOrFail();
         $of = $this->desk->plan($layout)->opens($laid)[1] ?? $laid->recipe->needsOf($laid->recipe);
-        $changes->add($row->keep(WorksFile::fromLaid($this->with($laid, seen: [...$laid->seen, ['at' => $this->desk->minute(), 'what' => $what, 'of' => $of->value]]))));
+        $changes->add($row->keep(WorksFile::fromLaid($this->with($laid, seen: [...$laid->seen, ['at' => max((int) $laid->endedAt, $this->desk->minute()), 'what' => $what, 'of' => $of->value]]))));
     }
 
     private function close(Layout $layout, Application $row, Laid $laid, string $kind): void

@@ -41,6 +41,7 @@
 <form id="page-redo" method="post" action="{{ route('layouts.redo', $layout) }}" hidden>@csrf @seen<button data-redo>Redo</button></form>
 @endif
 @if (request()->attributes->get('role') === \App\Workshop\House\Role::Guest)<p class="looks-only">This device looks on. What is done at the bench shows here by itself.</p>@endif
+@if ($doubt ?? null)<p class="looks-only doubt" role="alert">{{ $doubt }}</p>@endif
 <div class="floating elsewhere" id="elsewhere" role="status" hidden><span>Done on another device: <b data-words></b></span> <button type="button" class="link">Show it</button></div>
 {{ $slot }}
 <dialog class="keys" x-ref="keys" aria-label="Keys">
