@@ -114,9 +114,9 @@ final class LoadProject
     {
         $all = function (HasMany $rows, callable $make): array {
             $out = [];
-            foreach ($rows->get() as $row) {
+            foreach ($rows->get() as $k => $row) {
                 /** @var Kept $row */
-                $out[] = $make(Values::of($row->values(), ''), $row->uid);
+                $out[] = $make(Values::of($row->values(), "/{$row->getTable()}/{$k}"), $row->uid);
             }
 
             return $out;
