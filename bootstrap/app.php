@@ -57,8 +57,8 @@ return Application::configure(basePath: dirname(__DIR__))
             if ($request->header('HX-Request') === 'true') {
                 return response()->view('land.faults', ['faults' => $invalid->errors()], 422);
             }
-            // A page that cannot be shown must not lead back to itself.
-            if ($request->isMethod('GET') && url()->previous() === $request->fullUrl()) {
+            // A page that cannot be shown leads nowhere back.
+            if ($request->isMethod('GET')) {
                 return response()->view('errors.422', ['faults' => $invalid->errors()], 422);
             }
         });

@@ -253,6 +253,10 @@ final class PlanProblem
             return null;
         }
         [$at, $milestone] = $due;
+        // Far beyond the sessions that are looked at it binds nothing, and there is no air to reckon with.
+        if ($at - $this->zero > 3 * BenchWork::DAYS * 1440) {
+            return $at - $this->zero;
+        }
         $wanted = match ($milestone) {
             'worked' => null, 'shown' => Milestone::NextCoat, default => BenchPlan::through($move->coat->recipe->cure->minutes),
         };

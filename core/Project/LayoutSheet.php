@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
-use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Land\GroundProblem;
+use IdleRidge\Core\Measure\Day;
 use IdleRidge\Core\Measure\Refusal;
 use IdleRidge\Core\Measure\Scale;
 use IdleRidge\Core\Measure\Units;
@@ -88,8 +88,8 @@ final readonly class LayoutSheet
         ?BenchRules $bench = null,
     ): self {
         Refusal::unlessBetween($northDeg, -360.0, 360.0, 'The direction of north', '°', 'north_deg');
-        if ($showOn !== null && ! self::isDate($showOn)) {
-            throw new Refusal("“{$showOn}” is not a date; type it as 2026-10-14.", 'show_on');
+        if ($showOn !== null) {
+            Day::of($showOn, 'show_on');
         }
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new Refusal('A layout needs a name of 1 to 80 characters.', 'name');
@@ -163,12 +163,5 @@ final readonly class LayoutSheet
             $this->uid, $this->name, $this->scale->ratio, $this->gauge, $this->units, $this->zone, $this->currency, $this->viewingEdges, $this->region, $this->season, $this->vehicles,
             $this->clearanceMargin, $this->faceLimitDeg, $this->bankReach, $this->tension, $this->stiffness, $this->cuts, $this->typed, $this->extra, $showOn, $this->northDeg, $this->feltGrade, $bench,
         );
-    }
-
-    private static function isDate(string $text): bool
-    {
-        $read = DateTimeImmutable::createFromFormat('!Y-m-d', $text);
-
-        return $read !== false && $read->format('Y-m-d') === $text;
     }
 }

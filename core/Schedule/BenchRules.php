@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Schedule;
 
-use DateTimeImmutable;
+use IdleRidge\Core\Measure\Day;
 use IdleRidge\Core\Measure\Refusal;
 
 /**
@@ -51,10 +51,7 @@ final readonly class BenchRules
             if (! in_array($one['milestone'], self::MILESTONES, true)) {
                 throw new Refusal('A board has to be worked, shown or fit to travel by then.', "due/{$k}/milestone");
             }
-            $read = DateTimeImmutable::createFromFormat('!Y-m-d', $one['date']);
-            if ($read === false || $read->format('Y-m-d') !== $one['date']) {
-                throw new Refusal("“{$one['date']}” is not a date; type it as 2026-10-14.", "due/{$k}/date");
-            }
+            Day::of($one['date'], "due/{$k}/date");
             if (isset($seen[$one['section']])) {
                 throw new Refusal('A section has two dates.', "due/{$k}/section");
             }

@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Schedule;
 
 use DateTimeImmutable;
 use DateTimeZone;
+use IdleRidge\Core\Measure\Day;
 use IdleRidge\Core\Measure\Refusal;
 
 /**
@@ -51,8 +52,8 @@ final readonly class BenchTime
             throw new Refusal('Choose a day of the week.', 'weekday');
         }
         if ($kind !== 'weekly') {
-            $first = self::dayOf((string) $date, 'date');
-            $days = $until === null ? 0 : (int) $first->diff(self::dayOf($until, 'until'))->format('%r%a');
+            $first = Day::of((string) $date, 'date');
+            $days = $until === null ? 0 : (int) $first->diff(Day::of($until, 'until'))->format('%r%a');
             if ($days < 0 || $days > self::LONGEST) {
                 throw new Refusal($days < 0 ? 'It ends before it begins.' : 'At most '.self::LONGEST.' days.', 'until');
             }
@@ -70,13 +71,6 @@ final readonly class BenchTime
         $through = in_array($kind, ['visit', 'closed'], true) && $until !== $date ? $until : null;
 
         return new self($uid, $kind, $kind === 'weekly' ? $weekday : null, $kind === 'weekly' ? null : $date, $kind === 'closed' ? 0 : $from, $kind === 'closed' ? 0 : $to, $hands, $extra, $through, trim($who));
-    }
-
-    private static function dayOf(string $text, string $place): DateTimeImmutable
-    {
-        $read = DateTimeImmutable::createFromFormat('!Y-m-d', $text);
-
-        return $read !== false && $read->format('Y-m-d') === $text ? $read : throw new Refusal($text === '' ? 'A date is missing; type it as 2026-10-14.' : "“{$text}” is not a date; type it as 2026-10-14.", $place);
     }
 
     /** Whether it is about a day. */

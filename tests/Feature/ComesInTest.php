@@ -161,7 +161,7 @@ final class ComesInTest extends FeatureCase
         $spot = fn (array $input) => $this->from('/')->post($this->at($section, '/features'), $input);
         $spot(['kind' => 'spot', 'name' => "nu\0ll", 'points' => [['x' => '100', 'y' => '100', 'z' => '5']]])->assertSessionHasErrors('name');
         $spot(['kind' => 'spot', 'name' => "\xC3\x28", 'points' => [['x' => '100', 'y' => '100', 'z' => '5']]])->assertSessionHasErrors('name');
-        $this->get($this->at($section, '/land?pick=a%00b'))->assertStatus(302);
+        $this->get($this->at($section, '/land?pick=a%00b'))->assertStatus(422);
         $spot(['kind' => 'spot', 'name' => "Cra\x01g \u{202E}top", 'points' => [['x' => '100', 'y' => '100', 'z' => '5']]])->assertSessionHasNoErrors();
         $layout = $this->layoutOf($section);
         $this->assertSame('Crag top', $layout->features()->where('name', '!=', '')->firstOrFail()->name);
@@ -221,6 +221,25 @@ final class ComesInTest extends FeatureCase
         $this->post("/layouts/{$layout->uid}/laid/{$open->uid}/wet")->assertSessionHasNoErrors();
         $laid = json_decode((string) $open->fresh()?->data, true);
         $this->assertSame(['2026-10-14T17:10Z', '2026-10-14T17:10Z', '2026-10-14T17:10Z'], [$laid['started_at'], $laid['ended_at'], $laid['seen'][0]['at']]);
+    }
+
+    public function test_dates_and_places_beyond_everything_are_answered_soon(): void
+    {
+        $layout = $this->evening('2026-10-14T17:10:00Z');
+        $section = $layout->sections()->firstOrFail();
+        foreach (['9999-12-31', '2200-01-01', '0001-01-01'] as $day) {
+            $this->from('/')->patch("/layouts/{$layout->uid}/show-on", ['show_on' => $day])->assertSessionHasErrors('show_on');
+            $this->from('/')->post("/layouts/{$layout->uid}/times", ['kind' => 'visit', 'date' => $day, 'until' => $day, 'from' => '10:00', 'to' => '12:00'])->assertSessionHasErrors('date');
+        }
+        $this->patch("/layouts/{$layout->uid}/show-on", ['show_on' => '2199-12-31'])->assertSessionHasNoErrors();
+        $began = microtime(true);
+        $this->get("/layouts/{$layout->uid}/tonight")->assertOk();
+        $this->assertLessThan(10.0, microtime(true) - $began, 'no air is reckoned through a century');
+        $tape = fn (string $x): string => $this->at($section, '/land/tape').'?'.http_build_query(['points' => [['x' => '0', 'y' => '0'], ['x' => $x, 'y' => '100']]]);
+        foreach (['1e8', '-1e8', '1e400', '100001'] as $x) {
+            $this->get($tape($x))->assertStatus(422);
+        }
+        $this->get($tape('100000'))->assertOk();
     }
 
     /** A logger that answers what is put into it. */

@@ -18,6 +18,9 @@ use IdleRidge\Core\Project\Project;
 /** What stands under the pointer, and what a tape laid on the plan measures, in words. */
 final readonly class MeasureLand
 {
+    /** No layout reaches further from one of its boards, mm. */
+    private const FURTHEST = 100_000.0;
+
     private const MOST_POINTS = 50;
 
     public function __construct(private LoadProject $load, private LandDesk $desk)
@@ -55,6 +58,11 @@ final readonly class MeasureLand
     {
         if (count($points) < 2 || count($points) > self::MOST_POINTS) {
             throw new Refusal('A tape runs between two places or more.', 'points');
+        }
+        foreach ($points as $place) {
+            if (! (max(abs($place[0]), abs($place[1])) <= self::FURTHEST)) {
+                throw new Refusal('A place of the tape lies nowhere near the layout.', 'points');
+            }
         }
         $project = $this->load->of($layout);
         $tape = Tape::along($this->desk->model($project, $project->section($row->uid)), array_map(fn (array $p): Point => new Point($p[0], $p[1]), $points));
