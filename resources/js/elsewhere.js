@@ -60,8 +60,12 @@ export function elsewhere() {
     document.addEventListener('input', (event) => {
         typed ||= event.target.form?.querySelector('[name="seen"]') !== null;
     });
-    document.addEventListener('submit', () => {
-        underway += 1;
+    document.addEventListener('submit', (event) => {
+        underway += event.defaultPrevented || event.target.method !== 'post' ? 0 : 1;
+    });
+    // A page that is gone back to has nothing under way.
+    window.addEventListener('pageshow', () => {
+        underway = 0;
     });
     document.addEventListener('htmx:beforeRequest', () => {
         underway += 1;

@@ -42,6 +42,17 @@ final class TwoHandsTest extends FeatureCase
         $this->assertNull($spot->fresh());
     }
 
+    public function test_a_board_takes_along_what_others_changed_on_it_meanwhile(): void
+    {
+        [$section, $spot] = $this->spot();
+        $layout = $this->layoutOf($section);
+        $seen = (string) $this->step($section);
+        $this->grip($section, ['uid' => $spot->uid, 'drag' => 'point', 'index' => 0, 'x' => '500', 'y' => '300'], (int) $seen)->assertOk();
+        $this->patch("/layouts/{$layout->uid}/sections/{$section->uid}", ['x_mm' => '1000', 'seen' => $seen])->assertSessionHasNoErrors()->assertRedirect();
+        $this->assertEqualsWithDelta(1500.0, $spot->fresh()?->points[0]['x_mm'], 1e-9);
+        $this->patch("/layouts/{$layout->uid}/sections/{$section->uid}", ['x_mm' => '2000', 'seen' => $seen])->assertStatus(409)->assertSee('Show what stands now');
+    }
+
     public function test_a_step_by_a_key_adds_to_what_stands(): void
     {
         [$section, $spot] = $this->spot();

@@ -85,7 +85,7 @@ final readonly class KeepCoat
             $partner = $layout->coats()->where('uid', $other)->firstOrFail();
             [$row->position, $partner->position] = [$partner->position, $row->position];
             $changes->save($row);
-            $changes->save($partner);
+            $changes->add($partner);
         });
     }
 

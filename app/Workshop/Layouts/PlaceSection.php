@@ -148,7 +148,7 @@ final readonly class PlaceSection
         return $edges;
     }
 
-    /** Spots and lines that lie wholly on the board, and runs that begin on it. */
+    /** Spots and lines that lie wholly on the board, and runs that begin on it: each from where it stands by now. */
     private function carryLand(Layout $layout, Changes $changes, Section $from, Section $to): void
     {
         $move = fn (float $x, float $y): Point => $to->placement->toLayout($from->placement->toSection(new Point($x, $y)));
@@ -161,7 +161,7 @@ final readonly class PlaceSection
 
                     return ['x_mm' => $there->x, 'y_mm' => $there->y, 'z_mm' => $p['z_mm']];
                 }, $feature->points);
-                $changes->save($feature);
+                $changes->add($feature);
             }
         }
         foreach ([[$layout->zones(), 'outline', 1], [$layout->applications(), 'rings', 2]] as [$rows, $key, $depth]) {
@@ -170,7 +170,7 @@ final readonly class PlaceSection
                 if ($values['section'] === $to->uid && isset($values[$key])) {
                     $rings = $depth === 1 ? [$values[$key]] : $values[$key];
                     $moved = Laid::moved($rings, fn (Point $p): Point => $move($p->x, $p->y));
-                    $changes->save($row->keep([$key => $depth === 1 ? $moved[0] : $moved] + $values));
+                    $changes->add($row->keep([$key => $depth === 1 ? $moved[0] : $moved] + $values));
                 }
             }
         }
@@ -179,7 +179,7 @@ final readonly class PlaceSection
             if ($from->holds($run->x_mm, $run->y_mm, 0.5)) {
                 $there = $move($run->x_mm, $run->y_mm);
                 $run->fill(['x_mm' => $there->x, 'y_mm' => $there->y, 'heading_deg' => $run->heading_deg + $to->placement->angleDeg - $from->placement->angleDeg]);
-                $changes->save($run);
+                $changes->add($run);
             }
         }
     }
