@@ -223,6 +223,22 @@ final class ComesInTest extends FeatureCase
         $this->assertSame(['2026-10-14T17:10Z', '2026-10-14T17:10Z', '2026-10-14T17:10Z'], [$laid['started_at'], $laid['ended_at'], $laid['seen'][0]['at']]);
     }
 
+    public function test_a_list_where_a_word_is_wanted_is_refused_and_the_form_comes_again(): void
+    {
+        $layout = $this->demo();
+        $section = $layout->sections()->firstOrFail();
+        $deep = ['a' => ['b' => ['c']], 'x'];
+        foreach ([['/layouts', '/', ['name' => $deep, 'units' => $deep, 'ratio' => $deep, 'gauge_mm' => 'wide']], ["/layouts/{$layout->uid}/sections", "/layouts/{$layout->uid}/settings", ['name' => $deep, 'width_mm' => $deep, 'form' => 'new']],
+            ["/layouts/{$layout->uid}/rooms", "/layouts/{$layout->uid}/settings", ['name' => $deep, 'day_c' => $deep, 'airflow' => $deep]]] as [$to, $page, $input]) {
+            $this->followingRedirects()->from($page)->post($to, $input)->assertOk();
+        }
+        foreach ([['cuts' => ['sheet_mm' => $deep, 'school' => $deep, 'kerf_mm' => 'x', 'more' => [['price' => $deep, 'count' => $deep, 'sheet_mm' => 'x']]], 'back' => 'cuts'], ['vehicles' => [['name' => $deep, 'body_mm' => $deep, 'width_mm' => 'x']]]] as $input) {
+            $page = isset($input['back']) ? $this->at($section, '/cuts') : "/layouts/{$layout->uid}/settings";
+            $this->followingRedirects()->from($page)->patch("/layouts/{$layout->uid}", $input)->assertOk();
+        }
+        $this->followingRedirects()->from($this->at($section, '/cuts'))->post($this->at($section, '/cuts/store'), ['new' => ['sheet_mm' => $deep, 'count' => $deep, 'sheet_width_mm' => 'x']])->assertOk();
+    }
+
     public function test_dates_and_places_beyond_everything_are_answered_soon(): void
     {
         $layout = $this->evening('2026-10-14T17:10:00Z');

@@ -25,7 +25,7 @@ final class CutsTakeTest extends FeatureCase
         $svg = (string) $this->get($this->at($section, '/cuts/take/svg?layer=4'))->getContent();
         $this->assertStringContainsString('id="piece-4.1"', $svg);
         $this->assertSame(1, preg_match('/width="([\d.]+)mm" height="([\d.]+)mm" viewBox="0 0 \1 \2"/', $svg), 'a millimetre is a millimetre');
-        $this->from('/')->get($this->at($section, '/cuts/take/pdf?paper=a9'))->assertSessionHasErrors('paper');
+        $this->from('/')->get($this->at($section, '/cuts/take/pdf?paper=a9'))->assertStatus(422);
         $this->get($this->at($section, '/cuts/take/gif'))->assertNotFound();
         $this->get($this->at($section, '/cuts?on=risers'))->assertOk()->assertSee('Running line')->assertSee('stack and pack')->assertSee('as slices of one block')->assertSee('Plate under it');
         $this->get($this->at($this->board(), '/cuts?on=risers'))->assertOk()->assertSee('Lay a run over this board');

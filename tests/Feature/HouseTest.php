@@ -112,7 +112,7 @@ final class HouseTest extends FeatureCase
         $layout = $this->layoutOf($section);
         foreach (['database or disk is full' => 'The disk of this machine is full', 'attempt to write a readonly database' => 'cannot be written', 'database is locked' => 'Another device has been saving', 'disk I/O error' => 'does not answer as it should'] as $sign => $said) {
             DB::statement("create temp trigger trouble before update on layouts begin select raise(abort, '{$sign}'); end");
-            $this->patch("/layouts/{$layout->uid}", ['name' => 'Moor & <b>Fell</b>', 'viewing_edges' => ['', 'left'], 'gauge_mm' => '16.5'])->assertStatus(507)
+            $this->post("/layouts/{$layout->uid}", ['_method' => 'PATCH', 'name' => 'Moor & <b>Fell</b>', 'viewing_edges' => ['', 'left'], 'gauge_mm' => '16.5'])->assertStatus(507)
                 ->assertSee($said)->assertSee('Moor & <b>Fell</b>')->assertSee('name="viewing_edges[1]" value="left"', false)->assertSee('name="_method" value="PATCH"', false)->assertSee('Send it once more');
             DB::statement('drop trigger trouble');
         }

@@ -76,7 +76,7 @@ final readonly class KeepLayout
     private function read(array $input, ?Layout $layout): LayoutSheet
     {
         $old = $layout === null ? LayoutSheet::of($this->uids->next(), 'New', 87.1, 16.5) : LoadProject::sheet($layout);
-        $units = Units::tryFrom((string) ($input['units'] ?? '')) ?? $old->units;
+        $units = Units::tryFrom((new Typed($input))->text('units')) ?? $old->units;
         $typed = new Typed($input, $old->units);
         $ratio = $typed->number('ratio', $old->scale->ratio);
         $gauge = $typed->length('gauge_mm', $old->gauge, $old->gauge);

@@ -10,7 +10,7 @@
             @foreach ([...$cuts->kinds(), null] as $k => $kind)
                 @php($in1 = $k === 0 ? 'cuts' : 'cuts[more]['.($k - 1).']')
                 @php($at1 = $k === 0 ? 'cuts' : 'cuts/more/'.($k - 1))
-                @php($typed = fn (string $part, string|int|null $now) => old(str_replace('/', '.', $at1).'.'.$part, $now))
+                @php($typed = fn (string $part, string|int|null $now) => \App\Http\Again::text(str_replace('/', '.', $at1).'.'.$part, $now))
                 <tr>@foreach (['sheet_mm' => ['thickness', $kind?->thickness], 'sheet_width_mm' => ['width', $kind?->width], 'sheet_depth_mm' => ['depth', $kind?->depth]] as $part => [$word, $mm])<td><input name="{{ $in1 }}[{{ $part }}]" aria-label="{{ ucfirst($word) }} of sheets {{ $k + 1 }}" value="{{ $typed($part, $mm === null ? '' : Length::field($mm, $units)) }}" autocomplete="off" @if ($errors->has("{$at1}/{$part}")) aria-invalid="true" @endif></td>@endforeach
                     <td><input name="{{ $in1 }}[price]" aria-label="Price of a sheet {{ $k + 1 }}, {{ $sheet->currency }}" placeholder="none yet" value="{{ $typed('price', $kind?->price === null ? '' : number_format($kind->price / 100, 2, '.', '')) }}" autocomplete="off"></td></tr>
                 @foreach (['sheet_mm', 'sheet_width_mm', 'sheet_depth_mm', 'price'] as $part)@if ($errors->has("{$at1}/{$part}"))<tr><td colspan="4"><p class="fault">{{ $errors->first("{$at1}/{$part}") }}</p></td></tr>@endif @endforeach

@@ -25,7 +25,7 @@
                             @foreach (['name' => 'Name', 'width_mm' => 'Width', 'depth_mm' => 'Depth', 'x_mm' => 'x', 'y_mm' => 'y', 'angle_deg' => 'Turn', 'base_mm' => 'Base'] as $field => $label)
                                 @php($value = $field === 'name' ? $row->name : ($field === 'angle_deg' ? Length::decimal($row->angle_deg, 3) : (isset($row->typed[$field]) && abs(Length::parse($row->typed[$field], $units) - $row->$field) < 1e-6 ? $row->typed[$field] : Length::field($row->$field, $units))))
                                 <div class="field {{ $field === 'name' ? 'grow' : '' }}"><label for="{{ $row->uid }}-{{ $field }}">{{ $label }} @if ($field !== 'name')<small>{{ $field === 'angle_deg' ? '°' : $in }}</small>@endif</label>
-                                    <input id="{{ $row->uid }}-{{ $field }}" name="{{ $field }}" value="{{ $mine ? old($field, $value) : $value }}" autocomplete="off" @if ($mine && $errors->has($field)) aria-invalid="true" aria-describedby="{{ $row->uid }}-{{ $field }}-fault" @endif>
+                                    <input id="{{ $row->uid }}-{{ $field }}" name="{{ $field }}" value="{{ $mine ? \App\Http\Again::text($field, $value) : $value }}" autocomplete="off" @if ($mine && $errors->has($field)) aria-invalid="true" aria-describedby="{{ $row->uid }}-{{ $field }}-fault" @endif>
                                     @if ($mine && $errors->has($field))<p class="fault" id="{{ $row->uid }}-{{ $field }}-fault">{{ $errors->first($field) }}</p>@endif
                                 </div>
                             @endforeach
@@ -37,7 +37,7 @@
                         @php($mine = old('form') === 'new')
                         @foreach (['name' => ['Add a section', ''], 'width_mm' => ['Width', '1200 mm'], 'depth_mm' => ['Depth', '600 mm']] as $field => [$label, $value])
                             <div class="field {{ $field === 'name' ? 'grow' : '' }}"><label for="new-{{ $field }}">{{ $label }}</label>
-                                <input id="new-{{ $field }}" name="{{ $field }}" value="{{ $mine ? old($field, $value) : $value }}" @if ($field === 'name') placeholder="name" @endif autocomplete="off" @if ($mine && $errors->has($field)) aria-invalid="true" aria-describedby="new-{{ $field }}-fault" @endif @if ($field === 'name' && count($sections) === 0) autofocus @endif>
+                                <input id="new-{{ $field }}" name="{{ $field }}" value="{{ $mine ? \App\Http\Again::text($field, $value) : $value }}" @if ($field === 'name') placeholder="name" @endif autocomplete="off" @if ($mine && $errors->has($field)) aria-invalid="true" aria-describedby="new-{{ $field }}-fault" @endif @if ($field === 'name' && count($sections) === 0) autofocus @endif>
                                 @if ($mine && $errors->has($field))<p class="fault" id="new-{{ $field }}-fault">{{ $errors->first($field) }}</p>@endif
                             </div>
                         @endforeach
@@ -89,7 +89,7 @@
                             <tr>@foreach (['name' => 'Name', 'body_mm' => 'Body', 'bogie_centres_mm' => 'Bogie centres', 'width_mm' => 'Width', 'height_mm' => 'Height'] as $part => $label)
                                 @php($at = "vehicles/{$k}/{$part}")
                                 @php($now = $vehicle === null ? '' : ($part === 'name' ? $vehicle->name : Length::field($vehicle->toArray()[$part], $units)))
-                                <td><input name="vehicles[{{ $k }}][{{ $part }}]" aria-label="{{ $label }} of {{ $vehicle === null ? 'a new vehicle' : $vehicle->name }}" value="{{ old('form') === 'sheet' ? old("vehicles.{$k}.{$part}", $now) : $now }}" autocomplete="off" @if ($vehicle === null && $part === 'name') placeholder="another" @endif @if ($errors->has($at)) aria-invalid="true" aria-describedby="vehicle-{{ $k }}-fault" @endif></td>
+                                <td><input name="vehicles[{{ $k }}][{{ $part }}]" aria-label="{{ $label }} of {{ $vehicle === null ? 'a new vehicle' : $vehicle->name }}" value="{{ old('form') === 'sheet' ? \App\Http\Again::text("vehicles.{$k}.{$part}", $now) : $now }}" autocomplete="off" @if ($vehicle === null && $part === 'name') placeholder="another" @endif @if ($errors->has($at)) aria-invalid="true" aria-describedby="vehicle-{{ $k }}-fault" @endif></td>
                             @endforeach</tr>
                             @foreach (['name', 'body_mm', 'bogie_centres_mm', 'width_mm', 'height_mm'] as $part)@if ($errors->has("vehicles/{$k}/{$part}"))<tr><td colspan="5"><p class="fault" id="vehicle-{{ $k }}-fault">{{ $errors->first("vehicles/{$k}/{$part}") }}</p></td></tr>@endif @endforeach
                         @endforeach
