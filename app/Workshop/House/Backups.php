@@ -148,7 +148,7 @@ final readonly class Backups
         }
         $manifest = json_decode((string) $zip->getFromName('manifest.json', 100_000), true);
         $zip->close();
-        $isOurs = is_array($manifest) && ($manifest['format'] ?? '') === self::FORMAT && is_string($manifest['made_at'] ?? null) && strtotime($manifest['made_at']) !== false
+        $isOurs = is_array($manifest) && ($manifest['format'] ?? '') === self::FORMAT && is_string($manifest['made_at'] ?? null) && DateTimeImmutable::createFromFormat('Y-m-d\TH:i:s\Z', $manifest['made_at']) !== false
             && is_string($manifest['data'] ?? null) && is_string($manifest['sha256'] ?? null) && is_array($manifest['layouts'] ?? null);
 
         /** @var array{format: string, made_at: string, data: string, sha256: string, layouts: list<string>} $manifest */
