@@ -10,7 +10,7 @@ final class Again
     /** A list where a word is wanted is nobody's typing: then what stands is shown. */
     public static function text(string $field, string|int|float|null $otherwise = ''): string
     {
-        $typed = old($field, $otherwise);
+        $typed = old($field);
 
         return is_scalar($typed) ? (string) $typed : (string) $otherwise;
     }
