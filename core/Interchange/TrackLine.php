@@ -67,7 +67,7 @@ final readonly class TrackLine
      * The run that lies through it, as few tangents and arcs as keep near it.
      *
      * @param callable(float, float): float $ground the level of a line without heights, asked in its middle
-     * @param FitBudget $budget what all lines of a file may take together
+     * @param FitBudget $budget what it may take
      * @return array{Run, TrackFit}
      *
      * @throws Refusal

@@ -46,7 +46,9 @@ final class FitChain
         $damping = 1e-3;
         $squares = $this->squares($this->values);
         for ($round = 0; $round < self::ROUNDS && $damping < 1e9; $round++) {
-            $this->budget->spend((float) (count($this->points) * count($this->values) ** 2));
+            if (! $this->budget->spend((float) (count($this->points) * count($this->values) ** 2))) {
+                break;
+            }
             $step = $this->step($damping);
             $tried = $this->moved($step);
             $now = $this->squares($tried);
@@ -111,12 +113,12 @@ final class FitChain
 
     public function worst(): float
     {
-        return sqrt(max(array_map(fn (array $p, float $s): float => self::away($this->values, $p, $s), $this->points, $this->stations)));
+        return sqrt(max([0.0, ...$this->away($this->values)]));
     }
 
     public function mean(): float
     {
-        return sqrt(array_sum(array_map(fn (array $p, float $s): float => self::away($this->values, $p, $s), $this->points, $this->stations)) / count($this->points));
+        return sqrt(array_sum($this->away($this->values)) / count($this->points));
     }
 
     /** Puts every point's station at the foot of its perpendicular. */
@@ -131,9 +133,10 @@ final class FitChain
         }
         $length = array_sum(array_column($this->pieces(), 1));
         $last = count($this->points) - 1;
+        $begins = self::begins($this->values);
         foreach ($this->points as $k => $p) {
             for ($n = 0; $n < 3 && $k > 0 && $k < $last; $n++) {
-                [$x, $y, $heading] = self::place($this->values, $this->stations[$k]);
+                [$x, $y, $heading] = self::place($this->values, $begins, $this->stations[$k]);
                 $this->stations[$k] = max(0.0, min($length, $this->stations[$k] + ($p[0] - $x) * cos($heading) + ($p[1] - $y) * sin($heading)));
             }
         }
@@ -162,9 +165,10 @@ final class FitChain
     {
         $length = array_sum(array_column(self::of($values), 1));
         $last = count($this->points) - 1;
+        $begins = self::begins($values);
         $out = [];
         foreach ($this->points as $k => $p) {
-            [$x, $y, $heading] = self::place($values, $k === $last ? $length : $this->stations[$k]);
+            [$x, $y, $heading] = self::place($values, $begins, $k === $last ? $length : $this->stations[$k]);
             $out[] = ($p[1] - $y) * cos($heading) - ($p[0] - $x) * sin($heading);
             if ($k === 0 || $k === $last) {
                 $out[] = ($p[0] - $x) * cos($heading) + ($p[1] - $y) * sin($heading);
@@ -192,6 +196,11 @@ final class FitChain
         $right = [];
         for ($i = 0; $i < $n; $i++) {
             for ($j = 0; $j < $n; $j++) {
+                if ($j < $i) {
+                    $matrix[$i][$j] = $matrix[$j][$i];
+
+                    continue;
+                }
                 $sum = 0.0;
                 if ($columns[$i] !== null && $columns[$j] !== null) {
                     foreach ($columns[$i] as $m => $value) {
@@ -241,41 +250,68 @@ final class FitChain
     }
 
     /**
+     * Where each piece begins: place and heading, by the index of its curvature among the values.
+     *
+     * @param list<float> $values
+     * @return array<int, array{float, float, float}>
+     */
+    private static function begins(array $values): array
+    {
+        $at = [$values[0], $values[1], $values[2]];
+        $out = [];
+        for ($k = 3; $k < count($values); $k += 2) {
+            $out[$k] = $at;
+            $at = self::along($at, $values[$k], $values[$k + 1]);
+        }
+
+        return $out;
+    }
+
+    /**
      * Place and heading at a station; beyond the end the last piece goes on.
      *
      * @param list<float> $values
+     * @param array<int, array{float, float, float}> $begins of the pieces
      * @return array{float, float, float}
      */
-    private static function place(array $values, float $station): array
+    private static function place(array $values, array $begins, float $station): array
     {
-        [$x, $y, $heading] = $values;
-        $n = count($values);
-        for ($k = 3; $k < $n; $k += 2) {
-            $along = $k === $n - 2 ? $station : min($station, $values[$k + 1]);
-            $turn = $values[$k] * $along;
-            // The chord of an arc lies in the middle of its headings.
-            $chord = abs($turn) < 1e-7 ? $along : 2.0 * sin($turn / 2.0) / $values[$k];
-            $x += $chord * cos($heading + $turn / 2.0);
-            $y += $chord * sin($heading + $turn / 2.0);
-            $heading += $turn;
-            $station -= $along;
-            if ($station <= 0.0) {
-                break;
-            }
+        $last = count($values) - 2;
+        for ($k = 3; $k < $last && $station > $values[$k + 1]; $k += 2) {
+            $station -= $values[$k + 1];
         }
 
-        return [$x, $y, $heading];
+        return self::along($begins[$k], $values[$k], $station);
+    }
+
+    /**
+     * @param array{float, float, float} $from place and heading
+     * @return array{float, float, float}
+     */
+    private static function along(array $from, float $curvature, float $length): array
+    {
+        [$x, $y, $heading] = $from;
+        $turn = $curvature * $length;
+        // The chord of an arc lies in the middle of its headings.
+        $chord = abs($turn) < 1e-7 ? $length : 2.0 * sin($turn / 2.0) / $curvature;
+
+        return [$x + $chord * cos($heading + $turn / 2.0), $y + $chord * sin($heading + $turn / 2.0), $heading + $turn];
     }
 
     /**
      * @param list<float> $values
-     * @param array{float, float} $p
+     * @return list<float> squares of the distances of the points from the chain
      */
-    private static function away(array $values, array $p, float $station): float
+    private function away(array $values): array
     {
-        [$x, $y] = self::place($values, $station);
+        $begins = self::begins($values);
+        $out = [];
+        foreach ($this->points as $k => $p) {
+            [$x, $y] = self::place($values, $begins, $this->stations[$k]);
+            $out[] = ($p[0] - $x) ** 2 + ($p[1] - $y) ** 2;
+        }
 
-        return ($p[0] - $x) ** 2 + ($p[1] - $y) ** 2;
+        return $out;
     }
 
     /**

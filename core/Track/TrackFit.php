@@ -20,6 +20,12 @@ final readonly class TrackFit
     /** Points may lie so far from the chain, mm. */
     public const TOLERANCE = 0.5;
 
+    /** Where the reckoning for a file is used up, a line is as good as it is if its points lie so near, mm. */
+    private const ROUGH = 5.0;
+
+    /** So many pieces more that brought nothing: what is left is in the points, not in the track. */
+    private const IN_VAIN = 5;
+
     private const MOST_PIECES = 16;
 
     private const MOST_SEGMENTS = 320;
@@ -46,18 +52,21 @@ final readonly class TrackFit
     public static function through(array $points, float $tolerance = self::TOLERANCE, FitBudget $budget = new FitBudget): self
     {
         $points = self::thinned($points);
-        $best = null;
+        [$best, $of] = [null, 0];
         $segments = self::segments($points);
         $costs = self::costs($segments);
         for ($count = 1; $count <= min(self::MOST_PIECES, count($segments)); $count++) {
             $chain = FitChain::near($points, self::begin($points, $segments, $costs, $count), $budget)->settled();
             $chain = $chain->straightened(self::LEAST_TURN, 1.0 / self::WIDEST);
             if ($best === null || $chain->worst() < 0.9 * $best->worst()) {
-                $best = $chain;
+                [$best, $of] = [$chain, $count];
             }
-            if ($best->worst() <= $tolerance) {
+            if ($best->worst() <= $tolerance || $budget->left() < 0.0 || $count - $of >= self::IN_VAIN) {
                 break;
             }
+        }
+        if ($best !== null && $budget->left() < 0.0 && $best->worst() > self::ROUGH) {
+            throw new Refusal('These lines are too rough to be track: no tangents and arcs lie near them.', 'points');
         }
 
         return self::laid($best ?? throw new Refusal('A line needs two points or more.', 'points'));

@@ -83,10 +83,9 @@ final class Files
             'xml' => TrackXml::read($text),
             default => [],
         };
-        $budget = new FitBudget;
         foreach ($lines as $line) {
             /** @var TrackLine $line */
-            $line->fitted('01ARZ3NDEKTSV4RRFFQ69G5FAV', fn (): float => 0.0, $budget);
+            $line->fitted('01ARZ3NDEKTSV4RRFFQ69G5FAV', fn (): float => 0.0, FitBudget::among(count($lines)));
         }
         match (pathinfo($name, PATHINFO_EXTENSION)) {
             'json' => RidgeReader::read($text, $this->library),

@@ -94,9 +94,8 @@ final readonly class BringLand
         $section = $project->section($row->uid);
         $ground = $this->desk->model($project, $section)->ground;
         $fitted = [];
-        $budget = new FitBudget;
         foreach ($lines as $line) {
-            [$run, $fit] = $line->fitted($this->uids->next(), $ground->at(...), $budget);
+            [$run, $fit] = $line->fitted($this->uids->next(), $ground->at(...), FitBudget::among(count($lines)));
             if ($run->within($section->width, $section->depth) === null) {
                 throw new Refusal(sprintf('“%s” lies nowhere over the board, which is %s × %s mm; places count from its lower left corner.', $run->name, Length::decimal($section->width, 1), Length::decimal($section->depth, 1)));
             }
