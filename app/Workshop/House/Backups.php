@@ -20,6 +20,8 @@ final readonly class Backups
 
     public const SUFFIX = '.ridge-backup.zip';
 
+    private const DAILY = 'ridge-';
+
     /** So many days, and so many weeks, have their newest copy kept. */
     private const DAYS_KEPT = 7;
 
@@ -37,7 +39,7 @@ final readonly class Backups
      */
     public function make(?string $to = null): string
     {
-        $name = 'ridge-'.$this->clock->now()->format('Y-m-d-His').self::SUFFIX;
+        $name = self::DAILY.$this->clock->now()->format('Y-m-d-His').self::SUFFIX;
         $file = $to === null ? self::folder()."/{$name}" : (is_dir($to) ? rtrim($to, '/')."/{$name}" : $to);
         if (! is_dir(dirname($file)) && ! @mkdir(dirname($file), 0700, true)) {
             throw new Refusal('The folder '.dirname($file).' cannot be made.', 'to');
@@ -158,7 +160,7 @@ final readonly class Backups
     private function prune(): void
     {
         $kept = [];
-        foreach ($this->all() as $copy) {
+        foreach ($this->daily() as $copy) {
             foreach (['Y-m-d' => self::DAYS_KEPT, 'o-\WW' => self::WEEKS_KEPT] as $span => $most) {
                 $key = $copy['at']->format($span);
                 if (! isset($kept[$span][$key]) && count($kept[$span] ?? []) < $most) {
@@ -167,11 +169,21 @@ final readonly class Backups
             }
         }
         $names = array_merge(...array_map(array_values(...), array_values($kept)));
-        foreach ($this->all() as $copy) {
+        foreach ($this->daily() as $copy) {
             if (! in_array($copy['name'], $names, true)) {
                 unlink(self::folder().'/'.$copy['name']);
             }
         }
+    }
+
+    /**
+     * Without what was there before a copy was brought back: that goes only by hand.
+     *
+     * @return list<array{name: string, at: DateTimeImmutable, bytes: int, layouts: list<string>}>
+     */
+    private function daily(): array
+    {
+        return array_values(array_filter($this->all(), fn (array $copy): bool => str_starts_with($copy['name'], self::DAILY)));
     }
 
     private static function folder(): string
