@@ -30,7 +30,8 @@
 <header><h2>Files</h2></header>
 <form class="in bring" method="post" action="{{ $here('land.bring') }}" enctype="multipart/form-data">@csrf @seen
     <label for="bring-file">Track from CSV, DXF, SVG or LandXML, heights from an ASCII grid</label>
-    <div class="pair"><input type="file" id="bring-file" name="file" accept=".csv,.tsv,.txt,.dxf,.svg,.xml,.landxml,.asc,.grd" @error('file') aria-invalid="true" aria-describedby="bring-fault" @enderror><select name="size" aria-label="Whose lengths they are"><option value="model">model size</option><option value="full">full size, ÷ {{ Length::decimal($layout->ratio, 1) }}</option></select><button class="btn quiet">Bring in</button></div>
+    <input type="file" id="bring-file" name="file" accept=".csv,.tsv,.txt,.dxf,.svg,.xml,.landxml,.asc,.grd" @error('file') aria-invalid="true" aria-describedby="bring-fault" @enderror>
+    <div class="pair bring-how"><select name="size" aria-label="Whose lengths they are"><option value="model">model size</option><option value="full">full size, ÷ {{ Length::decimal($layout->ratio, 1) }}</option></select><button class="btn quiet">Bring in</button></div>
     @error('file')<p class="fault" id="bring-fault" role="alert">{{ $message }}</p>@enderror
 </form>
 <p class="in take"><span class="soft">Take along:</span> @foreach (['csv' => 'track as CSV', 'dxf' => 'DXF', 'svg' => 'SVG', 'xml' => 'LandXML', 'asc' => 'heights as ASCII grid', 'geojson' => 'contours as GeoJSON', 'png' => 'relief as PNG'] + ($page->sheet->walls === [] ? [] : ['walls' => 'walls to cut, 1:1']) as $form => $word)<a class="link" href="{{ $here('land.take', [$form]) }}" download>{{ $word }}</a> @endforeach</p>
