@@ -1,5 +1,9 @@
 <?php
 
+use App\Actions\House\DiskTrouble;
+use App\Actions\Ledger\Overtaken;
+use App\Actions\Ledger\StaleRecord;
+use App\Computed\UnreadableLayout;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\OurData;
 use App\Http\Middleware\Paired;
@@ -7,13 +11,9 @@ use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SecureHeaders;
 use App\Http\Middleware\TakeTurns;
 use App\Http\Middleware\WhatWasSeen;
-use App\Workshop\House\DiskTrouble;
-use App\Workshop\Layouts\ShowLayouts;
-use App\Workshop\Revising\Overtaken;
-use App\Workshop\Revising\StaleRecord;
-use App\Workshop\Unreadable;
-use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Measure\Refusals;
+use App\Pages\Layouts\ShowLayouts;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\InvalidValues;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -43,9 +43,9 @@ return Application::configure(basePath: dirname(__DIR__))
         $schedule->command('ridge:backup --due')->everyThirtyMinutes();
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->dontReport([Refusal::class, Refusals::class, StaleRecord::class, Overtaken::class, Unreadable::class]);
-        $exceptions->map(Refusal::class, fn (Refusal $refusal): ValidationException => ValidationException::withMessages([$refusal->place ?: 'form' => $refusal->getMessage()]));
-        $exceptions->map(Refusals::class, function (Refusals $refusals): ValidationException {
+        $exceptions->dontReport([InvalidValue::class, InvalidValues::class, StaleRecord::class, Overtaken::class, UnreadableLayout::class]);
+        $exceptions->map(InvalidValue::class, fn (InvalidValue $refusal): ValidationException => ValidationException::withMessages([$refusal->place ?: 'form' => $refusal->getMessage()]));
+        $exceptions->map(InvalidValues::class, function (InvalidValues $refusals): ValidationException {
             $messages = [];
             foreach ($refusals->all as $refusal) {
                 $messages[$refusal->place ?: 'form'][] = $refusal->getMessage();
@@ -72,9 +72,9 @@ return Application::configure(basePath: dirname(__DIR__))
                 ? response()->view('land.faults', ['faults' => ['form' => [$trouble->said()]]], 422)
                 : response()->view('errors.disk', ['said' => $trouble->said(), 'again' => $request->isMethod('GET') ? null : $request->fullUrl(), 'typed' => DiskTrouble::typed($request->input())], 507);
         });
-        $exceptions->render(function (Unreadable $unreadable, Request $request) {
+        $exceptions->render(function (UnreadableLayout $unreadable, Request $request) {
             return $request->header('HX-Request') === 'true'
-                ? response()->view('land.faults', ['faults' => ['form' => array_map(fn (Refusal $r): string => $r->getMessage(), $unreadable->faults->all)]], 422)
+                ? response()->view('land.faults', ['faults' => ['form' => array_map(fn (InvalidValue $r): string => $r->getMessage(), $unreadable->faults->all)]], 422)
                 : response()->view('errors.unreadable', app(ShowLayouts::class)->broken($unreadable), 422);
         });
         $exceptions->render(function (Overtaken $overtaken, Request $request) {

@@ -7,8 +7,8 @@
 
 declare(strict_types=1);
 
+use App\Computed\Clock\BenchClock;
 use App\Devices\SimulatedRoom;
-use App\Workshop\Time\BenchClock;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 

@@ -21,8 +21,8 @@ use App\Http\Controllers\RunController;
 use App\Http\Controllers\SectionController;
 use App\Http\Middleware\TakeTurns;
 use App\Http\Middleware\WhatWasSeen;
-use App\Workshop\Cuts\TakeCuts;
-use App\Workshop\Land\TakeLand;
+use App\Pages\Cuts\ExportCuts;
+use App\Pages\Land\ExportLand;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
@@ -103,7 +103,7 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function () use ($with
         Route::delete('/', [SectionController::class, 'destroy'])->name('sections.destroy');
         Route::get('/land', [LandController::class, 'show'])->name('land.show');
         Route::get('/cuts', CutsController::class)->name('cuts.show');
-        Route::get('/cuts/take/{form}', [CutsController::class, 'take'])->whereIn('form', TakeCuts::FORMS)->name('cuts.take');
+        Route::get('/cuts/take/{form}', [CutsController::class, 'take'])->whereIn('form', ExportCuts::FORMS)->name('cuts.take');
         Route::get('/cuts/solids', [CutsController::class, 'solids'])->name('cuts.solids')->withoutMiddleware($withoutSession);
         Route::post('/cuts/plan', [CutsController::class, 'plan'])->name('cuts.plan');
         Route::post('/cuts/cut', [CutsController::class, 'cut'])->name('cuts.cut');
@@ -119,7 +119,7 @@ Route::prefix('layouts/{layout}')->scopeBindings()->group(function () use ($with
         Route::delete('/zones/{zone}/coats/{coat}', [CoatsController::class, 'destroyCoat'])->name('coats.destroy');
         Route::get('/land/at', [LandController::class, 'at'])->name('land.at')->withoutMiddleware($withoutSession);
         Route::get('/land/tape', [LandController::class, 'tape'])->name('land.tape')->withoutMiddleware($withoutSession);
-        Route::get('/land/take/{form}', [LandController::class, 'take'])->whereIn('form', array_keys(TakeLand::FORMS))->name('land.take');
+        Route::get('/land/take/{form}', [LandController::class, 'take'])->whereIn('form', array_keys(ExportLand::FORMS))->name('land.take');
         Route::get('/land/compare', [LandWorkController::class, 'compare'])->name('land.compare');
         Route::post('/land/candidate', [LandWorkController::class, 'candidate'])->name('land.candidate');
         Route::get('/land/mesh', [LandWorkController::class, 'mesh'])->name('land.mesh')->withoutMiddleware($withoutSession);

@@ -6,14 +6,14 @@ namespace Tests;
 
 use DateTimeImmutable;
 use DateTimeZone;
-use IdleRidge\Core\Coats\Laid;
-use IdleRidge\Core\Coats\Window;
+use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\FollowWindow;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Move;
-use IdleRidge\Core\Plan\Placed;
+use IdleRidge\Core\Plan\PlacedMove;
 
 /**
  * Holds a plan of moves against its sessions, hands, tools and what lies under each move. Drying is added up minute by minute
@@ -66,10 +66,10 @@ final class BenchPlanChecker
                 }
             }
         }
-        $ends = array_column(array_map(fn (Placed $p): array => [$p->move->id, $p->end], $plan->moves), 1, 0);
+        $ends = array_column(array_map(fn (PlacedMove $p): array => [$p->move->id, $p->end], $plan->moves), 1, 0);
         foreach ($plan->moves as $placed) {
             foreach ($placed->move->coat->recipe->tools as $tool) {
-                $kept = array_filter($plan->moves, fn (Placed $p): bool => $p !== $placed && isset($p->move->coat->recipe->holds[$tool]) && $p->start <= $placed->start
+                $kept = array_filter($plan->moves, fn (PlacedMove $p): bool => $p !== $placed && isset($p->move->coat->recipe->holds[$tool]) && $p->start <= $placed->start
                     && ! self::isReadyAfter($plan, $p, Milestone::from($p->move->coat->recipe->holds[$tool]), $placed->start));
                 if (count($kept) >= $plan->work->rules()->tools($tool)) {
                     $faults[] = "the {$tool} is kept when {$placed->move->title()} begins";
@@ -82,12 +82,12 @@ final class BenchPlanChecker
 
                     continue;
                 }
-                $end = $under instanceof Laid ? (int) $under->endedAt : $ends[$under->id];
-                $recipe = $under instanceof Laid ? $under->recipe : $under->coat->recipe;
-                $mm = $under instanceof Laid ? $under->mm : $under->coat->mm;
+                $end = $under instanceof CoatApplication ? (int) $under->endedAt : $ends[$under->id];
+                $recipe = $under instanceof CoatApplication ? $under->recipe : $under->coat->recipe;
+                $mm = $under instanceof CoatApplication ? $under->mm : $under->coat->mm;
                 $room = $plan->work->project->works->room($placed->move->section);
                 if ($base->window !== null) {
-                    $began = $under instanceof Laid ? $under->startedAt : $starts[$under->id];
+                    $began = $under instanceof CoatApplication ? $under->startedAt : $starts[$under->id];
                     if (! self::isOpen(self::certain($plan, self::CASE), $base->window, $recipe->cure->minutes, $recipe->cure->mechanism, $began, $end, $placed->start, $room, $plan->work->zone())) {
                         $faults[] = "{$placed->move->title()} misses its window after {$recipe->name}";
                     }
@@ -104,10 +104,10 @@ final class BenchPlanChecker
     }
 
     /** Whether it takes its time; less where it goes on with the set-up of the same work that ended just then. */
-    private static function lasts(BenchPlan $plan, Placed $placed): bool
+    private static function lasts(BenchPlan $plan, PlacedMove $placed): bool
     {
         $minutes = $placed->end - $placed->start;
-        $joined = array_filter($plan->moves, fn (Placed $p): bool => $p->end === $placed->start && $p->move->coat->recipe->id === $placed->move->coat->recipe->id && $p->move->section === $placed->move->section);
+        $joined = array_filter($plan->moves, fn (PlacedMove $p): bool => $p->end === $placed->start && $p->move->coat->recipe->id === $placed->move->coat->recipe->id && $p->move->section === $placed->move->section);
 
         return $minutes === $placed->move->minutes || ($joined !== [] && $minutes === $placed->move->minutes - (int) $placed->move->coat->recipe->labour->setUp);
     }
@@ -118,7 +118,7 @@ final class BenchPlanChecker
         return exp(self::DEVIATIONS[(string) $plan->work->rules()->certainty] * $deviation);
     }
 
-    private static function isReadyAfter(BenchPlan $plan, Placed $placed, Milestone $milestone, int $start): bool
+    private static function isReadyAfter(BenchPlan $plan, PlacedMove $placed, Milestone $milestone, int $start): bool
     {
         $cure = $placed->move->coat->recipe->cure;
 
@@ -126,7 +126,7 @@ final class BenchPlanChecker
     }
 
     /** @param  array<string, float>  $minutes */
-    private static function isOpen(float $case, Window $window, array $minutes, Mechanism $mechanism, int $began, int $end, int $start, Room $room, DateTimeZone $zone): bool
+    private static function isOpen(float $case, FollowWindow $window, array $minutes, Mechanism $mechanism, int $began, int $end, int $start, Room $room, DateTimeZone $zone): bool
     {
         if ($window->again !== null && $start >= $end + $window->again) {
             return true;

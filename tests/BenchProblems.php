@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use IdleRidge\Core\Schedule\EvenGap;
+use IdleRidge\Core\Schedule\ConstantTimeLag;
 use IdleRidge\Core\Schedule\Job;
+use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Schedule\Problem;
-use IdleRidge\Core\Schedule\Wait;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
@@ -40,11 +40,11 @@ final class BenchProblems
                 0, 1 => ['fibre applicator'], 2 => ['weights'], default => []
             };
             $minutes = 5 * $random->getInt(1, 9);
-            $all[] = Job::of("j{$k}", $minutes, 1, $tools, "s{$chain}", holds: $tools === ['weights'] ? ['weights' => new EvenGap(720, null)] : []);
+            $all[] = Job::of("j{$k}", $minutes, 1, $tools, "s{$chain}", holds: $tools === ['weights'] ? ['weights' => new ConstantTimeLag(720, null)] : []);
             if (isset($last[$chain])) {
                 $min = [20, 120, 360, 720, 1440][$random->getInt(0, 4)];
                 // What must follow soon follows something short, within an evening.
-                $waits[] = $min === 20 ? Wait::of($last[$chain], "j{$k}", 20, 1440) : Wait::of($last[$chain], "j{$k}", $min);
+                $waits[] = $min === 20 ? Precedence::of($last[$chain], "j{$k}", 20, 1440) : Precedence::of($last[$chain], "j{$k}", $min);
             }
             if ($k > $chains && $random->getInt(0, 9) === 0) {
                 $apart[] = ['j'.$random->getInt(0, $k - 1), "j{$k}"];

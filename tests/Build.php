@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use App\Workshop\Files\LibraryFiles;
+use App\Computed\Library\LibraryFiles;
 use DateTimeImmutable;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\SectionSurvey;
-use IdleRidge\Core\Coats\Survey;
 use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Coats\ZoneSurvey;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
@@ -122,7 +122,7 @@ final class Build
      * @param list<Zone> $zones
      * @param list<Run> $runs
      */
-    public static function planeSurvey(array $zones, float $riseX = 0.0, float $riseY = 0.0, array $runs = []): Survey
+    public static function planeSurvey(array $zones, float $riseX = 0.0, float $riseY = 0.0, array $runs = []): ZoneSurvey
     {
         $z = [];
         for ($j = 0; $j < 120; $j++) {
@@ -132,7 +132,7 @@ final class Build
         }
         $byUid = array_column(array_map(fn (Zone $zone): array => [$zone->uid, $zone], $zones), 1, 0);
 
-        return new Survey(HeightGrid::cells(240, 120, 5.0, 0.0, 0.0, $z), 1200.0, 600.0, 0.0, new Placement(0.0, 0.0, 0.0), $runs, $byUid);
+        return new ZoneSurvey(HeightGrid::cells(240, 120, 5.0, 0.0, 0.0, $z), 1200.0, 600.0, 0.0, new Placement(0.0, 0.0, 0.0), $runs, $byUid);
     }
 
     /**

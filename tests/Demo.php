@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Actions\Files\LayoutFiles;
 use App\Models\Layout;
-use App\Workshop\Files\LayoutFiles;
 use Database\Seeders\SkarnvikBranch;
 use IdleRidge\Core\Project\Project;
 use Psr\Clock\ClockInterface;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use IdleRidge\Core\Cuts\Nesting\Nested;
 use IdleRidge\Core\Cuts\Nesting\NestProblem;
+use IdleRidge\Core\Cuts\Nesting\NestResult;
 use IdleRidge\Core\Geometry\Polygon;
 
 /** Holds an answer against its problem by plain distances between edges; knows nothing of how it was found. */
@@ -14,7 +14,7 @@ final class NestChecker
     private const FORGIVEN = 0.2;
 
     /** @return list<string> what is wrong */
-    public static function faults(NestProblem $problem, Nested $answer): array
+    public static function faults(NestProblem $problem, NestResult $answer): array
     {
         $faults = [];
         $pieces = array_column(array_map(fn ($p): array => [$p->id, $p], $problem->pieces), 1, 0);

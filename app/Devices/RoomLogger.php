@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Devices;
 
 use IdleRidge\Core\Cure\AirLog;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** A thermometer and hygrometer that can be asked for what it has shown. */
 interface RoomLogger
@@ -13,7 +13,7 @@ interface RoomLogger
     /**
      * @param int $since minutes of Unix time
      *
-     * @throws Refusal when it does not answer, or not in a way that can be read
+     * @throws InvalidValue when it does not answer, or not in a way that can be read
      */
     public function since(string $address, int $since): AirLog;
 }

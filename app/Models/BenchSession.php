@@ -5,6 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 /** When there are hands at the bench. */
-final class BenchSession extends Kept
+final class BenchSession extends JsonRecord
 {
 }

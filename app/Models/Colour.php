@@ -5,6 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 /** A colour of a layout's palette. */
-final class Colour extends Kept
+final class Colour extends JsonRecord
 {
 }

@@ -5,6 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 /** What was done or seen. Never changed. */
-final class JournalEntry extends Kept
+final class JournalEntry extends JsonRecord
 {
 }

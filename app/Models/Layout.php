@@ -80,10 +80,10 @@ final class Layout extends Record
         return $this->hasMany(Coat::class)->orderBy('position')->orderBy('id');
     }
 
-    /** @return HasMany<Application, $this> */
+    /** @return HasMany<CoatApplication, $this> */
     public function applications(): HasMany
     {
-        return $this->hasMany(Application::class)->orderBy('position')->orderBy('id');
+        return $this->hasMany(CoatApplication::class)->orderBy('position')->orderBy('id');
     }
 
     /** @return HasMany<Room, $this> */

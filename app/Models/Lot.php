@@ -5,6 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 /** Sheets of one size in store. */
-final class Lot extends Kept
+final class Lot extends JsonRecord
 {
 }

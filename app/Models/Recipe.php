@@ -5,6 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 /** A recipe of a layout's own. */
-final class Recipe extends Kept
+final class Recipe extends JsonRecord
 {
 }

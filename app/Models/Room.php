@@ -5,6 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 /** A room that sections stand in. */
-final class Room extends Kept
+final class Room extends JsonRecord
 {
 }

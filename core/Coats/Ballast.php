@@ -14,9 +14,9 @@ use IdleRidge\Core\Track\FormationProfile;
 final readonly class Ballast
 {
     /** A prototype's sleeper length, width and pitch, and its shoulder, m: usual figures for a single standard-gauge line. */
-    private const PROTOTYPE = [2.6, 0.26, 0.65, 0.30];
+    private const PROTOTYPE_SLEEPER_M = [2.6, 0.26, 0.65, 0.30];
 
-    private const BATTER = 1.5;
+    private const SHOULDER_BATTER = 1.5;
 
     public function __construct(
         public float $sleeperLength,
@@ -32,9 +32,9 @@ final readonly class Ballast
     /** Sleepers in scale to the ratio, of the height the track has, on its roadbed; mm. */
     public static function forTrack(float $ratio, FormationProfile $profile): self
     {
-        [$length, $width, $pitch, $shoulder] = array_map(fn (float $m): float => 1000.0 * $m / $ratio, self::PROTOTYPE);
+        [$length, $width, $pitch, $shoulder] = array_map(fn (float $m): float => 1000.0 * $m / $ratio, self::PROTOTYPE_SLEEPER_M);
 
-        return new self($length, $profile->sleeper(), $width, $pitch, $shoulder, self::BATTER, $profile->roadbed());
+        return new self($length, $profile->sleeper(), $width, $pitch, $shoulder, self::SHOULDER_BATTER, $profile->roadbed());
     }
 
     /** The share of it that lies between the rails, so far apart; the rest lies to both sides alike. */

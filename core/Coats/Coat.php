@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * A recipe on a zone: how thick, over what share of it, in how many passes; minutes of one pass where they are known better than
@@ -34,19 +34,19 @@ final readonly class Coat
      * @param string|null $colour uid of a colour of the palette
      * @param float $blend mm over which it runs out into what lies beside it, half as thick on average
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public static function of(string $uid, string $zone, Recipe $recipe, ?float $mm = null, float $share = 1.0, int $passes = 1, string $name = '', array $extra = [], ?float $minutes = null, ?string $colour = null, float $blend = 0.0): self
     {
-        Refusal::unlessBetween($mm ?? $recipe->cure->referenceMm, 0.01, 200.0, 'The thickness', 'mm', 'mm');
-        Refusal::unlessBetween($share, 0.01, 1.0, 'The share covered', '', 'share');
-        Refusal::unlessBetween($passes, 1, 30, 'The number of passes', '', 'passes');
-        Refusal::unlessBetween($blend, 0.0, 200.0, 'The width over which it blends', 'mm', 'blend_mm');
+        InvalidValue::unlessBetween($mm ?? $recipe->cure->referenceMm, 0.01, 200.0, 'The thickness', 'mm', 'mm');
+        InvalidValue::unlessBetween($share, 0.01, 1.0, 'The share covered', '', 'share');
+        InvalidValue::unlessBetween($passes, 1, 30, 'The number of passes', '', 'passes');
+        InvalidValue::unlessBetween($blend, 0.0, 200.0, 'The width over which it blends', 'mm', 'blend_mm');
         if ($minutes !== null) {
-            Refusal::unlessBetween($minutes, 1.0, 10_080.0, 'The work', 'min', 'minutes');
+            InvalidValue::unlessBetween($minutes, 1.0, 10_080.0, 'The work', 'min', 'minutes');
         }
         if (mb_strlen($name) > 80) {
-            throw new Refusal('At most 80 characters.', 'name');
+            throw new InvalidValue('At most 80 characters.', 'name');
         }
 
         return new self($uid, $zone, $recipe, $mm ?? $recipe->cure->referenceMm, $share, $passes, trim($name), $extra, $minutes, $colour, $blend);

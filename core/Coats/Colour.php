@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** A colour of a layout's palette: base paints by parts, for a region and a season, and the coats that have it. */
 final readonly class Colour
@@ -21,22 +22,22 @@ final readonly class Colour
      * @param list<array{base: string, parts: float}> $mix
      * @param array<string, mixed> $extra
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public static function of(string $uid, string $name, array $mix, string $season = '', array $extra = []): self
     {
         if (trim($name) === '' || mb_strlen($name) > 60) {
-            throw new Refusal('A colour needs a name of 1 to 60 characters.', 'name');
+            throw new InvalidValue('A colour needs a name of 1 to 60 characters.', 'name');
         }
         if (mb_strlen($season) > 60) {
-            throw new Refusal('At most 60 characters.', 'season');
+            throw new InvalidValue('At most 60 characters.', 'season');
         }
         foreach ($mix as $k => $one) {
-            Refusal::unlessBetween($one['parts'], 0.0, 1000.0, 'The parts', '', "mix/{$k}/parts");
+            InvalidValue::unlessBetween($one['parts'], 0.0, 1000.0, 'The parts', '', "mix/{$k}/parts");
         }
         $mix = array_values(array_filter($mix, fn (array $one): bool => $one['parts'] > 0.0));
         if ($mix === []) {
-            throw new Refusal('The parts come to nothing.', 'mix');
+            throw new InvalidValue('The parts come to nothing.', 'mix');
         }
 
         return new self($uid, trim($name), $mix, trim($season), $extra);
@@ -47,16 +48,16 @@ final readonly class Colour
      *
      * @param array<string, Pigment> $bases
      *
-     * @throws Refusal for a base that is not known
+     * @throws InvalidValue for a base that is not known
      */
     public function wet(array $bases): Pigment
     {
-        return Pigment::mixed(array_map(fn (array $one): array => [$bases[$one['base']] ?? throw new Refusal("There is no base paint “{$one['base']}”.", 'mix'), $one['parts']], $this->mix));
+        return Pigment::mixed(array_map(fn (array $one): array => [$bases[$one['base']] ?? throw new InvalidValue("There is no base paint “{$one['base']}”.", 'mix'), $one['parts']], $this->mix));
     }
 
     /** “3 ochre, 1 raw umber” */
     public function words(): string
     {
-        return implode(', ', array_map(fn (array $one): string => rtrim(rtrim(number_format($one['parts'], 2, '.', ''), '0'), '.').' '.$one['base'], $this->mix));
+        return implode(', ', array_map(fn (array $one): string => Decimal::trimmed($one['parts'], 2).' '.$one['base'], $this->mix));
     }
 }

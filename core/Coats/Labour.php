@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * Hands-on time of a coat: minutes to set up, minutes a dm², more for the first `firstDm2` of them, or metres of track an
@@ -23,18 +23,18 @@ final readonly class Labour
     ) {
     }
 
-    /** @throws Refusal */
+    /** @throws InvalidValue */
     public static function of(float $setUp, float $perDm2, float $firstPerDm2 = 0.0, float $firstDm2 = 0.0, ?float $metresPerHour = null, ?float $openPerDm2 = null): self
     {
-        Refusal::unlessBetween($setUp, 0.0, 240.0, 'Setting up', 'min', 'setup_min');
-        Refusal::unlessBetween($perDm2, 0.0, 120.0, 'The work', 'min/dm²', 'minutes_per_dm2');
-        Refusal::unlessBetween($firstPerDm2, 0.0, 120.0, 'The work', 'min/dm²', 'first_minutes_per_dm2');
-        Refusal::unlessBetween($firstDm2, 0.0, 100.0, 'The first area', 'dm²', 'first_dm2');
+        InvalidValue::unlessBetween($setUp, 0.0, 240.0, 'Setting up', 'min', 'setup_min');
+        InvalidValue::unlessBetween($perDm2, 0.0, 120.0, 'The work', 'min/dm²', 'minutes_per_dm2');
+        InvalidValue::unlessBetween($firstPerDm2, 0.0, 120.0, 'The work', 'min/dm²', 'first_minutes_per_dm2');
+        InvalidValue::unlessBetween($firstDm2, 0.0, 100.0, 'The first area', 'dm²', 'first_dm2');
         if ($metresPerHour !== null) {
-            Refusal::unlessBetween($metresPerHour, 0.05, 100.0, 'The work', 'm/h', 'metres_per_hour');
+            InvalidValue::unlessBetween($metresPerHour, 0.05, 100.0, 'The work', 'm/h', 'metres_per_hour');
         }
         if ($openPerDm2 !== null) {
-            Refusal::unlessBetween($openPerDm2, 0.01, 120.0, 'The open work', 'min/dm²', 'open_minutes_per_dm2');
+            InvalidValue::unlessBetween($openPerDm2, 0.01, 120.0, 'The open work', 'min/dm²', 'open_minutes_per_dm2');
         }
 
         return new self($setUp, $perDm2, $firstPerDm2, $firstDm2, $metresPerHour, $openPerDm2);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** The recipes and materials there are, build-ups to begin a zone with, and schools: other ways to answer one question. */
 final readonly class Library
@@ -24,21 +24,21 @@ final readonly class Library
      * @param array<string, array{name: string, recipes: list<string>}> $buildUps
      * @param list<Material> $materials where there are any, recipes take nothing else
      *
-     * @throws Refusal when one stands twice, or a build-up or recipe names what is not there
+     * @throws InvalidValue when one stands twice, or a build-up or recipe names what is not there
      */
     public static function of(array $recipes, array $buildUps = [], array $materials = []): self
     {
         $byId = [];
         foreach ($recipes as $recipe) {
             if (isset($byId[$recipe->id])) {
-                throw new Refusal("The recipe “{$recipe->id}” stands twice.", $recipe->id);
+                throw new InvalidValue("The recipe “{$recipe->id}” stands twice.", $recipe->id);
             }
             $byId[$recipe->id] = $recipe;
         }
         foreach ($buildUps as $key => $buildUp) {
             foreach ($buildUp['recipes'] as $id) {
                 if (! isset($byId[$id])) {
-                    throw new Refusal("The build-up “{$key}” names “{$id}”, and there is no such recipe.", $key);
+                    throw new InvalidValue("The build-up “{$key}” names “{$id}”, and there is no such recipe.", $key);
                 }
             }
         }
@@ -47,7 +47,7 @@ final readonly class Library
         foreach ($stuff === [] ? [] : $byId as $recipe) {
             foreach ($recipe->materials() as $name) {
                 if (! isset($stuff[$name])) {
-                    throw new Refusal("The recipe “{$recipe->id}” takes “{$name}”, and there is no such material.", $recipe->id);
+                    throw new InvalidValue("The recipe “{$recipe->id}” takes “{$name}”, and there is no such material.", $recipe->id);
                 }
             }
         }
@@ -90,16 +90,16 @@ final readonly class Library
     /**
      * Grams of what amounts come to, wet as laid or once dry; what is only counted is left out.
      *
-     * @param list<Amount> $amounts
+     * @param list<MaterialAmount> $amounts
      */
     public function grams(array $amounts, bool $dry): float
     {
-        return array_sum(array_map(fn (Amount $a): float => ($this->materials[$a->material] ?? null)?->grams($a->amount, $a->unit, $dry) ?? 0.0, $amounts));
+        return array_sum(array_map(fn (MaterialAmount $a): float => ($this->materials[$a->material] ?? null)?->grams($a->amount, $a->unit, $dry) ?? 0.0, $amounts));
     }
 
-    /** @throws Refusal when there is no such recipe */
+    /** @throws InvalidValue when there is no such recipe */
     public function recipe(string $id): Recipe
     {
-        return $this->recipes[$id] ?? throw new Refusal("There is no recipe “{$id}”; there are ".implode(', ', array_keys($this->recipes)).'.', 'recipe');
+        return $this->recipes[$id] ?? throw new InvalidValue("There is no recipe “{$id}”; there are ".implode(', ', array_keys($this->recipes)).'.', 'recipe');
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** What goes into coats: the unit it is measured in, density (g/ml, null where it is counted or only weighed), share of it that stays once dry. */
 final readonly class Material
@@ -13,16 +13,16 @@ final readonly class Material
     {
     }
 
-    /** @throws Refusal */
+    /** @throws InvalidValue */
     public static function of(string $name, string $unit, ?float $density, float $solids): self
     {
-        if (! in_array($unit, Part::UNITS, true)) {
-            throw new Refusal('an amount is in '.implode(', ', Part::UNITS), 'unit');
+        if (! in_array($unit, Ingredient::UNITS, true)) {
+            throw new InvalidValue('an amount is in '.implode(', ', Ingredient::UNITS), 'unit');
         }
         if ($density !== null) {
-            Refusal::unlessBetween($density, 0.005, 12.0, 'The density', 'g/ml', 'density_g_ml');
+            InvalidValue::unlessBetween($density, 0.005, 12.0, 'The density', 'g/ml', 'density_g_ml');
         }
-        Refusal::unlessBetween($solids, 0.0, 1.0, 'What stays', '', 'solids');
+        InvalidValue::unlessBetween($solids, 0.0, 1.0, 'What stays', '', 'solids');
 
         return new self($name, $unit, $density, $solids);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * A colour as it is seen: sRGB 0 … 1. Paints are mixed by the weighted geometric mean of what they reflect in each band, light
@@ -14,20 +14,20 @@ use IdleRidge\Core\Measure\Refusal;
 final readonly class Pigment
 {
     /** Water paint dries about a shade darker: so much of CIELAB’s lightness. A starting value. */
-    public const SHADE = 6.0;
+    public const DRYING_SHADE_L = 6.0;
 
     /** D65, 2°. */
-    private const WHITE = [0.95047, 1.0, 1.08883];
+    private const WHITE_POINT_D65 = [0.95047, 1.0, 1.08883];
 
     private function __construct(public float $r, public float $g, public float $b)
     {
     }
 
-    /** @throws Refusal unless it is #rrggbb */
+    /** @throws InvalidValue unless it is #rrggbb */
     public static function hex(string $hex): self
     {
         if (preg_match('/^#[0-9a-fA-F]{6}$/', $hex) !== 1) {
-            throw new Refusal("“{$hex}” is not a colour such as #8a6f4d.", 'hex');
+            throw new InvalidValue("“{$hex}” is not a colour such as #8a6f4d.", 'hex');
         }
         $part = fn (int $at): float => (int) hexdec(substr($hex, $at, 2)) / 255.0;
 
@@ -37,13 +37,13 @@ final readonly class Pigment
     /**
      * @param non-empty-list<array{self, float}> $parts colour, parts
      *
-     * @throws Refusal when the parts come to nothing
+     * @throws InvalidValue when the parts come to nothing
      */
     public static function mixed(array $parts): self
     {
         $sum = array_sum(array_column($parts, 1));
         if ($sum <= 0.0 || min(array_column($parts, 1)) < 0.0) {
-            throw new Refusal('The parts come to nothing.', 'parts');
+            throw new InvalidValue('The parts come to nothing.', 'parts');
         }
         $band = fn (string $key): float => self::encoded(exp(array_sum(array_map(fn (array $p): float => $p[1] / $sum * log(max(0.002, self::linear($p[0]->{$key}))), $parts))));
 
@@ -60,7 +60,7 @@ final readonly class Pigment
     {
         [$l, $a, $b] = $this->lab();
 
-        return self::fromLab(max(0.0, $l - self::SHADE), $a, $b);
+        return self::fromLab(max(0.0, $l - self::DRYING_SHADE_L), $a, $b);
     }
 
     /** Difference as it is seen: below 1 none, to 3 only side by side, over 6 at a glance. */
@@ -74,7 +74,7 @@ final readonly class Pigment
     {
         [$r, $g, $b] = [self::linear($this->r), self::linear($this->g), self::linear($this->b)];
         $xyz = [0.4124564 * $r + 0.3575761 * $g + 0.1804375 * $b, 0.2126729 * $r + 0.7151522 * $g + 0.0721750 * $b, 0.0193339 * $r + 0.1191920 * $g + 0.9503041 * $b];
-        [$x, $y, $z] = array_map(fn (float $v, float $white): float => $v / $white > 216.0 / 24389.0 ? ($v / $white) ** (1.0 / 3.0) : (24389.0 / 27.0 * $v / $white + 16.0) / 116.0, $xyz, self::WHITE);
+        [$x, $y, $z] = array_map(fn (float $v, float $white): float => $v / $white > 216.0 / 24389.0 ? ($v / $white) ** (1.0 / 3.0) : (24389.0 / 27.0 * $v / $white + 16.0) / 116.0, $xyz, self::WHITE_POINT_D65);
 
         return [116.0 * $y - 16.0, 500.0 * ($x - $y), 200.0 * ($y - $z)];
     }
@@ -83,7 +83,7 @@ final readonly class Pigment
     {
         $y = ($l + 16.0) / 116.0;
         $back = fn (float $f): float => $f ** 3 > 216.0 / 24389.0 ? $f ** 3 : (116.0 * $f - 16.0) * 27.0 / 24389.0;
-        [$x, $y, $z] = [$back($y + $a / 500.0) * self::WHITE[0], $back($y), $back($y - $b / 200.0) * self::WHITE[2]];
+        [$x, $y, $z] = [$back($y + $a / 500.0) * self::WHITE_POINT_D65[0], $back($y), $back($y - $b / 200.0) * self::WHITE_POINT_D65[2]];
 
         return new self(
             self::encoded(3.2404542 * $x - 1.5371385 * $y - 0.4985314 * $z), self::encoded(-0.9692660 * $x + 1.8760108 * $y + 0.0415560 * $z), self::encoded(0.0556434 * $x - 0.2040259 * $y + 1.0572252 * $z),

@@ -6,7 +6,7 @@ namespace IdleRidge\Core\Coats;
 
 use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Milestone;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** How one kind of coat is laid: what goes in, how long it takes, what to beware of, and how it cures. */
 final readonly class Recipe
@@ -26,7 +26,7 @@ final readonly class Recipe
     public const HAZARDS = ['sparks', 'vapour', 'dust', 'skin'];
 
     /**
-     * @param non-empty-list<Part> $parts
+     * @param non-empty-list<Ingredient> $parts
      * @param list<string> $tools
      * @param list<string> $hazards
      * @param list<array{do: string, why: string}> $cautions
@@ -59,13 +59,13 @@ final readonly class Recipe
         public string $undo,
         public array $ranges,
         public string $provenance,
-        public ?Window $window,
+        public ?FollowWindow $window,
         public array $holds,
     ) {
     }
 
     /**
-     * @param list<Part> $parts
+     * @param list<Ingredient> $parts
      * @param list<string> $tools
      * @param list<string> $hazards
      * @param list<array{do: string, why: string}> $cautions
@@ -75,7 +75,7 @@ final readonly class Recipe
      * @param array<string, array{float, float}> $ranges
      * @param array<string, string> $holds
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public static function of(
         CureFigures $cure,
@@ -100,52 +100,52 @@ final readonly class Recipe
         string $undo = '',
         array $ranges = [],
         string $provenance = 'starting value',
-        ?Window $window = null,
+        ?FollowWindow $window = null,
         array $holds = [],
     ): self {
         if ($parts === []) {
-            throw new Refusal('a recipe needs one part at least: what goes into it?', 'parts');
+            throw new InvalidValue('a recipe needs one part at least: what goes into it?', 'parts');
         }
         if (trim($name) === '' || trim($action) === '') {
-            throw new Refusal('a recipe needs a short name and what one does with it', 'short');
+            throw new InvalidValue('a recipe needs a short name and what one does with it', 'short');
         }
         if (! in_array($family, self::FAMILIES, true)) {
-            throw new Refusal('a family is one of '.implode(', ', self::FAMILIES), 'family');
+            throw new InvalidValue('a family is one of '.implode(', ', self::FAMILIES), 'family');
         }
         if (! in_array($bed, ['area', 'track'], true)) {
-            throw new Refusal('a bed is area or track', 'bed');
+            throw new InvalidValue('a bed is area or track', 'bed');
         }
         if (array_diff($hazards, self::HAZARDS) !== []) {
-            throw new Refusal('a hazard is one of '.implode(', ', self::HAZARDS), 'hazards');
+            throw new InvalidValue('a hazard is one of '.implode(', ', self::HAZARDS), 'hazards');
         }
         if (array_diff($traits, self::TRAITS) !== []) {
-            throw new Refusal('a trait is one of '.implode(', ', self::TRAITS), 'traits');
+            throw new InvalidValue('a trait is one of '.implode(', ', self::TRAITS), 'traits');
         }
         if (! in_array($provenance, self::PROVENANCES, true)) {
-            throw new Refusal('a figure is a '.implode(', ', self::PROVENANCES), 'provenance');
+            throw new InvalidValue('a figure is a '.implode(', ', self::PROVENANCES), 'provenance');
         }
         if ($length !== null) {
-            Refusal::unlessBetween($length, 0.2, 30.0, 'The length of fibres', 'mm', 'length_mm');
+            InvalidValue::unlessBetween($length, 0.2, 30.0, 'The length of fibres', 'mm', 'length_mm');
         }
         foreach ($ranges as $at => [$low, $high]) {
             if ($low > $high) {
-                throw new Refusal('The low figure is over the high one.', "ranges/{$at}");
+                throw new InvalidValue('The low figure is over the high one.', "ranges/{$at}");
             }
         }
         foreach ($needs as $below => $milestone) {
             if (($below !== '*' && ! in_array($below, self::FAMILIES, true)) || Milestone::tryFrom($milestone) === null) {
-                throw new Refusal('what it needs is a family (or *) and a milestone', "needs/{$below}");
+                throw new InvalidValue('what it needs is a family (or *) and a milestone', "needs/{$below}");
             }
         }
         foreach ($holds as $tool => $milestone) {
             if (! in_array($tool, $tools, true) || ! isset($cure->minutes[$milestone])) {
-                throw new Refusal('What it keeps is one of its tools, until one of its milestones', "holds/{$tool}");
+                throw new InvalidValue('What it keeps is one of its tools, until one of its milestones', "holds/{$tool}");
             }
         }
-        Refusal::unlessBetween($waste, 0.0, 2.0, 'The waste', '', 'waste');
-        Refusal::unlessBetween($recovered, 0.0, 0.9, 'The recovered share', '', 'recovered');
+        InvalidValue::unlessBetween($waste, 0.0, 2.0, 'The waste', '', 'waste');
+        InvalidValue::unlessBetween($recovered, 0.0, 0.9, 'The recovered share', '', 'recovered');
         if ($restingDeg !== null) {
-            Refusal::unlessBetween($restingDeg, 5.0, 90.0, 'The resting angle', '°', 'resting_deg');
+            InvalidValue::unlessBetween($restingDeg, 5.0, 90.0, 'The resting angle', '°', 'resting_deg');
         }
 
         return new self($cure->id, $name, $action, $stage, $family, $bed, $parts, $waste, $recovered, $labour, $tools, $hazards, $cautions, $needs, $coversWhite, $restingDeg, $check, $cure, $traits, $length, $undo, $ranges, $provenance, $window, $holds);
@@ -183,13 +183,13 @@ final readonly class Recipe
     /** @return list<string> that it takes */
     public function materials(): array
     {
-        return array_values(array_unique(array_merge(...array_map(fn (Part $p): array => array_column($p->of, 'material'), $this->parts))));
+        return array_values(array_unique(array_merge(...array_map(fn (Ingredient $p): array => array_column($p->of, 'material'), $this->parts))));
     }
 
     /** How many layers of its reference thickness a pass makes: what is thicker takes as much more of hands. A pour levels itself. */
     public function layers(float $mm): float
     {
-        $layered = array_filter($this->parts, fn (Part $p): bool => $p->isLayer()) !== [];
+        $layered = array_filter($this->parts, fn (Ingredient $p): bool => $p->isLayer()) !== [];
 
         return $layered && ! $this->is('pour') ? $mm / $this->cure->referenceMm : 1.0;
     }
@@ -201,14 +201,14 @@ final readonly class Recipe
      * @param float $bed mm³
      * @param float $edge mm of outline
      * @param float $length mm along it
-     * @return list<Amount>
+     * @return list<MaterialAmount>
      */
     public function amounts(float $area, float $bed, float $edge = 0.0, float $length = 0.0): array
     {
         $out = [];
         foreach ($this->parts as $part) {
             foreach ($part->amounts($area, $bed, $edge, $length) as ['material' => $material, 'amount' => $amount, 'unit' => $unit]) {
-                $out[] = new Amount($material, $amount * (1.0 + $this->waste), $unit, $part->loose ? $this->recovered : 0.0);
+                $out[] = new MaterialAmount($material, $amount * (1.0 + $this->waste), $unit, $part->loose ? $this->recovered : 0.0);
             }
         }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Coats;
 
 use IdleRidge\Core\Cuts\CutSchool;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** One answer to a question of method: what it suits, what can go wrong with it, and its coats in their order. */
 final readonly class School
@@ -23,12 +23,12 @@ final readonly class School
      * @param list<array{recipe: Recipe, mm: float|null, passes: int, share: float}> $steps
      * @param CutSchool|null $cut what its coats go over, where it is a way to make the land itself
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public static function of(string $key, string $question, string $name, string $suits, array $wrong, array $steps, ?CutSchool $cut = null): self
     {
         if ($steps === []) {
-            throw new Refusal("The school “{$key}” has no coats.", $key);
+            throw new InvalidValue("The school “{$key}” has no coats.", $key);
         }
 
         return new self($key, $question, $name, $suits, $wrong, $steps, $cut);

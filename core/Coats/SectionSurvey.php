@@ -12,13 +12,13 @@ use IdleRidge\Core\Geometry\Polygon;
 final readonly class SectionSurvey
 {
     /** Zones no further apart than this lie beside one another, mm; outlines are looked at in steps of this to twice as much. */
-    private const BESIDE = 12.0;
+    private const BESIDE_MM = 12.0;
 
-    private const APART = 8.0;
+    private const APART_MM = 8.0;
 
     /**
      * @param array<string, ZoneArea> $zones
-     * @param array<string, Overlap> $overlaps "a|b", a before b, those that count
+     * @param array<string, ZoneOverlap> $overlaps "a|b", a before b, those that count
      * @param array<string, ZoneArea> $left "coat/pass" of what was begun → the rest
      */
     private function __construct(public array $zones, private array $overlaps, private array $left, public float $bare = 0.0)
@@ -28,9 +28,19 @@ final readonly class SectionSurvey
     /**
      * @param array<string, Zone> $zones
      * @param list<Coat> $coats
-     * @param list<Laid> $laid
+     * @param list<CoatApplication> $laid
      */
-    public static function of(Survey $survey, Placement $placement, array $zones, array $coats, array $laid): self
+    public static function of(ZoneSurvey $survey, Placement $placement, array $zones, array $coats, array $laid): self
+    {
+        return self::ofPasses($survey, $placement, $zones, array_map(CoatPasses::of(...), $coats), array_map(LaidPatch::of(...), $laid));
+    }
+
+    /**
+     * @param array<string, Zone> $zones
+     * @param list<CoatPasses> $coats
+     * @param list<LaidPatch> $laid
+     */
+    public static function ofPasses(ZoneSurvey $survey, Placement $placement, array $zones, array $coats, array $laid): self
     {
         $areas = array_map(fn (Zone $zone): ZoneArea => $survey->zone($zone->uid), $zones);
         $overlaps = [];
@@ -48,12 +58,12 @@ final readonly class SectionSurvey
             for ($pass = 1; $pass <= $coat->passes; $pass++) {
                 $patches = [];
                 foreach ($laid as $one) {
-                    if ($one->coat === $coat->uid && $one->pass === $pass) {
+                    if ($one->coat === $coat->coat && $one->pass === $pass) {
                         $patches[] = $one->ringsOn($placement);
                     }
                 }
                 if ($patches !== [] && isset($zones[$coat->zone])) {
-                    $left["{$coat->uid}/{$pass}"] = $survey->left($coat->zone, $patches);
+                    $left["{$coat->coat}/{$pass}"] = $survey->left($coat->zone, $patches);
                 }
             }
         }
@@ -61,7 +71,7 @@ final readonly class SectionSurvey
         return new self($areas, $overlaps, $left, $survey->bare());
     }
 
-    public function overlap(string $a, string $b): ?Overlap
+    public function overlap(string $a, string $b): ?ZoneOverlap
     {
         return $this->overlaps[self::pair($a, $b)] ?? null;
     }
@@ -83,7 +93,7 @@ final readonly class SectionSurvey
     /** Whether two zones overlap or lie beside one another. */
     public function touches(string $a, string $b): bool
     {
-        return $this->overlap($a, $b) !== null || $this->liesWithin($a, $b, self::BESIDE);
+        return $this->overlap($a, $b) !== null || $this->liesWithin($a, $b, self::BESIDE_MM);
     }
 
     /** Whether two zones come as near to each other as so many millimetres. */
@@ -118,8 +128,8 @@ final readonly class SectionSurvey
         $out = [];
         $last = null;
         foreach ([...$ring, $ring[0]] as [$x, $y]) {
-            if ($last === null || hypot($x - $last[0], $y - $last[1]) >= self::APART) {
-                $parts = $last === null ? 1 : (int) ceil(hypot($x - $last[0], $y - $last[1]) / (2.0 * self::APART));
+            if ($last === null || hypot($x - $last[0], $y - $last[1]) >= self::APART_MM) {
+                $parts = $last === null ? 1 : (int) ceil(hypot($x - $last[0], $y - $last[1]) / (2.0 * self::APART_MM));
                 for ($k = 1; $k <= $parts; $k++) {
                     $out[] = $last === null ? [$x, $y] : [$last[0] + ($x - $last[0]) * $k / $parts, $last[1] + ($y - $last[1]) * $k / $parts];
                 }

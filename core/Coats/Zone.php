@@ -7,7 +7,7 @@ namespace IdleRidge\Core\Coats;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Polygon;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * A part of a section's land: what is drawn, and all that rules leave of it. Every condition that is set must hold: within
@@ -61,63 +61,63 @@ final readonly class Zone
      * @param string|null $made formation or bank
      * @param list<array{float, float, float}>|null $crowns middles, layout coordinates, and diameters
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public static function of(string $uid, string $section, string $name, ?array $outline = null, ?array $slope = null, ?array $near = null, array $without = [], array $extra = [], ?array $height = null, ?float $damp = null, ?string $aspect = null, array $within = [], array $also = [], ?array $crowns = null, ?string $made = null): self
     {
         if (trim($name) === '' || mb_strlen($name) > 80) {
-            throw new Refusal('A zone needs a name of 1 to 80 characters.', 'name');
+            throw new InvalidValue('A zone needs a name of 1 to 80 characters.', 'name');
         }
         if ($outline !== null) {
             if (count($outline) < 3 || count($outline) > 500) {
-                throw new Refusal('An outline needs 3 to 500 corners.', 'outline');
+                throw new InvalidValue('An outline needs 3 to 500 corners.', 'outline');
             }
             if (Polygon::crossesItself($outline)) {
-                throw new Refusal('The outline crosses itself.', 'outline');
+                throw new InvalidValue('The outline crosses itself.', 'outline');
             }
             $outline = Polygon::area($outline) < 0.0 ? array_reverse($outline) : $outline;
         }
         if ($slope !== null) {
-            Refusal::unlessBetween($slope[0], 0.0, 90.0, 'The slope', '°', 'slope/from');
-            Refusal::unlessBetween($slope[1], 0.0, 90.0, 'The slope', '°', 'slope/to');
+            InvalidValue::unlessBetween($slope[0], 0.0, 90.0, 'The slope', '°', 'slope/from');
+            InvalidValue::unlessBetween($slope[1], 0.0, 90.0, 'The slope', '°', 'slope/to');
             if ($slope[1] <= $slope[0]) {
-                throw new Refusal('The steepest slope must be more than the least.', 'slope/to');
+                throw new InvalidValue('The steepest slope must be more than the least.', 'slope/to');
             }
         }
         if ($near !== null) {
-            Refusal::unlessBetween($near['from'], 0.0, 5000.0, 'The distance', 'mm', 'near/from');
-            Refusal::unlessBetween($near['to'], 0.0, 5000.0, 'The distance', 'mm', 'near/to');
+            InvalidValue::unlessBetween($near['from'], 0.0, 5000.0, 'The distance', 'mm', 'near/from');
+            InvalidValue::unlessBetween($near['to'], 0.0, 5000.0, 'The distance', 'mm', 'near/to');
             if ($near['to'] <= $near['from']) {
-                throw new Refusal('The far distance must be more than the near one.', 'near/to');
+                throw new InvalidValue('The far distance must be more than the near one.', 'near/to');
             }
         }
         if ($height !== null) {
-            Refusal::unlessBetween($height[0], -1000.0, 3000.0, 'The height', 'mm', 'height/from');
-            Refusal::unlessBetween($height[1], -1000.0, 3000.0, 'The height', 'mm', 'height/to');
+            InvalidValue::unlessBetween($height[0], -1000.0, 3000.0, 'The height', 'mm', 'height/from');
+            InvalidValue::unlessBetween($height[1], -1000.0, 3000.0, 'The height', 'mm', 'height/to');
             if ($height[1] <= $height[0]) {
-                throw new Refusal('The greatest height must be more than the least.', 'height/to');
+                throw new InvalidValue('The greatest height must be more than the least.', 'height/to');
             }
         }
         if ($damp !== null) {
-            Refusal::unlessBetween($damp, 0.01, 0.9, 'The dampest share', '', 'damp');
+            InvalidValue::unlessBetween($damp, 0.01, 0.9, 'The dampest share', '', 'damp');
         }
         if ($aspect !== null && ! in_array($aspect, ['sun', 'north'], true)) {
-            throw new Refusal('Land faces the sun or north.', 'aspect');
+            throw new InvalidValue('Land faces the sun or north.', 'aspect');
         }
         if ($made !== null && ! in_array($made, ['formation', 'bank'], true)) {
-            throw new Refusal('What grading made is a formation or a bank.', 'made');
+            throw new InvalidValue('What grading made is a formation or a bank.', 'made');
         }
         if ($crowns !== null) {
             if ($crowns === [] || count($crowns) > 500) {
-                throw new Refusal('Shade takes 1 to 500 crowns.', 'crowns');
+                throw new InvalidValue('Shade takes 1 to 500 crowns.', 'crowns');
             }
             foreach ($crowns as [, , $wide]) {
-                Refusal::unlessBetween($wide, 2.0, 600.0, 'The crown', 'mm', 'crowns');
+                InvalidValue::unlessBetween($wide, 2.0, 600.0, 'The crown', 'mm', 'crowns');
             }
         }
         foreach (['without' => $without, 'within' => $within, 'also' => $also] as $key => $uids) {
             if (in_array($uid, $uids, true)) {
-                throw new Refusal('A zone cannot go by itself.', $key);
+                throw new InvalidValue('A zone cannot go by itself.', $key);
             }
         }
         $each = fn (array $uids): array => array_values(array_unique($uids));

@@ -16,7 +16,7 @@ final readonly class ZoneArea
     /**
      * @param list<list<array{float, float}>> $rings
      * @param array<int, float> $bySlope degrees, rounded down → mm²
-     * @param array<string, Profile> $tracks track by track, uid → how it lies along x
+     * @param array<string, AreaProfile> $tracks track by track, uid → how it lies along x
      */
     public function __construct(
         public array $rings,
@@ -24,9 +24,9 @@ final readonly class ZoneArea
         public float $surface,
         public float $height,
         public array $bySlope,
-        public Profile $acrossX,
-        public Profile $acrossY,
-        public Profile $trackX,
+        public AreaProfile $acrossX,
+        public AreaProfile $acrossY,
+        public AreaProfile $trackX,
         public array $tracks = [],
     ) {
     }

@@ -13,7 +13,7 @@ use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Steepness;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Sorted;
 use IdleRidge\Core\Track\Run;
 
@@ -25,14 +25,14 @@ final class ZoneFields
      * of a cell the toe of a bank of 1:1.5 lies right on average; where the land is known at any place, the toe is where so much of it, mm, is
      * left.
      */
-    private const TOE = 0.124;
+    private const TOE_SHARE = 0.124;
 
     private const TOE_MM = 0.02;
 
     /** What is narrower than so many cells is looked at on finer ones, at most so many times. */
-    private const NARROW = 2.5;
+    private const MIN_CELLS_ACROSS = 2.5;
 
-    private const FINEST = 8;
+    private const MAX_REFINEMENT = 8;
 
     /** @var array<string, list<float>> */
     private array $fields = [];
@@ -56,7 +56,7 @@ final class ZoneFields
     {
     }
 
-    /** @throws Refusal when the zone goes by one that is not there, or that goes by it in turn */
+    /** @throws InvalidValue when the zone goes by one that is not there, or that goes by it in turn */
     public function of(Zone $zone): ZoneField
     {
         $finer = $this->finer($zone);
@@ -154,7 +154,7 @@ final class ZoneFields
             $ask('formation', $zone->made === 'formation' ? $same : fn (float $inside): float => -$inside);
         }
         if ($zone->made === 'bank') {
-            $toe = $this->model === null ? self::TOE * $this->land->cell : self::TOE_MM;
+            $toe = $this->model === null ? self::TOE_SHARE * $this->land->cell : self::TOE_MM;
             $ask('earth', fn (float $mm): float => $mm - $toe);
         }
         if ($zone->crowns !== null) {
@@ -239,7 +239,7 @@ final class ZoneFields
         }
         $goesBy = array_map(fn (string $uid): int => isset($this->zones[$uid]) && $uid !== $zone->uid && $this->zones[$uid]->goesBy() === [] ? $this->finer($this->zones[$uid]) : 1, $zone->goesBy());
 
-        return max(1, ...$goesBy, ...[min(self::FINEST, (int) ceil(self::NARROW * $this->land->cell / max(0.1, min($widths))))]);
+        return max(1, ...$goesBy, ...[min(self::MAX_REFINEMENT, (int) ceil(self::MIN_CELLS_ACROSS * $this->land->cell / max(0.1, min($widths))))]);
     }
 
     /**
@@ -266,9 +266,9 @@ final class ZoneFields
      */
     private function other(Zone $zone, string $uid, array $through, HeightMesh $fine, int $finer): array
     {
-        $other = $this->zones[$uid] ?? throw new Refusal("“{$zone->name}” goes by a zone that is not on its section.", 'without');
+        $other = $this->zones[$uid] ?? throw new InvalidValue("“{$zone->name}” goes by a zone that is not on its section.", 'without');
         if (in_array($uid, $through, true)) {
-            throw new Refusal("“{$zone->name}” and “{$other->name}” go by each other.", 'without');
+            throw new InvalidValue("“{$zone->name}” and “{$other->name}” go by each other.", 'without');
         }
 
         return $this->field($other, $through, $fine, $finer);

@@ -6,17 +6,17 @@ namespace IdleRidge\Core\Cure;
 
 use DateTimeImmutable;
 use DateTimeZone;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Sorted;
 
 /** What a thermometer and hygrometer in a room have shown: °C and % at moments (minutes of Unix time), in order. */
 final readonly class AirLog
 {
     /** Between two readings further apart than this nothing is known, minutes. */
-    public const HOLDS = 180;
+    public const MAX_READING_AGE_MINUTES = 180;
 
     /** Of how many last days the usual air of an hour is the mean. */
-    private const DAYS = 14;
+    private const USUAL_AIR_DAYS = 14;
 
     /** @var list<int> */
     private array $moments;
@@ -30,7 +30,7 @@ final readonly class AirLog
     /**
      * @param list<array{int, float, float}> $readings moment, °C, %
      *
-     * @throws Refusal naming the reading: out of order, doubled, impossible
+     * @throws InvalidValue naming the reading: out of order, doubled, impossible
      */
     public static function of(array $readings): self
     {
@@ -38,11 +38,11 @@ final readonly class AirLog
         foreach ($readings as $k => [$at, $temperature, $humidity]) {
             try {
                 Climate::of($temperature, $humidity);
-            } catch (Refusal $refusal) {
-                throw new Refusal($refusal->getMessage(), "readings/{$k}");
+            } catch (InvalidValue $refusal) {
+                throw new InvalidValue($refusal->getMessage(), "readings/{$k}");
             }
             if ($last !== null && $at <= $last) {
-                throw new Refusal($at === $last ? 'Two readings of one moment.' : 'A reading stands after a later one: they have to be in order.', "readings/{$k}");
+                throw new InvalidValue($at === $last ? 'Two readings of one moment.' : 'A reading stands after a later one: they have to be in order.', "readings/{$k}");
             }
             $last = $at;
         }
@@ -111,7 +111,7 @@ final readonly class AirLog
     {
         $gaps = [];
         for ($k = 1; $k < count($this->readings); $k++) {
-            if ($this->readings[$k][0] - $this->readings[$k - 1][0] > self::HOLDS) {
+            if ($this->readings[$k][0] - $this->readings[$k - 1][0] > self::MAX_READING_AGE_MINUTES) {
                 $gaps[] = [$k - 1, $this->readings[$k - 1][0], $this->readings[$k][0]];
             }
         }
@@ -133,7 +133,7 @@ final readonly class AirLog
         $k = Sorted::gap($this->moments, $minute);
         [[$from, $c, $rh], [$to, $nextC, $nextRh]] = [$this->readings[$k], $this->readings[$k + 1]];
 
-        return $to - $from > self::HOLDS ? null : [($c + $nextC) / 2.0, ($rh + $nextRh) / 2.0, $to];
+        return $to - $from > self::MAX_READING_AGE_MINUTES ? null : [($c + $nextC) / 2.0, ($rh + $nextRh) / 2.0, $to];
     }
 
     /** The first reading after a moment. */
@@ -154,7 +154,7 @@ final readonly class AirLog
     public function usual(DateTimeZone $zone): array
     {
         $sums = [];
-        foreach ($this->lately(self::DAYS)->readings as [$at, $temperature, $humidity]) {
+        foreach ($this->lately(self::USUAL_AIR_DAYS)->readings as [$at, $temperature, $humidity]) {
             $hour = (int) (new DateTimeImmutable('@'.$at * 60))->setTimezone($zone)->format('G');
             [$n, $c, $rh] = $sums[$hour] ?? [0, 0.0, 0.0];
             $sums[$hour] = [$n + 1, $c + $temperature, $rh + $humidity];

@@ -4,28 +4,28 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cure;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** The air of a place where work dries: °C, % relative humidity, and how it moves (still air is 1). */
 final readonly class Climate
 {
-    public const AIRFLOWS = ['closed' => 0.6, 'still' => 1.0, 'moving' => 1.6, 'fan' => 2.2];
+    public const AIRFLOW_FACTORS = ['closed' => 0.6, 'still' => 1.0, 'moving' => 1.6, 'fan' => 2.2];
 
     /** Nobody works in a room beyond these, °C. */
-    public const COLDEST = -10.0;
+    public const MIN_C = -10.0;
 
-    public const WARMEST = 50.0;
+    public const MAX_C = 50.0;
 
     private function __construct(public float $temperature, public float $humidity, public float $airflow)
     {
     }
 
-    /** @throws Refusal for a room that nobody works in */
+    /** @throws InvalidValue for a room that nobody works in */
     public static function of(float $temperature, float $humidity, float $airflow = 1.0): self
     {
-        Refusal::unlessBetween($temperature, self::COLDEST, self::WARMEST, 'The temperature', '°C', 'temp');
-        Refusal::unlessBetween($humidity, 0.0, 100.0, 'The humidity', '%', 'rh');
-        Refusal::unlessBetween($airflow, 0.1, 5.0, 'The airflow', '', 'airflow');
+        InvalidValue::unlessBetween($temperature, self::MIN_C, self::MAX_C, 'The temperature', '°C', 'temp');
+        InvalidValue::unlessBetween($humidity, 0.0, 100.0, 'The humidity', '%', 'rh');
+        InvalidValue::unlessBetween($airflow, 0.1, 5.0, 'The airflow', '', 'airflow');
 
         return new self($temperature, $humidity, $airflow);
     }
@@ -33,7 +33,7 @@ final readonly class Climate
     /** Whether a reading can be true of such a room. */
     public static function isPossible(float $temperature, float $humidity): bool
     {
-        return $temperature >= self::COLDEST && $temperature <= self::WARMEST && $humidity >= 0.0 && $humidity <= 100.0;
+        return $temperature >= self::MIN_C && $temperature <= self::MAX_C && $humidity >= 0.0 && $humidity <= 100.0;
     }
 
     /** What recipes' times stand for: 20 °C, 50 %, still air. */

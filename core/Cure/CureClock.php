@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cure;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * When milestones are reached. Each is a dose: the reference time times a factor of thickness, used up at the mechanism's
@@ -13,12 +13,12 @@ use IdleRidge\Core\Measure\Refusal;
 final class CureClock
 {
     /** Spread of the logarithm of times: what is not known of a recipe in a room, and from one case to the next. */
-    public const PRIOR_SD = 0.35;
+    public const PRIOR_SPREAD = 0.35;
 
-    public const CASE_SD = 0.25;
+    public const CASE_SPREAD = 0.25;
 
     /** What a new lot of a material adds to it. */
-    public const LOT_SD = 0.15;
+    public const LOT_SPREAD = 0.15;
 
     /**
      * Median minutes to each milestone in an even air.
@@ -28,11 +28,11 @@ final class CureClock
      *
      * @return array<string, float>
      *
-     * @throws Refusal for an impossible thickness
+     * @throws InvalidValue for an impossible thickness
      */
     public static function medians(CureFigures $recipe, Climate $air, ?float $mm = null): array
     {
-        $thickness = self::thickness($recipe->referenceMm, Refusal::unlessBetween($mm ?? $recipe->referenceMm, 0.01, 200.0, 'The thickness', 'mm', 'mm'), $recipe->exponent);
+        $thickness = self::thickness($recipe->referenceMm, InvalidValue::unlessBetween($mm ?? $recipe->referenceMm, 0.01, 200.0, 'The thickness', 'mm', 'mm'), $recipe->exponent);
         $rate = $recipe->mechanism->rate($air);
         $setReference = $recipe->mechanism === Mechanism::Hydration ? ($recipe->minutes[Milestone::TouchDry->value] ?? 0.0) : 0.0;
         $set = $setReference / $rate;
@@ -87,9 +87,9 @@ final class CureClock
     }
 
     /** By what a median is multiplied for a one-sided quantile: exp(z·√(prior² + case²)). */
-    public static function factor(float $quantile, float $priorSd = self::PRIOR_SD): float
+    public static function factor(float $quantile, float $priorSd = self::PRIOR_SPREAD): float
     {
-        return exp(self::normalQuantile($quantile) * hypot($priorSd, self::CASE_SD));
+        return exp(self::normalQuantile($quantile) * hypot($priorSd, self::CASE_SPREAD));
     }
 
     /** Whether a film cannot form in this air: the coat is spoiled, not delayed. */
@@ -111,7 +111,7 @@ final class CureClock
     public static function normalQuantile(float $p): float
     {
         if ($p <= 0.0 || $p >= 1.0) {
-            throw new Refusal('A quantile lies between 0 and 1.', 'quantile');
+            throw new InvalidValue('A quantile lies between 0 and 1.', 'quantile');
         }
         $a = [-3.969683028665376e1, 2.209460984245205e2, -2.759285104469687e2, 1.383577518672690e2, -3.066479806614716e1, 2.506628277459239];
         $b = [-5.447609879822406e1, 1.615858368580409e2, -1.556989798598866e2, 6.680131188771972e1, -1.328068155288572e1];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cure;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * How one recipe cures: minutes to each milestone in the reference air at its reference thickness, what drives it, how
@@ -27,17 +27,17 @@ final readonly class CureFigures
     /**
      * @param array<string, float> $minutes
      *
-     * @throws Refusal for a recipe that cannot be
+     * @throws InvalidValue for a recipe that cannot be
      */
     public static function of(string $id, string $name, Mechanism $mechanism, array $minutes, float $referenceMm = 1.0, float $exponent = 0.0, ?float $filmTemperature = null): self
     {
         if (preg_match('/^[a-z0-9-]{1,60}$/', $id) !== 1) {
-            throw new Refusal('A recipe’s id is small letters, digits and hyphens.', 'id');
+            throw new InvalidValue('A recipe’s id is small letters, digits and hyphens.', 'id');
         }
-        Refusal::unlessBetween($referenceMm, 0.01, 200.0, 'The reference thickness', 'mm', 'reference_mm');
-        Refusal::unlessBetween($exponent, 0.0, 3.0, 'The exponent of thickness', '', 'exponent');
+        InvalidValue::unlessBetween($referenceMm, 0.01, 200.0, 'The reference thickness', 'mm', 'reference_mm');
+        InvalidValue::unlessBetween($exponent, 0.0, 3.0, 'The exponent of thickness', '', 'exponent');
         if ($minutes === []) {
-            throw new Refusal('A recipe needs the time of one milestone at least.', 'minutes');
+            throw new InvalidValue('A recipe needs the time of one milestone at least.', 'minutes');
         }
         $before = 0.0;
         foreach (Milestone::cases() as $milestone) {
@@ -45,15 +45,15 @@ final readonly class CureFigures
             if ($time === null) {
                 continue;
             }
-            Refusal::unlessBetween($time, 0.1, 200_000.0, 'The time', 'min', "minutes/{$milestone->value}");
+            InvalidValue::unlessBetween($time, 0.1, 200_000.0, 'The time', 'min', "minutes/{$milestone->value}");
             if ($time < $before) {
-                throw new Refusal('Each milestone comes after the one before.', "minutes/{$milestone->value}");
+                throw new InvalidValue('Each milestone comes after the one before.', "minutes/{$milestone->value}");
             }
             $before = $time;
         }
         $unknown = array_diff(array_keys($minutes), array_map(fn (Milestone $m): string => $m->value, Milestone::cases()));
         if ($unknown !== []) {
-            throw new Refusal('“'.reset($unknown).'” is not a milestone.', 'minutes');
+            throw new InvalidValue('“'.reset($unknown).'” is not a milestone.', 'minutes');
         }
 
         return new self($id, $name, $mechanism, $minutes, $referenceMm, $exponent, $filmTemperature);

@@ -13,7 +13,7 @@ use IdleRidge\Core\Measure\Sorted;
 final class DoseTable
 {
     /** Bone-dry air would never cure what lives on moisture; it only takes very long. */
-    private const LEAST = 1e-4;
+    private const MIN_RATE = 1e-4;
 
     /** @var list<int> */
     private array $at;
@@ -74,7 +74,7 @@ final class DoseTable
         $last = count($this->at) - 1;
         $air = $this->air->at($this->at[$last]);
         $next = $this->air->nextChange($this->at[$last]);
-        $this->rate[] = max(self::LEAST, $this->mechanism->rate($air));
+        $this->rate[] = max(self::MIN_RATE, $this->mechanism->rate($air));
         $this->temperature[] = $air->temperature;
         $this->dose[] = $this->dose[$last] + ($next - $this->at[$last]) * $this->rate[$last];
         $this->at[] = $next;

@@ -17,12 +17,12 @@ final class Drying
     private const SPOILING_SHARE = 0.1;
 
     /** A window that is empty as reckoned stays open so long to either side of its middle, minutes. */
-    private const TOUCH = 15.0;
+    private const TOUCH_CHECK_MINUTES = 15.0;
 
     /** Cases that are tried for a chance, and how far out the last ones lie. */
-    private const CASES = 12;
+    private const MAX_CASES = 12;
 
-    private const LAST = 0.999;
+    private const LAST_QUANTILE = 0.999;
 
     public readonly Room $room;
 
@@ -31,12 +31,12 @@ final class Drying
     /** @var array<string, DoseTable> */
     private array $tables = [];
 
-    /** @var array<string, Learned> */
+    /** @var array<string, LearnedFactor> */
     private array $learned = [];
 
     /**
      * @param int $from nothing was laid before
-     * @param list<Seen> $seen what was looked at while it dried in this room
+     * @param list<Observation> $seen what was looked at while it dried in this room
      * @param RoomAir|null $before of another room, until `$since`
      */
     public function __construct(Room $room, DateTimeZone $zone, private readonly int $from, ?AirLog $log = null, private readonly array $seen = [], ?RoomAir $before = null, int $since = PHP_INT_MIN)
@@ -49,13 +49,13 @@ final class Drying
      * When a coat that was finished at `$end` has reached a milestone, with a certainty of `$quantile`. What was seen of this
      * very coat bounds its factor: the quantile is taken of what is left.
      */
-    public function reached(CureFigures $figures, Milestone $milestone, float $mm, float $end, float $quantile, ?Seen $own = null): float
+    public function reached(CureFigures $figures, Milestone $milestone, float $mm, float $end, float $quantile, ?Observation $own = null): float
     {
         return $this->reachedAt($figures, $milestone, $mm, $end, $this->factorOf($figures, $own)($quantile));
     }
 
     /** What is known of a recipe here, but for one application. */
-    public function learned(string $recipe, ?string $but = null): Learned
+    public function learned(string $recipe, ?string $but = null): LearnedFactor
     {
         return $this->learned["{$recipe}|{$but}"] ??= $this->learn($recipe, $but);
     }
@@ -78,7 +78,7 @@ final class Drying
         $late = $this->reachedAt($figures, $closes, $mm, $end, exp($learned->mean)) - $end;
         $middle = $end + sqrt(max(1.0, $early) * max(1.0, $late));
 
-        return [max($end, $middle - self::TOUCH), $middle + self::TOUCH, true];
+        return [max($end, $middle - self::TOUCH_CHECK_MINUTES), $middle + self::TOUCH_CHECK_MINUTES, true];
     }
 
     /** No wait for a milestone can be shorter: each part of the dose at the fastest of the room's rates; minutes. */
@@ -91,7 +91,7 @@ final class Drying
     }
 
     /** Whether this air, from `$end` on, keeps a film from forming more often than the certainty that is asked for leaves. */
-    public function spoils(CureFigures $figures, float $mm, float $end, float $certainty, ?Seen $own = null): bool
+    public function spoils(CureFigures $figures, float $mm, float $end, float $certainty, ?Observation $own = null): bool
     {
         return $this->spoilChance($figures, $mm, $end, $own) > 1.0 - $certainty + 1e-4;
     }
@@ -100,24 +100,24 @@ final class Drying
      * In how many of all cases, 0 … 1, this air keeps a film from forming: those whose own time to touch-dry, by all that is known of the
      * recipe here, gathers too much of its dose below the film-forming temperature.
      */
-    public function spoilChance(CureFigures $figures, float $mm, float $end, ?Seen $own = null): float
+    public function spoilChance(CureFigures $figures, float $mm, float $end, ?Observation $own = null): float
     {
         if ($figures->filmTemperature === null) {
             return 0.0;
         }
         $factor = $this->factorOf($figures, $own);
         $cold = fn (float $quantile): float => $this->coldShare($figures, $mm, $end, $factor($quantile));
-        if ($this->table($figures->mechanism)->shareBelow($figures->filmTemperature, $end, $this->filmAt($figures, $mm, $end, $factor(self::LAST))) <= 0.0) {
+        if ($this->table($figures->mechanism)->shareBelow($figures->filmTemperature, $end, $this->filmAt($figures, $mm, $end, $factor(self::LAST_QUANTILE))) <= 0.0) {
             return 0.0;
         }
         $chance = 0.0;
-        $edges = [1.0 - self::LAST];
-        for ($k = 1; $k < self::CASES; $k++) {
-            $edges[] = $k / self::CASES;
+        $edges = [1.0 - self::LAST_QUANTILE];
+        for ($k = 1; $k < self::MAX_CASES; $k++) {
+            $edges[] = $k / self::MAX_CASES;
         }
-        $edges[] = self::LAST;
+        $edges[] = self::LAST_QUANTILE;
         $spoilt = array_map(fn (float $q): bool => $cold($q) > self::SPOILING_SHARE, $edges);
-        for ($k = 0; $k < self::CASES; $k++) {
+        for ($k = 0; $k < self::MAX_CASES; $k++) {
             [$low, $high] = [$edges[$k], $edges[$k + 1]];
             if ($spoilt[$k] === $spoilt[$k + 1]) {
                 $chance += $spoilt[$k] ? $high - $low : 0.0;
@@ -147,7 +147,7 @@ final class Drying
     }
 
     /** @return Closure(float): float quantile → factor, by what is known of a recipe here and of one application itself */
-    private function factorOf(CureFigures $figures, ?Seen $own): Closure
+    private function factorOf(CureFigures $figures, ?Observation $own): Closure
     {
         [$low, $high] = $own === null ? [null, null] : $this->bounds($own);
         $learned = $this->learned($figures->id, $own?->uid);
@@ -168,7 +168,7 @@ final class Drying
         return $drying->when($drying->at($set) + $then * $factor);
     }
 
-    private function learn(string $recipe, ?string $but): Learned
+    private function learn(string $recipe, ?string $but): LearnedFactor
     {
         $cases = [];
         foreach ($this->seen as $one) {
@@ -177,11 +177,11 @@ final class Drying
             }
         }
 
-        return $cases === [] ? Learned::nothing() : Learned::from($cases);
+        return $cases === [] ? LearnedFactor::nothing() : LearnedFactor::from($cases);
     }
 
     /** @return array{float|null, float|null} between which the logarithm of an application's factor lies */
-    private function bounds(Seen $seen): array
+    private function bounds(Observation $seen): array
     {
         $low = $high = null;
         foreach ($seen->looks as ['at' => $at, 'wet' => $wet, 'of' => $of]) {

@@ -14,21 +14,21 @@ enum Mechanism: string
     case Solvent = 'solvent';
 
     /** Activation energy of two-part resins, J/mol, and the gas constant. */
-    private const ACTIVATION = 55_000.0;
+    private const ACTIVATION_ENERGY_J_PER_MOL = 55_000.0;
 
-    private const GAS = 8.314462618;
+    private const GAS_CONSTANT = 8.314462618;
 
     /** Even saturated air takes a little: draughts and the warmth of day. */
-    private const LEAST_EVAPORATION = 0.02;
+    private const MIN_EVAPORATION_RATE = 0.02;
 
     public function rate(Climate $air): float
     {
         $reference = Climate::reference();
 
         return match ($this) {
-            self::Evaporation => max(self::LEAST_EVAPORATION, $air->vapourDeficit() / $reference->vapourDeficit() * $air->airflow),
+            self::Evaporation => max(self::MIN_EVAPORATION_RATE, $air->vapourDeficit() / $reference->vapourDeficit() * $air->airflow),
             self::Hydration => max(0.6, min(1.5, 1.0 + 0.03 * ($air->temperature - 20.0))),
-            self::TwoPart => exp(-self::ACTIVATION / self::GAS * (1.0 / ($air->temperature + 273.15) - 1.0 / 293.15)),
+            self::TwoPart => exp(-self::ACTIVATION_ENERGY_J_PER_MOL / self::GAS_CONSTANT * (1.0 / ($air->temperature + 273.15) - 1.0 / 293.15)),
             self::Moisture => $air->saturation() * $air->humidity / ($reference->saturation() * $reference->humidity),
             self::Solvent => $air->airflow * 2.0 ** (($air->temperature - 20.0) / 15.0),
         };

@@ -6,7 +6,7 @@ namespace IdleRidge\Core\Cure;
 
 use DateTimeImmutable;
 use DateTimeZone;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * A place where sections stand and dry: its air by day and by night, the minutes of the day (local time) at which day
@@ -15,7 +15,7 @@ use IdleRidge\Core\Measure\Refusal;
  */
 final readonly class Room
 {
-    private const MOST_CHANGES = 60;
+    private const MAX_AIR_CHANGES = 60;
 
     /** @param  array<string, mixed>  $extra */
     private function __construct(
@@ -37,24 +37,24 @@ final readonly class Room
     /**
      * @param array<string, mixed> $extra
      *
-     * @throws Refusal naming the field
+     * @throws InvalidValue naming the field
      */
     public static function of(string $uid, string $name, float $dayC, float $nightC, float $dayRh, float $nightRh, float $airflow = 1.0, int $dayFrom = 420, int $dayTo = 1320, array $extra = [], float $volume = 30.0, float $airChanges = 0.5, string $logger = ''): self
     {
         if (trim($name) === '' || mb_strlen($name) > 80) {
-            throw new Refusal('A room needs a name of 1 to 80 characters.', 'name');
+            throw new InvalidValue('A room needs a name of 1 to 80 characters.', 'name');
         }
         $air = fn (string $when, float $c, float $rh): Climate => self::climate($when, $c, $rh, $airflow);
-        Refusal::unlessBetween($dayFrom, 0, 1439, 'The beginning of day', 'min', 'day_from');
+        InvalidValue::unlessBetween($dayFrom, 0, 1439, 'The beginning of day', 'min', 'day_from');
         if ($dayTo <= $dayFrom || $dayTo > 1440) {
-            throw new Refusal('The day must end after it begins, by midnight.', 'day_to');
+            throw new InvalidValue('The day must end after it begins, by midnight.', 'day_to');
         }
 
         if (mb_strlen($logger) > 200) {
-            throw new Refusal('At most 200 characters.', 'logger');
+            throw new InvalidValue('At most 200 characters.', 'logger');
         }
-        Refusal::unlessBetween($volume, 3.0, 5000.0, 'The size of the room', 'm³', 'volume_m3');
-        Refusal::unlessBetween($airChanges, 0.1, 30.0, 'The air changes', 'an hour', 'air_changes');
+        InvalidValue::unlessBetween($volume, 3.0, 5000.0, 'The size of the room', 'm³', 'volume_m3');
+        InvalidValue::unlessBetween($airChanges, 0.1, 30.0, 'The air changes', 'an hour', 'air_changes');
 
         return new self($uid, trim($name), $air('day', $dayC, $dayRh), $air('night', $nightC, $nightRh), $dayFrom, $dayTo, $extra, $volume, $airChanges, trim($logger));
     }
@@ -79,7 +79,7 @@ final readonly class Room
             return $earlier === null ? $this : $this->with($earlier->was, $earlier->since);
         }
 
-        return $this->with($earlier->lately(self::MOST_CHANGES), $since);
+        return $this->with($earlier->lately(self::MAX_AIR_CHANGES), $since);
     }
 
     /** How it was set at a moment, minutes of Unix time. */
@@ -147,8 +147,8 @@ final readonly class Room
     {
         try {
             return Climate::of($c, $rh, $airflow);
-        } catch (Refusal $refusal) {
-            throw new Refusal($refusal->getMessage(), match ($refusal->place) {
+        } catch (InvalidValue $refusal) {
+            throw new InvalidValue($refusal->getMessage(), match ($refusal->place) {
                 'temp' => "{$when}_c", 'rh' => "{$when}_rh", default => $refusal->place
             });
         }

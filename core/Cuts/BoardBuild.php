@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * What stands under the land, and what it has to pass: the board's top, the timbers of its frame with the widest gap between
@@ -25,21 +25,21 @@ final readonly class BoardBuild
      * @param array{float, float}|null $opening
      * @param list<float> $packing
      *
-     * @throws Refusal naming the value that cannot be
+     * @throws InvalidValue naming the value that cannot be
      */
     public static function of(float $top = 9.0, float $timber = 18.0, float $timberHigh = 70.0, float $gap = 400.0, float $stock = 2400.0, float $lift = 12.0, ?array $opening = null, array $packing = [1.0, 2.0, 3.0, 5.0]): self
     {
-        Refusal::unlessBetween($top, 0.0, 60.0, 'The board’s top', 'mm', 'cuts/board/top_mm');
-        Refusal::unlessBetween($timber, 3.0, 100.0, 'The frame’s timber', 'mm', 'cuts/board/timber_mm');
-        Refusal::unlessBetween($timberHigh, 5.0, 300.0, 'The frame’s height', 'mm', 'cuts/board/timber_high_mm');
-        Refusal::unlessBetween($gap, 50.0, 3000.0, 'The gap between cross pieces', 'mm', 'cuts/board/gap_mm');
-        Refusal::unlessBetween($stock, 300.0, 10_000.0, 'The length of timber', 'mm', 'cuts/board/stock_mm');
-        Refusal::unlessBetween($lift, 1.0, 100.0, 'What one person lifts', 'kg', 'cuts/board/lift_kg');
+        InvalidValue::unlessBetween($top, 0.0, 60.0, 'The board’s top', 'mm', 'cuts/board/top_mm');
+        InvalidValue::unlessBetween($timber, 3.0, 100.0, 'The frame’s timber', 'mm', 'cuts/board/timber_mm');
+        InvalidValue::unlessBetween($timberHigh, 5.0, 300.0, 'The frame’s height', 'mm', 'cuts/board/timber_high_mm');
+        InvalidValue::unlessBetween($gap, 50.0, 3000.0, 'The gap between cross pieces', 'mm', 'cuts/board/gap_mm');
+        InvalidValue::unlessBetween($stock, 300.0, 10_000.0, 'The length of timber', 'mm', 'cuts/board/stock_mm');
+        InvalidValue::unlessBetween($lift, 1.0, 100.0, 'What one person lifts', 'kg', 'cuts/board/lift_kg');
         foreach ($opening ?? [] as $k => $side) {
-            Refusal::unlessBetween($side, 100.0, 5000.0, 'The opening', 'mm', $k === 0 ? 'cuts/board/opening_width_mm' : 'cuts/board/opening_height_mm');
+            InvalidValue::unlessBetween($side, 100.0, 5000.0, 'The opening', 'mm', $k === 0 ? 'cuts/board/opening_width_mm' : 'cuts/board/opening_height_mm');
         }
         foreach ($packing as $thick) {
-            Refusal::unlessBetween($thick, 0.2, 50.0, 'A packing', 'mm', 'cuts/board/packing_mm');
+            InvalidValue::unlessBetween($thick, 0.2, 50.0, 'A packing', 'mm', 'cuts/board/packing_mm');
         }
         sort($packing);
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * What a layout cuts its land from: school, skin over the foam, what a cut takes, what stays free along a sheet's edges, what
@@ -12,7 +12,7 @@ use IdleRidge\Core\Measure\Refusal;
  */
 final readonly class CutSettings
 {
-    private const MOST_KINDS = 8;
+    private const MAX_SHEET_KINDS = 8;
 
     /** @param  non-empty-list<StockSheet>  $sheets the first is the one that foam is bought as */
     private function __construct(public CutSchool $school, public float $skin, public float $kerf, public float $margin, public array $sheets, public ?float $hollow, public float $plate, public float $riserGap, public BoardBuild $board, public ShellBuild $shell)
@@ -22,7 +22,7 @@ final readonly class CutSettings
     /**
      * @param list<StockSheet> $more sheets beside the first kind
      *
-     * @throws Refusal naming the value that cannot be
+     * @throws InvalidValue naming the value that cannot be
      */
     public static function of(
         CutSchool $school = CutSchool::Carved,
@@ -36,25 +36,25 @@ final readonly class CutSettings
         ?int $price = null,
         ?float $hollow = null,
         float $plate = 0.0,
-        float $riserGap = Risers::GAP,
+        float $riserGap = Risers::MAX_GAP_MM,
         ?BoardBuild $board = null,
         ?ShellBuild $shell = null,
     ): self {
         try {
             $first = StockSheet::of($thickness, $sheetWidth, $sheetDepth, null, $price);
-        } catch (Refusal $refusal) {
+        } catch (InvalidValue $refusal) {
             throw $refusal->within('cuts');
         }
-        Refusal::unlessBetween($skin, 0.0, 30.0, 'The skin', 'mm', 'cuts/skin_mm');
-        Refusal::unlessBetween($kerf, 0.0, 20.0, 'The kerf', 'mm', 'cuts/kerf_mm');
-        Refusal::unlessBetween($margin, 0.0, 0.4 * min($sheetWidth, $sheetDepth), 'The margin', 'mm', 'cuts/margin_mm');
+        InvalidValue::unlessBetween($skin, 0.0, 30.0, 'The skin', 'mm', 'cuts/skin_mm');
+        InvalidValue::unlessBetween($kerf, 0.0, 20.0, 'The kerf', 'mm', 'cuts/kerf_mm');
+        InvalidValue::unlessBetween($margin, 0.0, 0.4 * min($sheetWidth, $sheetDepth), 'The margin', 'mm', 'cuts/margin_mm');
         if ($hollow !== null) {
-            Refusal::unlessBetween($hollow, 20.0, 500.0, 'What stays around a hollow', 'mm', 'cuts/hollow_mm');
+            InvalidValue::unlessBetween($hollow, 20.0, 500.0, 'What stays around a hollow', 'mm', 'cuts/hollow_mm');
         }
-        Refusal::unlessBetween($plate, 0.0, 50.0, 'The plate under track', 'mm', 'cuts/plate_mm');
-        Refusal::unlessBetween($riserGap, 20.0, 1000.0, 'The gap between risers', 'mm', 'cuts/riser_gap_mm');
-        if (count($more) >= self::MOST_KINDS) {
-            throw new Refusal(sprintf('At most %d kinds of sheet.', self::MOST_KINDS), 'cuts/more');
+        InvalidValue::unlessBetween($plate, 0.0, 50.0, 'The plate under track', 'mm', 'cuts/plate_mm');
+        InvalidValue::unlessBetween($riserGap, 20.0, 1000.0, 'The gap between risers', 'mm', 'cuts/riser_gap_mm');
+        if (count($more) >= self::MAX_SHEET_KINDS) {
+            throw new InvalidValue(sprintf('At most %d kinds of sheet.', self::MAX_SHEET_KINDS), 'cuts/more');
         }
 
         return new self($school, $skin, $kerf, $margin, [$first, ...$more], $hollow, $plate, $riserGap, $board ?? BoardBuild::of(), $shell ?? ShellBuild::of());

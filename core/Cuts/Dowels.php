@@ -11,9 +11,9 @@ use IdleRidge\Core\Geometry\Polygon;
 final class Dowels
 {
     /** So far from any edge at least, mm, and looked for on a raster of this. */
-    private const INSIDE = 12.0;
+    private const MIN_EDGE_DISTANCE_MM = 12.0;
 
-    private const RASTER = 15.0;
+    private const RASTER_MM = 15.0;
 
     /** @return list<array{float, float}> none where too little lies on it */
     public static function between(Piece $piece, Layer $next): array
@@ -41,8 +41,8 @@ final class Dowels
         [$x1, $y1, $x2, $y2] = Box::around($ring);
         $deep = [];
         $best = [0.0, null];
-        for ($y = $y1 + self::RASTER / 2.0; $y < $y2; $y += self::RASTER) {
-            for ($x = $x1 + self::RASTER / 2.0; $x < $x2; $x += self::RASTER) {
+        for ($y = $y1 + self::RASTER_MM / 2.0; $y < $y2; $y += self::RASTER_MM) {
+            for ($x = $x1 + self::RASTER_MM / 2.0; $x < $x2; $x += self::RASTER_MM) {
                 $depth = INF;
                 foreach ($pieces as $piece) {
                     foreach ($piece->rings as $k => $edge) {
@@ -52,7 +52,7 @@ final class Dowels
                 if ($depth > $best[0]) {
                     $best = [$depth, [$x, $y]];
                 }
-                if ($depth >= self::INSIDE) {
+                if ($depth >= self::MIN_EDGE_DISTANCE_MM) {
                     $deep[] = [$x, $y];
                 }
             }

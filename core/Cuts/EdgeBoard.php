@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Cuts;
 
 use Closure;
-use IdleRidge\Core\Geometry\Simplify;
+use IdleRidge\Core\Geometry\LineSimplifier;
 
 /**
  * A board along an edge that follows the land's line: from so far below the board's top up to the land, or, standing in half
@@ -22,13 +22,13 @@ final readonly class EdgeBoard
     }
 
     /** A line along an edge is read off so finely, mm. */
-    private const STEP = 1.0;
+    private const STEP_MM = 1.0;
 
     /** @param  Closure(float, float): float  $land height of it with its skin, at any place of the board */
     public static function along(string $edge, Closure $land, float $width, float $depth, float $base, float $drop, float $rise = 0.0): self
     {
         $length = $edge === 'front' || $edge === 'back' ? $width : $depth;
-        $n = max(1, (int) ceil($length / self::STEP));
+        $n = max(1, (int) ceil($length / self::STEP_MM));
         $line = [];
         for ($k = 0; $k <= $n; $k++) {
             $s = $length * $k / $n;
@@ -40,7 +40,7 @@ final readonly class EdgeBoard
             };
             $line[] = [$s, max(-$drop + 1.0, $land($x, $y) - $base + $rise)];
         }
-        $thin = Simplify::line($line, 0.15);
+        $thin = LineSimplifier::line($line, 0.15);
 
         return new self($edge, $length, [[0.0, -$drop], [$length, -$drop], ...array_reverse($thin)], min(array_column($line, 1)), max(array_column($line, 1)));
     }

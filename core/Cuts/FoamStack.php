@@ -8,8 +8,9 @@ use Closure;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\HeightMesh;
+use IdleRidge\Core\Geometry\LineSimplifier;
 use IdleRidge\Core\Geometry\Polygon;
-use IdleRidge\Core\Geometry\Simplify;
+use IdleRidge\Core\Measure\Decimal;
 
 /**
  * The land as layers of foam from the board up. A carved layer covers all land above its bottom and is cut away to shape;
@@ -23,16 +24,16 @@ use IdleRidge\Core\Geometry\Simplify;
 final readonly class FoamStack
 {
     /** Most layers a stack may have. */
-    private const MOST = 400;
+    private const MAX_LAYERS = 400;
 
     /** Land that only touches a level needs no foam; contours count it in, so they are taken this much above, mm. */
-    private const HAIR = 0.01;
+    private const SAME_HEIGHT_MM = 0.01;
 
     /** Where hills run out on a flat board, a raster smears their foot by half a cell: there the line is taken higher, mm. */
-    private const FOOT = 0.3;
+    private const MIN_FOOT_MM = 0.3;
 
     /** Outlines are thinned to this, mm. */
-    private const TOLERANCE = 0.3;
+    private const OUTLINE_TOLERANCE_MM = 0.3;
 
     /** @param  list<Layer>  $layers */
     private function __construct(
@@ -49,15 +50,15 @@ final readonly class FoamStack
      * @param HeightMesh $shape the land less its skin
      * @param float $base the board's top, mm over the datum
      * @param float|list<float> $thickness of every layer, or of each from the board up; the last goes on
-     * @param list<Bore> $bores
+     * @param list<TunnelBore> $bores
      * @param float|null $wall what stays between hollows and any surface, mm; null for none left out
      * @param (Closure(float, float): float)|null $exact height of the shape at any place: outlines follow its sharp breaks
      */
     public static function of(HeightMesh $shape, float $base, float|array $thickness, CutSchool $school, array $bores = [], ?float $wall = null, ?Closure $exact = null): self
     {
-        $bored = array_map(fn (Bore $bore): array => $bore->over($shape), $bores);
+        $bored = array_map(fn (TunnelBore $bore): array => $bore->over($shape), $bores);
         $atBores = array_replace([], ...$bored);
-        $hollow = $wall === null ? null : Hollow::under($shape, $bored, $wall);
+        $hollow = $wall === null ? null : FoamHollow::under($shape, $bored, $wall);
         $top = max($shape->z);
         $lowest = min($shape->z);
         $layers = [];
@@ -65,14 +66,14 @@ final readonly class FoamStack
         $sequence = is_array($thickness) && $thickness !== [] ? $thickness : [is_array($thickness) ? 20.0 : $thickness];
         $bottom = $base;
         $thickness = 0.0;
-        for ($k = 0; $k < self::MOST; $k++) {
+        for ($k = 0; $k < self::MAX_LAYERS; $k++) {
             $bottom += $thickness;
             $thickness = $sequence[min($k, count($sequence) - 1)];
             if ($bottom >= $top - 1e-6) {
                 break;
             }
             $level = $bottom + $school->share() * $thickness;
-            $line = $level + ($level < $lowest + self::HAIR ? self::FOOT : self::HAIR);
+            $line = $level + ($level < $lowest + self::SAME_HEIGHT_MM ? self::MIN_FOOT_MM : self::SAME_HEIGHT_MM);
             [$outline] = Contours::of(self::opened($shape, $bored, $bottom, $line), [$line], $exact, $atBores);
             // What of the land lies in the layer's slab but under its level is filled.
             $filler += $shape->volumeAbove($bottom) - $shape->volumeAbove($level) - ($level - $bottom) * $outline->areaAbove;
@@ -149,7 +150,7 @@ final readonly class FoamStack
         $z = $shape->z;
         foreach ($bored as $nodes) {
             foreach ($nodes as $p => [$away, $floor, $roof]) {
-                if ($line > $floor + self::FOOT && $bottom < $roof) {
+                if ($line > $floor + self::MIN_FOOT_MM && $bottom < $roof) {
                     $z[$p] = min($z[$p], $line + $away);
                 }
             }
@@ -187,7 +188,7 @@ final readonly class FoamStack
         foreach ($this->layers as $k => $layer) {
             $count++;
             if (($this->layers[$k + 1]->thickness ?? null) !== $layer->thickness) {
-                $words[] = $count.' × '.rtrim(rtrim(number_format($layer->thickness, 2, '.', ''), '0'), '.');
+                $words[] = $count.' × '.Decimal::trimmed($layer->thickness, 2);
                 $count = 0;
             }
         }
@@ -204,7 +205,7 @@ final readonly class FoamStack
         $outlines = $holes = [];
         foreach ($rings as $ring) {
             $area = Polygon::area($ring);
-            $thin = Simplify::line($ring, self::TOLERANCE, true);
+            $thin = LineSimplifier::line($ring, self::OUTLINE_TOLERANCE_MM, true);
             if (count($thin) < 3) {
                 continue;
             }

@@ -10,20 +10,20 @@ use IdleRidge\Core\Geometry\Polygon;
 final readonly class FoamWork
 {
     /** kg/m³: extruded foam board, and pulp plaster as it sets. Starting values of general trade practice. */
-    public const FOAM = 32.0;
+    public const FOAM_KG_PER_M3 = 32.0;
 
-    public const FILLER = 1100.0;
+    public const FILLER_KG_PER_M3 = 1100.0;
 
     /** Minutes: a piece, a metre of its outline, a layer glued, a dm² carved, a dm² filled; of what is both, half is either. Starting values. */
-    private const PIECE = 5.0;
+    private const MINUTES_PER_PIECE = 5.0;
 
-    private const METRE = 10.0;
+    private const MINUTES_PER_CUT_METRE = 10.0;
 
-    private const LAYER = 5.0;
+    private const MINUTES_PER_LAYER = 5.0;
 
-    private const CARVED = 8.0;
+    private const MINUTES_PER_CARVED = 8.0;
 
-    private const FILLED = 4.0;
+    private const MINUTES_PER_FILLED = 4.0;
 
     private function __construct(public float $cutting, public float $gluing, public float $shaping, public float $weight, public ?float $cost)
     {
@@ -47,9 +47,9 @@ final readonly class FoamWork
         }
 
         return new self(
-            self::PIECE * $pieces + self::METRE * $outline / 1000.0, self::LAYER * count($stack->layers),
-            $surface / 1e4 * (self::CARVED * ($stack->carved > 0.0 ? 1.0 : 0.0) + self::FILLED * ($stack->filler > 0.0 ? 1.0 : 0.0)) / ($stack->carved > 0.0 && $stack->filler > 0.0 ? 2.0 : 1.0),
-            (self::FOAM * ($stack->foam - $stack->carved) + self::FILLER * $stack->filler) / 1e9, $cost,
+            self::MINUTES_PER_PIECE * $pieces + self::MINUTES_PER_CUT_METRE * $outline / 1000.0, self::MINUTES_PER_LAYER * count($stack->layers),
+            $surface / 1e4 * (self::MINUTES_PER_CARVED * ($stack->carved > 0.0 ? 1.0 : 0.0) + self::MINUTES_PER_FILLED * ($stack->filler > 0.0 ? 1.0 : 0.0)) / ($stack->carved > 0.0 && $stack->filler > 0.0 ? 2.0 : 1.0),
+            (self::FOAM_KG_PER_M3 * ($stack->foam - $stack->carved) + self::FILLER_KG_PER_M3 * $stack->filler) / 1e9, $cost,
         );
     }
 

@@ -12,12 +12,12 @@ namespace IdleRidge\Core\Cuts;
 final readonly class Frame
 {
     /** kg/m³ of softwood and of plywood: starting values. */
-    public const TIMBER = 480.0;
+    public const TIMBER_KG_PER_M3 = 480.0;
 
-    public const PLYWOOD = 650.0;
+    public const PLYWOOD_KG_PER_M3 = 650.0;
 
     /** What a saw takes, mm. */
-    private const SAW = 2.0;
+    private const SAW_KERF_MM = 2.0;
 
     /**
      * @param list<array{name: string, length: float, count: int}> $parts
@@ -60,7 +60,7 @@ final readonly class Frame
             }
             $at ??= count($bars);
             $bars[$at][] = $piece;
-            $room[$at] = ($room[$at] ?? $build->stock) - $piece['length'] - self::SAW;
+            $room[$at] = ($room[$at] ?? $build->stock) - $piece['length'] - self::SAW_KERF_MM;
         }
 
         return new self($parts, array_values($bars), $spliced, array_sum(array_map(fn (array $p): float => $p['length'] * $p['count'], $parts)));
@@ -69,6 +69,6 @@ final readonly class Frame
     /** kg */
     public function weight(BoardBuild $build): float
     {
-        return $this->length * $build->timber * $build->timberHigh * self::TIMBER / 1e9;
+        return $this->length * $build->timber * $build->timberHigh * self::TIMBER_KG_PER_M3 / 1e9;
     }
 }

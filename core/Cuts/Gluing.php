@@ -17,15 +17,15 @@ use IdleRidge\Core\Geometry\Polygon;
 final readonly class Gluing
 {
     /** Hot melt stays open 30 s, and beads for so much are drawn in a second, mm². */
-    public const OPEN_S = 30.0;
+    public const HOT_MELT_OPEN_SECONDS = 30.0;
 
-    private const BEADS = 1200.0;
+    private const HOT_MELT_BEAD_MM_PER_MINUTE = 1200.0;
 
     /** Adhesive is not waited for longer than this, days. */
-    private const PATIENCE = 2.0;
+    private const MAX_ADHESIVE_DAYS = 2.0;
 
     /** ml/m²: adhesive in beads, contact glue on both faces, hot melt. */
-    private const COVER = ['adhesive' => 250.0, 'contact' => 240.0, 'hot melt' => 150.0];
+    private const GLUE_COVERAGE_G_PER_M2 = ['adhesive' => 250.0, 'contact' => 240.0, 'hot melt' => 150.0];
 
     /**
      * @param list<GlueJoint> $joints in the order in which they are glued
@@ -39,7 +39,7 @@ final readonly class Gluing
         $joints = [];
         foreach ($stack->layers as $k => $layer) {
             $under = $stack->layers[$k - 1] ?? null;
-            foreach (array_filter($layer->pieces, fn (Piece $p): bool => $p->area >= LayerPieces::SPECK) as $piece) {
+            foreach (array_filter($layer->pieces, fn (Piece $p): bool => $p->area >= LayerPieces::MAX_SPECK_MM2) as $piece) {
                 $on = $under === null ? 'board' : implode(', ', array_map(fn (Piece $p): string => $p->id, array_filter($under->pieces, fn (Piece $p): bool => Template::lieOn($piece, $p))));
                 $joints[] = self::joint($piece, $on === '' ? 'board' : $on, $layer->thickness, $under?->thickness);
             }
@@ -56,17 +56,17 @@ final readonly class Gluing
         $melt = self::meltsFor();
         [$glue, $why] = match (true) {
             $piece->area <= $melt => ['hot melt', 'small enough to place within 30 s'],
-            $days <= self::PATIENCE => ['adhesive', $under === null ? 'the board lets it dry' : 'dry between the faces in '.self::dayWords($days)],
+            $days <= self::MAX_ADHESIVE_DAYS => ['adhesive', $under === null ? 'the board lets it dry' : 'dry between the faces in '.self::dayWords($days)],
             default => ['contact', 'adhesive would take '.self::dayWords($days).' between closed cells, hot melt gel first'],
         };
 
-        return new GlueJoint($piece->id, $on, $piece->area, $half, $days, $glue, $why, self::COVER[$glue] * $piece->area / 1e6);
+        return new GlueJoint($piece->id, $on, $piece->area, $half, $days, $glue, $why, self::GLUE_COVERAGE_G_PER_M2[$glue] * $piece->area / 1e6);
     }
 
     /** The largest piece that is placed before hot melt gels, mm². */
     public static function meltsFor(): float
     {
-        return self::BEADS * self::OPEN_S;
+        return self::HOT_MELT_BEAD_MM_PER_MINUTE * self::HOT_MELT_OPEN_SECONDS;
     }
 
     /** @return array<string, float> glue → ml */

@@ -6,16 +6,16 @@ namespace IdleRidge\Core\Cuts;
 
 use Closure;
 use IdleRidge\Core\Geometry\HeightMesh;
+use IdleRidge\Core\Geometry\LineSimplifier;
 use IdleRidge\Core\Geometry\Polygon;
-use IdleRidge\Core\Geometry\Simplify;
 
 /** A profile board across the board at x: its face from the front to the back and up from the board's top, holes where bores go through; mm. */
 final readonly class Rib
 {
     /** Lower than this there is nothing to cut, mm. */
-    private const LEAST = 1.0;
+    private const MIN_PIECE_MM = 1.0;
 
-    private const STEP = 1.0;
+    private const STEP_MM = 1.0;
 
     /** @param  list<list<array{float, float}>>  $rings along the depth and up, outlines counter-clockwise, bores clockwise */
     private function __construct(public string $name, public float $x, public array $rings, public float $highest)
@@ -23,26 +23,26 @@ final readonly class Rib
     }
 
     /**
-     * @param list<Bore> $bores
+     * @param list<TunnelBore> $bores
      * @param (Closure(float, float): float)|null $exact height of the shape at any place
      */
     public static function at(string $name, float $x, HeightMesh $shape, float $base, array $bores = [], ?Closure $exact = null): self
     {
         $exact ??= $shape->at(...);
         $depth = $shape->ys[count($shape->ys) - 1];
-        $n = max(1, (int) ceil($depth / self::STEP));
+        $n = max(1, (int) ceil($depth / self::STEP_MM));
         $ys = array_map(fn (int $k): float => $depth * $k / $n, range(0, $n));
         $line = array_map(fn (float $y): array => [$y, $exact($x, $y) - $base], $ys);
         $rings = [];
         $on = [];
         foreach ([...$line, [$depth, 0.0]] as $k => $p) {
-            if ($k <= $n && $p[1] >= self::LEAST) {
+            if ($k <= $n && $p[1] >= self::MIN_PIECE_MM) {
                 $on[] = $p;
 
                 continue;
             }
             if (count($on) > 1) {
-                $rings[] = [[$on[0][0], 0.0], [$on[count($on) - 1][0], 0.0], ...array_reverse(Simplify::line($on, 0.15))];
+                $rings[] = [[$on[0][0], 0.0], [$on[count($on) - 1][0], 0.0], ...array_reverse(LineSimplifier::line($on, 0.15))];
             }
             $on = [];
         }

@@ -10,7 +10,7 @@ namespace IdleRidge\Core\Cuts;
  */
 final readonly class Riser
 {
-    public function __construct(public float $station, public float $height, public float $bevelDeg, public float $left, public float $right, public Packing $of)
+    public function __construct(public float $station, public float $height, public float $bevelDeg, public float $left, public float $right, public SheetPacking $of)
     {
     }
 

@@ -11,10 +11,10 @@ namespace IdleRidge\Core\Cuts;
 final readonly class RiserSet
 {
     /** Fewer are cut one by one. */
-    private const FEWEST = 3;
+    private const MIN_RISERS = 3;
 
     /** Steps that differ by less than this are even, mm. */
-    private const EVEN = 0.05;
+    private const MAX_UNEVENNESS_MM = 0.05;
 
     private function __construct(public int $first, public int $last, public float $length, public float $low, public float $high, public float $slantDeg, public float $slice)
     {
@@ -31,11 +31,11 @@ final readonly class RiserSet
         for ($k = 0; $k < count($risers) - 1; $k = $end) {
             $end = $k + 1;
             $step = $risers[$end]->height - $risers[$k]->height;
-            while ($end + 1 < count($risers) && abs($risers[$end + 1]->height - $risers[$end]->height - $step) < self::EVEN) {
+            while ($end + 1 < count($risers) && abs($risers[$end + 1]->height - $risers[$end]->height - $step) < self::MAX_UNEVENNESS_MM) {
                 $end++;
             }
             $count = $end - $k + 1;
-            if ($count >= self::FEWEST) {
+            if ($count >= self::MIN_RISERS) {
                 $length = $count * $slice + ($count - 1) * $kerf;
                 // A slice's height is that of its middle.
                 $slope = $step / ($slice + $kerf);

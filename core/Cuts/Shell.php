@@ -11,25 +11,25 @@ use IdleRidge\Core\Geometry\HeightMesh;
 final readonly class Shell
 {
     /** kg/m²: cloth a layer dry, plaster for towels a layer, card strips at 25 mm mesh; wet over dry. Starting values. */
-    private const CLOTH = 0.60;
+    private const CLOTH_KG_PER_M2 = 0.60;
 
-    private const TOWEL = 1.30;
+    private const TOWEL_KG_PER_M2 = 1.30;
 
-    private const CARD = 0.50;
+    private const CARD_KG_PER_M2 = 0.50;
 
-    private const WET = 1.6;
+    private const WET_WEIGHT_FACTOR = 1.6;
 
     /** What a strip needs more at each rib to be fastened, mm. */
-    private const FASTEN = 20.0;
+    private const FASTENING_LENGTH_MM = 20.0;
 
     /** Minutes: a rib and 100 mm of its outline, a metre of strip, a dm² of a layer. Starting values. */
-    private const RIB = 5.0;
+    private const MINUTES_PER_RIB = 5.0;
 
-    private const OUTLINE = 1.0;
+    private const MINUTES_PER_OUTLINE = 1.0;
 
-    private const STRIP = 1.5;
+    private const MINUTES_PER_STRIP = 1.5;
 
-    private const LAYER = 3.0;
+    private const MINUTES_PER_LAYER = 3.0;
 
     /**
      * @param list<Rib> $ribs from the left
@@ -44,7 +44,7 @@ final readonly class Shell
     /**
      * @param HeightMesh $shape the land less the shell's thickness, which ribs and web carry
      * @param float $base the board's top
-     * @param list<Bore> $bores
+     * @param list<TunnelBore> $bores
      * @param HeightMesh|null $land on which the cover lies; the shape where it is not told
      * @param (Closure(float, float): float)|null $exact height of the shape at any place
      */
@@ -81,17 +81,17 @@ final readonly class Shell
     /** kg of the dry cover, and of it wet. */
     public function weight(bool $wet = false): float
     {
-        $each = $this->school === CutSchool::Towel ? self::TOWEL : self::CLOTH;
+        $each = $this->school === CutSchool::Towel ? self::TOWEL_KG_PER_M2 : self::CLOTH_KG_PER_M2;
         // A towel's plaster counts by what is covered, cloth by what is used up.
         $area = $this->school === CutSchool::Towel ? $this->build->layers * $this->surface : $this->cover();
 
-        return ($each * $area * ($wet ? self::WET : 1.0) + self::CARD * $this->build->density() * $this->surface) / 1e6;
+        return ($each * $area * ($wet ? self::WET_WEIGHT_FACTOR : 1.0) + self::CARD_KG_PER_M2 * $this->build->density() * $this->surface) / 1e6;
     }
 
     /** Minutes of work: ribs, web, cover. */
     public function minutes(): float
     {
-        return $this->formMinutes() + self::LAYER * $this->build->layers * $this->surface / 1e4;
+        return $this->formMinutes() + self::MINUTES_PER_LAYER * $this->build->layers * $this->surface / 1e4;
     }
 
     /** Minutes until the cover can go on: ribs and web. */
@@ -99,7 +99,7 @@ final readonly class Shell
     {
         $outline = array_sum(array_map(fn (Rib $r): float => $r->outline(), $this->ribs));
 
-        return self::RIB * count($this->ribs) + self::OUTLINE * $outline / 100.0 + self::STRIP * $this->strips / 1000.0;
+        return self::MINUTES_PER_RIB * count($this->ribs) + self::MINUTES_PER_OUTLINE * $outline / 100.0 + self::MINUTES_PER_STRIP * $this->strips / 1000.0;
     }
 
     /** Area of board the ribs take, mm². */
@@ -113,7 +113,7 @@ final readonly class Shell
     {
         $length = 0.0;
         $count = 0;
-        foreach ([[$depth, $width, fn (float $s, float $t): float => $shape->at($t, $s), self::FASTEN * ($bays + 1)], [$width, $depth, fn (float $s, float $t): float => $shape->at($s, $t), 2.0 * self::FASTEN]] as [$across, $along, $z, $more]) {
+        foreach ([[$depth, $width, fn (float $s, float $t): float => $shape->at($t, $s), self::FASTENING_LENGTH_MM * ($bays + 1)], [$width, $depth, fn (float $s, float $t): float => $shape->at($s, $t), 2.0 * self::FASTENING_LENGTH_MM]] as [$across, $along, $z, $more]) {
             $rows = max(1, (int) floor($across / $build->stripGap));
             for ($k = 0; $k < $rows; $k++) {
                 $s = $across * ($k + 0.5) / $rows;

@@ -4,28 +4,28 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** How a shell is made: gap between ribs, gap between strips of the web and their width, size of a piece of cloth, how much of each lies on its neighbour (0 … 1), how many layers; mm. */
 final readonly class ShellBuild
 {
     /** A web's weight is told at this gap between strips, mm. */
-    private const MESH = 25.0;
+    private const MIN_WEB_GAP_MM = 25.0;
 
     private function __construct(public float $ribGap, public float $stripGap, public float $strip, public float $clothWidth, public float $clothLength, public float $overlap, public int $layers)
     {
     }
 
-    /** @throws Refusal naming the value that cannot be */
+    /** @throws InvalidValue naming the value that cannot be */
     public static function of(float $ribGap = 150.0, float $stripGap = 40.0, float $strip = 15.0, float $clothWidth = 150.0, float $clothLength = 250.0, float $overlap = 0.4, int $layers = 3): self
     {
-        Refusal::unlessBetween($ribGap, 30.0, 1000.0, 'The gap between ribs', 'mm', 'cuts/shell/rib_gap_mm');
-        Refusal::unlessBetween($stripGap, 10.0, 300.0, 'The gap between strips', 'mm', 'cuts/shell/strip_gap_mm');
-        Refusal::unlessBetween($strip, 3.0, $stripGap, 'The width of a strip', 'mm', 'cuts/shell/strip_mm');
-        Refusal::unlessBetween($clothWidth, 20.0, 1000.0, 'The width of the cloth', 'mm', 'cuts/shell/cloth_width_mm');
-        Refusal::unlessBetween($clothLength, 20.0, 2000.0, 'The length of the cloth', 'mm', 'cuts/shell/cloth_length_mm');
-        Refusal::unlessBetween($overlap, 0.0, 0.8, 'The overlap', '', 'cuts/shell/overlap');
-        Refusal::unlessBetween($layers, 1, 8, 'The layers', '', 'cuts/shell/layers');
+        InvalidValue::unlessBetween($ribGap, 30.0, 1000.0, 'The gap between ribs', 'mm', 'cuts/shell/rib_gap_mm');
+        InvalidValue::unlessBetween($stripGap, 10.0, 300.0, 'The gap between strips', 'mm', 'cuts/shell/strip_gap_mm');
+        InvalidValue::unlessBetween($strip, 3.0, $stripGap, 'The width of a strip', 'mm', 'cuts/shell/strip_mm');
+        InvalidValue::unlessBetween($clothWidth, 20.0, 1000.0, 'The width of the cloth', 'mm', 'cuts/shell/cloth_width_mm');
+        InvalidValue::unlessBetween($clothLength, 20.0, 2000.0, 'The length of the cloth', 'mm', 'cuts/shell/cloth_length_mm');
+        InvalidValue::unlessBetween($overlap, 0.0, 0.8, 'The overlap', '', 'cuts/shell/overlap');
+        InvalidValue::unlessBetween($layers, 1, 8, 'The layers', '', 'cuts/shell/layers');
 
         return new self($ribGap, $stripGap, $strip, $clothWidth, $clothLength, $overlap, $layers);
     }
@@ -45,7 +45,7 @@ final readonly class ShellBuild
     /** How much closer than usual the strips of the web lie: card and glue go with it. */
     public function density(): float
     {
-        return self::MESH / $this->stripGap;
+        return self::MIN_WEB_GAP_MM / $this->stripGap;
     }
 
     /** @return array<string, float|int> */

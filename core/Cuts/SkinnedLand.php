@@ -18,7 +18,7 @@ use IdleRidge\Core\Land\Terrain;
  */
 final readonly class SkinnedLand
 {
-    private const MOST = 3.0;
+    private const MAX_SKIN_FACTOR = 3.0;
 
     private Steepness $steepness;
 
@@ -35,7 +35,7 @@ final readonly class SkinnedLand
             return $at->height ?? $ground;
         }
 
-        return $at === null ? $ground - $this->skin * min(self::MOST, hypot(1.0, $this->steepness->natural($x, $y, $ground))) : $at->height - $this->under($at);
+        return $at === null ? $ground - $this->skin * min(self::MAX_SKIN_FACTOR, hypot(1.0, $this->steepness->natural($x, $y, $ground))) : $at->height - $this->under($at);
     }
 
     public function grid(Terrain $terrain): HeightGrid
@@ -59,6 +59,6 @@ final readonly class SkinnedLand
             return $batter * $beyond + sqrt($this->skin ** 2 - $beyond ** 2);
         }
 
-        return $this->skin * min(self::MOST, hypot(1.0, $this->steepness->made($at)));
+        return $this->skin * min(self::MAX_SKIN_FACTOR, hypot(1.0, $this->steepness->made($at)));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** Sheets of foam of one kind: mm, how many there are (null for as many as are wanted), what one costs in minor units (null for no price yet). */
 final readonly class StockSheet
@@ -13,17 +13,17 @@ final readonly class StockSheet
     {
     }
 
-    /** @throws Refusal naming the value that cannot be */
+    /** @throws InvalidValue naming the value that cannot be */
     public static function of(float $thickness, float $width, float $depth, ?int $count = null, ?int $price = null): self
     {
-        Refusal::unlessBetween($thickness, 3.0, 200.0, 'The thickness of the sheets', 'mm', 'sheet_mm');
-        Refusal::unlessBetween($width, 50.0, 5000.0, 'The width of a sheet', 'mm', 'sheet_width_mm');
-        Refusal::unlessBetween($depth, 50.0, 5000.0, 'The depth of a sheet', 'mm', 'sheet_depth_mm');
+        InvalidValue::unlessBetween($thickness, 3.0, 200.0, 'The thickness of the sheets', 'mm', 'sheet_mm');
+        InvalidValue::unlessBetween($width, 50.0, 5000.0, 'The width of a sheet', 'mm', 'sheet_width_mm');
+        InvalidValue::unlessBetween($depth, 50.0, 5000.0, 'The depth of a sheet', 'mm', 'sheet_depth_mm');
         if ($count !== null && ($count < 0 || $count > 500)) {
-            throw new Refusal('There are 0 to 500 sheets of a kind in store.', 'count');
+            throw new InvalidValue('There are 0 to 500 sheets of a kind in store.', 'count');
         }
         if ($price !== null && ($price < 0 || $price > 10_000_000)) {
-            throw new Refusal('A sheet costs something between nothing and 100 000.', 'price');
+            throw new InvalidValue('A sheet costs something between nothing and 100 000.', 'price');
         }
 
         return new self($thickness, $width, $depth, $count, $price);

@@ -14,9 +14,9 @@ use IdleRidge\Core\Track\Run;
 final readonly class TrackBase
 {
     /** How long a splice is, and how far it stays within the plate's edges. */
-    private const SPLICE = 100.0;
+    private const SPLICE_LENGTH_MM = 100.0;
 
-    private const WITHIN = 4.0;
+    private const OUTLINE_STEP_MM = 4.0;
 
     /**
      * @param list<array{name: string, from: float, to: float, ring: list<array{float, float}>}> $pieces
@@ -47,7 +47,7 @@ final readonly class TrackBase
         foreach (array_slice($cuts, 1) as $k => $to) {
             $pieces[] = ['name' => 'B'.($k + 1), 'from' => $cuts[$k], 'to' => $to, 'ring' => [...$side($cuts[$k], $to, -$right), ...array_reverse($side($cuts[$k], $to, $left))]];
             if ($to < $over[1] - 1e-6) {
-                $splices[] = ['station' => $to, 'length' => self::SPLICE, 'width' => max(5.0, $left + $right - 2.0 * self::WITHIN)];
+                $splices[] = ['station' => $to, 'length' => self::SPLICE_LENGTH_MM, 'width' => max(5.0, $left + $right - 2.0 * self::OUTLINE_STEP_MM)];
             }
         }
 

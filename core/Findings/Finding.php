@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Findings;
 
-use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Measure\Quantity;
 
 /**
  * Something a builder should know, at its place, with the figures behind it, why it matters and what to do.
  */
 final readonly class Finding
 {
-    /** @param  array<string, Figure>  $figures */
+    /** @param  array<string, Quantity>  $figures */
     public function __construct(
         public string $id,
         public Severity $severity,

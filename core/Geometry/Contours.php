@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Geometry;
 
 use Closure;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * Contours by marching squares (W. E. Lorensen and H. E. Cline's method in the plane; saddles by the cell's mean).
@@ -20,9 +20,9 @@ final class Contours
     private const EPSILON = 1e-6;
 
     /** Nodes about which heights bend by less than this need no closer look, mm; how closely a line is found where they bend more, mm. */
-    private const BEND = 0.1;
+    private const MAX_BEND_MM = 0.1;
 
-    private const EXACT = 0.04;
+    private const EXACT_MM = 0.04;
 
     /** @var list<list<array{int, int}>> case → pairs of edges (0 bottom, 1 right, 2 top, 3 left), the higher ground on the left */
     private const CASES = [
@@ -38,15 +38,15 @@ final class Contours
      *
      * @return list<float>
      *
-     * @throws Refusal when the interval is not positive or gives more than 2000 levels
+     * @throws InvalidValue when the interval is not positive or gives more than 2000 levels
      */
     public static function levels(HeightMesh $mesh, float $interval): array
     {
-        Refusal::unlessBetween($interval, 0.01, 10_000.0, 'The contour interval', 'mm', 'interval');
+        InvalidValue::unlessBetween($interval, 0.01, 10_000.0, 'The contour interval', 'mm', 'interval');
         $first = (int) ceil((min($mesh->z) - self::EPSILON) / $interval);
         $last = (int) floor((max($mesh->z) + self::EPSILON) / $interval);
         if ($last - $first > 2000) {
-            throw new Refusal('An interval of '.$interval.' mm gives more than 2000 contours here.', 'interval');
+            throw new InvalidValue('An interval of '.$interval.' mm gives more than 2000 contours here.', 'interval');
         }
         $levels = [];
         for ($k = $first; $k <= $last; $k++) {
@@ -192,7 +192,7 @@ final class Contours
     {
         foreach ([1, $n] as $step) {
             [$a, $b] = [$z[$p - $step], $z[$p + $step]];
-            if ($a > -1e29 && $b > -1e29 && abs($a - 2.0 * $z[$p] + $b) > self::BEND) {
+            if ($a > -1e29 && $b > -1e29 && abs($a - 2.0 * $z[$p] + $b) > self::MAX_BEND_MM) {
                 return true;
             }
         }
@@ -210,7 +210,7 @@ final class Contours
     {
         [$low, $high] = [0.0, 1.0];
         $length = max(1e-9, $way[0] + $way[1]);
-        for (; ($high - $low) * $length > self::EXACT; $t = ($low + $high) / 2.0) {
+        for (; ($high - $low) * $length > self::EXACT_MM; $t = ($low + $high) / 2.0) {
             if (($exact($x + $t * $way[0], $y + $t * $way[1]) >= $level) === $above) {
                 $low = max($t, $low + 1e-6);
             } else {

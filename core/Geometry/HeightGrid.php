@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Geometry;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * Heights (mm) on a square raster, row-major from the lowest y. Either every value stands in the middle of its cell and
@@ -13,10 +13,10 @@ use IdleRidge\Core\Measure\Refusal;
 final readonly class HeightGrid
 {
     /** Most values a grid may hold: a board of 5 × 2 m at 2.5 mm. */
-    public const MOST = 1_600_000;
+    public const MAX_CELLS = 1_600_000;
 
     /** A last middle nearer to the edge than this share of a cell would leave a strip too thin to measure in. */
-    private const LEAST_STRIP = 0.02;
+    private const MIN_STRIP_MM = 0.02;
 
     /**
      * @param list<float> $values
@@ -42,7 +42,7 @@ final readonly class HeightGrid
      */
     public static function middles(float $extent, float $cell): array
     {
-        $count = max(2, (int) ceil($extent / $cell - 0.5 - self::LEAST_STRIP));
+        $count = max(2, (int) ceil($extent / $cell - 0.5 - self::MIN_STRIP_MM));
 
         return array_map(fn (int $i): float => ($i + 0.5) * $cell, range(0, $count - 1));
     }
@@ -53,7 +53,7 @@ final readonly class HeightGrid
      * @param list<float>|null $rim heights along the board's edges, in the order of the mesh: its first row, the first and last of every row
      *                              of values, its last row
      *
-     * @throws Refusal when the counts do not agree
+     * @throws InvalidValue when the counts do not agree
      */
     public static function cells(int $cols, int $rows, float $cell, float $x0, float $y0, array $values, ?array $rim = null): self
     {
@@ -64,7 +64,7 @@ final readonly class HeightGrid
      * @param float $x0 place of the first value
      * @param list<float> $values
      *
-     * @throws Refusal when the counts do not agree
+     * @throws InvalidValue when the counts do not agree
      */
     public static function nodes(int $cols, int $rows, float $cell, float $x0, float $y0, array $values): self
     {
@@ -171,19 +171,19 @@ final readonly class HeightGrid
      */
     private static function checked(int $cols, int $rows, float $cell, float $x0, float $y0, bool $onNodes, array $values, ?array $rim = null): self
     {
-        Refusal::unlessBetween($cell, 0.1, 1000.0, 'The cell size', 'mm', 'cellsize');
+        InvalidValue::unlessBetween($cell, 0.1, 1000.0, 'The cell size', 'mm', 'cellsize');
         if ($cols < 2 || $rows < 2) {
-            throw new Refusal("A grid needs at least 2 columns and 2 rows; this one has {$cols} × {$rows}.", 'ncols');
+            throw new InvalidValue("A grid needs at least 2 columns and 2 rows; this one has {$cols} × {$rows}.", 'ncols');
         }
-        if ($cols * $rows > self::MOST) {
-            throw new Refusal("{$cols} × {$rows} values are more than the ".self::MOST.' a grid may hold; use larger cells.', 'ncols');
+        if ($cols * $rows > self::MAX_CELLS) {
+            throw new InvalidValue("{$cols} × {$rows} values are more than the ".self::MAX_CELLS.' a grid may hold; use larger cells.', 'ncols');
         }
         if (count($values) !== $cols * $rows) {
-            throw new Refusal(sprintf('%d values for %d × %d cells.', count($values), $cols, $rows), 'values');
+            throw new InvalidValue(sprintf('%d values for %d × %d cells.', count($values), $cols, $rows), 'values');
         }
 
         if ($rim !== null && count($rim) !== 2 * ($cols + $rows + 2)) {
-            throw new Refusal(sprintf('%d heights along the edges of %d × %d cells.', count($rim), $cols, $rows), 'rim');
+            throw new InvalidValue(sprintf('%d heights along the edges of %d × %d cells.', count($rim), $cols, $rows), 'rim');
         }
 
         return new self($cols, $rows, $cell, $x0, $y0, $onNodes, $values, $rim);
@@ -242,8 +242,8 @@ final readonly class HeightGrid
         for ($i = 0; $i < $count; $i++) {
             $out[] = $from + ($i + 0.5) * $this->cell;
         }
-        if ($end - $out[$count] < 0.5 * self::LEAST_STRIP * $this->cell) {
-            throw new Refusal(sprintf('%d cells of %s mm reach over an edge at %s mm.', $count, $this->cell, $end), 'ncols');
+        if ($end - $out[$count] < 0.5 * self::MIN_STRIP_MM * $this->cell) {
+            throw new InvalidValue(sprintf('%d cells of %s mm reach over an edge at %s mm.', $count, $this->cell, $end), 'ncols');
         }
         $out[] = $end;
 

@@ -9,8 +9,8 @@ use DateTimeZone;
 use Exception;
 use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Cure\Climate;
-use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\InvalidValues;
 
 /**
  * What a thermometer with a memory gives away: a table with a time, °C and % relative humidity, fields parted by comma,
@@ -25,51 +25,46 @@ final class AirFile
     ];
 
     /** More faults than this are no help. */
-    private const FEW = 8;
+    private const MAX_FAULTS = 8;
 
-    private const MOST = 200_000;
+    private const MAX_READINGS = 200_000;
 
     /**
-     * @throws Refusals naming every row that cannot be read or stands out of order; then nothing is taken
+     * @throws InvalidValues naming every row that cannot be read or stands out of order; then nothing is taken
      */
     public static function read(string $text, DateTimeZone $zone): AirLog
     {
-        $rows = preg_split('/\R/', trim(str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text)) ?: [''];
-        if (count($rows) > self::MOST) {
-            throw new Refusals([new Refusal('More than '.self::MOST.' lines: take the last weeks.', 'line 1')]);
+        if (substr_count($text, "\n") > self::MAX_READINGS) {
+            throw new InvalidValues([new InvalidValue('More than '.self::MAX_READINGS.' lines: take the last weeks.', 'line 1')]);
         }
-        $mark = array_reduce([';', "\t"], fn (string $best, string $m): string => substr_count($rows[0], $m) > substr_count($rows[0], $best) ? $m : $best, ',');
-        $head = array_map(fn (?string $cell): string => mb_strtolower(trim((string) $cell)), str_getcsv($rows[0], $mark, '"', ''));
+        ['head' => $head, 'rows' => $rows] = Csv::read($text);
         $at = [];
         foreach (self::COLUMNS as $column => $names) {
-            $found = array_values(array_intersect($names, $head))[0] ?? throw new Refusals([new Refusal("The first line names the columns; {$names[0]} has to be among them.", 'line 1')]);
+            $found = array_values(array_intersect($names, $head))[0] ?? throw new InvalidValues([new InvalidValue("The first line names the columns; {$names[0]} has to be among them.", 'line 1')]);
             $at[$column] = (int) array_search($found, $head, true);
         }
         $readings = $faults = [];
         $last = null;
-        foreach (array_slice($rows, 1, preserve_keys: true) as $k => $row) {
-            if (trim($row) === '') {
-                continue;
-            }
+        foreach ($rows as $line => $cells) {
             try {
-                $reading = self::reading(str_getcsv($row, $mark, '"', ''), $at, $zone, 'line '.($k + 1));
+                $reading = self::reading($cells, $at, $zone, "line {$line}");
                 if ($last !== null && $reading[0] <= $last[0]) {
-                    throw new Refusal($reading[0] === $last[0] ? "It has the same minute as line {$last[1]}." : "It is earlier than line {$last[1]}: the lines have to be in order.", 'line '.($k + 1));
+                    throw new InvalidValue($reading[0] === $last[0] ? "It has the same minute as line {$last[1]}." : "It is earlier than line {$last[1]}: the lines have to be in order.", "line {$line}");
                 }
-                $last = [$reading[0], $k + 1];
+                $last = [$reading[0], $line];
                 $readings[] = $reading;
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $faults[] = $refusal;
-                if (count($faults) === self::FEW) {
+                if (count($faults) === self::MAX_FAULTS) {
                     break;
                 }
             }
         }
         if ($faults !== []) {
-            throw new Refusals($faults);
+            throw new InvalidValues($faults);
         }
         if ($readings === []) {
-            throw new Refusals([new Refusal('There is no reading in it.', 'line 2')]);
+            throw new InvalidValues([new InvalidValue('There is no reading in it.', 'line 2')]);
         }
 
         return AirLog::of($readings);
@@ -86,18 +81,18 @@ final class AirFile
         try {
             $moment = preg_match('/\d{4}-\d{2}-\d{2}[T ]\d{1,2}:\d{2}/', $time) === 1 ? new DateTimeImmutable($time, $zone) : throw new Exception;
         } catch (Exception) {
-            throw new Refusal($time === '' ? 'The time is missing.' : "“{$time}” is not a time such as 2026-10-14 18:30.", $line);
+            throw new InvalidValue($time === '' ? 'The time is missing.' : "“{$time}” is not a time such as 2026-10-14 18:30.", $line);
         }
         $number = function (string $column, string $what) use ($cells, $at, $line): float {
             $text = str_replace(',', '.', trim((string) ($cells[$at[$column]] ?? '')));
 
-            return is_numeric($text) ? (float) $text : throw new Refusal($text === '' ? ucfirst("{$what} is missing.") : "“{$text}” is no number for {$what}.", $line);
+            return is_numeric($text) ? (float) $text : throw new InvalidValue($text === '' ? ucfirst("{$what} is missing.") : "“{$text}” is no number for {$what}.", $line);
         };
         [$temperature, $humidity] = [$number('temperature', 'the temperature'), $number('humidity', 'the humidity')];
         try {
             Climate::of($temperature, $humidity);
-        } catch (Refusal $refusal) {
-            throw new Refusal($refusal->getMessage(), $line);
+        } catch (InvalidValue $refusal) {
+            throw new InvalidValue($refusal->getMessage(), $line);
         }
 
         return [intdiv($moment->getTimestamp(), 60), $temperature, $humidity];

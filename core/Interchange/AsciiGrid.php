@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Interchange;
 
 use IdleRidge\Core\Geometry\HeightGrid;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** ESRI ASCII grids, string in and string out; rows run north to south as the format says. */
 final class AsciiGrid
 {
     private const NODATA = -9999.0;
 
-    /** @throws Refusal naming the line that cannot be read */
+    /** @throws InvalidValue naming the line that cannot be read */
     public static function read(string $text): HeightGrid
     {
         $lines = preg_split('/\R/', trim($text));
@@ -24,13 +25,13 @@ final class AsciiGrid
         }
         foreach (['ncols', 'nrows', 'cellsize'] as $key) {
             if (! isset($head[$key])) {
-                throw new Refusal("The header has no {$key}; an ASCII grid begins with ncols, nrows, xllcorner, yllcorner, cellsize.", 'line '.($at + 1));
+                throw new InvalidValue("The header has no {$key}; an ASCII grid begins with ncols, nrows, xllcorner, yllcorner, cellsize.", 'line '.($at + 1));
             }
         }
         $cols = (int) $head['ncols'];
         $rows = (int) $head['nrows'];
-        if ($cols < 2 || $rows < 2 || $cols * $rows > HeightGrid::MOST) {
-            throw new Refusal("A grid of {$cols} × {$rows} cannot be read; it needs 2 × 2 values and at most ".HeightGrid::MOST.'.', 'line 1');
+        if ($cols < 2 || $rows < 2 || $cols * $rows > HeightGrid::MAX_CELLS) {
+            throw new InvalidValue("A grid of {$cols} × {$rows} cannot be read; it needs 2 × 2 values and at most ".HeightGrid::MAX_CELLS.'.', 'line 1');
         }
         $values = [];
         $blank = $head['nodata_value'] ?? self::NODATA;
@@ -38,13 +39,13 @@ final class AsciiGrid
             foreach (preg_split('/\s+/', trim($line), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
                 $value = self::number($word, $at + $offset + 1);
                 if ($value === $blank) {
-                    throw new Refusal('A cell without a height (NODATA); every cell of the board needs one.', 'line '.($at + $offset + 1));
+                    throw new InvalidValue('A cell without a height (NODATA); every cell of the board needs one.', 'line '.($at + $offset + 1));
                 }
                 $values[] = $value;
             }
         }
         if (count($values) !== $cols * $rows) {
-            throw new Refusal(sprintf('%d heights where ncols × nrows asks for %d.', count($values), $cols * $rows), 'line '.($at + 1));
+            throw new InvalidValue(sprintf('%d heights where ncols × nrows asks for %d.', count($values), $cols * $rows), 'line '.($at + 1));
         }
         $southFirst = [];
         for ($j = $rows - 1; $j >= 0; $j--) {
@@ -64,7 +65,7 @@ final class AsciiGrid
         for ($j = $grid->rows - 1; $j >= 0; $j--) {
             $words = [];
             for ($i = 0; $i < $grid->cols; $i++) {
-                $words[] = number_format($grid->values[$j * $grid->cols + $i], 3, '.', '');
+                $words[] = Decimal::fixed($grid->values[$j * $grid->cols + $i], 3);
             }
             $out .= implode(' ', $words)."\n";
         }
@@ -75,7 +76,7 @@ final class AsciiGrid
     private static function number(string $word, int $line): float
     {
         if (! is_numeric($word)) {
-            throw new Refusal("“{$word}” is not a number.", 'line '.$line);
+            throw new InvalidValue("“{$word}” is not a number.", 'line '.$line);
         }
 
         return (float) $word;

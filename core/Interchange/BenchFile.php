@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Interchange;
 
 use IdleRidge\Core\Cure\AirLog;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\BenchRules;
 
 /** How a builder plans, and what was read of the air of rooms, as they stand in a layout's file. */
@@ -38,9 +38,9 @@ final class BenchFile
         $readings = [];
         foreach ($r->list('readings') as $k => $one) {
             $at = $r->at("readings/{$k}");
-            [$moment, $temperature, $humidity] = is_array($one) && count($one) === 3 ? array_values($one) : throw new Refusal('expected [moment, °C, %]', $at);
+            [$moment, $temperature, $humidity] = is_array($one) && count($one) === 3 ? array_values($one) : throw new InvalidValue('expected [moment, °C, %]', $at);
             if (! is_string($moment) || ! is_numeric($temperature) || ! is_numeric($humidity)) {
-                throw new Refusal('expected [moment, °C, %]', $at);
+                throw new InvalidValue('expected [moment, °C, %]', $at);
             }
             $readings[] = [WorksFile::minute($moment, $at), (float) $temperature, (float) $humidity];
         }

@@ -4,25 +4,25 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\Job;
+use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Schedule\Problem;
-use IdleRidge\Core\Schedule\Wait;
 use JsonException;
 
 /** Reads a problem for the scheduler. */
 final class BenchProblemFile
 {
-    /** @throws Refusal with the JSON pointer of what is wrong */
+    /** @throws InvalidValue with the JSON pointer of what is wrong */
     public static function read(string $json): Problem
     {
         try {
             $r = Record::of(json_decode($json, false, 32, JSON_THROW_ON_ERROR), '');
         } catch (JsonException) {
-            throw new Refusal('not a readable JSON file', '/');
+            throw new InvalidValue('not a readable JSON file', '/');
         }
         if (! $r->has('format') || $r->text('format') !== 'idle-ridge/bench-problem') {
-            throw new Refusal('format must be “idle-ridge/bench-problem”', '/format');
+            throw new InvalidValue('format must be “idle-ridge/bench-problem”', '/format');
         }
         $tools = array_map(fn (float $n): int => (int) $n, $r->record('tools')->numbers());
         $sessions = array_map(fn (array $pair): array => [(int) $pair[0], (int) $pair[1]], self::pairs($r, 'sessions'));
@@ -32,7 +32,7 @@ final class BenchProblemFile
         }
         foreach ($r->records('waits') as $w) {
             $max = $w->numberOrNull('max');
-            $waits[] = $w->within(fn (): Wait => Wait::of($w->text('after'), $w->text('before'), (int) $w->number('min'), $max === null ? null : (int) $max));
+            $waits[] = $w->within(fn (): Precedence => Precedence::of($w->text('after'), $w->text('before'), (int) $w->number('min'), $max === null ? null : (int) $max));
         }
         $apart = array_map(fn (array $pair): array => [(string) $pair[0], (string) $pair[1]], self::pairs($r, 'apart'));
 
@@ -45,7 +45,7 @@ final class BenchProblemFile
         $out = [];
         foreach ($r->list($key) as $k => $pair) {
             if (! is_array($pair) || count($pair) !== 2 || ! is_scalar($pair[0] ?? null) || ! is_scalar($pair[1] ?? null) || is_bool($pair[0]) || is_bool($pair[1])) {
-                throw new Refusal('expected a pair', $r->at($key).'/'.$k);
+                throw new InvalidValue('expected a pair', $r->at($key).'/'.$k);
             }
             $out[] = [$pair[0], $pair[1]];
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
+use IdleRidge\Core\Measure\Decimal;
+
 /** A drawing of polylines as DXF R12, mm: layers of one's own, nothing but POLYLINE, POINT and TEXT. */
 final class DxfDrawing
 {
@@ -51,6 +53,6 @@ final class DxfDrawing
 
     private static function say(float $value): string
     {
-        return number_format($value, 6, '.', '');
+        return Decimal::fixed($value, 6);
     }
 }

@@ -7,28 +7,28 @@ namespace IdleRidge\Core\Interchange;
 use IdleRidge\Core\Cuts\Nesting\NestPiece;
 use IdleRidge\Core\Cuts\Nesting\NestProblem;
 use IdleRidge\Core\Cuts\Nesting\NestSheet;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use JsonException;
 
 /** Reads a problem of pieces on sheets. */
 final class NestFile
 {
-    /** @throws Refusal with the JSON pointer of what is wrong */
+    /** @throws InvalidValue with the JSON pointer of what is wrong */
     public static function read(string $json): NestProblem
     {
         try {
             $r = Record::of(json_decode($json, false, 32, JSON_THROW_ON_ERROR), '');
         } catch (JsonException) {
-            throw new Refusal('not a readable JSON file', '/');
+            throw new InvalidValue('not a readable JSON file', '/');
         }
         if (! $r->has('format') || $r->text('format') !== 'idle-ridge/nest') {
-            throw new Refusal('format must be “idle-ridge/nest”', '/format');
+            throw new InvalidValue('format must be “idle-ridge/nest”', '/format');
         }
         $sheets = array_map(fn (Record $s): NestSheet => $s->within(fn (): NestSheet => NestSheet::of($s->text('id'), $s->number('w'), $s->number('h'), (int) $s->number('count', 1.0))), $r->records('sheets'));
         $pieces = array_map(fn (Record $p): NestPiece => $p->within(fn (): NestPiece => NestPiece::of($p->text('id'), self::rings($p))), $r->records('pieces'));
         $rotations = [];
         foreach ($r->has('rotations') ? $r->list('rotations') : [0, 90, 180, 270] as $k => $turn) {
-            $rotations[] = is_int($turn) || is_float($turn) ? (float) $turn : throw new Refusal('expected a number', "/rotations/{$k}");
+            $rotations[] = is_int($turn) || is_float($turn) ? (float) $turn : throw new InvalidValue('expected a number', "/rotations/{$k}");
         }
 
         return $r->within(fn (): NestProblem => NestProblem::of($sheets, $pieces, $r->number('kerf', 0.0), $r->number('margin', 0.0), $rotations));
@@ -40,9 +40,9 @@ final class NestFile
         $rings = [];
         foreach ($piece->list('rings') as $k => $ring) {
             $points = [];
-            foreach (is_array($ring) ? $ring : throw new Refusal('expected a list of points', "rings/{$k}") as $p) {
+            foreach (is_array($ring) ? $ring : throw new InvalidValue('expected a list of points', "rings/{$k}") as $p) {
                 if (! is_array($p) || ! is_numeric($p[0] ?? null) || ! is_numeric($p[1] ?? null)) {
-                    throw new Refusal('expected points of two numbers', "rings/{$k}");
+                    throw new InvalidValue('expected points of two numbers', "rings/{$k}");
                 }
                 $points[] = [(float) $p[0], (float) $p[1]];
             }

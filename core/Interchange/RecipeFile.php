@@ -4,27 +4,27 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
+use IdleRidge\Core\Coats\FollowWindow;
+use IdleRidge\Core\Coats\Ingredient;
 use IdleRidge\Core\Coats\Labour;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Material;
-use IdleRidge\Core\Coats\Part;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Coats\Stage;
-use IdleRidge\Core\Coats\Window;
 use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Cuts\CutSchool;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use JsonException;
 
 /** Recipes of the library, and those that laid work keeps. */
 final class RecipeFile
 {
-    private const LOOSE = ['fine turf', 'coarse turf', 'leaf litter', 'sifted soil', 'pale unsanded grout', 'stone scatter'];
+    private const LOOSE_MATERIALS = ['fine turf', 'coarse turf', 'leaf litter', 'sifted soil', 'pale unsanded grout', 'stone scatter'];
 
-    /** @throws Refusal with the JSON pointer of what is wrong */
+    /** @throws InvalidValue with the JSON pointer of what is wrong */
     public static function read(string $json): Recipe
     {
         $r = self::root($json);
@@ -40,7 +40,7 @@ final class RecipeFile
      * @param string $materials JSON
      * @param string $schools JSON
      *
-     * @throws Refusal naming the file and the pointer
+     * @throws InvalidValue naming the file and the pointer
      */
     public static function library(iterable $recipes, string $buildUps, string $materials = '{}', string $schools = '[]'): Library
     {
@@ -48,8 +48,8 @@ final class RecipeFile
         foreach ($recipes as $file => $json) {
             try {
                 $all[] = self::read($json);
-            } catch (Refusal $refusal) {
-                throw new Refusal($refusal->getMessage(), "{$file}: {$refusal->place}");
+            } catch (InvalidValue $refusal) {
+                throw new InvalidValue($refusal->getMessage(), "{$file}: {$refusal->place}");
             }
         }
         $ups = [];
@@ -67,13 +67,13 @@ final class RecipeFile
         return $library->teaching(array_map(fn (Record $r): School => self::school($r, $library), self::list($schools)));
     }
 
-    /** @throws Refusal */
+    /** @throws InvalidValue */
     public static function recipe(Record $r): Recipe
     {
         $mechanism = Mechanism::tryFrom($r->text('mechanism'))
-            ?? throw new Refusal('a mechanism is one of '.implode(', ', array_map(fn (Mechanism $m): string => $m->value, Mechanism::cases())), $r->at('mechanism'));
+            ?? throw new InvalidValue('a mechanism is one of '.implode(', ', array_map(fn (Mechanism $m): string => $m->value, Mechanism::cases())), $r->at('mechanism'));
         $stages = array_combine(array_map(self::word(...), Stage::cases()), Stage::cases());
-        $stage = $stages[$r->text('stage')] ?? throw new Refusal('a stage is one of '.implode(', ', array_keys($stages)), $r->at('stage'));
+        $stage = $stages[$r->text('stage')] ?? throw new InvalidValue('a stage is one of '.implode(', ', array_keys($stages)), $r->at('stage'));
         $times = $r->record('minutes');
         $minutes = [];
         foreach (Milestone::cases() as $milestone) {
@@ -98,14 +98,14 @@ final class RecipeFile
         ));
     }
 
-    private static function window(Record $r): ?Window
+    private static function window(Record $r): ?FollowWindow
     {
         if (! $r->has('window')) {
             return null;
         }
         $w = $r->record('window');
-        $at = fn (string $key): Milestone|float => $w->isText($key) ? (Milestone::tryFrom($w->text($key)) ?? throw new Refusal('expected minutes or a milestone', $w->at($key))) : $w->number($key);
-        $window = Window::of($w->text('side'), $w->text('coat', '*'), $at('opens'), $at('closes'), $w->numberOrNull('again'), $w->text('missed', ''));
+        $at = fn (string $key): Milestone|float => $w->isText($key) ? (Milestone::tryFrom($w->text($key)) ?? throw new InvalidValue('expected minutes or a milestone', $w->at($key))) : $w->number($key);
+        $window = FollowWindow::of($w->text('side'), $w->text('coat', '*'), $at('opens'), $at('closes'), $w->numberOrNull('again'), $w->text('missed', ''));
         $w->close();
 
         return $window;
@@ -116,8 +116,8 @@ final class RecipeFile
     {
         $out = [];
         foreach ($r->has('ranges') ? $r->record('ranges')->lists() : [] as $at => $pair) {
-            $numbers = array_map(fn (mixed $v): float => is_int($v) || is_float($v) ? (float) $v : throw new Refusal('expected a number', $r->at("ranges/{$at}")), $pair);
-            $out[(string) $at] = count($numbers) === 2 ? [$numbers[0], $numbers[1]] : throw new Refusal('expected low and high', $r->at("ranges/{$at}"));
+            $numbers = array_map(fn (mixed $v): float => is_int($v) || is_float($v) ? (float) $v : throw new InvalidValue('expected a number', $r->at("ranges/{$at}")), $pair);
+            $out[(string) $at] = count($numbers) === 2 ? [$numbers[0], $numbers[1]] : throw new InvalidValue('expected low and high', $r->at("ranges/{$at}"));
         }
 
         return $out;
@@ -131,7 +131,7 @@ final class RecipeFile
 
             return $step;
         }, $r->records('steps'));
-        $school = School::of($r->text('key'), $r->text('question'), $r->text('name'), $r->text('suits'), $r->words('wrong'), $steps, $r->has('cut') ? (CutSchool::tryFrom($r->text('cut')) ?? throw new Refusal('the cuts are '.implode(', ', array_column(CutSchool::cases(), 'value')), $r->at('cut'))) : null);
+        $school = School::of($r->text('key'), $r->text('question'), $r->text('name'), $r->text('suits'), $r->words('wrong'), $steps, $r->has('cut') ? (CutSchool::tryFrom($r->text('cut')) ?? throw new InvalidValue('the cuts are '.implode(', ', array_column(CutSchool::cases(), 'value')), $r->at('cut'))) : null);
         $r->close();
 
         return $school;
@@ -145,7 +145,7 @@ final class RecipeFile
         return [
             'id' => $recipe->id, 'name' => $cure->name, 'short' => $recipe->name, 'action' => $recipe->action, 'stage' => self::word($recipe->stage),
             'family' => $recipe->family, 'bed' => $recipe->bed, 'waste' => $recipe->waste, 'recovered' => $recipe->recovered,
-            'parts' => array_map(fn (Part $p): array => ['rule' => $p->rule, 'value' => $p->value, 'unit' => $p->unit, 'of' => $p->of, 'phi' => $p->phi, 'base' => $p->base, 'bulk' => $p->bulk] + ($p->loose ? ['loose' => true] : []), $recipe->parts),
+            'parts' => array_map(fn (Ingredient $p): array => ['rule' => $p->rule, 'value' => $p->value, 'unit' => $p->unit, 'of' => $p->of, 'phi' => $p->phi, 'base' => $p->base, 'bulk' => $p->bulk] + ($p->loose ? ['loose' => true] : []), $recipe->parts),
             'labour' => array_filter([
                 'setup_min' => $recipe->labour->setUp, 'minutes_per_dm2' => $recipe->labour->perDm2, 'first_minutes_per_dm2' => $recipe->labour->firstPerDm2, 'first_dm2' => $recipe->labour->firstDm2,
                 'metres_per_hour' => $recipe->labour->metresPerHour, 'open_minutes_per_dm2' => $recipe->labour->openPerDm2,
@@ -158,21 +158,21 @@ final class RecipeFile
     }
 
     /** @return array<string, mixed> */
-    private static function fromWindow(Window $w): array
+    private static function fromWindow(FollowWindow $w): array
     {
         $at = fn (Milestone|float $v): string|float => is_float($v) ? $v : $v->value;
 
         return ['side' => $w->side, 'coat' => $w->coat, 'opens' => $at($w->opens), 'closes' => $at($w->closes)] + ($w->again === null ? [] : ['again' => $w->again]) + ($w->missed === '' ? [] : ['missed' => $w->missed]);
     }
 
-    private static function part(Record $r): Part
+    private static function part(Record $r): Ingredient
     {
         $of = [];
         foreach ($r->records('of') as $one) {
             $of[] = ['material' => $one->text('material'), 'parts' => $one->number('parts')];
             $one->close();
         }
-        $part = $r->within(fn (): Part => Part::of($r->text('rule'), $r->number('value'), $r->text('unit'), $of, $r->number('phi', 0.0), $r->number('base', 0.0), $r->number('bulk', 1.0), $r->has('loose') ? $r->flag('loose') : self::isLoose($of)));
+        $part = $r->within(fn (): Ingredient => Ingredient::of($r->text('rule'), $r->number('value'), $r->text('unit'), $of, $r->number('phi', 0.0), $r->number('base', 0.0), $r->number('bulk', 1.0), $r->has('loose') ? $r->flag('loose') : self::isLoose($of)));
         $r->close();
 
         return $part;
@@ -185,7 +185,7 @@ final class RecipeFile
      */
     private static function isLoose(array $of): bool
     {
-        return array_filter($of, fn (array $one): bool => in_array($one['material'], self::LOOSE, true) || str_starts_with($one['material'], 'fibre ')) !== [];
+        return array_filter($of, fn (array $one): bool => in_array($one['material'], self::LOOSE_MATERIALS, true) || str_starts_with($one['material'], 'fibre ')) !== [];
     }
 
     private static function labour(Record $r): Labour
@@ -207,7 +207,7 @@ final class RecipeFile
         try {
             return Record::of((object) ['all' => json_decode($json, false, 16, JSON_THROW_ON_ERROR)], '')->records('all');
         } catch (JsonException) {
-            throw new Refusal('not a readable JSON file', '/');
+            throw new InvalidValue('not a readable JSON file', '/');
         }
     }
 
@@ -216,7 +216,7 @@ final class RecipeFile
         try {
             return Record::of(json_decode($json, false, 16, JSON_THROW_ON_ERROR), '');
         } catch (JsonException) {
-            throw new Refusal('not a readable JSON file', '/');
+            throw new InvalidValue('not a readable JSON file', '/');
         }
     }
 }

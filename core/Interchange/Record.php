@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Words;
 use stdClass;
 
@@ -22,11 +22,11 @@ final class Record
     {
     }
 
-    /** @throws Refusal when it is not an object */
+    /** @throws InvalidValue when it is not an object */
     public static function of(mixed $value, string $pointer): self
     {
         if (! $value instanceof stdClass) {
-            throw new Refusal('expected an object', $pointer);
+            throw new InvalidValue('expected an object', $pointer);
         }
 
         return new self((array) $value, $pointer);
@@ -41,7 +41,7 @@ final class Record
     {
         $value = $this->take($key, $otherwise);
         if (! is_string($value)) {
-            throw new Refusal('expected a text', $this->at($key));
+            throw new InvalidValue('expected a text', $this->at($key));
         }
 
         return Words::plain($value);
@@ -56,7 +56,7 @@ final class Record
     {
         $value = $this->take($key, $otherwise);
         if (! is_int($value) && ! is_float($value)) {
-            throw new Refusal('expected a number', $this->at($key));
+            throw new InvalidValue('expected a number', $this->at($key));
         }
 
         return (float) $value;
@@ -74,7 +74,7 @@ final class Record
     {
         $value = $this->take($key, []);
         if (! is_array($value) || ! array_is_list($value)) {
-            throw new Refusal('expected a list', $this->at($key));
+            throw new InvalidValue('expected a list', $this->at($key));
         }
 
         return $value;
@@ -83,7 +83,7 @@ final class Record
     /** @return list<string> */
     public function words(string $key): array
     {
-        return array_map(fn (mixed $word): string => is_string($word) ? $word : throw new Refusal('expected a text', $this->at($key)), $this->list($key));
+        return array_map(fn (mixed $word): string => is_string($word) ? $word : throw new InvalidValue('expected a text', $this->at($key)), $this->list($key));
     }
 
     /** @return array<string, string> */
@@ -92,7 +92,7 @@ final class Record
         $out = [];
         foreach (self::of($this->take($key, new stdClass), $this->at($key))->values as $name => $value) {
             if (! is_string($value)) {
-                throw new Refusal('expected a text', $this->at($key).'/'.$name);
+                throw new InvalidValue('expected a text', $this->at($key).'/'.$name);
             }
             $out[(string) $name] = $value;
         }
@@ -120,7 +120,7 @@ final class Record
     {
         $value = $this->take($key, false);
         if (! is_bool($value)) {
-            throw new Refusal('expected true or false', $this->at($key));
+            throw new InvalidValue('expected true or false', $this->at($key));
         }
 
         return $value;
@@ -134,13 +134,13 @@ final class Record
      * @param callable(): T $make
      * @return T
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public function within(callable $make): mixed
     {
         try {
             return $make();
-        } catch (Refusal $refusal) {
+        } catch (InvalidValue $refusal) {
             throw str_starts_with($refusal->place, '/') ? $refusal : $refusal->within($this->pointer);
         }
     }
@@ -183,7 +183,7 @@ final class Record
      *
      * @return array<string, mixed>
      *
-     * @throws Refusal for any other key that nobody asked for
+     * @throws InvalidValue for any other key that nobody asked for
      */
     public function extra(): array
     {
@@ -195,7 +195,7 @@ final class Record
             if (str_starts_with((string) $key, 'x_')) {
                 $extra[(string) $key] = $value;
             } else {
-                throw new Refusal('unknown key; keys of your own begin with x_', $this->at((string) $key));
+                throw new InvalidValue('unknown key; keys of your own begin with x_', $this->at((string) $key));
             }
         }
 
@@ -205,12 +205,12 @@ final class Record
     /**
      * Nothing may be left: a part of a record has no keys of your own.
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public function close(): void
     {
         foreach ($this->extra() as $key => $value) {
-            throw new Refusal('keys of your own belong on the layout, a section, a run or a feature', $this->at($key));
+            throw new InvalidValue('keys of your own belong on the layout, a section, a run or a feature', $this->at($key));
         }
     }
 
@@ -224,7 +224,7 @@ final class Record
         $this->asked[$key] = true;
         $value = $this->values[$key] ?? $otherwise;
         if ($value === null) {
-            throw new Refusal('is missing', $this->at($key));
+            throw new InvalidValue('is missing', $this->at($key));
         }
 
         return $value;

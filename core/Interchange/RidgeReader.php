@@ -9,8 +9,8 @@ use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Spot;
-use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutSheet;
@@ -26,7 +26,7 @@ use JsonException;
 /** Reads a `*.ridge.json`. All faults come at once, each with its JSON pointer. */
 final class RidgeReader
 {
-    /** @var list<Refusal> */
+    /** @var list<InvalidValue> */
     private array $faults = [];
 
     private function __construct(private readonly Library $library)
@@ -36,7 +36,7 @@ final class RidgeReader
     /**
      * @param Library|null $library the recipes that coats may name
      *
-     * @throws Refusals
+     * @throws InvalidValues
      */
     public static function read(string $json, ?Library $library = null): Project
     {
@@ -48,16 +48,16 @@ final class RidgeReader
         try {
             $root = Record::of(RidgeVersions::brought(json_decode($json, false, 64, JSON_THROW_ON_ERROR)), '');
         } catch (JsonException $broken) {
-            throw new Refusals([new Refusal('not a readable JSON file ('.lcfirst($broken->getMessage()).')', '/')]);
-        } catch (Refusal $refusal) {
-            throw new Refusals([$refusal->within('/')]);
+            throw new InvalidValues([new InvalidValue('not a readable JSON file ('.lcfirst($broken->getMessage()).')', '/')]);
+        } catch (InvalidValue $refusal) {
+            throw new InvalidValues([$refusal->within('/')]);
         }
         if (! $root->has('format') || $root->text('format') !== RidgeWriter::FORMAT) {
-            throw new Refusals([new Refusal('not an Idle Ridge layout: format must be “'.RidgeWriter::FORMAT.'”', '/format')]);
+            throw new InvalidValues([new InvalidValue('not an Idle Ridge layout: format must be “'.RidgeWriter::FORMAT.'”', '/format')]);
         }
         $version = $root->number('version', 0.0);
         if ($version !== (float) RidgeWriter::VERSION) {
-            throw new Refusals([new Refusal("version {$version} is not known; this program reads versions 1 to ".RidgeWriter::VERSION, '/version')]);
+            throw new InvalidValues([new InvalidValue("version {$version} is not known; this program reads versions 1 to ".RidgeWriter::VERSION, '/version')]);
         }
         $layout = $this->try(fn (): LayoutSheet => $this->layout($root->record('layout')));
         $sections = $this->each($root, 'sections', fn (Record $r): Section => $this->section($r));
@@ -70,7 +70,7 @@ final class RidgeReader
             return $root->extra();
         });
         if ($this->faults !== [] || $layout === null) {
-            throw new Refusals($this->faults === [] ? [new Refusal('is missing', '/layout')] : $this->faults);
+            throw new InvalidValues($this->faults === [] ? [new InvalidValue('is missing', '/layout')] : $this->faults);
         }
 
         return Project::of($layout, $sections, array_column($runs, 0), $features, array_column($runs, 1, 2), $extra ?? [], $works);
@@ -99,9 +99,9 @@ final class RidgeReader
         }), $r->records('vehicles'));
         $edges = [];
         foreach ($r->list('viewing_edges') as $k => $edge) {
-            $edges[] = is_string($edge) ? $edge : throw new Refusal('expected a text', $r->at('viewing_edges').'/'.$k);
+            $edges[] = is_string($edge) ? $edge : throw new InvalidValue('expected a text', $r->at('viewing_edges').'/'.$k);
         }
-        $units = Units::tryFrom($r->text('units')) ?? throw new Refusal('units are metric or imperial', 'units');
+        $units = Units::tryFrom($r->text('units')) ?? throw new InvalidValue('units are metric or imperial', 'units');
 
         return LayoutSheet::of(
             $this->uid($r), $r->text('name'), $r->number('ratio'), $r->number('gauge_mm'), $units,
@@ -189,7 +189,7 @@ final class RidgeReader
     {
         $uid = $r->text('uid');
         if (preg_match('/^[0-9A-HJKMNP-TV-Z]{26}$/', $uid) !== 1) {
-            throw new Refusal('expected a ULID of 26 characters', 'uid');
+            throw new InvalidValue('expected a ULID of 26 characters', 'uid');
         }
 
         return $uid;
@@ -224,7 +224,7 @@ final class RidgeReader
     {
         try {
             return $make();
-        } catch (Refusal $refusal) {
+        } catch (InvalidValue $refusal) {
             // Values name their field alone; what the record itself found already carries its pointer.
             $this->faults[] = str_starts_with($refusal->place, '/') ? $refusal : $refusal->within($pointer);
 

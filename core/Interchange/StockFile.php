@@ -10,21 +10,21 @@ use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\Risers;
 use IdleRidge\Core\Cuts\ShellBuild;
 use IdleRidge\Core\Cuts\StockSheet;
-use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Shelf\Movement;
-use IdleRidge\Core\Shelf\Price;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Shelf\PackPrice;
 use IdleRidge\Core\Shelf\SheetLot;
+use IdleRidge\Core\Shelf\StockMovement;
 
 /** What foam is cut from and what lies in store, as files and rows hold it. */
 final class StockFile
 {
-    /** @throws Refusal with its pointer */
+    /** @throws InvalidValue with its pointer */
     public static function cuts(Record $r): CutSettings
     {
-        $school = CutSchool::tryFrom($r->text('school')) ?? throw new Refusal('the school is '.implode(', ', array_column(CutSchool::cases(), 'value')), $r->at('school'));
+        $school = CutSchool::tryFrom($r->text('school')) ?? throw new InvalidValue('the school is '.implode(', ', array_column(CutSchool::cases(), 'value')), $r->at('school'));
         $cuts = CutSettings::of(
             $school, $r->number('sheet_mm'), $r->number('skin_mm'), $r->number('sheet_width_mm'), $r->number('sheet_depth_mm'), $r->number('kerf_mm', 1.5), $r->number('margin_mm', 0.0), self::sheets($r), self::whole($r, 'price'),
-            $r->numberOrNull('hollow_mm'), $r->number('plate_mm', 0.0), $r->number('riser_gap_mm', Risers::GAP), $r->has('board') ? self::board($r->record('board')) : null, $r->has('shell') ? self::shell($r->record('shell')) : null,
+            $r->numberOrNull('hollow_mm'), $r->number('plate_mm', 0.0), $r->number('riser_gap_mm', Risers::MAX_GAP_MM), $r->has('board') ? self::board($r->record('board')) : null, $r->has('shell') ? self::shell($r->record('shell')) : null,
         );
         $r->close();
 
@@ -47,20 +47,20 @@ final class StockFile
         return SheetLot::of($uid, $r->text('kind'), $r->number('sheet_mm'), $r->number('sheet_width_mm'), $r->number('sheet_depth_mm'), $r->extra());
     }
 
-    public static function price(Record $r, string $uid): Price
+    public static function price(Record $r, string $uid): PackPrice
     {
-        return $r->within(fn (): Price => Price::of($uid, $r->text('material'), $r->number('amount'), (int) $r->number('minor'), $r->extra()));
+        return $r->within(fn (): PackPrice => PackPrice::of($uid, $r->text('material'), $r->number('amount'), (int) $r->number('minor'), $r->extra()));
     }
 
     /** @return array<string, mixed> */
-    public static function fromPrice(Price $p): array
+    public static function fromPrice(PackPrice $p): array
     {
         return ['uid' => $p->uid, 'material' => $p->material, 'amount' => $p->amount, 'minor' => $p->minor] + $p->extra;
     }
 
-    public static function movement(Record $r, string $uid): Movement
+    public static function movement(Record $r, string $uid): StockMovement
     {
-        return Movement::of($uid, $r->text('lot'), (int) $r->number('by'), $r->text('cause'), $r->has('section') ? $r->text('section') : null, WorksFile::moment($r, 'at'), $r->extra());
+        return StockMovement::of($uid, $r->text('lot'), (int) $r->number('by'), $r->text('cause'), $r->has('section') ? $r->text('section') : null, WorksFile::moment($r, 'at'), $r->extra());
     }
 
     /** @return array<string, mixed> */
@@ -70,7 +70,7 @@ final class StockFile
     }
 
     /** @return array<string, mixed> */
-    public static function fromMovement(Movement $m): array
+    public static function fromMovement(StockMovement $m): array
     {
         return ['uid' => $m->uid, 'lot' => $m->lot, 'by' => $m->by, 'cause' => $m->cause, 'at' => WorksFile::iso($m->at)] + ($m->section === null ? [] : ['section' => $m->section]) + $m->extra;
     }
@@ -79,7 +79,7 @@ final class StockFile
     {
         $usual = BoardBuild::of();
         $opening = $r->has('opening_width_mm') ? [$r->number('opening_width_mm'), $r->number('opening_height_mm')] : null;
-        $packing = $r->has('packing_mm') ? array_map(fn (mixed $v): float => is_int($v) || is_float($v) ? (float) $v : throw new Refusal('expected a number', $r->at('packing_mm')), $r->list('packing_mm')) : $usual->packing;
+        $packing = $r->has('packing_mm') ? array_map(fn (mixed $v): float => is_int($v) || is_float($v) ? (float) $v : throw new InvalidValue('expected a number', $r->at('packing_mm')), $r->list('packing_mm')) : $usual->packing;
         $board = BoardBuild::of(
             $r->number('top_mm', $usual->top), $r->number('timber_mm', $usual->timber), $r->number('timber_high_mm', $usual->timberHigh), $r->number('gap_mm', $usual->gap), $r->number('stock_mm', $usual->stock), $r->number('lift_kg', $usual->lift), $opening, array_values($packing),
         );

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** The path data of SVG (W3C, Scalable Vector Graphics 1.1, chapter 8) as points: curves and arcs are cut small. */
 final class SvgPath
 {
-    private const PARTS = 24;
+    private const CURVE_PARTS = 24;
 
-    private const TAKES = ['m' => 2, 'l' => 2, 'h' => 1, 'v' => 1, 'c' => 6, 's' => 4, 'q' => 4, 't' => 2, 'a' => 7, 'z' => 0];
+    private const ARGUMENTS = ['m' => 2, 'l' => 2, 'h' => 1, 'v' => 1, 'c' => 6, 's' => 4, 'q' => 4, 't' => 2, 'a' => 7, 'z' => 0];
 
     /** @var list<list<array{float, float}>> */
     private array $lines = [];
@@ -28,7 +28,7 @@ final class SvgPath
     /**
      * @return list<list<array{float, float}>> one list for each stretch that is drawn without lifting
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public static function points(string $data): array
     {
@@ -44,19 +44,19 @@ final class SvgPath
         for ($k = 0; $k < count($words);) {
             if (ctype_alpha($words[$k])) {
                 $command = $words[$k++];
-                $takes = self::TAKES[strtolower($command)] ?? throw new Refusal("“{$command}” is no command of a path.", 'd');
+                $takes = self::ARGUMENTS[strtolower($command)] ?? throw new InvalidValue("“{$command}” is no command of a path.", 'd');
                 if ($takes === 0) {
                     $this->close();
 
                     continue;
                 }
             } elseif ($command === '' || strtolower($command) === 'z') {
-                throw new Refusal('A path begins with M and a place.', 'd');
+                throw new InvalidValue('A path begins with M and a place.', 'd');
             }
-            $takes = self::TAKES[strtolower($command)];
+            $takes = self::ARGUMENTS[strtolower($command)];
             $values = array_slice($words, $k, $takes);
             if (count($values) < $takes || array_filter($values, ctype_alpha(...)) !== []) {
-                throw new Refusal("“{$command}” wants {$takes} numbers.", 'd');
+                throw new InvalidValue("“{$command}” wants {$takes} numbers.", 'd');
             }
             $this->draw($command, array_map(floatval(...), $values));
             $k += $takes;
@@ -107,7 +107,7 @@ final class SvgPath
     private function to(float $x, float $y): void
     {
         if ($this->lines === []) {
-            throw new Refusal('A path begins with M and a place.', 'd');
+            throw new InvalidValue('A path begins with M and a place.', 'd');
         }
         [$this->x, $this->y] = [$x, $y];
         $this->lines[count($this->lines) - 1][] = [$x, $y];
@@ -141,8 +141,8 @@ final class SvgPath
      */
     private function curve(array $points): void
     {
-        for ($n = 1; $n <= self::PARTS; $n++) {
-            $t = $n / self::PARTS;
+        for ($n = 1; $n <= self::CURVE_PARTS; $n++) {
+            $t = $n / self::CURVE_PARTS;
             $row = $points;
             while (count($row) > 1) {
                 $next = [];
@@ -181,7 +181,7 @@ final class SvgPath
         $turn = fmod(atan2((-$y - $cy) / $ry, (-$x - $cx) / $rx) - $a1 + 4.0 * M_PI, 2.0 * M_PI);
         $turn = $sweep ? $turn : $turn - 2.0 * M_PI;
         [$mx, $my] = [$cos * $cx - $sin * $cy + ($from[0] + $to[0]) / 2.0, $sin * $cx + $cos * $cy + ($from[1] + $to[1]) / 2.0];
-        $parts = max(2, (int) ceil(self::PARTS * abs($turn) / M_PI * 2.0));
+        $parts = max(2, (int) ceil(self::CURVE_PARTS * abs($turn) / M_PI * 2.0));
         for ($k = 1; $k <= $parts; $k++) {
             [$u, $w] = [$rx * cos($a1 + $turn * $k / $parts), $ry * sin($a1 + $turn * $k / $parts)];
             $this->to($mx + $cos * $u - $sin * $w, $my + $sin * $u + $cos * $w);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\Arc;
 use IdleRidge\Core\Track\Run;
 
@@ -23,7 +23,7 @@ final class TrackDxf
     /**
      * @return list<TrackLine>
      *
-     * @throws Refusal naming the line that cannot be read
+     * @throws InvalidValue naming the line that cannot be read
      */
     public static function read(string $text): array
     {
@@ -58,7 +58,7 @@ final class TrackDxf
                     $now->closed = ((int) $value & 1) === 1;
                     $fresh = false;
                 } elseif (in_array($code, [10, 20, 30, 38, 42], true)) {
-                    $now->take($code, is_numeric($value) && abs((float) $value) < 1e7 ? (float) $value : throw new Refusal("“{$value}” is not a number.", "line {$line}"));
+                    $now->take($code, is_numeric($value) && abs((float) $value) < 1e7 ? (float) $value : throw new InvalidValue("“{$value}” is not a number.", "line {$line}"));
                 }
             }
         }
@@ -110,7 +110,7 @@ final class TrackDxf
         for ($k = 0; $k < count($rows); $k += 2) {
             $code = trim($rows[$k]);
             if (! preg_match('/^-?\d{1,4}$/', $code)) {
-                throw new Refusal('This is no DXF file: “'.mb_substr($code, 0, 30).'” stands where a group code should.', 'line '.($k + 1));
+                throw new InvalidValue('This is no DXF file: “'.mb_substr($code, 0, 30).'” stands where a group code should.', 'line '.($k + 1));
             }
             $out[] = [(int) $code, trim($rows[$k + 1] ?? ''), $k + 2];
         }

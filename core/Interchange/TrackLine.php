@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
+use IdleRidge\Core\Geometry\LineSimplifier;
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Geometry\Simplify;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Words;
 use IdleRidge\Core\Track\FitBudget;
 use IdleRidge\Core\Track\FormationProfile;
@@ -16,16 +16,16 @@ use IdleRidge\Core\Track\TrackFit;
 /** A line as it came from a file: its name and its points in order, mm; heights where the file has them. */
 final readonly class TrackLine
 {
-    public const MOST_POINTS = 50_000;
+    public const MAX_POINTS = 50_000;
 
     /** No place and no height lies further out, mm. */
-    public const FURTHEST = 1e10;
+    public const MAX_COORDINATE_MM = 1e10;
 
     /** Straight stretches are told so finely, mm. */
-    private const GAP = 30.0;
+    private const MAX_STATION_GAP_MM = 30.0;
 
     /** Grade points may miss the heights of the file by so much, mm. */
-    private const LEVEL = 0.2;
+    private const LEVEL_TOLERANCE_MM = 0.2;
 
     public string $name;
 
@@ -70,7 +70,7 @@ final readonly class TrackLine
      * @param FitBudget $budget what it may take
      * @return array{Run, TrackFit}
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public function fitted(string $uid, callable $ground, FitBudget $budget = new FitBudget): array
     {
@@ -104,7 +104,7 @@ final readonly class TrackLine
             }
         }
 
-        return array_map(fn (array $p): array => [round($p[0], 2), round($p[1], 2)], Simplify::line($line, self::LEVEL));
+        return array_map(fn (array $p): array => [round($p[0], 2), round($p[1], 2)], LineSimplifier::line($line, self::LEVEL_TOLERANCE_MM));
     }
 
     /**
@@ -117,7 +117,7 @@ final readonly class TrackLine
     public static function straight(array $from, array $to): array
     {
         $length = hypot($to[0] - $from[0], $to[1] - $from[1]);
-        $parts = $length > 2.0 * self::GAP ? min(1000, (int) ceil($length / self::GAP)) : 1;
+        $parts = $length > 2.0 * self::MAX_STATION_GAP_MM ? min(1000, (int) ceil($length / self::MAX_STATION_GAP_MM)) : 1;
         $out = [];
         for ($k = 1; $k < $parts; $k++) {
             $out[] = [$k / $parts, [$from[0] + ($to[0] - $from[0]) * $k / $parts, $from[1] + ($to[1] - $from[1]) * $k / $parts]];
@@ -130,26 +130,26 @@ final readonly class TrackLine
      * @param list<self> $lines
      * @return list<self> the same, unless there are none
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public static function some(array $lines, string $what): array
     {
         if ($lines === []) {
-            throw new Refusal("There is no {$what} in the file.", 'line 1');
+            throw new InvalidValue("There is no {$what} in the file.", 'line 1');
         }
         foreach ($lines as $line) {
-            if (count($line->points) > self::MOST_POINTS) {
-                throw new Refusal(sprintf('“%s” has %d points; at most %d can be read.', $line->name, count($line->points), self::MOST_POINTS), 'line 1');
+            if (count($line->points) > self::MAX_POINTS) {
+                throw new InvalidValue(sprintf('“%s” has %d points; at most %d can be read.', $line->name, count($line->points), self::MAX_POINTS), 'line 1');
             }
             foreach ([...array_merge(...$line->points), ...($line->heights ?? [])] as $value) {
                 // Not a number is not less either.
-                if (! (abs($value) < self::FURTHEST)) {
-                    throw new Refusal(sprintf('“%s” goes beyond every map.', $line->name), 'line 1');
+                if (! (abs($value) < self::MAX_COORDINATE_MM)) {
+                    throw new InvalidValue(sprintf('“%s” goes beyond every map.', $line->name), 'line 1');
                 }
             }
         }
         if (count($lines) > 60) {
-            throw new Refusal(sprintf('There are %d lines in the file; at most 60 can be read at once.', count($lines)), 'line 1');
+            throw new InvalidValue(sprintf('There are %d lines in the file; at most 60 can be read at once.', count($lines)), 'line 1');
         }
 
         return $lines;

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Interchange;
 
 use DOMElement;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\Arc;
 use IdleRidge\Core\Track\Run;
 
@@ -20,13 +21,13 @@ final class TrackSvg
     /**
      * @return list<TrackLine>
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public static function read(string $text): array
     {
         $root = XmlText::document($text, 'SVG drawing')->documentElement;
         if ($root === null || $root->localName !== 'svg') {
-            throw new Refusal('This is no SVG drawing.', 'line 1');
+            throw new InvalidValue('This is no SVG drawing.', 'line 1');
         }
         [$scale, $left, $bottom] = self::frame($root);
         $lines = [];
@@ -34,8 +35,8 @@ final class TrackSvg
             foreach ($root->getElementsByTagName($kind) as $node) {
                 try {
                     $parts = SvgPath::points($kind === 'path' ? $node->getAttribute('d') : 'M '.$node->getAttribute('points'));
-                } catch (Refusal $refusal) {
-                    throw new Refusal($refusal->getMessage(), 'line '.$node->getLineNo());
+                } catch (InvalidValue $refusal) {
+                    throw new InvalidValue($refusal->getMessage(), 'line '.$node->getLineNo());
                 }
                 $turn = self::transform($node);
                 foreach ($parts as $points) {
@@ -53,7 +54,7 @@ final class TrackSvg
     /** @param  list<Run>  $runs in section coordinates */
     public static function write(array $runs, float $width, float $depth): string
     {
-        $say = fn (float $v): string => rtrim(rtrim(number_format($v, 4, '.', ''), '0'), '.');
+        $say = fn (float $v): string => Decimal::trimmed($v, 4);
         $paths = '';
         foreach ($runs as $run) {
             $at = fn (float $station): string => $say($run->alignment->pointAt($station)->x).' '.$say($depth - $run->alignment->pointAt($station)->y);
@@ -99,7 +100,7 @@ final class TrackSvg
                     'translate' => [1.0, 0.0, 0.0, 1.0, $v[0], $v[1] ?? 0.0],
                     'scale' => [$v[0], 0.0, 0.0, $v[1] ?? $v[0], 0.0, 0.0],
                     'rotate' => self::about(deg2rad($v[0]), $v[1] ?? 0.0, $v[2] ?? 0.0),
-                    default => count($v) === 6 ? $v : throw new Refusal('A matrix has six numbers.', 'line '.$at->getLineNo()),
+                    default => count($v) === 6 ? $v : throw new InvalidValue('A matrix has six numbers.', 'line '.$at->getLineNo()),
                 }, $all);
             }
         }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\Run;
 
 /** Runs as a table of stations, CSV (RFC 4180, UTF-8), one line every so many mm and one at each end. */
@@ -19,7 +20,7 @@ final class TrackTable
      */
     public static function write(array $stretches, float $step = 10.0): string
     {
-        $lines = [self::COLUMNS];
+        $lines = [];
         foreach ($stretches as [$run, $from, $to]) {
             $stations = [$from];
             for ($k = (int) floor($from / $step) + 1; $k * $step < $to - 1e-6; $k++) {
@@ -30,7 +31,7 @@ final class TrackTable
             }
         }
 
-        return implode('', array_map(fn (array $line): string => implode(',', array_map(self::field(...), $line))."\r\n", $lines));
+        return Csv::write(self::COLUMNS, $lines);
     }
 
     /**
@@ -39,13 +40,11 @@ final class TrackTable
      *
      * @return list<TrackLine>
      *
-     * @throws Refusal naming the line that cannot be read
+     * @throws InvalidValue naming the line that cannot be read
      */
     public static function read(string $text): array
     {
-        $rows = preg_split('/\R/', trim($text)) ?: [];
-        $mark = array_reduce([';', "\t"], fn (string $best, string $m): string => substr_count($rows[0], $m) > substr_count($rows[0], $best) ? $m : $best, ',');
-        $head = array_map(fn (?string $cell): string => strtolower(trim((string) $cell)), str_getcsv($rows[0], $mark, '"', ''));
+        ['head' => $head, 'rows' => $rows] = Csv::read($text);
         $column = function (string ...$names) use ($head): ?int {
             foreach ($names as $name) {
                 $k = array_search($name, $head, true);
@@ -58,16 +57,12 @@ final class TrackTable
         };
         [$x, $y, $z, $rail, $name] = [$column('x_mm', 'x'), $column('y_mm', 'y'), $column('z_formation_mm', 'z_mm', 'z'), $column('z_rail_mm'), $column('run', 'name')];
         if ($x === null || $y === null) {
-            throw new Refusal('The first line names the columns; x_mm and y_mm have to be among them.', 'line 1');
+            throw new InvalidValue('The first line names the columns; x_mm and y_mm have to be among them.', 'line 1');
         }
         $lines = [];
-        foreach (array_slice($rows, 1, preserve_keys: true) as $k => $row) {
-            if (trim($row) === '') {
-                continue;
-            }
-            $cells = str_getcsv($row, $mark, '"', '');
-            $number = fn (int $at, string $what): float => self::value((string) ($cells[$at] ?? ''), $what, $k + 1);
-            $run = $name === null ? 'Track' : trim((string) ($cells[$name] ?? ''));
+        foreach ($rows as $line => $cells) {
+            $number = fn (int $at, string $what): float => self::value($cells[$at] ?? '', $what, $line);
+            $run = $name === null ? 'Track' : $cells[$name] ?? '';
             $lines[$run]['points'][] = [$number($x, 'x'), $number($y, 'y')];
             if ($z !== null || $rail !== null) {
                 $lines[$run]['heights'][] = $number($z ?? (int) $rail, 'the height');
@@ -85,7 +80,7 @@ final class TrackTable
     {
         $text = str_replace(',', '.', trim($text));
         if (! is_numeric($text) || abs((float) $text) > 1e6) {
-            throw new Refusal($text === '' ? ucfirst("{$what} is missing.") : "“{$text}” is no number for {$what}.", "line {$line}");
+            throw new InvalidValue($text === '' ? ucfirst("{$what} is missing.") : "“{$text}” is no number for {$what}.", "line {$line}");
         }
 
         return (float) $text;
@@ -99,21 +94,9 @@ final class TrackTable
         $curvature = $run->alignment->curvatureAt($station);
 
         return [
-            $run->name, self::number($station, 3), self::number($p->x, 3), self::number($p->y, 3), self::number($z, 3), self::number($z + $run->profile->railTop(), 3),
-            self::number(rad2deg(atan2(sin($run->alignment->headingAt($station)), cos($run->alignment->headingAt($station)))), 4),
-            abs($curvature) < 1e-9 ? '' : self::number(1.0 / $curvature, 1), self::number($run->grade->gradeAt($station), 3), $run->structureAt($station)->kind ?? '',
+            $run->name, Decimal::fixed($station, 3), Decimal::fixed($p->x, 3), Decimal::fixed($p->y, 3), Decimal::fixed($z, 3), Decimal::fixed($z + $run->profile->railTop(), 3),
+            Decimal::fixed(rad2deg(atan2(sin($run->alignment->headingAt($station)), cos($run->alignment->headingAt($station)))), 4),
+            abs($curvature) < 1e-9 ? '' : Decimal::fixed(1.0 / $curvature, 1), Decimal::fixed($run->grade->gradeAt($station), 3), $run->structureAt($station)->kind ?? '',
         ];
-    }
-
-    private static function number(float $value, int $decimals): string
-    {
-        $text = number_format($value, $decimals, '.', '');
-
-        return (float) $text === 0.0 ? ltrim($text, '-') : $text;
-    }
-
-    private static function field(string $text): string
-    {
-        return strpbrk($text, "\",\r\n") === false ? $text : '"'.str_replace('"', '""', $text).'"';
     }
 }

@@ -7,7 +7,8 @@ namespace IdleRidge\Core\Interchange;
 use DOMDocument;
 use DOMElement;
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\Arc;
 use IdleRidge\Core\Track\Clothoid;
 use IdleRidge\Core\Track\GradeProfile;
@@ -22,7 +23,7 @@ final class TrackXml
     private const UNITS = ['millimeter' => 1.0, 'centimeter' => 10.0, 'meter' => 1000.0, 'kilometer' => 1e6, 'foot' => 304.8, 'USSurveyFoot' => 304.8006096, 'inch' => 25.4];
 
     /** Curves are told so finely, mm. */
-    private const STEP = 10.0;
+    private const STEP_MM = 10.0;
 
     /** A curve or spiral is told in so many places at most, however long it is. */
     private const MAX_PARTS = 1000;
@@ -31,7 +32,7 @@ final class TrackXml
      * @param float $by what every length is multiplied by, such as 1/87.1 for data at full size
      * @return list<TrackLine>
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public static function read(string $text, float $by = 1.0): array
     {
@@ -50,8 +51,8 @@ final class TrackXml
                 foreach ($geometry->childNodes as $piece) {
                     if ($piece instanceof DOMElement) {
                         array_push($points, ...self::piece($piece, $scale, $points));
-                        if (count($points) > TrackLine::MOST_POINTS) {
-                            throw new Refusal(sprintf('It goes through more than %d points.', TrackLine::MOST_POINTS), 'line '.$piece->getLineNo());
+                        if (count($points) > TrackLine::MAX_POINTS) {
+                            throw new InvalidValue(sprintf('It goes through more than %d points.', TrackLine::MAX_POINTS), 'line '.$piece->getLineNo());
                         }
                     }
                 }
@@ -119,7 +120,7 @@ final class TrackXml
 
     private static function say(float $value): string
     {
-        return rtrim(rtrim(number_format($value, 6, '.', ''), '0'), '.');
+        return Decimal::trimmed($value, 6);
     }
 
     /** Where the tangents at both ends of a transition meet. */
@@ -155,12 +156,12 @@ final class TrackXml
         }
         $words = preg_split('/\s+/', trim($node->textContent)) ?: [];
         if (count($words) < 2 || ! is_numeric($words[0]) || ! is_numeric($words[1])) {
-            throw new Refusal("A {$tag} is a northing and an easting.", 'line '.$node->getLineNo());
+            throw new InvalidValue("A {$tag} is a northing and an easting.", 'line '.$node->getLineNo());
         }
 
         $place = [(float) $words[1] * $scale, (float) $words[0] * $scale];
-        if (! (max(array_map(abs(...), $place)) < TrackLine::FURTHEST)) {
-            throw new Refusal("The {$tag} lies beyond every map.", 'line '.$node->getLineNo());
+        if (! (max(array_map(abs(...), $place)) < TrackLine::MAX_COORDINATE_MM)) {
+            throw new InvalidValue("The {$tag} lies beyond every map.", 'line '.$node->getLineNo());
         }
 
         return $place;
@@ -175,7 +176,7 @@ final class TrackXml
         $start = self::place($piece, 'Start', $scale) ?? ($before === [] ? null : $before[count($before) - 1]);
         $end = self::place($piece, 'End', $scale);
         if ($start === null || $end === null) {
-            throw new Refusal("A {$piece->localName} needs a Start and an End.", 'line '.$piece->getLineNo());
+            throw new InvalidValue("A {$piece->localName} needs a Start and an End.", 'line '.$piece->getLineNo());
         }
         $left = $piece->getAttribute('rot') === 'ccw' ? 1.0 : -1.0;
         $centre = $piece->localName === 'Curve' ? self::place($piece, 'Center', $scale) : null;
@@ -184,18 +185,18 @@ final class TrackXml
             $radius = hypot($start[0] - $centre[0], $start[1] - $centre[1]);
             $from = atan2($start[1] - $centre[1], $start[0] - $centre[0]);
             $turn = $left * fmod($left * (atan2($end[1] - $centre[1], $end[0] - $centre[0]) - $from) + 6.0 * M_PI, 2.0 * M_PI);
-            $parts = max(1, (int) min(self::MAX_PARTS, ceil(abs($turn) * $radius / self::STEP)));
+            $parts = max(1, (int) min(self::MAX_PARTS, ceil(abs($turn) * $radius / self::STEP_MM)));
             for ($k = 1; $k < $parts; $k++) {
                 $out[] = [$centre[0] + $radius * cos($from + $turn * $k / $parts), $centre[1] + $radius * sin($from + $turn * $k / $parts)];
             }
         } elseif ($piece->localName === 'Spiral' && ($middle = self::place($piece, 'PI', $scale)) !== null) {
             $curvature = fn (string $end): float => is_numeric($piece->getAttribute($end)) && (float) $piece->getAttribute($end) > 0.0 ? $left / ((float) $piece->getAttribute($end) * $scale) : 0.0;
             $length = (float) $piece->getAttribute('length') * $scale;
-            if (! ($length > 0.0 && $length < TrackLine::FURTHEST)) {
-                throw new Refusal('A Spiral needs its length.', 'line '.$piece->getLineNo());
+            if (! ($length > 0.0 && $length < TrackLine::MAX_COORDINATE_MM)) {
+                throw new InvalidValue('A Spiral needs its length.', 'line '.$piece->getLineNo());
             }
             $spiral = new Clothoid(new Point(...$start), atan2($middle[1] - $start[1], $middle[0] - $start[0]), $length, $curvature('radiusStart'), $curvature('radiusEnd'));
-            $step = max(self::STEP, $length / self::MAX_PARTS);
+            $step = max(self::STEP_MM, $length / self::MAX_PARTS);
             for ($k = 1; $k * $step < $length; $k++) {
                 $p = $spiral->pointAt($k * $step);
                 $out[] = [$p->x, $p->y];
@@ -223,7 +224,7 @@ final class TrackXml
                     if ($node instanceof DOMElement && in_array($node->localName, ['PVI', 'ParaCurve'], true)) {
                         $words = preg_split('/\s+/', trim($node->textContent)) ?: [];
                         if (count($words) < 2 || ! is_numeric($words[0]) || ! is_numeric($words[1])) {
-                            throw new Refusal("A {$node->localName} is a station and a height.", 'line '.$node->getLineNo());
+                            throw new InvalidValue("A {$node->localName} is a station and a height.", 'line '.$node->getLineNo());
                         }
                         $grades[] = [(float) $words[0] * $scale - $start, (float) $words[1] * $scale, (float) $node->getAttribute('length') * $scale];
                     }

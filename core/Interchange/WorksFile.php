@@ -6,15 +6,15 @@ namespace IdleRidge\Core\Interchange;
 
 use DateTimeImmutable;
 use DateTimeZone;
-use IdleRidge\Core\Coats\Amount;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Colour;
-use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Room;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\JournalEntry;
 use IdleRidge\Core\Schedule\BenchTime;
 
@@ -43,8 +43,8 @@ final class WorksFile
     {
         try {
             $recipe = $library->recipe($r->text('recipe'));
-        } catch (Refusal $refusal) {
-            throw new Refusal($refusal->getMessage(), $r->at('recipe'));
+        } catch (InvalidValue $refusal) {
+            throw new InvalidValue($refusal->getMessage(), $r->at('recipe'));
         }
         $minutes = $r->numberOrNull('minutes');
         $colour = $r->has('colour') ? $r->text('colour') : null;
@@ -79,11 +79,11 @@ final class WorksFile
         return ['uid' => $c->uid, 'name' => $c->name, 'mix' => $c->mix, 'season' => $c->season] + $c->extra;
     }
 
-    public static function laid(Record $r, string $uid): Laid
+    public static function laid(Record $r, string $uid): CoatApplication
     {
         $amounts = [];
         foreach ($r->records('amounts') as $a) {
-            $amounts[] = new Amount($a->text('material'), $a->number('amount'), $a->text('unit'), $a->number('recovered', 0.0));
+            $amounts[] = new MaterialAmount($a->text('material'), $a->number('amount'), $a->text('unit'), $a->number('recovered', 0.0));
             $a->close();
         }
         $seen = [];
@@ -97,7 +97,7 @@ final class WorksFile
         }
         $recipe = $r->record('recipe');
 
-        return Laid::of(
+        return CoatApplication::of(
             $uid, $r->text('section'), $r->text('zone'), $r->text('coat'), (int) $r->number('pass'), $r->text('title'), RecipeFile::recipe($recipe), $r->number('mm'), $rings,
             $r->number('area_mm2'), $r->number('track_mm'), (int) $r->number('minutes'), $amounts, self::moment($r, 'started_at'), $r->has('ended_at') ? self::moment($r, 'ended_at') : null, $seen, $r->extra(),
         );
@@ -115,7 +115,7 @@ final class WorksFile
         foreach ($r->has('before') ? $r->records('before') : [] as $one) {
             $until = self::moment($one, 'until');
             if ($since !== null && $until <= $since) {
-                throw new Refusal('Earlier settings stand in order.', $one->at('until'));
+                throw new InvalidValue('Earlier settings stand in order.', $one->at('until'));
             }
             $earlier = $one->within(fn (): Room => $set($one, false));
             $one->close();
@@ -193,12 +193,12 @@ final class WorksFile
     }
 
     /** @return array<string, mixed> */
-    public static function fromLaid(Laid $l): array
+    public static function fromLaid(CoatApplication $l): array
     {
         return [
             'uid' => $l->uid, 'section' => $l->section, 'zone' => $l->zone, 'coat' => $l->coat, 'pass' => $l->pass, 'title' => $l->title, 'recipe' => RecipeFile::write($l->recipe), 'mm' => $l->mm,
             'rings' => $l->rings, 'area_mm2' => $l->area, 'track_mm' => $l->track, 'minutes' => $l->minutes,
-            'amounts' => array_map(fn (Amount $a): array => ['material' => $a->material, 'amount' => $a->amount, 'unit' => $a->unit, 'recovered' => $a->recovered], $l->amounts),
+            'amounts' => array_map(fn (MaterialAmount $a): array => ['material' => $a->material, 'amount' => $a->amount, 'unit' => $a->unit, 'recovered' => $a->recovered], $l->amounts),
             'started_at' => self::iso($l->startedAt), 'seen' => array_map(fn (array $s): array => ['at' => self::iso($s['at']), 'what' => $s['what'], 'of' => $s['of']], $l->seen),
         ] + ($l->endedAt === null ? [] : ['ended_at' => self::iso($l->endedAt)]) + $l->extra;
     }
@@ -249,12 +249,12 @@ final class WorksFile
         return self::minute($r->text($key), $r->at($key));
     }
 
-    /** @throws Refusal */
+    /** @throws InvalidValue */
     public static function minute(string $text, string $at): int
     {
         $read = DateTimeImmutable::createFromFormat('!Y-m-d\TH:i\Z', $text, new DateTimeZone('UTC'));
         if ($read === false || $read->format('Y-m-d\TH:i\Z') !== $text) {
-            throw new Refusal('expected a moment such as 2026-10-14T18:30Z', $at);
+            throw new InvalidValue('expected a moment such as 2026-10-14T18:30Z', $at);
         }
 
         return intdiv($read->getTimestamp(), 60);
@@ -270,7 +270,7 @@ final class WorksFile
     {
         $pair = self::points($r->list($key), $r->at($key));
 
-        return count($pair) === 2 ? [$pair[0], $pair[1]] : throw new Refusal('expected two numbers', $r->at($key));
+        return count($pair) === 2 ? [$pair[0], $pair[1]] : throw new InvalidValue('expected two numbers', $r->at($key));
     }
 
     /**
@@ -282,7 +282,7 @@ final class WorksFile
         $ring = [];
         foreach ($points as $k => $p) {
             $pair = is_array($p) ? self::points(array_values($p), "{$at}/{$k}") : [];
-            $ring[] = count($pair) === 2 ? [$pair[0], $pair[1]] : throw new Refusal('expected [x, y]', "{$at}/{$k}");
+            $ring[] = count($pair) === 2 ? [$pair[0], $pair[1]] : throw new InvalidValue('expected [x, y]', "{$at}/{$k}");
         }
 
         return $ring;
@@ -294,6 +294,6 @@ final class WorksFile
      */
     private static function points(array $numbers, string $at): array
     {
-        return array_map(fn (mixed $n): float => is_int($n) || is_float($n) ? (float) $n : throw new Refusal('expected a number', $at), $numbers);
+        return array_map(fn (mixed $n): float => is_int($n) || is_float($n) ? (float) $n : throw new InvalidValue('expected a number', $at), $numbers);
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Land;
 
 use IdleRidge\Core\Geometry\Box;
-use IdleRidge\Core\Geometry\Coverage;
+use IdleRidge\Core\Geometry\CellCoverage;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
 
@@ -15,10 +15,10 @@ use IdleRidge\Core\Geometry\Polygon;
  */
 final readonly class Basin implements Shape
 {
-    private const BATTER = 1.5;
+    private const BANK_BATTER = 1.5;
 
     /** Places along each side of a cell that its bank goes through. */
-    private const PLACES = 6;
+    private const LEVEL_PLACES = 6;
 
     /** @param  non-empty-list<array{float, float}>  $bank ring of the bank line */
     public function __construct(public string $uid, public string $name, public array $bank, public float $level, public float $depth, public float $shore)
@@ -30,7 +30,7 @@ final readonly class Basin implements Shape
     {
         $inside = Polygon::depth($this->bank, $x, $y);
         if ($inside <= 0.0) {
-            return min($ground, $this->level - $inside / self::BATTER);
+            return min($ground, $this->level - $inside / self::BANK_BATTER);
         }
         $t = min(1.0, $inside / $this->shore);
 
@@ -45,7 +45,7 @@ final readonly class Basin implements Shape
 
     public function reach(float $lowest, float $highest): array
     {
-        return Box::around($this->bank, max(0.0, $highest - $this->level) * self::BATTER + 1.0);
+        return Box::around($this->bank, max(0.0, $highest - $this->level) * self::BANK_BATTER + 1.0);
     }
 
     /**
@@ -59,7 +59,7 @@ final readonly class Basin implements Shape
         $board = Polygon::within($this->bank, 0.0, 0.0, $model->width, $model->depth);
         $n = count($land->xs);
         $surface = $volume = 0.0;
-        foreach ($board === [] ? [] : Coverage::of([$board], $land->xs, $land->ys) as $cell => $share) {
+        foreach ($board === [] ? [] : CellCoverage::of([$board], $land->xs, $land->ys) as $cell => $share) {
             [$i, $j] = [$cell % ($n - 1), intdiv($cell, $n - 1)];
             $p = $j * $n + $i;
             $corners = [$land->z[$p], $land->z[$p + 1], $land->z[$p + $n], $land->z[$p + $n + 1]];
@@ -71,17 +71,17 @@ final readonly class Basin implements Shape
                 continue;
             }
             $hits = $deep = 0.0;
-            for ($k = 0; $k < self::PLACES ** 2; $k++) {
-                $x = $land->xs[$i] + ($k % self::PLACES + 0.5) / self::PLACES * ($land->xs[$i + 1] - $land->xs[$i]);
-                $y = $land->ys[$j] + (intdiv($k, self::PLACES) + 0.5) / self::PLACES * ($land->ys[$j + 1] - $land->ys[$j]);
+            for ($k = 0; $k < self::LEVEL_PLACES ** 2; $k++) {
+                $x = $land->xs[$i] + ($k % self::LEVEL_PLACES + 0.5) / self::LEVEL_PLACES * ($land->xs[$i + 1] - $land->xs[$i]);
+                $y = $land->ys[$j] + (intdiv($k, self::LEVEL_PLACES) + 0.5) / self::LEVEL_PLACES * ($land->ys[$j + 1] - $land->ys[$j]);
                 $under = Polygon::holds($board, $x, $y) ? $this->level - $model->heightAt($x, $y) : 0.0;
                 if ($under > 0.0) {
                     $hits++;
                     $deep += $under;
                 }
             }
-            $surface += $area * $hits / self::PLACES ** 2;
-            $volume += $area * $deep / self::PLACES ** 2;
+            $surface += $area * $hits / self::LEVEL_PLACES ** 2;
+            $volume += $area * $deep / self::LEVEL_PLACES ** 2;
         }
 
         return ['surface' => $surface, 'volume' => $volume];

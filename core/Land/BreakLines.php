@@ -16,12 +16,12 @@ use IdleRidge\Core\Track\Run;
 final readonly class BreakLines
 {
     /** How closely the end of a slope is found, and a step in height that needs its top as well as its foot, mm. */
-    private const CLOSE = 0.02;
+    private const MIN_SPACING_MM = 0.02;
 
-    private const STEP = 0.2;
+    private const STEP_MM = 0.2;
 
     /** As far as a slope is followed where nothing limits it, mm. */
-    private const FAR = 400.0;
+    private const MAX_DISTANCE_MM = 400.0;
 
     /** @param  float  $apart  from one place on a line to the next, mm */
     public function __construct(private LandModel $model, private float $apart)
@@ -69,7 +69,7 @@ final readonly class BreakLines
         $top = $this->point($at($high));
 
         // The edge itself a hair inside, where the land is the formation's.
-        return [$this->point($at($half - 1e-3)), ...($low > $half ? [$foot] : []), ...(abs($top[2] - $foot[2]) > self::STEP || $low <= $half ? [$top] : [])];
+        return [$this->point($at($half - 1e-3)), ...($low > $half ? [$foot] : []), ...(abs($top[2] - $foot[2]) > self::STEP_MM || $low <= $half ? [$top] : [])];
     }
 
     /**
@@ -113,10 +113,10 @@ final readonly class BreakLines
     private function end(Closure $goesOn, float $from): array
     {
         [$low, $high] = [$from, $from + $this->apart];
-        while ($high < $from + self::FAR && $goesOn($high)) {
+        while ($high < $from + self::MAX_DISTANCE_MM && $goesOn($high)) {
             [$low, $high] = [$high, $high + $this->apart];
         }
-        while ($high - $low > self::CLOSE) {
+        while ($high - $low > self::MIN_SPACING_MM) {
             $middle = ($low + $high) / 2.0;
             [$low, $high] = $goesOn($middle) ? [$middle, $high] : [$low, $middle];
         }

@@ -29,10 +29,10 @@ final readonly class Grading
     public const WALL = 4;
 
     /** Bounds that cross by less than this still count as a slope, mm. */
-    private const CROSSING = 0.05;
+    private const CROSSING_TOLERANCE_MM = 0.05;
 
     /** Rise over run of the land beside a placed wall. */
-    public const STEEP = 1.0 / FormationProfile::LEAST_BATTER;
+    public const MAX_SLOPE = 1.0 / FormationProfile::MIN_BATTER;
 
     /** @var list<array{array{float, float}, array{float, float}, array{float, float}, int, float}> half-widths, rise in cutting, fall of banks; right, left; 0 for track, 1 for a road; top over the formation */
     private array $shapes;
@@ -137,8 +137,8 @@ final readonly class Grading
             if ($this->reach !== null && $beyond > $this->reach) {
                 continue;
             }
-            $low = $level - $beyond * ($walled ? self::STEEP : $fall[$side]);
-            $high = $level + $beyond * ($walled ? self::STEEP : $rise[$side]);
+            $low = $level - $beyond * ($walled ? self::MAX_SLOPE : $fall[$side]);
+            $high = $level + $beyond * ($walled ? self::MAX_SLOPE : $rise[$side]);
             if ($low > $lower) {
                 [$lower, $lowerBy] = [$low, $place];
             }
@@ -154,7 +154,7 @@ final readonly class Grading
 
             return new Graded($level - ($inDitch ? $profile->ditchDepth() : 0.0), self::FORMATION, $k, $station, $offset, $highest - $lowest);
         }
-        if ($lower > $upper + self::CROSSING && $upperBy >= 0 && $lower - $upper > $this->shoulder($near[$lowerBy][0] ?? -1, $near[$upperBy][0])) {
+        if ($lower > $upper + self::CROSSING_TOLERANCE_MM && $upperBy >= 0 && $lower - $upper > $this->shoulder($near[$lowerBy][0] ?? -1, $near[$upperBy][0])) {
             return self::graded($lower, self::WALL, $near[$upperBy], $lower - $upper);
         }
         if ($lower > $ground && $lowerBy >= 0) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Land;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * What the natural ground has to go through, over the rectangle x0 … x0 + width, y0 … y0 + depth (mm).
@@ -41,7 +41,7 @@ final readonly class GroundProblem
      * @param list<HeightLine> $lines
      * @param float $base height where there is neither spot nor line, mm
      *
-     * @throws Refusal for impossible sizes, or two spots in one place with different heights
+     * @throws InvalidValue for impossible sizes, or two spots in one place with different heights
      */
     public static function over(
         float $x0,
@@ -54,13 +54,13 @@ final readonly class GroundProblem
         float $stiffness = self::STIFFNESS,
         float $base = 0.0,
     ): self {
-        Refusal::unlessBetween($width, 10.0, 50_000.0, 'The width', 'mm', 'width');
-        Refusal::unlessBetween($depth, 10.0, 50_000.0, 'The depth', 'mm', 'depth');
-        Refusal::unlessBetween($tension, 0.0, 1.0, 'The tension', '', 'tension');
-        Refusal::unlessBetween($stiffness, 1.0, 5000.0, 'The stiffness length', 'mm', 'stiffness');
+        InvalidValue::unlessBetween($width, 10.0, 50_000.0, 'The width', 'mm', 'width');
+        InvalidValue::unlessBetween($depth, 10.0, 50_000.0, 'The depth', 'mm', 'depth');
+        InvalidValue::unlessBetween($tension, 0.0, 1.0, 'The tension', '', 'tension');
+        InvalidValue::unlessBetween($stiffness, 1.0, 5000.0, 'The stiffness length', 'mm', 'stiffness');
         foreach ($spots as $k => $spot) {
             foreach (['x' => $spot->x, 'y' => $spot->y, 'z' => $spot->z] as $axis => $value) {
-                Refusal::unlessBetween($value, -100_000.0, 100_000.0, "The spot's {$axis}", 'mm', "spots/{$k}");
+                InvalidValue::unlessBetween($value, -100_000.0, 100_000.0, "The spot's {$axis}", 'mm', "spots/{$k}");
             }
         }
 
@@ -78,7 +78,7 @@ final readonly class GroundProblem
             foreach ($kept as $other) {
                 if (hypot($spot->x - $other->x, $spot->y - $other->y) < self::SAME_PLACE) {
                     if (abs($spot->z - $other->z) > 1e-6) {
-                        throw new Refusal(sprintf(
+                        throw new InvalidValue(sprintf(
                             'Two spots at %.0f, %.0f have different heights, %s and %s mm; move or remove one.',
                             $spot->x, $spot->y, round($other->z, 1), round($spot->z, 1),
                         ), "spots/{$k}");

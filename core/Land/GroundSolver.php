@@ -17,18 +17,15 @@ namespace IdleRidge\Core\Land;
  */
 final class GroundSolver
 {
-    /** Raise when an answer changes: caches are keyed by it. */
-    public const VERSION = 1;
-
     /** Lattice nodes to a stiffness length; more change heights by less than 0.1 mm. */
     private const NODES_PER_STIFFNESS = 8.0;
 
-    private const MOST_NODES = 40_000;
+    private const MAX_NODES = 40_000;
 
-    private const SPRING = 20.0;
+    private const SPOT_PENALTY = 20.0;
 
     /** A spot counts as met within this, mm. */
-    private const MET = 0.05;
+    private const SPOT_TOLERANCE_MM = 0.05;
 
     /** Of the residual, in the first round and in those that follow; the last leaves heights within 0.02 mm. */
     private const TOLERANCES = [5e-4, 1e-4, 5e-5, 5e-5, 5e-5, 5e-5, 5e-5];
@@ -45,7 +42,7 @@ final class GroundSolver
      */
     public static function answer(GroundProblem $problem, float $finest = 5.0, ?GroundAnswer $start = null, bool $rough = false): GroundAnswer
     {
-        $spacing = max($finest, $problem->stiffness / self::NODES_PER_STIFFNESS, sqrt($problem->width * $problem->depth / self::MOST_NODES));
+        $spacing = max($finest, $problem->stiffness / self::NODES_PER_STIFFNESS, sqrt($problem->width * $problem->depth / self::MAX_NODES));
         $cols = max(5, (int) ceil($problem->width / $spacing - 1e-9) + 1);
         $rows = max(5, (int) ceil($problem->depth / $spacing - 1e-9) + 1);
         $held = $problem->spots;
@@ -59,16 +56,16 @@ final class GroundSolver
         [$constraints, $targets] = self::constraints($held, $plane, $problem, $spacing, $cols, $rows);
         $offsets = self::planeAt($plane, $problem, $spacing, $cols, $rows);
         $z = null;
-        $leads = array_fill(0, count($held), 0.0);
+        $multipliers = array_fill(0, count($held), 0.0);
         if ($start !== null && $start->lattice->sameNodes($problem->x0, $problem->y0, $spacing, $cols, $rows)) {
             $z = array_map(fn (float $z, float $o): float => $z - $o, $start->lattice->heights, $offsets);
-            $leads = count($start->leads) === count($held) ? $start->leads : $leads;
+            $multipliers = count($start->multipliers) === count($held) ? $start->multipliers : $multipliers;
         }
         $tolerances = $rough ? array_slice(self::TOLERANCES, 0, 1) : ($z === null ? self::TOLERANCES : array_slice(self::TOLERANCES, 1));
-        $z = self::hold($constraints, $targets, $problem, $spacing, $cols, $rows, $z, $leads, $tolerances);
+        $z = self::hold($constraints, $targets, $problem, $spacing, $cols, $rows, $z, $multipliers, $tolerances);
         $heights = array_map(fn (float $v, float $o): float => $v + $o, array_values($z), $offsets);
 
-        return new GroundAnswer(new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, $heights), array_values($leads));
+        return new GroundAnswer(new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, $heights), array_values($multipliers));
     }
 
     /**
@@ -76,20 +73,20 @@ final class GroundSolver
      * @param list<float> $targets
      * @param array<int, float>|null $begin
      * @param list<float> $tolerances of the residual, one a round
-     * @param array<int, float> $leads how far each spring's target is set beyond its spot; kept up to date
+     * @param array<int, float> $multipliers how far each spring's target is set beyond its spot; kept up to date
      * @return array<int, float>
      */
-    private static function hold(array $constraints, array $targets, GroundProblem $problem, float $spacing, int $cols, int $rows, ?array $begin, array &$leads, array $tolerances): array
+    private static function hold(array $constraints, array $targets, GroundProblem $problem, float $spacing, int $cols, int $rows, ?array $begin, array &$multipliers, array $tolerances): array
     {
         $bend = (1.0 - $problem->tension) * ($problem->stiffness / $spacing) ** 2;
-        $spring = self::SPRING * ($bend + 0.2 * $problem->tension);
-        $solver = new PlateSolver($cols, $rows, $bend, $problem->tension, $spring, $constraints);
+        $penalty = self::SPOT_PENALTY * ($bend + 0.2 * $problem->tension);
+        $solver = new PlateSolver($cols, $rows, $bend, $problem->tension, $penalty, $constraints);
         $z = $begin ?? [];
         foreach ($tolerances as $tolerance) {
             $force = array_fill(0, $cols * $rows, 0.0);
             foreach ($constraints as $k => $row) {
                 foreach ($row as $node => $weight) {
-                    $force[$node] += $spring * $weight * ($targets[$k] + $leads[$k]);
+                    $force[$node] += $penalty * $weight * ($targets[$k] + $multipliers[$k]);
                 }
             }
             $z = $solver->solve($force, $z === [] ? null : $z, $tolerance);
@@ -100,9 +97,9 @@ final class GroundSolver
                     $miss -= $weight * $z[$node];
                 }
                 $worst = max($worst, abs($miss));
-                $leads[$k] += $miss;
+                $multipliers[$k] += $miss;
             }
-            if ($worst < self::MET) {
+            if ($worst < self::SPOT_TOLERANCE_MM) {
                 break;
             }
         }

@@ -13,7 +13,7 @@ use IdleRidge\Core\Geometry\Box;
 final readonly class Heap implements Shape
 {
     /** Loose earth and stone lie about so steep: a starting value. */
-    public const NATURAL_DEG = 35.0;
+    public const NATURAL_SLOPE_DEG = 35.0;
 
     /**
      * @param non-empty-list<Spot> $crest

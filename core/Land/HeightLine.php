@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Land;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * A ridge line, a hollow or an edge profile: a polyline along which the ground has given heights, straight between its
@@ -20,16 +20,16 @@ final readonly class HeightLine
     /**
      * @param list<Spot> $points
      *
-     * @throws Refusal with fewer than two points, or two in one place
+     * @throws InvalidValue with fewer than two points, or two in one place
      */
     public static function through(array $points): self
     {
         if (count($points) < 2) {
-            throw new Refusal('A line needs at least two points.', 'points');
+            throw new InvalidValue('A line needs at least two points.', 'points');
         }
         for ($i = 1; $i < count($points); $i++) {
             if (hypot($points[$i]->x - $points[$i - 1]->x, $points[$i]->y - $points[$i - 1]->y) < 0.5) {
-                throw new Refusal(sprintf('Points %d and %d of the line lie in one place.', $i, $i + 1), 'points/'.$i);
+                throw new InvalidValue(sprintf('Points %d and %d of the line lie in one place.', $i, $i + 1), 'points/'.$i);
             }
         }
 

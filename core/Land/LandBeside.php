@@ -10,9 +10,9 @@ use IdleRidge\Core\Track\Run;
 /** Where beside a run the land comes over its rails: looked for coarsely, then closed in upon. */
 final class LandBeside
 {
-    private const STEP = 2.0;
+    private const STEP_MM = 2.0;
 
-    private const EXACT = 0.001;
+    private const EXACT_MM = 0.001;
 
     /**
      * The least offset from `$from` to `$to`, to one side, at which the land stands over the top of the rails, mm; null where it does
@@ -23,8 +23,8 @@ final class LandBeside
         $top = $run->grade->heightAt($station) + $run->profile->railTop();
         $clear = null;
         $under = 0.0;
-        for ($k = 0; $from + ($k - 1) * self::STEP < $to && $from < $to; $k++) {
-            $away = min($to, $from + $k * self::STEP);
+        for ($k = 0; $from + ($k - 1) * self::STEP_MM < $to && $from < $to; $k++) {
+            $away = min($to, $from + $k * self::STEP_MM);
             $over = self::over($model, $run, $station, $left ? $away : -$away, $top);
             if ($over === null) {
                 return null;
@@ -51,14 +51,14 @@ final class LandBeside
     private static function edge(Closure $over, float $clear, float $away, float $under, float $height): float
     {
         $straight = $clear + ($away - $clear) * $under / ($under - $height);
-        [$before, $after] = [max($clear, $straight - self::EXACT / 2.0), min($away, $straight + self::EXACT / 2.0)];
+        [$before, $after] = [max($clear, $straight - self::EXACT_MM / 2.0), min($away, $straight + self::EXACT_MM / 2.0)];
         if ($over($after) > 0.0) {
             $away = $after;
             if ($over($before) <= 0.0) {
                 return $away;
             }
         }
-        while ($away - $clear > self::EXACT) {
+        while ($away - $clear > self::EXACT_MM) {
             $middle = ($clear + $away) / 2.0;
             [$clear, $away] = $over($middle) > 0.0 ? [$clear, $middle] : [$middle, $away];
         }

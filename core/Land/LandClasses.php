@@ -4,29 +4,29 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Land;
 
+use IdleRidge\Core\Geometry\CellCoverage;
 use IdleRidge\Core\Geometry\Contours;
-use IdleRidge\Core\Geometry\Coverage;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\HeightMesh;
+use IdleRidge\Core\Geometry\LineSimplifier;
 use IdleRidge\Core\Geometry\Polygon;
-use IdleRidge\Core\Geometry\Simplify;
 
 /** The land divided by how steep it is, where it is damp, and which way it faces. */
 final class LandClasses
 {
     /** Limits of the slope classes, degrees: a meadow, a bank, what loose soil rests at, rock. */
-    public const SLOPES = [10.0, 20.0, 34.0, 45.0];
+    public const SLOPE_CLASSES_DEG = [10.0, 20.0, 34.0, 45.0];
 
     /** The wettest share of a board counts as damp. */
     public const DAMP_SHARE = 0.15;
 
     /** Land flatter than this faces nowhere; what faces a direction lies within so many degrees of it. */
-    private const FLAT = 5.0;
+    private const FLAT_DEG = 5.0;
 
-    private const WITHIN = 60.0;
+    private const SUN_WITHIN_DEG = 60.0;
 
     /** Specks smaller than this are left out of the outlines, mm². */
-    private const SPECK = 150.0;
+    private const MAX_SPECK_MM2 = 150.0;
 
     /** @return list<LandClass> from the flattest to the steepest; they add up to the whole land */
     public static function slopes(HeightGrid $land, float $width, float $depth): array
@@ -34,15 +34,15 @@ final class LandClasses
         $mesh = $land->mesh($width, $depth);
         $field = $land->with(self::smooth($land, $land->slopes()))->mesh($width, $depth);
         $above = [self::of($mesh, '', [[[0.0, 0.0], [$width, 0.0], [$width, $depth], [0.0, $depth]]])];
-        foreach (self::SLOPES as $limit) {
+        foreach (self::SLOPE_CLASSES_DEG as $limit) {
             $above[] = self::level($mesh, $field, '', $limit);
         }
         $out = [];
         foreach ($above as $k => $class) {
             $name = match (true) {
-                $k === 0 => 'under '.self::SLOPES[0].'°',
-                $k === count(self::SLOPES) => self::SLOPES[$k - 1].'° and steeper',
-                default => self::SLOPES[$k - 1].'–'.self::SLOPES[$k].'°',
+                $k === 0 => 'under '.self::SLOPE_CLASSES_DEG[0].'°',
+                $k === count(self::SLOPE_CLASSES_DEG) => self::SLOPE_CLASSES_DEG[$k - 1].'° and steeper',
+                default => self::SLOPE_CLASSES_DEG[$k - 1].'–'.self::SLOPE_CLASSES_DEG[$k].'°',
             };
             $out[] = new LandClass($name, $class->rings, $class->area - ($above[$k + 1]->area ?? 0.0));
         }
@@ -91,7 +91,7 @@ final class LandClasses
         $field = [];
         foreach (self::facing($land) as $p => $deg) {
             $off = abs(fmod($deg - $toward + 900.0, 360.0) - 180.0);
-            $field[] = min(self::WITHIN - $off, 4.0 * ($slopes[$p] - self::FLAT));
+            $field[] = min(self::SUN_WITHIN_DEG - $off, 4.0 * ($slopes[$p] - self::FLAT_DEG));
         }
 
         return $field;
@@ -153,9 +153,9 @@ final class LandClasses
 
     private static function level(HeightMesh $land, HeightMesh $field, string $name, float $level): LandClass
     {
-        $rings = array_filter(Contours::of($field, [$level])[0]->rings ?? [], fn (array $ring): bool => abs(Polygon::area($ring)) >= self::SPECK);
+        $rings = array_filter(Contours::of($field, [$level])[0]->rings ?? [], fn (array $ring): bool => abs(Polygon::area($ring)) >= self::MAX_SPECK_MM2);
 
-        return self::of($land, $name, array_values(array_map(fn (array $ring): array => Simplify::line($ring, 0.8, true), $rings)));
+        return self::of($land, $name, array_values(array_map(fn (array $ring): array => LineSimplifier::line($ring, 0.8, true), $rings)));
     }
 
     /** @param  list<list<array{float, float}>>  $rings */
@@ -163,7 +163,7 @@ final class LandClasses
     {
         $n = count($land->xs);
         $area = 0.0;
-        foreach (Coverage::of($rings, $land->xs, $land->ys) as $cell => $share) {
+        foreach (CellCoverage::of($rings, $land->xs, $land->ys) as $cell => $share) {
             [$i, $j] = [$cell % ($n - 1), intdiv($cell, $n - 1)];
             $p = $j * $n + $i;
             $area += $share * HeightMesh::cellSurface($land->xs[$i + 1] - $land->xs[$i], $land->ys[$j + 1] - $land->ys[$j], $land->z[$p], $land->z[$p + 1], $land->z[$p + $n], $land->z[$p + $n + 1]);

@@ -33,7 +33,7 @@ final class PlateLevel
         public readonly int $rows,
         private readonly float $bend,
         private readonly float $pull,
-        public readonly float $spring,
+        public readonly float $penalty,
         public readonly array $constraints,
     ) {
         foreach ($constraints as $k => $row) {
@@ -103,8 +103,8 @@ final class PlateLevel
                 $before = $z[$p];
                 $total = $own;
                 foreach ($touching[$p] ?? [] as [$k, $weight]) {
-                    $sum += $this->spring * $weight * ($slack[$k] - $weight * $before);
-                    $total += $this->spring * $weight * $weight;
+                    $sum += $this->penalty * $weight * ($slack[$k] - $weight * $before);
+                    $total += $this->penalty * $weight * $weight;
                 }
                 $z[$p] = ($f[$p] - $sum) / $total;
                 $change = $z[$p] - $before;
@@ -152,7 +152,7 @@ final class PlateLevel
             }
         }
         foreach ($this->constraints as $row) {
-            $force = $this->spring * self::dot($row, $z);
+            $force = $this->penalty * self::dot($row, $z);
             foreach ($row as $node => $weight) {
                 $out[$node] += $force * $weight;
             }

@@ -16,7 +16,7 @@ namespace IdleRidge\Core\Land;
  */
 final class PlateSolver
 {
-    private const COARSEST = 8;
+    private const COARSEST_NODES = 8;
 
     /** @var list<PlateLevel> finest first */
     private array $levels = [];
@@ -38,10 +38,10 @@ final class PlateSolver
      * @param float $pull T
      * @param list<array<int, float>> $constraints
      */
-    public function __construct(int $cols, int $rows, float $bend, float $pull, float $spring, array $constraints)
+    public function __construct(int $cols, int $rows, float $bend, float $pull, float $penalty, array $constraints)
     {
-        $this->levels[] = new PlateLevel($cols, $rows, $bend, $pull, $spring, $constraints);
-        while (min($cols, $rows) > self::COARSEST) {
+        $this->levels[] = new PlateLevel($cols, $rows, $bend, $pull, $penalty, $constraints);
+        while (min($cols, $rows) > self::COARSEST_NODES) {
             $x = self::interpolation($cols);
             $y = self::interpolation($rows);
             $coarser = [];
@@ -62,7 +62,7 @@ final class PlateSolver
             }
             [$constraints, $cols, $rows, $bend] = [$coarser, $nextCols, intdiv($rows, 2) + 1, $bend / 4.0];
             $this->steps[] = [$x, $y];
-            $this->levels[] = new PlateLevel($cols, $rows, $bend, $pull, $spring, $constraints);
+            $this->levels[] = new PlateLevel($cols, $rows, $bend, $pull, $penalty, $constraints);
         }
         $this->factor = $this->factorise($this->levels[count($this->levels) - 1]);
     }

@@ -13,10 +13,10 @@ use IdleRidge\Core\Geometry\HeightGrid;
 final readonly class Steepness
 {
     /** Natural slopes are read over this, mm. */
-    private const STEP = 0.5;
+    private const STEP_MM = 0.5;
 
     /** Where heights on a raster bend by more than this the slope is read closely, mm. */
-    private const BEND = 0.1;
+    private const MAX_BEND_MM = 0.1;
 
     public function __construct(private LandModel $model)
     {
@@ -43,7 +43,7 @@ final readonly class Steepness
 
         return match (true) {
             $at->kind === Grading::FORMATION => 0.0,
-            $run->wallAt($at->station, $left) => Grading::STEEP,
+            $run->wallAt($at->station, $left) => Grading::MAX_SLOPE,
             $at->kind === Grading::CUT => 1.0 / $run->profile->batterInCut($left),
             default => 1.0 / $run->profile->batterInFill($left),
         };
@@ -58,13 +58,13 @@ final readonly class Steepness
     public function natural(float $x, float $y, float $ground): float
     {
         $gradient = function (float $dx, float $dy) use ($x, $y, $ground): float {
-            $before = ($ground - $this->model->ground->at($x - $dx, $y - $dy)) / self::STEP;
-            $after = ($this->model->ground->at($x + $dx, $y + $dy) - $ground) / self::STEP;
+            $before = ($ground - $this->model->ground->at($x - $dx, $y - $dy)) / self::STEP_MM;
+            $after = ($this->model->ground->at($x + $dx, $y + $dy) - $ground) / self::STEP_MM;
 
             return abs($before) < abs($after) ? $before : $after;
         };
 
-        return hypot($gradient(self::STEP, 0.0), $gradient(0.0, self::STEP));
+        return hypot($gradient(self::STEP_MM, 0.0), $gradient(0.0, self::STEP_MM));
     }
 
     /** @return list<float> degrees at every value of a terrain's raster */
@@ -92,7 +92,7 @@ final readonly class Steepness
         foreach ($z as $p => $height) {
             $i = $p % $n;
             foreach ([[1, $i > 0 && $i < $n - 1], [$n, $p >= $n && $p < $n * ($land->rows - 1)]] as [$step, $between]) {
-                if ($between && abs($z[$p - $step] - 2.0 * $height + $z[$p + $step]) > self::BEND) {
+                if ($between && abs($z[$p - $step] - 2.0 * $height + $z[$p + $step]) > self::MAX_BEND_MM) {
                     $out += [$p => true, $p - $step => true, $p + $step => true];
                 }
             }

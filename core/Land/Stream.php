@@ -12,10 +12,10 @@ use IdleRidge\Core\Geometry\Box;
  */
 final readonly class Stream implements Shape
 {
-    private const BATTER = 1.5;
+    private const BANK_BATTER = 1.5;
 
     /** Places at which its water is told are so far apart, mm. */
-    public const STEP = 8.0;
+    public const STEP_MM = 8.0;
 
     /**
      * @param non-empty-list<array{float, float}> $line
@@ -38,7 +38,7 @@ final readonly class Stream implements Shape
         $legs = [];
         for ($k = 1; $k < count($line); $k++) {
             [$a, $b] = [$line[$k - 1], $line[$k]];
-            $parts = max(1, (int) ceil(hypot($b[0] - $a[0], $b[1] - $a[1]) / self::STEP));
+            $parts = max(1, (int) ceil(hypot($b[0] - $a[0], $b[1] - $a[1]) / self::STEP_MM));
             $legs[] = [$a[0], $a[1], $b[0] - $a[0], $b[1] - $a[1], count($points) - 1, $parts];
             for ($n = 1; $n <= $parts; $n++) {
                 $points[] = [$a[0] + ($b[0] - $a[0]) * $n / $parts, $a[1] + ($b[1] - $a[1]) * $n / $parts];
@@ -76,7 +76,7 @@ final readonly class Stream implements Shape
         [$away, $level] = $this->nearest($x, $y);
         $beyond = $away - $this->width / 2.0;
 
-        return min($ground, $beyond > 0.0 ? $level + $beyond / self::BATTER : $level - $this->depth * (1.0 - ($away / ($this->width / 2.0)) ** 2));
+        return min($ground, $beyond > 0.0 ? $level + $beyond / self::BANK_BATTER : $level - $this->depth * (1.0 - ($away / ($this->width / 2.0)) ** 2));
     }
 
     /** Level of the water at a place; null where there is none. */
@@ -108,6 +108,6 @@ final readonly class Stream implements Shape
 
     public function reach(float $lowest, float $highest): array
     {
-        return Box::around($this->line, $this->width / 2.0 + max(0.0, $highest - min($this->levels)) * self::BATTER + 1.0);
+        return Box::around($this->line, $this->width / 2.0 + max(0.0, $highest - min($this->levels)) * self::BANK_BATTER + 1.0);
     }
 }

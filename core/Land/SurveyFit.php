@@ -16,17 +16,17 @@ use IdleRidge\Core\Geometry\HeightGrid;
 final readonly class SurveyFit
 {
     /** Good enough: a mean of this share of the relief, mm at least so much. */
-    public const SHARE = 0.01;
+    public const MEAN_ERROR_SHARE = 0.01;
 
-    private const LEAST = 0.3;
+    private const MIN_MEAN_ERROR_MM = 0.3;
 
-    private const MOST_SPOTS = 180;
+    private const MAX_SPOTS = 180;
 
-    private const ROUNDS = 16;
+    private const MAX_ROUNDS = 16;
 
-    private const EACH = 14;
+    private const SPOTS_PER_ROUND = 14;
 
-    private const CELL = 10.0;
+    private const CELL_MM = 10.0;
 
     /**
      * @param list<Spot> $spots
@@ -41,20 +41,20 @@ final readonly class SurveyFit
     {
         $samples = self::samples($grid);
         $heights = array_column($samples, 2);
-        $goal = max(self::LEAST, self::SHARE * (max($heights) - min($heights)));
+        $goal = max(self::MIN_MEAN_ERROR_MM, self::MEAN_ERROR_SHARE * (max($heights) - min($heights)));
         $apart = max(2.0 * $grid->cell, hypot($grid->cols, $grid->rows) * $grid->cell / 45.0);
         $spots = self::worstOf($samples, array_map(fn (float $z): float => abs($z - array_sum($heights) / count($heights)), $heights), [], $apart, 6);
         foreach (self::corners($samples, $grid) as $corner) {
             $spots = self::farFrom($spots, $corner, $apart / 2.0) ? [...$spots, $corner] : $spots;
         }
         $left = [];
-        for ($round = 0; $round < self::ROUNDS; $round++) {
-            $ground = GroundSolver::solve(GroundProblem::over($grid->x0, $grid->y0, max(10.0, $grid->cols * $grid->cell), max(10.0, $grid->rows * $grid->cell), $spots, [], $tension, $stiffness), self::CELL);
+        for ($round = 0; $round < self::MAX_ROUNDS; $round++) {
+            $ground = GroundSolver::solve(GroundProblem::over($grid->x0, $grid->y0, max(10.0, $grid->cols * $grid->cell), max(10.0, $grid->rows * $grid->cell), $spots, [], $tension, $stiffness), self::CELL_MM);
             $left = array_map(fn (array $s): float => abs($ground->at($s[0], $s[1]) - $s[2]), $samples);
-            if (self::mean($left) <= $goal || count($spots) >= self::MOST_SPOTS || $round === self::ROUNDS - 1) {
+            if (self::mean($left) <= $goal || count($spots) >= self::MAX_SPOTS || $round === self::MAX_ROUNDS - 1) {
                 break;
             }
-            $more = self::worstOf($samples, $left, $spots, $apart, self::EACH);
+            $more = self::worstOf($samples, $left, $spots, $apart, self::SPOTS_PER_ROUND);
             if (count($more) === count($spots)) {
                 $apart /= 1.5;
             }

@@ -18,28 +18,28 @@ use IdleRidge\Core\Track\Run;
 final class Walls
 {
     /** Lower steps need no wall, mm. */
-    public const LEAST_HEIGHT = 1.0;
+    public const MIN_HEIGHT_MM = 1.0;
 
     /** Shorter steps, as in the corners of a level crossing, are filled by hand, mm. */
-    public const LEAST_LENGTH = 20.0;
+    public const MIN_LENGTH_MM = 20.0;
 
     /** Heights are told so far apart; ends are looked for so finely and closed in upon; breaks up to so long do not part a wall, mm. */
-    private const STEP = 10.0;
+    private const STEP_MM = 10.0;
 
-    private const FINE = 2.5;
+    private const FINE_STEP_MM = 2.5;
 
-    private const EXACT = 0.05;
+    private const EXACT_MM = 0.05;
 
-    private const BRIDGED = 30.0;
+    private const BRIDGED_GAP_MM = 30.0;
 
     /** So far beyond a formation's edge its wall is looked at, mm. */
-    private const HAIR = 1e-3;
+    private const BEYOND_EDGE_MM = 1e-3;
 
     /** How the land slopes behind a wall is seen over this, mm. */
-    private const LOOK = 0.2;
+    private const SLOPE_SPAN_MM = 0.2;
 
     /** How squarely a slope must run out over an edge to be cut off by it. */
-    private const OUTWARD = 0.5;
+    private const MIN_OUTWARD_COSINE = 0.5;
 
     /**
      * @param list<string> $joined edges where a neighbouring section goes on: left, right, front, back
@@ -73,7 +73,7 @@ final class Walls
                     continue;
                 }
                 $side = $structure->kind === 'wall left' ? 'left' : 'right';
-                $profile = self::profile($run, $side, $run->profile->halfWidth($side === 'left'), $structure->from, $structure->to, fn (float $station): ?array => self::step($model, $run, $side, min(max($station, $structure->from + self::HAIR), $structure->to - self::HAIR)));
+                $profile = self::profile($run, $side, $run->profile->halfWidth($side === 'left'), $structure->from, $structure->to, fn (float $station): ?array => self::step($model, $run, $side, min(max($station, $structure->from + self::BEYOND_EDGE_MM), $structure->to - self::BEYOND_EDGE_MM)));
                 if (count($profile) > 1) {
                     $walls[] = self::wall($run, $side, 'placed', $profile);
                 }
@@ -99,12 +99,12 @@ final class Walls
             } elseif ($at->kind === Grading::FORMATION) {
                 foreach ([1, $terrain->cols] as $next) {
                     $other = $p % $terrain->cols === $terrain->cols - 1 && $next === 1 ? null : ($terrain->graded[$p + $next] ?? null);
-                    if ($other !== null && $other->kind === Grading::FORMATION && $other->run !== $at->run && abs($other->height - $at->height) >= self::LEAST_HEIGHT) {
+                    if ($other !== null && $other->kind === Grading::FORMATION && $other->run !== $at->run && abs($other->height - $at->height) >= self::MIN_HEIGHT_MM) {
                         $lower = $other->height < $at->height ? $other : $at;
                         $found[$lower->run][$lower->offset >= 0.0 ? 'left' : 'right']['between'] = true;
                     }
                 }
-            } elseif ($at->gap >= self::LEAST_HEIGHT) {
+            } elseif ($at->gap >= self::MIN_HEIGHT_MM) {
                 $run = $model->grading->runs[$at->run];
                 $beyond = abs($at->offset) - $run->profile->halfWidth($at->offset >= 0.0);
                 if ($model->grading->reach !== null && $beyond > $model->grading->reach - 2.0 * $terrain->cell) {
@@ -133,7 +133,7 @@ final class Walls
     {
         $run = $model->grading->runs[$k];
         $half = $run->profile->halfWidth($side === 'left');
-        $offset = $cause === 'between' ? $half + self::HAIR : $half + (float) $model->grading->reach - self::HAIR;
+        $offset = $cause === 'between' ? $half + self::BEYOND_EDGE_MM : $half + (float) $model->grading->reach - self::BEYOND_EDGE_MM;
         $at = function (float $station) use ($model, $run, $k, $side, $cause, $offset): ?array {
             $p = $run->alignment->beside($station, $side === 'left' ? $offset : -$offset);
             $graded = $run->wallAt($station, $side === 'left') ? null : self::graded($model, $p);
@@ -175,7 +175,7 @@ final class Walls
                 $foot = $run->alignment->pointAt($graded->station);
                 $outward = ($nx * ($p->x - $foot->x) + $ny * ($p->y - $foot->y)) / max(1e-9, hypot($p->x - $foot->x, $p->y - $foot->y));
 
-                return $outward > self::OUTWARD ? ['station' => $graded->station, 'foot' => $graded->height - $graded->gap, 'top' => $graded->height] : null;
+                return $outward > self::MIN_OUTWARD_COSINE ? ['station' => $graded->station, 'foot' => $graded->height - $graded->gap, 'top' => $graded->height] : null;
             };
             $length = $ax > 0.0 ? $w : $d;
             foreach (in_array($edge, $joined, true) ? [] : self::stretches($at, $length) as [$from, $to]) {
@@ -210,7 +210,7 @@ final class Walls
     private static function step(LandModel $model, Run $run, string $side, float $station): ?array
     {
         $level = $run->grade->heightAt($station);
-        $out = $run->profile->halfWidth($side === 'left') + self::HAIR;
+        $out = $run->profile->halfWidth($side === 'left') + self::BEYOND_EDGE_MM;
         $land = function (float $beyond) use ($model, $run, $side, $station, $out): ?float {
             $p = $run->alignment->beside($station, $side === 'left' ? $out + $beyond : -$out - $beyond);
 
@@ -224,10 +224,10 @@ final class Walls
                 break;
             }
             $here = $behind;
-            if (abs($behind - $level) < Grading::STEEP * $beyond - self::HAIR) {
-                $ends = abs($behind - $level) / Grading::STEEP + 2.0 * self::HAIR;
-                [$near, $far] = [$land($ends) ?? $behind, $land($ends + self::LOOK)];
-                $here = $far === null ? $near : $near - ($far - $near) * $ends / self::LOOK;
+            if (abs($behind - $level) < Grading::MAX_SLOPE * $beyond - self::BEYOND_EDGE_MM) {
+                $ends = abs($behind - $level) / Grading::MAX_SLOPE + 2.0 * self::BEYOND_EDGE_MM;
+                [$near, $far] = [$land($ends) ?? $behind, $land($ends + self::SLOPE_SPAN_MM)];
+                $here = $far === null ? $near : $near - ($far - $near) * $ends / self::SLOPE_SPAN_MM;
                 break;
             }
         }
@@ -241,8 +241,8 @@ final class Walls
      */
     private static function stretches(callable $at, float $length): array
     {
-        $holds = fn (float $t): bool => ($here = $at($t)) !== null && $here['top'] - $here['foot'] > self::EXACT;
-        $parts = max(1, (int) ceil($length / self::FINE));
+        $holds = fn (float $t): bool => ($here = $at($t)) !== null && $here['top'] - $here['foot'] > self::EXACT_MM;
+        $parts = max(1, (int) ceil($length / self::FINE_STEP_MM));
         $out = [];
         $open = null;
         for ($k = 0; $k <= $parts; $k++) {
@@ -250,7 +250,7 @@ final class Walls
             if (! $holds($t)) {
                 continue;
             }
-            if ($open !== null && $t - $open[1] > self::BRIDGED + self::FINE) {
+            if ($open !== null && $t - $open[1] > self::BRIDGED_GAP_MM + self::FINE_STEP_MM) {
                 $out[] = $open;
                 $open = null;
             }
@@ -260,7 +260,7 @@ final class Walls
             $out[] = $open;
         }
         $close = function (float $in, float $beyond) use ($holds): float {
-            while (abs($beyond - $in) > self::EXACT) {
+            while (abs($beyond - $in) > self::EXACT_MM) {
                 $middle = ($in + $beyond) / 2.0;
                 [$in, $beyond] = $holds($middle) ? [$middle, $beyond] : [$in, $middle];
             }
@@ -275,7 +275,7 @@ final class Walls
     /** @return list<float> */
     private static function places(float $from, float $to): array
     {
-        $parts = max(1, (int) ceil(($to - $from) / self::STEP - 1e-9));
+        $parts = max(1, (int) ceil(($to - $from) / self::STEP_MM - 1e-9));
 
         return array_map(fn (int $k): float => $from + ($to - $from) * $k / $parts, range(0, $parts));
     }
@@ -308,8 +308,8 @@ final class Walls
      */
     private static function counts(array $profile): bool
     {
-        return $profile !== [] && $profile[count($profile) - 1]['along'] - $profile[0]['along'] >= self::LEAST_LENGTH
-            && max(array_map(fn (array $p): float => $p['top'] - $p['foot'], $profile)) >= self::LEAST_HEIGHT;
+        return $profile !== [] && $profile[count($profile) - 1]['along'] - $profile[0]['along'] >= self::MIN_LENGTH_MM
+            && max(array_map(fn (array $p): float => $p['top'] - $p['foot'], $profile)) >= self::MIN_HEIGHT_MM;
     }
 
     /** @param  non-empty-list<array{station: float, along: float, foot: float, top: float}>  $profile */

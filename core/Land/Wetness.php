@@ -15,10 +15,10 @@ use SplPriorityQueue;
  */
 final class Wetness
 {
-    private const LEAST_SLOPE = 0.001;
+    private const MIN_SLOPE = 0.001;
 
     /** What a filled pit rises from its outlet inward with each cell, mm, so that it drains. */
-    private const TILT = 1e-4;
+    private const FILLED_TILT_MM = 1e-4;
 
     /** @return list<float> a value for each cell */
     public static function index(HeightGrid $land): array
@@ -37,7 +37,7 @@ final class Wetness
         }
         $index = [];
         foreach ($upslope as $p => $cells) {
-            $index[] = log($cells * $land->cell / max(self::LEAST_SLOPE, $slopes[$p]));
+            $index[] = log($cells * $land->cell / max(self::MIN_SLOPE, $slopes[$p]));
         }
 
         return $index;
@@ -89,7 +89,7 @@ final class Wetness
             foreach (self::around($p, $n, $m) as [$q]) {
                 if (! isset($seen[$q])) {
                     $seen[$q] = true;
-                    $z[$q] = max($z[$q], $z[$p] + self::TILT);
+                    $z[$q] = max($z[$q], $z[$p] + self::FILLED_TILT_MM);
                     $queue->insert($q, -$z[$q]);
                 }
             }

@@ -24,13 +24,13 @@ final class Length
     /**
      * @return float mm
      *
-     * @throws Refusal when the text is not a length
+     * @throws InvalidValue when the text is not a length
      */
     public static function parse(string $text, Units $bare = Units::Metric, string $place = ''): float
     {
         $rest = trim(str_replace(["\u{2212}", "\u{2019}", "\u{201D}", "\u{00A0}", "''"], ['-', "'", '"', ' ', '"'], mb_strtolower($text)));
         if ($rest === '') {
-            throw new Refusal('A length is missing, such as 38 mm or 1 1/2".', $place);
+            throw new InvalidValue('A length is missing, such as 38 mm or 1 1/2".', $place);
         }
         $sign = 1.0;
         if (preg_match('/^([+-])\s*(.*)$/us', $rest, $m) === 1) {
@@ -73,7 +73,7 @@ final class Length
     public static function show(float $mm, Units $units, int $decimals = 0, int $fraction = 16): string
     {
         if ($units === Units::Metric) {
-            return self::decimal($mm, $decimals).' mm';
+            return Decimal::trimmed($mm, $decimals).' mm';
         }
         $parts = (int) round(abs($mm) / 25.4 * $fraction);
         $sign = $mm < 0 && $parts > 0 ? '-' : '';
@@ -92,24 +92,13 @@ final class Length
     /** For a field that already says its unit: bare mm, or inches to 1/32. */
     public static function field(float $mm, Units $units): string
     {
-        return $units === Units::Metric ? self::decimal($mm, 2) : self::show($mm, $units, fraction: 32);
+        return $units === Units::Metric ? Decimal::trimmed($mm, 2) : self::show($mm, $units, fraction: 32);
     }
 
     /** In a table of lengths: bare mm with at most `$decimals`, or inches to 1/32. */
     public static function cell(float $mm, Units $units, int $decimals = 0): string
     {
-        return $units === Units::Metric ? self::decimal($mm, $decimals) : self::show($mm, $units, fraction: 32);
-    }
-
-    /** A figure with at most `$decimals`, trailing zeros and a negative zero dropped. */
-    public static function decimal(float $value, int $decimals): string
-    {
-        $text = number_format($value, $decimals, '.', '');
-        if (str_contains($text, '.')) {
-            $text = rtrim(rtrim($text, '0'), '.');
-        }
-
-        return $text === '-0' ? '0' : $text;
+        return $units === Units::Metric ? Decimal::trimmed($mm, $decimals) : self::show($mm, $units, fraction: 32);
     }
 
     /** @param  array<int, string>  $m */
@@ -128,10 +117,10 @@ final class Length
         return (float) str_replace(',', '.', $m[6]);
     }
 
-    private static function unreadable(string $text, string $place): Refusal
+    private static function unreadable(string $text, string $place): InvalidValue
     {
         $shown = mb_strlen($text) > 40 ? mb_substr($text, 0, 40).'…' : $text;
 
-        return new Refusal("“{$shown}” is not a length; try 38 mm, 2.4 m, 125 ft, 6'3\" or 1 1/2\".", $place);
+        return new InvalidValue("“{$shown}” is not a length; try 38 mm, 2.4 m, 125 ft, 6'3\" or 1 1/2\".", $place);
     }
 }

@@ -14,10 +14,10 @@ final readonly class Scale
     {
     }
 
-    /** @throws Refusal for a ratio under 1 or over 1000 */
+    /** @throws InvalidValue for a ratio under 1 or over 1000 */
     public static function oneTo(float $ratio): self
     {
-        return new self(Refusal::unlessBetween($ratio, 1.0, 1000.0, 'The scale ratio', '', 'ratio'));
+        return new self(InvalidValue::unlessBetween($ratio, 1.0, 1000.0, 'The scale ratio', '', 'ratio'));
     }
 
     public function toModel(float $prototypeMm): float
@@ -32,6 +32,6 @@ final readonly class Scale
 
     public function label(): string
     {
-        return '1:'.rtrim(rtrim(number_format($this->ratio, 2, '.', ''), '0'), '.');
+        return '1:'.Decimal::trimmed($this->ratio, 2);
     }
 }

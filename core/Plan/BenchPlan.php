@@ -5,24 +5,24 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Plan;
 
 use Closure;
-use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Schedule\Problem;
 use IdleRidge\Core\Schedule\Solver;
-use IdleRidge\Core\Schedule\Wait;
 
 /** Every move in a session, as early as its bases allow as surely as is asked, or the reason why it finds none. */
 final readonly class BenchPlan
 {
     /** Orders tried: a count, not a time, so that the same layout gives the same plan on every machine. */
-    public const STEPS = 60;
+    public const ORDERS_TRIED = 60;
 
     private const SEED = 1;
 
     /**
-     * @param list<Placed> $moves by start
-     * @param list<Unplaced> $unplaced
+     * @param list<PlacedMove> $moves by start
+     * @param list<UnplacedMove> $unplaced
      * @param string $status of the timetable, as the solver names it
      * @param int $bound no plan of this work has its last hands-on minute earlier
      */
@@ -30,7 +30,7 @@ final readonly class BenchPlan
     {
     }
 
-    public static function make(BenchWork $work, int $steps = self::STEPS): self
+    public static function make(BenchWork $work, int $steps = self::ORDERS_TRIED): self
     {
         return self::of($work, self::solve($work, $steps));
     }
@@ -43,13 +43,13 @@ final readonly class BenchPlan
      * @param int|null $until sessions after this moment are left aside
      * @return array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int} starts and ends in minutes of Unix time; moves for which no session is warm enough
      */
-    public static function solve(BenchWork $work, int $steps = self::STEPS, ?float $seconds = null, ?Closure $each = null, int $seed = self::SEED, ?int $until = null): array
+    public static function solve(BenchWork $work, int $steps = self::ORDERS_TRIED, ?float $seconds = null, ?Closure $each = null, int $seed = self::SEED, ?int $until = null): array
     {
         $of = new PlanProblem($work, $until);
         $problem = $of->problem;
         // What can never start would make the whole infeasible: it stays out, and so does what waits for it.
         $answer = Solver::solve($problem->without(self::hopeless($problem)), $seconds ?? 20.0, $seed, $seconds === null ? $steps : PHP_INT_MAX, $work->rules()->first === [] ? [] : [$of->jobs($work->rules()->first)], $each);
-        $at = $answer->finish === null ? Careful::of($work, $of)->at : $of->moves($answer->starts);
+        $at = $answer->finish === null ? PartialPlan::of($work, $of)->at : $of->moves($answer->starts);
         $cold = [];
         foreach ($problem->jobs as $id => $job) {
             array_push($cold, ...($job->allowed === [] ? $of->groups[$id] : []));
@@ -61,15 +61,15 @@ final readonly class BenchPlan
     /** @param  array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int}  $found */
     public static function of(BenchWork $work, array $found): self
     {
-        $why = new Why($work, $found['at']);
+        $why = new StartReasons($work, $found['at']);
         $moves = $unplaced = [];
         foreach ($found['at'] as $id => [$start, $end]) {
-            $moves[] = new Placed($work->moves[$id], $start, $end, $why->notEarlier($work->moves[$id]));
+            $moves[] = new PlacedMove($work->moves[$id], $start, $end, $why->notEarlier($work->moves[$id]));
         }
         foreach ($work->moves as $id => $move) {
             if (! isset($found['at'][$id])) {
                 [$kind, $text] = $why->nowhere($move, in_array($id, $found['cold'], true));
-                $unplaced[] = new Unplaced($move, $kind, $text);
+                $unplaced[] = new UnplacedMove($move, $kind, $text);
             }
         }
 
@@ -97,16 +97,16 @@ final readonly class BenchPlan
         return $at;
     }
 
-    /** @return list<Placed> */
+    /** @return list<PlacedMove> */
     public function within(int $from, int $to): array
     {
-        return array_values(array_filter($this->moves, fn (Placed $p): bool => $p->start >= $from && $p->start < $to));
+        return array_values(array_filter($this->moves, fn (PlacedMove $p): bool => $p->start >= $from && $p->start < $to));
     }
 
     /** Hands-on minutes of all that is planned. */
     public function minutes(): int
     {
-        return Placed::sum($this->moves);
+        return PlacedMove::sum($this->moves);
     }
 
     /** In how many sessions there is work. */
@@ -117,7 +117,7 @@ final readonly class BenchPlan
 
     public function lastHandsOn(): ?int
     {
-        return $this->moves === [] ? null : max(array_map(fn (Placed $p): int => $p->end, $this->moves));
+        return $this->moves === [] ? null : max(array_map(fn (PlacedMove $p): int => $p->end, $this->moves));
     }
 
     /**
@@ -128,7 +128,7 @@ final readonly class BenchPlan
      */
     public function notWithin(Move $move, array $session): array
     {
-        return (new Why($this->work, $this->at()))->notWithin($move, $session, $this->freeIn($session));
+        return (new StartReasons($this->work, $this->at()))->notWithin($move, $session, $this->freeIn($session));
     }
 
     /**
@@ -141,7 +141,7 @@ final readonly class BenchPlan
     {
         $current = $this->work->current();
         $from = max($session[0], $this->work->now, $current === null ? 0 : $this->work->endOf($current));
-        $taken = Placed::sum($this->within($from, $session[1]));
+        $taken = PlacedMove::sum($this->within($from, $session[1]));
 
         return max(0, $session[1] - $from - $taken);
     }
@@ -212,7 +212,7 @@ final readonly class BenchPlan
     }
 
     /** When a planned move is worked, shown or fit to travel. */
-    private function comesTo(Placed $placed, string $milestone): int
+    private function comesTo(PlacedMove $placed, string $milestone): int
     {
         $minutes = $placed->move->coat->recipe->cure->minutes;
 
@@ -224,7 +224,7 @@ final readonly class BenchPlan
     }
 
     /** When a planned move has reached a milestone. */
-    public function reached(Placed $placed, Milestone $milestone, float $quantile): int
+    public function reached(PlacedMove $placed, Milestone $milestone, float $quantile): int
     {
         $move = $placed->move;
 
@@ -234,9 +234,9 @@ final readonly class BenchPlan
     /**
      * The first planned move that goes over this one or this patch, and what it asks of it.
      *
-     * @return array{Placed, Milestone}|null
+     * @return array{PlacedMove, Milestone}|null
      */
-    public function opens(Move|Laid $under): ?array
+    public function opens(Move|CoatApplication $under): ?array
     {
         foreach ($this->moves as $placed) {
             foreach ($this->work->bases[$placed->move->id] as $base) {
@@ -264,7 +264,7 @@ final readonly class BenchPlan
                 [$last, $latest] = [$placed, $dry];
             }
         }
-        $byId = array_column(array_map(fn (Placed $p): array => [$p->move->id, $p], $this->moves), 1, 0);
+        $byId = array_column(array_map(fn (PlacedMove $p): array => [$p->move->id, $p], $this->moves), 1, 0);
         $chain = [];
         while ($last !== null && ! in_array($last->move->id, $chain, true)) {
             array_unshift($chain, $last->move->id);
@@ -275,12 +275,12 @@ final readonly class BenchPlan
     }
 
     /** What is said where a move comes after the while in which it had to follow another; null where it comes in time. */
-    public function afterItsWindow(Placed $placed): ?string
+    public function afterItsWindow(PlacedMove $placed): ?string
     {
         $at = $this->at();
         foreach ($this->work->bases[$placed->move->id] as $base) {
             $under = $base->under;
-            [$start, $end] = $under instanceof Laid ? [$under->startedAt, $this->work->endOf($under)] : ($at[$under->id] ?? [null, null]);
+            [$start, $end] = $under instanceof CoatApplication ? [$under->startedAt, $this->work->endOf($under)] : ($at[$under->id] ?? [null, null]);
             if ($base->window !== null && $start !== null && $end !== null && $placed->start > $this->work->windowOf($base, $placed->move->section->uid)->latest($start, $end)) {
                 return $base->window->missed === '' ? 'Try it with care.' : $base->window->missed;
             }
@@ -300,7 +300,7 @@ final readonly class BenchPlan
     {
         $out = [];
         foreach ($problem->inOrder() ?? [] as $id) {
-            $bases = array_filter($problem->before[$id] ?? [], fn (Wait $wait): bool => isset($out[$wait->after]));
+            $bases = array_filter($problem->before[$id] ?? [], fn (Precedence $wait): bool => isset($out[$wait->after]));
             if ($problem->jobs[$id]->allowed === [] || $bases !== []) {
                 $out[$id] = $id;
             }

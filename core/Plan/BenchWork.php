@@ -6,19 +6,19 @@ namespace IdleRidge\Core\Plan;
 
 use DateTimeImmutable;
 use DateTimeZone;
-use IdleRidge\Core\Coats\Amount;
+use IdleRidge\Core\Coats\AlcoholVapour;
 use IdleRidge\Core\Coats\Coat;
-use IdleRidge\Core\Coats\Laid;
-use IdleRidge\Core\Coats\Overlap;
+use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\FollowWindow;
+use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\SectionSurvey;
-use IdleRidge\Core\Coats\Vapour;
-use IdleRidge\Core\Coats\Window;
+use IdleRidge\Core\Coats\ZoneOverlap;
 use IdleRidge\Core\Cure\Drying;
 use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Cure\Observation;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Cure\RoomAir;
-use IdleRidge\Core\Cure\Seen;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -33,18 +33,18 @@ use LogicException;
 final class BenchWork
 {
     /** How far ahead sessions are looked at, days. */
-    public const DAYS = 90;
+    public const HORIZON_DAYS = 90;
 
     /** Spray cans and solvents: a room is aired so long at least, minutes. A starting value. */
-    private const AIRING = 30;
+    private const MIN_AIRING_MINUTES = 30;
 
     /** Session length when there is none to go by, minutes. */
-    private const EVENING = 120;
+    private const USUAL_SESSION_MINUTES = 120;
 
     /** @var array<string, Move> */
     public readonly array $moves;
 
-    /** @var array<string, list<Base>> move → what it goes over */
+    /** @var array<string, list<Underlayer>> move → what it goes over */
     public readonly array $bases;
 
     /** @var list<array{int, int, int}> from, to, hands */
@@ -65,7 +65,7 @@ final class BenchWork
     public function __construct(public readonly Project $project, public readonly array $surveys, public readonly int $now)
     {
         $this->zone = new DateTimeZone($project->layout->zone);
-        $sessions = BenchTime::sessions($project->works->times, $this->zone, $now, self::DAYS);
+        $sessions = BenchTime::sessions($project->works->times, $this->zone, $now, self::HORIZON_DAYS);
         $this->longest = max([0, ...array_map(fn (array $s): int => $s[1] - $s[0], $sessions)]);
         $cutter = $this->cutter();
         $moves = $bases = [];
@@ -80,13 +80,13 @@ final class BenchWork
         }
         $this->moves = $moves;
         $this->bases = $bases;
-        $this->sessions = Stays::among($this, $sessions);
+        $this->sessions = ExtendedSessions::among($this, $sessions);
     }
 
     /** Cuts coats into what is done in one go, in the sessions and rooms there are. */
-    public function cutter(): Cutter
+    public function cutter(): StripDivider
     {
-        return new Cutter($this->project, $this->longest === 0 ? self::EVENING : $this->longest, $this->workable(...));
+        return new StripDivider($this->project, $this->longest === 0 ? self::USUAL_SESSION_MINUTES : $this->longest, $this->workable(...));
     }
 
     /** Minutes for which a coat can surely be worked on a section: in the quickest air of its room, with what was learned there. */
@@ -115,36 +115,36 @@ final class BenchWork
         return $this->drying[$room->uid] ??= new Drying($room, $this->zone, $this->earliest(), $this->project->works->logs[$room->uid] ?? null, $this->watchedIn($room));
     }
 
-    public function dryingOf(Laid $laid): Drying
+    public function dryingOf(CoatApplication $laid): Drying
     {
         return $this->drying($this->project->section($laid->section));
     }
 
     /** A move as it is begun: from now on what it covers and takes stands as it is. */
-    public function begin(Move $move, string $uid, int $startedAt, ?int $endedAt = null): Laid
+    public function begin(Move $move, string $uid, int $startedAt, ?int $endedAt = null): CoatApplication
     {
         $rings = $move->band->of($this->surveys[$move->section->uid]->zones[$move->zone->uid]->rings);
         $placement = $move->section->placement;
 
-        return Laid::of(
+        return CoatApplication::of(
             $uid, $move->section->uid, $move->zone->uid, $move->coat->uid, $move->pass, $move->coat->title(), $move->coat->recipe, $move->coat->mm,
-            Laid::moved($rings, fn (Point $p): Point => $placement->toLayout($p)), $move->area, $move->track, $move->minutes, $move->amounts, $startedAt, $endedAt,
+            CoatApplication::moved($rings, fn (Point $p): Point => $placement->toLayout($p)), $move->area, $move->track, $move->minutes, $move->amounts, $startedAt, $endedAt,
         );
     }
 
     /** When something laid has reached a milestone, minutes of Unix time; what is being laid counts from its expected end. */
-    public function reached(Laid $laid, Milestone $milestone, float $quantile): float
+    public function reached(CoatApplication $laid, Milestone $milestone, float $quantile): float
     {
         return $this->dryingOf($laid)->reached($laid->recipe->cure, $milestone, $laid->mm, $this->endOf($laid), $quantile, $laid->watched());
     }
 
-    public function endOf(Laid $laid): int
+    public function endOf(CoatApplication $laid): int
     {
         return $laid->endedAt ?? max(intdiv($this->now, 5) * 5 + 5, $laid->startedAt + $laid->minutes);
     }
 
     /** The move that is being laid, if any. */
-    public function current(): ?Laid
+    public function current(): ?CoatApplication
     {
         foreach ($this->project->works->laid as $laid) {
             if ($laid->endedAt === null) {
@@ -156,15 +156,15 @@ final class BenchWork
     }
 
     /** Whoever touched it and called it wet is believed, whatever it was to be ready for. */
-    public function state(Laid $laid): State
+    public function state(CoatApplication $laid): DryingState
     {
         $dry = isset($laid->recipe->cure->minutes[Milestone::TouchDry->value]) ? $this->dryingOf($laid)->reached($laid->recipe->cure, Milestone::TouchDry, $laid->mm, $this->endOf($laid), 0.8, $laid->watched()?->to(Milestone::TouchDry)) : null;
         $next = $this->reached($laid, $laid->recipe->needsOf($laid->recipe), 0.8);
 
         return match (true) {
-            $laid->endedAt === null || ($dry !== null && $this->now < $dry) => State::Wet,
-            $this->now < $next => State::Setting,
-            default => State::Ready,
+            $laid->endedAt === null || ($dry !== null && $this->now < $dry) => DryingState::Wet,
+            $this->now < $next => DryingState::Setting,
+            default => DryingState::Ready,
         };
     }
 
@@ -186,15 +186,15 @@ final class BenchWork
             return 0;
         }
         $room = $this->drying($move->section)->room;
-        $alcohol = array_sum(array_map(fn (Amount $a): float => str_starts_with($a->material, 'alcohol') ? $a->amount : 0.0, $move->amounts));
+        $alcohol = array_sum(array_map(fn (MaterialAmount $a): float => str_starts_with($a->material, 'alcohol') ? $a->amount : 0.0, $move->amounts));
 
-        return max(self::AIRING, $alcohol > 0.0 ? (int) ceil(Vapour::of($alcohol, 0.99, $room->volume, $room->airChanges)->minutes) : 0);
+        return max(self::MIN_AIRING_MINUTES, $alcohol > 0.0 ? (int) ceil(AlcoholVapour::of($alcohol, 0.99, $room->volume, $room->airChanges)->minutes) : 0);
     }
 
     /** A base's window in the air of a section's room, in minutes of Unix time. */
-    public function windowOf(Base $base, string $section): WindowGap
+    public function windowOf(Underlayer $base, string $section): WindowTimeLag
     {
-        return new WindowGap($this->drying($this->project->section($section)), $base->cure()['figures'], $base->cure()['mm'], $base->window ?? throw new LogicException('It has no window.'), $this->certainty(), 0);
+        return new WindowTimeLag($this->drying($this->project->section($section)), $base->cure()['figures'], $base->cure()['mm'], $base->window ?? throw new LogicException('It has no window.'), $this->certainty(), 0);
     }
 
     public function rules(): BenchRules
@@ -226,7 +226,7 @@ final class BenchWork
         return $this->zone;
     }
 
-    /** @return list<Seen> */
+    /** @return list<Observation> */
     private function watchedIn(Room $room): array
     {
         $seen = [];
@@ -242,11 +242,11 @@ final class BenchWork
 
     private function earliest(): int
     {
-        return min([$this->now, ...array_map(fn (Laid $l): int => $l->endedAt ?? $l->startedAt, $this->project->works->laid)]) - 1440;
+        return min([$this->now, ...array_map(fn (CoatApplication $l): int => $l->endedAt ?? $l->startedAt, $this->project->works->laid)]) - 1440;
     }
 
     /** @return list<Move> */
-    private function movesOn(Section $section, SectionSurvey $survey, Cutter $cutter): array
+    private function movesOn(Section $section, SectionSurvey $survey, StripDivider $cutter): array
     {
         $moves = [];
         foreach ($this->project->works->zonesOf($section->uid) as $zone) {
@@ -264,7 +264,7 @@ final class BenchWork
 
     /**
      * @param list<Move> $moves
-     * @return array<string, list<Base>>
+     * @return array<string, list<Underlayer>>
      */
     private function basesOn(Section $section, SectionSurvey $survey, array $moves): array
     {
@@ -282,12 +282,12 @@ final class BenchWork
                 $milestone = $move->coat->recipe->needsOf($coat->recipe);
                 $window = $k === $led ? $this->window($coat->recipe, $coat, $move->coat) : null;
                 foreach ($this->project->works->laidOf($coat->uid, $pass) as $laid) {
-                    $bases[$move->id][] = new Base($laid, $move->coat->recipe->needsOf($laid->recipe), $window);
+                    $bases[$move->id][] = new Underlayer($laid, $move->coat->recipe->needsOf($laid->recipe), $window);
                 }
                 foreach ($byCoat[$coat->uid][$pass] ?? [] as $below) {
                     $band = $below->band->and($move->band);
                     if ($overlap === null ? $band->y1 < $band->y2 - 1e-6 && $band->x1 < $band->x2 - 1e-6 : $overlap->within($band)) {
-                        $bases[$move->id][] = new Base($below, $milestone, $window);
+                        $bases[$move->id][] = new Underlayer($below, $milestone, $window);
                     }
                 }
             }
@@ -300,7 +300,7 @@ final class BenchWork
      * Which of the coats under a move it has to follow within a while: the last one that asks for it; what a lower coat asks of
      * the one above holds for the next above alone.
      *
-     * @param list<array{Coat, int, Overlap|null}> $under
+     * @param list<array{Coat, int, ZoneOverlap|null}> $under
      * @param array<string, array{Coat, int, int}> $places
      */
     private function led(Move $move, array $under, array $places): ?int
@@ -324,7 +324,7 @@ final class BenchWork
     }
 
     /** The window in which a coat has to follow another, by its own recipe or by that of the lower one. */
-    private function window(Recipe $lower, Coat $coat, Coat $upper): ?Window
+    private function window(Recipe $lower, Coat $coat, Coat $upper): ?FollowWindow
     {
         foreach ([[$upper->recipe->window, true], [$lower->window, false]] as [$window, $own]) {
             if ($window !== null && $own === ($window->side !== 'above') && $window->rules($lower, $coat->uid === $upper->uid, $upper->recipe)) {
@@ -353,7 +353,7 @@ final class BenchWork
      * waited for itself, unless this one asks more of them or that one came within a window.
      *
      * @param array<string, array{Coat, int, int}> $places
-     * @return list<array{Coat, int, Overlap|null}> null for the zone itself
+     * @return list<array{Coat, int, ZoneOverlap|null}> null for the zone itself
      */
     private function under(Move $move, array $places, SectionSurvey $survey): array
     {
@@ -389,10 +389,10 @@ final class BenchWork
     }
 
     /** Where coats of zones beside each other run out over their edges, the one lies on the other there. */
-    private function runningOut(Coat $lower, Coat $upper, SectionSurvey $survey): ?Overlap
+    private function runningOut(Coat $lower, Coat $upper, SectionSurvey $survey): ?ZoneOverlap
     {
         $over = $lower->blend + $upper->blend;
 
-        return $over > 0.0 && $survey->liesWithin($lower->zone, $upper->zone, $over) ? Overlap::beside() : null;
+        return $over > 0.0 && $survey->liesWithin($lower->zone, $upper->zone, $over) ? ZoneOverlap::beside() : null;
     }
 }

@@ -5,32 +5,32 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Plan;
 
 use IdleRidge\Core\Coats\Coat;
-use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\CoatApplication;
 
 /** How far a coat has come: its state, how many of its applications are laid, and what comes next of it. */
 final readonly class CoatState
 {
     private function __construct(
         public Coat $coat,
-        public State $state,
+        public DryingState $state,
         public int $laid,
         public int $all,
-        public ?Laid $last,
-        public ?Placed $next,
-        public ?Unplaced $held,
+        public ?CoatApplication $last,
+        public ?PlacedMove $next,
+        public ?UnplacedMove $held,
     ) {
     }
 
     public static function of(BenchPlan $plan, Coat $coat): self
     {
-        $laid = array_values(array_filter($plan->work->project->works->laid, fn (Laid $l): bool => $l->coat === $coat->uid));
-        $planned = array_values(array_filter($plan->moves, fn (Placed $p): bool => $p->move->coat->uid === $coat->uid));
-        $held = array_values(array_filter($plan->unplaced, fn (Unplaced $u): bool => $u->move->coat->uid === $coat->uid));
-        $state = $held !== [] && $held[0]->kind === 'cold' ? State::Blocked : State::Bare;
+        $laid = array_values(array_filter($plan->work->project->works->laid, fn (CoatApplication $l): bool => $l->coat === $coat->uid));
+        $planned = array_values(array_filter($plan->moves, fn (PlacedMove $p): bool => $p->move->coat->uid === $coat->uid));
+        $held = array_values(array_filter($plan->unplaced, fn (UnplacedMove $u): bool => $u->move->coat->uid === $coat->uid));
+        $state = $held !== [] && $held[0]->kind === 'cold' ? DryingState::Blocked : DryingState::Bare;
         if ($laid !== []) {
             // What is wettest says how the whole coat may be treated.
             $states = array_map($plan->work->state(...), $laid);
-            $state = in_array(State::Wet, $states, true) ? State::Wet : (in_array(State::Setting, $states, true) ? State::Setting : State::Ready);
+            $state = in_array(DryingState::Wet, $states, true) ? DryingState::Wet : (in_array(DryingState::Setting, $states, true) ? DryingState::Setting : DryingState::Ready);
         }
 
         return new self($coat, $state, count($laid), count($laid) + count($planned) + count($held), $laid[count($laid) - 1] ?? null, $planned[0] ?? null, $held[0] ?? null);

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Plan;
 
-use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Cure\Milestone;
 
 /** A moment that must not be missed: until when a material can be worked, from when and until when something has to follow. */
 final readonly class Countdown
 {
     /** What is due later than this is not counted down yet, minutes. */
-    private const SOON = 720;
+    private const MAX_MINUTES_AHEAD = 720;
 
     private function __construct(public string $kind, public string $title, public string $place, public int $at, public string $why)
     {
@@ -30,7 +30,7 @@ final readonly class Countdown
         }
         foreach ($work->moves as $id => $move) {
             foreach ($work->bases[$id] as $base) {
-                if ($base->window === null || ! $base->under instanceof Laid || $base->under->endedAt === null) {
+                if ($base->window === null || ! $base->under instanceof CoatApplication || $base->under->endedAt === null) {
                     continue;
                 }
                 $gap = $work->windowOf($base, $move->section->uid);
@@ -42,7 +42,7 @@ final readonly class Countdown
                 }
             }
         }
-        $all = array_values(array_filter($all, fn (self $c): bool => $c->at > $work->now - 60 && $c->at < $work->now + self::SOON));
+        $all = array_values(array_filter($all, fn (self $c): bool => $c->at > $work->now - 60 && $c->at < $work->now + self::MAX_MINUTES_AHEAD));
         usort($all, fn (self $a, self $b): int => $a->at <=> $b->at);
 
         return $all;

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Plan;
 
-use IdleRidge\Core\Coats\Amount;
-use IdleRidge\Core\Coats\Band;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\MaterialAmount;
+use IdleRidge\Core\Coats\Strip;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Project\Section;
 
 /** An application still to lay: one pass of a coat on a strip of its zone, done in one go. Areas are true surface, mm². */
 final readonly class Move
 {
-    /** @param  list<Amount>  $amounts */
+    /** @param  list<MaterialAmount>  $amounts */
     public function __construct(
         public string $id,
         public Section $section,
@@ -22,7 +22,7 @@ final readonly class Move
         public int $pass,
         public int $strip,
         public int $strips,
-        public Band $band,
+        public Strip $band,
         public float $area,
         public float $track,
         public int $minutes,

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Plan;
 
-use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Schedule\BenchTime;
 use IdleRidge\Core\Schedule\Job;
+use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Schedule\Problem;
-use IdleRidge\Core\Schedule\Wait;
 
 /** The work of a layout as a problem for the solver: jobs of one move or several, waits by cures, tools, deadlines. */
 final class PlanProblem
 {
     /** Grid on which starts are tried against a room that is too cold at times, minutes. */
-    private const COLD_STEP = 10;
+    private const COLD_STEP_MINUTES = 10;
 
     public readonly Problem $problem;
 
@@ -32,7 +32,7 @@ final class PlanProblem
     /** @var array<string, array{int, int, int}> move → its minutes, those of its job before it, and those after it */
     private array $part = [];
 
-    /** @var array<string, DryGap|WindowGap> */
+    /** @var array<string, DryingTimeLag|WindowTimeLag> */
     private array $gaps = [];
 
     /** @param  int|null  $until  sessions after this moment are left aside */
@@ -40,17 +40,17 @@ final class PlanProblem
     {
         $this->zero = $work->planFrom();
         [$sessions, $hands] = $this->sessions();
-        $this->groups = Joins::of($work);
+        $this->groups = MoveBatches::of($work);
         foreach ($this->groups as $job => $members) {
             $this->jobOf += array_fill_keys($members, (string) $job);
             $lead = 0;
-            $each = Joins::minutes($work, $members);
+            $each = MoveBatches::minutes($work, $members);
             foreach ($each as $id => $minutes) {
                 $this->part[$id] = [$minutes, $lead, (int) array_sum($each) - $lead - $minutes];
                 $lead += $minutes;
             }
         }
-        $cold = new ColdHours($work, $sessions, $this->zero, self::COLD_STEP);
+        $cold = new ColdHours($work, $sessions, $this->zero, self::COLD_STEP_MINUTES);
         $jobs = $waits = $tools = [];
         foreach ($this->groups as $id => $members) {
             $jobs[] = $this->job((string) $id, $members, $cold);
@@ -62,7 +62,7 @@ final class PlanProblem
             }
         }
         $most = max([1, ...array_map(fn (array $steps): int => max([0, ...array_column($steps, 1)]), $hands)]);
-        $this->problem = Problem::of((BenchWork::DAYS + 2) * 1440, $most, $tools, $sessions, $jobs, $waits, $this->apart(), $hands, $this->taken($tools));
+        $this->problem = Problem::of((BenchWork::HORIZON_DAYS + 2) * 1440, $most, $tools, $sessions, $jobs, $waits, $this->apart(), $hands, $this->taken($tools));
     }
 
     /**
@@ -167,15 +167,15 @@ final class PlanProblem
         foreach ($members as $member) {
             $move = $work->moves[$member];
             [$minutes, $lead, $rest] = $this->part[$member];
-            $allowed = Ranges::both($allowed, Ranges::sooner($cold->allowed($move, $minutes), $lead));
+            $allowed = StartRanges::both($allowed, StartRanges::sooner($cold->allowed($move, $minutes), $lead));
             foreach ($work->bases[$member] as $base) {
-                if (! $base->under instanceof Laid) {
+                if (! $base->under instanceof CoatApplication) {
                     continue;
                 }
                 if ($base->window === null) {
                     $notBefore = max($notBefore, (int) ceil($work->reached($base->under, $base->milestone, $work->certainty())) - $this->zero - $lead);
                 } else {
-                    $allowed = Ranges::both($allowed, $this->open($base, $base->under));
+                    $allowed = StartRanges::both($allowed, $this->open($base, $base->under));
                 }
             }
             $its = $this->due($move);
@@ -194,7 +194,7 @@ final class PlanProblem
      *
      * @return list<array{int, int}>|null
      */
-    private function open(Base $base, Laid $under): ?array
+    private function open(Underlayer $base, CoatApplication $under): ?array
     {
         $gap = $this->window($base, $this->work->project->section($under->section));
         $end = $this->work->endOf($under) - $this->zero;
@@ -210,7 +210,7 @@ final class PlanProblem
 
     /**
      * @param list<string> $members
-     * @return list<Wait>
+     * @return list<Precedence>
      */
     private function waits(string $id, array $members): array
     {
@@ -219,30 +219,30 @@ final class PlanProblem
             $move = $this->work->moves[$member];
             foreach ($this->work->bases[$member] as $base) {
                 if ($base->under instanceof Move && $this->jobOf[$base->under->id] !== $id) {
-                    $waits[] = Wait::by($this->jobOf[$base->under->id], $id, $base->window === null ? PartGap::of($this->dry($base->under, $base->milestone), $this->part[$base->under->id][2], $this->part[$member][1]) : $this->window($base, $base->under->section));
+                    $waits[] = Precedence::by($this->jobOf[$base->under->id], $id, $base->window === null ? PartTimeLag::of($this->dry($base->under, $base->milestone), $this->part[$base->under->id][2], $this->part[$member][1]) : $this->window($base, $base->under->section));
                 }
             }
             // Strips of a pass follow each other: from back to front, or along the track.
             if ($move->strip > 1 && isset($this->jobOf[$move->before()])) {
-                $waits[] = Wait::of($this->jobOf[$move->before()], $id, 0);
+                $waits[] = Precedence::of($this->jobOf[$move->before()], $id, 0);
             }
         }
 
         return $waits;
     }
 
-    private function dry(Move $under, Milestone $milestone): DryGap
+    private function dry(Move $under, Milestone $milestone): DryingTimeLag
     {
         $drying = $this->work->drying($under->section);
         $key = implode('/', [$under->coat->recipe->id, $milestone->value, $under->coat->mm, $drying->room->uid]);
-        $gap = $this->gaps[$key] ??= new DryGap($drying, $under->coat->recipe->cure, $milestone, $under->coat->mm, $this->zero, $this->work->certainty());
+        $gap = $this->gaps[$key] ??= new DryingTimeLag($drying, $under->coat->recipe->cure, $milestone, $under->coat->mm, $this->zero, $this->work->certainty());
 
-        return $gap instanceof DryGap ? $gap : throw new \LogicException('one key for two gaps');
+        return $gap instanceof DryingTimeLag ? $gap : throw new \LogicException('one key for two gaps');
     }
 
-    private function window(Base $base, Section $section): WindowGap
+    private function window(Underlayer $base, Section $section): WindowTimeLag
     {
-        return new WindowGap($this->work->drying($section), $base->cure()['figures'], $base->cure()['mm'], $base->window ?? throw new \LogicException('no window'), $this->work->certainty(), $this->zero);
+        return new WindowTimeLag($this->work->drying($section), $base->cure()['figures'], $base->cure()['mm'], $base->window ?? throw new \LogicException('no window'), $this->work->certainty(), $this->zero);
     }
 
     /** The last end by which a move still is where its section has to be by a date, from zero on; null where none is set. */
@@ -254,7 +254,7 @@ final class PlanProblem
         }
         [$at, $milestone] = $due;
         // Far beyond the sessions that are looked at it binds nothing, and there is no air to reckon with.
-        if ($at - $this->zero > 3 * BenchWork::DAYS * 1440) {
+        if ($at - $this->zero > 3 * BenchWork::HORIZON_DAYS * 1440) {
             return $at - $this->zero;
         }
         $wanted = match ($milestone) {

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Plan;
 
-use IdleRidge\Core\Coats\Amount;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Project\Section;
-use IdleRidge\Core\Shelf\Price;
+use IdleRidge\Core\Shelf\PackPrice;
 
 /**
  * A school tried on a zone before it is taken: hands-on minutes, and how long it takes in the room where the section stands if
@@ -20,7 +20,7 @@ use IdleRidge\Core\Shelf\Price;
 final readonly class SchoolTrial
 {
     /**
-     * @param list<Amount> $amounts
+     * @param list<MaterialAmount> $amounts
      * @param list<Coat> $coats
      * @param int $cost of what is used up, in the currency's smallest unit
      * @param list<string> $unpriced materials without a price
@@ -64,12 +64,12 @@ final readonly class SchoolTrial
         }
         [$below, $end] = $last ?? [$coats[0], $at];
         $through = fn (float $quantile): float => ($drying->reached($below->recipe->cure, self::last($below), $below->mm, $end, $quantile) - $start) / 1440.0;
-        $amounts = Amount::sum($amounts);
+        $amounts = MaterialAmount::sum($amounts);
         $used = [];
         foreach ($amounts as $amount) {
             $used[$amount->material] = ($used[$amount->material] ?? 0.0) + $amount->amount;
         }
-        [$cost, $unpriced] = Price::cost($used, $work->project->works->prices);
+        [$cost, $unpriced] = PackPrice::cost($used, $work->project->works->prices);
 
         $grams = $body['grams'] ?? 0.0;
         if ($body !== null && $body['minor'] === null) {

@@ -6,11 +6,11 @@ namespace IdleRidge\Core\Plan;
 
 use DateTimeZone;
 use IdleRidge\Core\Coats\Coat;
-use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\Room;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Schedule\BenchTime;
 
@@ -20,11 +20,11 @@ final class WhatIf
     /**
      * A room that is held at a temperature at least from a moment on; the water in its air stays, so the air gets drier.
      *
-     * @throws Refusal when there is no such room
+     * @throws InvalidValue when there is no such room
      */
     public static function warmer(Project $project, string $uid, float $celsius, int $from): Project
     {
-        Refusal::unlessBetween($celsius, 5.0, 35.0, 'The temperature', '°C', 'heater');
+        InvalidValue::unlessBetween($celsius, 5.0, 35.0, 'The temperature', '°C', 'heater');
         $heat = function (Climate $air) use ($celsius): Climate {
             $warm = Climate::of(max($air->temperature, $celsius), $air->humidity, $air->airflow);
 
@@ -77,11 +77,11 @@ final class WhatIf
     /**
      * A coat left out, or with one pass fewer.
      *
-     * @throws Refusal when it was begun and has one pass
+     * @throws InvalidValue when it was begun and has one pass
      */
     public static function fewer(Project $project, string $coat): Project
     {
-        $laid = array_map(fn (Laid $l): int => $l->coat === $coat ? $l->pass : 0, $project->works->laid);
+        $laid = array_map(fn (CoatApplication $l): int => $l->coat === $coat ? $l->pass : 0, $project->works->laid);
         $coats = [];
         foreach ($project->works->coats as $one) {
             if ($one->uid !== $coat) {
@@ -89,7 +89,7 @@ final class WhatIf
             } elseif ($one->passes > max([0, ...$laid]) && $one->passes > 1) {
                 $coats[] = Coat::of($one->uid, $one->zone, $one->recipe, $one->mm, $one->share, $one->passes - 1, $one->name, $one->extra, $one->minutes, $one->colour, $one->blend);
             } elseif (max([0, ...$laid]) > 0) {
-                throw new Refusal("“{$one->title()}” is laid already.", 'fewer');
+                throw new InvalidValue("“{$one->title()}” is laid already.", 'fewer');
             }
         }
 
@@ -99,7 +99,7 @@ final class WhatIf
     /** @return array<string, true> coats that were begun */
     private static function begun(Project $project): array
     {
-        return array_fill_keys(array_map(fn (Laid $l): string => $l->coat, $project->works->laid), true);
+        return array_fill_keys(array_map(fn (CoatApplication $l): string => $l->coat, $project->works->laid), true);
     }
 
     /** @return array{Climate, Climate} the air by day and by night, as it is usual where it was read */
@@ -122,7 +122,7 @@ final class WhatIf
         $works = $project->works;
         $rooms = $works->rooms === [] ? [Room::standard($uid)] : $works->rooms;
         if (! in_array($uid, array_map(fn (Room $r): string => $r->uid, $rooms), true)) {
-            throw new Refusal('There is no such room.', 'room');
+            throw new InvalidValue('There is no such room.', 'room');
         }
 
         return $project->working($works->with(['rooms' => array_map(fn (Room $r): Room => $r->uid === $uid ? $change($r)->after($r, $from) : $r, $rooms)]));

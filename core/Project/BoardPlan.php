@@ -17,12 +17,12 @@ use IdleRidge\Core\Track\Run;
 final class BoardPlan
 {
     /** Between prototype sleepers, mm, and half their length. */
-    private const SLEEPERS = 650.0;
+    private const PROTOTYPE_SLEEPER_SPACING_MM = 650.0;
 
-    private const HALF_SLEEPER = 1250.0;
+    private const PROTOTYPE_HALF_SLEEPER_MM = 1250.0;
 
     /** Offsets from a chord are told so far apart, mm. */
-    private const OFFSETS = 50.0;
+    private const CHORD_OFFSET_STEP_MM = 50.0;
 
     public static function of(Project $project, Section $section, LandModel $model): Template
     {
@@ -73,8 +73,8 @@ final class BoardPlan
     private static function sleepers(Run $run, array $here, float $ratio): array
     {
         $out = [];
-        $half = self::HALF_SLEEPER / $ratio;
-        for ($station = $here[0]; $station <= $here[1]; $station += self::SLEEPERS / $ratio) {
+        $half = self::PROTOTYPE_HALF_SLEEPER_MM / $ratio;
+        for ($station = $here[0]; $station <= $here[1]; $station += self::PROTOTYPE_SLEEPER_SPACING_MM / $ratio) {
             if ($run->structureAt($station)?->kind === 'tunnel') {
                 continue;
             }
@@ -105,7 +105,7 @@ final class BoardPlan
             [$a, $b] = [$run->alignment->pointAt($from), $run->alignment->pointAt($to)];
             $chord = $a->distanceTo($b);
             $told = [];
-            for ($x = -floor($chord / 2.0 / self::OFFSETS) * self::OFFSETS; $x <= $chord / 2.0; $x += self::OFFSETS) {
+            for ($x = -floor($chord / 2.0 / self::CHORD_OFFSET_STEP_MM) * self::CHORD_OFFSET_STEP_MM; $x <= $chord / 2.0; $x += self::CHORD_OFFSET_STEP_MM) {
                 $off = sqrt($element->radius ** 2 - $x ** 2) - sqrt(max(0.0, $element->radius ** 2 - $chord ** 2 / 4.0));
                 $t = 0.5 + $x / $chord;
                 $told[] = [$a->x + $t * ($b->x - $a->x), $a->y + $t * ($b->y - $a->y), sprintf('%.1f', $off)];

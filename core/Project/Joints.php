@@ -12,7 +12,7 @@ use IdleRidge\Core\Land\Spot;
 final class Joints
 {
     /** Edges so near count as one, mm. */
-    private const NEAR = 1.5;
+    private const SAME_EDGE_MM = 1.5;
 
     /**
      * The edges of a section along most of which a neighbour goes on.
@@ -57,7 +57,7 @@ final class Joints
             $along = [];
             foreach ([$other->onEdge($theirs, 0.0), $other->onEdge($theirs, $other->edgeLength($theirs))] as $end) {
                 [$at, $aside] = self::onto($section, $edge, $end);
-                if (abs($aside) > self::NEAR) {
+                if (abs($aside) > self::SAME_EDGE_MM) {
                     continue 2;
                 }
                 $along[] = $at;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * What was done, or seen: when (minutes of Unix time), on which section, zone and coat, in one sentence; with the air of the
@@ -36,15 +36,15 @@ final readonly class JournalEntry
      * @param list<array{material: string, amount: float, unit: string}> $amounts
      * @param array<string, mixed> $extra
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public static function of(string $uid, int $at, string $kind, string $section, ?string $laid, string $sentence, ?float $temperature = null, ?float $humidity = null, array $amounts = [], array $extra = []): self
     {
         if (! in_array($kind, self::KINDS, true)) {
-            throw new Refusal('An entry is one of '.implode(', ', self::KINDS).'.', 'kind');
+            throw new InvalidValue('An entry is one of '.implode(', ', self::KINDS).'.', 'kind');
         }
         if (trim($sentence) === '' || mb_strlen($sentence) > 500) {
-            throw new Refusal('An entry needs a sentence of 1 to 500 characters.', 'sentence');
+            throw new InvalidValue('An entry needs a sentence of 1 to 500 characters.', 'sentence');
         }
 
         return new self($uid, $at, $kind, $section, $laid, trim($sentence), $temperature, $humidity, $amounts, $extra);

@@ -7,7 +7,7 @@ namespace IdleRidge\Core\Project;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\HeightLine;
 use IdleRidge\Core\Land\Spot;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * Something that makes the land, points in layout coordinates with heights, mm. A spot height is one point; ridge and
@@ -22,12 +22,12 @@ final readonly class LandFeature
     /** Those that are made of the ground once it goes through spots and lines, in this order. */
     public const SHAPES = ['rough', 'pad', 'stream', 'water'];
 
-    private const FOOT = ['foot_mm' => [0.0, 0.0, 2000.0, 'The foot'], 'foot_deg' => [0.0, 0.0, 85.0, 'The slope of the foot']];
+    private const FOOT_FIGURES = ['foot_mm' => [0.0, 0.0, 2000.0, 'The foot'], 'foot_deg' => [0.0, 0.0, 85.0, 'The slope of the foot']];
 
     /** kind → figure → starting value, least, most, what it is */
     public const FIGURES = [
-        'spot' => self::FOOT,
-        'ridge' => self::FOOT,
+        'spot' => self::FOOT_FIGURES,
+        'ridge' => self::FOOT_FIGURES,
         'water' => ['depth_mm' => [12.0, 0.5, 500.0, 'The depth'], 'shore_mm' => [40.0, 1.0, 2000.0, 'The shore']],
         'pad' => ['batter' => [1.5, 0.02, 20.0, 'The slope around it']],
         'stream' => ['width_mm' => [18.0, 2.0, 500.0, 'The width'], 'depth_mm' => [3.0, 0.2, 100.0, 'The depth'], 'below_mm' => [2.0, 0.0, 100.0, 'The way down to the water']],
@@ -54,26 +54,26 @@ final readonly class LandFeature
      * @param array<string, mixed> $extra
      * @param array<string, float> $figures what is not given takes a starting value
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public static function of(string $uid, string $kind, array $points, string $name = '', array $extra = [], array $figures = []): self
     {
         if (! in_array($kind, self::KINDS, true)) {
-            throw new Refusal("“{$kind}” is none of ".implode(', ', self::KINDS).'.', 'kind');
+            throw new InvalidValue("“{$kind}” is none of ".implode(', ', self::KINDS).'.', 'kind');
         }
         if (mb_strlen($name) > 80) {
-            throw new Refusal('At most 80 characters.', 'name');
+            throw new InvalidValue('At most 80 characters.', 'name');
         }
         foreach ($points as $k => $p) {
-            Refusal::unlessBetween($p->z, -1000.0, 3000.0, 'The height', 'mm', "points/{$k}/z_mm");
-            Refusal::unlessBetween($p->x, -100_000.0, 100_000.0, 'x', 'mm', "points/{$k}/x_mm");
-            Refusal::unlessBetween($p->y, -100_000.0, 100_000.0, 'y', 'mm', "points/{$k}/y_mm");
+            InvalidValue::unlessBetween($p->z, -1000.0, 3000.0, 'The height', 'mm', "points/{$k}/z_mm");
+            InvalidValue::unlessBetween($p->x, -100_000.0, 100_000.0, 'x', 'mm', "points/{$k}/x_mm");
+            InvalidValue::unlessBetween($p->y, -100_000.0, 100_000.0, 'y', 'mm', "points/{$k}/y_mm");
         }
         if (count($points) > 500) {
-            throw new Refusal('A line may have at most 500 points.', 'points');
+            throw new InvalidValue('A line may have at most 500 points.', 'points');
         }
         if ($points === [] || ($kind === 'spot' && count($points) !== 1)) {
-            throw new Refusal($kind === 'spot' ? 'A spot height is one point.' : 'It has no points.', 'points');
+            throw new InvalidValue($kind === 'spot' ? 'A spot height is one point.' : 'It has no points.', 'points');
         }
         if ($kind === 'water' || $kind === 'pad' || $kind === 'rough') {
             $points = self::ring($kind, $points);
@@ -82,13 +82,13 @@ final readonly class LandFeature
         }
         $taken = [];
         foreach (self::FIGURES[$kind] ?? [] as $key => [$start, $least, $most, $word]) {
-            $taken[$key] = Refusal::unlessBetween($figures[$key] ?? $start, $least, $most, $word, str_ends_with($key, '_mm') ? 'mm' : '', $key);
+            $taken[$key] = InvalidValue::unlessBetween($figures[$key] ?? $start, $least, $most, $word, str_ends_with($key, '_mm') ? 'mm' : '', $key);
         }
 
         if (($taken['foot_deg'] ?? 0.0) > 0.0) {
-            Refusal::unlessBetween($taken['foot_deg'], 5.0, 85.0, 'The slope of the foot', '°', 'foot_deg');
+            InvalidValue::unlessBetween($taken['foot_deg'], 5.0, 85.0, 'The slope of the foot', '°', 'foot_deg');
         }
-        $taken = array_filter($taken, fn (float $value, string $key): bool => $value !== 0.0 || ! isset(self::FOOT[$key]), ARRAY_FILTER_USE_BOTH);
+        $taken = array_filter($taken, fn (float $value, string $key): bool => $value !== 0.0 || ! isset(self::FOOT_FIGURES[$key]), ARRAY_FILTER_USE_BOTH);
 
         return new self($uid, $kind, trim($name), $points, $extra, $taken);
     }
@@ -125,22 +125,22 @@ final readonly class LandFeature
      * @param list<Spot> $points
      * @return non-empty-list<Spot> counter-clockwise
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     private static function ring(string $kind, array $points): array
     {
         $what = ['water' => 'The bank line', 'pad' => 'The outline', 'rough' => 'The outline'][$kind];
         if (count($points) < 3) {
-            throw new Refusal("{$what} needs three corners or more.", 'points');
+            throw new InvalidValue("{$what} needs three corners or more.", 'points');
         }
         foreach ($kind === 'rough' ? [] : $points as $k => $p) {
             if (abs($p->z - $points[0]->z) > 1e-6) {
-                throw new Refusal('It lies level: all corners have one height.', "points/{$k}/z_mm");
+                throw new InvalidValue('It lies level: all corners have one height.', "points/{$k}/z_mm");
             }
         }
         $ring = array_map(fn (Spot $p): array => [$p->x, $p->y], $points);
         if (Polygon::crossesItself($ring)) {
-            throw new Refusal("{$what} crosses itself.", 'points');
+            throw new InvalidValue("{$what} crosses itself.", 'points');
         }
 
         return Polygon::area($ring) < 0.0 ? array_reverse($points) : $points;

@@ -9,7 +9,7 @@ use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Terrain;
 use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Land\Walls;
-use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Track\Turnout;
 
 /** The land of one section worked out: terrain, walls and the figures that stand on screen and in files. */
@@ -39,7 +39,7 @@ final readonly class LandStudy
     /**
      * Heights over the layout's datum; areas and volumes within the board, volume over the board's top.
      *
-     * @return array<string, Figure>
+     * @return array<string, Quantity>
      */
     public function figures(): array
     {
@@ -50,14 +50,14 @@ final readonly class LandStudy
         $heights = [...$this->terrain->heights, ...($this->terrain->rim ?? []), ...$this->atPointsGiven()];
 
         return [
-            'z_min' => new Figure(min($heights), 'mm', 'lowest of the cells, the edges and the points that were given', $cell, decimals: 1),
-            'z_max' => new Figure(max($heights), 'mm', 'highest of the cells, the edges and the points that were given', $cell, decimals: 1),
-            'cut' => new Figure($works['cut'], 'mm³', 'sum of what grading takes from the natural ground', $cell),
-            'fill' => new Figure($works['fill'], 'mm³', 'sum of what grading puts on the natural ground', $cell),
-            'volume' => new Figure($mesh->volumeAbove($this->section->base), 'mm³', 'volume between the terrain and the board top', $cell + ['board top' => round($this->section->base, 1).' mm']),
-            'plan' => new Figure($plan, 'mm²', 'width × depth', ['width' => round($this->section->width, 1).' mm', 'depth' => round($this->section->depth, 1).' mm']),
-            'surface' => new Figure($mesh->surface(), 'mm²', 'area of the land itself, two triangles a cell, mean of both diagonals', $cell),
-            'max_slope' => new Figure(rad2deg(atan($this->terrain->grid()->maxSlope())), '°', 'steepest slope over three by three cells', $cell, decimals: 1),
+            'z_min' => new Quantity(min($heights), 'mm', 'lowest of the cells, the edges and the points that were given', $cell, decimals: 1),
+            'z_max' => new Quantity(max($heights), 'mm', 'highest of the cells, the edges and the points that were given', $cell, decimals: 1),
+            'cut' => new Quantity($works['cut'], 'mm³', 'sum of what grading takes from the natural ground', $cell),
+            'fill' => new Quantity($works['fill'], 'mm³', 'sum of what grading puts on the natural ground', $cell),
+            'volume' => new Quantity($mesh->volumeAbove($this->section->base), 'mm³', 'volume between the terrain and the board top', $cell + ['board top' => round($this->section->base, 1).' mm']),
+            'plan' => new Quantity($plan, 'mm²', 'width × depth', ['width' => round($this->section->width, 1).' mm', 'depth' => round($this->section->depth, 1).' mm']),
+            'surface' => new Quantity($mesh->surface(), 'mm²', 'area of the land itself, two triangles a cell, mean of both diagonals', $cell),
+            'max_slope' => new Quantity(rad2deg(atan($this->terrain->grid()->maxSlope())), '°', 'steepest slope over three by three cells', $cell, decimals: 1),
         ];
     }
 

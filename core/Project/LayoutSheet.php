@@ -8,7 +8,7 @@ use DateTimeZone;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Measure\Day;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Scale;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Schedule\BenchRules;
@@ -60,7 +60,7 @@ final readonly class LayoutSheet
      * @param array<string, string> $typed
      * @param array<string, mixed> $extra
      *
-     * @throws Refusal naming the field
+     * @throws InvalidValue naming the field
      */
     public static function of(
         string $uid,
@@ -87,36 +87,36 @@ final readonly class LayoutSheet
         bool $feltGrade = true,
         ?BenchRules $bench = null,
     ): self {
-        Refusal::unlessBetween($northDeg, -360.0, 360.0, 'The direction of north', '°', 'north_deg');
+        InvalidValue::unlessBetween($northDeg, -360.0, 360.0, 'The direction of north', '°', 'north_deg');
         if ($showOn !== null) {
             Day::of($showOn, 'show_on');
         }
         if (trim($name) === '' || mb_strlen($name) > 80) {
-            throw new Refusal('A layout needs a name of 1 to 80 characters.', 'name');
+            throw new InvalidValue('A layout needs a name of 1 to 80 characters.', 'name');
         }
-        Refusal::unlessBetween($gauge, 2.0, 200.0, 'The gauge', 'mm', 'gauge_mm');
+        InvalidValue::unlessBetween($gauge, 2.0, 200.0, 'The gauge', 'mm', 'gauge_mm');
         if (! in_array($zone, DateTimeZone::listIdentifiers(), true)) {
-            throw new Refusal("“{$zone}” is not a time zone; choose one such as Europe/Oslo.", 'zone');
+            throw new InvalidValue("“{$zone}” is not a time zone; choose one such as Europe/Oslo.", 'zone');
         }
         if (preg_match('/^[A-Z]{3}$/', $currency) !== 1) {
-            throw new Refusal('A currency is three capital letters, such as EUR.', 'currency');
+            throw new InvalidValue('A currency is three capital letters, such as EUR.', 'currency');
         }
         if (array_diff($viewingEdges, self::EDGES) !== []) {
-            throw new Refusal('A viewing edge is front, back, left or right.', 'viewing_edges');
+            throw new InvalidValue('A viewing edge is front, back, left or right.', 'viewing_edges');
         }
         foreach (['region' => $region, 'season' => $season] as $field => $text) {
             if (mb_strlen($text) > 120) {
-                throw new Refusal('At most 120 characters.', $field);
+                throw new InvalidValue('At most 120 characters.', $field);
             }
         }
         $vehicles = self::distinct($vehicles ?? [Vehicle::coach()]);
-        Refusal::unlessBetween($clearanceMargin, 0.0, 100.0, 'The margin', 'mm', 'clearance_margin_mm');
-        Refusal::unlessBetween($faceLimitDeg, 20.0, 89.0, 'The steepest face', '°', 'face_limit_deg');
+        InvalidValue::unlessBetween($clearanceMargin, 0.0, 100.0, 'The margin', 'mm', 'clearance_margin_mm');
+        InvalidValue::unlessBetween($faceLimitDeg, 20.0, 89.0, 'The steepest face', '°', 'face_limit_deg');
         if ($bankReach !== null) {
-            Refusal::unlessBetween($bankReach, 5.0, 5000.0, 'The width for slopes', 'mm', 'bank_reach_mm');
+            InvalidValue::unlessBetween($bankReach, 5.0, 5000.0, 'The width for slopes', 'mm', 'bank_reach_mm');
         }
-        Refusal::unlessBetween($tension, 0.0, 1.0, 'The tension', '', 'tension');
-        Refusal::unlessBetween($stiffness, 5.0, 1000.0, 'The stiffness length', 'mm', 'stiffness_mm');
+        InvalidValue::unlessBetween($tension, 0.0, 1.0, 'The tension', '', 'tension');
+        InvalidValue::unlessBetween($stiffness, 5.0, 1000.0, 'The stiffness length', 'mm', 'stiffness_mm');
 
         return new self(
             $uid, trim($name), Scale::oneTo($ratio), $gauge, $units, $zone, $currency,
@@ -135,25 +135,34 @@ final readonly class LayoutSheet
      * @param list<Vehicle> $vehicles
      * @return non-empty-list<Vehicle>
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     private static function distinct(array $vehicles): array
     {
         if ($vehicles === []) {
-            throw new Refusal('A layout needs one vehicle at least: what runs decides what has to clear.', 'vehicles');
+            throw new InvalidValue('A layout needs one vehicle at least: what runs decides what has to clear.', 'vehicles');
         }
         if (count($vehicles) > 12) {
-            throw new Refusal('At most 12 vehicles: the ones that need most room are enough.', 'vehicles');
+            throw new InvalidValue('At most 12 vehicles: the ones that need most room are enough.', 'vehicles');
         }
         $names = [];
         foreach ($vehicles as $k => $vehicle) {
             if (isset($names[mb_strtolower($vehicle->name)])) {
-                throw new Refusal("Two vehicles are called “{$vehicle->name}”.", "vehicles/{$k}/name");
+                throw new InvalidValue("Two vehicles are called “{$vehicle->name}”.", "vehicles/{$k}/name");
             }
             $names[mb_strtolower($vehicle->name)] = true;
         }
 
         return $vehicles;
+    }
+
+    /** What of it land can depend on. */
+    public function forLand(): self
+    {
+        return self::of(
+            $this->uid, 'Land', $this->scale->ratio, $this->gauge, $this->units, vehicles: $this->vehicles, clearanceMargin: $this->clearanceMargin,
+            faceLimitDeg: $this->faceLimitDeg, bankReach: $this->bankReach, tension: $this->tension, stiffness: $this->stiffness,
+        );
     }
 
     /** The same layout with a date on which it is shown, and other rules of planning. */

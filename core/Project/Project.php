@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
-use IdleRidge\Core\Cuts\Bore;
 use IdleRidge\Core\Cuts\CutSettings;
+use IdleRidge\Core\Cuts\TunnelBore;
 use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Basin;
@@ -20,8 +20,8 @@ use IdleRidge\Core\Land\Pad;
 use IdleRidge\Core\Land\Roughness;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Land\Stream;
-use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Track\Run;
 
 /**
@@ -30,6 +30,9 @@ use IdleRidge\Core\Track\Run;
  */
 final readonly class Project
 {
+    /** Slopes of a run come no further over a board, mm. */
+    private const RUN_REACH_MM = 300.0;
+
     /**
      * @param list<Section> $sections
      * @param list<Run> $runs
@@ -55,7 +58,7 @@ final readonly class Project
      * @param array<string, array<string, mixed>> $runExtras
      * @param array<string, mixed> $extra
      *
-     * @throws Refusals when two records share a uid, two sections a name, or two spots one place at different heights
+     * @throws InvalidValues when two records share a uid, two sections a name, or two spots one place at different heights
      */
     public static function of(LayoutSheet $layout, array $sections, array $runs = [], array $features = [], array $runExtras = [], array $extra = [], ?Works $works = null): self
     {
@@ -63,7 +66,7 @@ final readonly class Project
         $names = [];
         foreach ($sections as $k => $section) {
             if (isset($names[mb_strtolower($section->name)])) {
-                $faults[] = new Refusal("Two sections are called “{$section->name}”.", "/sections/{$k}/name");
+                $faults[] = new InvalidValue("Two sections are called “{$section->name}”.", "/sections/{$k}/name");
             }
             $names[mb_strtolower($section->name)] = true;
         }
@@ -73,7 +76,7 @@ final readonly class Project
             $seen = [];
             foreach ($records as $k => $record) {
                 if (isset($seen[$record->uid])) {
-                    $faults[] = new Refusal("The uid “{$record->uid}” stands twice.", "/{$list}/{$k}/uid");
+                    $faults[] = new InvalidValue("The uid “{$record->uid}” stands twice.", "/{$list}/{$k}/uid");
                 }
                 $seen[$record->uid] = true;
             }
@@ -90,13 +93,13 @@ final readonly class Project
                     }
                 }
                 GroundProblem::over(0.0, 0.0, 100.0, 100.0, $spots);
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $spot = (int) substr($refusal->place, strlen('spots/'));
-                $faults[] = new Refusal($refusal->getMessage(), '/features/'.($index[$spot] ?? 0).'/points/0');
+                $faults[] = new InvalidValue($refusal->getMessage(), '/features/'.($index[$spot] ?? 0).'/points/0');
             }
         }
         if ($faults !== []) {
-            throw new Refusals($faults);
+            throw new InvalidValues($faults);
         }
 
         return new self($layout, $sections, $runs, $features, $runExtras, $extra, $works);
@@ -105,11 +108,40 @@ final readonly class Project
     /**
      * The same layout with other works.
      *
-     * @throws Refusals when they do not fit it
+     * @throws InvalidValues when they do not fit it
      */
     public function working(Works $works): self
     {
         return self::of($this->layout, $this->sections, $this->runs, $this->features, $this->runExtras, $this->extra, $works);
+    }
+
+    /**
+     * All that the land of a section can depend on, as a project of its own: the boards that hang together with it or lie against it, what
+     * stands on them or reaches it, the runs that come near.
+     */
+    public function landOf(Section $section): self
+    {
+        $boards = $this->joinedWith($section);
+        foreach ($this->sections as $other) {
+            if ($other->touches($section) && ! in_array($other, $boards, true)) {
+                $boards[] = $other;
+            }
+        }
+        $boards = array_values(array_filter($this->sections, fn (Section $s): bool => in_array($s, $boards, true)));
+        $reaching = array_map(fn (LandFeature $f): string => $f->uid, $this->shapesNear($section));
+        $counts = fn (LandFeature $f): bool => in_array($f->uid, $reaching, true) || self::liesOn($f, $boards);
+
+        return new self(
+            $this->layout->forLand(), array_map(fn (Section $s): Section => $s->forLand(), $boards),
+            array_values(array_filter($this->runs, fn (Run $r): bool => $this->comesNear($r->seenFrom($section->placement), $section))),
+            array_values(array_filter($this->features, $counts)), [], [], new Works,
+        );
+    }
+
+    /** All that a plan can depend on beside the surveys of zones. */
+    public function planned(): self
+    {
+        return new self($this->layout, $this->sections, $this->runs, [], [], [], $this->works->planned());
     }
 
     /** What land is cut from, with what lies in store. */
@@ -118,7 +150,7 @@ final readonly class Project
         return $this->layout->cuts->with($this->works->store->sheets());
     }
 
-    /** @throws Refusal when there is no such section */
+    /** @throws InvalidValue when there is no such section */
     public function section(string $uidOrName): Section
     {
         foreach ($this->sections as $section) {
@@ -127,7 +159,7 @@ final readonly class Project
             }
         }
         $known = implode(', ', array_map(fn (Section $s): string => $s->name, $this->sections));
-        throw new Refusal("There is no section “{$uidOrName}”".($known === '' ? '; the layout has none.' : "; there are {$known}."), '/sections');
+        throw new InvalidValue("There is no section “{$uidOrName}”".($known === '' ? '; the layout has none.' : "; there are {$known}."), '/sections');
     }
 
     /**
@@ -259,7 +291,7 @@ final readonly class Project
 
     /**
      * @param list<Run> $runs
-     * @return list<Bore> the room of their tunnels
+     * @return list<TunnelBore> the room of their tunnels
      */
     public function bores(array $runs): array
     {
@@ -267,7 +299,7 @@ final readonly class Project
         foreach ($runs as $run) {
             foreach ($run->structures as $structure) {
                 if ($structure->kind === 'tunnel') {
-                    $bores[] = Bore::through($run, $structure, $this->layout->vehicles, $this->layout->clearanceMargin);
+                    $bores[] = TunnelBore::through($run, $structure, $this->layout->vehicles, $this->layout->clearanceMargin);
                 }
             }
         }
@@ -321,7 +353,7 @@ final readonly class Project
         foreach ($this->shapesNear($section) as $f) {
             $ground = $ground->with(match ($f->kind) {
                 'rough' => new Roughness($f->uid, $f->plan(), $f->figures['height_mm'], $f->figures['grain_mm'], (int) $f->figures['seed'], $section->placement),
-                'spot', 'ridge' => new Heap($f->uid, $f->points, $f->figures['foot_mm'] ?? 0.0, $f->figures['foot_deg'] ?? Heap::NATURAL_DEG),
+                'spot', 'ridge' => new Heap($f->uid, $f->points, $f->figures['foot_mm'] ?? 0.0, $f->figures['foot_deg'] ?? Heap::NATURAL_SLOPE_DEG),
                 'pad' => new Pad($f->uid, $f->name, $f->plan(), $f->points[0]->z, $f->figures['batter']),
                 'stream' => Stream::along($f->uid, $f->name, $f->plan(), $f->figures['width_mm'], $f->figures['depth_mm'], $f->figures['below_mm'], $ground->at(...)),
                 default => new Basin($f->uid, $f->name, $f->plan(), $f->points[0]->z, $f->figures['depth_mm'], $f->figures['shore_mm']),
@@ -341,13 +373,19 @@ final readonly class Project
         $near = [];
         foreach ($this->runs as $run) {
             $here = $run->seenFrom($section->placement);
-            if ($here->alignment->reaches(0.0, 0.0, $section->width, $section->depth, 300.0)) {
+            if ($this->comesNear($here, $section)) {
                 $near[] = $here;
             }
         }
         usort($near, fn (Run $a, Run $b): int => $a->uid <=> $b->uid);
 
         return $near;
+    }
+
+    /** Whether a run, seen from a section, is so near that its formation or slopes may come onto it. */
+    private function comesNear(Run $run, Section $section): bool
+    {
+        return $run->alignment->reaches(0.0, 0.0, $section->width, $section->depth, self::RUN_REACH_MM);
     }
 
     /**

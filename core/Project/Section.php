@@ -6,7 +6,7 @@ namespace IdleRidge\Core\Project;
 
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * A board: width × depth (mm), where it lies in the layout, how high its top stands over the datum, and the room it stands
@@ -14,12 +14,12 @@ use IdleRidge\Core\Measure\Refusal;
  */
 final readonly class Section
 {
-    public const LEAST = 50.0;
+    public const MIN_SIZE_MM = 50.0;
 
-    public const MOST = 5000.0;
+    public const MAX_SIZE_MM = 5000.0;
 
     /** So many of the rooms it stood in are known. */
-    private const MOST_MOVES = 40;
+    private const MAX_ROOM_MOVES = 40;
 
     /**
      * @param array<string, string> $typed
@@ -50,7 +50,7 @@ final readonly class Section
      * @param array<string, list<array{float, float}>> $edges
      * @param list<array{int, string}> $stood
      *
-     * @throws Refusal naming the field
+     * @throws InvalidValue naming the field
      */
     public static function of(
         string $uid,
@@ -69,14 +69,14 @@ final readonly class Section
         array $stood = [],
     ): self {
         if (trim($name) === '' || mb_strlen($name) > 80) {
-            throw new Refusal('A section needs a name of 1 to 80 characters.', 'name');
+            throw new InvalidValue('A section needs a name of 1 to 80 characters.', 'name');
         }
-        Refusal::unlessBetween($width, self::LEAST, self::MOST, 'The width', 'mm', 'width_mm');
-        Refusal::unlessBetween($depth, self::LEAST, self::MOST, 'The depth', 'mm', 'depth_mm');
-        Refusal::unlessBetween($x, -50_000.0, 50_000.0, 'x', 'mm', 'x_mm');
-        Refusal::unlessBetween($y, -50_000.0, 50_000.0, 'y', 'mm', 'y_mm');
-        Refusal::unlessBetween($angleDeg, -360.0, 360.0, 'The turn', '°', 'angle_deg');
-        Refusal::unlessBetween($base, -1000.0, 3000.0, 'The base level', 'mm', 'base_mm');
+        InvalidValue::unlessBetween($width, self::MIN_SIZE_MM, self::MAX_SIZE_MM, 'The width', 'mm', 'width_mm');
+        InvalidValue::unlessBetween($depth, self::MIN_SIZE_MM, self::MAX_SIZE_MM, 'The depth', 'mm', 'depth_mm');
+        InvalidValue::unlessBetween($x, -50_000.0, 50_000.0, 'x', 'mm', 'x_mm');
+        InvalidValue::unlessBetween($y, -50_000.0, 50_000.0, 'y', 'mm', 'y_mm');
+        InvalidValue::unlessBetween($angleDeg, -360.0, 360.0, 'The turn', '°', 'angle_deg');
+        InvalidValue::unlessBetween($base, -1000.0, 3000.0, 'The base level', 'mm', 'base_mm');
 
         return new self($uid, trim($name), $width, $depth, new Placement($x, $y, $angleDeg), $base, $typed, $extra, $room, self::profiles($edges, $width, $depth), $runsOn, $stood);
     }
@@ -90,7 +90,7 @@ final readonly class Section
     /** The same board carried into another room at a moment, from the one it stood in. */
     public function carried(?string $to, string $from, int $at): self
     {
-        return $this->but(['room' => $to, 'stood' => [...array_slice($this->stood, 1 - self::MOST_MOVES), [$at, $from]]]);
+        return $this->but(['room' => $to, 'stood' => [...array_slice($this->stood, 1 - self::MAX_ROOM_MOVES), [$at, $from]]]);
     }
 
     /** @param  array<string, mixed>  $changed by the names of its properties */
@@ -104,7 +104,7 @@ final readonly class Section
      *
      * @param list<array{float, float}>|null $profile
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public function withEdge(string $edge, ?array $profile): self
     {
@@ -192,17 +192,17 @@ final readonly class Section
         ksort($edges);
         foreach ($edges as $edge => $profile) {
             if (! in_array($edge, LayoutSheet::EDGES, true)) {
-                throw new Refusal("“{$edge}” is no edge: there are front, back, left and right.", 'edges');
+                throw new InvalidValue("“{$edge}” is no edge: there are front, back, left and right.", 'edges');
             }
             $length = $edge === 'front' || $edge === 'back' ? $width : $depth;
             if ($profile === [] || count($profile) > 500) {
-                throw new Refusal('An edge is fixed at 1 to 500 points.', "edges/{$edge}");
+                throw new InvalidValue('An edge is fixed at 1 to 500 points.', "edges/{$edge}");
             }
             foreach ($profile as $k => [$at, $z]) {
-                Refusal::unlessBetween($at, 0.0, $length, 'The place', 'mm', "edges/{$edge}/{$k}/at_mm");
-                Refusal::unlessBetween($z, -1000.0, 3000.0, 'The height', 'mm', "edges/{$edge}/{$k}/z_mm");
+                InvalidValue::unlessBetween($at, 0.0, $length, 'The place', 'mm', "edges/{$edge}/{$k}/at_mm");
+                InvalidValue::unlessBetween($z, -1000.0, 3000.0, 'The height', 'mm', "edges/{$edge}/{$k}/z_mm");
                 if ($k > 0 && $at - $profile[$k - 1][0] < 0.5) {
-                    throw new Refusal('The points of an edge lie one after the other, half a millimetre apart at least.', "edges/{$edge}/{$k}/at_mm");
+                    throw new InvalidValue('The points of an edge lie one after the other, half a millimetre apart at least.', "edges/{$edge}/{$k}/at_mm");
                 }
             }
         }
@@ -216,5 +216,11 @@ final readonly class Section
         $along = array_map(fn (Point $p): float => $p->x * cos($angle) + $p->y * sin($angle), $this->corners());
 
         return [min($along), max($along)];
+    }
+
+    /** What of it land can depend on. */
+    public function forLand(): self
+    {
+        return new self($this->uid, $this->name, $this->width, $this->depth, $this->placement, $this->base, [], [], null, $this->edges, $this->runsOn, []);
     }
 }

@@ -7,33 +7,36 @@ namespace IdleRidge\Core\Project;
 use IdleRidge\Core\Land\LandClass;
 use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Land\LandModel;
-use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\View\Sight;
 
 /** What is seen of a section from the edges it is looked at from, and what its land hides. */
 final readonly class SightStudy
 {
     /** The raster that lines of sight are followed on, mm. */
-    public const CELL = 10.0;
+    public const CELL_MM = 10.0;
 
     /**
      * @param list<LandClass> $hidden
-     * @param array<string, array{string, Figure}> $runs uid → name, share seen
+     * @param array<string, array{string, Quantity}> $runs uid → name, share seen
      */
-    private function __construct(public Figure $land, public array $runs, public array $hidden)
+    private function __construct(public Quantity $land, public array $runs, public array $hidden)
     {
     }
 
-    /** Null when the layout is looked at from nowhere. */
-    public static function of(Project $project, Section $section, LandModel $model): ?self
+    /**
+     * Null when it is looked at from nowhere.
+     *
+     * @param list<string> $edges
+     */
+    public static function of(array $edges, Section $section, LandModel $model): ?self
     {
-        $edges = $project->layout->viewingEdges;
-        $eyes = Eyes::before($section, $edges);
+        $eyes = Viewpoints::before($section, $edges);
         if ($eyes === []) {
             return null;
         }
-        $from = ['eyes' => count($eyes).' along '.implode(', ', $edges), 'off the edge' => round(Eyes::OFF).' mm', 'over the board' => round(Eyes::OVER).' mm', 'cells of' => self::CELL.' mm'];
-        $grid = $model->terrain(self::CELL)->grid();
+        $from = ['eyes' => count($eyes).' along '.implode(', ', $edges), 'off the edge' => round(Viewpoints::DISTANCE_FROM_EDGE_MM).' mm', 'over the board' => round(Viewpoints::HEIGHT_OVER_BOARD_MM).' mm', 'cells of' => self::CELL_MM.' mm'];
+        $grid = $model->terrain(self::CELL_MM)->grid();
         $sight = new Sight($grid, $eyes);
         $seen = $sight->cells();
         $share = count(array_filter($seen)) / count($seen);
@@ -41,12 +44,12 @@ final readonly class SightStudy
         foreach ($model->grading->runs as $run) {
             $here = $run->within($section->width, $section->depth);
             if ($here !== null && $here[1] - $here[0] > 10.0) {
-                $runs[$run->uid] = [$run->name, new Figure(100.0 * $sight->shareOfRun($run, ...$here), '%', 'share of the run whose vehicles are seen from one eye at least; in tunnels none is', $from, 'starting value', 0)];
+                $runs[$run->uid] = [$run->name, new Quantity(100.0 * $sight->shareOfRun($run, ...$here), '%', 'share of the run whose vehicles are seen from one eye at least; in tunnels none is', $from, 'starting value', 0)];
             }
         }
 
         return new self(
-            new Figure(100.0 * $share, '%', 'share of the land’s plan that is seen from one eye at least', $from, 'starting value', 0), $runs,
+            new Quantity(100.0 * $share, '%', 'share of the land’s plan that is seen from one eye at least', $from, 'starting value', 0), $runs,
             LandClasses::where($grid, $section->width, $section->depth, array_map(fn (bool $s): float => $s ? 0.0 : 1.0, $seen), 'hidden', 0.5),
         );
     }

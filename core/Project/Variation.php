@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Project;
 
 use IdleRidge\Core\Land\Spot;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 
@@ -13,21 +13,21 @@ use IdleRidge\Core\Track\Run;
 final class Variation
 {
     /** kind → what of it may be varied, with a first step, mm (a batter's is run over rise) */
-    public const WHATS = [
+    public const VARIABLES = [
         'spot' => ['height' => 20.0], 'ridge' => ['height' => 20.0, 'place' => 40.0], 'hollow' => ['height' => 10.0, 'place' => 40.0],
         'water' => ['height' => 3.0], 'pad' => ['height' => 5.0], 'track' => ['batter' => 0.5, 'height' => 5.0], 'road' => ['batter' => 0.5, 'height' => 5.0],
     ];
 
-    /** @throws Refusal when there is no such thing, or it cannot be varied so */
+    /** @throws InvalidValue when there is no such thing, or it cannot be varied so */
     public static function of(Project $project, string $uid, string $what, float $by): Project
     {
         $thing = self::find($project, $uid);
         $kind = $thing->kind;
-        if (! isset(self::WHATS[$kind][$what])) {
-            throw new Refusal("“{$what}” of a {$kind} cannot be varied.", 'what');
+        if (! isset(self::VARIABLES[$kind][$what])) {
+            throw new InvalidValue("“{$what}” of a {$kind} cannot be varied.", 'what');
         }
         if (! is_finite($by) || abs($by) > 500.0) {
-            throw new Refusal('A step is at most 500 mm.', 'by');
+            throw new InvalidValue('A step is at most 500 mm.', 'by');
         }
 
         return self::with($project, $thing instanceof Run ? self::run($thing, $what, $by) : self::feature($thing, $what, $by));
@@ -44,7 +44,7 @@ final class Variation
         );
     }
 
-    /** @throws Refusal */
+    /** @throws InvalidValue */
     public static function find(Project $project, string $uid): LandFeature|Run
     {
         foreach ([...$project->features, ...$project->runs] as $one) {
@@ -52,7 +52,7 @@ final class Variation
                 return $one;
             }
         }
-        throw new Refusal('There is nothing of that kind any more.', 'pick');
+        throw new InvalidValue('There is nothing of that kind any more.', 'pick');
     }
 
     private static function with(Project $project, LandFeature|Run $changed): Project
@@ -85,7 +85,7 @@ final class Variation
         $lift = $what === 'height' ? $by : 0.0;
         foreach ($what === 'batter' ? array_keys($profile) : [] as $key) {
             if (str_starts_with($key, 'batter')) {
-                $profile[$key] = max(FormationProfile::LEAST_BATTER, $profile[$key] + $by);
+                $profile[$key] = max(FormationProfile::MIN_BATTER, $profile[$key] + $by);
             }
         }
 

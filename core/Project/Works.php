@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Project;
 
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Colour;
-use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Geometry\Polygon;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\BenchTime;
-use IdleRidge\Core\Shelf\Price;
+use IdleRidge\Core\Shelf\PackPrice;
 use IdleRidge\Core\Shelf\Store;
 
 /** What goes onto the land and when: zones, their coats in order, what was begun, rooms, bench times, the journal, what lies in store, recipes and colours of one's own. */
@@ -23,13 +23,13 @@ final readonly class Works
     /**
      * @param list<Zone> $zones
      * @param list<Coat> $coats each zone's in their order
-     * @param list<Laid> $laid
+     * @param list<CoatApplication> $laid
      * @param list<Room> $rooms the first is where sections stand that name none
      * @param list<BenchTime> $times
      * @param list<JournalEntry> $journal
      * @param list<OwnRecipe> $recipes
      * @param list<Colour> $colours
-     * @param list<Price> $prices
+     * @param list<PackPrice> $prices
      * @param array<string, AirLog> $logs room uid → what was read there
      */
     public function __construct(public array $zones = [], public array $coats = [], public array $laid = [], public array $rooms = [], public array $times = [], public array $journal = [], public Store $store = new Store, public array $recipes = [], public array $colours = [], public array $logs = [], public array $prices = [])
@@ -46,11 +46,17 @@ final readonly class Works
         return new self(...$lists + get_object_vars($this));
     }
 
+    /** What of them a plan is made of. */
+    public function planned(): self
+    {
+        return $this->with(['journal' => [], 'store' => new Store, 'recipes' => [], 'colours' => [], 'prices' => []]);
+    }
+
     /**
      * What does not fit together.
      *
      * @param list<Section> $sections
-     * @return list<Refusal> with JSON pointers
+     * @return list<InvalidValue> with JSON pointers
      */
     public function faults(array $sections): array
     {
@@ -61,59 +67,59 @@ final readonly class Works
         foreach ($this->zones as $k => $zone) {
             $board = $boards[$zone->section] ?? null;
             if ($board === null) {
-                $faults[] = new Refusal('There is no such section.', "/zones/{$k}/section");
+                $faults[] = new InvalidValue('There is no such section.', "/zones/{$k}/section");
 
                 continue;
             }
             $outline = $zone->outlineOn($board->placement);
             if ($outline !== null && Polygon::within($outline, 0.0, 0.0, $board->width, $board->depth) === []) {
-                $faults[] = new Refusal("“{$zone->name}” lies outside the board, which is {$board->width} × {$board->depth} mm.", "/zones/{$k}/outline");
+                $faults[] = new InvalidValue("“{$zone->name}” lies outside the board, which is {$board->width} × {$board->depth} mm.", "/zones/{$k}/outline");
             }
             $key = $zone->section.mb_strtolower($zone->name);
             if (isset($names[$key])) {
-                $faults[] = new Refusal("Two zones of {$board->name} are called “{$zone->name}”.", "/zones/{$k}/name");
+                $faults[] = new InvalidValue("Two zones of {$board->name} are called “{$zone->name}”.", "/zones/{$k}/name");
             }
             $names[$key] = true;
             foreach ($zone->goesBy() as $uid) {
                 if (! isset($zones[$uid]) || $zones[$uid]->section !== $zone->section) {
-                    $faults[] = new Refusal("“{$zone->name}” goes by a zone that is not on its section.", "/zones/{$k}/without");
+                    $faults[] = new InvalidValue("“{$zone->name}” goes by a zone that is not on its section.", "/zones/{$k}/without");
                 } elseif ($this->leavesOut($zones, $uid, $zone->uid)) {
-                    $faults[] = new Refusal("“{$zone->name}” and “{$zones[$uid]->name}” go by each other.", "/zones/{$k}/without");
+                    $faults[] = new InvalidValue("“{$zone->name}” and “{$zones[$uid]->name}” go by each other.", "/zones/{$k}/without");
                 }
             }
         }
         foreach ($this->coats as $k => $coat) {
             if (! isset($zones[$coat->zone])) {
-                $faults[] = new Refusal('There is no such zone.', "/coats/{$k}/zone");
+                $faults[] = new InvalidValue('There is no such zone.', "/coats/{$k}/zone");
             }
             if ($coat->colour !== null && ! in_array($coat->colour, array_map(fn (Colour $c): string => $c->uid, $this->colours), true)) {
-                $faults[] = new Refusal('There is no such colour.', "/coats/{$k}/colour");
+                $faults[] = new InvalidValue('There is no such colour.', "/coats/{$k}/colour");
             }
         }
         foreach ($this->laid as $k => $laid) {
             if (! isset($boards[$laid->section])) {
-                $faults[] = new Refusal('There is no such section.', "/laid/{$k}/section");
+                $faults[] = new InvalidValue('There is no such section.', "/laid/{$k}/section");
             }
         }
-        foreach (['recipes' => array_map(fn (OwnRecipe $o): string => $o->recipe->id, $this->recipes), 'prices' => array_map(fn (Price $p): string => $p->material, $this->prices)] as $list => $keys) {
+        foreach (['recipes' => array_map(fn (OwnRecipe $o): string => $o->recipe->id, $this->recipes), 'prices' => array_map(fn (PackPrice $p): string => $p->material, $this->prices)] as $list => $keys) {
             foreach (array_diff_key($keys, array_unique($keys)) as $k => $key) {
-                $faults[] = new Refusal("“{$key}” stands twice.", "/{$list}/{$k}");
+                $faults[] = new InvalidValue("“{$key}” stands twice.", "/{$list}/{$k}");
             }
         }
-        $open = array_keys(array_filter($this->laid, fn (Laid $l): bool => $l->endedAt === null));
+        $open = array_keys(array_filter($this->laid, fn (CoatApplication $l): bool => $l->endedAt === null));
         if (count($open) > 1) {
-            $faults[] = new Refusal('Two moves are being laid at once; one of them has to have ended.', "/laid/{$open[1]}/ended_at");
+            $faults[] = new InvalidValue('Two moves are being laid at once; one of them has to have ended.', "/laid/{$open[1]}/ended_at");
         }
         $rooms = array_map(fn (Room $r): string => $r->uid, $this->rooms);
         foreach ($sections as $k => $section) {
             if ($section->room !== null && ! in_array($section->room, $rooms, true)) {
-                $faults[] = new Refusal('There is no such room.', "/sections/{$k}/room");
+                $faults[] = new InvalidValue('There is no such room.', "/sections/{$k}/room");
             }
         }
 
         foreach (array_keys($this->logs) as $k => $room) {
             if (! in_array((string) $room, $rooms, true)) {
-                $faults[] = new Refusal('There is no such room.', "/air/{$k}/room");
+                $faults[] = new InvalidValue('There is no such room.', "/air/{$k}/room");
             }
         }
 
@@ -150,10 +156,10 @@ final readonly class Works
         return Coat::inOrder(array_values(array_filter($this->coats, fn (Coat $c): bool => $c->zone === $zone)));
     }
 
-    /** @return list<Laid> of a coat's pass */
+    /** @return list<CoatApplication> of a coat's pass */
     public function laidOf(string $coat, int $pass): array
     {
-        return array_values(array_filter($this->laid, fn (Laid $l): bool => $l->coat === $coat && $l->pass === $pass));
+        return array_values(array_filter($this->laid, fn (CoatApplication $l): bool => $l->coat === $coat && $l->pass === $pass));
     }
 
     /**

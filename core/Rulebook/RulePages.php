@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Rulebook\Cuts\CutRule;
+use IdleRidge\Core\Rulebook\Land\LandRule;
+use IdleRidge\Core\Rulebook\Work\WorkRule;
 
 /** The rule book to read: each thing that rules find, in plain words and with its reason, by chapter. */
 final readonly class RulePages
@@ -19,14 +22,14 @@ final readonly class RulePages
     /**
      * @param list<array{id: string, name: string, what: string, why: string, chapter: string}> $rules
      *
-     * @throws Refusal when a rule is not told, told twice, or told and not there
+     * @throws InvalidValue when a rule is not told, told twice, or told and not there
      */
     public static function of(array $rules): self
     {
         $told = array_column($rules, 'id');
-        $there = array_merge(...array_map(fn (Rule|WorkRule|CutRule $rule): array => $rule->ids(), [...Rulebook::rules(), ...Rulebook::workRules(), ...Rulebook::cutRules()]));
+        $there = array_merge(...array_map(fn (LandRule|WorkRule|CutRule $rule): array => $rule->ids(), [...Rulebook::rules(), ...Rulebook::workRules(), ...Rulebook::cutRules()]));
         foreach ([...array_diff($there, $told), ...array_diff($told, $there), ...array_keys(array_filter(array_count_values($told), fn (int $n): bool => $n > 1))] as $id) {
-            throw new Refusal("The rule “{$id}” has to be told once.", (string) $id);
+            throw new InvalidValue("The rule “{$id}” has to be told once.", (string) $id);
         }
 
         return new self($rules);

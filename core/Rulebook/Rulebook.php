@@ -9,14 +9,72 @@ use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Project\CutStudy;
 use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Rulebook\Cuts\CutRule;
+use IdleRidge\Core\Rulebook\Cuts\GlueConfined;
+use IdleRidge\Core\Rulebook\Cuts\WeightOverLimit;
+use IdleRidge\Core\Rulebook\Land\BasinHolds;
+use IdleRidge\Core\Rulebook\Land\BelowBoardTop;
+use IdleRidge\Core\Rulebook\Land\ClearanceOnCurve;
+use IdleRidge\Core\Rulebook\Land\CrossingsMeet;
+use IdleRidge\Core\Rulebook\Land\FaceTooSteep;
+use IdleRidge\Core\Rulebook\Land\FormationsAtOdds;
+use IdleRidge\Core\Rulebook\Land\Headroom;
+use IdleRidge\Core\Rulebook\Land\JointsAgree;
+use IdleRidge\Core\Rulebook\Land\LandRule;
+use IdleRidge\Core\Rulebook\Land\PadsHold;
+use IdleRidge\Core\Rulebook\Land\RunsMeet;
+use IdleRidge\Core\Rulebook\Land\SpanAcrossJoint;
+use IdleRidge\Core\Rulebook\Land\StreamsFall;
+use IdleRidge\Core\Rulebook\Land\StructuresClear;
+use IdleRidge\Core\Rulebook\Land\TracksApart;
+use IdleRidge\Core\Rulebook\Land\TunnelHolds;
+use IdleRidge\Core\Rulebook\Land\TurnoutsKeepClear;
+use IdleRidge\Core\Rulebook\Land\WallNeeded;
+use IdleRidge\Core\Rulebook\Work\AreaTooLarge;
+use IdleRidge\Core\Rulebook\Work\BallastBeforeWires;
+use IdleRidge\Core\Rulebook\Work\BallastBelowSleeperTop;
+use IdleRidge\Core\Rulebook\Work\BaseBeforeCover;
+use IdleRidge\Core\Rulebook\Work\CardSwells;
+use IdleRidge\Core\Rulebook\Work\CastingsWetted;
+use IdleRidge\Core\Rulebook\Work\ClothOnCard;
+use IdleRidge\Core\Rulebook\Work\DryBeforeFibreOverFibre;
+use IdleRidge\Core\Rulebook\Work\DryBeforeSanding;
+use IdleRidge\Core\Rulebook\Work\DryThroughBeforeSeal;
+use IdleRidge\Core\Rulebook\Work\FilmOnFoam;
+use IdleRidge\Core\Rulebook\Work\FlangewaysProven;
+use IdleRidge\Core\Rulebook\Work\FoamUnderWater;
+use IdleRidge\Core\Rulebook\Work\HotMeltTooLarge;
+use IdleRidge\Core\Rulebook\Work\HumidityLowStatic;
+use IdleRidge\Core\Rulebook\Work\MessyPlasterBeforeTrack;
+use IdleRidge\Core\Rulebook\Work\OneLengthPerPass;
+use IdleRidge\Core\Rulebook\Work\PointsClear;
+use IdleRidge\Core\Rulebook\Work\PotTooLarge;
+use IdleRidge\Core\Rulebook\Work\ProtectFinished;
+use IdleRidge\Core\Rulebook\Work\RailsCleaned;
+use IdleRidge\Core\Rulebook\Work\RoadBeforeCover;
+use IdleRidge\Core\Rulebook\Work\SceneryBeforeFinalGloss;
+use IdleRidge\Core\Rulebook\Work\SealBedBeforeBank;
+use IdleRidge\Core\Rulebook\Work\ShortFibreBeforeLong;
+use IdleRidge\Core\Rulebook\Work\SkinBeforePaint;
+use IdleRidge\Core\Rulebook\Work\SlopeOverRestingAngle;
+use IdleRidge\Core\Rulebook\Work\SolventOnFoam;
+use IdleRidge\Core\Rulebook\Work\TestRun;
+use IdleRidge\Core\Rulebook\Work\ThinUnderCrowns;
+use IdleRidge\Core\Rulebook\Work\TooColdToFilm;
+use IdleRidge\Core\Rulebook\Work\TooDampToDry;
+use IdleRidge\Core\Rulebook\Work\TreesAfterBackdrop;
+use IdleRidge\Core\Rulebook\Work\Uncovered;
+use IdleRidge\Core\Rulebook\Work\VapourInRoom;
+use IdleRidge\Core\Rulebook\Work\WashOverRewettable;
+use IdleRidge\Core\Rulebook\Work\WhiteShowing;
+use IdleRidge\Core\Rulebook\Work\WindowsMet;
+use IdleRidge\Core\Rulebook\Work\WiresLast;
+use IdleRidge\Core\Rulebook\Work\WorkRule;
 
 /** All rules there are. */
 final class Rulebook
 {
-    /** Raise when a finding changes: caches are keyed by it. */
-    public const VERSION = 10;
-
-    /** @return list<Rule> */
+    /** @return list<LandRule> */
     public static function rules(): array
     {
         return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds, new BasinHolds, new TunnelHolds, new Headroom, new StructuresClear, new RunsMeet, new TurnoutsKeepClear, new CrossingsMeet, new TracksApart, new StreamsFall, new PadsHold, new JointsAgree, new BelowBoardTop, new SpanAcrossJoint];
@@ -28,7 +86,7 @@ final class Rulebook
         return [
             new TooColdToFilm, new SolventOnFoam, new FoamUnderWater, new VapourInRoom, new DryBeforeFibreOverFibre, new DryThroughBeforeSeal, new DryBeforeSanding, new WhiteShowing, new SlopeOverRestingAngle, new Uncovered,
             new SkinBeforePaint, new BaseBeforeCover, new MessyPlasterBeforeTrack, new RoadBeforeCover, new SealBedBeforeBank, new SceneryBeforeFinalGloss, new ShortFibreBeforeLong, new OneLengthPerPass,
-            new AreaTooLarge, new PotTooLarge, new BallastBelowSleeperTop, new TooDampToDry, new CardSwells, new PointsClear, new WashOverRewettable, new ClothOnCard, new FilmOnFoam, new HumidityLowStatic, new Protect,
+            new AreaTooLarge, new PotTooLarge, new BallastBelowSleeperTop, new TooDampToDry, new CardSwells, new PointsClear, new WashOverRewettable, new ClothOnCard, new FilmOnFoam, new HumidityLowStatic, new ProtectFinished,
             new WindowsMet, new CastingsWetted, new BallastBeforeWires, new TreesAfterBackdrop, new WiresLast, new RailsCleaned, new TestRun, new FlangewaysProven, new ThinUnderCrowns, new HotMeltTooLarge,
         ];
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Schedule;
 
 use IdleRidge\Core\Measure\Day;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * How a builder likes to plan: how sure a start has to be, whether boards or stages take turns, how many there are of each
@@ -33,27 +33,27 @@ final readonly class BenchRules
      * @param list<array{section: string, date: string, milestone: string}> $due
      * @param list<string> $first
      *
-     * @throws Refusal naming the field
+     * @throws InvalidValue naming the field
      */
     public static function of(float $certainty = 0.8, string $order = 'free', array $tools = [], array $due = [], array $first = []): self
     {
         if (! in_array($certainty, self::CERTAINTIES, true)) {
-            throw new Refusal('A start is as likely right as 50, 80 or 90 %.', 'certainty');
+            throw new InvalidValue('A start is as likely right as 50, 80 or 90 %.', 'certainty');
         }
         if (! in_array($order, self::ORDERS, true)) {
-            throw new Refusal('The order of work is one of '.implode(', ', self::ORDERS).'.', 'order');
+            throw new InvalidValue('The order of work is one of '.implode(', ', self::ORDERS).'.', 'order');
         }
         foreach ($tools as $tool => $count) {
-            Refusal::unlessBetween($count, 0, 50, "The number of “{$tool}”", '', "tools/{$tool}");
+            InvalidValue::unlessBetween($count, 0, 50, "The number of “{$tool}”", '', "tools/{$tool}");
         }
         $seen = [];
         foreach ($due as $k => $one) {
             if (! in_array($one['milestone'], self::MILESTONES, true)) {
-                throw new Refusal('A board has to be worked, shown or fit to travel by then.', "due/{$k}/milestone");
+                throw new InvalidValue('A board has to be worked, shown or fit to travel by then.', "due/{$k}/milestone");
             }
             Day::of($one['date'], "due/{$k}/date");
             if (isset($seen[$one['section']])) {
-                throw new Refusal('A section has two dates.', "due/{$k}/section");
+                throw new InvalidValue('A section has two dates.', "due/{$k}/section");
             }
             $seen[$one['section']] = true;
         }

@@ -7,7 +7,7 @@ namespace IdleRidge\Core\Schedule;
 use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Measure\Day;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * When there are hands at the bench, local wall time: every week on a day, once on a date, or on every day of a visit; dates
@@ -19,7 +19,7 @@ final readonly class BenchTime
 
     public const DAYS = [1 => 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
-    private const LONGEST = 60;
+    private const MAX_VISIT_DAYS = 60;
 
     /** @param  array<string, mixed>  $extra */
     private function __construct(
@@ -41,32 +41,32 @@ final readonly class BenchTime
      * @param string|null $until last date of a visit or of closed days
      * @param string $who is there, or what takes the hours
      *
-     * @throws Refusal naming the field
+     * @throws InvalidValue naming the field
      */
     public static function of(string $uid, string $kind, ?int $weekday, ?string $date, int $from, int $to, int $hands = 1, array $extra = [], ?string $until = null, string $who = ''): self
     {
         if (! in_array($kind, self::KINDS, true)) {
-            throw new Refusal('A session is one of '.implode(', ', self::KINDS).'.', 'kind');
+            throw new InvalidValue('A session is one of '.implode(', ', self::KINDS).'.', 'kind');
         }
         if ($kind === 'weekly' && ! isset(self::DAYS[$weekday ?? 0])) {
-            throw new Refusal('Choose a day of the week.', 'weekday');
+            throw new InvalidValue('Choose a day of the week.', 'weekday');
         }
         if ($kind !== 'weekly') {
             $first = Day::of((string) $date, 'date');
             $days = $until === null ? 0 : (int) $first->diff(Day::of($until, 'until'))->format('%r%a');
-            if ($days < 0 || $days > self::LONGEST) {
-                throw new Refusal($days < 0 ? 'It ends before it begins.' : 'At most '.self::LONGEST.' days.', 'until');
+            if ($days < 0 || $days > self::MAX_VISIT_DAYS) {
+                throw new InvalidValue($days < 0 ? 'It ends before it begins.' : 'At most '.self::MAX_VISIT_DAYS.' days.', 'until');
             }
         }
         if ($kind !== 'closed') {
-            Refusal::unlessBetween($from, 0, 1439, 'The beginning', 'min', 'from');
+            InvalidValue::unlessBetween($from, 0, 1439, 'The beginning', 'min', 'from');
             if ($to <= $from || $to > 1440) {
-                throw new Refusal('The session ends before it begins; one over midnight is two sessions.', 'to');
+                throw new InvalidValue('The session ends before it begins; one over midnight is two sessions.', 'to');
             }
         }
-        Refusal::unlessBetween($hands, 1, 20, 'The hands', '', 'hands');
+        InvalidValue::unlessBetween($hands, 1, 20, 'The hands', '', 'hands');
         if (mb_strlen($who) > 80) {
-            throw new Refusal('At most 80 characters.', 'who');
+            throw new InvalidValue('At most 80 characters.', 'who');
         }
         $through = in_array($kind, ['visit', 'closed'], true) && $until !== $date ? $until : null;
 
@@ -85,7 +85,7 @@ final readonly class BenchTime
     public static function minute(string $text, string $place): int
     {
         if (preg_match('/^(\d{1,2})(?:[:.h](\d{2}))?$/', trim($text), $m) !== 1 || (int) $m[1] > 24 || (int) ($m[2] ?? 0) > 59) {
-            throw new Refusal($text === '' ? 'A time of day is missing.' : "“{$text}” is not a time of day; type it as 19:30.", $place);
+            throw new InvalidValue($text === '' ? 'A time of day is missing.' : "“{$text}” is not a time of day; type it as 19:30.", $place);
         }
 
         return 60 * (int) $m[1] + (int) ($m[2] ?? 0);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Schedule;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * Hands-on work that is not interrupted: minutes, how many hands, which tools all the while, and which of them it keeps
@@ -16,7 +16,7 @@ final readonly class Job
     /**
      * @param list<string> $tools
      * @param list<array{int, int}>|null $allowed
-     * @param array<string, Gap> $holds tool → until when it is kept
+     * @param array<string, TimeLag> $holds tool → until when it is kept
      */
     private function __construct(public string $id, public int $minutes, public int $hands, public array $tools, public string $section, public int $notBefore, public ?array $allowed, public ?int $due, public array $holds, public int $group, public int $clear)
     {
@@ -25,18 +25,18 @@ final readonly class Job
     /**
      * @param list<string> $tools
      * @param list<array{int, int}>|null $allowed
-     * @param array<string, Gap> $holds
+     * @param array<string, TimeLag> $holds
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public static function of(string $id, int $minutes, int $hands = 1, array $tools = [], string $section = '', int $notBefore = 0, ?array $allowed = null, ?int $due = null, array $holds = [], int $group = 0, int $clear = 0): self
     {
         if ($id === '') {
-            throw new Refusal('A job needs an id.', 'id');
+            throw new InvalidValue('A job needs an id.', 'id');
         }
-        Refusal::unlessBetween($minutes, 1, 10_080, 'The job’s time', 'min', 'minutes');
-        Refusal::unlessBetween($hands, 1, 50, 'The hands of a job', '', 'hands');
-        Refusal::unlessBetween($group, 0, 1000, 'The turn', '', 'group');
+        InvalidValue::unlessBetween($minutes, 1, 10_080, 'The job’s time', 'min', 'minutes');
+        InvalidValue::unlessBetween($hands, 1, 50, 'The hands of a job', '', 'hands');
+        InvalidValue::unlessBetween($group, 0, 1000, 'The turn', '', 'group');
 
         return new self($id, $minutes, $hands, array_values(array_unique([...$tools, ...array_keys($holds)])), $section, $notBefore, $allowed, $due, $holds, $group, $clear);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Schedule;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * Jobs to fit into bench sessions. Times are whole minutes from 0; sessions are [from, to], in order, disjoint, each with
@@ -14,11 +14,11 @@ final readonly class Problem
 {
     /**
      * @param array<string, Job> $jobs
-     * @param list<Wait> $waits
+     * @param list<Precedence> $waits
      * @param list<array{int, int}> $sessions
      * @param array<string, int> $tools
      * @param list<array{string, string}> $apart
-     * @param array<string, list<Wait>> $before job → the waits that end with it
+     * @param array<string, list<Precedence>> $before job → the waits that end with it
      * @param array<string, list<string>> $others job → jobs it must not overlap
      * @param list<list<array{int, int}>> $steps of each session: from when on, how many hands
      * @param array<string, list<array{int, int}>> $taken tool → from when to when something else has one
@@ -40,37 +40,37 @@ final readonly class Problem
 
     /**
      * @param list<Job> $jobs
-     * @param list<Wait> $waits
+     * @param list<Precedence> $waits
      * @param list<array{int, int}> $sessions
      * @param array<string, int> $tools
      * @param list<array{string, string}> $apart
      * @param list<int|list<array{int, int}>> $sessionHands hands in each session, or from when on how many; the problem’s where none is given
      * @param array<string, list<array{int, int}>> $taken
      *
-     * @throws Refusal with a JSON pointer
+     * @throws InvalidValue with a JSON pointer
      */
     public static function of(int $horizon, int $hands, array $tools, array $sessions, array $jobs, array $waits = [], array $apart = [], array $sessionHands = [], array $taken = []): self
     {
-        Refusal::unlessBetween($horizon, 1, 10_000_000, 'The horizon', 'min', '/horizon');
-        Refusal::unlessBetween($hands, 1, 50, 'The hands', '', '/hands');
+        InvalidValue::unlessBetween($horizon, 1, 10_000_000, 'The horizon', 'min', '/horizon');
+        InvalidValue::unlessBetween($hands, 1, 50, 'The hands', '', '/hands');
         $last = 0;
         foreach ($sessions as $k => [$from, $to]) {
             if ($to <= $from) {
-                throw new Refusal('a session ends before it begins', "/sessions/{$k}");
+                throw new InvalidValue('a session ends before it begins', "/sessions/{$k}");
             }
             if ($from < $last || $to > $horizon) {
-                throw new Refusal('sessions stand in order, do not overlap and end within the horizon', "/sessions/{$k}");
+                throw new InvalidValue('sessions stand in order, do not overlap and end within the horizon', "/sessions/{$k}");
             }
             $last = $to;
         }
         $byId = [];
         foreach ($jobs as $k => $job) {
             if (isset($byId[$job->id])) {
-                throw new Refusal("the job “{$job->id}” stands twice", "/jobs/{$k}/id");
+                throw new InvalidValue("the job “{$job->id}” stands twice", "/jobs/{$k}/id");
             }
             foreach ($job->tools as $tool) {
                 if (! isset($tools[$tool])) {
-                    throw new Refusal("there is no tool “{$tool}”", "/jobs/{$k}/tools");
+                    throw new InvalidValue("there is no tool “{$tool}”", "/jobs/{$k}/tools");
                 }
             }
             $byId[$job->id] = $job;
@@ -79,7 +79,7 @@ final readonly class Problem
         foreach ($waits as $k => $wait) {
             foreach ([$wait->after, $wait->before] as $id) {
                 if (! isset($byId[$id])) {
-                    throw new Refusal("there is no job “{$id}”", "/waits/{$k}");
+                    throw new InvalidValue("there is no job “{$id}”", "/waits/{$k}");
                 }
             }
             $before[$wait->before][] = $wait;
@@ -87,7 +87,7 @@ final readonly class Problem
         foreach ($apart as $k => [$a, $b]) {
             foreach ([$a, $b] as $id) {
                 if (! isset($byId[$id])) {
-                    throw new Refusal("there is no job “{$id}”", "/apart/{$k}");
+                    throw new InvalidValue("there is no job “{$id}”", "/apart/{$k}");
                 }
             }
             $others[$a][] = $b;
@@ -114,7 +114,7 @@ final readonly class Problem
 
         return $ids === [] ? $this : self::of(
             $this->horizon, $this->hands, $this->tools, $this->sessions, array_values(array_diff_key($this->jobs, $gone)),
-            array_values(array_filter($this->waits, fn (Wait $w): bool => ! isset($gone[$w->after]) && ! isset($gone[$w->before]))),
+            array_values(array_filter($this->waits, fn (Precedence $w): bool => ! isset($gone[$w->after]) && ! isset($gone[$w->before]))),
             array_values(array_filter($this->apart, fn (array $pair): bool => ! isset($gone[$pair[0]]) && ! isset($gone[$pair[1]]))), $this->steps, $this->taken,
         );
     }

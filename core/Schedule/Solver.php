@@ -15,18 +15,18 @@ use Random\Randomizer;
  */
 final class Solver
 {
-    private const HEAT = 0.02;
+    private const START_TEMPERATURE = 0.02;
 
     private const COOLING = 0.99;
 
     private const FRESH_AFTER = 400;
 
     /** Share of changes that draw one of the moves that hold up the end towards the beginning. */
-    private const DRAWN = 0.6;
+    private const PULL_FORWARD_SHARE = 0.6;
 
-    private const NEAR = 30;
+    private const MAX_SHIFT = 30;
 
-    private const EAGER = 0.5;
+    private const EAGER_SHARE = 0.5;
 
     /**
      * @param list<list<string>> $first orders to try first, such as that of an earlier plan
@@ -38,7 +38,7 @@ final class Solver
         if ($order === null) {
             return new Timetable('infeasible', null, 0, [], 'Jobs wait for each other in a circle: '.implode(', ', array_map(fn (string $id): string => "“{$id}”", $problem->circle())).'.');
         }
-        $windows = Windows::in($problem);
+        $windows = StartWindows::in($problem);
         if ($windows->impossible !== null) {
             return new Timetable('infeasible', null, 0, [], $windows->impossible);
         }
@@ -46,9 +46,9 @@ final class Solver
             return new Timetable('optimal', 0, 0, []);
         }
         $tails = self::tails($problem, $order);
-        $bound = Bound::of($problem, $windows, $tails);
-        $worth = new Worth($problem);
-        $best = self::search($problem, new Generator($problem, $windows), $worth, $order, $tails, $bound, $seconds, $seed, $steps, $first, $each);
+        $bound = LowerBound::of($problem, $windows, $tails);
+        $worth = new Objective($problem);
+        $best = self::search($problem, new ScheduleGenerator($problem, $windows), $worth, $order, $tails, $bound, $seconds, $seed, $steps, $first, $each);
         if ($best === null) {
             return new Timetable('unknown', null, $bound, [], 'No plan was found; that there is none is not proven.');
         }
@@ -66,9 +66,9 @@ final class Solver
      */
     public static function most(Problem $problem, ?array $order = null): array
     {
-        $windows = Windows::alone($problem);
+        $windows = StartWindows::alone($problem);
         $order = $order === null ? ($problem->inOrder() ?? []) : array_values(array_intersect($order, array_map('strval', array_keys($problem->jobs))));
-        $starts = (new Generator($problem, $windows))->place($order, most: true, eager: true) ?? [];
+        $starts = (new ScheduleGenerator($problem, $windows))->place($order, most: true, eager: true) ?? [];
         ksort($starts);
 
         return $starts;
@@ -92,7 +92,7 @@ final class Solver
      * @param Closure(float): bool|null $each
      * @return array<string, int>|null
      */
-    private static function search(Problem $problem, Generator $generator, Worth $worth, array $listed, array $tails, int $bound, float $seconds, int $seed, int $steps, array $first, ?Closure $each): ?array
+    private static function search(Problem $problem, ScheduleGenerator $generator, Objective $worth, array $listed, array $tails, int $bound, float $seconds, int $seed, int $steps, array $first, ?Closure $each): ?array
     {
         $random = new Randomizer(new Xoshiro256StarStar($seed));
         $began = hrtime(true);
@@ -115,7 +115,7 @@ final class Solver
                 }
             }
         }
-        $heat = self::HEAT;
+        $heat = self::START_TEMPERATURE;
         $held = $best === null ? null : self::holding($problem, $best);
         for ($step = 0; $step < $steps && hrtime(true) < $until; $step++) {
             if ($bestWorth !== null && $worth->isFinishAlone() && $bestWorth[1] <= $bound) {
@@ -129,10 +129,10 @@ final class Solver
                 $urgency = array_map(fn (int $tail): float => $tail * (0.6 + 0.8 * self::chance($random)), $tails);
                 $current = self::sorted($byTail, fn (string $id): array => [$problem->jobs[$id]->group, -$urgency[$id]]);
                 [$currentCost, $held] = [INF, null];
-                $heat = self::HEAT;
+                $heat = self::START_TEMPERATURE;
             }
-            $trial = $held !== null && self::chance($random) < self::DRAWN ? self::drawn($current, $held, $random) : self::changed($current, $random);
-            $starts = $generator->place($trial, eager: self::chance($random) < self::EAGER);
+            $trial = $held !== null && self::chance($random) < self::PULL_FORWARD_SHARE ? self::drawn($current, $held, $random) : self::changed($current, $random);
+            $starts = $generator->place($trial, eager: self::chance($random) < self::EAGER_SHARE);
             $cost = $worth->cost($starts);
             if ($starts !== null && ($cost <= $currentCost || self::chance($random) < exp(($currentCost - $cost) / ($heat * $currentCost)))) {
                 // In the order of its starts the same plan comes out, and a change of place means what it says.
@@ -204,7 +204,7 @@ final class Solver
                 }
             }
             // Nearer than its waits stands what had the hands just before it.
-            if ($next === null || $most < $starts[$at] - self::NEAR) {
+            if ($next === null || $most < $starts[$at] - self::MAX_SHIFT) {
                 $next = $ends[$starts[$at]][0] ?? $next;
             }
             if ($next === null || isset($seen[$next])) {

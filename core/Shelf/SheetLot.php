@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Shelf;
 
 use IdleRidge\Core\Cuts\StockSheet;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** Sheets of one size that lie in store, whole or an offcut, mm; how many there are is told by their movements. */
 final readonly class SheetLot
@@ -20,12 +20,12 @@ final readonly class SheetLot
     /**
      * @param array<string, mixed> $extra
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public static function of(string $uid, string $kind, float $thickness, float $width, float $depth, array $extra = []): self
     {
         if (! in_array($kind, self::KINDS, true)) {
-            throw new Refusal('A lot of foam is a sheet or an offcut.', 'kind');
+            throw new InvalidValue('A lot of foam is a sheet or an offcut.', 'kind');
         }
         StockSheet::of($thickness, $width, $depth);
 

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Shelf;
 
 use IdleRidge\Core\Cuts\StockSheet;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** What lies in store: lots with all that came and went. */
 final readonly class Store
 {
     /**
      * @param list<SheetLot> $lots
-     * @param list<Movement> $movements in their order
+     * @param list<StockMovement> $movements in their order
      */
     public function __construct(public array $lots = [], public array $movements = [])
     {
@@ -20,7 +20,7 @@ final readonly class Store
 
     public function count(string $lot): int
     {
-        return array_sum(array_map(fn (Movement $m): int => $m->lot === $lot ? $m->by : 0, $this->movements));
+        return array_sum(array_map(fn (StockMovement $m): int => $m->lot === $lot ? $m->by : 0, $this->movements));
     }
 
     /** @return list<array{lot: SheetLot, count: int}> of which there are any, the thickest and largest first */
@@ -41,7 +41,7 @@ final readonly class Store
     /**
      * What does not fit together.
      *
-     * @return list<Refusal> with JSON pointers
+     * @return list<InvalidValue> with JSON pointers
      */
     public function faults(): array
     {
@@ -50,13 +50,13 @@ final readonly class Store
         $counts = [];
         foreach ($this->movements as $k => $movement) {
             if (! in_array($movement->lot, $known, true)) {
-                $faults[] = new Refusal('There is no such lot.', "/movements/{$k}/lot");
+                $faults[] = new InvalidValue('There is no such lot.', "/movements/{$k}/lot");
 
                 continue;
             }
             $counts[$movement->lot] = ($counts[$movement->lot] ?? 0) + $movement->by;
             if ($counts[$movement->lot] < 0) {
-                $faults[] = new Refusal('More is taken than there was.', "/movements/{$k}/by");
+                $faults[] = new InvalidValue('More is taken than there was.', "/movements/{$k}/by");
             }
         }
 

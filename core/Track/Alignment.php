@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Track;
 
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * A chain of tangents, arcs and transitions in plan, each beginning where and as the one before ends. Stations are mm along it.
  */
 final readonly class Alignment
 {
-    public const LEAST_RADIUS = 100.0;
+    public const MIN_RADIUS_MM = 100.0;
 
-    public const MOST_RADIUS = 100_000.0;
+    public const MAX_RADIUS_MM = 100_000.0;
 
     /** @var list<float> station at which each element begins */
     public array $begins;
@@ -40,36 +40,36 @@ final readonly class Alignment
      *
      * @param array<array-key, array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
      *
-     * @throws Refusal naming the piece that cannot be
+     * @throws InvalidValue naming the piece that cannot be
      */
     public static function from(Point $start, float $headingDeg, array $pieces): self
     {
-        Refusal::unlessBetween($headingDeg, -3600.0, 3600.0, 'The heading', '°', 'heading_deg');
+        InvalidValue::unlessBetween($headingDeg, -3600.0, 3600.0, 'The heading', '°', 'heading_deg');
         if ($pieces === []) {
-            throw new Refusal('A run needs at least one tangent, arc or transition.', 'elements');
+            throw new InvalidValue('A run needs at least one tangent, arc or transition.', 'elements');
         }
         if (count($pieces) > 200) {
-            throw new Refusal('A run may have at most 200 pieces.', 'elements');
+            throw new InvalidValue('A run may have at most 200 pieces.', 'elements');
         }
         $elements = [];
         $heading = deg2rad($headingDeg);
         foreach ($pieces as $k => $piece) {
             $at = "elements/{$k}";
             if ($piece['kind'] === 'tangent') {
-                $length = Refusal::unlessBetween($piece['length_mm'] ?? NAN, 1.0, 100_000.0, 'The tangent’s length', 'mm', "{$at}/length_mm");
+                $length = InvalidValue::unlessBetween($piece['length_mm'] ?? NAN, 1.0, 100_000.0, 'The tangent’s length', 'mm', "{$at}/length_mm");
                 $element = new Tangent($start, $heading, $length);
             } elseif ($piece['kind'] === 'arc') {
-                $radius = Refusal::unlessBetween($piece['radius_mm'] ?? NAN, self::LEAST_RADIUS, self::MOST_RADIUS, 'The radius', 'mm', "{$at}/radius_mm");
-                $angle = Refusal::unlessBetween($piece['angle_deg'] ?? NAN, -350.0, 350.0, 'The arc’s angle', '°', "{$at}/angle_deg");
+                $radius = InvalidValue::unlessBetween($piece['radius_mm'] ?? NAN, self::MIN_RADIUS_MM, self::MAX_RADIUS_MM, 'The radius', 'mm', "{$at}/radius_mm");
+                $angle = InvalidValue::unlessBetween($piece['angle_deg'] ?? NAN, -350.0, 350.0, 'The arc’s angle', '°', "{$at}/angle_deg");
                 if (abs($angle) < 0.1) {
-                    throw new Refusal('The arc’s angle is less than 0.1°; use a tangent.', "{$at}/angle_deg");
+                    throw new InvalidValue('The arc’s angle is less than 0.1°; use a tangent.', "{$at}/angle_deg");
                 }
                 $element = new Arc($start, $heading, $radius * deg2rad(abs($angle)), $radius, $angle > 0 ? 1 : -1);
             } elseif ($piece['kind'] === 'transition') {
-                $length = Refusal::unlessBetween($piece['length_mm'] ?? NAN, 1.0, 10_000.0, 'The transition’s length', 'mm', "{$at}/length_mm");
+                $length = InvalidValue::unlessBetween($piece['length_mm'] ?? NAN, 1.0, 10_000.0, 'The transition’s length', 'mm', "{$at}/length_mm");
                 $element = new Clothoid($start, $heading, $length, self::curvature($piece['from_radius_mm'] ?? NAN, "{$at}/from_radius_mm"), self::curvature($piece['to_radius_mm'] ?? NAN, "{$at}/to_radius_mm"));
             } else {
-                throw new Refusal("“{$piece['kind']}” is neither tangent, arc nor transition.", "{$at}/kind");
+                throw new InvalidValue("“{$piece['kind']}” is neither tangent, arc nor transition.", "{$at}/kind");
             }
             $elements[] = $element;
             $start = $element->pointAt($element->length);
@@ -231,13 +231,13 @@ final readonly class Alignment
         return false;
     }
 
-    /** @throws Refusal for a radius too tight */
+    /** @throws InvalidValue for a radius too tight */
     private static function curvature(float $radius, string $place): float
     {
         if ($radius === 0.0) {
             return 0.0;
         }
-        Refusal::unlessBetween(abs($radius), self::LEAST_RADIUS, self::MOST_RADIUS, 'The radius', 'mm', $place);
+        InvalidValue::unlessBetween(abs($radius), self::MIN_RADIUS_MM, self::MAX_RADIUS_MM, 'The radius', 'mm', $place);
 
         return 1.0 / $radius;
     }

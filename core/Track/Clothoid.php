@@ -13,9 +13,9 @@ use IdleRidge\Core\Geometry\Point;
 final readonly class Clothoid extends Element
 {
     /** Most that the heading may turn within one step, radians. */
-    private const TURN = 0.12;
+    private const MAX_TURN_PER_STEP_RAD = 0.12;
 
-    private const NODES = [[-0.906179845938664, 0.236926885056189], [-0.538469310105683, 0.478628670499366], [0.0, 0.568888888888889], [0.538469310105683, 0.478628670499366], [0.906179845938664, 0.236926885056189]];
+    private const GAUSS_NODES = [[-0.906179845938664, 0.236926885056189], [-0.538469310105683, 0.478628670499366], [0.0, 0.568888888888889], [0.538469310105683, 0.478628670499366], [0.906179845938664, 0.236926885056189]];
 
     private float $step;
 
@@ -26,7 +26,7 @@ final readonly class Clothoid extends Element
     public function __construct(Point $start, float $heading, float $length, public float $from, public float $to)
     {
         parent::__construct($start, $heading, $length);
-        $steps = max(4, (int) ceil($length * max(abs($from), abs($to)) / self::TURN));
+        $steps = max(4, (int) ceil($length * max(abs($from), abs($to)) / self::MAX_TURN_PER_STEP_RAD));
         $this->step = $length / $steps;
         $places = [$start];
         for ($k = 0; $k < $steps; $k++) {
@@ -120,7 +120,7 @@ final readonly class Clothoid extends Element
         $half = ($to - $from) / 2.0;
         $middle = ($from + $to) / 2.0;
         $dx = $dy = 0.0;
-        foreach (self::NODES as [$node, $weight]) {
+        foreach (self::GAUSS_NODES as [$node, $weight]) {
             $heading = $this->headingAt($middle + $half * $node);
             $dx += $weight * cos($heading);
             $dy += $weight * sin($heading);

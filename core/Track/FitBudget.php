@@ -11,16 +11,16 @@ namespace IdleRidge\Core\Track;
 final class FitBudget
 {
     /** A line of five pieces through a thousand points takes a hundredth of it. */
-    public const PRODUCTS = 150_000_000.0;
+    public const MAX_PRODUCTS = 150_000_000.0;
 
-    public function __construct(private float $left = self::PRODUCTS)
+    public function __construct(private float $left = self::MAX_PRODUCTS)
     {
     }
 
     /** The share of one line among several of a file. */
     public static function among(int $lines): self
     {
-        return new self(self::PRODUCTS / max(1, $lines));
+        return new self(self::MAX_PRODUCTS / max(1, $lines));
     }
 
     /** @return bool whether there was as much left */

@@ -9,9 +9,9 @@ use IdleRidge\Core\Geometry\Point;
 /** A chain of pieces of even curvature while it is moved toward points: what TrackFit improves. */
 final class FitChain
 {
-    private const ROUNDS = 40;
+    private const MAX_ROUNDS = 40;
 
-    private const LEAST_LENGTH = 1.0;
+    private const MIN_LENGTH = 1.0;
 
     /** @var array<int, float> station that each point belongs to */
     private array $stations = [];
@@ -34,7 +34,7 @@ final class FitChain
     {
         $values = [$begin[0], $begin[1], $begin[2]];
         foreach ($begin[3] as [$curvature, $length]) {
-            array_push($values, $curvature, max(self::LEAST_LENGTH, $length));
+            array_push($values, $curvature, max(self::MIN_LENGTH, $length));
         }
 
         return new self($points, $values, array_fill(0, count($begin[3]), false), $budget);
@@ -45,7 +45,7 @@ final class FitChain
     {
         $damping = 1e-3;
         $squares = $this->squares($this->values);
-        for ($round = 0; $round < self::ROUNDS && $damping < 1e9; $round++) {
+        for ($round = 0; $round < self::MAX_ROUNDS && $damping < 1e9; $round++) {
             if (! $this->budget->spend((float) (count($this->points) * count($this->values) ** 2))) {
                 break;
             }
@@ -229,7 +229,7 @@ final class FitChain
     {
         $out = [];
         foreach ($this->values as $k => $value) {
-            $out[] = $k > 2 && $k % 2 === 0 ? max(self::LEAST_LENGTH, $value + $step[$k]) : $value + $step[$k];
+            $out[] = $k > 2 && $k % 2 === 0 ? max(self::MIN_LENGTH, $value + $step[$k]) : $value + $step[$k];
         }
 
         return $out;

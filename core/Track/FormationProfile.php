@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Track;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * The cross-section of a run: thicknesses above the formation (mm), half-widths of the level strip to each side (mm, the
@@ -13,7 +13,7 @@ use IdleRidge\Core\Measure\Refusal;
 final readonly class FormationProfile
 {
     /** Steepest batter: near-vertical rock. */
-    public const LEAST_BATTER = 0.02;
+    public const MIN_BATTER = 0.02;
 
     private const DEFAULTS = [
         'roadbed_mm' => 5.0, 'sleeper_mm' => 1.8, 'rail_mm' => 2.0,
@@ -31,27 +31,27 @@ final readonly class FormationProfile
     /**
      * @param array<string, float> $values what is not given takes a starting value
      *
-     * @throws Refusal naming the value that cannot be
+     * @throws InvalidValue naming the value that cannot be
      */
     public static function from(array $values = []): self
     {
         $unknown = array_diff_key($values, self::DEFAULTS);
         if ($unknown !== []) {
-            throw new Refusal('“'.array_key_first($unknown).'” is not a part of a track profile.', 'profile');
+            throw new InvalidValue('“'.array_key_first($unknown).'” is not a part of a track profile.', 'profile');
         }
         $values += self::DEFAULTS;
         foreach ($values as $key => $value) {
             $name = ucfirst(str_replace('_', ' ', (string) preg_replace('/_mm$/', '', $key)));
             [$least, $most, $unit] = match (true) {
-                str_starts_with($key, 'batter') => [self::LEAST_BATTER, 20.0, ''],
+                str_starts_with($key, 'batter') => [self::MIN_BATTER, 20.0, ''],
                 str_starts_with($key, 'half_width') => [5.0, 500.0, 'mm'],
                 default => [0.0, 200.0, 'mm'],
             };
-            Refusal::unlessBetween($value, $least, $most, $name, $unit, "profile/{$key}");
+            InvalidValue::unlessBetween($value, $least, $most, $name, $unit, "profile/{$key}");
         }
         foreach (['left', 'right'] as $side) {
             if ($values['ditch_depth_mm'] > 0.0 && $values['ditch_width_mm'] > $values["half_width_{$side}_mm"] - 2.0) {
-                throw new Refusal('The ditch leaves no room for the track on the '.$side.'.', 'profile/ditch_width_mm');
+                throw new InvalidValue('The ditch leaves no room for the track on the '.$side.'.', 'profile/ditch_width_mm');
             }
         }
         ksort($values);

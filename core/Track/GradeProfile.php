@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Track;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * Heights of the formation along a run: straight between grade points, level after the last; a grade point may be rounded by
@@ -25,32 +25,32 @@ final readonly class GradeProfile
     /**
      * @param array<array-key, array{station_mm: float, height_mm: float, curve_mm?: float}> $points
      *
-     * @throws Refusal for a point off the run, two at one station, or parabolas that meet
+     * @throws InvalidValue for a point off the run, two at one station, or parabolas that meet
      */
     public static function from(float $startHeight, array $points, float $length): self
     {
-        Refusal::unlessBetween($startHeight, -1000.0, 3000.0, 'The start height', 'mm', 'start_height_mm');
+        InvalidValue::unlessBetween($startHeight, -1000.0, 3000.0, 'The start height', 'mm', 'start_height_mm');
         $byStation = [];
         foreach ($points as $k => $point) {
             $station = $point['station_mm'];
             if (! is_finite($station) || $station <= 0.0 || $station > $length + 0.05) {
-                throw new Refusal(sprintf('Station %s lies outside the run, which goes from 0 to %s mm.', round($station, 1), round($length, 1)), "grade_points/{$k}/station_mm");
+                throw new InvalidValue(sprintf('Station %s lies outside the run, which goes from 0 to %s mm.', round($station, 1), round($length, 1)), "grade_points/{$k}/station_mm");
             }
             $station = min($station, $length);
-            Refusal::unlessBetween($point['height_mm'], -1000.0, 3000.0, 'The height', 'mm', "grade_points/{$k}/height_mm");
+            InvalidValue::unlessBetween($point['height_mm'], -1000.0, 3000.0, 'The height', 'mm', "grade_points/{$k}/height_mm");
             foreach ($byStation as [$other]) {
                 if (abs($other - $station) < 1.0) {
-                    throw new Refusal(sprintf('Two grade points stand at station %s.', round($station, 1)), "grade_points/{$k}/station_mm");
+                    throw new InvalidValue(sprintf('Two grade points stand at station %s.', round($station, 1)), "grade_points/{$k}/station_mm");
                 }
             }
-            $curve = Refusal::unlessBetween($point['curve_mm'] ?? 0.0, 0.0, 20_000.0, 'The vertical curve', 'mm', "grade_points/{$k}/curve_mm");
+            $curve = InvalidValue::unlessBetween($point['curve_mm'] ?? 0.0, 0.0, 20_000.0, 'The vertical curve', 'mm', "grade_points/{$k}/curve_mm");
             $byStation[] = [$station, $point['height_mm'], $curve, $k];
         }
         usort($byStation, fn (array $a, array $b): int => $a[0] <=> $b[0]);
         foreach ($byStation as $n => [$station, , $curve, $k]) {
             $room = min($station - ($byStation[$n - 1][0] ?? 0.0) - ($byStation[$n - 1][2] ?? 0.0) / 2.0, ($byStation[$n + 1][0] ?? $length) - $station);
             if ($curve / 2.0 > $room + 1e-6) {
-                throw new Refusal(sprintf('A vertical curve of %s mm does not fit: from station %s there are %s mm to one side.', round($curve, 1), round($station, 1), round($room, 1)), "grade_points/{$k}/curve_mm");
+                throw new InvalidValue(sprintf('A vertical curve of %s mm does not fit: from station %s there are %s mm to one side.', round($curve, 1), round($station, 1), round($room, 1)), "grade_points/{$k}/curve_mm");
             }
         }
         $curves = [0.0, ...array_column($byStation, 2)];

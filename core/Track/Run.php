@@ -6,7 +6,7 @@ namespace IdleRidge\Core\Track;
 
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * A stretch of track, or a road: where it lies, how it climbs, what its formation looks like. Heights are those of the
@@ -15,7 +15,7 @@ use IdleRidge\Core\Measure\Refusal;
 final readonly class Run
 {
     /** Over a board by less than this a run ends at its edge, mm. */
-    private const TOUCH = 2.0;
+    private const MIN_OVERLAP_MM = 2.0;
 
     public const KINDS = ['track', 'road'];
 
@@ -47,7 +47,7 @@ final readonly class Run
      *
      * Keys of the three lists are only for refusals to name their place by.
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public static function lay(
         string $uid,
@@ -62,13 +62,13 @@ final readonly class Run
         string $kind = 'track',
     ): self {
         if (! in_array($kind, self::KINDS, true)) {
-            throw new Refusal("“{$kind}” is neither track nor road.", 'kind');
+            throw new InvalidValue("“{$kind}” is neither track nor road.", 'kind');
         }
         if (trim($name) === '' || mb_strlen($name) > 80) {
-            throw new Refusal('A run needs a name of 1 to 80 characters.', 'name');
+            throw new InvalidValue('A run needs a name of 1 to 80 characters.', 'name');
         }
-        Refusal::unlessBetween($start->x, -100_000.0, 100_000.0, 'The start’s x', 'mm', 'x_mm');
-        Refusal::unlessBetween($start->y, -100_000.0, 100_000.0, 'The start’s y', 'mm', 'y_mm');
+        InvalidValue::unlessBetween($start->x, -100_000.0, 100_000.0, 'The start’s x', 'mm', 'x_mm');
+        InvalidValue::unlessBetween($start->y, -100_000.0, 100_000.0, 'The start’s y', 'mm', 'y_mm');
         $alignment = Alignment::from($start, $headingDeg, $pieces);
         $grade = GradeProfile::from($startHeight, $gradePoints, $alignment->length);
 
@@ -78,7 +78,7 @@ final readonly class Run
     /**
      * The same run with some of what it was laid with changed, by the names of `lay`.
      *
-     * @throws Refusal
+     * @throws InvalidValue
      */
     public function but(mixed ...$changed): self
     {
@@ -178,6 +178,6 @@ final readonly class Run
     {
         $here = $this->within($width, $depth);
 
-        return $here !== null && $here[1] - $here[0] > self::TOUCH;
+        return $here !== null && $here[1] - $here[0] > self::MIN_OVERLAP_MM;
     }
 }

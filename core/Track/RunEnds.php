@@ -8,14 +8,14 @@ namespace IdleRidge\Core\Track;
 final class RunEnds
 {
     /** Ends so near, and turned toward each other within this, are meant to meet; mm and radians. */
-    public const NEAR = 15.0;
+    public const MAX_DISTANCE_MM = 15.0;
 
-    public const FACING = M_PI / 6.0;
+    public const MAX_FACING_RAD = M_PI / 6.0;
 
     /** Whether one run goes on where the other ends, or is meant to. */
     public static function meet(Run $run, float $station, Run $other, float $at): bool
     {
-        return $run->kind === $other->kind && $run->alignment->pointAt($station)->distanceTo($other->alignment->pointAt($at)) <= self::NEAR && self::kink($run, $station, $other, $at) <= self::FACING;
+        return $run->kind === $other->kind && $run->alignment->pointAt($station)->distanceTo($other->alignment->pointAt($at)) <= self::MAX_DISTANCE_MM && self::kink($run, $station, $other, $at) <= self::MAX_FACING_RAD;
     }
 
     /** Going on means that the other's way out is the opposite of this one's; what is missing of that, radians. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Track;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * A stretch of a run on a bridge, where it asks nothing of the land below, in a tunnel, where it leaves the land above, or
@@ -16,7 +16,7 @@ final readonly class Structure
     public const KINDS = ['bridge', 'tunnel', 'wall left', 'wall right'];
 
     /** What a deck takes under the formation, mm: a starting value. */
-    public const DECK = 8.0;
+    public const DECK_THICKNESS_MM = 8.0;
 
     private function __construct(public string $kind, public float $from, public float $to, public float $thick, public int $piers, public ?float $inside)
     {
@@ -26,28 +26,28 @@ final readonly class Structure
      * @param array<array-key, array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int|float, lining_mm?: float, inside_mm?: float}> $given
      * @return list<self> by station
      *
-     * @throws Refusal for one that leaves its run, or two of a place
+     * @throws InvalidValue for one that leaves its run, or two of a place
      */
     public static function along(array $given, float $length): array
     {
         $out = [];
         foreach ($given as $k => $one) {
             if (! in_array($one['kind'], self::KINDS, true)) {
-                throw new Refusal("“{$one['kind']}” is neither bridge, tunnel nor wall.", "structures/{$k}/kind");
+                throw new InvalidValue("“{$one['kind']}” is neither bridge, tunnel nor wall.", "structures/{$k}/kind");
             }
             $word = explode(' ', $one['kind'])[0];
             foreach (['from_mm', 'to_mm'] as $end) {
                 if (! is_finite($one[$end]) || $one[$end] < 0.0 || $one[$end] > $length + 0.05) {
-                    throw new Refusal(sprintf('The %s leaves its run, which goes from 0 to %s mm.', $word, round($length, 1)), "structures/{$k}/{$end}");
+                    throw new InvalidValue(sprintf('The %s leaves its run, which goes from 0 to %s mm.', $word, round($length, 1)), "structures/{$k}/{$end}");
                 }
             }
             if ($one['to_mm'] - $one['from_mm'] < 5.0) {
-                throw new Refusal("A {$word} is at least 5 mm long, and ends after it begins.", "structures/{$k}/to_mm");
+                throw new InvalidValue("A {$word} is at least 5 mm long, and ends after it begins.", "structures/{$k}/to_mm");
             }
             $made = self::made($one, $length, "structures/{$k}");
             foreach ($out as $other) {
                 if ($made->from < $other->to && $other->from < $made->to && ($made->kind === $other->kind || ($made->isWall() === $other->isWall() && ! $made->isWall()))) {
-                    throw new Refusal(sprintf('It overlaps the %s from %s to %s.', explode(' ', $other->kind)[0], round($other->from, 1), round($other->to, 1)), "structures/{$k}/from_mm");
+                    throw new InvalidValue(sprintf('It overlaps the %s from %s to %s.', explode(' ', $other->kind)[0], round($other->from, 1), round($other->to, 1)), "structures/{$k}/from_mm");
                 }
             }
             $out[] = $made;
@@ -96,14 +96,14 @@ final readonly class Structure
         $piers = 0;
         $inside = null;
         if ($one['kind'] === 'bridge') {
-            $thick = Refusal::unlessBetween($one['deck_mm'] ?? self::DECK, 0.5, 100.0, 'The deck', 'mm', "{$at}/deck_mm");
+            $thick = InvalidValue::unlessBetween($one['deck_mm'] ?? self::DECK_THICKNESS_MM, 0.5, 100.0, 'The deck', 'mm', "{$at}/deck_mm");
             $piers = $one['piers'] ?? 0;
             if ($piers != (int) $piers || $piers < 0 || $piers > 40) {
-                throw new Refusal('A bridge stands on 0 to 40 piers between its abutments.', "{$at}/piers");
+                throw new InvalidValue('A bridge stands on 0 to 40 piers between its abutments.', "{$at}/piers");
             }
         } elseif ($one['kind'] === 'tunnel') {
-            $thick = Refusal::unlessBetween($one['lining_mm'] ?? 0.0, 0.0, 50.0, 'The lining', 'mm', "{$at}/lining_mm");
-            $inside = isset($one['inside_mm']) ? Refusal::unlessBetween($one['inside_mm'], 10.0, 500.0, 'The width inside', 'mm', "{$at}/inside_mm") : null;
+            $thick = InvalidValue::unlessBetween($one['lining_mm'] ?? 0.0, 0.0, 50.0, 'The lining', 'mm', "{$at}/lining_mm");
+            $inside = isset($one['inside_mm']) ? InvalidValue::unlessBetween($one['inside_mm'], 10.0, 500.0, 'The width inside', 'mm', "{$at}/inside_mm") : null;
         }
 
         return new self($one['kind'], $one['from_mm'], min($length, $one['to_mm']), $thick, (int) $piers, $inside);

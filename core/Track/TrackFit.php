@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Track;
 
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * Tangents and arcs laid through the points of a drawn or surveyed line, as few as keep within a tolerance.
@@ -18,22 +18,22 @@ use IdleRidge\Core\Measure\Refusal;
 final readonly class TrackFit
 {
     /** Points may lie so far from the chain, mm. */
-    public const TOLERANCE = 0.5;
+    public const TOLERANCE_MM = 0.5;
 
     /** Where the reckoning for a file is used up, a line is as good as it is if its points lie so near, mm. */
-    private const ROUGH = 5.0;
+    private const ROUGH_TOLERANCE_MM = 5.0;
 
     /** So many pieces more that brought nothing: what is left is in the points, not in the track. */
-    private const IN_VAIN = 5;
+    private const MAX_PIECES_IN_VAIN = 5;
 
-    private const MOST_PIECES = 16;
+    private const MAX_PIECES = 16;
 
-    private const MOST_SEGMENTS = 320;
+    private const MAX_SEGMENTS = 320;
 
     /** A piece that turns less than this, radians, or is wider than this, mm, is a tangent. */
-    private const LEAST_TURN = 0.006;
+    private const MIN_TURN_RAD = 0.006;
 
-    private const WIDEST = 25_000.0;
+    private const MAX_RADIUS_MM = 25_000.0;
 
     /**
      * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}> $pieces
@@ -47,29 +47,29 @@ final readonly class TrackFit
     /**
      * @param list<array{float, float}> $points in the order of the run, mm
      *
-     * @throws Refusal for a line of one place, or a curve tighter than any track
+     * @throws InvalidValue for a line of one place, or a curve tighter than any track
      */
-    public static function through(array $points, float $tolerance = self::TOLERANCE, FitBudget $budget = new FitBudget): self
+    public static function through(array $points, float $tolerance = self::TOLERANCE_MM, FitBudget $budget = new FitBudget): self
     {
         $points = self::thinned($points);
         [$best, $of] = [null, 0];
         $segments = self::segments($points);
         $costs = self::costs($segments);
-        for ($count = 1; $count <= min(self::MOST_PIECES, count($segments)); $count++) {
+        for ($count = 1; $count <= min(self::MAX_PIECES, count($segments)); $count++) {
             $chain = FitChain::near($points, self::begin($points, $segments, $costs, $count), $budget)->settled();
-            $chain = $chain->straightened(self::LEAST_TURN, 1.0 / self::WIDEST);
+            $chain = $chain->straightened(self::MIN_TURN_RAD, 1.0 / self::MAX_RADIUS_MM);
             if ($best === null || $chain->worst() < 0.9 * $best->worst()) {
                 [$best, $of] = [$chain, $count];
             }
-            if ($best->worst() <= $tolerance || $budget->left() < 0.0 || $count - $of >= self::IN_VAIN) {
+            if ($best->worst() <= $tolerance || $budget->left() < 0.0 || $count - $of >= self::MAX_PIECES_IN_VAIN) {
                 break;
             }
         }
-        if ($best !== null && $budget->left() < 0.0 && $best->worst() > self::ROUGH) {
-            throw new Refusal('These lines are too rough to be track: no tangents and arcs lie near them.', 'points');
+        if ($best !== null && $budget->left() < 0.0 && $best->worst() > self::ROUGH_TOLERANCE_MM) {
+            throw new InvalidValue('These lines are too rough to be track: no tangents and arcs lie near them.', 'points');
         }
 
-        return self::laid($best ?? throw new Refusal('A line needs two points or more.', 'points'));
+        return self::laid($best ?? throw new InvalidValue('A line needs two points or more.', 'points'));
     }
 
     private static function laid(FitChain $chain): self
@@ -79,8 +79,8 @@ final readonly class TrackFit
             if ($curvature === 0.0) {
                 $pieces[] = ['kind' => 'tangent', 'length_mm' => $length];
             } else {
-                if (abs(1.0 / $curvature) < Alignment::LEAST_RADIUS) {
-                    throw new Refusal(sprintf('The line bends to a radius of %d mm; no track is laid tighter than %d.', round(abs(1.0 / $curvature)), Alignment::LEAST_RADIUS), 'points');
+                if (abs(1.0 / $curvature) < Alignment::MIN_RADIUS_MM) {
+                    throw new InvalidValue(sprintf('The line bends to a radius of %d mm; no track is laid tighter than %d.', round(abs(1.0 / $curvature)), Alignment::MIN_RADIUS_MM), 'points');
                 }
                 $pieces[] = ['kind' => 'arc', 'radius_mm' => abs(1.0 / $curvature), 'angle_deg' => rad2deg($curvature * $length)];
             }
@@ -105,13 +105,13 @@ final readonly class TrackFit
             }
         }
         if (count($kept) < 2 || $length < 10.0) {
-            throw new Refusal('The line is shorter than 10 mm.', 'points');
+            throw new InvalidValue('The line is shorter than 10 mm.', 'points');
         }
         if ($length > 100_000.0) {
-            throw new Refusal('The line is longer than 100 m; is it in millimetres?', 'points');
+            throw new InvalidValue('The line is longer than 100 m; is it in millimetres?', 'points');
         }
         // Headings of very short segments are noise.
-        $gap = max(2.0, $length / self::MOST_SEGMENTS);
+        $gap = max(2.0, $length / self::MAX_SEGMENTS);
         $out = [$kept[0]];
         foreach (array_slice($kept, 1, -1) as $p) {
             $last = $kept[count($kept) - 1];

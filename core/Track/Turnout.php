@@ -11,14 +11,14 @@ namespace IdleRidge\Core\Track;
 final readonly class Turnout
 {
     /** A track begins on another when its end lies so near its centreline, mm, and turns away by less than this, degrees. */
-    private const NEAR = 3.0;
+    private const TOE_DISTANCE_MM = 3.0;
 
-    private const TURN = 14.0;
+    private const MAX_BRANCH_ANGLE_DEG = 14.0;
 
     /** Room for the points before the toe, mm: a starting value. */
-    public const BEFORE = 25.0;
+    public const ROOM_BEFORE_TOE_MM = 25.0;
 
-    private const STEP = 5.0;
+    private const STEP_MM = 5.0;
 
     /**
      * @param bool $atEnd whether the branch ends here; else it begins here
@@ -81,21 +81,21 @@ final readonly class Turnout
         $place = $main->alignment->nearest($branch->alignment->pointAt($end));
         $toe = $place['station'];
         // At an end of the other track it goes on, it does not leave.
-        if (abs($place['offset']) > self::NEAR || $toe < self::NEAR || $toe > $main->alignment->length - self::NEAR) {
+        if (abs($place['offset']) > self::TOE_DISTANCE_MM || $toe < self::TOE_DISTANCE_MM || $toe > $main->alignment->length - self::TOE_DISTANCE_MM) {
             return null;
         }
         $out = $branch->alignment->headingAt($end) + ($atEnd ? M_PI : 0.0);
         $turn = fmod($out - $main->alignment->headingAt($toe) + 9.0 * M_PI, 2.0 * M_PI) - M_PI;
         $forward = abs($turn) < M_PI / 2.0;
         $kink = rad2deg($forward ? abs($turn) : M_PI - abs($turn));
-        if ($kink > self::TURN) {
+        if ($kink > self::MAX_BRANCH_ANGLE_DEG) {
             return null;
         }
         [$far, $clear, $left] = self::fouling($main, $branch, $atEnd, $forward, $toe, $vehicles, $margin);
         $step = $branch->grade->heightAt($end) + $branch->profile->railTop() - $main->grade->heightAt($toe) - $main->profile->railTop();
 
         return new self(
-            $main, $branch, $toe, $atEnd, $left, max(0.0, $forward ? $toe - self::BEFORE : $far), min($main->alignment->length, $forward ? $far : $toe + self::BEFORE),
+            $main, $branch, $toe, $atEnd, $left, max(0.0, $forward ? $toe - self::ROOM_BEFORE_TOE_MM : $far), min($main->alignment->length, $forward ? $far : $toe + self::ROOM_BEFORE_TOE_MM),
             $clear, $step, $kink,
         );
     }
@@ -106,14 +106,14 @@ final readonly class Turnout
      */
     private static function fouling(Run $main, Run $branch, bool $atEnd, bool $forward, float $toe, array $vehicles, float $margin): array
     {
-        $mains = new Sweeps($main->alignment, $vehicles);
-        $branches = new Sweeps($branch->alignment, $vehicles);
+        $mains = new VehicleSweeps($main->alignment, $vehicles);
+        $branches = new VehicleSweeps($branch->alignment, $vehicles);
         $length = $branch->alignment->length;
         $far = $toe;
         $left = true;
         // Nothing passes nearer than two half-widths and the margin.
         $least = max(array_map(fn (Vehicle $v): float => $v->width, $vehicles)) + $margin;
-        for ($away = self::STEP; $away < $length; $away += self::STEP) {
+        for ($away = self::STEP_MM; $away < $length; $away += self::STEP_MM) {
             $station = $atEnd ? $length - $away : $away;
             $place = $main->alignment->nearest($branch->alignment->pointAt($station));
             [$far, $left] = [$place['station'], $place['offset'] >= 0.0];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Track;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** A vehicle that runs on the layout: body length, distance of bogie centres, width, height over rail top; mm. */
 final readonly class Vehicle
@@ -13,16 +13,16 @@ final readonly class Vehicle
     {
     }
 
-    /** @throws Refusal when it could not stand on a track */
+    /** @throws InvalidValue when it could not stand on a track */
     public static function from(float $body, float $bogieCentres, float $width, float $height, string $name = 'coach'): self
     {
         if (trim($name) === '' || mb_strlen($name) > 40) {
-            throw new Refusal('A vehicle needs a name of 1 to 40 characters.', 'name');
+            throw new InvalidValue('A vehicle needs a name of 1 to 40 characters.', 'name');
         }
-        Refusal::unlessBetween($body, 20.0, 2000.0, 'The body', 'mm', 'body_mm');
-        Refusal::unlessBetween($bogieCentres, 5.0, $body, 'The distance of bogie centres', 'mm', 'bogie_centres_mm');
-        Refusal::unlessBetween($width, 5.0, 300.0, 'The width', 'mm', 'width_mm');
-        Refusal::unlessBetween($height, 5.0, 500.0, 'The height', 'mm', 'height_mm');
+        InvalidValue::unlessBetween($body, 20.0, 2000.0, 'The body', 'mm', 'body_mm');
+        InvalidValue::unlessBetween($bogieCentres, 5.0, $body, 'The distance of bogie centres', 'mm', 'bogie_centres_mm');
+        InvalidValue::unlessBetween($width, 5.0, 300.0, 'The width', 'mm', 'width_mm');
+        InvalidValue::unlessBetween($height, 5.0, 500.0, 'The height', 'mm', 'height_mm');
 
         return new self($body, $bogieCentres, $width, $height, trim($name));
     }
@@ -45,12 +45,12 @@ final readonly class Vehicle
      *
      * @return array{inside: float, outside: float}
      *
-     * @throws Refusal when the bogies do not fit the curve
+     * @throws InvalidValue when the bogies do not fit the curve
      */
     public function throwOn(float $radius): array
     {
         if ($radius <= $this->bogieCentres / 2.0 + $this->width / 2.0) {
-            throw new Refusal(sprintf('The %s, with bogie centres %s mm apart, cannot stand on radius %s mm.', $this->name, $this->bogieCentres, round($radius)), 'radius_mm');
+            throw new InvalidValue(sprintf('The %s, with bogie centres %s mm apart, cannot stand on radius %s mm.', $this->name, $this->bogieCentres, round($radius)), 'radius_mm');
         }
         $middle = sqrt($radius ** 2 - $this->bogieCentres ** 2 / 4.0);
 

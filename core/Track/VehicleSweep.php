@@ -14,12 +14,12 @@ use IdleRidge\Core\Geometry\Point;
 final class VehicleSweep
 {
     /** Places at which the vehicle is stood are so far apart, mm. */
-    private const STEP = 4.0;
+    private const STEP_MM = 4.0;
 
-    private const SECTIONS = 9;
+    private const BODY_SECTIONS = 9;
 
     /** How exactly the bogies stand apart, mm. */
-    private const CLOSE = 1e-7;
+    private const BOGIE_TOLERANCE_MM = 1e-7;
 
     /** @var array<int, array{Point, float}> place → middle of the bogies, heading of the body */
     private array $poses = [];
@@ -46,8 +46,8 @@ final class VehicleSweep
         [$nx, $ny] = [-sin($heading), cos($heading)];
         $left = $right = $this->vehicle->width / 2.0;
         $bestLeft = $bestRight = null;
-        for ($k = (int) ceil(($station - $reach) / self::STEP); $k * self::STEP <= $station + $reach; $k++) {
-            $across = $this->cross($p, $nx, $ny, ...($this->poses[$k] ??= $this->stand($k * self::STEP)));
+        for ($k = (int) ceil(($station - $reach) / self::STEP_MM); $k * self::STEP_MM <= $station + $reach; $k++) {
+            $across = $this->cross($p, $nx, $ny, ...($this->poses[$k] ??= $this->stand($k * self::STEP_MM)));
             if ($across !== null && $across[1] > $left) {
                 [$left, $bestLeft] = [$across[1], $k];
             }
@@ -88,11 +88,11 @@ final class VehicleSweep
     private function greatest(callable $value, int $k): float
     {
         $golden = (sqrt(5.0) - 1.0) / 2.0;
-        [$low, $high] = [($k - 1) * self::STEP, ($k + 1) * self::STEP];
+        [$low, $high] = [($k - 1) * self::STEP_MM, ($k + 1) * self::STEP_MM];
         [$a, $b] = [$high - $golden * ($high - $low), $low + $golden * ($high - $low)];
         [$va, $vb] = [$value($a), $value($b)];
         $best = max(0.0, $va, $vb);
-        for ($n = 1; $n < self::SECTIONS; $n++) {
+        for ($n = 1; $n < self::BODY_SECTIONS; $n++) {
             // One of the two places is where the next one has to be looked for anyway.
             if ($va > $vb) {
                 [$high, $b, $vb] = [$b, $a, $va];
@@ -116,7 +116,7 @@ final class VehicleSweep
         for ($k = 0; ; $k++) {
             [$a, $b] = [$this->alignment->extended($station - $half), $this->alignment->extended($station + $half)];
             $chord = $a->distanceTo($b);
-            if ($k === 4 || abs($chord - $this->vehicle->bogieCentres) < self::CLOSE) {
+            if ($k === 4 || abs($chord - $this->vehicle->bogieCentres) < self::BOGIE_TOLERANCE_MM) {
                 break;
             }
             $half *= $this->vehicle->bogieCentres / max(1e-9, $chord);

@@ -17,12 +17,12 @@ use IdleRidge\Core\Track\Run;
 final readonly class Sight
 {
     /** Land so little over the line does not count, mm: the raster's own roughness. */
-    private const SLACK = 0.05;
+    private const RASTER_TOLERANCE_MM = 0.05;
 
     /** What runs on a track is looked for so far over the rails, mm. */
-    private const OVER_RAILS = 15.0;
+    private const OVER_RAILS_MM = 15.0;
 
-    private const ALONG = 10.0;
+    private const STEP_MM = 10.0;
 
     /** @param  non-empty-list<array{float, float, float}>  $eyes x, y, z */
     public function __construct(private HeightGrid $land, private array $eyes)
@@ -58,12 +58,12 @@ final readonly class Sight
     /** Share of a run between two stations that is seen, 0 … 1; in tunnels none is. */
     public function shareOfRun(Run $run, float $from, float $to): float
     {
-        $parts = max(1, (int) ceil(($to - $from) / self::ALONG));
+        $parts = max(1, (int) ceil(($to - $from) / self::STEP_MM));
         $seen = 0;
         for ($k = 0; $k < $parts; $k++) {
             $station = $from + ($to - $from) * ($k + 0.5) / $parts;
             $p = $run->alignment->pointAt($station);
-            $seen += $run->structureAt($station)?->kind !== 'tunnel' && $this->sees($p->x, $p->y, $run->grade->heightAt($station) + $run->profile->railTop() + self::OVER_RAILS) ? 1 : 0;
+            $seen += $run->structureAt($station)?->kind !== 'tunnel' && $this->sees($p->x, $p->y, $run->grade->heightAt($station) + $run->profile->railTop() + self::OVER_RAILS_MM) ? 1 : 0;
         }
 
         return $seen / $parts;
@@ -104,7 +104,7 @@ final readonly class Sight
                 $i = min($across - 2, (int) $place);
                 $p = $k * $stride + $i * $next;
                 $height = $values[$p] + ($place - $i) * ($values[$p + $next] - $values[$p]);
-                if ($height > $z + $t * $dz + self::SLACK) {
+                if ($height > $z + $t * $dz + self::RASTER_TOLERANCE_MM) {
                     return false;
                 }
             }

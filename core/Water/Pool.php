@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Water;
 
 use IdleRidge\Core\Geometry\HeightMesh;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use SplPriorityQueue;
 
 /**
@@ -25,19 +25,19 @@ final readonly class Pool
     ) {
     }
 
-    /** @throws Refusal when the seed lies off the board or above the level */
+    /** @throws InvalidValue when the seed lies off the board or above the level */
     public static function fill(HeightMesh $mesh, float $level, float $seedX, float $seedY): self
     {
         $n = count($mesh->xs);
         $m = count($mesh->ys);
         if ($seedX < $mesh->xs[0] || $seedX > $mesh->xs[$n - 1] || $seedY < $mesh->ys[0] || $seedY > $mesh->ys[$m - 1]) {
-            throw new Refusal("The seed {$seedX}, {$seedY} lies off the board.", 'seed');
+            throw new InvalidValue("The seed {$seedX}, {$seedY} lies off the board.", 'seed');
         }
         $i = self::nearest($mesh->xs, $seedX);
         $j = self::nearest($mesh->ys, $seedY);
         $seed = $j * $n + $i;
         if ($mesh->z[$seed] >= $level) {
-            throw new Refusal(sprintf('The ground at the seed is %.1f mm, not below the water at %.1f mm.', $mesh->z[$seed], $level), 'seed');
+            throw new InvalidValue(sprintf('The ground at the seed is %.1f mm, not below the water at %.1f mm.', $mesh->z[$seed], $level), 'seed');
         }
         $wet = self::connected($mesh, $n, $m, $seed, $level);
         $measures = $mesh->below($level, fn (int $p): bool => isset($wet[$p]) || isset($wet[$p + 1]) || isset($wet[$p + $n]) || isset($wet[$p + $n + 1]));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Workshop\Files\LayoutFiles;
+use App\Actions\Files\LayoutFiles;
 use Illuminate\Database\Seeder;
 
 /** The demo data. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Workshop\Time\Uids;
+use App\Computed\Clock\UlidGenerator;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Project\LandFeature;
@@ -14,7 +14,7 @@ use IdleRidge\Core\Track\Run;
 /** Short ways to write a demo's runs and land down. */
 final readonly class LandMaker
 {
-    public function __construct(private Uids $uids)
+    public function __construct(private UlidGenerator $uids)
     {
     }
 

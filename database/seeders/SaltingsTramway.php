@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Workshop\Time\Uids;
+use App\Computed\Clock\UlidGenerator;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Zone;
@@ -26,7 +26,7 @@ final readonly class SaltingsTramway
 {
     private const INCH = 25.4;
 
-    public function __construct(private Uids $uids, private LandMaker $land, private Library $library)
+    public function __construct(private UlidGenerator $uids, private LandMaker $land, private Library $library)
     {
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Workshop\Time\Uids;
+use App\Computed\Clock\UlidGenerator;
 use IdleRidge\Core\Cuts\BoardBuild;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Land\Spot;
@@ -23,7 +23,7 @@ final readonly class SkarnvikBranch
     /** Heights that Weir Bend and Fell Halt have agreed on for the edge between them. */
     private const JOINT = [[0.0, 62.0], [130.0, 79.0], [220.0, 80.0], [420.0, 106.0]];
 
-    public function __construct(private Uids $uids, private LandMaker $land, private SkarnvikWorks $works)
+    public function __construct(private UlidGenerator $uids, private LandMaker $land, private SkarnvikWorks $works)
     {
     }
 

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Workshop\Plan\PlanFile;
-use App\Workshop\Time\Uids;
+use App\Computed\Clock\UlidGenerator;
+use App\Computed\Plan\PlanReport;
 use DateTimeImmutable;
 use DateTimeZone;
-use IdleRidge\Core\Coats\Amount;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Colour;
-use IdleRidge\Core\Coats\Laid;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Plan\BenchWork;
@@ -22,7 +22,7 @@ use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
-use IdleRidge\Core\Shelf\Price;
+use IdleRidge\Core\Shelf\PackPrice;
 use IdleRidge\Core\Track\Run;
 use Psr\Clock\ClockInterface;
 
@@ -38,7 +38,7 @@ final class SkarnvikWorks
     /** @var array<string, Colour> by name */
     private array $colours;
 
-    public function __construct(private readonly Uids $uids, private readonly ClockInterface $clock, private readonly Library $library)
+    public function __construct(private readonly UlidGenerator $uids, private readonly ClockInterface $clock, private readonly Library $library)
     {
     }
 
@@ -64,7 +64,7 @@ final class SkarnvikWorks
         return $whole(new Works($this->zones, $this->coats, $laid, $rooms, $works->times, $journal, colours: $works->colours, prices: $this->prices()));
     }
 
-    /** @return list<Price> of what most coats take; packs in the materials' own units */
+    /** @return list<PackPrice> of what most coats take; packs in the materials' own units */
     private function prices(): array
     {
         $of = [
@@ -73,7 +73,7 @@ final class SkarnvikWorks
             'fine turf' => [500.0, 560], 'plaster cloth' => [1500.0, 1190], 'wet water' => [1000.0, 120],
         ];
 
-        return array_map(fn (string $material, array $pack): Price => Price::of($this->uids->next(), $material, $pack[0], $pack[1]), array_keys($of), $of);
+        return array_map(fn (string $material, array $pack): PackPrice => PackPrice::of($this->uids->next(), $material, $pack[0], $pack[1]), array_keys($of), $of);
     }
 
     private function tarnhead(Project $land, string $board): void
@@ -113,10 +113,10 @@ final class SkarnvikWorks
         $this->coat($weir, 'sifted-soil', 1.0);
     }
 
-    /** @return array{list<Laid>, list<JournalEntry>} */
+    /** @return array{list<CoatApplication>, list<JournalEntry>} */
     private function history(Project $project): array
     {
-        $work = (new PlanFile)->work($project, $this->minute(0, '12:00'));
+        $work = (new PlanReport)->work($project, $this->minute(0, '12:00'));
         $laid = [];
         foreach ([
             ['Formation', 'Pulp plaster', 1, -17, '19:40'], ['Tarn', 'Bed plaster', 1, -17, '20:20'], ['Crag', 'Rock plaster', 1, -16, '19:35'],
@@ -129,18 +129,18 @@ final class SkarnvikWorks
         }
         $last = $this->lay($work, 'Embankment', 'Pulp plaster', 1, $this->thisMinute() - 130);
         array_push($laid, ...$last);
-        usort($laid, fn (Laid $a, Laid $b): int => $a->startedAt <=> $b->startedAt);
+        usort($laid, fn (CoatApplication $a, CoatApplication $b): int => $a->startedAt <=> $b->startedAt);
         $zones = array_column(array_map(fn (Zone $z): array => [$z->uid, $z->name], $this->zones), 1, 0);
-        $journal = array_map(function (Laid $one) use ($project, $zones): JournalEntry {
+        $journal = array_map(function (CoatApplication $one) use ($project, $zones): JournalEntry {
             $air = $project->works->room($project->section($one->section))->at((int) $one->endedAt, new DateTimeZone($project->layout->zone));
 
-            return JournalEntry::of($this->uids->next(), (int) $one->endedAt, 'done', $one->section, $one->uid, "{$one->title} on {$zones[$one->zone]}, ".number_format($one->area / 1e4, 1).' dm²', $air->temperature, $air->humidity, array_map(fn (Amount $a): array => ['material' => $a->material, 'amount' => round($a->amount, 1), 'unit' => $a->unit], $one->amounts));
+            return JournalEntry::of($this->uids->next(), (int) $one->endedAt, 'done', $one->section, $one->uid, "{$one->title} on {$zones[$one->zone]}, ".number_format($one->area / 1e4, 1).' dm²', $air->temperature, $air->humidity, array_map(fn (MaterialAmount $a): array => ['material' => $a->material, 'amount' => round($a->amount, 1), 'unit' => $a->unit], $one->amounts));
         }, $laid);
 
         return [$laid, $journal];
     }
 
-    /** @return list<Laid> the strips of a pass, one after the other */
+    /** @return list<CoatApplication> the strips of a pass, one after the other */
     private function lay(BenchWork $work, string $zone, string $coat, int $pass, int $at): array
     {
         $out = [];

@@ -6,8 +6,8 @@ declare(strict_types=1);
 
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\SectionSurvey;
-use IdleRidge\Core\Coats\Survey;
 use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Coats\ZoneSurvey;
 use IdleRidge\Core\Cuts\Nesting\Nester;
 use IdleRidge\Core\Cuts\Nesting\NestPiece;
 use IdleRidge\Core\Cuts\Nesting\NestProblem;
@@ -103,7 +103,7 @@ function survey(float $size): callable
     ];
     $byUid = array_column(array_map(fn (Zone $zone): array => [$zone->uid, $zone], $zones), 1, 0);
 
-    return fn () => SectionSurvey::of(new Survey($grid, 1200.0 * $size, 600.0 * $size, 0.0, new Placement(0.0, 0.0, 0.0), [$run], $byUid), new Placement(0.0, 0.0, 0.0), $byUid, [], []);
+    return fn () => SectionSurvey::of(new ZoneSurvey($grid, 1200.0 * $size, 600.0 * $size, 0.0, new Placement(0.0, 0.0, 0.0), [$run], $byUid), new Placement(0.0, 0.0, 0.0), $byUid, [], []);
 }
 
 /** @return list<Coat> */

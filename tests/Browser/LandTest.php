@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Actions\Land\SaveLandFeature;
 use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Run;
-use App\Workshop\Land\PlaceFeature;
 use Facebook\WebDriver\WebDriverKeys;
 
 final class LandTest extends BrowserCase
@@ -189,7 +189,7 @@ final class LandTest extends BrowserCase
         $crag = LandFeature::query()->where('name', 'Crag')->where('kind', 'spot')->firstOrFail();
         $this->land($section, "?pick={$crag->uid}");
         $crag->points = [['x_mm' => 885, 'y_mm' => 520, 'z_mm' => 180]];
-        app(PlaceFeature::class)->save(Layout::query()->findOrFail($section->layout_id), $crag, 'Spot set to 180 mm');
+        app(SaveLandFeature::class)->save(Layout::query()->findOrFail($section->layout_id), $crag, 'Spot set to 180 mm');
         $this->type('#pick-height', '150');
         $this->press(WebDriverKeys::ENTER);
         $this->until('document.querySelector(".stale")', 'the stale form');

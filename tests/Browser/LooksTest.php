@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Actions\Air\SaveReadings;
+use App\Actions\Plan\SaveBenchTimes;
 use App\Devices\SimulatedRoom;
 use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Run;
 use App\Models\Section;
-use App\Workshop\Air\KeepAir;
-use App\Workshop\Plan\KeepSessions;
 use IdleRidge\Core\Cure\AirLog;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -80,8 +80,8 @@ final class LooksTest extends BrowserCase
     {
         $room = $layout->rooms()->firstOrFail()->uid;
         $now = intdiv(strtotime('2026-10-14T17:10:00Z'), 60);
-        KeepAir::add($layout, $room, AirLog::of((new SimulatedRoom(11, 18.0, 2.0, 60.0))->readings($now - 1440 * 9, $now)), $now);
-        app(KeepSessions::class)->add($layout, ['kind' => 'visit', 'date' => '2026-10-24', 'until' => '2026-10-25', 'from' => '10:00', 'to' => '16:00', 'hands' => '2', 'who' => 'A friend']);
+        SaveReadings::add($layout, $room, AirLog::of((new SimulatedRoom(11, 18.0, 2.0, 60.0))->readings($now - 1440 * 9, $now)), $now);
+        app(SaveBenchTimes::class)->add($layout, ['kind' => 'visit', 'date' => '2026-10-24', 'until' => '2026-10-25', 'from' => '10:00', 'to' => '16:00', 'hands' => '2', 'who' => 'A friend']);
         $visit = $layout->benchSessions()->get()->last()?->uid;
         $root = "/layouts/{$layout->uid}";
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use App\Models\Kept;
+use App\Computed\ProjectLoader;
+use App\Models\JsonRecord;
 use App\Models\Layout;
-use App\Workshop\LoadProject;
-use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Project\JournalEntry;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -71,14 +71,14 @@ final class TonightTest extends BrowserCase
         self::$bench?->restart();
         $layout = Layout::query()->firstOrFail();
         $this->visit("/layouts/{$layout->uid}/tonight");
-        $works = app(LoadProject::class)->works($layout);
+        $works = app(ProjectLoader::class)->works($layout);
         $this->assertSame(['done'], array_map(fn (JournalEntry $e): string => $e->kind, $works->journal));
         $this->assertNotNull($works->laid[0]->endedAt);
         $this->assertStringContainsString('wet', $this->find('.dr-list')->getText());
         // And back: undone after the restart, with an entry against it.
         $this->press('u');
         $this->until('document.querySelector("#now")', 'the move open again');
-        $this->assertSame(['done', 'undone'], array_map(fn (JournalEntry $e): string => $e->kind, app(LoadProject::class)->works($layout->refresh())->journal));
+        $this->assertSame(['done', 'undone'], array_map(fn (JournalEntry $e): string => $e->kind, app(ProjectLoader::class)->works($layout->refresh())->journal));
     }
 
     public function test_an_evening_with_a_pause_a_stop_and_something_still_wet(): void
@@ -95,8 +95,8 @@ final class TonightTest extends BrowserCase
         $this->assertStringContainsString('about '.($minutes - 10).' min left', $this->find('#now')->getText());
         $this->touch($this->button('Stop here'));
         $this->until('document.querySelector(".said").textContent.startsWith("Stopped")', 'the stop');
-        $works = app(LoadProject::class)->works($layout);
-        $part = array_values(array_filter($works->laid, fn (Laid $l): bool => $l->startedAt === intdiv(strtotime('2026-10-14T17:30Z'), 60)))[0];
+        $works = app(ProjectLoader::class)->works($layout);
+        $part = array_values(array_filter($works->laid, fn (CoatApplication $l): bool => $l->startedAt === intdiv(strtotime('2026-10-14T17:30Z'), 60)))[0];
         $this->assertSame(10, $part->endedAt - $part->startedAt);
         $this->touch($this->button('Start move 2'));
         $zone = $this->js('return document.querySelector("#now").dataset.zone');
@@ -146,7 +146,7 @@ final class TonightTest extends BrowserCase
         $this->clock(gmdate('Y-m-d\\TH:i:00\\Z', 60 * $opens + 480));
         $this->touch($this->find('.title .lead .btn'));
         $this->until('document.querySelector(".said")', 'that it is cut');
-        $cut = array_values(array_filter(app(LoadProject::class)->works($layout)->laid, fn (Laid $l): bool => $l->recipe->id === 'joint-cut'))[0];
+        $cut = array_values(array_filter(app(ProjectLoader::class)->works($layout)->laid, fn (CoatApplication $l): bool => $l->recipe->id === 'joint-cut'))[0];
         $this->assertLessThanOrEqual($closes, $cut->startedAt);
         $this->assertStringNotContainsString('Cut the joint', $this->js('return document.querySelector(".due-sheet")?.textContent ?? ""'));
         // In the evening the plaster is touched and found dry; the room learns from it.
@@ -226,7 +226,7 @@ final class TonightTest extends BrowserCase
         $this->pick('#f-build_up', 'shell');
         $this->touch($this->button('Set the zone'));
         $this->assertStringContainsString('Corner', $this->find('.zone-list')->getText());
-        $zone = array_values(array_filter(app(LoadProject::class)->works(Layout::query()->findOrFail($section->layout_id))->zones, fn ($z): bool => $z->name === 'Corner'))[0];
+        $zone = array_values(array_filter(app(ProjectLoader::class)->works(Layout::query()->findOrFail($section->layout_id))->zones, fn ($z): bool => $z->name === 'Corner'))[0];
         $this->assertEqualsWithDelta([[900, 60], [1100, 60], [1100, 180], [900, 180]], $zone->outline, 2.0);
         $this->touch($this->browser->findElement(\Facebook\WebDriver\WebDriverBy::xpath('//*[@id="cores"]//*[name()="a"][contains(., "Plaster cloth")]')));
         $this->assertSame('Plaster cloth', $this->find('.coat-sheet h2')->getText());
@@ -249,10 +249,10 @@ final class TonightTest extends BrowserCase
     /**
      * The uid of a row whose values have a name.
      *
-     * @param HasMany<covariant Kept, Layout> $rows
+     * @param HasMany<covariant JsonRecord, Layout> $rows
      */
     private function row(HasMany $rows, string $name): string
     {
-        return (string) $rows->get()->first(fn (Kept $row): bool => ($row->values()->name ?? '') === $name)?->uid;
+        return (string) $rows->get()->first(fn (JsonRecord $row): bool => ($row->values()->name ?? '') === $name)?->uid;
     }
 }

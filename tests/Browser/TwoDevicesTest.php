@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Actions\Land\SaveLandFeature;
+use App\Actions\Plan\SaveCoatApplication;
+use App\Computed\Plan\ComputedPlan;
 use App\Models\LandFeature;
 use App\Models\Layout;
-use App\Workshop\Land\PlaceFeature;
-use App\Workshop\Plan\LayMove;
-use App\Workshop\Plan\PlanDesk;
 use Facebook\WebDriver\WebDriverKeys;
 
 /** What is done on another device shows here, takes nothing out of one's hands, and is not overwritten. The other device is this process. */
@@ -18,15 +18,15 @@ final class TwoDevicesTest extends BrowserCase
     {
         $section = $this->demo();
         $layout = Layout::query()->findOrFail($section->layout_id);
-        $move = app(PlanDesk::class)->plan($layout)->moves[0]->move;
+        $move = app(ComputedPlan::class)->plan($layout)->moves[0]->move;
         $this->visit("/layouts/{$layout->uid}/tonight");
         $this->find('#land')->click();
-        app(LayMove::class)->start($layout, $move->id);
+        app(SaveCoatApplication::class)->start($layout, $move->id);
         $this->until('document.querySelector(".tonight form[action$=\"/done\"]")', 'the move that was begun elsewhere', 2);
         // Who was about to begin it here is told, and shown how it stands.
         $this->assertSame(1, $layout->applications()->whereRaw("json_extract(data, '$.ended_at') is null")->count());
         $open = $layout->applications()->whereRaw("json_extract(data, '$.ended_at') is null")->firstOrFail();
-        app(LayMove::class)->done($layout, $open);
+        app(SaveCoatApplication::class)->done($layout, $open);
         $this->until('!document.querySelector(".tonight form[action$=\"/done\"]")', 'that it is done', 2);
         $this->assertFalse($this->find('#elsewhere')->isDisplayed());
         $this->assertQuietConsole();
@@ -74,6 +74,6 @@ final class TwoDevicesTest extends BrowserCase
         $points = $row->points;
         $points[0]['z_mm'] = $height ?? (float) $points[0]['z_mm'] + 1.0;
         $row->points = $points;
-        app(PlaceFeature::class)->save(Layout::query()->findOrFail($layout), $row, "Spot set to {$points[0]['z_mm']} mm");
+        app(SaveLandFeature::class)->save(Layout::query()->findOrFail($layout), $row, "Spot set to {$points[0]['z_mm']} mm");
     }
 }

@@ -7,8 +7,8 @@ namespace Tests\Core;
 use App\Devices\SimulatedRoom;
 use DateTimeZone;
 use IdleRidge\Core\Interchange\AirFile;
-use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\InvalidValues;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -81,8 +81,8 @@ final class AirFileTest extends TestCase
     {
         try {
             AirFile::read($text, new DateTimeZone('Europe/Oslo'));
-        } catch (Refusals $refusals) {
-            return array_column(array_map(fn (Refusal $r): array => [$r->place, $r->getMessage()], $refusals->all), 1, 0);
+        } catch (InvalidValues $refusals) {
+            return array_column(array_map(fn (InvalidValue $r): array => [$r->place, $r->getMessage()], $refusals->all), 1, 0);
         }
         $this->fail('accepted');
     }

@@ -7,10 +7,10 @@ namespace Tests\Core;
 use DateTimeZone;
 use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Cure\CureClock;
-use IdleRidge\Core\Cure\Learned;
+use IdleRidge\Core\Cure\LearnedFactor;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Cure\RoomAir;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -85,7 +85,7 @@ final class AirLogTest extends TestCase
             try {
                 AirLog::of($readings);
                 $this->fail((string) json_encode($readings));
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame('readings/1', $refusal->place);
             }
         }
@@ -97,9 +97,9 @@ final class AirLogTest extends TestCase
         for ($seed = 1; $seed <= 20; $seed++) {
             $random = new Randomizer(new Xoshiro256StarStar($seed));
             $seen = array_map(fn (): float => Build::between($random, -0.5, 0.6), range(1, $random->getInt(1, 8)));
-            $precision = CureClock::PRIOR_SD ** -2 + count($seen) * CureClock::CASE_SD ** -2;
-            $learned = Learned::from(array_map(fn (float $x): array => [$x, $x], $seen));
-            $this->assertEqualsWithDelta(array_sum($seen) * CureClock::CASE_SD ** -2 / $precision, $learned->mean, 1e-4, "seed {$seed}");
+            $precision = CureClock::PRIOR_SPREAD ** -2 + count($seen) * CureClock::CASE_SPREAD ** -2;
+            $learned = LearnedFactor::from(array_map(fn (float $x): array => [$x, $x], $seen));
+            $this->assertEqualsWithDelta(array_sum($seen) * CureClock::CASE_SPREAD ** -2 / $precision, $learned->mean, 1e-4, "seed {$seed}");
             $this->assertEqualsWithDelta($precision ** -0.5, $learned->sd, 1e-4, "seed {$seed}");
         }
     }
@@ -114,11 +114,11 @@ final class AirLogTest extends TestCase
                 $high = $low + Build::between($random, 0.02, 0.7);
                 $cases[] = [[$low, $high], [null, $high], [$low, null]][$random->getInt(0, 2)];
             }
-            $learned = Learned::from($cases);
-            $this->assertEqualsWithDelta($learned->mean, Learned::from($random->shuffleArray($cases))->mean, 1e-9, "seed {$seed}");
-            $this->assertLessThanOrEqual(CureClock::PRIOR_SD + 1e-3, $learned->sd, "seed {$seed}");
+            $learned = LearnedFactor::from($cases);
+            $this->assertEqualsWithDelta($learned->mean, LearnedFactor::from($random->shuffleArray($cases))->mean, 1e-9, "seed {$seed}");
+            $this->assertLessThanOrEqual(CureClock::PRIOR_SPREAD + 1e-3, $learned->sd, "seed {$seed}");
             // One more that took longer never makes it shorter.
-            $this->assertGreaterThanOrEqual($learned->mean - 1e-9, Learned::from([...$cases, [1.2, null]])->mean, "seed {$seed}");
+            $this->assertGreaterThanOrEqual($learned->mean - 1e-9, LearnedFactor::from([...$cases, [1.2, null]])->mean, "seed {$seed}");
             foreach ($cases as [$low, $high]) {
                 $last = 0.0;
                 foreach ([0.01, 0.1, 0.5, 0.8, 0.9, 0.99] as $quantile) {

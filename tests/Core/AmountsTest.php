@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use IdleRidge\Core\Coats\Amount;
 use IdleRidge\Core\Coats\Ballast;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\SectionSurvey;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Plan\BenchWork;
@@ -43,7 +43,7 @@ final class AmountsTest extends TestCase
         }
         // 1000 cm² of fibre take 150 ml/m² of glue and a twentieth of waste, nothing more.
         $glue = $this->of($this->moves('fibre-2mm', 0.2, 1), 'basing glue');
-        $this->assertEqualsWithDelta(0.1 * 150.0 * 1.05, array_sum(array_map(fn (Amount $a): float => $a->atHand(), $glue)), 1e-6);
+        $this->assertEqualsWithDelta(0.1 * 150.0 * 1.05, array_sum(array_map(fn (MaterialAmount $a): float => $a->atHand(), $glue)), 1e-6);
     }
 
     public function test_passes_take_so_many_times_what_one_takes_in_amounts_and_minutes(): void
@@ -152,17 +152,17 @@ final class AmountsTest extends TestCase
 
     /**
      * @param list<Move> $moves
-     * @return list<Amount>
+     * @return list<MaterialAmount>
      */
     private function of(array $moves, string $material): array
     {
-        return array_values(array_filter(array_merge(...array_map(fn (Move $m): array => $m->amounts, $moves)), fn (Amount $a): bool => $a->material === $material));
+        return array_values(array_filter(array_merge(...array_map(fn (Move $m): array => $m->amounts, $moves)), fn (MaterialAmount $a): bool => $a->material === $material));
     }
 
     /** @param  list<Move>  $moves */
     private function sum(array $moves, string $material): float
     {
-        return array_sum(array_map(fn (Amount $a): float => $a->amount, $this->of($moves, $material)));
+        return array_sum(array_map(fn (MaterialAmount $a): float => $a->amount, $this->of($moves, $material)));
     }
 
     /** @param  list<Move>  $moves */

@@ -7,10 +7,10 @@ namespace Tests\Core;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\Spot;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
-use IdleRidge\Core\Rulebook\BasinHolds;
+use IdleRidge\Core\Rulebook\Land\BasinHolds;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 
@@ -90,7 +90,7 @@ final class BasinTest extends TestCase
             try {
                 $make();
                 $this->fail($place);
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }

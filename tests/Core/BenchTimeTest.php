@@ -6,7 +6,7 @@ namespace Tests\Core;
 
 use DateTimeImmutable;
 use DateTimeZone;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\BenchTime;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
@@ -76,7 +76,7 @@ final class BenchTimeTest extends TestCase
             try {
                 $of($with);
                 $this->fail("{$field} is let through");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($field, $refusal->place);
             }
         }
@@ -84,7 +84,7 @@ final class BenchTimeTest extends TestCase
             try {
                 $of($with);
                 $this->fail((string) json_encode($with));
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertNotSame('', $refusal->getMessage());
             }
         }

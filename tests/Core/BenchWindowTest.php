@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use IdleRidge\Core\Coats\Coat;
-use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\BenchWork;
-use IdleRidge\Core\Plan\Placed;
+use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Schedule\BenchRules;
@@ -45,7 +45,7 @@ final class BenchWindowTest extends TestCase
         $times = [$this->evening(1, 1140, 1320), $this->evening(2, 1140, 1320)];
         $first = $this->plan(['scenery-adhesive', 'masking-lifted'], $times);
         $works = $first->work->project->works;
-        $anew = fn (Laid $laid, int $now): BenchPlan => BenchPlan::make(Build::work(new Works($works->zones, $works->coats, [$laid], $works->rooms, $works->times), '@'.$now * 60, 'UTC', $first->work->rules()));
+        $anew = fn (CoatApplication $laid, int $now): BenchPlan => BenchPlan::make(Build::work(new Works($works->zones, $works->coats, [$laid], $works->rooms, $works->times), '@'.$now * 60, 'UTC', $first->work->rules()));
         $start = Build::minute('2026-10-12T14:00Z');
         $under = $anew($first->work->begin($first->moves[0]->move, Build::uid(500), $start), $start + 2);
         $this->assertSame([], $under->unplaced, 'while it runs');
@@ -88,11 +88,11 @@ final class BenchWindowTest extends TestCase
     public function test_a_second_pour_goes_on_tacky_or_after_a_day(): void
     {
         $long = $this->plan(['pulp-plaster-stiff', 'two-part-resin'], [$this->evening(6, 480, 1320)], [1, 2]);
-        $pours = array_values(array_filter($long->moves, fn (Placed $p): bool => $p->move->coat->recipe->id === 'two-part-resin'));
+        $pours = array_values(array_filter($long->moves, fn (PlacedMove $p): bool => $p->move->coat->recipe->id === 'two-part-resin'));
         $gap = $pours[1]->start - $pours[0]->end;
         $this->assertTrue($gap >= 240 && $pours[1]->start - $pours[0]->start <= 480, "{$gap} min");
         $evenings = $this->plan(['pulp-plaster-stiff', 'two-part-resin'], [$this->evening(1), $this->evening(2), $this->evening(3), $this->evening(4)], [1, 2]);
-        $pours = array_values(array_filter($evenings->moves, fn (Placed $p): bool => $p->move->coat->recipe->id === 'two-part-resin'));
+        $pours = array_values(array_filter($evenings->moves, fn (PlacedMove $p): bool => $p->move->coat->recipe->id === 'two-part-resin'));
         $this->assertGreaterThanOrEqual($pours[0]->end + 1440, $pours[1]->start);
         $this->assertContains('window-second-pour', $this->ids($evenings));
         $this->assertNotContains('window-second-pour', $this->ids($long));
@@ -162,7 +162,7 @@ final class BenchWindowTest extends TestCase
             Coat::of(Build::uid(13), $zones[1]->uid, Build::recipe('pulp-plaster-stiff')), Coat::of(Build::uid(14), $zones[1]->uid, Build::recipe('earth-paint')),
         ];
         $times = [$this->evening(1, 1140, 1200), $this->evening(2, 1140, 1200), $this->evening(3, 1140, 1200), $this->evening(4, 1140, 1200)];
-        $stages = array_map(fn (Placed $p): int => $p->move->coat->recipe->stage->value, $this->make(new Works($zones, $coats, [], [], $times), BenchRules::of(order: 'stage'))->moves);
+        $stages = array_map(fn (PlacedMove $p): int => $p->move->coat->recipe->stage->value, $this->make(new Works($zones, $coats, [], [], $times), BenchRules::of(order: 'stage'))->moves);
         $sorted = $stages;
         sort($sorted);
         $this->assertSame($sorted, $stages, 'plaster, then paint, then soil');
@@ -194,7 +194,7 @@ final class BenchWindowTest extends TestCase
         $coats = [Coat::of(Build::uid(11), $zones[0]->uid, Build::recipe('earth-paint')), Coat::of(Build::uid(12), $zones[1]->uid, Build::recipe('earth-paint'))];
         $plan = $this->make(new Works($zones, $coats, [], [], [$this->evening(1)]), BenchRules::of());
         // 5 + 10 × 0.8 = 13 min, and 8 more without setting up.
-        $this->assertSame([13, 8], array_map(fn (Placed $p): int => $p->minutes(), $plan->moves));
+        $this->assertSame([13, 8], array_map(fn (PlacedMove $p): int => $p->minutes(), $plan->moves));
         $this->assertSame($plan->moves[0]->end, $plan->moves[1]->start);
         $this->assertSame(['pot', true], [$plan->moves[1]->reason['kind'], $plan->moves[1]->isJoined()]);
         $this->assertSame([], BenchPlanChecker::faults($plan));
@@ -215,7 +215,7 @@ final class BenchWindowTest extends TestCase
         foreach ([$on('foam-stack'), $on('scenery-adhesive', 'masking-lifted')] as $coats) {
             $plan = $this->make(new Works($zones, $coats, [], [], $times), BenchRules::of());
             $this->assertCount(count($coats), $plan->moves);
-            $this->assertSame([], array_filter($plan->moves, fn (Placed $p): bool => $p->isJoined()));
+            $this->assertSame([], array_filter($plan->moves, fn (PlacedMove $p): bool => $p->isJoined()));
             $this->assertSame([], BenchPlanChecker::faults($plan));
         }
     }
@@ -234,7 +234,7 @@ final class BenchWindowTest extends TestCase
         $coats = array_map(fn (int $k): Coat => Coat::of(Build::uid(11 + $k), $zones[$k]->uid, Build::recipe('pulp-plaster-stiff'), minutes: 60.0), [0, 1, 2]);
         $times = [$this->evening(1, 1140, 1260), BenchTime::of(Build::uid(99), 'single', null, '2026-10-12', 1200, 1320, 2, who: 'A friend')];
         $plan = $this->make(new Works($zones, $coats, [], [], $times), BenchRules::of());
-        $this->assertSame([19 * 60, 20 * 60, 20 * 60], array_map(fn (Placed $p): int => $p->start - Build::minute('2026-10-12T00:00Z'), $plan->moves));
+        $this->assertSame([19 * 60, 20 * 60, 20 * 60], array_map(fn (PlacedMove $p): int => $p->start - Build::minute('2026-10-12T00:00Z'), $plan->moves));
     }
 
     /**

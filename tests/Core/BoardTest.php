@@ -10,11 +10,11 @@ use IdleRidge\Core\Cuts\EdgeBoard;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Frame;
 use IdleRidge\Core\Cuts\Gluing;
-use IdleRidge\Core\Cuts\Packing;
+use IdleRidge\Core\Cuts\SheetPacking;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\BoardWeight;
 use IdleRidge\Core\Project\CutStudy;
 use IdleRidge\Core\Project\Section;
@@ -30,15 +30,15 @@ final class BoardTest extends TestCase
         for ($seed = 0; $seed < 60; $seed++) {
             $kinds = array_map(fn (): float => mt_rand(8, 220) / 10.0, range(1, mt_rand(1, 4)));
             $height = mt_rand(10, 700) / 10.0;
-            $packing = Packing::to($height, $kinds);
+            $packing = SheetPacking::to($height, $kinds);
             $sum = array_sum(array_map(fn (array $s): float => $s['thickness'] * $s['count'], $packing->sheets));
             $this->assertEqualsWithDelta($height, $sum + $packing->rest, 1e-9);
             [$rest, $count] = self::tried((int) round(10 * $height), array_map(fn (float $k): int => (int) round(10 * $k), $kinds));
             $this->assertEqualsWithDelta($rest / 10.0, $packing->rest, 1e-6, "seed {$seed}");
             $this->assertSame($count, array_sum(array_column($packing->sheets, 'count')), "seed {$seed}");
         }
-        $this->assertSame('3 × 20 + 5 + 3', Packing::to(68.4, [20.0, 5.0, 3.0, 1.0])->words());
-        $this->assertSame('', Packing::to(0.5, [1.0])->words());
+        $this->assertSame('3 × 20 + 5 + 3', SheetPacking::to(68.4, [20.0, 5.0, 3.0, 1.0])->words());
+        $this->assertSame('', SheetPacking::to(0.5, [1.0])->words());
     }
 
     /**
@@ -188,7 +188,7 @@ final class BoardTest extends TestCase
             try {
                 BoardBuild::of(...$with);
                 $this->fail("{$key} accepted");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame("cuts/board/{$key}", $refusal->place);
             }
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use IdleRidge\Core\Cuts\Bore;
+use IdleRidge\Core\Cuts\TunnelBore;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Interchange\TrackTable;
@@ -20,7 +20,7 @@ final class BoreTest extends TestCase
     {
         $run = $this->curve();
         $vehicle = Vehicle::from(300.0, 200.0, 34.0, 50.0);
-        $bore = Bore::through($run, $run->structures[0], [$vehicle], 8.0);
+        $bore = TunnelBore::through($run, $run->structures[0], [$vehicle], 8.0);
         // m = √(600² − 100²) = 591.608; inside 600 − (m − 17), outside √((m + 17)² + 150²) − 600.
         $this->assertEqualsWithDelta(600.0 - (591.608 - 17.0) + 8.0, $bore->left, 0.3, 'the curve turns left');
         $this->assertEqualsWithDelta(hypot(591.608 + 17.0, 150.0) - 600.0 + 8.0, $bore->right, 0.3);
@@ -32,7 +32,7 @@ final class BoreTest extends TestCase
     public function test_distances_to_its_sides_are_told_for_the_nodes_about_it(): void
     {
         $run = Build::straight(1, 300.0, 60.0, 72.0, structures: [['kind' => 'tunnel', 'from_mm' => 400.0, 'to_mm' => 600.0]]);
-        $bore = Bore::through($run, $run->structures[0], [Vehicle::from(280.0, 190.0, 34.0, 50.0)], 8.0);
+        $bore = TunnelBore::through($run, $run->structures[0], [Vehicle::from(280.0, 190.0, 34.0, 50.0)], 8.0);
         $xs = array_map(fn (int $i): float => 10.0 * $i, range(0, 120));
         $ys = array_map(fn (int $j): float => 10.0 * $j, range(0, 60));
         $nodes = $bore->over(new HeightMesh($xs, $ys, array_fill(0, 121 * 61, 0.0)));

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use IdleRidge\Core\Coats\AlcoholVapour;
 use IdleRidge\Core\Coats\Coat;
-use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\SectionSurvey;
-use IdleRidge\Core\Coats\Vapour;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Cuts\CutSchool;
@@ -18,17 +18,17 @@ use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Interchange\RecipeFile;
 use IdleRidge\Core\Interchange\Record;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
-use IdleRidge\Core\Rulebook\PotTooLarge;
 use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Rulebook\RulePages;
-use IdleRidge\Core\Rulebook\TooDampToDry;
+use IdleRidge\Core\Rulebook\Work\PotTooLarge;
+use IdleRidge\Core\Rulebook\Work\TooDampToDry;
 use IdleRidge\Core\Schedule\BenchTime;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -118,7 +118,7 @@ final class CoatRulesTest extends TestCase
         $bed = Coat::of(Build::uid(40), $pool->uid, Build::recipe('bed-paint'));
         $bank = $this->coats(['earth-paint', 'fine-turf']);
         $done = [$this->lay($bank[0], 50, 29_000_000), $this->lay($bank[1], 51, 29_010_000)];
-        $painted = Laid::of(Build::uid(52), Build::uid(901), $pool->uid, $bed->uid, 1, 'Bed', $bed->recipe, 0.1, [Build::square(450, 100, 700, 350)], 62_500.0, 0.0, 20, [], 28_000_000, 28_000_020);
+        $painted = CoatApplication::of(Build::uid(52), Build::uid(901), $pool->uid, $bed->uid, 1, 'Bed', $bed->recipe, 0.1, [Build::square(450, 100, 700, 350)], 62_500.0, 0.0, 20, [], 28_000_000, 28_000_020);
         $rule = 'order-seal-bed-before-scenery-at-the-bank';
         $this->assertContains($rule, $this->ids(new Works([$this->zone(), $pool], [...$bank, $bed], $done)));
         $this->assertNotContains($rule, $this->ids(new Works([$this->zone(), $pool], [...$bank, $bed], [...$done, $painted])));
@@ -252,7 +252,7 @@ final class CoatRulesTest extends TestCase
         $room = fn (float $rh): Room => Room::of(Build::uid(60), 'Shed', 20.0, 20.0, $rh, $rh);
         $works = fn (Room $room): Works => new Works([$this->zone()], [Coat::of(Build::uid(20), Build::uid(1), Build::recipe('earth-paint')), Coat::of(Build::uid(21), Build::uid(1), Build::recipe('fibre-4mm'))], [], [$room]);
         // At 20 °C the deficit falls with the humidity: a quarter of that at 50 % is left at 87.5 %.
-        $this->assertSame(0.25, TooDampToDry::LEAST);
+        $this->assertSame(0.25, TooDampToDry::MIN_DRYING_RATE);
         $this->assertSame([], $this->ids($works($room(87.4))));
         $this->assertSame(['too-damp-to-dry'], $this->ids($works($room(87.6))));
         $this->assertSame([], $this->ids($works($room(30.1))));
@@ -262,11 +262,11 @@ final class CoatRulesTest extends TestCase
     public function test_vapour_of_alcohol_by_room_and_air(): void
     {
         foreach (Fixtures::vectors('alcohol_vapour') as $v) {
-            $vapour = Vapour::of($v['sprayed_ml'], $v['strength'], $v['room_m3'], $v['air_changes_per_h']);
+            $vapour = AlcoholVapour::of($v['sprayed_ml'], $v['strength'], $v['room_m3'], $v['air_changes_per_h']);
             $this->assertEqualsWithDelta($v['well_mixed_ppm'], $vapour->ppm, 4e-4 * $v['well_mixed_ppm'], 'the molar volume has five figures here, four there');
             $this->assertEqualsWithDelta($v['minutes_to_200ppm'], $vapour->minutes, 0.06);
         }
-        $this->assertSame(0.0, Vapour::of(10.0, 0.3, 30.0, 1.0)->minutes, 'under the guide already');
+        $this->assertSame(0.0, AlcoholVapour::of(10.0, 0.3, 30.0, 1.0)->minutes, 'under the guide already');
         // 1000 cm² under 40 mm: the mist takes 40000 ml × 0.5 × 0.4 / 3 of alcohol, times the waste; ppm goes with one over the room.
         $speaks = function (float $m3): ?Severity {
             $room = Room::of(Build::uid(60), 'Den', 20.0, 20.0, 50.0, 50.0, volume: $m3);
@@ -284,7 +284,7 @@ final class CoatRulesTest extends TestCase
     {
         $pool = Build::zone(2, ['outline' => Build::square(505, 100, 700, 350)]);
         $gloss = Coat::of(Build::uid(40), $pool->uid, Build::recipe('gloss-medium'));
-        $laid = Laid::of(Build::uid(50), Build::uid(901), $pool->uid, $gloss->uid, 1, 'Gloss', $gloss->recipe, 0.1, [Build::square(505, 100, 700, 350)], 48_750.0, 0.0, 20, [], 29_000_000, 29_000_020);
+        $laid = CoatApplication::of(Build::uid(50), Build::uid(901), $pool->uid, $gloss->uid, 1, 'Gloss', $gloss->recipe, 0.1, [Build::square(505, 100, 700, 350)], 48_750.0, 0.0, 20, [], 29_000_000, 29_000_020);
         $near = new Works([$this->zone(), $pool], [...$this->coats(['pulp-plaster-stiff']), $gloss], [$laid]);
         $this->assertContains('protect', $this->ids($near));
         $far = new Works([$this->zone(), Build::zone(2, ['outline' => Build::square(600, 100, 800, 350)])], [...$this->coats(['pulp-plaster-stiff']), $gloss], [$laid]);
@@ -316,7 +316,7 @@ final class CoatRulesTest extends TestCase
             $this->assertGreaterThan(15, strlen($rule['what']), $rule['id']);
             $this->assertGreaterThan(10, strlen($rule['why']), $rule['id']);
         }
-        $this->expectException(Refusal::class);
+        $this->expectException(InvalidValue::class);
         RulePages::of(array_slice($book->rules, 1));
     }
 
@@ -341,14 +341,14 @@ final class CoatRulesTest extends TestCase
     private function works(array $ids, array $laid = []): Works
     {
         $coats = $this->coats($ids);
-        $done = array_map(fn (int $k): Laid => $this->lay($coats[$k], 50 + $k, 29_000_000 + 10_000 * $k), $laid);
+        $done = array_map(fn (int $k): CoatApplication => $this->lay($coats[$k], 50 + $k, 29_000_000 + 10_000 * $k), $laid);
 
         return new Works([$this->zone()], $coats, $done);
     }
 
-    private function lay(Coat $coat, int $n, int $from): Laid
+    private function lay(Coat $coat, int $n, int $from): CoatApplication
     {
-        return Laid::of(Build::uid($n), Build::uid(901), Build::uid(1), $coat->uid, 1, $coat->title(), $coat->recipe, $coat->mm, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], $from, $from + 20);
+        return CoatApplication::of(Build::uid($n), Build::uid(901), Build::uid(1), $coat->uid, 1, $coat->title(), $coat->recipe, $coat->mm, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], $from, $from + 20);
     }
 
     /**

@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use IdleRidge\Core\Coats\Amount;
+use IdleRidge\Core\Coats\AreaProfile;
 use IdleRidge\Core\Coats\Ballast;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Ingredient;
 use IdleRidge\Core\Coats\Labour;
-use IdleRidge\Core\Coats\Part;
-use IdleRidge\Core\Coats\Profile;
+use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Mechanism;
-use IdleRidge\Core\Geometry\Coverage;
+use IdleRidge\Core\Geometry\CellCoverage;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Interchange\RecipeFile;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\FormationProfile;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
@@ -39,11 +39,11 @@ final class CoatsTest extends TestCase
                 $r = $random->getInt(8, 48);
                 $ring[] = [50.0 + $r * cos(2 * M_PI * $k / $corners), 50.0 + $r * sin(2 * M_PI * $k / $corners)];
             }
-            $cover = Coverage::of([$ring], $lines, $lines);
+            $cover = CellCoverage::of([$ring], $lines, $lines);
             $this->assertEqualsWithDelta(Polygon::area($ring), 25.0 * array_sum($cover), 1e-6, "seed {$seed}");
             $this->assertLessThanOrEqual(1.0, max($cover));
             $hole = array_reverse(array_map(fn (array $p): array => [50.0 + 0.4 * ($p[0] - 50.0), 50.0 + 0.4 * ($p[1] - 50.0)], $ring));
-            $this->assertEqualsWithDelta(0.84 * Polygon::area($ring), 25.0 * array_sum(Coverage::of([$ring, $hole], $lines, $lines)), 1e-6, "seed {$seed}");
+            $this->assertEqualsWithDelta(0.84 * Polygon::area($ring), 25.0 * array_sum(CellCoverage::of([$ring, $hole], $lines, $lines)), 1e-6, "seed {$seed}");
         }
     }
 
@@ -126,7 +126,7 @@ final class CoatsTest extends TestCase
 
     public function test_strips_share_out_evenly_from_back_to_front(): void
     {
-        $profile = new Profile([0.0, 10.0, 20.0, 30.0], [0 => 100.0, 1 => 0.0, 2 => 300.0]);
+        $profile = new AreaProfile([0.0, 10.0, 20.0, 30.0], [0 => 100.0, 1 => 0.0, 2 => 300.0]);
         [$back, $front] = $profile->strips(2, true);
         $this->assertEqualsWithDelta(200.0, $profile->between(...$back), 1e-9);
         $this->assertEqualsWithDelta(200.0, $profile->between(...$front), 1e-9);
@@ -137,17 +137,17 @@ final class CoatsTest extends TestCase
     public function test_amounts_by_area_bed_pores_and_plaster(): void
     {
         // 2 dm² at 3 mm: a bed of 60 ml.
-        $of = fn (Part $part): array => array_map(fn (array $a): string => round($a['amount'], 3)." {$a['unit']} {$a['material']}", $part->amounts(20_000.0, 60_000.0));
-        $this->assertSame(['3 ml glue'], $of(Part::of('area', 150.0, 'ml', [['material' => 'glue', 'parts' => 1.0]])));
-        $this->assertSame(['90 g stone'], $of(Part::of('volume', 1.5, 'g', [['material' => 'stone', 'parts' => 1.0]])));
+        $of = fn (Ingredient $part): array => array_map(fn (array $a): string => round($a['amount'], 3)." {$a['unit']} {$a['material']}", $part->amounts(20_000.0, 60_000.0));
+        $this->assertSame(['3 ml glue'], $of(Ingredient::of('area', 150.0, 'ml', [['material' => 'glue', 'parts' => 1.0]])));
+        $this->assertSame(['90 g stone'], $of(Ingredient::of('volume', 1.5, 'g', [['material' => 'stone', 'parts' => 1.0]])));
         // 60 × 0.42 × 0.5 = 12.6, and 100 ml/m² × 0.02 m² = 2 into the base: 14.6 in four parts.
-        $this->assertSame(['3.65 ml glue', '10.95 ml water'], $of(Part::of('pores', 0.5, 'ml', [['material' => 'glue', 'parts' => 1.0], ['material' => 'water', 'parts' => 3.0]], 0.42, 100.0)));
+        $this->assertSame(['3.65 ml glue', '10.95 ml water'], $of(Ingredient::of('pores', 0.5, 'ml', [['material' => 'glue', 'parts' => 1.0], ['material' => 'water', 'parts' => 3.0]], 0.42, 100.0)));
         foreach (Fixtures::vectors('plaster') as $case) {
-            [$powder, $water] = Part::of('plaster', $case['water_powder'], 'g', [['material' => 'p', 'parts' => 1.0], ['material' => 'w', 'parts' => 1.0]])->amounts(0.0, 1000.0 * $case['yield_ml']);
+            [$powder, $water] = Ingredient::of('plaster', $case['water_powder'], 'g', [['material' => 'p', 'parts' => 1.0], ['material' => 'w', 'parts' => 1.0]])->amounts(0.0, 1000.0 * $case['yield_ml']);
             $this->assertEqualsWithDelta($case['powder_g'], $powder['amount'], 1e-3);
             $this->assertEqualsWithDelta($case['water_ml'], $water['amount'], 1e-3);
         }
-        $this->assertEqualsWithDelta(1.262, 1000.0 / Part::of('plaster', 0.75, 'g', [['material' => 'p', 'parts' => 1.0], ['material' => 'w', 'parts' => 1.0]], bulk: 1.12)->amounts(0.0, 1e6)[0]['amount'], 1e-3);
+        $this->assertEqualsWithDelta(1.262, 1000.0 / Ingredient::of('plaster', 0.75, 'g', [['material' => 'p', 'parts' => 1.0], ['material' => 'w', 'parts' => 1.0]], bulk: 1.12)->amounts(0.0, 1e6)[0]['amount'], 1e-3);
     }
 
     public function test_ballast_by_its_cross_section(): void
@@ -168,8 +168,8 @@ final class CoatsTest extends TestCase
 
     public function test_recovered_material_has_to_lie_ready(): void
     {
-        $this->assertEqualsWithDelta(100.0, (new Amount('fibre', 70.0, 'g', 0.3))->atHand(), 1e-9);
-        $this->assertEquals([new Amount('fibre', 30.0, 'g', 0.3)], Amount::sum([new Amount('fibre', 10.0, 'g', 0.3), new Amount('fibre', 20.0, 'g', 0.3)]));
+        $this->assertEqualsWithDelta(100.0, (new MaterialAmount('fibre', 70.0, 'g', 0.3))->atHand(), 1e-9);
+        $this->assertEquals([new MaterialAmount('fibre', 30.0, 'g', 0.3)], MaterialAmount::sum([new MaterialAmount('fibre', 10.0, 'g', 0.3), new MaterialAmount('fibre', 20.0, 'g', 0.3)]));
     }
 
     public function test_coats_of_a_zone_stand_by_stage_and_place(): void
@@ -202,7 +202,7 @@ final class CoatsTest extends TestCase
     public function test_a_missing_milestone_falls_to_the_safe_one(): void
     {
         $cure = CureFigures::of('a', 'A', Mechanism::Evaporation, ['dry_through' => 100.0]);
-        $slow = Recipe::of($cure, 'A', 'Lay', Stage::Cover, 'cover', [Part::of('area', 1.0, 'g', [['material' => 'm', 'parts' => 1.0]])], Labour::of(0.0, 1.0));
+        $slow = Recipe::of($cure, 'A', 'Lay', Stage::Cover, 'cover', [Ingredient::of('area', 1.0, 'g', [['material' => 'm', 'parts' => 1.0]])], Labour::of(0.0, 1.0));
         $this->assertSame('dry_through', Build::recipe('earth-paint')->needsOf($slow)->value);
         $this->assertSame('next_coat', Build::recipe('fibre-2mm')->needsOf(Build::recipe('sifted-soil'))->value);
         $this->assertSame('dry_through', Build::recipe('fibre-4mm')->needsOf(Build::recipe('fibre-2mm'))->value);
@@ -213,7 +213,7 @@ final class CoatsTest extends TestCase
     {
         try {
             $make();
-        } catch (Refusal $refusal) {
+        } catch (InvalidValue $refusal) {
             return $refusal->place;
         }
 

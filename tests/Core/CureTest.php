@@ -8,7 +8,7 @@ use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\CureClock;
 use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Mechanism;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use PHPUnit\Framework\TestCase;
 use Tests\Fixtures;
 
@@ -96,7 +96,7 @@ final class CureTest extends TestCase
             try {
                 $make();
                 $this->fail("{$place} accepted");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }

@@ -10,13 +10,13 @@ use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\FoamWork;
 use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Cuts\Piece;
-use IdleRidge\Core\Cuts\Sequence;
+use IdleRidge\Core\Cuts\SheetSequence;
 use IdleRidge\Core\Cuts\StockSheet;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\Vehicle;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -141,7 +141,7 @@ final class CutsTest extends TestCase
         $hill = self::grid(fn (float $x, float $y): float => 97.0 * max(0.0, 1.0 - hypot($x - 150.0, $y - 75.0) / 160.0))->mesh();
         foreach ([CutSchool::Carved, CutSchool::Fill] as $school) {
             $cuts = CutSettings::of($school, 20.0, more: [StockSheet::of(50.0, 1250.0, 600.0), StockSheet::of(30.0, 1250.0, 600.0)]);
-            $best = Sequence::of($hill, 0.0, $cuts);
+            $best = SheetSequence::of($hill, 0.0, $cuts);
             $mine = self::cost($hill, $best, $cuts);
             // Every other way to stack 20, 30 and 50 over the hill costs as much or more.
             $ways = [[]];
@@ -154,20 +154,20 @@ final class CutsTest extends TestCase
                 }
             }
         }
-        $this->assertSame([], Sequence::of(self::grid(fn (): float => 0.0)->mesh(), 0.0, CutSettings::of()));
+        $this->assertSame([], SheetSequence::of(self::grid(fn (): float => 0.0)->mesh(), 0.0, CutSettings::of()));
     }
 
     public function test_what_is_in_store_limits_the_sequence_and_prices_turn_it(): void
     {
         $block = self::grid(fn (): float => 100.0)->mesh();
         $stock = fn (?int $count, ?int $price = null): CutSettings => CutSettings::of(thickness: 20.0, price: 1000, more: [StockSheet::of(50.0, 640.0, 500.0, $count, $price)]);
-        $this->assertSame([50.0, 50.0], Sequence::of($block, 0.0, $stock(null)));
-        $this->assertSame(array_fill(0, 5, 20.0), Sequence::of($block, 0.0, $stock(1)), 'one in store is of no use: with three of 20 it would stand over the land');
-        $one = Sequence::of(self::grid(fn (): float => 110.0)->mesh(), 0.0, $stock(1));
+        $this->assertSame([50.0, 50.0], SheetSequence::of($block, 0.0, $stock(null)));
+        $this->assertSame(array_fill(0, 5, 20.0), SheetSequence::of($block, 0.0, $stock(1)), 'one in store is of no use: with three of 20 it would stand over the land');
+        $one = SheetSequence::of(self::grid(fn (): float => 110.0)->mesh(), 0.0, $stock(1));
         sort($one);
         $this->assertSame([20.0, 20.0, 20.0, 50.0], $one, 'here it is');
-        $this->assertSame(array_fill(0, 5, 20.0), Sequence::of($block, 0.0, $stock(0)));
-        $this->assertSame(array_fill(0, 5, 20.0), Sequence::of($block, 0.0, $stock(null, 90_000)), 'dear sheets are left on the shelf');
+        $this->assertSame(array_fill(0, 5, 20.0), SheetSequence::of($block, 0.0, $stock(0)));
+        $this->assertSame(array_fill(0, 5, 20.0), SheetSequence::of($block, 0.0, $stock(null, 90_000)), 'dear sheets are left on the shelf');
     }
 
     public function test_schools_differ_in_work_weight_and_dust(): void
@@ -197,7 +197,7 @@ final class CutsTest extends TestCase
             }
             $land = $shape->volumeAbove($bottom) - $shape->volumeAbove($bottom + $t);
             [$under] = Contours::of($shape, [$bottom + 0.01]);
-            $sum += $area * $t + Sequence::CARVING * max(0.0, $area * $t - $land) + Sequence::FILLING * max(0.0, $land - $area * $t) + Sequence::LAYER * $under->areaAbove;
+            $sum += $area * $t + SheetSequence::CARVING_COST * max(0.0, $area * $t - $land) + SheetSequence::FILLING_COST * max(0.0, $land - $area * $t) + SheetSequence::LAYER_COST * $under->areaAbove;
             $bottom += $t;
         }
 
@@ -210,7 +210,7 @@ final class CutsTest extends TestCase
             try {
                 CutSettings::of(...$with);
                 $this->fail("{$place} accepted");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use IdleRidge\Core\Measure\Day;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use PHPUnit\Framework\TestCase;
 
 final class DayTest extends TestCase
@@ -19,7 +19,7 @@ final class DayTest extends TestCase
             try {
                 Day::of((string) $text, 'due/0/date');
                 $this->fail("{$text} was taken");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertStringContainsString($said, $refusal->getMessage());
                 $this->assertSame('due/0/date', $refusal->place);
             }

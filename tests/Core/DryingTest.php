@@ -12,10 +12,10 @@ use IdleRidge\Core\Cure\DoseTable;
 use IdleRidge\Core\Cure\Drying;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Cure\Observation;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Cure\RoomAir;
-use IdleRidge\Core\Cure\Seen;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\BenchTime;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -73,7 +73,7 @@ final class DryingTest extends TestCase
     {
         $drying = new Drying(Room::standard(), new DateTimeZone('UTC'), 29_000_000);
         $end = 29_000_100.0;
-        $plain = fn (float $quantile, ?float $wet): float => $drying->reached(self::glue(600.0), Milestone::NextCoat, 1.0, $end, $quantile, $wet === null ? null : new Seen('a', self::glue(600.0), 1.0, $end, [['at' => $wet, 'wet' => true, 'of' => Milestone::NextCoat]])) - $end;
+        $plain = fn (float $quantile, ?float $wet): float => $drying->reached(self::glue(600.0), Milestone::NextCoat, 1.0, $end, $quantile, $wet === null ? null : new Observation('a', self::glue(600.0), 1.0, $end, [['at' => $wet, 'wet' => true, 'of' => Milestone::NextCoat]])) - $end;
         $this->assertEqualsWithDelta(600.0, $plain(0.5, null), 1e-6);
         $this->assertEqualsWithDelta(600.0, $plain(0.5, $end + 1.0), 1.0, 'wet after a minute says nothing');
         // Seen wet at the median: half of the cases are ruled out, the new median is the old 75 %.
@@ -125,7 +125,7 @@ final class DryingTest extends TestCase
             try {
                 $make();
                 $this->fail("{$place} accepted");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }
@@ -176,7 +176,7 @@ final class DryingTest extends TestCase
             try {
                 BenchTime::of('x', 'visit', null, $place === 'date' ? 'soon' : '2026-10-23', 540, 720, until: $until);
                 $this->fail("{$place} accepted");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }
@@ -215,7 +215,7 @@ final class DryingTest extends TestCase
             try {
                 BenchTime::minute($text, 'from');
                 $this->fail($text);
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame('from', $refusal->place);
             }
         }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use IdleRidge\Core\Schedule\Generator;
 use IdleRidge\Core\Schedule\Job;
+use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Schedule\Problem;
+use IdleRidge\Core\Schedule\ScheduleGenerator;
 use IdleRidge\Core\Schedule\Solver;
-use IdleRidge\Core\Schedule\Wait;
-use IdleRidge\Core\Schedule\Windows;
+use IdleRidge\Core\Schedule\StartWindows;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -54,7 +54,7 @@ final class ExhaustiveTest extends TestCase
     {
         for ($seed = 1; $seed <= 60; $seed++) {
             $problem = $this->random($seed);
-            $windows = Windows::in($problem);
+            $windows = StartWindows::in($problem);
             $every = $this->plans($problem, 40);
             if ($windows->impossible !== null) {
                 $this->assertSame([], $every, "seed {$seed}: {$windows->impossible}");
@@ -72,7 +72,7 @@ final class ExhaustiveTest extends TestCase
         $checked = 0;
         for ($seed = 1; $seed <= 40; $seed++) {
             $problem = $this->random($seed);
-            $windows = Windows::in($problem);
+            $windows = StartWindows::in($problem);
             $first = [];
             $this->each($problem, function (array $starts) use (&$first): bool {
                 foreach ($starts as $id => $start) {
@@ -81,13 +81,13 @@ final class ExhaustiveTest extends TestCase
 
                 return true;
             }, fn (): int => PHP_INT_MAX);
-            $urgent = array_unique(array_map(fn (Wait $w): string => $w->after, array_filter($problem->waits, fn (Wait $w): bool => $w->max !== null)));
+            $urgent = array_unique(array_map(fn (Precedence $w): string => $w->after, array_filter($problem->waits, fn (Precedence $w): bool => $w->max !== null)));
             foreach (array_keys($first) as $id) {
                 if (isset($problem->before[$id]) || in_array($id, $urgent, true)) {
                     continue;
                 }
                 $rest = array_values(array_diff(array_map('strval', array_keys($problem->jobs)), [$id]));
-                $starts = (new Generator($problem, $windows))->place([$id, ...$rest]);
+                $starts = (new ScheduleGenerator($problem, $windows))->place([$id, ...$rest]);
                 if ($starts !== null) {
                     $this->assertSame($first[$id], $starts[$id], "seed {$seed}: {$id}");
                     $checked++;
@@ -112,7 +112,7 @@ final class ExhaustiveTest extends TestCase
             $jobs[] = Job::of("j{$k}", self::STEP * $random->getInt(1, 4), $random->getInt(1, 2), $random->getInt(0, 2) === 0 ? ['wire'] : [], notBefore: $random->getInt(0, 4) === 0 ? self::STEP * $random->getInt(1, 12) : 0);
             if ($k > 0 && $random->getInt(0, 2) > 0) {
                 $min = self::STEP * $random->getInt(0, 6);
-                $waits[] = Wait::of('j'.$random->getInt(0, $k - 1), "j{$k}", $min, $random->getInt(0, 2) === 0 ? $min + self::STEP * $random->getInt(0, 6) : null);
+                $waits[] = Precedence::of('j'.$random->getInt(0, $k - 1), "j{$k}", $min, $random->getInt(0, 2) === 0 ? $min + self::STEP * $random->getInt(0, 6) : null);
             }
         }
 

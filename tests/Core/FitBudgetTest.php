@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\FitBudget;
 use IdleRidge\Core\Track\TrackFit;
 use PHPUnit\Framework\TestCase;
@@ -18,8 +18,8 @@ final class FitBudgetTest extends TestCase
         $this->assertTrue($budget->spend(10.0));
         $this->assertFalse($budget->spend(0.5));
         $this->assertSame(-0.5, $budget->left());
-        $this->assertSame(FitBudget::PRODUCTS / 4, FitBudget::among(4)->left());
-        $this->assertSame(FitBudget::PRODUCTS, FitBudget::among(0)->left());
+        $this->assertSame(FitBudget::MAX_PRODUCTS / 4, FitBudget::among(4)->left());
+        $this->assertSame(FitBudget::MAX_PRODUCTS, FitBudget::among(0)->left());
     }
 
     public function test_a_line_of_track_takes_a_hundredth_of_it(): void
@@ -27,7 +27,7 @@ final class FitBudgetTest extends TestCase
         $budget = new FitBudget;
         $fit = TrackFit::through(self::track(0.1), budget: $budget);
         $this->assertLessThan(0.5, $fit->worst);
-        $this->assertGreaterThan(0.98 * FitBudget::PRODUCTS, $budget->left());
+        $this->assertGreaterThan(0.98 * FitBudget::MAX_PRODUCTS, $budget->left());
     }
 
     public function test_what_is_used_up_leaves_a_good_line_as_good_as_it_is_and_refuses_a_rough_one(): void
@@ -36,10 +36,10 @@ final class FitBudgetTest extends TestCase
         $budget = new FitBudget;
         $fit = TrackFit::through(self::track(1.0), budget: $budget);
         $this->assertLessThan(2.5, $fit->worst);
-        $this->assertGreaterThan(0.5 * FitBudget::PRODUCTS, $budget->left());
+        $this->assertGreaterThan(0.5 * FitBudget::MAX_PRODUCTS, $budget->left());
         // Where little is left, it is as good as it got by then.
         $this->assertLessThan(5.0, TrackFit::through(self::track(1.0), budget: new FitBudget(8_000_000.0))->worst);
-        $this->expectException(Refusal::class);
+        $this->expectException(InvalidValue::class);
         $this->expectExceptionMessage('too rough to be track');
         TrackFit::through(self::track(0.1), budget: new FitBudget(1.0));
     }

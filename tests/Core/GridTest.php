@@ -6,10 +6,10 @@ namespace Tests\Core;
 
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Geometry\HeightGrid;
-use IdleRidge\Core\Geometry\Simplify;
+use IdleRidge\Core\Geometry\LineSimplifier;
 use IdleRidge\Core\Interchange\AsciiGrid;
 use IdleRidge\Core\Interchange\GeoJson;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Water\Pool;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -71,7 +71,7 @@ final class GridTest extends TestCase
             try {
                 Pool::fill($mesh, $level, $x, $y);
                 $this->fail('accepted');
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertStringContainsString($words, $refusal->getMessage());
             }
         }
@@ -129,7 +129,7 @@ final class GridTest extends TestCase
         $segments = [];
         foreach (Contours::of($mesh, Contours::levels($mesh, 10.0)) as $contour) {
             foreach ($contour->lines as $line) {
-                $points = Simplify::line($line['points'], 1.0, $line['closed'], Simplify::withinBand($mesh, $contour->level, 4.5, 2.0));
+                $points = LineSimplifier::line($line['points'], 1.0, $line['closed'], LineSimplifier::withinBand($mesh, $contour->level, 4.5, 2.0));
                 $this->assertLessThanOrEqual(count($line['points']), count($points));
                 for ($k = 1; $k < count($points); $k++) {
                     $segments[] = [$contour->level, $points[$k - 1], $points[$k]];
@@ -168,7 +168,7 @@ final class GridTest extends TestCase
             try {
                 AsciiGrid::read($text);
                 $this->fail("accepted: {$text}");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertStringContainsString($words, $refusal->place.' '.$refusal->getMessage());
             }
         }

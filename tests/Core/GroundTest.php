@@ -11,7 +11,7 @@ use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Land\HeightLine;
 use IdleRidge\Core\Land\Spot;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use PHPUnit\Framework\TestCase;
 use Tests\Fixtures;
 
@@ -135,7 +135,7 @@ final class GroundTest extends TestCase
     public function test_two_spots_in_one_place_with_different_heights_are_refused(): void
     {
         $this->assertCount(1, GroundProblem::over(0.0, 0.0, 900.0, 500.0, [new Spot(100.0, 100.0, 40.0), new Spot(100.2, 100.0, 40.0)])->spots);
-        $this->expectException(Refusal::class);
+        $this->expectException(InvalidValue::class);
         $this->expectExceptionMessageMatches('/Two spots at 100, 100/');
         GroundProblem::over(0.0, 0.0, 900.0, 500.0, [new Spot(100.0, 100.0, 40.0), new Spot(100.2, 100.0, 60.0)]);
     }
@@ -152,7 +152,7 @@ final class GroundTest extends TestCase
             try {
                 $make();
                 $this->fail("case {$k} accepted");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertNotSame('', $refusal->place);
             }
         }

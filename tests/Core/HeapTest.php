@@ -9,7 +9,7 @@ use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Land\Heap;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Spot;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\BaseWidth;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
@@ -71,7 +71,7 @@ final class HeapTest extends TestCase
             try {
                 LandFeature::of(Build::uid(5), 'spot', [new Spot(0.0, 0.0, 10.0)], figures: $odd);
                 $this->fail('accepted');
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame(array_key_first($odd), $refusal->place);
             }
         }

@@ -7,7 +7,7 @@ namespace Tests\Core;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Land\Spot;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
@@ -15,7 +15,7 @@ use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Variation;
-use IdleRidge\Core\Rulebook\JointsAgree;
+use IdleRidge\Core\Rulebook\Land\JointsAgree;
 use IdleRidge\Core\Rulebook\Rulebook;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -103,7 +103,7 @@ final class JointTest extends TestCase
             try {
                 Section::of('s', 'S', 1200.0, 600.0, edges: $edges);
                 $this->fail($place);
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }
@@ -125,7 +125,7 @@ final class JointTest extends TestCase
             try {
                 Variation::of($project, $uid, $what, $by);
                 $this->fail($what);
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertNotSame('', $refusal->getMessage());
             }
         }

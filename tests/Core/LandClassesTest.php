@@ -8,7 +8,7 @@ use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\LandClass;
 use IdleRidge\Core\Land\LandClasses;
-use IdleRidge\Core\Land\Tape;
+use IdleRidge\Core\Land\TapeMeasure;
 use IdleRidge\Core\Land\Wetness;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -80,11 +80,11 @@ final class LandClassesTest extends TestCase
     {
         // A formation 50 mm wide at 40, ground at 0 with banks 1 in 1: across it 50 level, twice 40 out and 40 up, the rest flat.
         $land = Build::flatLand(0.0, [Build::straight(1, 300.0, 40.0, 40.0, Build::evenProfile(25.0, 1.0))]);
-        $tape = Tape::along($land, [new Point(600.0, 100.0), new Point(600.0, 500.0)]);
+        $tape = TapeMeasure::along($land, [new Point(600.0, 100.0), new Point(600.0, 500.0)]);
         $this->assertEqualsWithDelta(400.0, $tape->plan, 1e-9);
         $this->assertEqualsWithDelta(400.0 - 80.0 + 80.0 * M_SQRT2, $tape->ground, 1.0);
         $this->assertEqualsWithDelta(0.0, $tape->rise, 1e-6);
-        $this->assertEqualsWithDelta(40.0, Tape::along($land, [new Point(600.0, 100.0), new Point(600.0, 200.0), new Point(600.0, 300.0)])->rise, 1e-6);
+        $this->assertEqualsWithDelta(40.0, TapeMeasure::along($land, [new Point(600.0, 100.0), new Point(600.0, 200.0), new Point(600.0, 300.0)])->rise, 1e-6);
     }
 
     /** @param  callable(float, float): float  $height over 400 × 300 mm at 5 mm */

@@ -9,13 +9,13 @@ use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Cure\CureClock;
 use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Drying;
-use IdleRidge\Core\Cure\Learned;
+use IdleRidge\Core\Cure\LearnedFactor;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Cure\Observation;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Cure\RoomAir;
-use IdleRidge\Core\Cure\Seen;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -31,14 +31,14 @@ final class LearningTest extends TestCase
     {
         foreach (Fixtures::vectors('calibration') as $k => $of) {
             $log = fn (?float $minutes): ?float => $minutes === null ? null : log($minutes / $of['median_model_min']);
-            $learned = Learned::from(array_map(fn (array $c): array => [$log($c['still_wet_at']), $log($c['dry_by'])], $of['cases']), $of['prior_log_sd'], $of['case_log_sd']);
+            $learned = LearnedFactor::from(array_map(fn (array $c): array => [$log($c['still_wet_at']), $log($c['dry_by'])], $of['cases']), $of['prior_log_sd'], $of['case_log_sd']);
             $this->assertEqualsWithDelta($of['posterior_mean_log_factor'], $learned->mean, 6e-4, "case {$k}");
             $this->assertEqualsWithDelta($of['posterior_log_sd'], $learned->sd, 6e-4, "case {$k}");
             $this->assertSame(count($of['cases']), $learned->cases);
         }
-        $this->assertEqualsWithDelta(CureClock::factor(0.8), Learned::nothing()->factor(0.8), 1e-12);
-        $this->assertGreaterThan(Learned::nothing()->factor(0.9), Learned::nothing()->ofNewLot()->factor(0.9));
-        $this->assertLessThan(Learned::nothing()->factor(0.1), Learned::nothing()->ofNewLot()->factor(0.1));
+        $this->assertEqualsWithDelta(CureClock::factor(0.8), LearnedFactor::nothing()->factor(0.8), 1e-12);
+        $this->assertGreaterThan(LearnedFactor::nothing()->factor(0.9), LearnedFactor::nothing()->ofNewLot()->factor(0.9));
+        $this->assertLessThan(LearnedFactor::nothing()->factor(0.1), LearnedFactor::nothing()->ofNewLot()->factor(0.1));
     }
 
     public function test_a_room_in_which_all_takes_longer_is_found_out(): void
@@ -50,7 +50,7 @@ final class LearningTest extends TestCase
             $dry = 600.0 * 1.5 * exp(0.25 * sqrt(-2.0 * log(Build::between($random, 0.001, 1.0))) * cos(2.0 * M_PI * Build::between($random, 0.0, 1.0)));
             $wet = floor($dry / 120.0) * 120.0;
             $end = (float) (self::START + 10_000 * $k);
-            $seen[] = new Seen("s{$k}", self::glue(), 1.0, $end, [['at' => $end + $wet, 'wet' => true, 'of' => Milestone::NextCoat], ['at' => $end + $wet + 120.0, 'wet' => false, 'of' => Milestone::NextCoat]]);
+            $seen[] = new Observation("s{$k}", self::glue(), 1.0, $end, [['at' => $end + $wet, 'wet' => true, 'of' => Milestone::NextCoat], ['at' => $end + $wet + 120.0, 'wet' => false, 'of' => Milestone::NextCoat]]);
         }
         $drying = new Drying(Room::standard(), new DateTimeZone('UTC'), self::START, seen: $seen);
         $learned = $drying->learned('glue');
@@ -64,7 +64,7 @@ final class LearningTest extends TestCase
     public function test_a_case_is_bounded_by_what_was_seen_of_it_and_not_counted_twice(): void
     {
         $end = (float) self::START + 100.0;
-        $own = new Seen('own', self::glue(), 1.0, $end, [['at' => $end + 500.0, 'wet' => true, 'of' => Milestone::NextCoat], ['at' => $end + 700.0, 'wet' => false, 'of' => Milestone::NextCoat]]);
+        $own = new Observation('own', self::glue(), 1.0, $end, [['at' => $end + 500.0, 'wet' => true, 'of' => Milestone::NextCoat], ['at' => $end + 700.0, 'wet' => false, 'of' => Milestone::NextCoat]]);
         $drying = new Drying(Room::standard(), new DateTimeZone('UTC'), self::START, seen: [$own]);
         foreach ([0.05, 0.5, 0.95] as $quantile) {
             $minutes = $drying->reached(self::glue(), Milestone::NextCoat, 1.0, $end, $quantile, $own) - $end;
@@ -74,7 +74,7 @@ final class LearningTest extends TestCase
         $this->assertSame(0, $drying->learned('glue', 'own')->cases);
         $this->assertSame(1, $drying->learned('glue')->cases);
         // Seen dry and later wet again: between the two.
-        $odd = new Seen('odd', self::glue(), 1.0, $end, [['at' => $end + 400.0, 'wet' => false, 'of' => Milestone::NextCoat], ['at' => $end + 900.0, 'wet' => true, 'of' => Milestone::NextCoat]]);
+        $odd = new Observation('odd', self::glue(), 1.0, $end, [['at' => $end + 400.0, 'wet' => false, 'of' => Milestone::NextCoat], ['at' => $end + 900.0, 'wet' => true, 'of' => Milestone::NextCoat]]);
         $this->assertEqualsWithDelta(600.0, $drying->reached(self::glue(), Milestone::NextCoat, 1.0, $end, 0.8, $odd) - $end, 0.1);
     }
 
@@ -83,11 +83,11 @@ final class LearningTest extends TestCase
         // Sixteen times its time and still wet: ln 16 is 6.4 spreads out, and 80 % of what is left end within √(6.4² + 3.2).
         $spread = hypot(0.35, 0.25);
         $z = log(16.0) / $spread;
-        $this->assertEqualsWithDelta(exp($spread * sqrt($z ** 2 - 2.0 * log(0.2))), Learned::nothing()->factorWithin(0.8, log(16.0), null), 1e-9);
-        $this->assertGreaterThan(16.5, Learned::nothing()->factorWithin(0.8, log(16.0), null));
+        $this->assertEqualsWithDelta(exp($spread * sqrt($z ** 2 - 2.0 * log(0.2))), LearnedFactor::nothing()->factorWithin(0.8, log(16.0), null), 1e-9);
+        $this->assertGreaterThan(16.5, LearnedFactor::nothing()->factorWithin(0.8, log(16.0), null));
         // Where both ways can be reckoned they agree within a few hundredths.
         $at = $spread * 3.72;
-        $this->assertEqualsWithDelta(log(Learned::nothing()->factorWithin(0.5, $at - 1e-4, null)), log(Learned::nothing()->factorWithin(0.5, $at + 1e-2, null)), 0.03);
+        $this->assertEqualsWithDelta(log(LearnedFactor::nothing()->factorWithin(0.5, $at - 1e-4, null)), log(LearnedFactor::nothing()->factorWithin(0.5, $at + 1e-2, null)), 0.03);
     }
 
     public function test_doses_run_through_what_was_read(): void
@@ -136,7 +136,7 @@ final class LearningTest extends TestCase
             try {
                 AirLog::of($readings);
                 $this->fail("{$place} accepted");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use IdleRidge\Core\Measure\Figure;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Measure\Scale;
 use IdleRidge\Core\Measure\Units;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -55,7 +55,7 @@ final class MeasureTest extends TestCase
     #[DataProvider('nonsense')]
     public function test_what_is_not_a_length_is_refused_with_examples(string $text): void
     {
-        $this->expectException(Refusal::class);
+        $this->expectException(InvalidValue::class);
         $this->expectExceptionMessageMatches('/length/');
         Length::parse($text, Units::Metric, 'width_mm');
     }
@@ -73,13 +73,13 @@ final class MeasureTest extends TestCase
     public function test_a_scale_below_one_is_refused(): void
     {
         $this->assertSame('1:87.1', Scale::oneTo(87.1)->label());
-        $this->expectException(Refusal::class);
+        $this->expectException(InvalidValue::class);
         Scale::oneTo(0.99);
     }
 
     public function test_a_figure_says_where_it_comes_from(): void
     {
-        $figure = new Figure(2.1999, '%', 'rise over length', ['rise' => '14.1 mm', 'length' => '640 mm'], decimals: 1);
+        $figure = new Quantity(2.1999, '%', 'rise over length', ['rise' => '14.1 mm', 'length' => '640 mm'], decimals: 1);
         $this->assertSame('2.2', $figure->text());
         $this->assertSame('Rise over length. From rise 14.1 mm, length 640 mm. Computed.', $figure->origin());
     }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use IdleRidge\Core\Cuts\Nesting\Nested;
 use IdleRidge\Core\Cuts\Nesting\Nester;
 use IdleRidge\Core\Cuts\Nesting\NestPiece;
 use IdleRidge\Core\Cuts\Nesting\NestProblem;
+use IdleRidge\Core\Cuts\Nesting\NestResult;
 use IdleRidge\Core\Cuts\Nesting\NestSheet;
 use IdleRidge\Core\Interchange\NestFile;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 use Tests\Fixtures;
@@ -38,9 +38,9 @@ final class NestTest extends TestCase
             $problem = NestFile::read(Fixtures::text("nest/{$name}.json"));
             $given = json_decode(Fixtures::text("nest/{$name}.answer.json"), true);
             $placements = array_map(fn (array $p): array => ['rotation' => (float) $p['rotation'], 'dx' => (float) $p['dx'], 'dy' => (float) $p['dy']] + $p, $given['placements']);
-            $this->assertSame([], NestChecker::faults($problem, new Nested($placements, [], $given['unplaced'], 0.0)), $name);
+            $this->assertSame([], NestChecker::faults($problem, new NestResult($placements, [], $given['unplaced'], 0.0)), $name);
             $placements[1]['dx'] = $placements[2]['dx'] - 4000.0;
-            $this->assertNotSame([], NestChecker::faults($problem, new Nested($placements, [], $given['unplaced'], 0.0)), 'a piece pushed aside is seen');
+            $this->assertNotSame([], NestChecker::faults($problem, new NestResult($placements, [], $given['unplaced'], 0.0)), 'a piece pushed aside is seen');
         }
     }
 
@@ -102,7 +102,7 @@ final class NestTest extends TestCase
             try {
                 NestFile::read($file($with));
                 $this->fail($place);
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }

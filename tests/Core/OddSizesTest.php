@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use IdleRidge\Core\Coats\SectionSurvey;
-use IdleRidge\Core\Coats\Survey;
+use IdleRidge\Core\Coats\ZoneSurvey;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\EdgeBoard;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Shell;
 use IdleRidge\Core\Cuts\ShellBuild;
-use IdleRidge\Core\Geometry\Coverage;
+use IdleRidge\Core\Geometry\CellCoverage;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Polygon;
@@ -51,7 +51,7 @@ final class OddSizesTest extends TestCase
             if ($k % 500 < 12) {
                 $mesh = HeightGrid::cells(count($middles), 2, $cell, 0.0, 0.0, array_fill(0, 2 * count($middles), 3.0))->mesh($width, 1.6 * $cell);
                 $this->assertEqualsWithDelta($width * 1.6 * $cell, $mesh->surface(), 1e-6 * $width);
-                $covered = Coverage::of([Build::square(0.0, 0.0, $width, 1.6 * $cell)], $mesh->xs, $mesh->ys);
+                $covered = CellCoverage::of([Build::square(0.0, 0.0, $width, 1.6 * $cell)], $mesh->xs, $mesh->ys);
                 $this->assertEqualsWithDelta((float) ((count($mesh->xs) - 1) * 3), array_sum($covered), 1e-6, "{$width} mm");
             }
         }
@@ -93,7 +93,7 @@ final class OddSizesTest extends TestCase
                 $this->assertGreaterThan(0.0, Polygon::area($board->ring));
             }
             $zones = [Build::uid(10) => Build::zone(10), Build::uid(11) => Build::zone(11, ['slope' => [5.0, 90.0]]), Build::uid(12) => Build::zone(12, ['near' => ['run' => null, 'from' => 0.0, 'to' => 40.0]])];
-            $survey = Survey::ofLand($model, 5.0, 0.0, $section->placement, $zones, 90.0);
+            $survey = ZoneSurvey::ofLand($model, 5.0, 0.0, $section->placement, $zones, 90.0);
             $areas = SectionSurvey::of($survey, $section->placement, $zones, [], [])->zones;
             $this->assertEqualsWithDelta($w * $d, $areas[Build::uid(10)]->plan, 1e-4 * $w * $d, "seed {$seed}");
             $this->assertEqualsWithDelta($mesh->surface(), $areas[Build::uid(10)]->surface, 0.01 * $w * $d, "seed {$seed}");

@@ -6,7 +6,7 @@ namespace Tests\Core;
 
 use IdleRidge\Core\Coats\Colour;
 use IdleRidge\Core\Coats\Pigment;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use PHPUnit\Framework\TestCase;
 
 /** Colours mixed by parts, wet and dry, and how far apart they are. */
@@ -42,7 +42,7 @@ final class PigmentTest extends TestCase
     {
         $wet = Pigment::hex('#8a6f4d');
         $dry = $wet->dry();
-        $this->assertEqualsWithDelta($wet->lab()[0] - Pigment::SHADE, $dry->lab()[0], 0.3);
+        $this->assertEqualsWithDelta($wet->lab()[0] - Pigment::DRYING_SHADE_L, $dry->lab()[0], 0.3);
         $this->assertEqualsWithDelta([$wet->lab()[1], $wet->lab()[2]], [$dry->lab()[1], $dry->lab()[2]], 0.6);
         $this->assertSame('#000000', Pigment::hex('#000000')->dry()->toHex());
     }
@@ -58,7 +58,7 @@ final class PigmentTest extends TestCase
         ] as $try) {
             try {
                 $try();
-            } catch (Refusal) {
+            } catch (InvalidValue) {
                 $refused++;
             }
         }

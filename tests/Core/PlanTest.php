@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use IdleRidge\Core\Coats\Coat;
-use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\CoatState;
-use IdleRidge\Core\Plan\Placed;
-use IdleRidge\Core\Plan\State;
+use IdleRidge\Core\Plan\DryingState;
+use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Plan\TakeOff;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchTime;
@@ -112,7 +112,7 @@ final class PlanTest extends TestCase
         $this->assertSame(Build::minute('2026-10-12T19:00Z'), $plan->moves[0]->start, 'dry by then: 12:00 less 187 min and 172 min more');
         $state = CoatState::of($plan, $works->coats[0]);
         $this->assertTrue($state->isWhole());
-        $this->assertSame(State::Ready, $state->state);
+        $this->assertSame(DryingState::Ready, $state->state);
         // The zone grows: what is laid stays as it is, the new part comes as a move of its own.
         $grown = Build::zone(1, ['outline' => Build::square(100, 100, 600, 350)]);
         $more = Build::work(new Works([$grown], $works->coats, [$laid], [], $works->times), self::NOW);
@@ -127,14 +127,14 @@ final class PlanTest extends TestCase
         $works = $this->works(['earth-paint'], [$this->evening(1)]);
         $work = Build::work($works, self::NOW);
         $laid = $work->begin(array_values($work->moves)[0], Build::uid(50), $work->now - 13, $work->now);
-        $state = function (string $now, array $seen = []) use ($works, $laid): State {
-            $one = Laid::of($laid->uid, $laid->section, $laid->zone, $laid->coat, 1, $laid->title, $laid->recipe, $laid->mm, $laid->rings, $laid->area, 0.0, 13, [], $laid->startedAt, $laid->endedAt, $seen);
+        $state = function (string $now, array $seen = []) use ($works, $laid): DryingState {
+            $one = CoatApplication::of($laid->uid, $laid->section, $laid->zone, $laid->coat, 1, $laid->title, $laid->recipe, $laid->mm, $laid->rings, $laid->area, 0.0, 13, [], $laid->startedAt, $laid->endedAt, $seen);
 
             return Build::work(new Works($works->zones, $works->coats, [$one], [], $works->times), $now)->state($one);
         };
         // Touch-dry 60 × 1.4362 = 86.2 min, next coat 172.3 min.
-        $this->assertSame([State::Wet, State::Setting, State::Setting, State::Ready], [$state('2026-10-12T13:26Z'), $state('2026-10-12T13:27Z'), $state('2026-10-12T14:52Z'), $state('2026-10-12T14:53Z')]);
-        $this->assertSame(State::Wet, $state('2026-10-12T14:53Z', [['at' => Build::minute('2026-10-12T14:40Z'), 'what' => 'still wet', 'of' => 'next_coat']]), 'whoever touched it wet is believed');
+        $this->assertSame([DryingState::Wet, DryingState::Setting, DryingState::Setting, DryingState::Ready], [$state('2026-10-12T13:26Z'), $state('2026-10-12T13:27Z'), $state('2026-10-12T14:52Z'), $state('2026-10-12T14:53Z')]);
+        $this->assertSame(DryingState::Wet, $state('2026-10-12T14:53Z', [['at' => Build::minute('2026-10-12T14:40Z'), 'what' => 'still wet', 'of' => 'next_coat']]), 'whoever touched it wet is believed');
     }
 
     public function test_fibre_is_cut_into_strips_by_its_open_time(): void
@@ -145,7 +145,7 @@ final class PlanTest extends TestCase
         [$back, $front] = array_values($work->moves);
         $this->assertGreaterThan($front->band->y1, $back->band->y1, 'from back to front');
         $plan = BenchPlan::make($work);
-        $this->assertSame([1, 2], array_map(fn (Placed $p): int => $p->move->strip, $plan->moves));
+        $this->assertSame([1, 2], array_map(fn (PlacedMove $p): int => $p->move->strip, $plan->moves));
     }
 
     public function test_without_sessions_and_with_too_short_ones_it_says_so(): void
@@ -166,7 +166,7 @@ final class PlanTest extends TestCase
         $this->assertSame([], $plan->moves);
         $this->assertSame('cold', $plan->unplaced[0]->kind);
         $this->assertStringContainsString('Shed falls to 4 °C', $plan->unplaced[0]->text);
-        $this->assertSame(State::Blocked, CoatState::of($plan, $plan->work->project->works->coats[0])->state);
+        $this->assertSame(DryingState::Blocked, CoatState::of($plan, $plan->work->project->works->coats[0])->state);
         $morning = BenchTime::of(Build::uid(61), 'weekly', 6, null, 540, 720);
         $plan = BenchPlan::make(Build::work($this->works(['sifted-soil'], [$this->evening(1), $morning], [$cold]), self::NOW));
         $this->assertSame(Build::minute('2026-10-17T09:00Z'), $plan->moves[0]->start);

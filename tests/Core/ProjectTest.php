@@ -7,8 +7,8 @@ namespace Tests\Core;
 use IdleRidge\Core\Interchange\RidgeReader;
 use IdleRidge\Core\Interchange\RidgeWriter;
 use IdleRidge\Core\Land\GroundSolver;
-use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -54,7 +54,7 @@ final class ProjectTest extends TestCase
         $project = Build::project();
         $this->assertSame('Board', $project->section('board')->name);
         $this->assertSame('Board', $project->section(Build::uid(901))->name);
-        $this->expectException(Refusal::class);
+        $this->expectException(InvalidValue::class);
         $this->expectExceptionMessageMatches('/no section “Nowhere”.*Board/');
         $project->section('Nowhere');
     }
@@ -69,7 +69,7 @@ final class ProjectTest extends TestCase
             try {
                 Build::project(sheet: $with);
                 $this->fail("{$place} accepted");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }
@@ -77,7 +77,7 @@ final class ProjectTest extends TestCase
             try {
                 Section::of(...['uid' => Build::uid(1), 'name' => 'A', 'width' => 100.0, 'depth' => 100.0, ...$with]);
                 $this->fail("{$place} accepted");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }
@@ -191,8 +191,8 @@ final class ProjectTest extends TestCase
     {
         try {
             $make();
-        } catch (Refusals $refusals) {
-            return array_map(fn (Refusal $r): string => $r->place, $refusals->all);
+        } catch (InvalidValues $refusals) {
+            return array_map(fn (InvalidValue $r): string => $r->place, $refusals->all);
         }
         self::fail('accepted');
     }

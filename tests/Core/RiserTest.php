@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use IdleRidge\Core\Cuts\Packing;
 use IdleRidge\Core\Cuts\Riser;
 use IdleRidge\Core\Cuts\Risers;
 use IdleRidge\Core\Cuts\RiserSet;
+use IdleRidge\Core\Cuts\SheetPacking;
 use IdleRidge\Core\Cuts\TrackBase;
 use IdleRidge\Core\Geometry\Polygon;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 
@@ -45,13 +45,13 @@ final class RiserTest extends TestCase
         $risers = Risers::along($run, [0.0, 1200.0], 0.0, 0.0, [20.0]);
         $this->assertSame([], array_filter($risers, fn (Riser $r): bool => $r->station >= 500.0 && $r->station <= 700.0));
         $this->assertGreaterThan(30.0, $risers[0]->station, 'at the start it lies on the board');
-        $this->expectException(Refusal::class);
+        $this->expectException(InvalidValue::class);
         Risers::along($run, [0.0, 1200.0], 0.0, 0.0, [20.0], 5.0);
     }
 
     public function test_a_template_is_its_face(): void
     {
-        $template = (new Riser(300.0, 47.5, 1.2, 26.0, 30.0, Packing::to(47.5, [20.0])))->template('R4');
+        $template = (new Riser(300.0, 47.5, 1.2, 26.0, 30.0, SheetPacking::to(47.5, [20.0])))->template('R4');
         $this->assertEqualsWithDelta(56.0 * 47.5, Polygon::area($template->cut[0]), 1e-9);
         $this->assertStringContainsString('47.5 mm high, top bevelled 1.2 degrees', $template->title);
         $this->assertSame([26.0, 26.0], array_column($template->lines[0], 0), 'the centreline');

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use IdleRidge\Core\Interchange\BenchProblemFile;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\Job;
+use IdleRidge\Core\Schedule\JobReasons;
+use IdleRidge\Core\Schedule\Objective;
+use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Schedule\Problem;
-use IdleRidge\Core\Schedule\Reasons;
 use IdleRidge\Core\Schedule\Solver;
-use IdleRidge\Core\Schedule\Wait;
-use IdleRidge\Core\Schedule\Worth;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\BenchProblems;
@@ -44,7 +44,7 @@ final class ScheduleTest extends TestCase
         $this->assertGreaterThanOrEqual($of['finish'], $plan->finish);
         $this->assertLessThanOrEqual($of['finish'], $plan->lowerBound);
         $this->assertSame($plan->status === 'optimal', $plan->finish === $plan->lowerBound);
-        $reasons = Reasons::of($problem, $plan->starts);
+        $reasons = JobReasons::of($problem, $plan->starts);
         $this->assertSame(array_keys($plan->starts), array_keys($reasons));
         foreach ($reasons as $reason) {
             $this->assertNotSame('', $reason['text']);
@@ -86,13 +86,13 @@ final class ScheduleTest extends TestCase
     {
         // Two evenings with room for one job each: the one with a date goes first, though all would end sooner the other way.
         $job = fn (string $id, int $minutes, ?int $due = null): Job => Job::of($id, $minutes, due: $due);
-        $problem = fn (?int $due): Problem => Problem::of(5000, 1, [], [[100, 160], [1540, 1600]], [$job('long', 55), $job('short', 20, $due)], [Wait::of('long', 'short', 1300, null)]);
+        $problem = fn (?int $due): Problem => Problem::of(5000, 1, [], [[100, 160], [1540, 1600]], [$job('long', 55), $job('short', 20, $due)], [Precedence::of('long', 'short', 1300, null)]);
         $this->assertSame(1560, Solver::solve($problem(null), 0.05)->finish);
         $free = Problem::of(5000, 1, [], [[100, 160], [1540, 1600]], [$job('a', 60), $job('b', 30, 200)]);
         $plan = Solver::solve($free, 0.05);
         $this->assertSame(['a' => 1540, 'b' => 100], $plan->starts);
-        $this->assertSame([0, 1600.0], array_slice((new Worth($free))->of($plan->starts), 0, 2));
-        $this->assertSame(1370, (new Worth($free))->of(['a' => 100, 'b' => 1540])[0], 'minutes late');
+        $this->assertSame([0, 1600.0], array_slice((new Objective($free))->of($plan->starts), 0, 2));
+        $this->assertSame(1370, (new Objective($free))->of(['a' => 100, 'b' => 1540])[0], 'minutes late');
         $this->assertSame('feasible', $plan->status, 'where dates count, the end alone proves nothing');
     }
 
@@ -131,9 +131,9 @@ final class ScheduleTest extends TestCase
     {
         $file = ['jobs' => [self::job('first', 60), ['tools' => ['wire']] + self::job('second', 30), self::job('third', 20)], 'waits' => [self::wait('first', 'third', 15)], 'tools' => ['wire' => 1]] + self::problem();
         $problem = BenchProblemFile::read((string) json_encode($file));
-        $reasons = Reasons::of($problem, ['first' => 100, 'second' => 160, 'third' => 200]);
+        $reasons = JobReasons::of($problem, ['first' => 100, 'second' => 160, 'third' => 200]);
         $this->assertSame(['session', 'hands', 'order'], array_column($reasons, 'kind'));
-        $this->assertSame('wait', Reasons::of($problem, ['first' => 100, 'second' => 195, 'third' => 175])['third']['kind']);
+        $this->assertSame('wait', JobReasons::of($problem, ['first' => 100, 'second' => 195, 'third' => 175])['third']['kind']);
     }
 
     public function test_files_that_cannot_be_are_refused_with_their_pointer(): void
@@ -147,7 +147,7 @@ final class ScheduleTest extends TestCase
             try {
                 BenchProblemFile::read((string) json_encode($with + self::problem()));
                 $this->fail("{$place} accepted");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }

@@ -14,12 +14,12 @@ use IdleRidge\Core\Land\Roughness;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Land\Stream;
 use IdleRidge\Core\Land\Wetness;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
-use IdleRidge\Core\Rulebook\PadsHold;
-use IdleRidge\Core\Rulebook\StreamsFall;
+use IdleRidge\Core\Rulebook\Land\PadsHold;
+use IdleRidge\Core\Rulebook\Land\StreamsFall;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 
@@ -151,7 +151,7 @@ final class ShapesTest extends TestCase
             try {
                 $make();
                 $this->fail($place);
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }

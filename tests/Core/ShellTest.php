@@ -10,7 +10,7 @@ use IdleRidge\Core\Cuts\Shell;
 use IdleRidge\Core\Cuts\ShellBuild;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\Vehicle;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -80,7 +80,7 @@ final class ShellTest extends TestCase
             try {
                 ShellBuild::of(...$with);
                 $this->fail("{$place} accepted");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }

@@ -9,9 +9,9 @@ use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\AsciiGrid;
 use IdleRidge\Core\Land\Snap;
 use IdleRidge\Core\Land\SurveyFit;
-use IdleRidge\Core\Project\Eyes;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\SightStudy;
+use IdleRidge\Core\Project\Viewpoints;
 use IdleRidge\Core\View\Sight;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -53,10 +53,10 @@ final class SightTest extends TestCase
     public function test_eyes_stand_along_every_viewing_edge_and_over_the_board(): void
     {
         $board = Section::of('s', 'S', 1200.0, 600.0, base: 50.0);
-        $this->assertSame([[200.0, -Eyes::OFF, 50.0 + Eyes::OVER], [600.0, -Eyes::OFF, 50.0 + Eyes::OVER], [1000.0, -Eyes::OFF, 50.0 + Eyes::OVER]], Eyes::before($board, ['front']));
-        $this->assertCount(5, Eyes::before($board, ['front', 'left']));
+        $this->assertSame([[200.0, -Viewpoints::DISTANCE_FROM_EDGE_MM, 50.0 + Viewpoints::HEIGHT_OVER_BOARD_MM], [600.0, -Viewpoints::DISTANCE_FROM_EDGE_MM, 50.0 + Viewpoints::HEIGHT_OVER_BOARD_MM], [1000.0, -Viewpoints::DISTANCE_FROM_EDGE_MM, 50.0 + Viewpoints::HEIGHT_OVER_BOARD_MM]], Viewpoints::before($board, ['front']));
+        $this->assertCount(5, Viewpoints::before($board, ['front', 'left']));
         $study = Build::study(Build::project([Build::straight(1, 300.0, 20.0, 20.0)], [Build::spot(1, 600, 200, 150)]));
-        $sight = SightStudy::of($study->project, $study->section, $study->model);
+        $sight = SightStudy::of($study->project->layout->viewingEdges, $study->section, $study->model);
         $this->assertNotNull($sight);
         $this->assertLessThan(100.0, $sight->land->value);
         $this->assertSame('Run 1', $sight->runs[Build::uid(1)][0]);
@@ -64,7 +64,7 @@ final class SightTest extends TestCase
         $hidden = array_sum(array_map(fn ($class): float => $class->area, $sight->hidden)) / (1200.0 * 600.0);
         $this->assertGreaterThan(0.5 * (1.0 - $sight->land->value / 100.0), $hidden, 'what is not seen is outlined');
         $blind = Build::project(sheet: ['viewingEdges' => []]);
-        $this->assertNull(SightStudy::of($blind, $blind->sections[0], Build::study($blind)->model));
+        $this->assertNull(SightStudy::of($blind->layout->viewingEdges, $blind->sections[0], Build::study($blind)->model));
     }
 
     public function test_spots_follow_a_grid_and_the_rest_is_told(): void

@@ -149,7 +149,7 @@ final class SilenceTest extends TestCase
 
     /**
      * @param list<Coat> $coats
-     * @param list<\IdleRidge\Core\Coats\Laid> $laid
+     * @param list<\IdleRidge\Core\Coats\CoatApplication> $laid
      * @param list<Run> $runs
      * @param list<Zone>|null $zones
      */

@@ -7,7 +7,7 @@ namespace Tests\Core;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Land\Wall;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Structure;
 use IdleRidge\Core\Track\Vehicle;
@@ -71,7 +71,7 @@ final class StructureTest extends TestCase
             try {
                 Structure::along($given, 1200.0);
                 $this->fail("{$place} was taken");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }
@@ -79,7 +79,7 @@ final class StructureTest extends TestCase
         try {
             Structure::along([$one('bridge', NAN, 50.0)], 1200.0);
             $this->fail();
-        } catch (Refusal $refusal) {
+        } catch (InvalidValue $refusal) {
             $this->assertSame('structures/0/from_mm', $refusal->place);
         }
     }
@@ -215,7 +215,7 @@ final class StructureTest extends TestCase
             try {
                 Build::straight(1, 300.0, 60.0, 60.0, structures: [$one]);
                 $this->fail($place);
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }

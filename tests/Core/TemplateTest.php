@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use App\Drawing\TemplatePdf;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\Dowels;
@@ -12,13 +11,14 @@ use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Nesting\LayerPieces;
 use IdleRidge\Core\Cuts\Piece;
 use IdleRidge\Core\Cuts\Template;
-use IdleRidge\Core\Cuts\Tiling;
+use IdleRidge\Core\Cuts\TemplatePages;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Interchange\DxfDrawing;
 use IdleRidge\Core\Interchange\Stl;
+use IdleRidge\Core\Interchange\TemplatePdf;
 use IdleRidge\Core\Interchange\TrackDxf;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\BoardPlan;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -35,8 +35,8 @@ final class TemplateTest extends TestCase
                 $away = mt_rand(100, 600);
                 $ring[] = [900.0 + $away * cos($k * M_PI / 12), 300.0 + $away * sin($k * M_PI / 12)];
             }
-            $paper = array_keys(Tiling::PAPERS)[$seed % 3];
-            $tiling = Tiling::of([$ring], $paper);
+            $paper = array_keys(TemplatePages::PAPERS)[$seed % 3];
+            $tiling = TemplatePages::of([$ring], $paper);
             foreach ($ring as $k => $a) {
                 $b = $ring[($k + 1) % 24];
                 for ($t = 0.0; $t < 1.0; $t += 0.05) {
@@ -51,14 +51,14 @@ final class TemplateTest extends TestCase
             }
             [, , $right] = $tiling->part(0, 0);
             [$left] = $tiling->part(1, 0);
-            $this->assertEqualsWithDelta(Tiling::OVERLAP, $right - $left, 1e-9);
-            $this->assertEqualsWithDelta(Tiling::PAPERS[$paper], [min($tiling->width, $tiling->height), max($tiling->width, $tiling->height)], 1e-9);
+            $this->assertEqualsWithDelta(TemplatePages::PAGE_OVERLAP_MM, $right - $left, 1e-9);
+            $this->assertEqualsWithDelta(TemplatePages::PAPERS[$paper], [min($tiling->width, $tiling->height), max($tiling->width, $tiling->height)], 1e-9);
         }
         $this->assertSame(['A1', 'Z3', 'AA1'], array_map(fn (array $p): string => $tiling->name(...$p), [[0, 0], [25, 2], [26, 0]]));
-        $this->assertSame([[0, 0]], Tiling::of([Build::square(0, 0, 100, 80)], 'a4')->pages, 'what fits a page is on one');
-        $this->assertNotContains([1, 1], Tiling::of([Build::square(0, 0, 700, 700)], 'a4')->pages, 'a page without a line is not printed');
-        $this->expectException(Refusal::class);
-        Tiling::of([Build::square(0, 0, 9, 9)], 'a7');
+        $this->assertSame([[0, 0]], TemplatePages::of([Build::square(0, 0, 100, 80)], 'a4')->pages, 'what fits a page is on one');
+        $this->assertNotContains([1, 1], TemplatePages::of([Build::square(0, 0, 700, 700)], 'a4')->pages, 'a page without a line is not printed');
+        $this->expectException(InvalidValue::class);
+        TemplatePages::of([Build::square(0, 0, 9, 9)], 'a7');
     }
 
     public function test_a_printed_page_measured_by_another_program_is_true_to_a_tenth(): void
@@ -110,7 +110,7 @@ final class TemplateTest extends TestCase
         $this->assertStringContainsString('20 mm thick', $pdf);
         $this->assertSame(1, substr_count($pdf, '/Type /Page'."\n"));
         $large = TemplatePdf::of([new Template('big', 'big', [Build::square(0, 0, 900, 500)])], 'a3', 'Trial', false);
-        $this->assertSame(count(Tiling::of([Build::square(0, 0, 900, 500)], 'a3')->pages) + 1, substr_count($large, '/Type /Page'."\n"), 'its pages, and a map of them');
+        $this->assertSame(count(TemplatePages::of([Build::square(0, 0, 900, 500)], 'a3')->pages) + 1, substr_count($large, '/Type /Page'."\n"), 'its pages, and a map of them');
         $this->assertStringContainsString('There is nothing to cut', TemplatePdf::of([], 'a4', 'Trial', false));
     }
 

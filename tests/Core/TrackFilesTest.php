@@ -10,7 +10,7 @@ use IdleRidge\Core\Interchange\TrackLine;
 use IdleRidge\Core\Interchange\TrackSvg;
 use IdleRidge\Core\Interchange\TrackTable;
 use IdleRidge\Core\Interchange\TrackXml;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\Run;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -114,7 +114,7 @@ final class TrackFilesTest extends TestCase
             try {
                 $read($text);
                 $this->fail($words);
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place, $words);
                 $this->assertStringContainsString($words, $refusal->getMessage());
             }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\Alignment;
 use IdleRidge\Core\Track\TrackFit;
 use PHPUnit\Framework\TestCase;
@@ -45,7 +45,7 @@ final class TrackFitTest extends TestCase
         $random = new Randomizer(new Mt19937(11));
         $points = array_map(fn (array $p): array => [$p[0] + 0.3 * self::float($random, -1.0, 1.0), $p[1] + 0.3 * self::float($random, -1.0, 1.0)], self::points(self::LINE, 10.0));
         $fit = TrackFit::through($points);
-        $this->assertLessThanOrEqual(TrackFit::TOLERANCE, $fit->worst);
+        $this->assertLessThanOrEqual(TrackFit::TOLERANCE_MM, $fit->worst);
         $this->assertGreaterThan(0.1, $fit->mean, 'noise does not vanish');
         $this->assertLessThanOrEqual(5, count($fit->pieces));
         $this->assertLessThan(1.0, self::off($fit, self::LINE), 'the line it was drawn from lies near');
@@ -55,8 +55,8 @@ final class TrackFitTest extends TestCase
     {
         $pieces = [['kind' => 'tangent', 'length_mm' => 300.0], ['kind' => 'transition', 'length_mm' => 200.0, 'from_radius_mm' => 0.0, 'to_radius_mm' => 600.0], ['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 40.0]];
         $fit = TrackFit::through(self::points($pieces, 10.0));
-        $this->assertLessThanOrEqual(TrackFit::TOLERANCE, $fit->worst);
-        $this->assertLessThan(TrackFit::TOLERANCE + 0.2, self::off($fit, $pieces));
+        $this->assertLessThanOrEqual(TrackFit::TOLERANCE_MM, $fit->worst);
+        $this->assertLessThan(TrackFit::TOLERANCE_MM + 0.2, self::off($fit, $pieces));
     }
 
     public function test_random_chains_come_back_within_a_hair(): void
@@ -70,8 +70,8 @@ final class TrackFitTest extends TestCase
                     : ['kind' => 'arc', 'radius_mm' => self::float($random, 300.0, 1500.0), 'angle_deg' => self::float($random, 8.0, 60.0) * ($random->getInt(0, 1) === 1 ? 1.0 : -1.0)];
             }
             $fit = TrackFit::through(self::points($pieces, 12.0));
-            $this->assertLessThanOrEqual(TrackFit::TOLERANCE, $fit->worst, "seed {$seed}");
-            $this->assertLessThan(TrackFit::TOLERANCE + 0.3, self::off($fit, $pieces), "seed {$seed}");
+            $this->assertLessThanOrEqual(TrackFit::TOLERANCE_MM, $fit->worst, "seed {$seed}");
+            $this->assertLessThan(TrackFit::TOLERANCE_MM + 0.3, self::off($fit, $pieces), "seed {$seed}");
         }
     }
 
@@ -85,7 +85,7 @@ final class TrackFitTest extends TestCase
             try {
                 TrackFit::through($points);
                 $this->fail($words);
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertStringContainsString($words, $refusal->getMessage());
             }
         }

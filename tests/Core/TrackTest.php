@@ -6,11 +6,11 @@ namespace Tests\Core;
 
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\Alignment;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\GradeProfile;
-use IdleRidge\Core\Track\Stretch;
+use IdleRidge\Core\Track\StationRange;
 use IdleRidge\Core\Track\Vehicle;
 use IdleRidge\Core\Track\VehicleSweep;
 use PHPUnit\Framework\TestCase;
@@ -180,7 +180,7 @@ final class TrackTest extends TestCase
         foreach ([...range(100, 200, 5), ...range(400, 450, 5)] as $station) {
             $samples[] = [(float) $station, $station / 100.0];
         }
-        $stretches = Stretch::gather($samples, 5.0, 440.0);
+        $stretches = StationRange::gather($samples, 5.0, 440.0);
         $this->assertCount(2, $stretches);
         $this->assertSame([97.5, 202.5], [$stretches[0]->from, $stretches[0]->to]);
         $this->assertSame(440.0, $stretches[1]->to);
@@ -208,7 +208,7 @@ final class TrackTest extends TestCase
             try {
                 $make();
                 $this->fail("{$place} accepted");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }

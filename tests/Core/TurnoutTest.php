@@ -6,13 +6,13 @@ namespace Tests\Core;
 
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\LandStudy;
-use IdleRidge\Core\Rulebook\CrossingsMeet;
-use IdleRidge\Core\Rulebook\TracksApart;
-use IdleRidge\Core\Rulebook\TurnoutsKeepClear;
+use IdleRidge\Core\Rulebook\Land\CrossingsMeet;
+use IdleRidge\Core\Rulebook\Land\TracksApart;
+use IdleRidge\Core\Rulebook\Land\TurnoutsKeepClear;
+use IdleRidge\Core\Track\AlignmentBuilder;
 use IdleRidge\Core\Track\Crossing;
-use IdleRidge\Core\Track\Pieces;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunEnds;
 use IdleRidge\Core\Track\Turnout;
@@ -34,7 +34,7 @@ final class TurnoutTest extends TestCase
             $this->assertSame($left, $turnout->left, "at {$heading}°");
             $this->assertEqualsWithDelta(6.0, $turnout->kinkDeg, 1e-9);
             $far = 42.0 / tan(deg2rad(6.0));
-            $this->assertEqualsWithDelta($heading === 174.0 ? [$toe - $far, $toe + Turnout::BEFORE] : [$toe - Turnout::BEFORE, $toe + $far], [$turnout->from, $turnout->to], 12.0, "at {$heading}°");
+            $this->assertEqualsWithDelta($heading === 174.0 ? [$toe - $far, $toe + Turnout::ROOM_BEFORE_TOE_MM] : [$toe - Turnout::ROOM_BEFORE_TOE_MM, $toe + $far], [$turnout->from, $turnout->to], 12.0, "at {$heading}°");
             $this->assertTrue($turnout->holds(Build::uid(1), $heading === 174.0 ? 500.0 : 400.0));
             $this->assertFalse($turnout->holds(Build::uid(1), $heading === 174.0 ? 640.0 : 260.0));
             $this->assertTrue($turnout->holds(Build::uid(2), 100.0));
@@ -143,34 +143,34 @@ final class TurnoutTest extends TestCase
     public function test_pieces_toward_a_goal_touch_the_heading_and_end_there(): void
     {
         foreach ([[300.0, 60.0], [300.0, -60.0], [200.0, 2.0], [110.0, 100.0]] as [$x, $y]) {
-            $piece = Pieces::toward(new Point(0.0, 0.0), 0.0, new Point($x, $y));
+            $piece = AlignmentBuilder::toward(new Point(0.0, 0.0), 0.0, new Point($x, $y));
             $end = Build::run(1, 0.0, 0.0, 0.0, [$piece], 60.0)->alignment;
             $this->assertLessThan($piece['kind'] === 'tangent' ? 3.0 : 0.1, $end->pointAt($end->length)->distanceTo(new Point($x, $y)));
         }
-        $this->expectException(Refusal::class);
-        Pieces::toward(new Point(0.0, 0.0), 0.0, new Point(40.0, 60.0));
+        $this->expectException(InvalidValue::class);
+        AlignmentBuilder::toward(new Point(0.0, 0.0), 0.0, new Point(40.0, 60.0));
     }
 
     public function test_a_track_beside_another_keeps_its_distance(): void
     {
         $run = Build::run(1, 100.0, 100.0, 20.0, [['kind' => 'tangent', 'length_mm' => 200.0], ['kind' => 'transition', 'length_mm' => 120.0, 'from_radius_mm' => 0.0, 'to_radius_mm' => 600.0], ['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 40.0], ['kind' => 'arc', 'radius_mm' => 500.0, 'angle_deg' => -30.0]], 60.0);
         foreach ([48.0, -48.0] as $offset) {
-            $beside = $run->but(start: $run->alignment->beside(0.0, $offset), pieces: Pieces::beside($run, $offset));
+            $beside = $run->but(start: $run->alignment->beside(0.0, $offset), pieces: AlignmentBuilder::beside($run, $offset));
             for ($station = 0.0; $station <= $run->alignment->length; $station += 20.0) {
                 $this->assertEqualsWithDelta(48.0, abs($beside->alignment->nearest($run->alignment->pointAt($station))['offset']), 0.7, "{$offset} at {$station}");
             }
         }
         $this->expectExceptionMessage('the radius would be');
-        Pieces::beside(Build::run(1, 0.0, 0.0, 0.0, [['kind' => 'arc', 'radius_mm' => 130.0, 'angle_deg' => 40.0]], 60.0), 48.0);
+        AlignmentBuilder::beside(Build::run(1, 0.0, 0.0, 0.0, [['kind' => 'arc', 'radius_mm' => 130.0, 'angle_deg' => 40.0]], 60.0), 48.0);
     }
 
     public function test_the_last_piece_follows_its_end(): void
     {
         $arc = Build::run(1, 0.0, 0.0, 0.0, [['kind' => 'tangent', 'length_mm' => 100.0], ['kind' => 'arc', 'radius_mm' => 400.0, 'angle_deg' => 20.0]], 60.0);
-        $moved = $arc->but(pieces: Pieces::ending($arc, new Point(380.0, 80.0)));
+        $moved = $arc->but(pieces: AlignmentBuilder::ending($arc, new Point(380.0, 80.0)));
         $this->assertLessThan(0.1, $moved->alignment->pointAt($moved->alignment->length)->distanceTo(new Point(380.0, 80.0)));
         $straight = Build::straight(1, 200.0, 60.0, 60.0);
-        $this->assertSame(740.0, Pieces::ending($straight->but(gradePoints: []), new Point(740.0, 260.0))[0]['length_mm'] ?? 0.0);
+        $this->assertSame(740.0, AlignmentBuilder::ending($straight->but(gradePoints: []), new Point(740.0, 260.0))[0]['length_mm'] ?? 0.0);
     }
 
     /** @param  list<Run>  $runs */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use App\Drawing\WallSheet;
+use IdleRidge\Core\Interchange\WallTemplates;
 use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Land\Walls;
 use PHPUnit\Framework\TestCase;
@@ -32,7 +32,7 @@ final class WallTest extends TestCase
         $run = Build::straight(1, 300.0, 60.0, 72.0, Build::evenProfile(25.0, 1.0), structures: [['kind' => 'wall left', 'from_mm' => 400.0, 'to_mm' => 800.0]]);
         [$wall] = Walls::placed(Build::flatLand(90.0, [$run]));
         // From 64 at 400 to 68 at 800 under ground at 90.
-        $svg = WallSheet::svg([$wall], [$run]);
+        $svg = WallTemplates::svg([$wall], [$run]);
         $this->assertSame(1, preg_match('/<path d="M([^"]+)Z?"/', $svg, $m));
         $this->assertGreaterThan(0, preg_match_all('/(-?[\d.]+)[ ,](-?[\d.]+)/', $m[1], $points));
         [$xs, $ys] = [array_map('floatval', $points[1]), array_map('floatval', $points[2])];

@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use IdleRidge\Core\Coats\Coat;
-use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Cure\Room;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\BenchPlan;
-use IdleRidge\Core\Plan\ByThen;
-use IdleRidge\Core\Plan\Careful;
 use IdleRidge\Core\Plan\Countdown;
-use IdleRidge\Core\Plan\Idle;
-use IdleRidge\Core\Plan\Kit;
-use IdleRidge\Core\Plan\Placed;
+use IdleRidge\Core\Plan\IdleTime;
+use IdleRidge\Core\Plan\PackingList;
+use IdleRidge\Core\Plan\PartialPlan;
+use IdleRidge\Core\Plan\PlacedMove;
+use IdleRidge\Core\Plan\ReadyBy;
 use IdleRidge\Core\Plan\WhatIf;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
@@ -49,7 +49,7 @@ final class WhatIfTest extends TestCase
             try {
                 $odd();
                 $this->fail('accepted');
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertContains($refusal->place, ['heater', 'room']);
             }
         }
@@ -107,7 +107,7 @@ final class WhatIfTest extends TestCase
             }
             $work = Build::work(new Works($zones, $coats, [], [Room::of(Build::uid(90), 'Room', 19.0, 14.0, 55.0, 65.0)], [$this->evening(1), $this->evening(2), $this->evening(4), $this->evening(6)]), self::NOW);
             $until = Build::minute('2026-10-17T00:00Z');
-            $by = ByThen::of($work, $until);
+            $by = ReadyBy::of($work, $until);
             $through = [];
             foreach ($by->moves as ['placed' => $placed, 'state' => $state, 'ready' => $ready]) {
                 $this->assertLessThanOrEqual($until, $placed->end, "seed {$seed}");
@@ -116,12 +116,12 @@ final class WhatIfTest extends TestCase
             }
             $this->assertSame(array_diff($through, ['dry through']) === [], $by->isDry());
             $at = array_column(array_map(fn (array $m): array => [$m['placed']->move->id, [$m['placed']->start, $m['placed']->end]], $by->moves), 1, 0);
-            $this->assertSame([], Careful::leftOpen($work, $at), "seed {$seed}");
+            $this->assertSame([], PartialPlan::leftOpen($work, $at), "seed {$seed}");
             $plan = BenchPlan::of($work, ['status' => 'feasible', 'at' => $at, 'cold' => [], 'bound' => 0]);
             $this->assertSame([], BenchPlanChecker::faults($plan), "seed {$seed}");
             // What a plan of everything has done by then is no more work than what is done for that alone.
-            $minutes = fn (array $placed): int => array_sum(array_map(fn (Placed $p): int => $p->minutes(), $placed));
-            $all = array_filter(BenchPlan::make($work, 10)->moves, fn (Placed $p): bool => $p->end <= $until);
+            $minutes = fn (array $placed): int => array_sum(array_map(fn (PlacedMove $p): int => $p->minutes(), $placed));
+            $all = array_filter(BenchPlan::make($work, 10)->moves, fn (PlacedMove $p): bool => $p->end <= $until);
             $this->assertGreaterThanOrEqual(0.6 * $minutes($all), $minutes(array_column($by->moves, 'placed')), "seed {$seed}");
         }
     }
@@ -130,10 +130,10 @@ final class WhatIfTest extends TestCase
     {
         $project = $this->project([Room::standard(Build::uid(60))], [$this->evening(1), $this->evening(2)]);
         $plan = BenchPlan::make(Build::work($project->works, self::NOW));
-        $idle = Idle::of($plan);
+        $idle = IdleTime::of($plan);
         $sessions = array_values(array_filter($plan->work->sessions, fn (array $s): bool => $s[0] <= $plan->lastHandsOn()));
-        $free = array_sum(array_map(fn (array $s): int => $s[1] - $s[0], $sessions)) - array_sum(array_map(fn (Placed $p): int => $p->minutes(), $plan->moves));
-        $this->assertEqualsWithDelta($free, array_sum(array_map(fn (Idle $i): int => $i->minutes(), $idle)), 15 * 2 * count($sessions), 'less what is under a quarter of an hour');
+        $free = array_sum(array_map(fn (array $s): int => $s[1] - $s[0], $sessions)) - array_sum(array_map(fn (PlacedMove $p): int => $p->minutes(), $plan->moves));
+        $this->assertEqualsWithDelta($free, array_sum(array_map(fn (IdleTime $i): int => $i->minutes(), $idle)), 15 * 2 * count($sessions), 'less what is under a quarter of an hour');
         foreach ($idle as $stretch) {
             foreach ($plan->moves as $placed) {
                 $this->assertTrue($placed->end <= $stretch->from || $placed->start >= $stretch->to);
@@ -142,20 +142,20 @@ final class WhatIfTest extends TestCase
                 $this->assertMatchesRegularExpression('/min$|ready only at/', $filler);
             }
         }
-        $this->assertSame([], Idle::of(BenchPlan::make(Build::work(new Works, self::NOW))));
+        $this->assertSame([], IdleTime::of(BenchPlan::make(Build::work(new Works, self::NOW))));
     }
 
     public function test_a_kit_sums_what_goes_in_and_names_each_tool_once(): void
     {
         $project = $this->project([Room::standard(Build::uid(60))], [$this->evening(1), $this->evening(2), $this->evening(3)]);
         $plan = BenchPlan::make(Build::work($project->works, self::NOW));
-        $kit = Kit::of($plan->moves);
-        $sum = fn (string $material): float => array_sum(array_map(fn (Placed $p): float => array_sum(array_map(fn ($a): float => $a->material === $material ? $a->amount : 0.0, $p->move->amounts)), $plan->moves));
+        $kit = PackingList::of($plan->moves);
+        $sum = fn (string $material): float => array_sum(array_map(fn (PlacedMove $p): float => array_sum(array_map(fn ($a): float => $a->material === $material ? $a->amount : 0.0, $p->move->amounts)), $plan->moves));
         foreach ($kit->materials as $amount) {
             $this->assertEqualsWithDelta($sum($amount->material), array_sum(array_map(fn ($a): float => $a->material === $amount->material ? $a->amount : 0.0, $kit->materials)), 1e-9, $amount->material);
         }
         $this->assertContains('damp cloth, water', $kit->beside);
-        $this->assertTrue(Kit::of([])->isEmpty());
+        $this->assertTrue(PackingList::of([])->isEmpty());
         $names = array_map(fn ($a): string => $a->material, $kit->materials);
         $sorted = $names;
         sort($sorted);
@@ -167,7 +167,7 @@ final class WhatIfTest extends TestCase
         $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
         $coats = [Coat::of(Build::uid(20), $zone->uid, Build::recipe('scenery-adhesive')), Coat::of(Build::uid(21), $zone->uid, Build::recipe('masking-lifted'))];
         $start = Build::minute('2026-10-12T18:00Z');
-        $glue = fn (?int $end): Laid => Laid::of(Build::uid(50), Build::uid(901), $zone->uid, Build::uid(20), 1, 'Adhesive', Build::recipe('scenery-adhesive'), 1.0, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], $start, $end);
+        $glue = fn (?int $end): CoatApplication => CoatApplication::of(Build::uid(50), Build::uid(901), $zone->uid, Build::uid(20), 1, 'Adhesive', Build::recipe('scenery-adhesive'), 1.0, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], $start, $end);
         $look = fn (string $now, ?int $end): array => array_map(fn (Countdown $c): array => [$c->kind, $c->at - $start], Countdown::of(Build::work(new Works([$zone], $coats, [$glue($end)], [Room::standard(Build::uid(60))], [$this->evening(1)]), $now)));
         // Workable for 15 min, one time in five shorter than / 1.4362: 10.4.
         $this->assertSame([['workable', 10]], $look('2026-10-12T18:05Z', null));
@@ -189,9 +189,9 @@ final class WhatIfTest extends TestCase
         return Project::of(LayoutSheet::of(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], works: new Works([$zone], $coats, [], $rooms, $times, logs: $logs));
     }
 
-    private function laid(Project $project): Laid
+    private function laid(Project $project): CoatApplication
     {
-        return Laid::of(Build::uid(50), Build::uid(901), Build::uid(1), Build::uid(20), 1, 'Paint', $project->works->coats[0]->recipe, 0.2, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], 29_000_000, 29_000_020);
+        return CoatApplication::of(Build::uid(50), Build::uid(901), Build::uid(1), Build::uid(20), 1, 'Paint', $project->works->coats[0]->recipe, 0.2, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], 29_000_000, 29_000_020);
     }
 
     private function evening(int $weekday, int $hands = 1): BenchTime

@@ -8,11 +8,11 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Cure\Room;
-use IdleRidge\Core\Plan\Base;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Move;
-use IdleRidge\Core\Plan\Placed;
+use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Plan\SchoolTrial;
+use IdleRidge\Core\Plan\Underlayer;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
@@ -56,13 +56,13 @@ final class WhyTest extends TestCase
         for ($seed = 1; $seed <= 20; $seed++) {
             $plan = $this->random($seed);
             $chain = $plan->chain();
-            $by = array_column(array_map(fn (Placed $p): array => [$p->move->id, $p], $plan->moves), 1, 0);
+            $by = array_column(array_map(fn (PlacedMove $p): array => [$p->move->id, $p], $plan->moves), 1, 0);
             for ($k = 1; $k < count($chain); $k++) {
                 $this->assertSame($chain[$k - 1], $by[$chain[$k]]->reason['ref'], "seed {$seed}");
                 $this->assertLessThanOrEqual($by[$chain[$k]]->start, $by[$chain[$k - 1]]->end, "seed {$seed}");
             }
             if ($chain !== []) {
-                $dry = fn (Placed $p): int => $plan->reached($p, BenchPlan::through($p->move->coat->recipe->cure->minutes), 0.8);
+                $dry = fn (PlacedMove $p): int => $plan->reached($p, BenchPlan::through($p->move->coat->recipe->cure->minutes), 0.8);
                 $this->assertSame(max(array_map($dry, $plan->moves)), $dry($by[$chain[count($chain) - 1]]), 'it ends with what is dry last');
             }
         }
@@ -114,7 +114,7 @@ final class WhyTest extends TestCase
                     $this->assertGreaterThan($plan->freeIn($session), $placed->move->minutes);
                 }
                 if ($reason['kind'] === 'wait') {
-                    $ids = array_map(fn (Base $b): string => $b->under instanceof Move ? $b->under->id : $b->under->uid, $plan->work->bases[$placed->move->id]);
+                    $ids = array_map(fn (Underlayer $b): string => $b->under instanceof Move ? $b->under->id : $b->under->uid, $plan->work->bases[$placed->move->id]);
                     $this->assertContains($reason['ref'], $ids, "seed {$seed}");
                 }
             }
@@ -150,17 +150,17 @@ final class WhyTest extends TestCase
         return exp(0.430116 * $deviations) * ($set + ($minutes - $set) * $thick);
     }
 
-    private function holds(BenchPlan $plan, Placed $placed): bool
+    private function holds(BenchPlan $plan, PlacedMove $placed): bool
     {
         $at = $plan->at();
         $ref = $placed->reason['ref'];
         $session = array_values(array_filter($plan->work->sessions, fn (array $s): bool => $placed->start >= $s[0] && $placed->start < $s[1]))[0];
-        $with = array_filter($plan->moves, fn (Placed $p): bool => $p->start >= $placed->end && $p->move->section === $placed->move->section && $p->move->coat->recipe->id === $placed->move->coat->recipe->id);
-        $bases = array_merge($plan->work->bases[$placed->move->id], ...array_map(fn (Placed $p): array => $plan->work->bases[$p->move->id], array_values($with)));
+        $with = array_filter($plan->moves, fn (PlacedMove $p): bool => $p->start >= $placed->end && $p->move->section === $placed->move->section && $p->move->coat->recipe->id === $placed->move->coat->recipe->id);
+        $bases = array_merge($plan->work->bases[$placed->move->id], ...array_map(fn (PlacedMove $p): array => $plan->work->bases[$p->move->id], array_values($with)));
         $shares = fn (string $id): bool => array_intersect($plan->work->moves[$id]->coat->recipe->tools, $placed->move->coat->recipe->tools) !== [];
 
         return match ($placed->reason['kind']) {
-            'wait' => array_filter($bases, fn (Base $b): bool => $b->under instanceof Move && $b->under->id === $ref && $at[$ref][1] <= max([$placed->start, ...array_map(fn (Placed $p): int => $p->start, $with)])) !== [],
+            'wait' => array_filter($bases, fn (Underlayer $b): bool => $b->under instanceof Move && $b->under->id === $ref && $at[$ref][1] <= max([$placed->start, ...array_map(fn (PlacedMove $p): int => $p->start, $with)])) !== [],
             'hands' => $ref === '' ? $placed->start === max($session[0], $plan->work->planFrom()) : $at[$ref][1] === $placed->start,
             'pot' => $at[$ref][1] === $placed->start && $plan->work->moves[$ref]->coat->recipe->id === $placed->move->coat->recipe->id,
             'tool' => in_array($ref, $placed->move->coat->recipe->tools, true) && array_filter(array_keys($at), fn (string $id): bool => $at[$id][0] < $placed->start && $shares($id)) !== [],

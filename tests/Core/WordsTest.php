@@ -7,7 +7,7 @@ namespace Tests\Core;
 use IdleRidge\Core\Interchange\Record;
 use IdleRidge\Core\Interchange\TrackLine;
 use IdleRidge\Core\Interchange\TrackXml;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Words;
 use PHPUnit\Framework\TestCase;
 
@@ -47,7 +47,7 @@ final class WordsTest extends TestCase
             try {
                 $read("<Line><Start>0 0</Start><End>{$place}</End></Line>");
                 $this->fail("{$place} was read");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame('The End lies beyond every map.', $refusal->getMessage());
             }
         }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use IdleRidge\Core\Coats\Coat;
-use IdleRidge\Core\Coats\Laid;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\SectionSurvey;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Room;
@@ -76,7 +76,7 @@ final class WorkRulesTest extends TestCase
         $coats = $this->coats($zone, ['earth-paint', 'fibre-2mm', 'fibre-4mm']);
         // Fibre is dry through after 1440 min × 1.4362 = 2068.1.
         foreach ([2068 => ['dry-before-fibre-over-fibre'], 2069 => []] as $later => $expected) {
-            $lay = fn (Coat $coat, int $n, int $from): Laid => Laid::of(Build::uid($n), Build::uid(901), $zone->uid, $coat->uid, 1, $coat->title(), $coat->recipe, $coat->mm, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], $from, $from + 20);
+            $lay = fn (Coat $coat, int $n, int $from): CoatApplication => CoatApplication::of(Build::uid($n), Build::uid(901), $zone->uid, $coat->uid, 1, $coat->title(), $coat->recipe, $coat->mm, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], $from, $from + 20);
             $first = Build::minute('2026-10-01T12:00Z');
             $works = new Works([$zone], $coats, [$lay($coats[0], 51, $first - 5000), $lay($coats[1], 52, $first), $lay($coats[2], 53, $first + 20 + $later)]);
             $this->assertSame($expected, $this->ids($works), "{$later} min later");
@@ -86,7 +86,7 @@ final class WorkRulesTest extends TestCase
     public function test_land_that_came_after_a_coat_is_named_once_the_next_is_begun(): void
     {
         $coats = $this->coats($this->zone(), ['earth-paint', 'sifted-soil']);
-        $lay = fn (Coat $coat, int $n): Laid => Laid::of(Build::uid($n), Build::uid(901), Build::uid(1), $coat->uid, 1, $coat->title(), $coat->recipe, $coat->mm, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], 29_000_000 + $n, 29_000_010 + $n);
+        $lay = fn (Coat $coat, int $n): CoatApplication => CoatApplication::of(Build::uid($n), Build::uid(901), Build::uid(1), $coat->uid, 1, $coat->title(), $coat->recipe, $coat->mm, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], 29_000_000 + $n, 29_000_010 + $n);
         // A hundredth of the zone is its edge: 403 mm of width leave 0.74 % bare, 405 mm 1.23 %.
         foreach ([503 => [], 505 => ['uncovered']] as $right => $expected) {
             $grown = Build::zone(1, ['outline' => Build::square(100, 100, $right, 350)]);

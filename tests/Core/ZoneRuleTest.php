@@ -8,15 +8,15 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Material;
 use IdleRidge\Core\Coats\SectionSurvey;
-use IdleRidge\Core\Coats\Survey;
+use IdleRidge\Core\Coats\ZoneSurvey;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\LandClasses;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\Move;
 use IdleRidge\Core\Plan\SchoolTrial;
 use IdleRidge\Core\Project\Works;
-use IdleRidge\Core\Shelf\Price;
+use IdleRidge\Core\Shelf\PackPrice;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 
@@ -49,7 +49,7 @@ final class ZoneRuleTest extends TestCase
         $lens = 2.0 * 100.0 ** 2 * acos(0.5) - 50.0 * sqrt(4.0 * 100.0 ** 2 - 100.0 ** 2);
         $this->assertEqualsWithDelta(2.0 * M_PI * 100.0 ** 2 - $lens, Build::planeSurvey([$zone])->zone($zone->uid)->plan, 0.01 * 50_000.0);
         $this->assertSame('Under 2 crowns', $zone->sentence([]));
-        $this->expectException(Refusal::class);
+        $this->expectException(InvalidValue::class);
         Build::zone(1, ['crowns' => []]);
     }
 
@@ -59,14 +59,14 @@ final class ZoneRuleTest extends TestCase
         $run = Build::straight(5, 300.0, 30.0, 30.0, Build::evenProfile());
         $model = Build::flatLand(0.0, [$run]);
         $zones = [Build::zone(1, ['made' => 'formation']), Build::zone(2, ['made' => 'bank'])];
-        $survey = Survey::ofLand($model, 5.0, 0.0, new Placement(0.0, 0.0, 0.0), array_combine([Build::uid(1), Build::uid(2)], $zones), 90.0);
+        $survey = ZoneSurvey::ofLand($model, 5.0, 0.0, new Placement(0.0, 0.0, 0.0), array_combine([Build::uid(1), Build::uid(2)], $zones), 90.0);
         $this->assertEqualsWithDelta(50.0 * 1200.0, $survey->zone(Build::uid(1))->plan, 0.005 * 60_000.0);
         $bank = $survey->zone(Build::uid(2));
         $this->assertEqualsWithDelta(2.0 * 45.0 * 1200.0, $bank->plan, 0.002 * 108_000.0);
         $this->assertEqualsWithDelta(2.0 * hypot(45.0, 30.0) * 1200.0, $bank->surface, 0.005 * 129_800.0);
         $this->assertSame('On banks and in cuttings', $zones[1]->sentence([]));
         $this->assertSame(0.0, Build::planeSurvey([$zones[1]])->zone(Build::uid(2))->plan, 'without grading there is no bank');
-        $this->expectException(Refusal::class);
+        $this->expectException(InvalidValue::class);
         Build::zone(3, ['made' => 'hill']);
     }
 
@@ -93,7 +93,7 @@ final class ZoneRuleTest extends TestCase
             $run = Build::run(5, 100.0, 150.0, 14.0, [['kind' => 'tangent', 'length_mm' => 900.0]], 40.0, [], $batters + Build::evenProfile(24.3));
             $model = Build::flatLand(90.0, [$run]);
             $zones = [Build::uid(1) => Build::zone(1), Build::uid(2) => Build::zone(2, ['slope' => [10.0, 90.0]]), Build::uid(3) => Build::zone(3, ['made' => 'formation'])];
-            $survey = Survey::ofLand($model, 5.0, 0.0, new Placement(0.0, 0.0, 0.0), $zones, 90.0);
+            $survey = ZoneSurvey::ofLand($model, 5.0, 0.0, new Placement(0.0, 0.0, 0.0), $zones, 90.0);
             $whole = $survey->zone(Build::uid(1));
             $between = array_filter($whole->bySlope, fn (int $deg): bool => $deg > 1 && $deg < 44, ARRAY_FILTER_USE_KEY);
             $this->assertLessThan(0.003 * $whole->surface, array_sum($between), 'no slope that is not there');
@@ -112,7 +112,7 @@ final class ZoneRuleTest extends TestCase
         $model = Build::flatLand(90.0, [$run]);
         foreach (['slope' => [['slope' => [20.0, 90.0]], [24.3, 74.3]], 'bank' => [['made' => 'bank'], [24.3, 74.3]], 'height' => [['height' => [60.0, 80.0]], [44.3, 64.3]], 'formation' => [['made' => 'formation'], [24.3]]] as $word => [$with, $lines]) {
             $zone = Build::zone(1, $with);
-            $rings = Survey::ofLand($model, 5.0, 0.0, new Placement(0.0, 0.0, 0.0), [$zone->uid => $zone], 90.0)->zone($zone->uid)->rings;
+            $rings = ZoneSurvey::ofLand($model, 5.0, 0.0, new Placement(0.0, 0.0, 0.0), [$zone->uid => $zone], 90.0)->zone($zone->uid)->rings;
             $seen = 0;
             foreach ($rings as $ring) {
                 foreach ($ring as $k => [$x, $y]) {
@@ -141,11 +141,11 @@ final class ZoneRuleTest extends TestCase
 
     public function test_what_is_used_up_costs_its_share_of_a_pack(): void
     {
-        $prices = [Price::of(Build::uid(1), 'white glue', 1000.0, 1250), Price::of(Build::uid(2), 'sifted soil', 500.0, 700)];
+        $prices = [PackPrice::of(Build::uid(1), 'white glue', 1000.0, 1250), PackPrice::of(Build::uid(2), 'sifted soil', 500.0, 700)];
         // 120 of 1000 ml at 12.50 and 750 of 500 ml at 7.00: 1.50 and 10.50.
-        $this->assertSame([1200, ['fine turf']], Price::cost(['white glue' => 120.0, 'sifted soil' => 750.0, 'water' => 300.0, 'fine turf' => 5.0], $prices));
-        $this->expectException(Refusal::class);
-        Price::of(Build::uid(1), 'white glue', 0.0, 100);
+        $this->assertSame([1200, ['fine turf']], PackPrice::cost(['white glue' => 120.0, 'sifted soil' => 750.0, 'water' => 300.0, 'fine turf' => 5.0], $prices));
+        $this->expectException(InvalidValue::class);
+        PackPrice::of(Build::uid(1), 'white glue', 0.0, 100);
     }
 
     public function test_zones_go_by_one_another(): void
@@ -161,8 +161,8 @@ final class ZoneRuleTest extends TestCase
         $this->assertEqualsWithDelta(180_000.0, $survey->bare, 900.0, 'no zone on the rest');
         $this->assertEqualsWithDelta([Build::uid(2) => 180_000.0], $survey->over(Build::uid(1)), 900.0);
         $this->assertSame('Facing north, within Left, and all of Low', Build::zone(3, ['aspect' => 'north', 'within' => [Build::uid(1)], 'also' => [Build::uid(2)]])->sentence([Build::uid(1) => 'Left', Build::uid(2) => 'Low']));
-        $this->expectException(Refusal::class);
-        (new Works([Build::zone(1, ['within' => [Build::uid(2)]]), Build::zone(2, ['also' => [Build::uid(1)]])]))->faults([]) !== [] && throw new Refusal('they go by each other');
+        $this->expectException(InvalidValue::class);
+        (new Works([Build::zone(1, ['within' => [Build::uid(2)]]), Build::zone(2, ['also' => [Build::uid(1)]])]))->faults([]) !== [] && throw new InvalidValue('they go by each other');
     }
 
     public function test_damp_ground_is_the_share_that_is_asked_for(): void
@@ -203,7 +203,7 @@ final class ZoneRuleTest extends TestCase
         $library = Build::library();
         $this->assertGreaterThan(60, count($library->recipes));
         $this->assertSame(10, count($library->questions()));
-        $this->expectException(Refusal::class);
+        $this->expectException(InvalidValue::class);
         Library::of([Build::recipe('fine-turf')], [], [Material::of('water', 'ml', 1.0, 0.0)]);
     }
 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Computed\Air\RoomReadings;
 use App\Devices\HttpRoomLogger;
 use App\Devices\RoomLogger;
 use App\Devices\SimulatedRoom;
-use App\Workshop\Air\KeepAir;
 use IdleRidge\Core\Cure\AirLog;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Symfony\Component\Process\Process;
@@ -45,7 +45,7 @@ final class AirTest extends FeatureCase
         $send = fn (string $text) => $this->from($at)->post("{$at}/air", ['form' => 'air', 'file' => UploadedFile::fake()->createWithContent('shed.csv', $text)]);
         $send("time;temperature_c;humidity\n2026-10-14 08:00;14,5;70\n2026-10-14 08:10;14,6;70\n2026-10-14 15:00;16,0;66\n")->assertSessionHasNoErrors()->assertRedirect($at);
         $this->get($at)->assertSee('16')->assertSee('Nothing is known');
-        $log = KeepAir::logs($layout, 29_866_531)[$room->uid];
+        $log = RoomReadings::logs($layout, 29_866_531)[$room->uid];
         // Local time of the layout, two hours ahead of UTC.
         $this->assertSame([29_865_960, 14.5, 70.0], $log->readings[0]);
         $this->assertCount(3, $log->readings);
@@ -62,7 +62,7 @@ final class AirTest extends FeatureCase
             $send($text)->assertSessionHasErrors($place);
         }
         $send("time,temperature_c,humidity\nyesterday,14,170\n2026-10-14T08:00,14,170\n")->assertSessionHasErrors(['line 2', 'line 3']);
-        $this->assertCount(3, KeepAir::logs($layout, 29_866_531)[$room->uid]->readings, 'nothing half taken in');
+        $this->assertCount(3, RoomReadings::logs($layout, 29_866_531)[$room->uid]->readings, 'nothing half taken in');
         $this->from($at)->post("{$at}/air", [])->assertSessionHasErrors('file');
         $this->assertSame($plan->at(), $this->plan($layout)->at(), 'the plan stays');
     }
@@ -85,12 +85,12 @@ final class AirTest extends FeatureCase
         }
         $this->patch("{$at}/logger", ['logger' => 'http://127.0.0.1:9/shed'])->assertSessionHasNoErrors();
         $this->post("{$at}/read")->assertSessionHasNoErrors();
-        $count = count(KeepAir::logs($layout, 29_866_531)[$room->uid]->readings);
+        $count = count(RoomReadings::logs($layout, 29_866_531)[$room->uid]->readings);
         $this->assertGreaterThan(1500, $layout->airReadings()->count(), 'two weeks at ten minutes, less what dropped out');
         $this->assertLessThan(800, $count, 'older ones come as hours');
-        $this->assertNotSame([], KeepAir::logs($layout, 29_866_531)[$room->uid]->gaps());
+        $this->assertNotSame([], RoomReadings::logs($layout, 29_866_531)[$room->uid]->gaps());
         $this->post("{$at}/read")->assertSessionHasNoErrors();
-        $this->assertCount($count, KeepAir::logs($layout, 29_866_531)[$room->uid]->readings);
+        $this->assertCount($count, RoomReadings::logs($layout, 29_866_531)[$room->uid]->readings);
         $this->get($at)->assertOk()->assertSee('its air is read')->assertSee('air-read', false);
         $this->assertNotSame([], $this->plan($layout)->moves);
     }
@@ -112,7 +112,7 @@ final class AirTest extends FeatureCase
                 try {
                     $logger->since($silent, 0);
                     $this->fail("{$silent} answered");
-                } catch (Refusal $refusal) {
+                } catch (InvalidValue $refusal) {
                     $this->assertStringContainsString('Nothing answers', $refusal->getMessage());
                 }
             }

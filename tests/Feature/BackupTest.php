@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\House\Backups;
+use App\Actions\House\RestoreBackup;
+use App\Actions\Ledger\Ledger;
+use App\Computed\Clock\BenchClock;
 use App\Models\Layout;
-use App\Workshop\House\Backups;
-use App\Workshop\House\Restore;
-use App\Workshop\Revising\Ledger;
-use App\Workshop\Time\BenchClock;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -56,7 +56,7 @@ final class BackupTest extends TestCase
         $last = (int) app(Ledger::class)->newest($layout)?->id;
         $this->assertNotSame($before, $this->state());
 
-        $aside = app(Restore::class)->from($copy);
+        $aside = app(RestoreBackup::class)->from($copy);
         $this->assertSame($before, $this->state());
         $this->assertContains('Made since', Backups::manifest($aside)['layouts'] ?? [], 'what was here is copied first');
         // Pages that were open before look anew, and what they send is not taken for fresh.

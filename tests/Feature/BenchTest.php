@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Files\LayoutFiles;
 use App\Models\Layout;
-use App\Workshop\Files\LayoutFiles;
-use IdleRidge\Core\Coats\Laid;
-use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Plan\TakeOff;
 use IdleRidge\Core\Project\JournalEntry;
 use Illuminate\Support\Facades\Artisan;
@@ -95,7 +95,7 @@ final class BenchTest extends FeatureCase
         $whole = $this->open($layout);
         $this->from('/')->post("/layouts/{$layout->uid}/moves/{$whole->uid}/stop", ['share' => '140'])->assertSessionHasErrors('share');
         $this->post("/layouts/{$layout->uid}/moves/{$whole->uid}/stop", ['share' => '40'])->assertRedirect();
-        $laid = array_values(array_filter($this->works($layout)->laid, fn (Laid $l): bool => $l->uid === $whole->uid))[0];
+        $laid = array_values(array_filter($this->works($layout)->laid, fn (CoatApplication $l): bool => $l->uid === $whole->uid))[0];
         $this->assertEqualsWithDelta(0.4 * $before->area, $laid->area, 1e-6);
         $rest = array_sum(array_map(fn ($m): float => $m->coat->uid === $before->coat->uid ? $m->area : 0.0, $this->plan($layout)->work->moves));
         $this->assertEqualsWithDelta(0.6 * $before->area, $rest, 0.03 * $before->area);
@@ -175,7 +175,7 @@ final class BenchTest extends FeatureCase
         $this->assertSame(array_map(fn (array $i): array => [$i['coat'], $i['material'], round($i['amount'], 3)], TakeOff::items($here->work, $section->uid)), array_map(fn (array $i): array => [$i['coat'], $i['material'], (float) $i['amount']], $takeOff['items']));
         $page = (string) $this->get("/layouts/{$layout->uid}/sections/{$section->uid}/coats")->getContent();
         foreach (TakeOff::byMaterial($here->work, $section->uid) as $row) {
-            $this->assertMatchesRegularExpression('#'.preg_quote($row['material'], '#').' <span>[^<]*</span></th><td class="num">'.preg_quote(Length::decimal($row['at_hand'], $row['at_hand'] < 10 ? 1 : 0), '#').'</td>#', $page);
+            $this->assertMatchesRegularExpression('#'.preg_quote($row['material'], '#').' <span>[^<]*</span></th><td class="num">'.preg_quote(Decimal::trimmed($row['at_hand'], $row['at_hand'] < 10 ? 1 : 0), '#').'</td>#', $page);
         }
         $tonight = (string) $this->get("/layouts/{$layout->uid}/tonight")->getContent();
         foreach (array_slice($plan['moves'], 0, 3) as $move) {
@@ -197,9 +197,9 @@ final class BenchTest extends FeatureCase
         $this->assertSame($strip($text), $strip(app(LayoutFiles::class)->export($again)));
     }
 
-    private function open(Layout $layout): Laid
+    private function open(Layout $layout): CoatApplication
     {
-        $open = array_values(array_filter($this->works($layout)->laid, fn (Laid $l): bool => $l->endedAt === null));
+        $open = array_values(array_filter($this->works($layout)->laid, fn (CoatApplication $l): bool => $l->endedAt === null));
 
         return $open[0];
     }

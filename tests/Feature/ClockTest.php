@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Air\SaveReadings;
+use App\Actions\Files\LayoutFiles;
+use App\Actions\Plan\PlanSearch;
 use App\Devices\SimulatedRoom;
-use App\Workshop\Air\KeepAir;
-use App\Workshop\Files\LayoutFiles;
-use App\Workshop\Plan\CalendarFile;
-use App\Workshop\Plan\PlanSearch;
 use DateTimeZone;
 use IdleRidge\Core\Cure\AirLog;
+use IdleRidge\Core\Interchange\CalendarFile;
 use IdleRidge\Core\Schedule\BenchTime;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
@@ -124,7 +124,7 @@ final class ClockTest extends FeatureCase
         $layout = $this->evening('2026-10-14T17:10Z');
         $now = Build::minute('2026-10-14T17:10Z');
         foreach ($this->works($layout)->rooms as $k => $room) {
-            KeepAir::add($layout, $room->uid, AirLog::of((new SimulatedRoom(20 + $k, 14.0 - 3.0 * $k, 3.0, 60.0))->readings($now - 1440 * 20, $now)), $now);
+            SaveReadings::add($layout, $room->uid, AirLog::of((new SimulatedRoom(20 + $k, 14.0 - 3.0 * $k, 3.0, 60.0))->readings($now - 1440 * 20, $now)), $now);
         }
         $this->patch("/layouts/{$layout->uid}/bench", ['certainty' => '90', 'order' => 'stage'])->assertSessionHasNoErrors();
         $file = (string) tempnam(sys_get_temp_dir(), 'ridge');

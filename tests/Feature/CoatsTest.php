@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Computed\ProjectLoader;
 use App\Models\Section;
-use App\Workshop\LoadProject;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Zone;
 
@@ -101,13 +101,13 @@ final class CoatsTest extends FeatureCase
     /** @return list<Zone> */
     private function zones(Section $board): array
     {
-        return app(LoadProject::class)->works($this->layoutOf($board))->zones;
+        return app(ProjectLoader::class)->works($this->layoutOf($board))->zones;
     }
 
     /** @return list<Coat> of the first zone, as they are laid */
     private function coats(Section $board): array
     {
-        $works = app(LoadProject::class)->works($this->layoutOf($board));
+        $works = app(ProjectLoader::class)->works($this->layoutOf($board));
 
         return $works->coatsOf($works->zones[0]->uid);
     }

@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Air\ImportReadings;
+use App\Actions\Air\SaveReadings;
+use App\Actions\Files\LayoutFiles;
+use App\Actions\Plan\ImportCalendar;
+use App\Computed\Air\RoomReadings;
 use App\Devices\HttpRoomLogger;
 use App\Devices\RoomLogger;
 use App\Models\TrustedLogger;
-use App\Workshop\Air\KeepAir;
-use App\Workshop\Air\ReadRooms;
-use App\Workshop\Files\LayoutFiles;
-use App\Workshop\Plan\ReadCalendar;
 use DateTimeZone;
 use IdleRidge\Core\Cure\AirLog;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
@@ -29,17 +30,17 @@ final class ComesInTest extends FeatureCase
         $layout = $this->evening('2026-10-14T17:31Z');
         $logger = $this->logger();
         $room = $this->works($layout)->rooms[0];
-        KeepAir::add($layout, $room->uid, AirLog::of([[self::NOW - 120, 18.0, 60.0], [self::NOW - 60, 18.5, 61.0]]), self::NOW);
-        $minutes = fn (): array => array_column(KeepAir::logs($layout, self::NOW)[$room->uid]->readings, 0);
+        SaveReadings::add($layout, $room->uid, AirLog::of([[self::NOW - 120, 18.0, 60.0], [self::NOW - 60, 18.5, 61.0]]), self::NOW);
+        $minutes = fn (): array => array_column(RoomReadings::logs($layout, self::NOW)[$room->uid]->readings, 0);
         $this->patch("/layouts/{$layout->uid}/rooms/{$room->uid}/logger", ['logger' => 'http://127.0.0.1:9/x'])->assertSessionHasNoErrors();
-        foreach ([self::NOW + KeepAir::AHEAD + 1, 9_000_000_000, PHP_INT_MAX] as $ahead) {
+        foreach ([self::NOW + RoomReadings::MAX_MINUTES_AHEAD + 1, 9_000_000_000, PHP_INT_MAX] as $ahead) {
             $logger->readings = [[self::NOW - 30, 19.0, 60.0], [$ahead, 19.0, 60.0]];
             $this->from('/')->post("/layouts/{$layout->uid}/rooms/{$room->uid}/read")->assertSessionHasErrors(['logger' => 'Its readings are dated ahead: its clock is wrong, or this machine’s is. Nothing was taken in.']);
             $this->assertSame([self::NOW - 120, self::NOW - 60], $minutes());
         }
-        $logger->readings = [[-5, 19.0, 60.0], [self::NOW - 1440 * KeepAir::DAYS - 1, 19.0, 60.0], [self::NOW - 30, 19.0, 60.0], [self::NOW + KeepAir::AHEAD, 19.0, 60.0], [self::NOW - 20, 900.0, 60.0]];
+        $logger->readings = [[-5, 19.0, 60.0], [self::NOW - 1440 * RoomReadings::USED_DAYS - 1, 19.0, 60.0], [self::NOW - 30, 19.0, 60.0], [self::NOW + RoomReadings::MAX_MINUTES_AHEAD, 19.0, 60.0], [self::NOW - 20, 900.0, 60.0]];
         $this->post("/layouts/{$layout->uid}/rooms/{$room->uid}/read")->assertSessionHasNoErrors();
-        $this->assertSame([self::NOW - 120, self::NOW - 60, self::NOW - 30, self::NOW + KeepAir::AHEAD], $minutes());
+        $this->assertSame([self::NOW - 120, self::NOW - 60, self::NOW - 30, self::NOW + RoomReadings::MAX_MINUTES_AHEAD], $minutes());
 
         // A row that an older version let in, or a hand, stops no page and no export.
         foreach ([[9_000_000_000, 18.0], [self::NOW - 90, 900.0], [self::NOW - 80, -500.0]] as [$at, $temperature]) {
@@ -72,13 +73,13 @@ final class ComesInTest extends FeatureCase
         });
         TrustedLogger::query()->where('layout_id', $layout->id)->delete();
         $at = "/layouts/{$copy->uid}/rooms/{$this->works($copy)->rooms[0]->uid}";
-        $this->assertSame([], app(ReadRooms::class)->listenAll());
+        $this->assertSame([], app(ImportReadings::class)->listenAll());
         $this->from($at)->post("{$at}/read")->assertSessionHasErrors('logger');
         $this->assertSame(0, $asked);
         $this->get($at)->assertSee('This address came with a file')->assertSee('http://192.168.1.7/air')->assertDontSee('Read now');
         $this->patch("{$at}/logger", ['logger' => 'http://192.168.1.7/air'])->assertSessionHasNoErrors();
         $this->get($at)->assertDontSee('This address came with a file')->assertSee('Read now');
-        app(ReadRooms::class)->listenAll();
+        app(ImportReadings::class)->listenAll();
         $this->assertSame(1, $asked);
     }
 
@@ -88,7 +89,7 @@ final class ComesInTest extends FeatureCase
             try {
                 HttpRoomLogger::allowed($address);
                 $this->fail("{$address} was allowed");
-            } catch (Refusal $refusal) {
+            } catch (InvalidValue $refusal) {
                 $this->assertSame('logger', $refusal->place);
             }
         }
@@ -116,7 +117,7 @@ final class ComesInTest extends FeatureCase
                 try {
                     $logger->since("http://127.0.0.1:{$port}/{$path}", 0);
                     $this->fail("{$path} was taken");
-                } catch (Refusal $refusal) {
+                } catch (InvalidValue $refusal) {
                     $this->assertStringContainsString($said, $refusal->getMessage(), $path);
                 }
                 $this->assertLessThan(8.0, microtime(true) - $began, "{$path}: not as long as it drips");
@@ -131,28 +132,28 @@ final class ComesInTest extends FeatureCase
     {
         $zone = new DateTimeZone('Europe/Oslo');
         $calendar = fn (string $rule, string $start = '20150105T090000'): string => "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//T//EN\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTART;TZID=Europe/Oslo:{$start}\r\nDURATION:PT1H\r\n{$rule}\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
-        $hours = (new ReadCalendar)->busy($calendar('RRULE:FREQ=DAILY'), $zone, self::NOW, 7);
+        $hours = (new ImportCalendar)->busy($calendar('RRULE:FREQ=DAILY'), $zone, self::NOW, 7);
         $this->assertCount(7, $hours);
         $this->assertSame(['date' => '2026-10-15', 'from' => 540, 'to' => 600], $hours[0]);
-        $this->assertCount(2, (new ReadCalendar)->busy($calendar('RRULE:FREQ=WEEKLY;BYDAY=MO,WE'), $zone, self::NOW, 7));
+        $this->assertCount(2, (new ImportCalendar)->busy($calendar('RRULE:FREQ=WEEKLY;BYDAY=MO,WE'), $zone, self::NOW, 7));
         foreach (['RRULE:FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30', 'RRULE:FREQ=MONTHLY;BYMONTHDAY=31;BYMONTH=2,4'] as $never) {
             $began = microtime(true);
             try {
-                $this->assertSame([], (new ReadCalendar(3.0))->busy($calendar($never), $zone, self::NOW, 7), $never);
-            } catch (Refusal $refusal) {
+                $this->assertSame([], (new ImportCalendar(3.0))->busy($calendar($never), $zone, self::NOW, 7), $never);
+            } catch (InvalidValue $refusal) {
                 $this->assertStringContainsString('takes too long', $refusal->getMessage());
             }
             $this->assertLessThan(6.0, microtime(true) - $began, $never);
         }
         foreach (['RRULE:FREQ=', 'RRULE:', 'EXDATE:never', 'RRULE:FREQ=DAILY;COUNT=-4', 'DTEND:19'] as $odd) {
             try {
-                (new ReadCalendar)->busy($calendar($odd), $zone, self::NOW, 7);
-            } catch (Refusal $refusal) {
+                (new ImportCalendar)->busy($calendar($odd), $zone, self::NOW, 7);
+            } catch (InvalidValue $refusal) {
                 $this->assertSame('calendar', $refusal->place);
             }
         }
         $this->expectExceptionMessage('over five megabytes');
-        (new ReadCalendar)->busy(str_repeat(' ', 5_000_001), $zone, self::NOW, 7);
+        (new ImportCalendar)->busy(str_repeat(' ', 5_000_001), $zone, self::NOW, 7);
     }
 
     public function test_what_nobody_can_type_is_refused_and_long_forms_come_whole(): void
@@ -201,8 +202,8 @@ final class ComesInTest extends FeatureCase
             $file = new UploadedFile(__FILE__, 'busy.ics', 'text/calendar', $fault, true);
             $this->followingRedirects()->from($at)->call('POST', "{$at}/calendar", [], [], ['calendar' => $file])->assertSee($said);
         }
-        $this->assertGreaterThanOrEqual(20_000_000, LayoutFiles::MOST_BYTES);
-        foreach (['upload_max_filesize' => LayoutFiles::MOST_BYTES, 'post_max_size' => LayoutFiles::MOST_BYTES] as $limit => $promised) {
+        $this->assertGreaterThanOrEqual(20_000_000, LayoutFiles::MAX_BYTES);
+        foreach (['upload_max_filesize' => LayoutFiles::MAX_BYTES, 'post_max_size' => LayoutFiles::MAX_BYTES] as $limit => $promised) {
             $this->assertGreaterThan($promised, ini_parse_quantity((string) ini_get($limit)), "{$limit} lies above what the pages promise");
         }
     }

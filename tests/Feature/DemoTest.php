@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Workshop\Cuts\CutLand;
-use App\Workshop\Land\StudyFile;
-use App\Workshop\LoadProject;
-use App\Workshop\Plan\PlanFile;
-use IdleRidge\Core\Coats\Laid;
+use App\Computed\Cuts\CutComputation;
+use App\Computed\Land\LandReport;
+use App\Computed\Plan\PlanReport;
+use App\Computed\ProjectLoader;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Findings\Finding;
@@ -17,7 +17,7 @@ use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Plan\BenchWork;
-use IdleRidge\Core\Plan\State;
+use IdleRidge\Core\Plan\DryingState;
 use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
@@ -39,15 +39,15 @@ final class DemoTest extends FeatureCase
 {
     public function test_every_feature_stands_in_the_section_that_the_table_names(): void
     {
-        $project = app(LoadProject::class)->of($this->demo());
-        $work = (new PlanFile)->work($project, intdiv(app(ClockInterface::class)->now()->getTimestamp(), 60));
+        $project = app(ProjectLoader::class)->of($this->demo());
+        $work = (new PlanReport)->work($project, intdiv(app(ClockInterface::class)->now()->getTimestamp(), 60));
         preg_match_all('/^\| (?!to be seen)([^|]+) \| ([^|]+) \| [^|]+ \|$/m', (string) file_get_contents(base_path('docs/demo.md')), $rows, PREG_SET_ORDER);
         $looks = $this->looks();
         $this->assertEqualsCanonicalizing(array_keys($looks), array_column($rows, 1));
         $studies = [];
         foreach ($rows as [, $feature, $name]) {
             $section = $project->section($name);
-            $study = $studies[$name] ??= (new StudyFile)->of($project, $section);
+            $study = $studies[$name] ??= (new LandReport)->of($project, $section);
             $this->assertTrue($looks[$feature]($study, $work), "{$feature} on {$name}");
         }
         $this->assertCount(4, $studies, 'every section shows something');
@@ -66,14 +66,14 @@ final class DemoTest extends FeatureCase
             $states = [];
             foreach ($s->project->works->zonesOf($s->section->uid) as $zone) {
                 foreach ($s->project->works->coatsOf($zone->uid) as $coat) {
-                    $laid = array_filter($s->project->works->laid, fn (Laid $l): bool => $l->coat === $coat->uid);
-                    $states[] = $laid === [] ? State::Bare : $w->state(end($laid));
+                    $laid = array_filter($s->project->works->laid, fn (CoatApplication $l): bool => $l->coat === $coat->uid);
+                    $states[] = $laid === [] ? DryingState::Bare : $w->state(end($laid));
                 }
             }
 
             return $states;
         };
-        $stack = fn (LandStudy $s): FoamStack => (new CutLand)->page($s->project, $s->model, $s->section)->stack() ?? throw new LogicException('the demo is made of foam');
+        $stack = fn (LandStudy $s): FoamStack => (new CutComputation)->page($s->project, $s->model, $s->section)->stack() ?? throw new LogicException('the demo is made of foam');
 
         return [
             'grade that changes' => fn (LandStudy $s): bool => count(array_unique(array_map(fn (float $at): int => (int) round(100 * $runs($s)[0]->grade->gradeAt($at)), [300.0, 700.0, 1100.0]))) === 3,
@@ -92,7 +92,7 @@ final class DemoTest extends FeatureCase
             'foam cut open by a bore' => fn (LandStudy $s): bool => count(array_filter($stack($s)->layers, fn (Layer $layer): bool => count($layer->pieces) === 2)) === 3,
             'bank' => $graded(Grading::FILL),
             'bridge' => $built('bridge'),
-            'coat still wet' => fn (LandStudy $s, BenchWork $w): bool => in_array(State::Wet, $states($s, $w), true),
+            'coat still wet' => fn (LandStudy $s, BenchWork $w): bool => in_array(DryingState::Wet, $states($s, $w), true),
             'nights too cold for a film' => fn (LandStudy $s): bool => $s->project->works->room($s->section)->night->temperature < 8.0,
             'curve, then straight' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => $r->alignment->elements[0] instanceof Arc && $r->alignment->elements[1] instanceof Tangent) !== [],
             'vertical curve' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => max($r->grade->curves) > 100.0) !== [],
@@ -110,7 +110,7 @@ final class DemoTest extends FeatureCase
             'stream under the bridge' => fn (LandStudy $s): bool => $s->model->ground->streams !== [] && $s->model->ground->streams[0]->fall() > 30.0 && ! $found('stream-dammed')($s),
             'bridge on piers' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => array_filter($r->structures, fn (Structure $b): bool => $b->piers > 0) !== []) !== [],
             'lining in a tunnel' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => array_filter($r->structures, fn (Structure $b): bool => $b->kind === 'tunnel' && $b->thick > 0.0) !== []) !== [],
-            'hidden by the land' => fn (LandStudy $s): bool => (SightStudy::of($s->project, $s->section, $s->model)->land->value ?? 100.0) < 98.0,
+            'hidden by the land' => fn (LandStudy $s): bool => (SightStudy::of($s->project->layout->viewingEdges, $s->section, $s->model)->land->value ?? 100.0) < 98.0,
             'damp ground, slopes, sun side' => fn (LandStudy $s): bool => count(LandClasses::slopes($s->terrain->grid(), $s->section->width, $s->section->depth)) === 5 && LandClasses::damp($s->terrain->grid(), $s->section->width, $s->section->depth)[0]->area > 0.0,
             'two vehicles' => fn (LandStudy $s): bool => count($s->project->layout->vehicles) === 2,
         ];

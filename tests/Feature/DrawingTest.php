@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Drawing\Labels;
-use App\Drawing\PlanFrame;
-use App\Drawing\ReliefPicture;
-use App\Drawing\Svg;
+use App\Computed\Land\LandResult;
 use App\Models\Run;
-use App\Workshop\Land\LandSheet;
+use App\Pages\Drawing\Labels;
+use App\Pages\Drawing\PlanFrame;
+use IdleRidge\Core\Interchange\ReliefPng;
+use IdleRidge\Core\Interchange\Svg;
 
 final class DrawingTest extends FeatureCase
 {
@@ -73,8 +73,8 @@ final class DrawingTest extends FeatureCase
                 $heights[] = $i < 30 ? 40.0 - 3.0 * abs($i - 15) : 0.0;
             }
         }
-        $sheet = new LandSheet(str_repeat('a', 40), 5.0, 60, 30, [], [], [], [], [], pack('g*', ...$heights), [], pack('g*', ...array_fill(0, 184, 0.0)));
-        $picture = imagecreatefromstring(ReliefPicture::png($sheet->grid()));
+        $sheet = new LandResult(str_repeat('a', 40), 5.0, 60, 30, [], [], [], [], [], pack('g*', ...$heights), [], pack('g*', ...array_fill(0, 184, 0.0)));
+        $picture = imagecreatefromstring(ReliefPng::png($sheet->grid()));
         $this->assertNotFalse($picture);
         $this->assertSame([120, 60], [imagesx($picture), imagesy($picture)]);
         $at = fn (int $x): array => imagecolorsforindex($picture, (int) imagecolorat($picture, $x, 30));

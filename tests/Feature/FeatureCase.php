@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Computed\Clock\BenchClock;
+use App\Computed\Plan\ComputedPlan;
+use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Models\Revision;
 use App\Models\Section;
-use App\Workshop\LoadProject;
-use App\Workshop\Plan\PlanDesk;
-use App\Workshop\Time\BenchClock;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Project\Works;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -53,17 +53,17 @@ abstract class FeatureCase extends TestCase
     protected function setClock(string $now): void
     {
         $this->app->instance(ClockInterface::class, new BenchClock($now, null));
-        $this->app->forgetInstance(PlanDesk::class);
+        $this->app->forgetInstance(ComputedPlan::class);
     }
 
     protected function plan(Layout $layout): BenchPlan
     {
-        return app(PlanDesk::class)->plan($layout->fresh() ?? $layout);
+        return app(ComputedPlan::class)->plan($layout->fresh() ?? $layout);
     }
 
     protected function works(Layout $layout): Works
     {
-        return app(LoadProject::class)->works($layout);
+        return app(ProjectLoader::class)->works($layout);
     }
 
     /** A layout with one empty board of 1200 × 600. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Computed\ProjectLoader;
 use App\Models\Layout;
-use App\Workshop\LoadProject;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Tests\Fixtures;
@@ -100,7 +100,7 @@ final class FilesTest extends FeatureCase
     public function test_a_file_from_before_coats_has_bare_land_and_no_structures(): void
     {
         $this->upload(Fixtures::text('projects/version-1-before-coats.ridge.json'))->assertRedirect();
-        $project = app(LoadProject::class)->of(Layout::query()->firstOrFail());
+        $project = app(ProjectLoader::class)->of(Layout::query()->firstOrFail());
         $this->assertSame([[], [], []], [$project->works->zones, $project->works->laid, $project->runs[0]->structures]);
     }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Ledger\Ledger;
 use App\Models\LandFeature;
-use App\Workshop\Revising\Ledger;
 use Illuminate\Support\Facades\DB;
 
 final class HistoryTest extends FeatureCase

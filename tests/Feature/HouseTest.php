@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\House\Devices;
+use App\Actions\House\Pairing;
 use App\Models\Device;
-use App\Workshop\House\Devices;
-use App\Workshop\House\Pairing;
-use App\Workshop\House\Role;
+use App\Models\Role;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\FormInput;
+use App\Computed\Clock\BenchClock;
+use App\Computed\Clock\UlidGenerator;
 use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Run;
-use App\Workshop\Time\BenchClock;
-use App\Workshop\Time\Uids;
-use App\Workshop\Typed;
-use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Measure\Units;
 use Symfony\Component\Uid\Ulid;
 
@@ -19,7 +19,7 @@ final class InputTest extends FeatureCase
 {
     public function test_typed_values_are_read_kept_and_their_faults_gathered(): void
     {
-        $typed = new Typed(['a' => '2,5 cm', 'b' => ['c' => '30°'], 'd' => 'long', 'e' => ['x'], 'f' => ''], Units::Metric);
+        $typed = new FormInput(['a' => '2,5 cm', 'b' => ['c' => '30°'], 'd' => 'long', 'e' => ['x'], 'f' => ''], Units::Metric);
         $this->assertSame(25.0, $typed->length('a'));
         $this->assertSame(30.0, $typed->number('b.c'));
         $this->assertSame(7.0, $typed->length('f', 7.0));
@@ -27,10 +27,10 @@ final class InputTest extends FeatureCase
         $this->assertNan($typed->length('d'));
         $this->assertNan($typed->number('e'));
         try {
-            $typed->made(fn () => throw new Refusal('unheard', 'd'));
+            $typed->made(fn () => throw new InvalidValue('unheard', 'd'));
             $this->fail('accepted');
-        } catch (Refusals $refusals) {
-            $this->assertSame(['d', 'e'], array_map(fn (Refusal $r): string => $r->place, $refusals->all));
+        } catch (InvalidValues $refusals) {
+            $this->assertSame(['d', 'e'], array_map(fn (InvalidValue $r): string => $r->place, $refusals->all));
             $this->assertStringContainsString('is not a length', $refusals->all[0]->getMessage(), 'the field says it better');
         }
     }
@@ -38,9 +38,9 @@ final class InputTest extends FeatureCase
     public function test_a_field_left_as_shown_keeps_its_unrounded_value(): void
     {
         $third = 1000.0 / 3.0;
-        $this->assertSame($third, (new Typed(['x' => '333.33'], Units::Metric))->length('x', current: $third));
-        $this->assertSame(333.34, (new Typed(['x' => '333.34'], Units::Metric))->length('x', current: $third));
-        $this->assertSame($third, (new Typed(['x' => '13 1/8"'], Units::Imperial))->length('x', current: $third));
+        $this->assertSame($third, (new FormInput(['x' => '333.33'], Units::Metric))->length('x', current: $third));
+        $this->assertSame(333.34, (new FormInput(['x' => '333.34'], Units::Metric))->length('x', current: $third));
+        $this->assertSame($third, (new FormInput(['x' => '13 1/8"'], Units::Imperial))->length('x', current: $third));
     }
 
     public function test_the_clock_is_frozen_by_a_moment_and_stepped_by_a_file(): void
@@ -51,7 +51,7 @@ final class InputTest extends FeatureCase
         $this->assertSame('2026-10-15T18:00:00+00:00', $clock->now()->format('c'));
         unlink($file);
         $this->assertSame('2026-10-14T18:30:00+00:00', $clock->now()->format('c'));
-        $uid = (new Uids($clock))->next();
+        $uid = (new UlidGenerator($clock))->next();
         $this->assertSame('2026-10-14', Ulid::fromString($uid)->getDateTime()->format('Y-m-d'));
         $this->assertLessThan(120, abs((new BenchClock(null, null))->now()->getTimestamp() - time()));
     }

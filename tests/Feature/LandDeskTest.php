@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Computed\ComputedCache;
+use App\Computed\Land\ComputedLand;
+use App\Computed\ProjectLoader;
 use App\Models\Layout;
-use App\Workshop\Land\LandDesk;
-use App\Workshop\LoadProject;
 use Illuminate\Support\Facades\Cache;
 
 /** What is computed is kept under its inputs: never twice for the same, never an old answer for another. */
@@ -16,13 +17,13 @@ final class LandDeskTest extends FeatureCase
     {
         $layout = $this->demo();
         $first = $this->sheet($layout);
-        $kept = Cache::store('computed')->get('sheet-'.$first->hash);
+        $kept = app(ComputedCache::class)->get('land', $first->hash);
         $this->assertEquals($first, $kept);
         // A mark in what is kept comes back: nothing was computed again.
         $marked = new ($first::class)(...[...get_object_vars($first), 'cols' => 7]);
-        Cache::store('computed')->put('sheet-'.$first->hash, $marked, 60);
+        app(ComputedCache::class)->put('land', $first->hash, $marked);
         $this->assertSame(7, $this->sheet($layout)->cols);
-        Cache::store('computed')->forget('sheet-'.$first->hash);
+        app(ComputedCache::class)->forget('land', $first->hash);
     }
 
     public function test_whatever_the_land_depends_on_changes_its_address(): void
@@ -65,7 +66,7 @@ final class LandDeskTest extends FeatureCase
     {
         $layout = $this->demo();
         $saved = $this->sheet($layout);
-        $preview = $this->sheet($layout, LandDesk::PREVIEW_CELL);
+        $preview = $this->sheet($layout, ComputedLand::PREVIEW_CELL_MM);
         $this->assertSame([240, 120], [$saved->cols, $saved->rows]);
         $this->assertSame([120, 60], [$preview->cols, $preview->rows]);
         $this->assertEqualsWithDelta($saved->figures['z_max']->value, $preview->figures['z_max']->value, 3.0);
@@ -90,11 +91,11 @@ final class LandDeskTest extends FeatureCase
         }
     }
 
-    private function sheet(Layout $layout, float $cell = LandDesk::CELL): \App\Workshop\Land\LandSheet
+    private function sheet(Layout $layout, float $cell = ComputedLand::CELL_MM): \App\Computed\Land\LandResult
     {
-        $project = app(LoadProject::class)->of($layout->refresh());
+        $project = app(ProjectLoader::class)->of($layout->refresh());
 
-        return (new LandDesk)->sheet($project, $project->sections[0], $cell);
+        return (new ComputedLand)->sheet($project, $project->sections[0], $cell);
     }
 
     /** @return list<float> */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Computed\ProjectLoader;
 use App\Models\LandFeature;
 use App\Models\Run;
 use App\Models\Section;
-use App\Workshop\LoadProject;
 use IdleRidge\Core\Interchange\AsciiGrid;
 use IdleRidge\Core\Interchange\TrackDxf;
 use IdleRidge\Core\Interchange\TrackSvg;
@@ -47,7 +47,7 @@ final class LandWorkTest extends FeatureCase
         $this->hx($board, '/runs', ['kind' => 'road', 'x1' => '600', 'y1' => '20', 'x2' => '600', 'y2' => '580'])->assertSee('Road 1')->assertDontSee('Level crossing is not level');
         $road = Run::query()->latest('id')->firstOrFail();
         $this->assertSame('road', $road->kind);
-        $project = app(LoadProject::class)->of($this->layoutOf($board));
+        $project = app(ProjectLoader::class)->of($this->layoutOf($board));
         $this->assertEqualsWithDelta(0.0, Crossing::between(...$project->runs)[0]->over(), 0.01);
         $this->assertEqualsWithDelta([0.0, 0.0], [$project->runs[1]->grade->heightAt(0.0), $project->runs[1]->grade->heightAt(560.0)], 1e-9);
         $this->hx($board, "/runs/{$road->uid}", ['pick' => $road->uid, 'tab' => 'formation', 'profile' => ['half_width_left_mm' => '40', 'roadbed_mm' => '1.5']], method: 'patch')->assertSee('Surface');

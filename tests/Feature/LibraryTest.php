@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Workshop\LoadProject;
-use App\Workshop\Plan\PlanDesk;
+use App\Computed\Plan\ComputedPlan;
+use App\Computed\ProjectLoader;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Plan\TakeOff;
 
@@ -16,8 +16,8 @@ final class LibraryTest extends FeatureCase
     {
         $layout = $this->demo();
         $need = function () use ($layout): float {
-            $desk = app(PlanDesk::class);
-            $plan = $desk->planOf(app(LoadProject::class)->of($layout), $desk->minute());
+            $desk = app(ComputedPlan::class);
+            $plan = $desk->planOf(app(ProjectLoader::class)->of($layout), $desk->minute());
 
             return array_sum(array_column(array_filter(TakeOff::items($plan->work), fn (array $i): bool => $i['material'] === 'fibre 4 mm'), 'amount'));
         };
@@ -25,10 +25,10 @@ final class LibraryTest extends FeatureCase
         $this->get("/layouts/{$layout->uid}/library?recipe=fibre-4mm")->assertOk()->assertSee('Static fibre 4 mm')->assertSee('low 66, high 150')->assertSee('starting value');
         $this->patch("/layouts/{$layout->uid}/library/fibre-4mm", ['parts' => [1 => ['value' => '55']], 'minutes' => ['next_coat' => '240']])->assertSessionHasNoErrors();
         $this->assertEqualsWithDelta(0.5 * $before, $need(), 0.01 * $before, '55 g a square metre instead of 110');
-        $own = app(LoadProject::class)->works($layout)->recipes[0]->recipe;
+        $own = app(ProjectLoader::class)->works($layout)->recipes[0]->recipe;
         $this->assertSame(['yours', 240.0, 60.0], [$own->provenance, $own->cure->minutes['next_coat'], $own->cure->minutes['touch_dry']], 'what was not typed stays');
         $this->patch("/layouts/{$layout->uid}/library/fibre-4mm", ['parts' => [1 => ['value' => '70']]])->assertSessionHasNoErrors();
-        $this->assertCount(1, app(LoadProject::class)->works($layout)->recipes, 'changed again, not doubled');
+        $this->assertCount(1, app(ProjectLoader::class)->works($layout)->recipes, 'changed again, not doubled');
         $this->get("/layouts/{$layout->uid}/library?recipe=fibre-4mm")->assertSee('Starting values');
         $this->delete("/layouts/{$layout->uid}/library/fibre-4mm")->assertSessionHasNoErrors();
         $this->assertEqualsWithDelta($before, $need(), 1e-6);
@@ -47,9 +47,9 @@ final class LibraryTest extends FeatureCase
         $section = $layout->sections()->firstOrFail();
         $this->post($this->at($section, "/zones/{$zone->uid}/coats"), ['recipe' => 'peat-of-the-tarn'])->assertSessionHasNoErrors();
         $this->from('/')->delete("/layouts/{$layout->uid}/library/peat-of-the-tarn")->assertSessionHasErrors('recipe');
-        $this->assertCount(2, app(LoadProject::class)->works($layout)->recipes);
+        $this->assertCount(2, app(ProjectLoader::class)->works($layout)->recipes);
         $this->delete("/layouts/{$layout->uid}/library/peat-of-the-tarn-2")->assertSessionHasNoErrors();
-        $this->assertCount(1, app(LoadProject::class)->works($layout)->recipes);
+        $this->assertCount(1, app(ProjectLoader::class)->works($layout)->recipes);
     }
 
     public function test_figures_that_cannot_be_are_refused_beside_their_field(): void
@@ -60,7 +60,7 @@ final class LibraryTest extends FeatureCase
         $this->patch($at, ['parts' => [0 => ['value' => 'much']]])->assertSessionHasErrors('parts/0/value');
         $this->patch($at, ['parts' => [0 => ['value' => '-4']]])->assertSessionHasErrors();
         $this->patch($at, ['waste' => '900'])->assertSessionHasErrors('waste');
-        $this->assertSame([], app(LoadProject::class)->works($layout)->recipes);
+        $this->assertSame([], app(ProjectLoader::class)->works($layout)->recipes);
         $this->get("/layouts/{$layout->uid}/library?recipe=nothing")->assertOk()->assertSee('No recipe picked');
         $this->from('/')->patch("/layouts/{$layout->uid}/library/nothing", [])->assertSessionHasErrors();
     }
@@ -76,10 +76,10 @@ final class LibraryTest extends FeatureCase
         // The demo has prices for some of it: what has none at all is not told as nothing.
         $this->get($this->at($section, '/coats/schools?question=water'))->assertSee('no price yet')->assertDontSee('>0.00<', false)->assertSee('over');
         $this->get($this->at($this->board(), '/coats/schools'))->assertOk()->assertSee('Make a zone on Coats first');
-        $zone = array_values(array_filter(app(LoadProject::class)->works($layout)->zones, fn ($z): bool => $z->name === 'Crag'))[0];
-        $before = count(app(LoadProject::class)->works($layout)->coatsOf($zone->uid));
+        $zone = array_values(array_filter(app(ProjectLoader::class)->works($layout)->zones, fn ($z): bool => $z->name === 'Crag'))[0];
+        $before = count(app(ProjectLoader::class)->works($layout)->coatsOf($zone->uid));
         $this->post($this->at($section, "/zones/{$zone->uid}/school"), ['school' => 'rock-drybrush'])->assertSessionHasNoErrors();
-        $coats = app(LoadProject::class)->works($layout)->coatsOf($zone->uid);
+        $coats = app(ProjectLoader::class)->works($layout)->coatsOf($zone->uid);
         $this->assertCount($before + 2, $coats);
         $this->assertSame([3], array_values(array_map(fn (Coat $c): int => $c->passes, array_filter($coats, fn (Coat $c): bool => $c->recipe->id === 'dry-brushing'))));
         $this->from('/')->post($this->at($section, "/zones/{$zone->uid}/school"), ['school' => 'none'])->assertSessionHasErrors('recipe');
@@ -97,8 +97,8 @@ final class LibraryTest extends FeatureCase
         $csv = (string) $this->get("/layouts/{$layout->uid}/take-off")->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8')->getContent();
         $rows = array_map(fn (string $line): array => str_getcsv($line, ',', '"', ''), array_filter(explode("\r\n", $csv)));
         $this->assertSame(['section', 'zone', 'coat', 'material', 'used_up', 'to_lie_ready', 'unit', 'cost'], $rows[0]);
-        $desk = app(PlanDesk::class);
-        $items = TakeOff::items($desk->planOf(app(LoadProject::class)->of($layout), $desk->minute())->work);
+        $desk = app(ComputedPlan::class);
+        $items = TakeOff::items($desk->planOf(app(ProjectLoader::class)->of($layout), $desk->minute())->work);
         $this->assertCount(count($items) + 1, $rows);
         $this->assertEqualsWithDelta(array_sum(array_column($items, 'amount')), array_sum(array_column(array_slice($rows, 1), 4)), 0.05 * count($items));
         $section = $layout->sections()->where('name', 'Fell Halt')->firstOrFail();

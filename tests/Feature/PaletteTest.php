@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Workshop\LoadProject;
+use App\Computed\ProjectLoader;
 use IdleRidge\Core\Coats\Coat;
 
 /** Colours of a layout: mixed, given to coats, held side by side. */
@@ -15,13 +15,13 @@ final class PaletteTest extends FeatureCase
         $layout = $this->demo();
         $this->get("/layouts/{$layout->uid}/palette")->assertOk()->assertSee('Birch floor')->assertSee('Tarnhead, Meadow')->assertSee('upland, cold');
         $this->post("/layouts/{$layout->uid}/palette", ['name' => 'Bracken', 'season' => 'October', 'mix' => [['base' => 'burnt sienna', 'parts' => '2'], ['base' => 'yellow ochre', 'parts' => '1,5'], ['base' => '', 'parts' => '']]])->assertSessionHasNoErrors();
-        $colour = array_values(array_filter(app(LoadProject::class)->works($layout)->colours, fn ($c): bool => $c->name === 'Bracken'))[0];
+        $colour = array_values(array_filter(app(ProjectLoader::class)->works($layout)->colours, fn ($c): bool => $c->name === 'Bracken'))[0];
         $this->assertSame('2 burnt sienna, 1.5 yellow ochre', $colour->words());
-        $coat = app(LoadProject::class)->works($layout)->coats[0];
-        $zone = array_values(array_filter(app(LoadProject::class)->works($layout)->zones, fn ($z): bool => $z->uid === $coat->zone))[0];
+        $coat = app(ProjectLoader::class)->works($layout)->coats[0];
+        $zone = array_values(array_filter(app(ProjectLoader::class)->works($layout)->zones, fn ($z): bool => $z->uid === $coat->zone))[0];
         $section = $layout->sections()->where('uid', $zone->section)->firstOrFail();
         $this->patch($this->at($section, "/zones/{$zone->uid}/coats/{$coat->uid}"), ['colour' => $colour->uid])->assertSessionHasNoErrors();
-        $this->assertSame($colour->uid, array_values(array_filter(app(LoadProject::class)->works($layout)->coats, fn (Coat $c): bool => $c->uid === $coat->uid))[0]->colour);
+        $this->assertSame($colour->uid, array_values(array_filter(app(ProjectLoader::class)->works($layout)->coats, fn (Coat $c): bool => $c->uid === $coat->uid))[0]->colour);
         $this->from('/')->delete("/layouts/{$layout->uid}/palette/{$colour->uid}")->assertSessionHasErrors('colour');
         $this->patch($this->at($section, "/zones/{$zone->uid}/coats/{$coat->uid}"), ['colour' => ''])->assertSessionHasNoErrors();
         $this->delete("/layouts/{$layout->uid}/palette/{$colour->uid}")->assertSessionHasNoErrors();
@@ -31,7 +31,7 @@ final class PaletteTest extends FeatureCase
     public function test_two_colours_side_by_side_and_odd_wishes(): void
     {
         $layout = $this->demo();
-        $colours = app(LoadProject::class)->works($layout)->colours;
+        $colours = app(ProjectLoader::class)->works($layout)->colours;
         $this->get("/layouts/{$layout->uid}/palette?one={$colours[0]->uid}&other={$colours[3]->uid}")->assertOk()->assertSee('seen at a glance');
         $this->get("/layouts/{$layout->uid}/palette?one={$colours[1]->uid}&other={$colours[1]->uid}")->assertOk()->assertSee('nobody sees a difference');
         $at = "/layouts/{$layout->uid}/palette";

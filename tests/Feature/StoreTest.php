@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Cuts\SaveCutCoats;
+use App\Actions\Files\LayoutFiles;
+use App\Computed\Cuts\ComputedCuts;
+use App\Computed\Cuts\CutResult;
+use App\Computed\Plan\ComputedPlan;
+use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Models\Section;
-use App\Workshop\Cuts\CutDesk;
-use App\Workshop\Cuts\CutPage;
-use App\Workshop\Cuts\PlanCuts;
-use App\Workshop\Files\LayoutFiles;
-use App\Workshop\LoadProject;
-use App\Workshop\Plan\PlanDesk;
 use Database\Seeders\SaltingsTramway;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cuts\EdgeBoard;
-use IdleRidge\Core\Plan\Placed;
+use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Plan\TakeOff;
 
 /** Foam in store, cutting it up, and the cutting as work on the schedule. */
@@ -29,21 +29,21 @@ final class StoreTest extends FeatureCase
         [$section, $layout] = $this->fell();
         $at = $this->at($section, '/cuts/store');
         $this->post($at, ['new' => ['sheet_mm' => '20', 'sheet_width_mm' => '1.1 m', 'sheet_depth_mm' => '500', 'count' => '2']])->assertSessionHasNoErrors();
-        $store = app(LoadProject::class)->of($layout)->works->store;
+        $store = app(ProjectLoader::class)->of($layout)->works->store;
         $this->assertSame([2], array_column($store->inStore(), 'count'));
         $uid = $store->lots[0]->uid;
         $this->post($at, ['lots' => [$uid => '5']])->assertSessionHasNoErrors();
         $this->post($at, ['lots' => [$uid => '5']])->assertSessionHasNoErrors();
-        $store = app(LoadProject::class)->of($layout)->works->store;
+        $store = app(ProjectLoader::class)->of($layout)->works->store;
         $this->assertSame(5, $store->count($uid));
         $this->assertCount(2, $store->movements, 'a count that changes nothing moves nothing');
         $this->post($at, ['new' => ['sheet_mm' => '20', 'sheet_width_mm' => '1100', 'sheet_depth_mm' => '500', 'count' => '1']]);
-        $this->assertCount(1, app(LoadProject::class)->of($layout)->works->store->lots, 'the same size is the same lot');
+        $this->assertCount(1, app(ProjectLoader::class)->of($layout)->works->store->lots, 'the same size is the same lot');
         $this->get($this->at($section, '/cuts'))->assertSee('1100 mm')->assertSee('value="6"', false);
         foreach ([['lots' => [$uid => '-1'], 'where' => "lots/{$uid}"], ['lots' => [$uid => 'many'], 'where' => "lots/{$uid}"], ['new' => ['sheet_mm' => '0', 'sheet_width_mm' => '10', 'sheet_depth_mm' => '10'], 'where' => 'new/sheet_mm'], ['new' => ['sheet_mm' => '20', 'sheet_width_mm' => '', 'sheet_depth_mm' => '10'], 'where' => 'new/sheet_width_mm'], ['lots' => [$uid => '1.5'], 'where' => "lots/{$uid}"]] as $bad) {
             $this->post($at, $bad)->assertSessionHasErrors($bad['where']);
         }
-        $this->assertSame(6, app(LoadProject::class)->of($layout)->works->store->count($uid), 'nothing is half done');
+        $this->assertSame(6, app(ProjectLoader::class)->of($layout)->works->store->count($uid), 'nothing is half done');
     }
 
     public function test_sheets_that_are_cut_leave_the_store_and_what_is_left_over_comes_into_it(): void
@@ -51,7 +51,7 @@ final class StoreTest extends FeatureCase
         [$section, $layout] = $this->fell();
         $this->post($this->at($section, '/cuts/store'), ['new' => ['sheet_mm' => '20', 'sheet_width_mm' => '1250', 'sheet_depth_mm' => '600', 'count' => '2']]);
         $this->post($this->at($section, '/cuts/cut'))->assertSessionHasNoErrors()->assertSessionHas('said');
-        $store = app(LoadProject::class)->of($layout)->works->store;
+        $store = app(ProjectLoader::class)->of($layout)->works->store;
         $this->assertSame(0, $store->count($store->lots[0]->uid), 'both were used');
         $causes = array_count_values(array_map(fn ($m): string => $m->cause, $store->movements));
         $this->assertSame($causes['cut'], 2 + ($causes['bought'] ?? 0), 'what was not there was bought first');
@@ -59,7 +59,7 @@ final class StoreTest extends FeatureCase
         $this->assertNotSame([], $offcuts);
         $this->get($this->at($section, '/cuts?on=sheets'))->assertSee('taken for Fell Halt already');
         $this->post("/layouts/{$layout->uid}/undo");
-        $again = app(LoadProject::class)->of($layout)->works->store;
+        $again = app(ProjectLoader::class)->of($layout)->works->store;
         $this->assertSame(2, $again->count($again->lots[0]->uid));
         $this->assertCount(1, $again->lots);
         $this->from('/')->post($this->at($this->board(), '/cuts/cut'))->assertSessionHasErrors('cuts');
@@ -69,16 +69,16 @@ final class StoreTest extends FeatureCase
     {
         [$section, $layout] = $this->fell('Birch Cutting');
         $this->post($this->at($section, '/cuts/plan'))->assertSessionHasNoErrors();
-        $project = app(LoadProject::class)->of($layout);
-        $coats = PlanCuts::coatsOf($project->works, $section->uid);
-        $page = app(CutDesk::class)->page($project, $project->section($section->uid));
-        $gluing = app(CutDesk::class)->gluing($page)?->amounts() ?? [];
+        $project = app(ProjectLoader::class)->of($layout);
+        $coats = SaveCutCoats::coatsOf($project->works, $section->uid);
+        $page = app(ComputedCuts::class)->page($project, $project->section($section->uid));
+        $gluing = app(ComputedCuts::class)->gluing($page)?->amounts() ?? [];
         $this->assertCount(count($gluing), $coats, 'one for each glue');
         $plan = $this->plan($layout);
-        $forms = array_values(array_filter($plan->moves, fn (Placed $p): bool => $p->move->section->uid === $section->uid && $p->move->coat->recipe->stage === Stage::Form));
-        $others = array_values(array_filter($plan->moves, fn (Placed $p): bool => $p->move->section->uid === $section->uid && $p->move->coat->recipe->stage !== Stage::Form));
+        $forms = array_values(array_filter($plan->moves, fn (PlacedMove $p): bool => $p->move->section->uid === $section->uid && $p->move->coat->recipe->stage === Stage::Form));
+        $others = array_values(array_filter($plan->moves, fn (PlacedMove $p): bool => $p->move->section->uid === $section->uid && $p->move->coat->recipe->stage !== Stage::Form));
         $this->assertCount(array_sum(array_map(fn ($c): int => $c->passes, $coats)), $forms, 'as many goes as it was put in');
-        $this->assertEqualsWithDelta($page->minutes(), array_sum(array_map(fn (Placed $p): int => $p->move->minutes, $forms)), count($forms));
+        $this->assertEqualsWithDelta($page->minutes(), array_sum(array_map(fn (PlacedMove $p): int => $p->move->minutes, $forms)), count($forms));
         // What the joints take of each glue is what has to be there.
         $taken = array_column(TakeOff::byMaterial($plan->work, $section->uid), 'amount', 'material');
         foreach (['adhesive' => 'foam-safe adhesive', 'contact' => 'latex contact glue', 'hot melt' => 'low-temperature hot melt'] as $glue => $material) {
@@ -86,11 +86,11 @@ final class StoreTest extends FeatureCase
         }
         $this->assertNotSame([], $others);
         foreach ($others as $other) {
-            $this->assertGreaterThan(max(array_map(fn (Placed $p): int => $p->end, $forms)), $other->start);
+            $this->assertGreaterThan(max(array_map(fn (PlacedMove $p): int => $p->end, $forms)), $other->start);
         }
         $this->get($this->at($section, '/coats'))->assertOk()->assertSee('Foam layers')->assertSee('not up yet');
         $this->post($this->at($section, '/cuts/plan'))->assertSessionHasNoErrors();
-        $this->assertCount(count($coats), PlanCuts::coatsOf(app(LoadProject::class)->of($layout)->works, $section->uid), 'renewed, not doubled');
+        $this->assertCount(count($coats), SaveCutCoats::coatsOf(app(ProjectLoader::class)->of($layout)->works, $section->uid), 'renewed, not doubled');
         $this->get($this->at($section, '/cuts?on=glue'))->assertSee('On the schedule in')->assertSee('Renew it there');
         $this->from('/')->post($this->at($this->board(), '/cuts/plan'))->assertSessionHasErrors('cuts');
     }
@@ -110,7 +110,7 @@ final class StoreTest extends FeatureCase
         $pdf = (string) $this->get($this->at($section, '/cuts/take/pdf?layer=2'))->assertOk()->getContent();
         $this->assertStringStartsWith('%PDF-', $pdf);
         $this->post($this->at($section, '/cuts/plan'))->assertSessionHasNoErrors();
-        [$coat] = PlanCuts::coatsOf(app(LoadProject::class)->of($layout)->works, $section->uid);
+        [$coat] = SaveCutCoats::coatsOf(app(ProjectLoader::class)->of($layout)->works, $section->uid);
         $this->assertSame('shell-web', $coat->recipe->id);
         $this->assertNotEquals(85.0, $coat->minutes, 'renewed from what is computed now');
     }
@@ -119,15 +119,15 @@ final class StoreTest extends FeatureCase
     {
         $layout = app(LayoutFiles::class)->store(app(SaltingsTramway::class)->project());
         $section = $layout->sections()->firstOrFail();
-        $project = app(LoadProject::class)->of($layout);
+        $project = app(ProjectLoader::class)->of($layout);
         $layers = $project->layout->cuts->shell->layers;
         $zone = Zone::of('01JAAAAAAAAAAAAAAAAAAAAAC0', $section->uid, 'All of it');
         $works = $project->works->with(['zones' => [$zone], 'coats' => [
             Coat::of('01JAAAAAAAAAAAAAAAAAAAAAC1', $zone->uid, app(Library::class)->recipe('shell-web')), Coat::of('01JAAAAAAAAAAAAAAAAAAAAAC2', $zone->uid, app(Library::class)->recipe('plaster-cloth'), null, 1.0, $layers),
         ], 'laid' => []]);
-        $work = app(PlanDesk::class)->work($project->working($works), app(PlanDesk::class)->minute());
+        $work = app(ComputedPlan::class)->work($project->working($works), app(ComputedPlan::class)->minute());
         $taken = array_column(TakeOff::byMaterial($work), 'amount', 'material');
-        $shell = app(CutDesk::class)->page($project, $project->sections[0])->shell() ?? $this->fail('no shell');
+        $shell = app(ComputedCuts::class)->page($project, $project->sections[0])->shell() ?? $this->fail('no shell');
         // Cuts tells cloth in m², Coats in grams of 600 g a layer and m².
         $this->assertEqualsWithDelta($shell->cover() / 1e6 * 600.0, $taken['plaster cloth'], 0.002 * $taken['plaster cloth']);
         $this->assertEqualsWithDelta($shell->weight() * 1000.0 - $shell->cover() / 1e6 * 600.0, $taken['card strips'], 0.002 * $taken['card strips']);
@@ -148,14 +148,14 @@ final class StoreTest extends FeatureCase
         $this->patch("/layouts/{$layout->uid}", $cuts(['packing_mm' => '1 thick']))->assertSessionHasErrors('cuts/board/packing_mm');
         $this->patch("/layouts/{$layout->uid}", $cuts(['opening_width_mm' => '', 'opening_height_mm' => '']))->assertSessionHasNoErrors();
         $this->get($this->at($section, '/cuts?on=board'))->assertSee('set an opening');
-        $this->assertSame([1.0, 2.5], app(LoadProject::class)->of($layout->fresh() ?? $layout)->layout->cuts->board->packing);
+        $this->assertSame([1.0, 2.5], app(ProjectLoader::class)->of($layout->fresh() ?? $layout)->layout->cuts->board->packing);
     }
 
     public function test_boards_on_both_sides_of_a_joint_have_one_line(): void
     {
-        $project = app(LoadProject::class)->of($this->layoutOf($this->demo()->sections()->firstOrFail()));
-        $desk = app(CutDesk::class);
-        $board = fn (string $name, string $edge): array => (fn (CutPage $page): array => EdgeBoard::along($edge, $page->model()->heightAt(...), $page->section->width, $page->section->depth, 0.0, 70.0)->ring)($desk->page($project, $project->section($name)));
+        $project = app(ProjectLoader::class)->of($this->layoutOf($this->demo()->sections()->firstOrFail()));
+        $desk = app(ComputedCuts::class);
+        $board = fn (string $name, string $edge): array => (fn (CutResult $page): array => EdgeBoard::along($edge, $page->model()->heightAt(...), $page->section->width, $page->section->depth, 0.0, 70.0)->ring)($desk->page($project, $project->section($name)));
         [$weir, $fell] = [$board('Weir Bend', 'right'), $board('Fell Halt', 'left')];
         $at = function (array $ring, float $s): float {
             for ($k = 2; $k < count($ring) - 1; $k++) {
@@ -176,8 +176,8 @@ final class StoreTest extends FeatureCase
     {
         [$section, $layout] = $this->fell();
         $this->patch("/layouts/{$layout->uid}", ['cuts' => ['price' => '15', 'more' => [['sheet_mm' => '50', 'sheet_width_mm' => '1250', 'sheet_depth_mm' => '600', 'price' => '31']]]])->assertSessionHasNoErrors();
-        $project = app(LoadProject::class)->of($layout->fresh() ?? $layout);
-        $both = app(CutDesk::class)->page($project, $project->section($section->uid));
+        $project = app(ProjectLoader::class)->of($layout->fresh() ?? $layout);
+        $both = app(ComputedCuts::class)->page($project, $project->section($section->uid));
         $this->assertNotNull($both->stack());
         $this->get($this->at($section, '/cuts'))->assertOk()->assertSee('mm foam')->assertSee('cost');
     }

@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Computed\Plan\ComputedPlan;
 use App\Devices\SimulatedRoom;
-use App\Drawing\AirDrawing;
-use App\Drawing\ClockWords;
-use App\Drawing\CureRing;
-use App\Drawing\DryingTail;
-use App\Drawing\DuskDrawing;
-use App\Drawing\LearnedDrawing;
-use App\Drawing\LearnedWords;
-use App\Drawing\LitWindow;
-use App\Drawing\Svg;
-use App\Workshop\Plan\DryingPage;
-use App\Workshop\Plan\PlanDesk;
-use App\Workshop\Plan\TonightPage;
+use App\Pages\Air\AirDrawing;
+use App\Pages\Air\LearnedDrawing;
+use App\Pages\Coats\CureRingDrawing;
+use App\Pages\Plan\DryingPage;
+use App\Pages\Plan\DryingTailDrawing;
+use App\Pages\Plan\SessionDrawing;
+use App\Pages\Plan\TimelineDrawing;
+use App\Pages\Plan\TonightPage;
+use App\Pages\Words\LearnedWords;
 use DateTimeZone;
 use IdleRidge\Core\Cure\AirLog;
-use IdleRidge\Core\Cure\Learned;
+use IdleRidge\Core\Cure\LearnedFactor;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Cure\RoomAir;
+use IdleRidge\Core\Interchange\Svg;
+use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Plan\BenchPlan;
 use SimpleXMLElement;
 use Tests\Build;
@@ -43,7 +43,7 @@ final class TimeDrawingTest extends FeatureCase
     public function test_a_tail_is_longer_for_longer_and_its_taper_follows_its_half(): void
     {
         $ends = function (float $half, float $most): array {
-            preg_match_all('/[\d.]+ [\d.]+/', (string) $this->xml(DryingTail::of($half, $most, 'wet'))->xpath('//path[contains(@class,"tail-fill")]')[0]['d'], $found);
+            preg_match_all('/[\d.]+ [\d.]+/', (string) $this->xml(DryingTailDrawing::of($half, $most, 'wet'))->xpath('//path[contains(@class,"tail-fill")]')[0]['d'], $found);
 
             return array_map(fn (string $p): float => (float) explode(' ', $p)[0], array_slice($found[0], 1, 2));
         };
@@ -61,7 +61,7 @@ final class TimeDrawingTest extends FeatureCase
     public function test_a_ring_turns_with_the_root_of_time(): void
     {
         $angle = function (float $since): float {
-            $hand = (string) $this->xml(CureRing::of($since, 60.0, 180.0, 1440.0, 'a coat'))->xpath('//path[contains(@class,"ring-hand")]')[0]['d'];
+            $hand = (string) $this->xml(CureRingDrawing::of($since, 60.0, 180.0, 1440.0, 'a coat'))->xpath('//path[contains(@class,"ring-hand")]')[0]['d'];
             preg_match('/L([\d.]+) ([\d.]+)/', $hand, $to);
             $turn = atan2((float) $to[1] - 66.0, 66.0 - (float) $to[2]);
 
@@ -78,7 +78,7 @@ final class TimeDrawingTest extends FeatureCase
         [$plan, $words] = $this->twoWeeks();
         $session = $plan->session();
         $moves = $plan->within($session[0], $session[1]);
-        $xml = $this->xml(LitWindow::of(new TonightPage($plan, $words, $session, [], null, $moves)));
+        $xml = $this->xml(SessionDrawing::of(new TonightPage($plan, $words, $session, [], null, $moves)));
         $panes = $xml->xpath('//rect[starts-with(@class,"pane")]');
         $this->assertCount(count($moves), $panes);
         $scale = 696.0 / ($session[1] - $session[0]);
@@ -93,7 +93,7 @@ final class TimeDrawingTest extends FeatureCase
         [$plan, $words] = $this->twoWeeks();
         $from = intdiv($words->at($words->now)->setTime(0, 0)->getTimestamp(), 60);
         $picked = $plan->moves[3]->move->id;
-        $xml = $this->xml(DuskDrawing::of(new DryingPage($plan, $words, $from, 21, $plan->chain(), $picked, fn (string $move): string => "/x?move={$move}")));
+        $xml = $this->xml(TimelineDrawing::of(new DryingPage($plan, $words, $from, 21, $plan->chain(), $picked, fn (string $move): string => "/x?move={$move}")));
         $links = [];
         foreach ($xml->xpath('//a') as $link) {
             parse_str((string) parse_url((string) $link['href'], PHP_URL_QUERY), $query);
@@ -140,22 +140,22 @@ final class TimeDrawingTest extends FeatureCase
 
     public function test_what_was_learned_is_said_and_shown(): void
     {
-        $this->assertSame('', LearnedWords::of(Learned::nothing(), 'Earth paint', 'Shed'));
-        $slow = Learned::from(array_fill(0, 6, [0.35, 0.45]));
+        $this->assertSame('', LearnedWords::of(LearnedFactor::nothing(), 'Earth paint', 'Shed'));
+        $slow = LearnedFactor::from(array_fill(0, 6, [0.35, 0.45]));
         $this->assertStringContainsString('Earth paint takes 1.4', LearnedWords::of($slow, 'Earth paint', 'Shed'));
         $this->assertStringContainsString('seen 6 times', LearnedWords::of($slow, 'Earth paint', 'Shed'));
-        $this->assertStringContainsString('its figures’ time in Shed (seen once)', LearnedWords::of(Learned::from([[-0.1, 0.1]]), 'Earth paint', 'Shed'));
-        $dot = fn (Learned $l): float => (float) $this->xml(LearnedDrawing::of($l))->xpath('//circle')[0]['cx'];
-        $this->assertSame(60.0, $dot(Learned::nothing()));
+        $this->assertStringContainsString('its figures’ time in Shed (seen once)', LearnedWords::of(LearnedFactor::from([[-0.1, 0.1]]), 'Earth paint', 'Shed'));
+        $dot = fn (LearnedFactor $l): float => (float) $this->xml(LearnedDrawing::of($l))->xpath('//circle')[0]['cx'];
+        $this->assertSame(60.0, $dot(LearnedFactor::nothing()));
         $this->assertEqualsWithDelta(60.0 + 40.0 * $slow->mean / M_LN2, $dot($slow), 0.06);
-        $width = fn (Learned $l): float => (float) $this->xml(LearnedDrawing::of($l))->xpath('//rect')[0]['width'];
-        $this->assertLessThan($width(Learned::nothing()), $width($slow), 'what is known better is narrower');
+        $width = fn (LearnedFactor $l): float => (float) $this->xml(LearnedDrawing::of($l))->xpath('//rect')[0]['width'];
+        $this->assertLessThan($width(LearnedFactor::nothing()), $width($slow), 'what is known better is narrower');
     }
 
     /** @return array{BenchPlan, ClockWords} */
     private function twoWeeks(): array
     {
-        $plan = app(PlanDesk::class)->plan(Demo::store());
+        $plan = app(ComputedPlan::class)->plan(Demo::store());
 
         return [$plan, new ClockWords($plan->work->zone(), $plan->work->now)];
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Ledger\Ledger;
 use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Section;
-use App\Workshop\Revising\Ledger;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Stress;
 
-use App\Workshop\House\Backups;
-use App\Workshop\Plan\CalendarFile;
+use App\Actions\House\Backups;
 use DateTimeZone;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Interchange\AirFile;
 use IdleRidge\Core\Interchange\AsciiGrid;
+use IdleRidge\Core\Interchange\CalendarFile;
 use IdleRidge\Core\Interchange\RidgeReader;
 use IdleRidge\Core\Interchange\TrackDxf;
 use IdleRidge\Core\Interchange\TrackLine;
@@ -17,8 +17,8 @@ use IdleRidge\Core\Interchange\TrackSvg;
 use IdleRidge\Core\Interchange\TrackTable;
 use IdleRidge\Core\Interchange\TrackXml;
 use IdleRidge\Core\Land\SurveyFit;
-use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Track\FitBudget;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -57,7 +57,7 @@ final class Files
             try {
                 $this->read($name, $text);
                 $out['read']++;
-            } catch (Refusal|Refusals) {
+            } catch (InvalidValue|InvalidValues) {
                 $out['refused']++;
             } catch (Throwable $crash) {
                 $out['crashed']++;
@@ -102,7 +102,7 @@ final class Files
         $file = (string) tempnam(sys_get_temp_dir(), 'copy');
         file_put_contents($file, $text);
         try {
-            Backups::manifest($file) ?? throw new Refusal('no copy');
+            Backups::manifest($file) ?? throw new InvalidValue('no copy');
         } finally {
             unlink($file);
         }

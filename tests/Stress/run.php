@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Actions\House\Backups;
 use App\Models\Layout;
-use App\Workshop\House\Backups;
 use IdleRidge\Core\Coats\Library;
 use Illuminate\Contracts\Console\Kernel;
 use Tests\Feature\StressTest;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Workshop\House\Backups;
+use App\Actions\House\Backups;
 
 /** Copies all data, whole and checked, while others work. */
 final class BackupCommand extends RidgeCommand

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Workshop\Plan\CalendarFile;
 use DateTimeZone;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Interchange\CalendarFile;
+use IdleRidge\Core\Measure\InvalidValue;
 use Illuminate\Console\Command;
 
 /** Reads a calendar on standard input and prints its busy hours, or why there are none. */
@@ -22,7 +22,7 @@ final class BusyCommand extends Command
     {
         try {
             $answer = ['hours' => CalendarFile::busy((string) stream_get_contents(STDIN), new DateTimeZone((string) $this->option('zone')), (int) $this->option('from'), (int) $this->option('days'))];
-        } catch (Refusal $refusal) {
+        } catch (InvalidValue $refusal) {
             $answer = ['fault' => $refusal->getMessage()];
         }
         $this->output->write(json_encode($answer, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_UNESCAPED_UNICODE));

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Workshop\Land\StudyFile;
-use App\Workshop\Plan\PlanFile;
+use App\Computed\Land\LandReport;
+use App\Computed\Plan\PlanReport;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Rulebook\Rulebook;
 
@@ -18,14 +18,14 @@ final class CheckCommand extends RidgeCommand
     protected function answer(): array
     {
         $project = $this->project();
-        $works = new StudyFile;
+        $works = new LandReport;
         $findings = [];
         $only = $this->word('section');
         foreach ($only === '' ? $project->sections : [$project->section($only)] as $section) {
             array_push($findings, ...$works->findings($works->of($project, $section)));
         }
 
-        $plans = new PlanFile;
+        $plans = new PlanReport;
         $wanted = $only === '' ? null : $project->section($only)->uid;
         foreach (Rulebook::checkWork(BenchPlan::make($plans->work($project, $this->minute()))) as $finding) {
             if ($wanted === null || $finding->section === $wanted) {

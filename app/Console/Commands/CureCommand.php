@@ -13,8 +13,8 @@ use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Interchange\AirFile;
 use IdleRidge\Core\Interchange\RecipeFile;
-use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\InvalidValues;
 
 final class CureCommand extends RidgeCommand
 {
@@ -27,7 +27,7 @@ final class CureCommand extends RidgeCommand
     protected function answer(): array
     {
         $recipe = RecipeFile::read($this->contents($this->recipe()))->cure;
-        $flow = Climate::AIRFLOWS[$this->word('airflow')] ?? $this->number('airflow', 0.1, 5.0);
+        $flow = Climate::AIRFLOW_FACTORS[$this->word('airflow')] ?? $this->number('airflow', 0.1, 5.0);
         $air = Climate::of($this->number('temp', -10.0, 50.0, '°C'), $this->number('rh', 0.0, 100.0, '%'), $flow);
         if ($this->word('climate') !== '') {
             return $this->through($recipe, $flow);
@@ -47,10 +47,10 @@ final class CureCommand extends RidgeCommand
     {
         $zone = new DateTimeZone('UTC');
         try {
-            $text = is_file($this->word('climate')) ? $this->contents($this->word('climate')) : throw new Refusal('cannot be read', $this->word('climate'));
+            $text = is_file($this->word('climate')) ? $this->contents($this->word('climate')) : throw new InvalidValue('cannot be read', $this->word('climate'));
             $log = AirFile::read($text, $zone);
-        } catch (Refusals $refusals) {
-            throw new Refusals(array_map(fn (Refusal $r): Refusal => new Refusal($r->getMessage(), "{$this->word('climate')}: {$r->place}"), $refusals->all));
+        } catch (InvalidValues $refusals) {
+            throw new InvalidValues(array_map(fn (InvalidValue $r): InvalidValue => new InvalidValue($r->getMessage(), "{$this->word('climate')}: {$r->place}"), $refusals->all));
         }
         $air = [$this->number('temp', -10.0, 50.0, '°C'), $this->number('rh', 0.0, 100.0, '%')];
         $start = $this->word('start') === '' ? $log->readings[0][0] : $this->moment('start');
@@ -75,7 +75,7 @@ final class CureCommand extends RidgeCommand
         }
         if (! is_file($word)) {
             $known = array_map(fn (string $f): string => basename($f, '.json'), glob(base_path('library/recipes/*.json')) ?: []);
-            throw new Refusal('there is no such recipe; the library has '.implode(', ', $known));
+            throw new InvalidValue('there is no such recipe; the library has '.implode(', ', $known));
         }
 
         return $word;

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Drawing\TemplatePdf;
-use App\Drawing\TemplateSvg;
-use App\Workshop\Cuts\CutLand;
-use App\Workshop\Cuts\CutTemplates;
-use App\Workshop\Land\LandDesk;
-use App\Workshop\Plan\PlanFile;
+use App\Computed\Cuts\CutComputation;
+use App\Computed\Cuts\CutTemplates;
+use App\Computed\Land\ComputedLand;
+use App\Computed\Plan\PlanReport;
 use IdleRidge\Core\Coats\Coat;
-use IdleRidge\Core\Coats\PlasterLaid;
+use IdleRidge\Core\Coats\PlasterLayer;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Interchange\TemplateDxf;
+use IdleRidge\Core\Interchange\TemplatePdf;
+use IdleRidge\Core\Interchange\TemplateSvg;
 use IdleRidge\Core\Land\GroundSolver;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 final class CutsCommand extends RidgeCommand
 {
@@ -26,17 +26,17 @@ final class CutsCommand extends RidgeCommand
     protected function answer(): array
     {
         $project = $this->project();
-        $section = $project->section($this->word('section') === '' ? throw new Refusal('name a section by its uid or name', '--section') : $this->word('section'));
+        $section = $project->section($this->word('section') === '' ? throw new InvalidValue('name a section by its uid or name', '--section') : $this->word('section'));
         $school = null;
         if ($this->word('school') !== '') {
-            $school = CutSchool::tryFrom($this->word('school')) ?? throw new Refusal('the school is '.implode(', ', array_column(CutSchool::cases(), 'value')).'', '--school');
+            $school = CutSchool::tryFrom($this->word('school')) ?? throw new InvalidValue('the school is '.implode(', ', array_column(CutSchool::cases(), 'value')).'', '--school');
         }
-        $works = new CutLand;
-        $model = $project->land($section, GroundSolver::solve($project->groundProblem($section), LandDesk::CELL));
+        $works = new CutComputation;
+        $model = $project->land($section, GroundSolver::solve($project->groundProblem($section), ComputedLand::CELL_MM));
 
         $zones = $project->works->zonesOf($section->uid);
         $coats = array_values(array_filter($project->works->coats, fn (Coat $c): bool => isset($zones[$c->zone])));
-        $plaster = $coats === [] ? null : PlasterLaid::of(PlanFile::survey($project, $section, $model), $coats);
+        $plaster = $coats === [] ? null : PlasterLayer::of(PlanReport::survey($project, $section, $model), $coats);
         $page = $works->page($project, $model, $section, $school, $plaster);
         $templates = CutTemplates::of($page, (int) $this->number('layer', 0.0, 400.0, ''));
         $title = "{$project->layout->name}, {$section->name}";

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Actions\Files\LayoutFiles;
 use App\Models\Layout;
-use App\Workshop\Files\LayoutFiles;
 
 final class ExportCommand extends RidgeCommand
 {

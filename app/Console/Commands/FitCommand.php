@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Workshop\House\Backups;
-use App\Workshop\House\DataVersion;
+use App\Actions\House\Backups;
+use App\Actions\House\DataVersion;
 use Illuminate\Console\Command;
 
 /** Says whether this program can work with the data that lies here; before an older form of it is changed, it is copied. */

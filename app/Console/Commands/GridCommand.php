@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use IdleRidge\Core\Geometry\Contour;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Interchange\AsciiGrid;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\View\Sight;
 use IdleRidge\Core\Water\Pool;
 
@@ -32,7 +32,7 @@ final class GridCommand extends RidgeCommand
             ], Contours::of($mesh, $levels)),
         ];
         if (($this->word('water') === '') !== ($this->word('seed') === '')) {
-            throw new Refusal('--water and --seed belong together', '--water');
+            throw new InvalidValue('--water and --seed belong together', '--water');
         }
         if ($this->word('water') !== '') {
             $pool = Pool::fill($mesh, $this->number('water', -1e6, 1e6, 'mm'), ...$this->numbers('seed', 2));

@@ -9,7 +9,7 @@ use IdleRidge\Core\Interchange\AsciiGrid;
 use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Land\Spot;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 final class GroundCommand extends RidgeCommand
 {
@@ -23,8 +23,8 @@ final class GroundCommand extends RidgeCommand
         $cell = $this->number('cell', 0.5, 200.0, 'mm');
         $cols = (int) round($problem->width / $cell) + 1;
         $rows = (int) round($problem->depth / $cell) + 1;
-        if ($cols * $rows > HeightGrid::MOST) {
-            throw new Refusal('that cell gives more values than a grid may hold', '--cell');
+        if ($cols * $rows > HeightGrid::MAX_CELLS) {
+            throw new InvalidValue('that cell gives more values than a grid may hold', '--cell');
         }
         $lattice = GroundSolver::solve($problem, $cell);
         $grid = HeightGrid::nodes($cols, $rows, $cell, 0.0, 0.0, $lattice->raster(
@@ -45,24 +45,24 @@ final class GroundCommand extends RidgeCommand
     {
         foreach (['width', 'depth', 'spots'] as $key) {
             if (! isset($json[$key])) {
-                throw new Refusal('is missing, or the file is not JSON', "/{$key}");
+                throw new InvalidValue('is missing, or the file is not JSON', "/{$key}");
             }
         }
         $spots = [];
-        foreach (is_array($json['spots']) ? array_values($json['spots']) : throw new Refusal('expected a list', '/spots') as $k => $spot) {
+        foreach (is_array($json['spots']) ? array_values($json['spots']) : throw new InvalidValue('expected a list', '/spots') as $k => $spot) {
             if (! is_array($spot) || count($spot) !== 3 || array_filter($spot, fn (mixed $v): bool => ! is_int($v) && ! is_float($v)) !== []) {
-                throw new Refusal('expected [x, y, z]', "/spots/{$k}");
+                throw new InvalidValue('expected [x, y, z]', "/spots/{$k}");
             }
             $spots[] = new Spot(...array_map('floatval', array_values($spot)));
         }
         $number = fn (string $key, float $otherwise): float => ! isset($json[$key]) ? $otherwise
-            : (is_int($json[$key]) || is_float($json[$key]) ? (float) $json[$key] : throw new Refusal('expected a number', "/{$key}"));
+            : (is_int($json[$key]) || is_float($json[$key]) ? (float) $json[$key] : throw new InvalidValue('expected a number', "/{$key}"));
         try {
             return GroundProblem::over(
                 0.0, 0.0, $number('width', 0.0), $number('depth', 0.0), $spots, [],
                 $number('tension', GroundProblem::TENSION), $number('stiffness', GroundProblem::STIFFNESS),
             );
-        } catch (Refusal $refusal) {
+        } catch (InvalidValue $refusal) {
             throw $refusal->within('');
         }
     }

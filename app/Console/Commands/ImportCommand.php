@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Workshop\Files\LayoutFiles;
+use App\Actions\Files\LayoutFiles;
 
 final class ImportCommand extends RidgeCommand
 {

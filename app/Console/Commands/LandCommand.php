@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Drawing\ReliefPicture;
-use App\Workshop\Land\StudyFile;
+use App\Computed\Land\LandReport;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Interchange\AsciiGrid;
 use IdleRidge\Core\Interchange\GeoJson;
+use IdleRidge\Core\Interchange\ReliefPng;
 use IdleRidge\Core\Interchange\Stl;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 final class LandCommand extends RidgeCommand
 {
@@ -23,9 +23,9 @@ final class LandCommand extends RidgeCommand
         $project = $this->project();
         $name = $this->word('section');
         if ($name === '') {
-            throw new Refusal('name a section by its uid or name', '--section');
+            throw new InvalidValue('name a section by its uid or name', '--section');
         }
-        $works = new StudyFile;
+        $works = new LandReport;
         $study = $works->of($project, $project->section($name), $this->number('cell', 1.0, 100.0, 'mm'));
         if ($this->word('asc') !== '') {
             $this->put($this->word('asc'), AsciiGrid::write($study->terrain->grid()));
@@ -39,7 +39,7 @@ final class LandCommand extends RidgeCommand
             $this->put($this->word('stl'), Stl::ofLand($study->terrain->mesh(), $study->section->base));
         }
         if ($this->word('png') !== '') {
-            $this->put($this->word('png'), ReliefPicture::png($study->terrain->grid()));
+            $this->put($this->word('png'), ReliefPng::png($study->terrain->grid()));
         }
 
         return $works->facts($study);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Workshop\Air\ReadRooms;
+use App\Actions\Air\ImportReadings;
 use Illuminate\Console\Command;
 
 /** Reads the loggers of all rooms; the scheduler calls it every ten minutes. */
@@ -14,7 +14,7 @@ final class ListenCommand extends Command
 
     protected $description = 'Reads the loggers of rooms';
 
-    public function handle(ReadRooms $read): int
+    public function handle(ImportReadings $read): int
     {
         foreach ($read->listenAll() as $fault) {
             $this->getOutput()->getErrorStyle()->writeln($fault);

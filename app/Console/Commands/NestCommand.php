@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Drawing\SheetDrawing;
+use App\Pages\Cuts\SheetDrawing;
 use IdleRidge\Core\Cuts\Nesting\Nester;
 use IdleRidge\Core\Interchange\NestFile;
 

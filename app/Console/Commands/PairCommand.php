@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Workshop\House\Pairing;
-use App\Workshop\House\Role;
+use App\Actions\House\Pairing;
+use App\Models\Role;
 use Illuminate\Console\Command;
 
 /** Prints a code that lets one other machine in the house in. */

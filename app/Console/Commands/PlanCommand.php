@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Workshop\Plan\CalendarFile;
-use App\Workshop\Plan\PlanFile;
+use App\Computed\Plan\PlanReport;
+use IdleRidge\Core\Interchange\CalendarFile;
 use IdleRidge\Core\Plan\BenchPlan;
 
 final class PlanCommand extends RidgeCommand
@@ -16,7 +16,7 @@ final class PlanCommand extends RidgeCommand
 
     protected function answer(): ?array
     {
-        $works = new PlanFile;
+        $works = new PlanReport;
         $plan = BenchPlan::make($works->work($this->project(), $this->minute()));
         $file = match (true) {
             $this->option('ics') === true => CalendarFile::write($plan), $this->option('csv') === true => $works->csv($plan), default => null,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Workshop\House\Restore;
+use App\Actions\House\RestoreBackup;
 
 /** Puts all data of a copy in the place of what is here; that is copied first. */
 final class RestoreCommand extends RidgeCommand
@@ -17,6 +17,6 @@ final class RestoreCommand extends RidgeCommand
     {
         $file = (string) $this->argument('file');
 
-        return ['restored' => $file, 'before' => app(Restore::class)->from($file)];
+        return ['restored' => $file, 'before' => app(RestoreBackup::class)->from($file)];
     }
 }

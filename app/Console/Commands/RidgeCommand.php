@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Workshop\Unreadable;
+use App\Computed\UnreadableLayout;
 use DateTimeImmutable;
 use DateTimeZone;
 use Exception;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Interchange\RidgeReader;
-use IdleRidge\Core\Measure\Refusal;
-use IdleRidge\Core\Measure\Refusals;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Project\Project;
 use Illuminate\Console\Command;
 use Illuminate\Database\Eloquent\Model;
@@ -29,16 +29,16 @@ abstract class RidgeCommand extends Command
     {
         try {
             $answer = $this->answer();
-        } catch (Refusal $refusal) {
+        } catch (InvalidValue $refusal) {
             return $this->fault([$refusal]);
-        } catch (Refusals $refusals) {
+        } catch (InvalidValues $refusals) {
             return $this->fault($refusals->all);
-        } catch (Unreadable $unreadable) {
+        } catch (UnreadableLayout $unreadable) {
             return $this->fault($unreadable->faults->all);
         } catch (ModelNotFoundException) {
-            return $this->fault([new Refusal('there is no such layout; give its uid or its name')]);
+            return $this->fault([new InvalidValue('there is no such layout; give its uid or its name')]);
         } catch (QueryException) {
-            return $this->fault([new Refusal('the database is not ready; bin/demo prepares it')]);
+            return $this->fault([new InvalidValue('the database is not ready; bin/demo prepares it')]);
         }
         $flags = JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR;
         if ($answer === null) {
@@ -52,23 +52,23 @@ abstract class RidgeCommand extends Command
     /**
      * @return array<string, mixed>|null null when all is said already
      *
-     * @throws Refusal|Refusals|Unreadable|ModelNotFoundException<Model>|QueryException
+     * @throws InvalidValue|InvalidValues|UnreadableLayout|ModelNotFoundException<Model>|QueryException
      */
     abstract protected function answer(): ?array;
 
-    /** @throws Refusal when it cannot be read */
+    /** @throws InvalidValue when it cannot be read */
     protected function contents(string $file): string
     {
         $text = is_file($file) ? @file_get_contents($file) : false;
 
-        return $text === false ? throw new Refusal('cannot be read') : $text;
+        return $text === false ? throw new InvalidValue('cannot be read') : $text;
     }
 
-    /** @throws Refusal when it cannot be written */
+    /** @throws InvalidValue when it cannot be written */
     protected function put(string $file, string $text): void
     {
         if (@file_put_contents($file, $text) === false) {
-            throw new Refusal("cannot write to {$file}");
+            throw new InvalidValue("cannot write to {$file}");
         }
     }
 
@@ -93,15 +93,15 @@ abstract class RidgeCommand extends Command
         return RidgeReader::read($this->contents($this->file()), app(Library::class));
     }
 
-    /** @throws Refusal when the option is not a number within the limits */
+    /** @throws InvalidValue when the option is not a number within the limits */
     protected function number(string $option, float $least, float $most, string $unit = ''): float
     {
         $text = $this->word($option);
         if (! is_numeric($text)) {
-            throw new Refusal("“{$text}” is not a number", "--{$option}");
+            throw new InvalidValue("“{$text}” is not a number", "--{$option}");
         }
 
-        return Refusal::unlessBetween((float) $text, $least, $most, "--{$option}", $unit, "--{$option}");
+        return InvalidValue::unlessBetween((float) $text, $least, $most, "--{$option}", $unit, "--{$option}");
     }
 
     /** `--now`, or the clock's moment, in minutes of Unix time. */
@@ -117,7 +117,7 @@ abstract class RidgeCommand extends Command
         try {
             $at = $text === '' ? app(ClockInterface::class)->now() : new DateTimeImmutable($text, new DateTimeZone('UTC'));
         } catch (Exception) {
-            throw new Refusal("“{$text}” is not a moment; type it as 2026-10-14T18:30Z", "--{$option}");
+            throw new InvalidValue("“{$text}” is not a moment; type it as 2026-10-14T18:30Z", "--{$option}");
         }
 
         return intdiv($at->getTimestamp(), 60);
@@ -126,19 +126,19 @@ abstract class RidgeCommand extends Command
     /**
      * @return list<float>
      *
-     * @throws Refusal unless the option is so many numbers with commas between
+     * @throws InvalidValue unless the option is so many numbers with commas between
      */
     protected function numbers(string $option, int $count): array
     {
         $words = explode(',', $this->word($option));
         if (count($words) !== $count || array_filter($words, 'is_numeric') !== $words) {
-            throw new Refusal("expected {$count} numbers with commas between", "--{$option}");
+            throw new InvalidValue("expected {$count} numbers with commas between", "--{$option}");
         }
 
         return array_map('floatval', $words);
     }
 
-    /** @param  list<Refusal>  $faults */
+    /** @param  list<InvalidValue>  $faults */
     private function fault(array $faults): int
     {
         $name = $this->file();

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use IdleRidge\Core\Interchange\BenchProblemFile;
-use IdleRidge\Core\Schedule\Reasons;
+use IdleRidge\Core\Schedule\JobReasons;
 use IdleRidge\Core\Schedule\Solver;
 
 final class ScheduleCommand extends RidgeCommand
@@ -24,7 +24,7 @@ final class ScheduleCommand extends RidgeCommand
             'finish' => $plan->finish,
             'lower_bound' => $plan->lowerBound,
             'starts' => (object) $plan->starts,
-            'reasons' => (object) Reasons::of($problem, $plan->starts),
+            'reasons' => (object) JobReasons::of($problem, $plan->starts),
         ] + ($plan->why === null ? [] : ['why' => $plan->why]);
     }
 }

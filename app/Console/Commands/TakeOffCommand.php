@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Workshop\Plan\PlanFile;
+use App\Computed\Plan\PlanReport;
 
 final class TakeOffCommand extends RidgeCommand
 {
@@ -16,7 +16,7 @@ final class TakeOffCommand extends RidgeCommand
     {
         $project = $this->project();
         $section = $this->word('section') === '' ? null : $project->section($this->word('section'))->uid;
-        $works = new PlanFile;
+        $works = new PlanReport;
 
         return $works->takeOff($works->work($project, $this->minute()), $section);
     }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Upload;
+use App\Actions\Air\ImportReadings;
+use App\Actions\Layouts\SaveRoom;
+use App\Computed\ProjectLoader;
+use App\Http\UploadedText;
 use App\Models\Layout;
-use App\Workshop\Air\ReadRooms;
-use App\Workshop\Air\ShowRoom;
-use App\Workshop\Layouts\KeepRoom;
-use App\Workshop\LoadProject;
+use App\Pages\Air\ShowRoom;
 use IdleRidge\Core\Cure\Room;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -18,7 +18,7 @@ use Illuminate\Http\Request;
 /** One room's air: what was read of it, from where, and what was learned in it. */
 final class AirController
 {
-    public function __construct(private readonly LoadProject $load, private readonly ReadRooms $read)
+    public function __construct(private readonly ProjectLoader $load, private readonly ImportReadings $read)
     {
     }
 
@@ -27,7 +27,7 @@ final class AirController
         return view('rooms.show', $show->of($layout, $this->room($layout, $room)));
     }
 
-    public function logger(Request $request, Layout $layout, string $room, KeepRoom $keep): RedirectResponse
+    public function logger(Request $request, Layout $layout, string $room, SaveRoom $keep): RedirectResponse
     {
         $keep->change($layout, $layout->rooms()->where('uid', $room)->firstOrFail(), ['logger' => is_string($request->input('logger')) ? $request->input('logger') : '']);
 
@@ -43,7 +43,7 @@ final class AirController
 
     public function air(Request $request, Layout $layout, string $room): RedirectResponse
     {
-        $file = Upload::of($request, 'file', 'Choose a file of readings first.');
+        $file = UploadedText::of($request, 'file', 'Choose a file of readings first.');
 
         return redirect()->route('rooms.show', [$layout, $room])->with('said', $this->read->file($layout, $this->room($layout, $room), $file->text));
     }

@@ -4,17 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Upload;
+use App\Actions\Plan\PlanSearch;
+use App\Actions\Plan\SavePlanRules;
+use App\Actions\Plan\SaveWhatIf;
+use App\Http\UploadedText;
+use App\Jobs\SearchPlan;
 use App\Models\Layout;
-use App\Workshop\LoadProject;
-use App\Workshop\Plan\CalendarFile;
-use App\Workshop\Plan\KeepRules;
-use App\Workshop\Plan\PlanDesk;
-use App\Workshop\Plan\PlanSearch;
-use App\Workshop\Plan\ShowBench;
-use App\Workshop\Plan\ShowByThen;
-use App\Workshop\Plan\ShowWhatIf;
-use App\Workshop\Plan\TryOut;
+use App\Pages\Plan\ExportCalendar;
+use App\Pages\Plan\ShowPlanRules;
+use App\Pages\Plan\ShowReadyBy;
+use App\Pages\Plan\ShowWhatIf;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -23,11 +22,11 @@ use Symfony\Component\HttpFoundation\Response;
 /** How the layout is planned, what would be if, what is done by a day, and the plan as a calendar. */
 final class BenchController
 {
-    public function __construct(private readonly KeepRules $rules, private readonly PlanSearch $search)
+    public function __construct(private readonly SavePlanRules $rules, private readonly PlanSearch $search)
     {
     }
 
-    public function show(Layout $layout, ShowBench $show): View
+    public function show(Layout $layout, ShowPlanRules $show): View
     {
         return view('drying.bench', $show->of($layout));
     }
@@ -41,7 +40,7 @@ final class BenchController
 
     public function calendar(Request $request, Layout $layout): RedirectResponse
     {
-        $file = Upload::of($request, 'calendar', 'Choose a calendar file first.');
+        $file = UploadedText::of($request, 'calendar', 'Choose a calendar file first.');
         $count = $this->rules->calendar($layout, $file->name, $file->text);
 
         return redirect()->route('bench.show', $layout)->with('said', $count === 0 ? 'Nothing in it is busy in the coming months.' : "{$count} busy hours taken out of the sessions.");
@@ -54,9 +53,9 @@ final class BenchController
         return redirect()->route('bench.show', $layout)->with('said', 'Left aside. Undo brings it back.');
     }
 
-    public function ics(Layout $layout, PlanDesk $desk, LoadProject $load): Response
+    public function ics(Layout $layout, ExportCalendar $export): Response
     {
-        return response(CalendarFile::write($desk->planOf($load->of($layout), $desk->minute())), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="bench.ics"']);
+        return response($export->of($layout), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="bench.ics"']);
     }
 
     public function whatIf(Request $request, Layout $layout, ShowWhatIf $show): View
@@ -64,31 +63,31 @@ final class BenchController
         return view('drying.what-if', $show->of($layout, $request->query()));
     }
 
-    public function keepWhatIf(Request $request, Layout $layout, TryOut $work): RedirectResponse
+    public function keepWhatIf(Request $request, Layout $layout, SaveWhatIf $work): RedirectResponse
     {
         $work->keep($layout, $request->input());
 
         return redirect()->route('drying.show', $layout)->with('said', 'Kept; the plan is made anew. Undo takes it back.');
     }
 
-    public function by(Request $request, Layout $layout, ShowByThen $show): View
+    public function by(Request $request, Layout $layout, ShowReadyBy $show): View
     {
         return view('drying.by', $show->of($layout, is_string($request->query('day')) ? $request->query('day') : ''));
     }
 
-    public function visit(Layout $layout, string $session, ShowByThen $show): View
+    public function visit(Layout $layout, string $session, ShowReadyBy $show): View
     {
         return view('drying.visit', $show->visit($layout, $session));
     }
 
     public function beginSearch(Layout $layout): RedirectResponse
     {
-        $this->search->begin($layout);
+        SearchPlan::dispatch($layout->id, $this->search->begin($layout));
 
         return redirect()->route('bench.show', $layout);
     }
 
-    public function searching(Layout $layout, ShowBench $show): View
+    public function searching(Layout $layout, ShowPlanRules $show): View
     {
         return view('drying.search', $show->of($layout));
     }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Coats\SaveCoat;
+use App\Actions\Coats\SaveZone;
 use App\Models\Coat;
 use App\Models\Layout;
 use App\Models\Section;
 use App\Models\Zone;
-use App\Workshop\Coats\KeepCoat;
-use App\Workshop\Coats\KeepZone;
-use App\Workshop\Coats\ShowCoats;
+use App\Pages\Coats\ShowCoats;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -18,7 +18,7 @@ use Illuminate\Http\Response;
 
 final class CoatsController
 {
-    public function __construct(private readonly KeepZone $zones, private readonly KeepCoat $coats)
+    public function __construct(private readonly SaveZone $zones, private readonly SaveCoat $coats)
     {
     }
 

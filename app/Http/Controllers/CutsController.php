@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Cuts\SaveCutCoats;
+use App\Actions\Cuts\SaveStock;
 use App\Models\Layout;
 use App\Models\Section;
-use App\Workshop\Cuts\KeepStore;
-use App\Workshop\Cuts\PlanCuts;
-use App\Workshop\Cuts\ShowCuts;
-use App\Workshop\Cuts\TakeCuts;
-use App\Workshop\Cuts\TurnStack;
+use App\Pages\Cuts\ExportCuts;
+use App\Pages\Cuts\ShowCuts;
+use App\Pages\Cuts\ShowStackMesh;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -26,7 +26,7 @@ final class CutsController
         return view('cuts.show', $show->of($layout, $section, in_array($view, ShowCuts::VIEWS, true) ? $view : 'apart', self::wish($request)));
     }
 
-    public function take(Request $request, Layout $layout, Section $section, string $form, TakeCuts $take): Response
+    public function take(Request $request, Layout $layout, Section $section, string $form, ExportCuts $take): Response
     {
         $paper = self::word($request, 'paper');
         $file = $take->as($form, $layout, $section, self::word($request, 'of'), self::wish($request) + ['paper' => $paper === '' ? 'a4' : $paper]);
@@ -34,22 +34,22 @@ final class CutsController
         return response($file['body'], 200, ['Content-Type' => $file['type'], 'Content-Disposition' => "attachment; filename=\"{$file['name']}\""]);
     }
 
-    public function solids(Layout $layout, Section $section, TurnStack $work): JsonResponse
+    public function solids(Layout $layout, Section $section, ShowStackMesh $work): JsonResponse
     {
         return new JsonResponse($work->solids($layout, $section));
     }
 
-    public function plan(Layout $layout, Section $section, PlanCuts $work): RedirectResponse
+    public function plan(Layout $layout, Section $section, SaveCutCoats $work): RedirectResponse
     {
         return redirect()->route('cuts.show', [$layout, $section, 'on' => 'glue'])->with('said', $work->put($layout, $section));
     }
 
-    public function cut(Layout $layout, Section $section, KeepStore $work): RedirectResponse
+    public function cut(Layout $layout, Section $section, SaveStock $work): RedirectResponse
     {
         return redirect()->route('cuts.show', [$layout, $section, 'on' => 'sheets'])->with('said', $work->cut($layout, $section));
     }
 
-    public function counted(Request $request, Layout $layout, Section $section, KeepStore $work): RedirectResponse
+    public function counted(Request $request, Layout $layout, Section $section, SaveStock $work): RedirectResponse
     {
         $work->counted($layout, $request->input());
 

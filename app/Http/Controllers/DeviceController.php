@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Workshop\House\Devices;
-use App\Workshop\House\Pairing;
-use App\Workshop\House\Role;
+use App\Actions\House\Devices;
+use App\Actions\House\Pairing;
+use App\Models\Role;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -43,7 +43,7 @@ final class DeviceController
 
         return view('house.devices', [
             'devices' => $this->devices->all(), 'code' => $code, 'role' => $role, 'open' => config('ridge.lan') === true, 'house' => (string) config('ridge.house'),
-            'minutes' => intdiv(Pairing::GOOD_FOR_SECONDS, 60),
+            'minutes' => intdiv(Pairing::PAIRING_CODE_SECONDS, 60),
         ]);
     }
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Upload;
-use App\Workshop\House\Backups;
-use App\Workshop\House\Restore;
-use App\Workshop\House\Role;
-use App\Workshop\House\ShowKeeping;
+use App\Actions\House\Backups;
+use App\Actions\House\RestoreBackup;
+use App\Http\UploadedText;
+use App\Models\Role;
+use App\Pages\House\ShowBackups;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -17,7 +17,7 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 /** Safe keeping: copies of all data, made, taken along and brought back. */
 final class KeepingController
 {
-    public function index(Request $request, ShowKeeping $show): View
+    public function index(Request $request, ShowBackups $show): View
     {
         abort_if($request->attributes->get('role') === Role::Guest, 403);
 
@@ -38,13 +38,13 @@ final class KeepingController
         return response()->download(Backups::path($copy));
     }
 
-    public function restore(Request $request, Restore $restore): RedirectResponse
+    public function restore(Request $request, RestoreBackup $restore): RedirectResponse
     {
         $name = $request->input('copy');
         if (is_string($name) && $name !== '') {
             $restore->from(Backups::path($name));
         } else {
-            $sent = Upload::of($request, 'file', 'Choose a copy, a file that ends in '.Backups::SUFFIX.'.');
+            $sent = UploadedText::of($request, 'file', 'Choose a copy, a file that ends in '.Backups::SUFFIX.'.');
             $file = (string) tempnam(sys_get_temp_dir(), 'ridge');
             try {
                 file_put_contents($file, $sent->text);

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Upload;
+use App\Actions\Land\ImportLand;
+use App\Actions\Land\SaveEdge;
+use App\Actions\Land\SaveRun;
+use App\Http\UploadedText;
 use App\Models\Layout;
 use App\Models\Section;
-use App\Workshop\Land\BringLand;
-use App\Workshop\Land\CompareLand;
-use App\Workshop\Land\FixEdge;
-use App\Workshop\Land\LayRun;
-use App\Workshop\Land\Look;
-use App\Workshop\Land\TurnLand;
+use App\Pages\Land\CompareLand;
+use App\Pages\Land\ShowLandMesh;
+use App\Pages\Land\ViewState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -25,25 +25,25 @@ final class LandWorkController
     {
     }
 
-    public function edge(Request $request, Layout $layout, Section $section, FixEdge $work): View|RedirectResponse
+    public function edge(Request $request, Layout $layout, Section $section, SaveEdge $work): View|RedirectResponse
     {
         $work->on($layout, $section, self::word($request, 'edge'), self::word($request, 'how'));
 
         return $this->answer->to($request, $layout, $section);
     }
 
-    public function wall(Request $request, Layout $layout, Section $section, string $run, LayRun $work): View|RedirectResponse
+    public function wall(Request $request, Layout $layout, Section $section, string $run, SaveRun $work): View|RedirectResponse
     {
         $work->wall($layout, $layout->runs()->where('uid', $run)->firstOrFail(), $request->input());
 
         return $this->answer->to($request, $layout, $section);
     }
 
-    public function beside(Request $request, Layout $layout, Section $section, string $run, LayRun $work): View|RedirectResponse
+    public function beside(Request $request, Layout $layout, Section $section, string $run, SaveRun $work): View|RedirectResponse
     {
         $new = $work->beside($layout, $layout->runs()->where('uid', $run)->firstOrFail(), $request->input());
 
-        return $this->answer->to($request, $layout, $section, Look::from($request->input())->picking($new->uid, 'line')->followingRun($new->uid));
+        return $this->answer->to($request, $layout, $section, ViewState::from($request->input())->picking($new->uid, 'line')->followingRun($new->uid));
     }
 
     public function compare(Request $request, Layout $layout, Section $section, CompareLand $work): View
@@ -60,14 +60,14 @@ final class LandWorkController
         return redirect()->route('land.show', [$layout, $section, 'pick' => self::word($request, 'pick')])->with('said', 'Taken. Undo brings back what stood before.');
     }
 
-    public function mesh(Layout $layout, Section $section, TurnLand $work): JsonResponse
+    public function mesh(Layout $layout, Section $section, ShowLandMesh $work): JsonResponse
     {
         return new JsonResponse($work->mesh($layout, $section));
     }
 
-    public function bring(Request $request, Layout $layout, Section $section, BringLand $work): RedirectResponse
+    public function bring(Request $request, Layout $layout, Section $section, ImportLand $work): RedirectResponse
     {
-        $file = Upload::of($request, 'file', 'Choose a file: track as CSV, DXF, SVG or LandXML, heights as an ASCII grid.');
+        $file = UploadedText::of($request, 'file', 'Choose a file: track as CSV, DXF, SVG or LandXML, heights as an ASCII grid.');
 
         return redirect()->route('land.show', [$layout, $section])->with('said', $work->from($layout, $section, $file->name, $file->text, $request->input('size') === 'full'));
     }

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Layouts\SaveLayout;
 use App\Models\Layout;
-use App\Workshop\Layouts\KeepLayout;
-use App\Workshop\Layouts\ShowLayouts;
+use App\Pages\Layouts\ShowLayouts;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 final class LayoutController
 {
-    public function __construct(private readonly KeepLayout $keep, private readonly ShowLayouts $show)
+    public function __construct(private readonly SaveLayout $keep, private readonly ShowLayouts $show)
     {
     }
 

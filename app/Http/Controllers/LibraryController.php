@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Coats\SaveCoat;
+use App\Actions\Coats\SavePrices;
+use App\Actions\Coats\SaveRecipe;
 use App\Models\Layout;
 use App\Models\Section;
 use App\Models\Zone;
-use App\Workshop\Coats\KeepCoat;
-use App\Workshop\Coats\KeepPrice;
-use App\Workshop\Coats\KeepRecipe;
-use App\Workshop\Coats\ShowLibrary;
-use App\Workshop\Coats\ShowRules;
-use App\Workshop\Coats\ShowSchools;
-use App\Workshop\Coats\TakeOffFile;
+use App\Pages\Coats\ExportTakeOff;
+use App\Pages\Coats\ShowLibrary;
+use App\Pages\Coats\ShowRules;
+use App\Pages\Coats\ShowSchools;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -27,21 +27,21 @@ final class LibraryController
         return view('coats.library', $show->of($layout, self::word($request, 'recipe')));
     }
 
-    public function keep(Request $request, Layout $layout, string $recipe, KeepRecipe $work): RedirectResponse
+    public function keep(Request $request, Layout $layout, string $recipe, SaveRecipe $work): RedirectResponse
     {
         $id = $work->keep($layout, $recipe, $request->input());
 
         return redirect()->route('library.show', [$layout, 'recipe' => $id])->with('said', 'Kept. It is yours now.');
     }
 
-    public function drop(Layout $layout, string $recipe, KeepRecipe $work): RedirectResponse
+    public function drop(Layout $layout, string $recipe, SaveRecipe $work): RedirectResponse
     {
         $work->drop($layout, $recipe);
 
         return redirect()->route('library.show', [$layout, 'recipe' => $recipe])->with('said', 'Back to the starting values.');
     }
 
-    public function prices(Request $request, Layout $layout, KeepPrice $work): RedirectResponse
+    public function prices(Request $request, Layout $layout, SavePrices $work): RedirectResponse
     {
         $work->keep($layout, $request->input());
 
@@ -58,7 +58,7 @@ final class LibraryController
         return view('coats.schools', $show->of($layout, $section, self::word($request, 'zone'), self::word($request, 'question')));
     }
 
-    public function take(Request $request, Layout $layout, Section $section, string $zone, KeepCoat $work): RedirectResponse
+    public function take(Request $request, Layout $layout, Section $section, string $zone, SaveCoat $work): RedirectResponse
     {
         /** @var Zone $row */
         $row = $layout->zones()->where('uid', $zone)->firstOrFail();
@@ -67,7 +67,7 @@ final class LibraryController
         return redirect()->route('coats.show', [$layout, $section, 'zone' => $zone, 'coat' => $coat->uid])->with('said', 'Its coats are on the zone.');
     }
 
-    public function takeOff(Request $request, Layout $layout, TakeOffFile $work): Response
+    public function takeOff(Request $request, Layout $layout, ExportTakeOff $work): Response
     {
         return response($work->csv($layout, self::word($request, 'section')), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="take-off.csv"']);
     }

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Coats\SaveColour;
 use App\Models\Colour;
 use App\Models\Layout;
-use App\Workshop\Coats\KeepColour;
-use App\Workshop\Coats\ShowPalette;
+use App\Pages\Coats\ShowPalette;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 final class PaletteController
 {
-    public function __construct(private readonly KeepColour $colours)
+    public function __construct(private readonly SaveColour $colours)
     {
     }
 

@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Models\Application;
+use App\Actions\Plan\SaveBenchTimes;
+use App\Actions\Plan\SaveCoatApplication;
 use App\Models\BenchSession;
+use App\Models\CoatApplication;
 use App\Models\Layout;
-use App\Workshop\Journal\ShowJournal;
-use App\Workshop\Plan\KeepSessions;
-use App\Workshop\Plan\LayMove;
-use App\Workshop\Plan\ShowDrying;
-use App\Workshop\Plan\ShowTonight;
-use IdleRidge\Core\Measure\Refusal;
+use App\Pages\Journal\ShowJournal;
+use App\Pages\Plan\ShowDrying;
+use App\Pages\Plan\ShowTonight;
+use IdleRidge\Core\Measure\InvalidValue;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 final class PlanController
 {
-    public function __construct(private readonly LayMove $lay, private readonly KeepSessions $sessions)
+    public function __construct(private readonly SaveCoatApplication $lay, private readonly SaveBenchTimes $sessions)
     {
     }
 
@@ -110,8 +110,8 @@ final class PlanController
         return is_string($word) ? $word : '';
     }
 
-    private function application(Layout $layout, string $uid): Application
+    private function application(Layout $layout, string $uid): CoatApplication
     {
-        return $layout->applications()->where('uid', $uid)->first() ?? throw new Refusal('That is no longer being laid: somebody stopped it or took it back. This is how it stands.', 'move');
+        return $layout->applications()->where('uid', $uid)->first() ?? throw new InvalidValue('That is no longer being laid: somebody stopped it or took it back. This is how it stands.', 'move');
     }
 }

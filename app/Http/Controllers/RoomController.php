@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Layouts\SaveRoom;
 use App\Models\Layout;
 use App\Models\Room;
-use App\Workshop\Layouts\KeepRoom;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 final class RoomController
 {
-    public function __construct(private readonly KeepRoom $keep)
+    public function __construct(private readonly SaveRoom $keep)
     {
     }
 

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Layouts\SaveSection;
 use App\Models\Layout;
 use App\Models\Section;
-use App\Workshop\Layouts\PlaceSection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 final class SectionController
 {
-    public function __construct(private readonly PlaceSection $place)
+    public function __construct(private readonly SaveSection $place)
     {
     }
 

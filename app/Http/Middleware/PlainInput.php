@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use Closure;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Words;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\InputBag;
@@ -30,7 +30,7 @@ final class PlainInput
         if (is_string($packed)) {
             $values = json_decode($packed, true, self::MAX_DEPTH);
             $request->request->remove(self::PACKED);
-            $request->request->add(is_array($values) ? $values : throw new Refusal('The form could not be read; nothing was changed.', 'form'));
+            $request->request->add(is_array($values) ? $values : throw new InvalidValue('The form could not be read; nothing was changed.', 'form'));
         }
         foreach ([$request->query, $request->request] as $bag) {
             $this->clean($bag, $bag === $request->request && ! is_string($packed) ? (int) ini_get('max_input_vars') : self::MAX_FIELDS);
@@ -50,12 +50,12 @@ final class PlainInput
                 return;
             }
             if (! mb_check_encoding($value, 'UTF-8') || str_contains($value, "\0")) {
-                throw new Refusal('It holds a character that nobody can type; nothing was changed.', (string) $key);
+                throw new InvalidValue('It holds a character that nobody can type; nothing was changed.', (string) $key);
             }
             $value = Words::plain($value);
         });
         if ($count >= $most) {
-            throw new Refusal("The form has {$count} fields or more than this machine reads at once; nothing was changed.", 'form');
+            throw new InvalidValue("The form has {$count} fields or more than this machine reads at once; nothing was changed.", 'form');
         }
         $bag->replace($values);
     }

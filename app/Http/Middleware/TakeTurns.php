@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Actions\Ledger\WriteTurn;
 use App\Models\Layout;
-use App\Workshop\Revising\Turn;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -13,7 +13,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** A change to a layout is read, checked and written while nobody else writes; what was refused leaves nothing behind. */
 final class TakeTurns
 {
-    public function __construct(private readonly Turn $turn)
+    public function __construct(private readonly WriteTurn $turn)
     {
     }
 

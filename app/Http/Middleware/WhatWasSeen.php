@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Actions\Ledger\SeenRevision;
 use App\Models\Revision;
-use App\Workshop\Revising\Seen;
 use Closure;
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /** A page says how far the history went when it was made; what comes from it has to say so too. */
 final class WhatWasSeen
 {
-    public function __construct(private readonly Seen $seen)
+    public function __construct(private readonly SeenRevision $seen)
     {
     }
 
@@ -44,6 +44,6 @@ final class WhatWasSeen
         $step = $request->header('X-Seen') ?? $request->input('seen');
 
         return is_string($step) && preg_match('/^\d{1,15}$/', $step) === 1 ? (int) $step
-            : throw new Refusal('It does not say which state of the layout it was made from: load the page again and send it once more.', 'form');
+            : throw new InvalidValue('It does not say which state of the layout it was made from: load the page again and send it once more.', 'form');
     }
 }

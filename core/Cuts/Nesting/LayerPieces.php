@@ -12,13 +12,13 @@ use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Cuts\Shell;
 use IdleRidge\Core\Cuts\StockSheet;
 use IdleRidge\Core\Geometry\Box;
-use IdleRidge\Core\Geometry\Halves;
+use IdleRidge\Core\Geometry\PolygonSplitter;
 
 /** The pieces of a stack, or the ribs of a shell, as they go onto sheets: what is too long for a sheet is parted with a butt joint, specks are filler. */
 final readonly class LayerPieces
 {
     /** A piece smaller than this is made of filler, mm². */
-    public const SPECK = 400.0;
+    public const MAX_SPECK_MM2 = 400.0;
 
     /**
      * @param array<array-key, list<NestPiece>> $pieces thickness → pieces
@@ -37,7 +37,7 @@ final readonly class LayerPieces
             : array_map(fn (Layer $layer): array => [$layer->thickness, $layer->pieces], $body->layers);
         foreach ($all as [$thickness, $those]) {
             foreach ($those as $piece) {
-                if ($piece->area < self::SPECK) {
+                if ($piece->area < self::MAX_SPECK_MM2) {
                     $filler[] = $piece->id;
 
                     continue;
@@ -84,7 +84,7 @@ final readonly class LayerPieces
             $turned = $across ? self::turned($rings) : $rings;
             $parts = max(2, (int) ceil(max($w, $h) / (min($w, $h) <= $short ? $long : $short) - 1e-9));
             $cut = ($across ? $y1 : $x1) + max($w, $h) / $parts;
-            foreach (Halves::of($turned, $cut) as $side) {
+            foreach (PolygonSplitter::of($turned, $cut) as $side) {
                 foreach ($side as $half) {
                     $rest[] = $across ? self::turned($half) : $half;
                 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts\Nesting;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** Pieces to be laid on sheets: any two a kerf apart, all a margin from a sheet's edges, turned only by the angles allowed. */
 final readonly class NestProblem
 {
-    public const MOST_PIECES = 400;
+    public const MAX_PIECES = 400;
 
     /**
      * @param list<NestSheet> $sheets
@@ -25,23 +25,23 @@ final readonly class NestProblem
      * @param list<NestPiece> $pieces
      * @param list<float> $rotations
      *
-     * @throws Refusal naming the field
+     * @throws InvalidValue naming the field
      */
     public static function of(array $sheets, array $pieces, float $kerf, float $margin, array $rotations = [0.0, 90.0, 180.0, 270.0]): self
     {
-        Refusal::unlessBetween($kerf, 0.0, 50.0, 'The kerf', 'mm', 'kerf');
-        Refusal::unlessBetween($margin, 0.0, 200.0, 'The margin', 'mm', 'margin');
+        InvalidValue::unlessBetween($kerf, 0.0, 50.0, 'The kerf', 'mm', 'kerf');
+        InvalidValue::unlessBetween($margin, 0.0, 200.0, 'The margin', 'mm', 'margin');
         if ($rotations === [] || count($rotations) > 36) {
-            throw new Refusal('One to 36 rotations are allowed.', 'rotations');
+            throw new InvalidValue('One to 36 rotations are allowed.', 'rotations');
         }
-        if (count($pieces) > self::MOST_PIECES) {
-            throw new Refusal(sprintf('At most %d pieces are laid at once.', self::MOST_PIECES), 'pieces');
+        if (count($pieces) > self::MAX_PIECES) {
+            throw new InvalidValue(sprintf('At most %d pieces are laid at once.', self::MAX_PIECES), 'pieces');
         }
         foreach (['sheets' => $sheets, 'pieces' => $pieces] as $list => $all) {
             $seen = [];
             foreach ($all as $k => $one) {
                 if (isset($seen[$one->id])) {
-                    throw new Refusal("“{$one->id}” stands twice.", "{$list}/{$k}/id");
+                    throw new InvalidValue("“{$one->id}” stands twice.", "{$list}/{$k}/id");
                 }
                 $seen[$one->id] = true;
             }

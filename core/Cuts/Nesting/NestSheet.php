@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts\Nesting;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 
 /** So many equal sheets, or one offcut: width along x and height along y, mm. */
 final readonly class NestSheet
@@ -13,13 +13,13 @@ final readonly class NestSheet
     {
     }
 
-    /** @throws Refusal naming the field */
+    /** @throws InvalidValue naming the field */
     public static function of(string $id, float $width, float $height, int $count): self
     {
-        Refusal::unlessBetween($width, 1.0, 10_000.0, 'The width of a sheet', 'mm', 'w');
-        Refusal::unlessBetween($height, 1.0, 10_000.0, 'The height of a sheet', 'mm', 'h');
+        InvalidValue::unlessBetween($width, 1.0, 10_000.0, 'The width of a sheet', 'mm', 'w');
+        InvalidValue::unlessBetween($height, 1.0, 10_000.0, 'The height of a sheet', 'mm', 'h');
         if ($count < 0 || $count > 200) {
-            throw new Refusal('There are 0 to 200 sheets of a kind.', 'count');
+            throw new InvalidValue('There are 0 to 200 sheets of a kind.', 'count');
         }
 
         return new self($id, $width, $height, $count);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts\Nesting;
 
-use IdleRidge\Core\Measure\Refusal;
+use IdleRidge\Core\Measure\InvalidValue;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -16,13 +16,13 @@ use Random\Randomizer;
 final class Nester
 {
     /** Width of the columns that shadows are told in, mm. */
-    private const COLUMN = 2.0;
+    private const COLUMN_WIDTH_MM = 2.0;
 
-    private const HOT = 60.0;
+    private const START_TEMPERATURE = 60.0;
 
-    private const COLD = 2.0;
+    private const END_TEMPERATURE = 2.0;
 
-    /** @var list<list<Shadow>> piece → its rotations */
+    /** @var list<list<PieceShadow>> piece → its rotations */
     private array $shadows = [];
 
     /** @var list<int> pieces that fit some empty sheet */
@@ -31,10 +31,10 @@ final class Nester
     private function __construct(private readonly NestProblem $problem)
     {
         foreach ($problem->pieces as $k => $piece) {
-            $this->shadows[] = array_map(fn (float $turn): Shadow => Shadow::of($piece, $turn, self::COLUMN, $problem->kerf), $problem->rotations);
+            $this->shadows[] = array_map(fn (float $turn): PieceShadow => PieceShadow::of($piece, $turn, self::COLUMN_WIDTH_MM, $problem->kerf), $problem->rotations);
             foreach ($problem->sheets as $sheet) {
-                $fill = new SheetFill($sheet, self::COLUMN, $problem->margin);
-                if (array_filter($this->shadows[$k], fn (Shadow $s): bool => $sheet->count > 0 && $fill->place($s) !== null) !== []) {
+                $fill = new SheetFill($sheet, self::COLUMN_WIDTH_MM, $problem->margin);
+                if (array_filter($this->shadows[$k], fn (PieceShadow $s): bool => $sheet->count > 0 && $fill->place($s) !== null) !== []) {
                     $this->fit[] = $k;
                     break;
                 }
@@ -46,19 +46,19 @@ final class Nester
      * @param float $seconds how long the order may be improved; 0 for one pass
      * @param (callable(float): bool)|null $goOn told how far it is, 0 … 1; false ends it with what there is
      *
-     * @throws Refusal when there is no sheet at all
+     * @throws InvalidValue when there is no sheet at all
      */
-    public static function lay(NestProblem $problem, float $seconds = 2.0, int $seed = 1, ?callable $goOn = null): Nested
+    public static function lay(NestProblem $problem, float $seconds = 2.0, int $seed = 1, ?callable $goOn = null): NestResult
     {
         if (array_sum(array_map(fn (NestSheet $s): int => $s->count, $problem->sheets)) === 0 && $problem->pieces !== []) {
-            throw new Refusal('There is no sheet to cut from.', 'sheets');
+            throw new InvalidValue('There is no sheet to cut from.', 'sheets');
         }
 
         return (new self($problem))->search($seconds, $seed, $goOn);
     }
 
     /** @param  (callable(float): bool)|null  $goOn */
-    private function search(float $seconds, int $seed, ?callable $goOn): Nested
+    private function search(float $seconds, int $seed, ?callable $goOn): NestResult
     {
         $random = new Randomizer(new Mt19937($seed));
         $order = $this->fit;
@@ -68,7 +68,7 @@ final class Nester
         [$best, $bestScore] = $this->filled($order, $turns);
         $score = $bestScore;
         // Two more first orders: by the longer side, and by height.
-        foreach ([fn (Shadow $s): float => max($s->width, $s->height), fn (Shadow $s): float => $s->height] as $by) {
+        foreach ([fn (PieceShadow $s): float => max($s->width, $s->height), fn (PieceShadow $s): float => $s->height] as $by) {
             $other = $this->fit;
             usort($other, fn (int $a, int $b): int => $by($this->shadows[$b][0]) <=> $by($this->shadows[$a][0]));
             [$nested, $itsScore] = $this->filled($other, []);
@@ -83,7 +83,7 @@ final class Nester
             }
             [$next, $nextTurns] = $this->changed($order, $turns, $random);
             [$nested, $nextScore] = $this->filled($next, $nextTurns);
-            $heat = self::HOT * (self::COLD / self::HOT) ** $share;
+            $heat = self::START_TEMPERATURE * (self::END_TEMPERATURE / self::START_TEMPERATURE) ** $share;
             if ($nextScore <= $score || $random->getInt(0, 1_000_000) / 1e6 < exp(($score - $nextScore) / $heat)) {
                 [$order, $turns, $score] = [$next, $nextTurns, $nextScore];
             }
@@ -123,7 +123,7 @@ final class Nester
     /**
      * @param list<int> $order
      * @param array<int, int> $turns
-     * @return array{Nested, float} and its score: sheets weigh most, then the length used
+     * @return array{NestResult, float} and its score: sheets weigh most, then the length used
      */
     private function filled(array $order, array $turns): array
     {
@@ -143,7 +143,7 @@ final class Nester
                 }
             }
             for ($k = 0; $laid === null && $k < count($left); $k++) {
-                $fill = $left[$k] > 0 ? new SheetFill($this->problem->sheets[$k], self::COLUMN, $this->problem->margin) : null;
+                $fill = $left[$k] > 0 ? new SheetFill($this->problem->sheets[$k], self::COLUMN_WIDTH_MM, $this->problem->margin) : null;
                 $laid = $fill === null ? null : $this->best($fill, $shadows, $held);
                 if ($fill !== null && $laid !== null) {
                     $index = $this->problem->sheets[$k]->count - $left[$k];
@@ -159,34 +159,34 @@ final class Nester
             [$shadow, $at, $foot] = $laid;
             $fill->lay($shadow, $at, $foot);
             $area += $this->problem->pieces[$piece]->area;
-            $reach += $at * self::COLUMN;
+            $reach += $at * self::COLUMN_WIDTH_MM;
             $placements[] = [
                 'piece' => $this->problem->pieces[$piece]->id, 'sheet' => $fill->sheet->id, 'index' => $index, 'rotation' => $shadow->rotation,
-                'dx' => $this->problem->margin + $at * self::COLUMN - $shadow->x, 'dy' => $this->problem->margin + $foot - $shadow->y,
+                'dx' => $this->problem->margin + $at * self::COLUMN_WIDTH_MM - $shadow->x, 'dy' => $this->problem->margin + $foot - $shadow->y,
             ];
         }
         $used = array_map(fn (array $o): array => ['sheet' => $o[0]->sheet->id, 'index' => $o[1], 'left' => $this->problem->margin + $o[0]->left, 'right' => $this->problem->margin + $o[0]->right, 'width' => $o[0]->sheet->width, 'height' => $o[0]->sheet->height], $open);
         $never = array_diff(array_keys($this->problem->pieces), $this->fit);
         $names = array_map(fn (int $k): string => $this->problem->pieces[$k]->id, [...$unplaced, ...$never]);
-        $nested = new Nested($placements, $used, array_values($names), $area);
+        $nested = new NestResult($placements, $used, array_values($names), $area);
 
         return [$nested, 1e6 * count($unplaced) + 3000.0 * count($used) + $nested->usedLength() + 0.01 * $reach];
     }
 
     /**
-     * @param list<Shadow> $shadows
+     * @param list<PieceShadow> $shadows
      * @param bool $held whether the first is meant, and the others stand in only where it does not fit
-     * @return array{Shadow, int, float}|null
+     * @return array{PieceShadow, int, float}|null
      */
     private function best(SheetFill $fill, array $shadows, bool $held): ?array
     {
         $best = null;
         $end = INF;
         foreach ($shadows as $k => $shadow) {
-            $before = $end === INF ? PHP_INT_MAX : (int) floor(($end - $shadow->width) / self::COLUMN) + 1;
+            $before = $end === INF ? PHP_INT_MAX : (int) floor(($end - $shadow->width) / self::COLUMN_WIDTH_MM) + 1;
             $place = $before > 0 ? $fill->place($shadow, $before) : null;
             if ($place !== null) {
-                $itsEnd = $place[0] * self::COLUMN + $shadow->width;
+                $itsEnd = $place[0] * self::COLUMN_WIDTH_MM + $shadow->width;
                 if ($itsEnd < $end - 1e-9 || ($best !== null && $itsEnd < $end + 1e-9 && $place[1] < $best[2])) {
                     [$best, $end] = [[$shadow, $place[0], $place[1]], $itsEnd];
                 }

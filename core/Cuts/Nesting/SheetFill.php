@@ -36,7 +36,7 @@ final class SheetFill
      * @param int $before only columns before this one are of interest
      * @return array{int, float}|null
      */
-    public function place(Shadow $piece, int $before = PHP_INT_MAX): ?array
+    public function place(PieceShadow $piece, int $before = PHP_INT_MAX): ?array
     {
         $room = $this->height - $piece->height;
         if ($room < -1e-6 || $piece->width > $this->width + 1e-6) {
@@ -60,7 +60,7 @@ final class SheetFill
         return null;
     }
 
-    public function lay(Shadow $piece, int $at, float $foot): void
+    public function lay(PieceShadow $piece, int $at, float $foot): void
     {
         foreach ($piece->kerfed as $k => $stretches) {
             $column = $at + $k;

@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Length')
-@use('IdleRidge\Core\Plan\State')
+@use('IdleRidge\Core\Plan\DryingState')
 @php($here = fn (string $name, array $more = []): string => route($name, [$layout, $section->uid, ...$more]))
 <x-page :title="$section->name.', coats'" :layout="$layout" :section="$section" current="coats">
 <div class="frame">
@@ -31,7 +31,7 @@
             <section class="sheet take-sheet"><header><h2>Material take-off</h2><span class="meta">all coats still to lay here, waste included; what has to lie ready</span><a class="link end" href="{{ route('takeoff.show', [$layout, 'section' => $section->uid]) }}" download>CSV</a></header>
                 <div class="in take-cols">
                     @forelse (array_chunk($takeOff, max(1, (int) ceil(count($takeOff) / 2))) as $half)
-                        <table class="take"><thead><tr><th scope="col">material</th><th scope="col" colspan="2">need</th></tr></thead><tbody>@foreach ($half as $item)@php([$shown, $unit] = \IdleRidge\Core\Coats\Amount::shown($item['at_hand'], $item['unit']))<tr><th scope="row">{{ $item['material'] }} <span>{{ Str::limit(implode(', ', $item['for']), 26) }}</span></th><td class="num">{{ $shown }}</td><td class="u">{{ $unit }}</td></tr>@endforeach</tbody></table>
+                        <table class="take"><thead><tr><th scope="col">material</th><th scope="col" colspan="2">need</th></tr></thead><tbody>@foreach ($half as $item)@php([$shown, $unit] = \IdleRidge\Core\Coats\MaterialAmount::shown($item['at_hand'], $item['unit']))<tr><th scope="row">{{ $item['material'] }} <span>{{ Str::limit(implode(', ', $item['for']), 26) }}</span></th><td class="num">{{ $shown }}</td><td class="u">{{ $unit }}</td></tr>@endforeach</tbody></table>
                     @empty<p class="soft">Nothing is left to lay here.</p>@endforelse
                 </div>
             </section>

@@ -1,3 +1,4 @@
+@use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Length')
 @php($form = $edited ? 'zone' : 'new-zone')
 @php($slope = $edited?->slope)
@@ -8,11 +9,11 @@
     <input type="hidden" name="form" value="{{ $form }}">
     <p class="soft small">All that is given must hold; with nothing given it is the whole board. It follows the land. Heights are over the datum, as on the plan.</p>
     <x-field :form="$form" name="name" label="Name" :value="$edited->name ?? ''" />
-    <div class="pair"><x-field :form="$form" name="slope_from" at="slope/from" label="Slope from" unit="°" :value="$slope ? Length::decimal($slope[0], 1) : ''" mode="decimal" /><x-field :form="$form" name="slope_to" at="slope/to" label="to" unit="°" :value="$slope ? Length::decimal($slope[1], 1) : ''" mode="decimal" /></div>
+    <div class="pair"><x-field :form="$form" name="slope_from" at="slope/from" label="Slope from" unit="°" :value="$slope ? Decimal::trimmed($slope[0], 1) : ''" mode="decimal" /><x-field :form="$form" name="slope_to" at="slope/to" label="to" unit="°" :value="$slope ? Decimal::trimmed($slope[1], 1) : ''" mode="decimal" /></div>
     <x-choice :form="$form" name="near" label="Near" :options="['' => 'anywhere', 'any' => 'any track'] + array_column(array_map(fn ($r) => [$r->uid, $r->name], $runs), 1, 0)" :value="$near ? ($near['run'] ?? 'any') : ''" />
     <div class="pair"><x-field :form="$form" name="near_from" at="near/from" label="From" :unit="$in" :value="$near && $near['from'] > 0 ? Length::field($near['from'], $units) : ''" /><x-field :form="$form" name="near_to" at="near/to" label="to" :unit="$in" :value="$near ? Length::field($near['to'], $units) : ''" /></div>
     <div class="pair"><x-field :form="$form" name="height_from" at="height/from" label="Height from" :unit="$in" :value="$edited?->height ? Length::field($edited->height[0] + $section->base, $units) : ''" /><x-field :form="$form" name="height_to" at="height/to" label="to" :unit="$in" :value="$edited?->height ? Length::field($edited->height[1] + $section->base, $units) : ''" /></div>
-    <div class="pair"><x-field :form="$form" name="damp" label="The dampest" unit="%" :value="$edited?->damp ? Length::decimal(100 * $edited->damp, 0) : ''" mode="decimal" /><x-choice :form="$form" name="aspect" label="Facing" :options="['' => 'anywhere', 'sun' => 'the sun', 'north' => 'north']" :value="$edited->aspect ?? ''" /></div>
+    <div class="pair"><x-field :form="$form" name="damp" label="The dampest" unit="%" :value="$edited?->damp ? Decimal::trimmed(100 * $edited->damp, 0) : ''" mode="decimal" /><x-choice :form="$form" name="aspect" label="Facing" :options="['' => 'anywhere', 'sun' => 'the sun', 'north' => 'north']" :value="$edited->aspect ?? ''" /></div>
     <x-choice :form="$form" name="made" label="What grading made" :options="['' => 'anywhere', 'formation' => 'the formation', 'bank' => 'banks and cuttings']" :value="$edited->made ?? ''" />
     <x-field :form="$form" name="crowns" label="Under crowns, x,y,width in mm" :value="$edited ? $crowns : ''" hint="empty: in sun and shade alike" />
     <x-field :form="$form" name="outline" label="Corners, x,y in mm" :value="$edited ? $corners : ''" hint="empty: not drawn; or draw it on Land" />

@@ -7,7 +7,7 @@
     <label for="{{ $id }}">{{ $label }}</label>
     <select id="{{ $id }}" name="{{ $name }}" data-at="{{ $name }}" @if ($fault !== '') aria-invalid="true" aria-describedby="{{ $id }}-fault" @endif>
         @foreach ($options as $key => $text)
-            <option value="{{ $key }}" @selected(($mine ? \App\Http\Again::text($dotted, $value) : (string) $value) === (string) $key)>{{ $text }}</option>
+            <option value="{{ $key }}" @selected(($mine ? \App\Http\OldInput::text($dotted, $value) : (string) $value) === (string) $key)>{{ $text }}</option>
         @endforeach
     </select>
     @if ($fault !== '')<p class="fault" id="{{ $id }}-fault">{{ $fault }}</p>@endif

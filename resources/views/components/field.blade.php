@@ -7,7 +7,7 @@
 @php($fault = $mine ? $errors->first($place) : '')
 <div {{ $attributes->class(['field']) }}>
     <label for="{{ $id }}">{{ $label }}@if ($unit) <small>{{ $unit }}</small>@endif</label>
-    <input id="{{ $id }}" type="{{ $type }}" name="{{ $name }}" value="{{ $mine ? \App\Http\Again::text($key, $value) : $value }}" data-at="{{ $place }}" autocomplete="off" @if ($mode) inputmode="{{ $mode }}" @endif @if ($fault !== '') aria-invalid="true" aria-describedby="{{ $id }}-fault" @endif>
+    <input id="{{ $id }}" type="{{ $type }}" name="{{ $name }}" value="{{ $mine ? \App\Http\OldInput::text($key, $value) : $value }}" data-at="{{ $place }}" autocomplete="off" @if ($mode) inputmode="{{ $mode }}" @endif @if ($fault !== '') aria-invalid="true" aria-describedby="{{ $id }}-fault" @endif>
     @if ($real)<small class="real">{{ $real }}</small>@endif
     @if ($fault !== '')<p class="fault" id="{{ $id }}-fault">{{ $fault }}</p>@endif
     @if ($hint)<small class="hint">{{ $hint }}</small>@endif

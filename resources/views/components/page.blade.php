@@ -10,7 +10,7 @@
     <title>{{ $title }} – Idle Ridge</title>
     @vite(['resources/css/app.scss', 'resources/js/app.js'])
 </head>
-<body x-data="bench" @if (request()->attributes->get('role') === \App\Workshop\House\Role::Guest) class="guest" @endif @if ($layout) data-seen="{{ app(\App\Workshop\Revising\Seen::class)->step }}" data-elsewhere="{{ route('layouts.step', $layout) }}" @endif>
+<body x-data="bench" @if (request()->attributes->get('role') === \App\Models\Role::Guest) class="guest" @endif @if ($layout) data-seen="{{ app(\App\Actions\Ledger\SeenRevision::class)->step }}" data-elsewhere="{{ route('layouts.step', $layout) }}" @endif>
 <a class="skip" href="#land">Skip to the page</a>
 <header class="horizon">
     <svg viewBox="0 0 1280 64" preserveAspectRatio="none" aria-hidden="true"><path class="sky-edge" d="M0 59C70 59 120 57.5 190 55.5S300 48.5 372 45.2 470 40.8 520 41 640 46 708 51.2 840 56.6 960 56.2 1130 58 1280 59.2"/><path class="land-fill" d="M0 59C70 59 120 57.5 190 55.5S300 48.5 372 45.2 470 40.8 520 41 640 46 708 51.2 840 56.6 960 56.2 1130 58 1280 59.2V64H0Z"/></svg>
@@ -40,7 +40,7 @@
 <form id="page-undo" method="post" action="{{ route('layouts.undo', $layout) }}" hidden>@csrf @seen<button data-undo>Undo</button></form>
 <form id="page-redo" method="post" action="{{ route('layouts.redo', $layout) }}" hidden>@csrf @seen<button data-redo>Redo</button></form>
 @endif
-@if (request()->attributes->get('role') === \App\Workshop\House\Role::Guest)<p class="looks-only">This device looks on. What is done at the bench shows here by itself.</p>@endif
+@if (request()->attributes->get('role') === \App\Models\Role::Guest)<p class="looks-only">This device looks on. What is done at the bench shows here by itself.</p>@endif
 @if ($doubt ?? null)<p class="looks-only doubt" role="alert">{{ $doubt }}</p>@endif
 <div class="floating elsewhere" id="elsewhere" role="status" hidden><span>Done on another device: <b data-words></b></span> <button type="button" class="link">Show it</button></div>
 {{ $slot }}

@@ -1,2 +1,2 @@
 @props(['state', 'word' => null])
-<span {{ $attributes->class(['st', 'st-'.$state->value]) }}>{!! \App\Drawing\Marks::html($state) !!}{{ $word ?? $state->value }}</span>
+<span {{ $attributes->class(['st', 'st-'.$state->value]) }}>{!! \App\Pages\Drawing\StateMarks::html($state) !!}{{ $word ?? $state->value }}</span>

@@ -1,4 +1,5 @@
 @use('IdleRidge\Core\Cuts\CutSchool')
+@use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Length')
 @php($in = $units->value === 'metric' ? 'mm' : 'in')
 @php($open = fn (string $part): bool => $errors->hasAny(array_filter($errors->keys(), fn (string $key): bool => str_starts_with($key, "cuts/{$part}"))) )
@@ -10,7 +11,7 @@
             @foreach ([...$cuts->kinds(), null] as $k => $kind)
                 @php($in1 = $k === 0 ? 'cuts' : 'cuts[more]['.($k - 1).']')
                 @php($at1 = $k === 0 ? 'cuts' : 'cuts/more/'.($k - 1))
-                @php($typed = fn (string $part, string|int|null $now) => \App\Http\Again::text(str_replace('/', '.', $at1).'.'.$part, $now))
+                @php($typed = fn (string $part, string|int|null $now) => \App\Http\OldInput::text(str_replace('/', '.', $at1).'.'.$part, $now))
                 <tr>@foreach (['sheet_mm' => ['thickness', $kind?->thickness], 'sheet_width_mm' => ['width', $kind?->width], 'sheet_depth_mm' => ['depth', $kind?->depth]] as $part => [$word, $mm])<td><input name="{{ $in1 }}[{{ $part }}]" aria-label="{{ ucfirst($word) }} of sheets {{ $k + 1 }}" value="{{ $typed($part, $mm === null ? '' : Length::field($mm, $units)) }}" autocomplete="off" @if ($errors->has("{$at1}/{$part}")) aria-invalid="true" @endif></td>@endforeach
                     <td><input name="{{ $in1 }}[price]" aria-label="Price of a sheet {{ $k + 1 }}, {{ $sheet->currency }}" placeholder="none yet" value="{{ $typed('price', $kind?->price === null ? '' : number_format($kind->price / 100, 2, '.', '')) }}" autocomplete="off"></td></tr>
                 @foreach (['sheet_mm', 'sheet_width_mm', 'sheet_depth_mm', 'price'] as $part)@if ($errors->has("{$at1}/{$part}"))<tr><td colspan="4"><p class="fault">{{ $errors->first("{$at1}/{$part}") }}</p></td></tr>@endif @endforeach
@@ -28,12 +29,12 @@
             <x-field name="cuts[riser_gap_mm]" at="cuts/riser_gap_mm" label="Riser gap" :unit="$in" :value="Length::field($cuts->riserGap, $units)" /></div></details>
         <details @if ($open('board')) open @endif><summary>Frame and carrying</summary>
             <div class="pair three">@foreach (['top_mm' => ['Board’s top', $cuts->board->top], 'timber_mm' => ['Timber', $cuts->board->timber], 'timber_high_mm' => ['high', $cuts->board->timberHigh], 'gap_mm' => ['Cross gap', $cuts->board->gap], 'stock_mm' => ['Timber’s length', $cuts->board->stock]] as $key => [$word, $mm])<x-field name="cuts[board][{{ $key }}]" at="cuts/board/{{ $key }}" :label="$word" :unit="$in" :value="Length::field($mm, $units)" />@endforeach
-                <x-field name="cuts[board][lift_kg]" at="cuts/board/lift_kg" label="One lifts" unit="kg" :value="Length::decimal($cuts->board->lift, 1)" />
+                <x-field name="cuts[board][lift_kg]" at="cuts/board/lift_kg" label="One lifts" unit="kg" :value="Decimal::trimmed($cuts->board->lift, 1)" />
                 <x-field name="cuts[board][opening_width_mm]" at="cuts/board/opening_width_mm" label="Opening, wide" :unit="$in" :value="$cuts->board->opening === null ? '' : Length::field($cuts->board->opening[0], $units)" />
                 <x-field name="cuts[board][opening_height_mm]" at="cuts/board/opening_height_mm" label="high" :unit="$in" :value="$cuts->board->opening === null ? '' : Length::field($cuts->board->opening[1], $units)" />
-                <x-field name="cuts[board][packing_mm]" at="cuts/board/packing_mm" label="Packing" unit="mm" :value="implode(' ', array_map(fn ($mm) => Length::decimal($mm, 1), $cuts->board->packing))" /></div></details>
+                <x-field name="cuts[board][packing_mm]" at="cuts/board/packing_mm" label="Packing" unit="mm" :value="implode(' ', array_map(fn ($mm) => Decimal::trimmed($mm, 1), $cuts->board->packing))" /></div></details>
         <details @if ($open('shell') || $shell !== null) open @endif><summary>Shell</summary><div class="pair three">@foreach (['rib_gap_mm' => ['Rib gap', $cuts->shell->ribGap], 'strip_gap_mm' => ['Strip gap', $cuts->shell->stripGap], 'strip_mm' => ['Strip', $cuts->shell->strip], 'cloth_width_mm' => ['Cloth, wide', $cuts->shell->clothWidth], 'cloth_length_mm' => ['long', $cuts->shell->clothLength]] as $key => [$word, $mm])<x-field name="cuts[shell][{{ $key }}]" at="cuts/shell/{{ $key }}" :label="$word" :unit="$in" :value="Length::field($mm, $units)" />@endforeach
-            <x-field name="cuts[shell][overlap]" at="cuts/shell/overlap" label="Overlap" unit="%" :value="Length::decimal(100 * $cuts->shell->overlap, 0)" />
+            <x-field name="cuts[shell][overlap]" at="cuts/shell/overlap" label="Overlap" unit="%" :value="Decimal::trimmed(100 * $cuts->shell->overlap, 0)" />
             <x-field name="cuts[shell][layers]" at="cuts/shell/layers" label="Layers" :value="$cuts->shell->layers" /></div></details>
         <div class="acts"><button class="btn">Cut again</button></div>
     </form>

@@ -1,9 +1,9 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Decimal')
 <x-page title="Drying line" :layout="$layout" :section="$first" current="drying">
 <div class="frame">
     <x-rail :layout="$layout" :boards="$rail" route="coats.show" />
     <main class="page drying" id="land">
-        <div class="title"><h1>Drying line</h1><div class="sub">{{ $span }};<br>starts are safe at {{ Length::decimal(100 * $plan->work->certainty(), 0) }} %</div><x-facts :facts="$facts" /><nav class="drying-links" aria-label="About the plan"><a href="{{ route('what-if.show', $layout) }}">What if</a><a href="{{ route('by.show', $layout) }}">By Sunday</a><a href="{{ route('bench.show', $layout) }}">How it is planned</a></nav>
+        <div class="title"><h1>Drying line</h1><div class="sub">{{ $span }};<br>starts are safe at {{ Decimal::trimmed(100 * $plan->work->certainty(), 0) }} %</div><x-facts :facts="$facts" /><nav class="drying-links" aria-label="About the plan"><a href="{{ route('what-if.show', $layout) }}">What if</a><a href="{{ route('by.show', $layout) }}">By Sunday</a><a href="{{ route('bench.show', $layout) }}">How it is planned</a></nav>
             <div class="undo-pair"><form method="post" action="{{ route('layouts.undo', $layout) }}">@csrf @seen<button class="tool" data-undo @disabled($next['undo'] === null) @if ($next['undo']) title="{{ $next['undo'] }}" @endif>Undo</button></form><form method="post" action="{{ route('layouts.redo', $layout) }}">@csrf @seen<button class="tool" data-redo @disabled($next['redo'] === null) @if ($next['redo']) title="{{ $next['redo'] }}" @endif>Redo</button></form></div></div>
         <x-said :undo="false" />
         <section class="sheet dusk-sheet">{!! $line->toHtml() !!}</section>

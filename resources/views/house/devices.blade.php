@@ -1,4 +1,4 @@
-@use('App\Workshop\House\Role')
+@use('App\Models\Role')
 <x-page title="Devices">
 <main class="page wide house-page" id="land">
     <div class="title"><h1>Devices</h1><div class="sub">The machine at the bench needs no code.<br>Every other one is let in once, by a code of its own.</div></div>

@@ -1,3 +1,4 @@
+@use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Length')
 @php($isSpot = $feature->kind === 'spot')
 <form class="pick-form" hx-patch="{{ $here('features.update', [$feature->uid]) }}" hx-target="#land" hx-include="#look">
@@ -10,7 +11,7 @@
         @if ($isSpot)
             @php($p = $feature->points[0])
             <div class="pair three">
-                <x-field name="points[0][z]" at="points/0/z_mm" id="pick-height" label="Height" :unit="$units->value === 'metric' ? 'mm' : 'in'" :value="Length::field($p->z, $units)" :real="Length::decimal($page->project->layout->scale->toPrototype($p->z - $section->base) / ($units->value === 'metric' ? 1000 : 304.8), 1).($units->value === 'metric' ? ' m' : ' ft').' real'" />
+                <x-field name="points[0][z]" at="points/0/z_mm" id="pick-height" label="Height" :unit="$units->value === 'metric' ? 'mm' : 'in'" :value="Length::field($p->z, $units)" :real="Decimal::trimmed($page->project->layout->scale->toPrototype($p->z - $section->base) / ($units->value === 'metric' ? 1000 : 304.8), 1).($units->value === 'metric' ? ' m' : ' ft').' real'" />
                 <x-field name="points[0][x]" at="points/0/x" label="x" :value="Length::field($p->x, $units)" />
                 <x-field name="points[0][y]" at="points/0/y" label="y" :value="Length::field($p->y, $units)" />
             </div>
@@ -21,7 +22,7 @@
                 @if ($feature->kind === 'water' || $feature->kind === 'pad')<x-field name="level" at="level" label="Level" :unit="$mm" :value="Length::field($feature->points[0]->z, $units)" />@endif
                 @foreach ($feature->kind === 'ridge' ? [] : $feature->figures as $key => $value)
                     @php($isLength = str_ends_with($key, '_mm'))
-                    <x-field :name="$key" :at="$key" :label="['depth_mm' => 'Depth', 'shore_mm' => 'Reached over', 'batter' => 'Sides, out to 1 up', 'width_mm' => 'Width', 'below_mm' => 'Under the bank', 'height_mm' => 'Up and down', 'grain_mm' => 'Grain', 'seed' => 'Seed'][$key]" :unit="$isLength && $loop->first && $feature->kind !== 'water' ? $mm : ''" :value="$isLength ? Length::field($value, $units) : Length::decimal($value, 3)" />
+                    <x-field :name="$key" :at="$key" :label="['depth_mm' => 'Depth', 'shore_mm' => 'Reached over', 'batter' => 'Sides, out to 1 up', 'width_mm' => 'Width', 'below_mm' => 'Under the bank', 'height_mm' => 'Up and down', 'grain_mm' => 'Grain', 'seed' => 'Seed'][$key]" :unit="$isLength && $loop->first && $feature->kind !== 'water' ? $mm : ''" :value="$isLength ? Length::field($value, $units) : Decimal::trimmed($value, 3)" />
                 @endforeach
             </div>
             @if ($shape)<p class="small">@foreach ($shape as $row){{ $row['before'] }} <x-figure :figure="$row['figure']" /> {{ $row['figure']->unit }}{{ $row['after'] }}@endforeach</p>@endif
@@ -31,6 +32,6 @@
                 @endforeach
             </tbody></table>
         @endif
-        <div class="pair name-row"><x-field name="name" label="Name on the plan" :value="$feature->name" /><div class="acts"><button class="btn">Set</button>@if (isset(\IdleRidge\Core\Project\Variation::WHATS[$feature->kind]))<a class="link" href="{{ $here('land.compare', ['pick' => $feature->uid]) }}">Side by side</a>@endif<button type="button" class="link" hx-delete="{{ $here('features.destroy', [$feature->uid]) }}" hx-target="#land" hx-include="#look">Remove</button></div></div>
+        <div class="pair name-row"><x-field name="name" label="Name on the plan" :value="$feature->name" /><div class="acts"><button class="btn">Set</button>@if (isset(\IdleRidge\Core\Project\Variation::VARIABLES[$feature->kind]))<a class="link" href="{{ $here('land.compare', ['pick' => $feature->uid]) }}">Side by side</a>@endif<button type="button" class="link" hx-delete="{{ $here('features.destroy', [$feature->uid]) }}" hx-target="#land" hx-include="#look">Remove</button></div></div>
     </div>
 </form>

@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Decimal')
 @if ($page->classes !== [])
 <header><h2>{{ ['slope' => 'How steep', 'damp' => 'Where it is damp', 'sun' => 'Which way it faces', 'sight' => 'What is not seen'][$page->tint] }}</h2><span class="meta end">true surface</span></header>
 <ul class="in classes">@foreach ($page->classes as $k => $class)<li><svg class="swatch" viewBox="0 0 14 14" aria-hidden="true"><rect class="tint-{{ $page->tint }}-{{ $k }}" width="14" height="14"/></svg>{{ $class->name }}<span class="num">{{ number_format($class->area / 100, 0, '.', ' ') }} cm²</span></li>@endforeach</ul>
@@ -31,7 +31,7 @@
 <form class="in bring" method="post" action="{{ $here('land.bring') }}" enctype="multipart/form-data">@csrf @seen
     <label for="bring-file">Track from CSV, DXF, SVG or LandXML, heights from an ASCII grid</label>
     <input type="file" id="bring-file" name="file" accept=".csv,.tsv,.txt,.dxf,.svg,.xml,.landxml,.asc,.grd" @error('file') aria-invalid="true" aria-describedby="bring-fault" @enderror>
-    <div class="pair bring-how"><select name="size" aria-label="Whose lengths they are"><option value="model">model size</option><option value="full">full size, ÷ {{ Length::decimal($layout->ratio, 1) }}</option></select><button class="btn quiet">Bring in</button></div>
+    <div class="pair bring-how"><select name="size" aria-label="Whose lengths they are"><option value="model">model size</option><option value="full">full size, ÷ {{ Decimal::trimmed($layout->ratio, 1) }}</option></select><button class="btn quiet">Bring in</button></div>
     @error('file')<p class="fault" id="bring-fault" role="alert">{{ $message }}</p>@enderror
 </form>
 <p class="in take"><span class="soft">Take along:</span> @foreach (['csv' => 'track as CSV', 'dxf' => 'DXF', 'svg' => 'SVG', 'xml' => 'LandXML', 'asc' => 'heights as ASCII grid', 'geojson' => 'contours as GeoJSON', 'png' => 'relief as PNG'] + ($page->sheet->walls === [] ? [] : ['walls' => 'walls to cut, 1:1']) as $form => $word)<a class="link" href="{{ $here('land.take', [$form]) }}" download>{{ $word }}</a> @endforeach</p>

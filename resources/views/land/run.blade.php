@@ -1,3 +1,4 @@
+@use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Length')
 @php
     $mm = $units->value === 'metric' ? 'mm' : 'in';
@@ -11,7 +12,7 @@
     
     <div class="in stack">
         @if ($page->tab === 'line')
-            <div class="pair run-head"><x-field name="name" label="Name" :value="$run->name" /><x-field name="x" at="x" label="Start x" :value="Length::field(round($run->start->x, 6), $units)" /><x-field name="y" at="y" label="y" :value="Length::field(round($run->start->y, 6), $units)" /><x-field name="heading" at="heading_deg" label="Heading" unit="°" :value="Length::decimal($run->headingDeg, 3)" /></div>
+            <div class="pair run-head"><x-field name="name" label="Name" :value="$run->name" /><x-field name="x" at="x" label="Start x" :value="Length::field(round($run->start->x, 6), $units)" /><x-field name="y" at="y" label="y" :value="Length::field(round($run->start->y, 6), $units)" /><x-field name="heading" at="heading_deg" label="Heading" unit="°" :value="Decimal::trimmed($run->headingDeg, 3)" /></div>
             <table class="points elements"><thead><tr><th scope="col">Piece</th><th scope="col">Length or radius</th><th scope="col">Angle ° or radii, left +</th><th></th></tr></thead><tbody data-rows>
                 @foreach ($rows as $k => $piece)
                     @include('land.piece', ['k' => $k, 'piece' => $piece])
@@ -35,7 +36,7 @@
                     <tr><td><input name="grade_points[{{ $k }}][station]" data-at="grade_points/{{ $k }}/station_mm" aria-label="Station of grade point {{ $k + 1 }}" value="{{ Length::field($station, $units) }}" autocomplete="off"></td>
                         <td><input name="grade_points[{{ $k }}][height]" data-at="grade_points/{{ $k }}/height_mm" aria-label="Height of grade point {{ $k + 1 }}" value="{{ Length::field($grades->heights[$k + 1], $units) }}" autocomplete="off"></td>
                         <td><input name="grade_points[{{ $k }}][curve]" data-at="grade_points/{{ $k }}/curve_mm" aria-label="Vertical curve at grade point {{ $k + 1 }}" placeholder="none" value="{{ $grades->curves[$k + 1] > 0 ? Length::field($grades->curves[$k + 1], $units) : '' }}" autocomplete="off"></td>
-                        <td class="num">{{ \App\Drawing\GradeWords::of($grades->stretches($run->alignment->length)[$k]['grade']) }}</td></tr>
+                        <td class="num">{{ \App\Pages\Land\GradeWords::of($grades->stretches($run->alignment->length)[$k]['grade']) }}</td></tr>
                 @endforeach
                 @php($k = count($shown))
                 <tr><td><input name="grade_points[{{ $k }}][station]" data-at="grade_points/{{ $k }}/station_mm" aria-label="Station of a new grade point" placeholder="{{ Length::field(round($run->alignment->length), $units) }}" autocomplete="off"></td>
@@ -59,7 +60,7 @@
             @php($values = $run->profile->toArray())
             <table class="points"><thead><tr><th scope="col">Looking along rising stations</th><th scope="col">Left</th><th scope="col">Right</th></tr></thead><tbody>
                 @foreach (['half_width_%s_mm' => 'Half-width, '.$mm, 'batter_cut_%s' => 'Slope in cutting, out to 1 up', 'batter_fill_%s' => 'Slope of banks, out to 1 up'] as $pattern => $word)
-                    <tr><th scope="row">{{ $word }}</th>@foreach (['left', 'right'] as $side)@php($key = sprintf($pattern, $side))<td><input name="profile[{{ $key }}]" data-at="profile/{{ $key }}" aria-label="{{ $word }}, {{ $side }}" value="{{ str_ends_with($key, '_mm') ? Length::field($values[$key], $units) : Length::decimal($values[$key], 3) }}" autocomplete="off"></td>@endforeach</tr>
+                    <tr><th scope="row">{{ $word }}</th>@foreach (['left', 'right'] as $side)@php($key = sprintf($pattern, $side))<td><input name="profile[{{ $key }}]" data-at="profile/{{ $key }}" aria-label="{{ $word }}, {{ $side }}" value="{{ str_ends_with($key, '_mm') ? Length::field($values[$key], $units) : Decimal::trimmed($values[$key], 3) }}" autocomplete="off"></td>@endforeach</tr>
                 @endforeach
             </tbody></table>
             <div class="pair five">

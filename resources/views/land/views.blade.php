@@ -1,4 +1,5 @@
 @php
+    use IdleRidge\Core\Measure\Decimal;
     use IdleRidge\Core\Measure\Length;
     $here = fn (string $name, array $more = []): string => route($name, [$layout, $section->uid, ...$more]);
     $empty = $page->features === [] && $page->runs === [];
@@ -40,13 +41,13 @@
         </section>
         <section class="sheet profile-sheet">
             <header><h2>Long profile</h2>
-                @if ($profile)<span class="meta">{{ $page->cut->run->name }}, heights × {{ Length::decimal($profile['stretch'], 1) }}</span><span class="meta end">heavy line formation, brown line ground</span>@else<span class="meta">no run yet</span>@endif
+                @if ($profile)<span class="meta">{{ $page->cut->run->name }}, heights × {{ Decimal::trimmed($profile['stretch'], 1) }}</span><span class="meta end">heavy line formation, brown line ground</span>@else<span class="meta">no run yet</span>@endif
             </header>
             @if ($profile){!! $profile['drawing']->toHtml() !!}@else<p class="blank-words">Lay a run and its grade stands here: where it climbs, what is cut, what is filled.</p>@endif
         </section>
         </div><div class="col">
         <section class="sheet cross-sheet">
-            <header><h2>Cross-section</h2><span class="cutflag num">{{ \App\Drawing\CutWords::at($page->cut) }}</span>
+            <header><h2>Cross-section</h2><span class="cutflag num">{{ \App\Pages\Land\CutWords::at($page->cut) }}</span>
                 <span class="end step"><button type="button" data-step="-10" aria-label="Cut line 10 mm back">−</button><button type="button" data-step="10" aria-label="Cut line 10 mm on">+</button><span class="meta">10 mm</span></span></header>
             {!! $cross->toHtml() !!}
             <dl class="read">

@@ -1,5 +1,5 @@
-@use('IdleRidge\Core\Measure\Length')
-@use('IdleRidge\Core\Plan\State')
+@use('IdleRidge\Core\Measure\Decimal')
+@use('IdleRidge\Core\Plan\DryingState')
 @php($tonight = $page !== null && $words->isToday($page->session[0]))
 @php($number = $page?->next() ?? 1)
 <x-page title="Tonight" :layout="$layout" :section="$first" current="tonight">
@@ -19,7 +19,7 @@
         <div class="cols"><section class="sheet moves-sheet"><header class="mvh"><h2>Moves, in order</h2><span class="meta">what goes in</span><span class="meta">what it opens, 80 %</span><span class="meta">min</span></header>
             <div class="mv-list">
             @if ($current)
-                <article class="mv-now" id="now" data-zone="{{ $currentZone }}"><div class="mv-now-head"><span class="no">{{ $number - 1 }}</span><div><h3>{{ $current->title }}</h3><p class="wh">{{ $project->section($current->section)->name }}, {{ $currentZone }} · begun {{ $words->clock($current->startedAt) }}, about <b>{{ $left }} min</b> left @foreach ($countdowns as $one)@if ($one['kind'] === 'workable')· workable until <b>{{ $one['clock'] }}</b> @endif @endforeach· {{ Length::decimal($current->area / 100, 0) }} cm²</p></div></div>
+                <article class="mv-now" id="now" data-zone="{{ $currentZone }}"><div class="mv-now-head"><span class="no">{{ $number - 1 }}</span><div><h3>{{ $current->title }}</h3><p class="wh">{{ $project->section($current->section)->name }}, {{ $currentZone }} · begun {{ $words->clock($current->startedAt) }}, about <b>{{ $left }} min</b> left @foreach ($countdowns as $one)@if ($one['kind'] === 'workable')· workable until <b>{{ $one['clock'] }}</b> @endif @endforeach· {{ Decimal::trimmed($current->area / 100, 0) }} cm²</p></div></div>
                     <ul class="amounts">@foreach ($current->amounts as $amount)@php([$shown, $unit] = $amount->words())<li><b class="num">{{ $shown }}</b> {{ $unit }} {{ $amount->material }}</li>@endforeach</ul>
                     @foreach ($current->recipe->cautions as $caution)<p class="ca"><b>{{ $caution['do'] }}</b> {{ $caution['why'] }}</p>@endforeach
                     <div class="acts"><form method="post" action="{{ route('moves.done', [$layout, $current->uid]) }}">@csrf @seen<button class="btn quiet big">Done</button></form><form method="post" action="{{ route('moves.stop', [$layout, $current->uid]) }}">@csrf @seen<button class="btn quiet big">Stop here</button></form><form method="post" action="{{ route('moves.wet', [$layout, $current->uid]) }}">@csrf @seen<button class="btn quiet big">Still wet</button></form></div></article>
@@ -36,7 +36,7 @@
         </section>
         <div class="rcol">
             @if ($countdowns !== [])<section @class(['sheet', 'due-sheet', 'urgent' => array_filter($countdowns, fn ($c) => $c['kind'] !== 'workable') !== []]) data-countdowns data-now="{{ $words->now }}"><header><h2>Not to be missed</h2><button class="link end" type="button" data-notices hidden>Say it aloud</button></header>
-                @foreach ($countdowns as $one)<div @class(['due', $one['kind']]) data-at="{{ $one['at'] }}" data-words="{{ $one['kind'] === 'opens' ? 'From now' : 'At the latest now' }}: {{ $one['title'] }}"><b class="num" data-left>{{ $one['left'] < 0 ? 'over' : \App\Drawing\ClockWords::span($one['left']) }}</b><div><div class="nm">{{ $one['title'] }}<span>{{ $one['kind'] === 'opens' ? 'from' : 'by' }} {{ $one['clock'] }}, {{ $one['place'] }}</span></div><p>{{ ucfirst($one['why']) }}</p></div></div>@endforeach</section>@endif
+                @foreach ($countdowns as $one)<div @class(['due', $one['kind']]) data-at="{{ $one['at'] }}" data-words="{{ $one['kind'] === 'opens' ? 'From now' : 'At the latest now' }}: {{ $one['title'] }}"><b class="num" data-left>{{ $one['left'] < 0 ? 'over' : \IdleRidge\Core\Measure\ClockWords::span($one['left']) }}</b><div><div class="nm">{{ $one['title'] }}<span>{{ $one['kind'] === 'opens' ? 'from' : 'by' }} {{ $one['clock'] }}, {{ $one['place'] }}</span></div><p>{{ ucfirst($one['why']) }}</p></div></div>@endforeach</section>@endif
             <section class="sheet"><header><h2>Drying now</h2><span class="meta">as of {{ $words->clock($words->now) }}</span><span class="meta end">left, 50–90 %</span></header>
                 <div class="dr-list">@forelse ($drying as $row)<div class="dr"><x-state :state="$row['state']" /><span class="nm">{{ $row['title'] }}<span>{{ $row['section'] }}</span></span>{!! $row['tail']->toHtml() !!}<span class="num">{{ $row['left'] }}</span><span class="look"><form method="post" action="{{ route('laid.wet', [$layout, $row['uid']]) }}">@csrf @seen<button class="link" aria-label="{{ $row['title'] }} is still wet">Still wet</button></form><form method="post" action="{{ route('laid.dry', [$layout, $row['uid']]) }}">@csrf @seen<button class="link" aria-label="{{ $row['title'] }} is dry">Dry</button></form></span></div>@empty<p class="in soft">Nothing is drying.</p>@endforelse</div>
             </section>

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Coats;
+
+use App\Actions\FormInput;
+use App\Actions\Ledger\ChangeSet;
+use App\Actions\Ledger\Ledger;
+use App\Actions\Ledger\NewRows;
+use App\Computed\ProjectLoader;
+use App\Models\Coat as CoatRow;
+use App\Models\Layout;
+use App\Models\Zone as ZoneRow;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\OwnRecipe;
+use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Units;
+
+/** Puts coats onto zones, changes their thickness, share and passes, moves and removes them. What was begun stays. */
+final readonly class SaveCoat
+{
+    public function __construct(private Ledger $ledger, private NewRows $rows, private ProjectLoader $load, private Library $library)
+    {
+    }
+
+    /**
+     * @param array<string, mixed> $input recipe, `all:` and a build-up, or `school:` and a school
+     * @return CoatRow the last of them
+     */
+    public function create(Layout $layout, ZoneRow $zone, array $input): CoatRow
+    {
+        $typed = new FormInput($input, Units::from($layout->units));
+        $word = $typed->text('recipe');
+        $library = $this->library->with(OwnRecipe::recipes($this->load->works($layout)->recipes));
+        $ids = str_starts_with($word, 'all:') ? ($this->library->buildUps[substr($word, 4)]['recipes'] ?? []) : [$word];
+        $school = str_starts_with($word, 'school:') ? ($library->schools[substr($word, 7)] ?? throw new InvalidValue('There is no such school.', 'recipe')) : null;
+        $coats = $typed->made(fn (): array => $school !== null ? $school->coats($zone->uid, $this->rows->uid(...)) : array_map(fn (string $id): Coat => Coat::of($this->rows->uid(), $zone->uid, $library->recipe($id)), $ids));
+        if ($coats === []) {
+            throw new InvalidValue('There is no such build-up.', 'recipe');
+        }
+
+        return $this->ledger->record($layout, $school !== null ? $school->name : (count($coats) === 1 ? "{$coats[0]->title()} added" : 'A build-up added'), function (ChangeSet $changes) use ($layout, $coats): CoatRow {
+            $row = null;
+            foreach ($coats as $coat) {
+                $row = $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat($coat));
+            }
+
+            return $row;
+        });
+    }
+
+    /** @param  array<string, mixed>  $input mm, share (%), passes, name, blend_mm, minutes a pass, colour, rev */
+    public function change(Layout $layout, CoatRow $row, array $input): void
+    {
+        $old = $this->find($layout, $row);
+        $typed = new FormInput($input, Units::from($layout->units));
+        $mm = $typed->length('mm', $old->mm, $old->mm);
+        $share = $typed->number('share', 100.0 * $old->share);
+        $passes = $typed->number('passes', (float) $old->passes);
+        $blend = $typed->has('blend_mm') ? ($typed->text('blend_mm') === '' ? 0.0 : $typed->length('blend_mm', $old->blend, $old->blend)) : $old->blend;
+        $minutes = $typed->has('minutes') ? ($typed->text('minutes') === '' ? null : $typed->number('minutes')) : $old->minutes;
+        $colour = $typed->has('colour') ? ($typed->text('colour') ?: null) : $old->colour;
+        $coat = $typed->made(fn (): Coat => Coat::of($old->uid, $old->zone, $old->recipe, $mm, $share / 100.0, (int) $passes, $typed->text('name', $old->name), $old->extra, $minutes, $colour, $blend));
+        $values = WorksFile::fromCoat($coat);
+        $this->ledger->record($layout, "{$coat->title()} changed", function (ChangeSet $changes) use ($row, $values): void {
+            $changes->save($row->keep($values));
+        });
+    }
+
+    /** Moves a coat one place down or up among those of its stage. */
+    public function move(Layout $layout, CoatRow $row, int $by): void
+    {
+        $coat = $this->find($layout, $row);
+        $order = array_map(fn (Coat $c): string => $c->uid, array_values(array_filter($this->load->works($layout)->coatsOf($coat->zone), fn (Coat $c): bool => $c->recipe->stage === $coat->recipe->stage)));
+        $at = (int) array_search($coat->uid, $order, true);
+        $other = $order[$at + ($by > 0 ? 1 : -1)] ?? null;
+        if ($other === null) {
+            throw new InvalidValue("{$coat->title()} belongs to {$coat->recipe->stage->word()}: it goes no further that way.", 'coat');
+        }
+        $this->ledger->record($layout, "{$coat->title()} moved", function (ChangeSet $changes) use ($layout, $row, $other): void {
+            $partner = $layout->coats()->where('uid', $other)->firstOrFail();
+            [$row->position, $partner->position] = [$partner->position, $row->position];
+            $changes->save($row);
+            $changes->add($partner);
+        });
+    }
+
+    /** @throws InvalidValue when it was begun */
+    public function remove(Layout $layout, CoatRow $row): void
+    {
+        $coat = $this->find($layout, $row);
+        if (array_filter($this->load->works($layout)->laid, fn (CoatApplication $l): bool => $l->coat === $row->uid) !== []) {
+            throw new InvalidValue("{$coat->title()} was begun: it stays as it is. Undo the work first.", 'coat');
+        }
+        $this->ledger->record($layout, "{$coat->title()} removed", fn (ChangeSet $changes) => $changes->delete($row));
+    }
+
+    private function find(Layout $layout, CoatRow $row): Coat
+    {
+        return array_values(array_filter($this->load->works($layout)->coats, fn (Coat $c): bool => $c->uid === $row->uid))[0];
+    }
+}

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Coats;
+
+use App\Actions\FormInput;
+use App\Actions\Ledger\ChangeSet;
+use App\Actions\Ledger\Ledger;
+use App\Actions\Ledger\NewRows;
+use App\Computed\ProjectLoader;
+use App\Models\Layout;
+use App\Models\Recipe as RecipeRow;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\OwnRecipe;
+use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Interchange\RecipeFile;
+use IdleRidge\Core\Interchange\Record as Values;
+use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\InvalidValue;
+use Illuminate\Support\Str;
+
+/** Makes the figures of a recipe a layout's own, copies recipes under a new name, and goes back to the starting values. */
+final readonly class SaveRecipe
+{
+    /** Milestones, in minutes. */
+    private const TIMES = ['workable_until', 'touch_dry', 'next_coat', 'dry_through'];
+
+    private const NUMBERS = ['waste', 'recovered', 'reference_mm', 'exponent', 'film_c', 'resting_deg'];
+
+    private const LABOUR = ['setup_min', 'minutes_per_dm2', 'open_minutes_per_dm2', 'metres_per_hour'];
+
+    public function __construct(private Ledger $ledger, private NewRows $rows, private ProjectLoader $load, private Library $library)
+    {
+    }
+
+    /**
+     * @param array<string, mixed> $input parts[k][value], waste, recovered (%), minutes[milestone], window[opens, closes, again], labour[…], reference_mm, exponent, film_c, resting_deg; `copy` for a new name
+     * @return string its id
+     */
+    public function keep(Layout $layout, string $id, array $input): string
+    {
+        $own = $this->load->works($layout)->recipes;
+        $old = $this->library->with(OwnRecipe::recipes($own))->recipe($id);
+        $typed = new FormInput($input);
+        $values = $this->values($typed, RecipeFile::write($old));
+        $copy = $typed->text('copy');
+        if ($copy !== '') {
+            $values['name'] = $copy;
+            $values['short'] = mb_substr($copy, 0, 40);
+            $values['id'] = $this->freeId($copy, $own);
+        }
+        $values['provenance'] = 'yours';
+        $recipe = $typed->made(function () use ($values): Recipe {
+            try {
+                return RecipeFile::recipe(Values::of(json_decode(json_encode($values, JSON_THROW_ON_ERROR), false, 32, JSON_THROW_ON_ERROR), ''));
+            } catch (InvalidValue $refusal) {
+                // A file's pointer begins with a slash, a field's place does not.
+                throw new InvalidValue($refusal->getMessage(), ltrim($refusal->place, '/'));
+            }
+        });
+        $this->ledger->record($layout, $copy === '' ? "{$recipe->name}: figures changed" : "{$recipe->name} made", function (ChangeSet $changes) use ($layout, $own, $recipe): void {
+            foreach ($own as $one) {
+                if ($one->recipe->id === $recipe->id) {
+                    $changes->save($layout->recipes()->where('uid', $one->uid)->firstOrFail()->keep(WorksFile::fromRecipe(new OwnRecipe($one->uid, $recipe, $one->extra))));
+
+                    return;
+                }
+            }
+            $this->rows->add($changes, $layout, RecipeRow::class, WorksFile::fromRecipe(new OwnRecipe($this->rows->uid(), $recipe)));
+        });
+
+        return $recipe->id;
+    }
+
+    /**
+     * Back to the starting values; a recipe that only this layout has goes altogether.
+     *
+     * @throws InvalidValue when a coat takes it and the library has no such recipe
+     */
+    public function drop(Layout $layout, string $id): void
+    {
+        $works = $this->load->works($layout);
+        $own = array_values(array_filter($works->recipes, fn (OwnRecipe $o): bool => $o->recipe->id === $id))[0] ?? throw new InvalidValue('It stands at its starting values already.', 'recipe');
+        $coat = array_values(array_filter($works->coats, fn (Coat $c): bool => $c->recipe->id === $id))[0] ?? null;
+        if ($coat !== null && ! isset($this->library->recipes[$id])) {
+            $zone = array_values(array_filter($works->zones, fn ($z): bool => $z->uid === $coat->zone))[0]->name ?? 'a zone';
+            throw new InvalidValue("{$own->recipe->name} is a coat on {$zone}. Remove that first, or leave it.", 'recipe');
+        }
+        $this->ledger->record($layout, "{$own->recipe->name}: back to starting values", fn (ChangeSet $changes) => $changes->delete($layout->recipes()->where('uid', $own->uid)->firstOrFail()));
+    }
+
+    /**
+     * @param array<string, mixed> $values
+     * @return array<string, mixed>
+     */
+    private function values(FormInput $typed, array $values): array
+    {
+        foreach ($values['parts'] as $k => $part) {
+            $values['parts'][$k]['value'] = $typed->number("parts.{$k}.value", (float) $part['value']);
+            $values['parts'][$k]['phi'] = $typed->number("parts.{$k}.phi", (float) $part['phi']);
+        }
+        foreach (self::NUMBERS as $key) {
+            if (isset($values[$key]) || $typed->text($key) !== '') {
+                $share = in_array($key, ['waste', 'recovered'], true);
+                $now = (float) ($values[$key] ?? 0.0);
+                $values[$key] = $share ? $typed->number($key, 100.0 * $now) / 100.0 : $typed->number($key, $now);
+            }
+        }
+        foreach (self::TIMES as $key) {
+            if (isset($values['minutes'][$key])) {
+                $values['minutes'][$key] = $typed->number("minutes.{$key}", (float) $values['minutes'][$key]);
+            }
+        }
+        foreach (self::LABOUR as $key) {
+            if (isset($values['labour'][$key])) {
+                $values['labour'][$key] = $typed->number("labour.{$key}", (float) $values['labour'][$key]);
+            }
+        }
+        foreach (['opens', 'closes', 'again'] as $key) {
+            if (isset($values['window'][$key]) && ! is_string($values['window'][$key])) {
+                $values['window'][$key] = $typed->number("window.{$key}", (float) $values['window'][$key]);
+            }
+        }
+        // What is not a number has its own fault; the rest is tried with what stood there.
+        array_walk_recursive($values, function (mixed &$value): void {
+            $value = is_float($value) && ! is_finite($value) ? 1.0 : $value;
+        });
+
+        return $values;
+    }
+
+    /** @param  list<OwnRecipe>  $own */
+    private function freeId(string $name, array $own): string
+    {
+        $base = mb_substr(Str::slug($name) ?: 'recipe', 0, 50);
+        $taken = [...array_keys($this->library->recipes), ...array_map(fn (OwnRecipe $o): string => $o->recipe->id, $own)];
+        $id = $base;
+        for ($k = 2; in_array($id, $taken, true); $k++) {
+            $id = "{$base}-{$k}";
+        }
+
+        return $id;
+    }
+}

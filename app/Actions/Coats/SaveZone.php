@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Coats;
+
+use App\Actions\FormInput;
+use App\Actions\Ledger\ChangeSet;
+use App\Actions\Ledger\Ledger;
+use App\Actions\Ledger\NewRows;
+use App\Computed\ProjectLoader;
+use App\Models\Coat as CoatRow;
+use App\Models\Layout;
+use App\Models\Section as SectionRow;
+use App\Models\Zone as ZoneRow;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\Section;
+
+/** Makes, changes and removes zones. Forms speak section coordinates, rows the layout's. */
+final readonly class SaveZone
+{
+    public function __construct(private Ledger $ledger, private NewRows $rows, private ProjectLoader $load, private Library $library)
+    {
+    }
+
+    /** @param  array<string, mixed>  $input name, outline ("x,y x,y …") or points[], slope_from, slope_to, near (run uid, any or none), near_from, near_to, height_from, height_to, damp (%), aspect, made, crowns ("x,y,wide …"), without[], within[], also[], build_up */
+    public function create(Layout $layout, SectionRow $row, array $input): ZoneRow
+    {
+        $project = $this->load->of($layout);
+        $zones = $project->works->zonesOf($row->uid);
+        $typed = new FormInput($input, Units::from($layout->units));
+        $name = $typed->text('name') !== '' ? $typed->text('name') : 'Zone '.(count($zones) + 1);
+        $zone = $this->read($typed, $project->section($row->uid), Zone::of($this->rows->uid(), $row->uid, $name), $name);
+        $buildUp = $typed->text('build_up');
+
+        return $this->ledger->record($layout, "{$zone->name} added", function (ChangeSet $changes) use ($layout, $zone, $buildUp): ZoneRow {
+            $new = $this->rows->add($changes, $layout, ZoneRow::class, WorksFile::fromZone($zone));
+            $this->buildUp($changes, $layout, $zone->uid, $buildUp);
+
+            return $new;
+        });
+    }
+
+    private function buildUp(ChangeSet $changes, Layout $layout, string $zone, string $key): void
+    {
+        foreach ($this->library->buildUps[$key]['recipes'] ?? [] as $recipe) {
+            $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat(Coat::of($this->rows->uid(), $zone, $this->library->recipe($recipe))));
+        }
+    }
+
+    /** @param  array<string, mixed>  $input as above, and rev */
+    public function change(Layout $layout, ZoneRow $row, array $input): void
+    {
+        $project = $this->load->of($layout);
+        $old = array_values(array_filter($project->works->zones, fn (Zone $z): bool => $z->uid === $row->uid))[0];
+        $typed = new FormInput($input, Units::from($layout->units));
+        $zone = $this->read($typed, $project->section($old->section), $old, $typed->text('name'));
+        $values = WorksFile::fromZone($zone);
+        $this->ledger->record($layout, "{$zone->name} changed", function (ChangeSet $changes) use ($layout, $row, $values, $typed): void {
+            $changes->save($row->keep($values));
+            $this->buildUp($changes, $layout, $row->uid, $typed->text('build_up'));
+        });
+    }
+
+    /** @throws InvalidValue when work was begun on it */
+    public function remove(Layout $layout, ZoneRow $row): void
+    {
+        $works = $this->load->works($layout);
+        $name = array_values(array_filter($works->zones, fn (Zone $z): bool => $z->uid === $row->uid))[0]->name;
+        if (array_filter($works->laid, fn (CoatApplication $l): bool => $l->zone === $row->uid) !== []) {
+            throw new InvalidValue("Work on {$name} was begun: it stays as it is. Undo the work first.", 'zone');
+        }
+        $coats = array_map(fn (Coat $c): string => $c->uid, $works->coatsOf($row->uid));
+        $this->ledger->record($layout, "{$name} removed", function (ChangeSet $changes) use ($layout, $row, $coats): void {
+            foreach ($layout->coats()->whereIn('uid', $coats)->get() as $coat) {
+                $changes->delete($coat);
+            }
+            $changes->delete($row);
+        });
+    }
+
+    private function read(FormInput $typed, Section $section, Zone $old, string $name): Zone
+    {
+        $outline = $typed->has('outline') || $typed->has('points') ? $this->outline($typed, $section) : $old->outline;
+        $slope = null;
+        if ($typed->text('slope_from').$typed->text('slope_to') !== '') {
+            $slope = [$typed->number('slope_from', 0.0), $typed->number('slope_to', 90.0)];
+        }
+        $near = null;
+        if (! in_array($typed->text('near'), ['', 'none'], true)) {
+            $near = ['run' => $typed->text('near') === 'any' ? null : $typed->text('near'), 'from' => $typed->length('near_from', 0.0), 'to' => $typed->length('near_to')];
+        }
+        $height = null;
+        if ($typed->text('height_from').$typed->text('height_to') !== '') {
+            // Typed over the datum, as the plan has heights; kept over the board, which may be set lower or higher.
+            $height = [$typed->length('height_from', $section->base) - $section->base, $typed->length('height_to', 3000.0) - $section->base];
+        }
+        $damp = $typed->text('damp') === '' ? null : $typed->number('damp') / 100.0;
+        $aspect = $typed->text('aspect') === '' ? null : $typed->text('aspect');
+        $made = $typed->text('made') ?: null;
+        $crowns = $this->crowns($typed, $section);
+        [$without, $within, $also] = array_map(fn (string $key): array => array_values(array_filter(array_map('strval', array_filter($typed->list($key), 'is_scalar')))), ['without', 'within', 'also']);
+
+        return $typed->made(fn (): Zone => Zone::of($old->uid, $old->section, $name, $outline, $slope, $near, $without, $old->extra, $height, $damp, $aspect, $within, $also, $crowns, $made));
+    }
+
+    /** @return list<array{float, float, float}>|null layout coordinates and diameters */
+    private function crowns(FormInput $typed, Section $section): ?array
+    {
+        $crowns = [];
+        foreach (preg_split('/[\s;]+/', $typed->text('crowns'), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $triple) {
+            if (preg_match('/^(-?\d+(?:\.\d+)?),(-?\d+(?:\.\d+)?),(\d+(?:\.\d+)?)$/', $triple, $m) !== 1) {
+                $typed->fault("“{$triple}” is not a crown; type each as x,y,width in mm with a space between.", 'crowns');
+
+                return null;
+            }
+            $there = $section->placement->toLayout(new Point((float) $m[1], (float) $m[2]));
+            $crowns[] = [$there->x, $there->y, (float) $m[3]];
+        }
+
+        return $crowns === [] ? null : $crowns;
+    }
+
+    /** @return list<array{float, float}>|null layout coordinates */
+    private function outline(FormInput $typed, Section $section): ?array
+    {
+        $points = [];
+        foreach (array_keys($typed->list('points')) as $k) {
+            $points[] = [$typed->length("points.{$k}.x"), $typed->length("points.{$k}.y")];
+        }
+        foreach (preg_split('/[\s;]+/', $typed->text('outline'), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $k => $pair) {
+            if (preg_match('/^(-?\d+(?:\.\d+)?),(-?\d+(?:\.\d+)?)$/', $pair, $m) !== 1) {
+                $typed->fault("“{$pair}” is not a corner; type each as x,y in mm with a space between.", 'outline');
+
+                return null;
+            }
+            $points[] = [(float) $m[1], (float) $m[2]];
+        }
+        $there = array_map(function (array $p) use ($section): array {
+            $q = $section->placement->toLayout(new Point($p[0], $p[1]));
+
+            return [$q->x, $q->y];
+        }, $points);
+
+        return $there === [] ? null : $there;
+    }
+
+    /** Crowns as a form shows them: "700,425,60 760,440,45". */
+    public static function crownsOf(Zone $zone, Section $section): string
+    {
+        return implode(' ', array_map(function (array $c) use ($section): string {
+            $p = $section->placement->toSection(new Point($c[0], $c[1]));
+
+            return Decimal::trimmed($p->x, 1).','.Decimal::trimmed($p->y, 1).','.Decimal::trimmed($c[2], 1);
+        }, $zone->crowns ?? []));
+    }
+
+    /** Corners as a form shows them: "700,425 1090,420". */
+    public static function corners(Zone $zone, Section $section): string
+    {
+        return implode(' ', array_map(fn (array $p): string => Decimal::trimmed($p[0], 1).','.Decimal::trimmed($p[1], 1), $zone->outlineOn($section->placement) ?? []));
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Layouts;
+
+use App\Actions\FormInput;
+use App\Actions\Ledger\ChangeSet;
+use App\Actions\Ledger\Ledger;
+use App\Computed\Clock\UlidGenerator;
+use App\Computed\ProjectLoader;
+use App\Models\Layout;
+use App\Models\Room;
+use IdleRidge\Core\Cure\Room as CoreRoom;
+use IdleRidge\Core\Interchange\BenchFile;
+use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\LayoutSheet;
+use IdleRidge\Core\Track\Vehicle;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+
+/** Begins, changes, puts away and brings back layouts. */
+final readonly class SaveLayout
+{
+    public function __construct(private Ledger $ledger, private UlidGenerator $uids, private ClockInterface $clock)
+    {
+    }
+
+    /** @param  array<string, mixed>  $input */
+    public function create(array $input): Layout
+    {
+        $sheet = $this->read($input, null);
+        $layout = new Layout(['uid' => $sheet->uid, 'rev' => 1, 'extra' => '{}', 'file_extra' => '{}'] + self::columns($sheet));
+        DB::transaction(function () use ($layout): void {
+            $layout->save();
+            // Something has to say how fast things dry; the builder mends it on the sheet.
+            (new Room(['uid' => $this->uids->next(), 'layout_id' => $layout->id, 'rev' => 1, 'position' => 1]))->keep(WorksFile::fromRoom(CoreRoom::standard()))->save();
+        });
+
+        return $layout;
+    }
+
+    /** @param  array<string, mixed>  $input */
+    public function change(Layout $layout, array $input): void
+    {
+        $sheet = $this->read($input, $layout);
+        $layout->fill(self::columns($sheet));
+        $this->ledger->record($layout, 'Layout sheet changed', fn (ChangeSet $changes) => $changes->save($layout));
+    }
+
+    public function putAway(Layout $layout): void
+    {
+        $layout->update(['removed_at' => $this->clock->now()->format('Y-m-d H:i:s')]);
+    }
+
+    public function bringBack(Layout $layout): void
+    {
+        $layout->update(['removed_at' => null]);
+    }
+
+    /** @return array<string, mixed> */
+    public static function columns(LayoutSheet $sheet): array
+    {
+        return [
+            'name' => $sheet->name, 'ratio' => $sheet->scale->ratio, 'gauge_mm' => $sheet->gauge, 'units' => $sheet->units->value,
+            'zone' => $sheet->zone, 'currency' => $sheet->currency, 'viewing_edges' => $sheet->viewingEdges, 'region' => $sheet->region, 'season' => $sheet->season,
+            'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $sheet->vehicles), 'felt_grade' => $sheet->feltGrade,
+            'clearance_margin_mm' => $sheet->clearanceMargin, 'face_limit_deg' => $sheet->faceLimitDeg, 'bank_reach_mm' => $sheet->bankReach,
+            'tension' => $sheet->tension, 'stiffness_mm' => $sheet->stiffness, 'cuts' => $sheet->cuts->toArray(), 'typed' => $sheet->typed, 'show_on' => $sheet->showOn, 'north_deg' => $sheet->northDeg, 'bench' => BenchFile::fromRules($sheet->bench),
+        ];
+    }
+
+    /** @param  array<string, mixed>  $input what is not sent keeps what stands, or takes a starting value */
+    private function read(array $input, ?Layout $layout): LayoutSheet
+    {
+        $old = $layout === null ? LayoutSheet::of($this->uids->next(), 'New', 87.1, 16.5) : ProjectLoader::sheet($layout);
+        $units = Units::tryFrom((new FormInput($input))->text('units')) ?? $old->units;
+        $typed = new FormInput($input, $old->units);
+        $ratio = $typed->number('ratio', $old->scale->ratio);
+        $gauge = $typed->length('gauge_mm', $old->gauge, $old->gauge);
+        $margin = $typed->length('clearance_margin_mm', $old->clearanceMargin, $old->clearanceMargin);
+        $face = $typed->number('face_limit_deg', $old->faceLimitDeg);
+        $reach = $typed->has('bank_reach_mm') ? ($typed->text('bank_reach_mm') === '' ? null : $typed->length('bank_reach_mm', current: $old->bankReach)) : $old->bankReach;
+        $tension = $typed->number('tension', $old->tension);
+        $stiffness = $typed->length('stiffness_mm', $old->stiffness, $old->stiffness);
+        $cuts = CutSettingsInput::read($typed, $old->cuts);
+        $north = $typed->number('north_deg', $old->northDeg);
+        $edges = $typed->has('viewing_edges') ? array_values(array_filter(array_map('strval', array_filter($typed->list('viewing_edges'), 'is_scalar')))) : $old->viewingEdges;
+
+        return $typed->made(fn (): LayoutSheet => LayoutSheet::of(
+            $old->uid, $typed->text('name', $old->name), $ratio, $gauge, $units, $typed->text('zone', $old->zone), strtoupper($typed->text('currency', $old->currency)),
+            $edges, $typed->text('region', $old->region), $typed->text('season', $old->season), $typed->has('vehicles') ? $this->vehicles($typed, $old) : $old->vehicles, $margin, $face, $reach, $tension, $stiffness, $cuts(),
+            $typed->kept() + $old->typed, $old->extra, $typed->has('show_on') ? ($typed->text('show_on') ?: null) : $old->showOn, $north, $typed->has('felt_grade') ? $typed->text('felt_grade') === '1' : $old->feltGrade, $old->bench,
+        ));
+    }
+
+    /**
+     * Rows with neither name nor sizes are left out; a row's faults are said at its fields.
+     *
+     * @return list<Vehicle>
+     */
+    private function vehicles(FormInput $typed, LayoutSheet $old): array
+    {
+        $out = [];
+        foreach (array_keys($typed->list('vehicles')) as $k) {
+            $field = fn (string $part): string => "vehicles.{$k}.{$part}";
+            if (implode('', array_map(fn (string $part): string => $typed->text($field($part)), ['name', 'body_mm', 'bogie_centres_mm', 'width_mm', 'height_mm'])) === '') {
+                continue;
+            }
+            $was = $old->vehicles[$k] ?? null;
+            $sizes = [
+                $typed->length($field('body_mm'), current: $was?->body), $typed->length($field('bogie_centres_mm'), current: $was?->bogieCentres),
+                $typed->length($field('width_mm'), current: $was?->width), $typed->length($field('height_mm'), current: $was?->height),
+            ];
+            try {
+                $out[] = Vehicle::from(...[...$sizes, $typed->text($field('name'))]);
+            } catch (InvalidValue $refusal) {
+                throw $refusal->within("vehicles/{$k}");
+            }
+        }
+
+        return $out;
+    }
+}

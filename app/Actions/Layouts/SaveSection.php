@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Layouts;
+
+use App\Actions\FormInput;
+use App\Actions\Ledger\ChangeSet;
+use App\Actions\Ledger\Ledger;
+use App\Computed\Clock\UlidGenerator;
+use App\Computed\ProjectLoader;
+use App\Models\LandFeature;
+use App\Models\Layout;
+use App\Models\Run;
+use App\Models\Section as SectionRow;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\InvalidValues;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\Section;
+use Psr\Clock\ClockInterface;
+
+/** Adds, changes and removes sections. When a board is moved, the land that lies on it goes with it. */
+final readonly class SaveSection
+{
+    private const FIELDS = ['name', 'depth_mm', 'x_mm', 'y_mm', 'angle_deg', 'base_mm', 'room'];
+
+    public function __construct(private Ledger $ledger, private UlidGenerator $uids, private ProjectLoader $load, private ClockInterface $clock)
+    {
+    }
+
+    /** @param  array<string, mixed>  $input name, width_mm, depth_mm and, if given, x_mm, y_mm, angle_deg, base_mm */
+    public function create(Layout $layout, array $input): SectionRow
+    {
+        $typed = new FormInput($input, Units::from($layout->units));
+        $right = 0.0;
+        foreach ($layout->sections()->get() as $other) {
+            $right = max($right, ...array_map(fn (Point $p): float => $p->x, ProjectLoader::section($other)->corners()));
+        }
+        $section = $this->read($typed, Section::of($this->uids->next(), 'New', 1200.0, 600.0, $right));
+
+        return $this->besideItsField(fn (): SectionRow => $this->ledger->record($layout, "{$section->name} added", function (ChangeSet $changes) use ($layout, $section): SectionRow {
+            $row = new SectionRow(['uid' => $section->uid, 'layout_id' => $layout->id, 'rev' => 1, 'extra' => '{}', 'position' => (int) $layout->sections()->max('position') + 1] + self::columns($section));
+            $changes->save($row);
+
+            return $row;
+        }));
+    }
+
+    /** @param  array<string, mixed>  $input as above, rev, and `leave_land` to keep the land where it is */
+    public function change(Layout $layout, SectionRow $row, array $input): void
+    {
+        $old = ProjectLoader::section($row);
+        $section = $this->carried($layout, $old, $this->read(new FormInput($input, Units::from($layout->units)), $old));
+        $this->besideItsField(fn () => $this->ledger->record($layout, "{$section->name} changed", function (ChangeSet $changes) use ($layout, $row, $old, $section, $input): void {
+            $row->fill(self::columns($section));
+            $changes->save($row);
+            if ($old->placement != $section->placement && empty($input['leave_land'])) {
+                $this->carryLand($layout, $changes, $old, $section);
+            }
+        }));
+    }
+
+    /** What dries on a board that is carried into another room has dried in the old one until now. */
+    private function carried(Layout $layout, Section $old, Section $section): Section
+    {
+        $first = $layout->rooms()->orderBy('position')->first()?->uid;
+        $from = $old->room ?? $first;
+
+        return $from === null || $from === ($section->room ?? $first) ? $section : $section->carried($section->room, $from, intdiv($this->clock->now()->getTimestamp(), 60));
+    }
+
+    public function remove(Layout $layout, SectionRow $row): void
+    {
+        $works = $this->load->works($layout);
+        $zones = array_keys($works->zonesOf($row->uid));
+        $coats = array_map(fn (Coat $c): string => $c->uid, array_filter($works->coats, fn (Coat $c): bool => in_array($c->zone, $zones, true)));
+        $laid = array_map(fn (CoatApplication $l): string => $l->uid, array_filter($works->laid, fn (CoatApplication $l): bool => $l->section === $row->uid));
+        $this->ledger->record($layout, "{$row->name} removed", function (ChangeSet $changes) use ($layout, $row, $zones, $coats, $laid): void {
+            foreach ([[$layout->coats(), $coats], [$layout->applications(), $laid], [$layout->zones(), $zones]] as [$rows, $uids]) {
+                foreach ($rows->whereIn('uid', $uids)->get() as $gone) {
+                    $changes->delete($gone);
+                }
+            }
+            $changes->delete($row);
+        });
+    }
+
+    /** @return array<string, mixed> */
+    public static function columns(Section $section): array
+    {
+        return [
+            'name' => $section->name, 'width_mm' => $section->width, 'depth_mm' => $section->depth, 'x_mm' => $section->placement->x,
+            'y_mm' => $section->placement->y, 'angle_deg' => $section->placement->angleDeg, 'base_mm' => $section->base, 'typed' => $section->typed, 'room' => $section->room, 'edges' => $section->edges,
+            'runs_on' => $section->runsOn, 'stood' => WorksFile::fromStood($section->stood),
+        ];
+    }
+
+    /**
+     * What the board would do to a zone is said beside its size.
+     *
+     * @template T
+     *
+     * @param callable(): T $record
+     * @return T
+     */
+    private function besideItsField(callable $record): mixed
+    {
+        try {
+            return $record();
+        } catch (InvalidValues $faults) {
+            throw new InvalidValues(array_map(fn (InvalidValue $r): InvalidValue => new InvalidValue($r->getMessage(), in_array($r->place, self::FIELDS, true) ? $r->place : 'width_mm'), $faults->all));
+        }
+    }
+
+    private function read(FormInput $typed, Section $old): Section
+    {
+        $p = $old->placement;
+        [$width, $depth] = [$typed->length('width_mm', $old->width, $old->width), $typed->length('depth_mm', $old->depth, $old->depth)];
+        [$x, $y] = [$typed->length('x_mm', $p->x, $p->x), $typed->length('y_mm', $p->y, $p->y)];
+        $angle = $typed->number('angle_deg', $p->angleDeg);
+        $base = $typed->length('base_mm', $old->base, $old->base);
+
+        $runsOn = $typed->has('runs_on') ? $typed->text('runs_on') === '1' : $old->runsOn;
+
+        return $typed->made(fn (): Section => Section::of(
+            $old->uid, $typed->text('name', $old->name), $width, $depth, $x, $y, $angle, $base, $typed->kept() + $old->typed, $old->extra,
+            $typed->has('room') ? ($typed->text('room') ?: null) : $old->room, $this->edges($old, $width, $depth), $runsOn, $old->stood,
+        ));
+    }
+
+    /**
+     * What is fixed along an edge stays, as far as the edge still goes.
+     *
+     * @return array<string, list<array{float, float}>>
+     */
+    private function edges(Section $old, float $width, float $depth): array
+    {
+        $edges = [];
+        foreach ($old->edges as $edge => $profile) {
+            $length = $edge === 'front' || $edge === 'back' ? $width : $depth;
+            $edges[$edge] = array_values(array_filter($profile, fn (array $p): bool => $p[0] <= $length)) ?: [[0.0, $profile[0][1]]];
+        }
+
+        return $edges;
+    }
+
+    /** Spots and lines that lie wholly on the board, and runs that begin on it: each from where it stands by now. */
+    private function carryLand(Layout $layout, ChangeSet $changes, Section $from, Section $to): void
+    {
+        $move = fn (float $x, float $y): Point => $to->placement->toLayout($from->placement->toSection(new Point($x, $y)));
+        foreach ($layout->features()->get() as $feature) {
+            /** @var LandFeature $feature */
+            $off = array_filter($feature->points, fn (array $p): bool => ! $from->holds((float) $p['x_mm'], (float) $p['y_mm'], 0.5));
+            if ($off === []) {
+                $feature->points = array_map(function (array $p) use ($move): array {
+                    $there = $move((float) $p['x_mm'], (float) $p['y_mm']);
+
+                    return ['x_mm' => $there->x, 'y_mm' => $there->y, 'z_mm' => $p['z_mm']];
+                }, $feature->points);
+                $changes->add($feature);
+            }
+        }
+        foreach ([[$layout->zones(), 'outline', 1], [$layout->applications(), 'rings', 2]] as [$rows, $key, $depth]) {
+            foreach ($rows->get() as $row) {
+                $values = (array) $row->values();
+                if ($values['section'] === $to->uid && isset($values[$key])) {
+                    $rings = $depth === 1 ? [$values[$key]] : $values[$key];
+                    $moved = CoatApplication::moved($rings, fn (Point $p): Point => $move($p->x, $p->y));
+                    $changes->add($row->keep([$key => $depth === 1 ? $moved[0] : $moved] + $values));
+                }
+            }
+        }
+        foreach ($layout->runs()->get() as $run) {
+            /** @var Run $run */
+            if ($from->holds($run->x_mm, $run->y_mm, 0.5)) {
+                $there = $move($run->x_mm, $run->y_mm);
+                $run->fill(['x_mm' => $there->x, 'y_mm' => $there->y, 'heading_deg' => $run->heading_deg + $to->placement->angleDeg - $from->placement->angleDeg]);
+                $changes->add($run);
+            }
+        }
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Computed;
+
+use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Support\Facades\Cache;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
+use SplFileInfo;
+
+/**
+ * What was computed, under a fingerprint of all it depends on: unchanged input is never computed again, changed input never
+ * shows an old answer, and neither does a changed program. What nobody asked for in a while goes, and the oldest where it gets
+ * too much.
+ */
+final class ComputedCache
+{
+    public const MAX_AGE_DAYS = 7;
+
+    public const MAX_BYTES = 400_000_000;
+
+    /** How often it is looked at whether there is too much, seconds. */
+    private const PRUNE_EVERY_SECONDS = 3600;
+
+    private const SWEPT = '.swept';
+
+    private ?string $build = null;
+
+    public function __construct(private readonly string $core, private readonly string $folder)
+    {
+    }
+
+    /** Of values by all their fields, private ones included, and of the program that computes with them. */
+    public function fingerprint(mixed ...$inputs): string
+    {
+        return sha1($this->build().serialize($inputs));
+    }
+
+    /**
+     * @template T
+     *
+     * @param string $kind what it is; T alone stands under it
+     * @param callable(): T $compute
+     * @return T
+     */
+    public function remember(string $kind, string $fingerprint, callable $compute): mixed
+    {
+        $kept = $this->get($kind, $fingerprint);
+        if ($kept === null) {
+            $kept = $compute();
+            $this->put($kind, $fingerprint, $kept);
+        }
+
+        return $kept;
+    }
+
+    public function get(string $kind, string $fingerprint): mixed
+    {
+        return $this->store()->get("{$kind}-{$fingerprint}");
+    }
+
+    public function put(string $kind, string $fingerprint, mixed $value): void
+    {
+        $this->store()->put("{$kind}-{$fingerprint}", $value, 86400 * self::MAX_AGE_DAYS);
+        $this->pruneNowAndThen();
+    }
+
+    public function forget(string $kind, string $fingerprint): void
+    {
+        $this->store()->forget("{$kind}-{$fingerprint}");
+    }
+
+    /**
+     * Removes what is older than its days, then the oldest until what is left is no more than so much.
+     *
+     * @param int $now seconds of Unix time, as files are dated
+     * @return int files removed
+     */
+    public function prune(int $now, int $maxBytes = self::MAX_BYTES): int
+    {
+        $kept = [];
+        $removed = 0;
+        foreach (self::files($this->folder) as $file) {
+            if ($file->getFilename() === self::SWEPT) {
+                continue;
+            }
+            if ($file->getMTime() < $now - 86400 * self::MAX_AGE_DAYS) {
+                $removed += (int) @unlink($file->getPathname());
+            } else {
+                $kept[] = [$file->getMTime(), $file->getPathname(), $file->getSize()];
+            }
+        }
+        sort($kept);
+        $bytes = array_sum(array_column($kept, 2));
+        foreach ($kept as [, $path, $size]) {
+            if ($bytes <= $maxBytes) {
+                break;
+            }
+            $removed += (int) @unlink($path);
+            $bytes -= $size;
+        }
+
+        return $removed;
+    }
+
+    private function pruneNowAndThen(): void
+    {
+        $swept = $this->folder.'/'.self::SWEPT;
+        // Both moments are those of the file system, which may be another machine's.
+        $written = @filemtime($this->folder) ?: 0;
+        if ($written - (@filemtime($swept) ?: 0) > self::PRUNE_EVERY_SECONDS && @touch($swept)) {
+            $this->prune((int) filemtime($swept));
+        }
+    }
+
+    /** Changes whenever the code that computes does. */
+    private function build(): string
+    {
+        if ($this->build === null) {
+            $parts = '';
+            foreach ([$this->core, __DIR__] as $folder) {
+                foreach (self::files($folder) as $file) {
+                    $parts .= $file->getPathname().$file->getMTime().'/'.$file->getSize();
+                }
+            }
+            $this->build = sha1($parts);
+        }
+
+        return $this->build;
+    }
+
+    /** @return iterable<SplFileInfo> */
+    private static function files(string $folder): iterable
+    {
+        return is_dir($folder) ? new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, RecursiveDirectoryIterator::SKIP_DOTS)) : [];
+    }
+
+    private function store(): Repository
+    {
+        return Cache::store('computed');
+    }
+}

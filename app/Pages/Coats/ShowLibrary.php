@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Coats;
+
+use App\Computed\ProjectLoader;
+use App\Models\Layout;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\OwnRecipe;
+use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Shelf\PackPrice;
+
+/** All recipes of a layout by stage, with their figures and where these are from, and one of them to change. */
+final readonly class ShowLibrary
+{
+    public function __construct(private ProjectLoader $load, private Library $library)
+    {
+    }
+
+    /** @return array<string, mixed> for the view coats.library */
+    public function of(Layout $layout, string $id): array
+    {
+        $works = $this->load->works($layout);
+        $own = $works->recipes;
+        $library = $this->library->with(OwnRecipe::recipes($own));
+        $groups = [];
+        foreach ($library->recipes as $recipe) {
+            $groups[$recipe->stage->value][] = $recipe;
+        }
+        ksort($groups);
+        $picked = $library->recipes[$id] ?? null;
+
+        return [
+            'layout' => $layout, 'first' => $layout->sections()->first(), 'groups' => $groups, 'picked' => $picked, 'start' => $this->library->recipes[$id] ?? null,
+            'mine' => array_column(array_map(fn (OwnRecipe $o): array => [$o->recipe->id, $o->uid], $own), 1, 0), 'materials' => $library->materials, 'currency' => $layout->currency,
+            'prices' => array_column(array_map(fn (PackPrice $p): array => [$p->material, $p], $works->prices), 1, 0),
+            'low' => fn (Recipe $r, string $at): ?array => $r->ranges[$at] ?? null,
+        ];
+    }
+}

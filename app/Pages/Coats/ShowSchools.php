@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Coats;
+
+use App\Computed\Cuts\ComputedCuts;
+use App\Computed\Cuts\ComputedSheets;
+use App\Computed\Plan\ComputedPlan;
+use App\Computed\ProjectLoader;
+use App\Models\Layout;
+use App\Models\Section as SectionRow;
+use App\Pages\Rail\ShowRail;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\OwnRecipe;
+use IdleRidge\Core\Coats\School;
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Plan\BenchWork;
+use IdleRidge\Core\Plan\SchoolTrial;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+
+/** The schools of one question beside each other on a zone, before one is taken. */
+final readonly class ShowSchools
+{
+    public function __construct(private ProjectLoader $load, private ComputedPlan $desk, private Library $library, private ShowRail $rail, private ComputedCuts $cuts, private ComputedSheets $sheets)
+    {
+    }
+
+    /** @return array<string, mixed> for the view coats.schools */
+    public function of(Layout $layout, SectionRow $row, string $zone, string $question): array
+    {
+        $project = $this->load->of($layout);
+        $section = $project->section($row->uid);
+        $library = $this->library->with(OwnRecipe::recipes($project->works->recipes));
+        $zones = $project->works->zonesOf($section->uid);
+        $picked = $zones[$zone] ?? array_values($zones)[0] ?? null;
+        $questions = $library->questions();
+        $asked = isset($questions[$question]) ? $question : (string) array_key_first($questions);
+        $work = $this->desk->planOf($project, $this->desk->minute())->work;
+
+        return [
+            'layout' => $layout, 'section' => $section, 'rail' => $this->rail->of($project, $section, $work), 'zones' => $zones, 'zone' => $picked, 'questions' => array_keys($questions), 'asked' => $asked,
+            'room' => $work->project->works->room($section), 'trials' => $picked === null ? [] : array_map(fn (School $s): array => $this->trial(SchoolTrial::of($work, $section, $picked, $s, $library, $this->body($project, $section, $work, $picked, $s)), $project->layout->currency), $questions[$asked] ?? []),
+        ];
+    }
+
+    /** @return array{trial: SchoolTrial, rows: list<array{label: string, before?: string, figure: Quantity|null, after: string}>} */
+    private function trial(SchoolTrial $trial, string $currency): array
+    {
+        $under = $trial->body > 0.0 ? ['foam or ribs' => Decimal::trimmed($trial->body / 1000.0, 2).' kg'] : [];
+
+        return ['trial' => $trial, 'rows' => [
+            ['label' => 'At the bench', 'figure' => new Quantity($trial->minutes / 60.0, 'h', 'hands-on minutes of every move', ['moves' => (string) $trial->moves], 'starting value', 1), 'after' => 'h in '.$trial->moves.($trial->moves === 1 ? ' move' : ' moves')],
+            ['label' => 'Until dry through', 'figure' => new Quantity($trial->days50, 'days', 'each coat laid as soon as the one below allows (80 %), in the air of the room', ['90 %' => Decimal::trimmed($trial->days90, 1).' days'], 'starting value', 1), 'after' => 'to '.Decimal::trimmed($trial->days90, 1).' days'],
+            ['label' => 'Weighs, wet', 'figure' => new Quantity($trial->wet / 1000.0, 'kg', 'amounts × their densities', $under, decimals: 2), 'after' => 'kg'],
+            ['label' => 'Weighs, dry', 'figure' => new Quantity($trial->dry / 1000.0, 'kg', 'amounts × their densities × what of them stays', $under, decimals: 2), 'after' => 'kg'],
+            // What has no price costs something too: then this is only the least, or nothing that could be told.
+            $trial->cost === 0 && $trial->unpriced !== []
+                ? ['label' => 'Uses up', 'figure' => null, 'after' => 'no price yet']
+                : ['label' => 'Uses up', 'before' => $trial->unpriced === [] ? '' : 'over', 'figure' => Quantity::money($trial->cost, $currency, 'amounts × price of a pack ÷ what is in it'.($trial->body > 0.0 ? ', and whole sheets by area' : ''), $trial->unpriced === [] ? [] : ['without a price' => implode(', ', $trial->unpriced)], 'yours'), 'after' => $currency],
+        ]];
+    }
+
+    /**
+     * What a school of landform is made of under a zone: its share of the board's foam or ribs by area.
+     *
+     * @return array{grams: float, minor: int|null}|null
+     */
+    private function body(Project $project, Section $section, BenchWork $work, Zone $zone, School $school): ?array
+    {
+        if ($school->cut === null) {
+            return null;
+        }
+        $page = $this->cuts->by($school->cut, $this->cuts->page($project, $section));
+        $share = min(1.0, $work->surveys[$section->uid]->zones[$zone->uid]->plan / max(1.0, $section->width * $section->depth));
+        $minor = $this->sheets->costOf($page);
+
+        return ['grams' => 1000.0 * $share * $page->weight->ofParts('foam', 'ribs'), 'minor' => $minor === null ? null : (int) round($share * $minor)];
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Cuts;
+
+use App\Computed\Cuts\CutResult;
+use IdleRidge\Core\Cuts\Frame;
+use IdleRidge\Core\Cuts\SheetPacking;
+use IdleRidge\Core\Interchange\Svg;
+use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\BoardWeight;
+
+/** What is under the land and what it comes to: frame, packing under level places, weight and whether it can be carried out. */
+final class ShowBoard
+{
+    /** @return array{frame: Frame, weight: BoardWeight, drawing: Svg, packings: list<array{name: string, packing: SheetPacking}>, lift: string, opening: string} */
+    public function of(CutResult $page): array
+    {
+        $build = $page->cuts->board;
+        $weight = $page->weight;
+        $frame = Frame::under($page->section->width, $page->section->depth, $build);
+
+        return [
+            'frame' => $frame, 'weight' => $weight, 'drawing' => FrameDrawing::of($page->section, $frame, $build, $weight, $page->project->layout->units), 'packings' => $this->packings($page),
+            'lift' => $this->lift($weight, $page), 'opening' => $this->opening($weight, $page),
+        ];
+    }
+
+    /** What the rule about weight leaves unsaid. */
+    private function lift(BoardWeight $weight, CutResult $page): string
+    {
+        return $weight->people($page->cuts->board) > 1 ? '' : 'One person lifts it, wet too (limit '.Decimal::trimmed($page->cuts->board->lift, 1).' kg).';
+    }
+
+    private function opening(BoardWeight $weight, CutResult $page): string
+    {
+        $passes = $weight->passes($page->cuts->board);
+        $box = implode(' × ', array_map(fn (float $v): string => Length::cell($v, $page->project->layout->units), $weight->box)).($page->project->layout->units === Units::Metric ? ' mm' : '');
+
+        return match (true) {
+            $passes === null => "It takes {$box} with its frame; set an opening and this says whether it goes through.",
+            $passes['fits'] => "It takes {$box} with its frame and goes through the opening.",
+            default => "It takes {$box} with its frame: ".Length::show($passes['short'], $page->project->layout->units).' too much for the opening.',
+        };
+    }
+
+    /** @return list<array{name: string, packing: SheetPacking}> up to pads, and to the underside of decks at their ends */
+    private function packings(CutResult $page): array
+    {
+        $out = [];
+        $put = function (string $name, float $height) use (&$out, $page): void {
+            if ($height > 0.2) {
+                $out[] = ['name' => $name, 'packing' => SheetPacking::to($height, $page->cuts->packings())];
+            }
+        };
+        foreach ($page->model()->ground->pads as $pad) {
+            $put($pad->name, $pad->level - $page->section->base);
+        }
+        foreach ($page->runs() as [$run, $over]) {
+            foreach ($run->structures as $structure) {
+                foreach ($structure->kind === 'bridge' ? [$structure->from, $structure->to] : [] as $station) {
+                    if ($station >= $over[0] && $station <= $over[1]) {
+                        $put("{$run->name}, deck at ".round($station), $run->grade->heightAt($station) - $structure->thick - $page->section->base);
+                    }
+                }
+            }
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,246 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Land;
+
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Land\Heap;
+use IdleRidge\Core\Land\LandBeside;
+use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Rulebook\Land\TunnelHolds;
+use IdleRidge\Core\Track\Crossing;
+use IdleRidge\Core\Track\GradeProfile;
+use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunEnds;
+use IdleRidge\Core\Track\VehicleSweeps;
+
+/** Puts the core's figures into the words of the Land screen. Every one is a Figure that can say where it comes from. */
+final class LandReadings
+{
+    /** So far beside a vehicle land is looked for, mm. */
+    private const FREE_SEARCH_MM = 60.0;
+
+    /** @return list<array{label: string, figure: Quantity, unit: string, note: string}> the title strip */
+    public function facts(LandPage $page): array
+    {
+        $f = $page->sheet->figures;
+        $units = $page->project->layout->units;
+        $scale = $page->project->layout->scale;
+        $plan = Decimal::trimmed($f['plan']->value / 1e6, 2);
+        $litres = fn (Quantity $mm3): Quantity => new Quantity($mm3->value / 1e6, 'l', $mm3->formula, $mm3->inputs, $mm3->provenance, 1);
+
+        return [
+            ['label' => 'Highest point', 'figure' => $f['z_max'], 'unit' => 'mm', 'note' => $this->prototype($scale->toPrototype($f['z_max']->value - $page->section->base), $units)],
+            ['label' => 'Land surface, true', 'figure' => new Quantity($f['surface']->value / 1e6, 'm²', $f['surface']->formula, $f['surface']->inputs, decimals: 2), 'unit' => 'm²', 'note' => "on {$plan} plan"],
+            ['label' => 'Land over the board', 'figure' => $litres($f['volume']), 'unit' => 'l', 'note' => ''],
+            ['label' => 'Steepest', 'figure' => new Quantity($f['max_slope']->value, '°', $f['max_slope']->formula, $f['max_slope']->inputs, decimals: 0), 'unit' => '°', 'note' => ''],
+        ];
+    }
+
+    /** @return list<array{label: string, figures: list<Quantity>, bad: bool}> at the cut line */
+    public function atCut(LandPage $page): array
+    {
+        $run = $page->cut->run;
+        if ($run === null) {
+            $p = $page->cut->origin;
+            $ground = $page->model->ground->at($p->x, $p->y);
+
+            return [['label' => 'Ground in the middle of the cut', 'figures' => [new Quantity($ground, 'mm', 'natural ground through the spots and lines', ['x' => round($p->x).' mm', 'y' => round($p->y).' mm'], decimals: 1)], 'bad' => false]];
+        }
+        $station = $page->cut->station;
+        $at = ['station' => round($station).' mm'];
+        $p = $run->alignment->pointAt($station);
+        $level = new Quantity($run->grade->heightAt($station), 'mm', 'straight between the grade points on either side', $at, decimals: 1);
+        $ground = new Quantity($page->model->ground->at($p->x, $p->y), 'mm', 'natural ground through the spots and lines', $at, decimals: 1);
+
+        return [
+            ['label' => ($run->kind === 'road' ? 'Road' : 'Formation').', ground at centre', 'figures' => [$level, $ground], 'bad' => false],
+            $this->grade($page, $run, $station),
+            ...($run->kind === 'road' ? [] : $this->clearance($page, $run, $station)),
+            ...$this->alongLine($page, $run, $station),
+        ];
+    }
+
+    /** @return list<array{finding: Finding, number: int, where: string, what: string}> */
+    public function findings(LandPage $page): array
+    {
+        $out = [];
+        foreach ($page->sheet->findings as $k => $finding) {
+            $place = $finding->place;
+            $where = $place->run === null ? sprintf('x %d, y %d', round($place->xMm), round($place->yMm)) : sprintf('st %d–%d', round((float) $place->fromMm), round((float) $place->toMm));
+            $first = array_values($finding->figures)[0] ?? null;
+            $out[] = [
+                'finding' => $finding, 'number' => $k + 1, 'where' => $where.($place->side === null ? '' : ', '.$place->side),
+                'what' => $first === null ? '' : Decimal::trimmed($first->value, $first->decimals).($first->unit === '°' ? '°' : ' '.$first->unit),
+            ];
+        }
+
+        return $out;
+    }
+
+    /** @return list<array{label: string, figures: list<Quantity>, bad: bool}> where the run goes on from another */
+    private function alongLine(LandPage $page, Run $run, float $station): array
+    {
+        foreach ($page->project->runs as $whole) {
+            if ($whole->uid === $run->uid) {
+                [$before, $first] = RunEnds::along($whole, $page->project->runs);
+
+                return $before === 0.0 ? [] : [['label' => "Along the line from {$first->name}", 'figures' => [new Quantity($before + $station, 'mm', 'lengths of the runs before this one, and the station here', ['before' => round($before).' mm', 'station' => round($station).' mm'])], 'bad' => false]];
+            }
+        }
+
+        return [];
+    }
+
+    /** @return array{label: string, figures: list<Quantity>, bad: bool} */
+    private function grade(LandPage $page, Run $run, float $station): array
+    {
+        $grade = new Quantity($run->grade->gradeAt($station), '%', 'rise over length between the grade points on either side', ['station' => round($station).' mm'], decimals: 1);
+        $curvature = $run->alignment->curvatureAt($station);
+        if ($curvature === 0.0 || ! $page->project->layout->feltGrade || $run->kind === 'road') {
+            return ['label' => $curvature === 0.0 ? 'Grade, on the straight' : 'Grade', 'figures' => [$grade], 'bad' => false];
+        }
+        $gauge = $page->project->layout->gauge;
+        $felt = new Quantity(
+            abs($grade->value) + GradeProfile::curveResistance($curvature, $gauge), '%', 'grade + 812.8 / radius × gauge / 16.5, a rule of thumb',
+            ['grade' => $grade->text().' %', 'radius' => round(1.0 / abs($curvature)).' mm', 'gauge' => Decimal::trimmed($gauge, 2).' mm'], decimals: 1,
+        );
+
+        return ['label' => sprintf('Grade, felt on R %d', round(1.0 / abs($curvature))), 'figures' => [$grade, $felt], 'bad' => false];
+    }
+
+    /** @return list<array{label: string, figures: list<Quantity>, bad: bool}> */
+    private function clearance(LandPage $page, Run $run, float $station): array
+    {
+        $layout = $page->project->layout;
+        if ($run->structureAt($station)?->kind === 'tunnel') {
+            $lid = $page->project->lid($page->model, $run, $station);
+
+            return [[
+                'label' => 'Land over the bore', 'bad' => $lid < TunnelHolds::MIN_LID_MM,
+                'figures' => [new Quantity($lid, 'mm', 'land over the centreline less rail top, vehicle height and margin', ['wanted' => Decimal::trimmed(TunnelHolds::MIN_LID_MM, 0).' mm'], decimals: 1)],
+            ]];
+        }
+        $throw = (new VehicleSweeps($run->alignment, $layout->vehicles))->at($station);
+        $figures = [];
+        $bad = false;
+        foreach (['left', 'right'] as $side) {
+            $over = LandBeside::firstOverRails($page->model, $run, $station, $side === 'left', $throw[$side], $throw[$side] + self::FREE_SEARCH_MM);
+            $free = $over === null ? self::FREE_SEARCH_MM : $over - $throw[$side];
+            $bad = $bad || $free < $layout->clearanceMargin;
+            $figures[] = new Quantity($free, 'mm', $free >= self::FREE_SEARCH_MM ? 'no land above the rails within 60 mm of the vehicle' : "from the side of the {$throw["{$side}_by"]->name} to land above the rails", [$side => Decimal::trimmed($throw[$side], 1).' mm taken', 'wanted' => Decimal::trimmed($layout->clearanceMargin, 1).' mm'], decimals: 1);
+        }
+
+        return [['label' => 'Free beside the vehicle, up to 60', 'figures' => $figures, 'bad' => $bad]];
+    }
+
+    private function prototype(float $mm, Units $units): string
+    {
+        return $units === Units::Metric ? Decimal::trimmed($mm / 1000.0, 0).' m real' : Decimal::trimmed($mm / 304.8, 0).' ft real';
+    }
+
+    /** @return list<array{before: string, figure: Quantity, after: string}> what the picked water, stream or heap comes to */
+    public function shape(LandPage $page): array
+    {
+        $from = ['cells of' => Decimal::trimmed($page->sheet->cell, 1).' mm'];
+        $hill = $page->pickedFeature();
+        if ($hill !== null && in_array($hill->kind, ['spot', 'ridge'], true)) {
+            return $this->heap($page, $hill);
+        }
+        foreach ($page->model->ground->basins as $basin) {
+            if ($basin->uid === $page->picked) {
+                $holds = $basin->water($page->model, $page->model->terrain($page->sheet->cell)->mesh());
+                $from += ['level' => Decimal::trimmed($basin->level, 1).' mm'];
+
+                return [
+                    ['before' => 'Holds', 'figure' => new Quantity($holds['volume'] / 1000.0, 'ml', 'level less the bed, over that area', $from), 'after' => ''],
+                    ['before' => ' over', 'figure' => new Quantity($holds['surface'] / 100.0, 'cm²', 'plan area within the bank that lies under the level', $from), 'after' => '.'],
+                ];
+            }
+        }
+        foreach ($page->model->ground->streams as $stream) {
+            if ($stream->uid === $page->picked) {
+                return [
+                    ['before' => 'Falls', 'figure' => new Quantity($stream->fall(), 'mm', 'water at the source less water at the mouth', decimals: 1), 'after' => ''],
+                    ['before' => ' over', 'figure' => new Quantity($stream->length(), 'mm', 'length of its line', decimals: 0), 'after' => '; at its deepest'],
+                    ['before' => '', 'figure' => new Quantity(max($stream->cuts), 'mm', 'ground along its line less its water', decimals: 1), 'after' => ' under the ground.'],
+                ];
+            }
+        }
+
+        return [];
+    }
+
+    /**
+     * What a hill would take if it stood by itself, and how steep it stands.
+     *
+     * @return list<array{before: string, figure: Quantity, after: string}>
+     */
+    private function heap(LandPage $page, LandFeature $feature): array
+    {
+        $heap = array_values(array_filter($page->model->ground->heaps, fn (Heap $h): bool => $h->uid === $feature->uid))[0] ?? null;
+        $crest = $feature->points[0];
+        foreach ($feature->points as $p) {
+            $crest = $p->z > $crest->z ? $p : $crest;
+        }
+        $ground = $heap === null ? $page->section->base : $page->model->ground->at($crest->x, $crest->y, $heap);
+        $height = $crest->z - $ground;
+        if ($height <= 0.0) {
+            return [];
+        }
+        $natural = Heap::NATURAL_SLOPE_DEG;
+        $slope = $feature->figures['foot_deg'] ?? $natural;
+        $from = ['height' => Decimal::trimmed($height, 1).' mm over '.($heap === null ? 'the board' : 'the ground there'), 'slope' => Decimal::trimmed($slope, 1).'°'];
+        $out = [['before' => 'At '.Decimal::trimmed($slope, 1).'° its height takes a base', 'figure' => new Quantity(2.0 * Heap::footFor($height, $slope), 'mm', '2 × height / tan of the slope', $from, $slope === $natural ? 'starting value' : 'yours', 0), 'after' => ' wide.']];
+        if ($heap !== null && $heap->foot > 0.0) {
+            $over = $heap->sidesDeg($ground) - $natural;
+            $out[] = ['before' => ' Its base allows', 'figure' => new Quantity(Heap::heightFor($heap->foot, $natural), 'mm', 'half of the base × tan of the slope loose earth lies at', ['slope' => Decimal::trimmed($natural, 0).'°'], 'starting value', 0), 'after' => ' of height so;'];
+            $out[] = ['before' => ' its sides stand at', 'figure' => new Quantity($heap->sidesDeg($ground), '°', 'height over half of the base', $from, decimals: 0), 'after' => $over > 0.5 ? ', '.Decimal::trimmed($over, 0).'° over what loose earth lies at.' : '.'];
+        } elseif ($heap !== null && $slope > $natural + 0.5) {
+            $out[] = ['before' => ' That is', 'figure' => new Quantity($slope - $natural, '°', 'its slope less that at which loose earth lies', ['loose earth' => Decimal::trimmed($natural, 0).'°'], 'starting value', 0), 'after' => ' over what loose earth lies at.'];
+        }
+
+        return $out;
+    }
+
+    /** @return list<array{before: string, figures: list<Quantity>, after: string}> what the picked run's bridges and walls come to, and what it crosses */
+    public function structures(LandPage $page): array
+    {
+        $run = $page->pickedRun();
+        if ($run === null) {
+            return [];
+        }
+        $out = [];
+        foreach ($run->structures as $structure) {
+            foreach ($structure->pierStations() as $k => $station) {
+                $p = $run->alignment->pointAt($station);
+                $tall = $run->grade->heightAt($station) - $structure->thick - $page->model->heightAt($p->x, $p->y);
+                $out[] = ['before' => 'Pier '.($k + 1).' at '.round($station).' stands', 'figures' => [new Quantity($tall, 'mm', 'underside of the deck less the ground there', ['deck' => Decimal::trimmed($structure->thick, 1).' mm'], decimals: 1)], 'after' => ' tall.'];
+            }
+        }
+        foreach ($page->sheet->walls as $wall) {
+            if ($wall->run === $run->uid) {
+                $from = ['from' => round($wall->from).' mm', 'to' => round($wall->to).' mm'];
+                $out[] = [
+                    'before' => ($wall->cause === 'placed' ? 'Wall' : 'Wall needed').", {$wall->side}, ".round($wall->from).'–'.round($wall->to).':',
+                    'figures' => [new Quantity($wall->lowest, 'mm', 'least step of the land along it', $from, decimals: 1), new Quantity($wall->highest, 'mm', 'greatest step of the land along it', $from, decimals: 1)], 'after' => ' high.',
+                ];
+            }
+        }
+        foreach ($page->runs as $other) {
+            foreach ($other->uid === $run->uid ? [] : Crossing::between($run, $other) as $crossing) {
+                $over = -$crossing->over();
+                $out[] = [
+                    'before' => "Crosses {$other->name} at ".round($crossing->station).',', 'after' => '.',
+                    'figures' => [new Quantity($crossing->angleDeg, '°', 'between the centrelines', decimals: 0), new Quantity($over, 'mm', 'top of this one over the top of the other', ['its station' => round($crossing->otherStation).' mm'], decimals: 1)],
+                ];
+            }
+        }
+
+        return $out;
+    }
+}

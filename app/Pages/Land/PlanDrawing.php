@@ -1,0 +1,285 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Land;
+
+use App\Pages\Drawing\Labels;
+use App\Pages\Drawing\PlanFrame;
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Interchange\Svg;
+use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Track\Run;
+
+/**
+ * The plan: tints, relief, contours, runs with their grade wedges, spots and lines, findings at their place, the cut
+ * line. Grips carry what they move in data attributes; the script only reports where they were dragged.
+ */
+final class PlanDrawing
+{
+    private const WIDTH = 762.0;
+
+    private const ROOM = 720.0;
+
+    private const ROOM_HEIGHT = 360.0;
+
+    private Svg $svg;
+
+    private PlanFrame $frame;
+
+    private Labels $labels;
+
+    private function __construct(private readonly LandPage $page)
+    {
+        $section = $page->section;
+        $this->frame = new PlanFrame($section->width, $section->depth, self::ROOM, self::ROOM_HEIGHT);
+        $f = $this->frame;
+        $this->labels = new Labels($f->left + $f->width - 1.0, $f->top + $f->height - 1.0, $f->left + 1.0, $f->top + 1.0);
+        $this->svg = new Svg(self::WIDTH, $f->top + $f->height + 38.0, "Plan of {$section->name}", [
+            'id' => 'plan', 'role' => 'group', 'class' => 'drawing plan'.($page->picked === null ? '' : ' picking'), 'data-scale' => $f->scale, 'data-left' => $f->left, 'data-top' => $f->top,
+            'data-depth' => $section->depth, 'data-width' => $section->width,
+        ]);
+    }
+
+    public static function of(LandPage $page): Svg
+    {
+        return (new self($page))->draw();
+    }
+
+    private function draw(): Svg
+    {
+        $f = $this->frame;
+        $track = new PlanTrack($this->page, $this->svg, $f, $this->labels);
+        $this->svg->clip('plan-board', $f->left, $f->top, $f->width, $f->height);
+        $this->svg->open(['clip-path' => 'url(#plan-board)']);
+        $this->land();
+        $features = new PlanFeatures($this->page, $this->svg, $f, $this->labels);
+        $features->areas();
+        foreach ($this->tracksLast() as $run) {
+            $track->formation($run);
+        }
+        $this->svg->close();
+        foreach ($this->page->project->works->zonesOf($this->page->section->uid) as $zone) {
+            $this->svg->path('zone-edge', $f->d($zone->outlineOn($this->page->section->placement) ?? [], true));
+        }
+        $this->frameAndTicks();
+        $this->svg->open(['clip-path' => 'url(#plan-board)']);
+        foreach ($this->page->runs as $run) {
+            $track->marks($run);
+        }
+        $track->walls();
+        $track->turnouts();
+        $this->fixedEdges();
+        $this->cutLine();
+        $this->svg->close();
+        $this->orientation();
+        $features->hold();
+        $this->cutWords();
+        $this->findings();
+        $features->draw();
+        $track->words();
+        $this->contourFigures();
+
+        return $this->svg;
+    }
+
+    /** @return list<Run> roads first: a track lies over the road it crosses, but for a bridge, which is drawn over both */
+    private function tracksLast(): array
+    {
+        $runs = $this->page->runs;
+        usort($runs, fn (Run $a, Run $b): int => [$a->kind !== 'road', $a->uid] <=> [$b->kind !== 'road', $b->uid]);
+
+        return $runs;
+    }
+
+    private function land(): void
+    {
+        $f = $this->frame;
+        $sheet = $this->page->sheet;
+        $this->svg->rect('hyp hyp-1', $f->left, $f->top, $f->width, $f->height);
+        $low = $sheet->figures['z_min']->value;
+        $range = max(20.0, $sheet->figures['z_max']->value - $low);
+        $this->tints();
+        foreach ($this->page->classes === [] ? $sheet->bands : [] as $band) {
+            $tint = max(1, min(10, 1 + (int) round(9.0 * ($band['level'] - $low) / $range)));
+            $d = implode('', array_map(fn (array $ring): string => $f->d($ring, true), $band['rings']));
+            $this->svg->path("hyp hyp-{$tint}", $d);
+        }
+        $href = route('land.relief', [$this->page->project->layout->uid, $this->page->section->uid, $sheet->hash], false);
+        $this->svg->image($href, $f->left, $f->top, $f->width, $f->height, ['class' => 'relief']);
+        foreach (['ct' => false, 'ct ix' => true] as $class => $index) {
+            $d = '';
+            foreach ($sheet->contours as $contour) {
+                if ((fmod($contour['level'], 50.0) === 0.0) === $index) {
+                    foreach ($contour['lines'] as $line) {
+                        $d .= $f->d($line['points'], $line['closed']);
+                    }
+                }
+            }
+            $this->svg->path($class, $d);
+        }
+    }
+
+    /** Edges whose heights are fixed: a line of points along them, inside the board. */
+    private function fixedEdges(): void
+    {
+        foreach ($this->page->section->edges as $edge => $profile) {
+            $length = $this->page->section->edgeLength($edge);
+            $points = [];
+            foreach ([0.0, $length] as $at) {
+                $p = $this->page->section->placement->toSection($this->page->section->onEdge($edge, $at));
+                $points[] = [$p->x, $p->y];
+            }
+            $this->svg->path('fixed-edge', $this->frame->d($points));
+            foreach ($profile as [$at]) {
+                $p = $this->page->section->placement->toSection($this->page->section->onEdge($edge, $at));
+                $this->svg->circle('fixed-point', $this->frame->x($p->x), $this->frame->y($p->y), 3.0);
+            }
+        }
+    }
+
+    private function tints(): void
+    {
+        foreach ($this->page->classes as $k => $class) {
+            $d = implode('', array_map(fn (array $ring): string => $this->frame->d($ring, true), $class->rings));
+            $this->svg->path("hyp tint-{$this->page->tint}-{$k}", $d);
+        }
+    }
+
+    /** North, and a scale bar of a round length with what it is on the prototype, in the margin below the board. */
+    private function orientation(): void
+    {
+        $f = $this->frame;
+        $layout = $this->page->project->layout;
+        $real = fn (float $mm): float => $layout->scale->toPrototype($mm) / ($layout->units === Units::Metric ? 1000.0 : 304.8);
+        $length = 10.0 ** floor(log10(max(10.0, $real(160.0 / $f->scale))));
+        $length *= $real(160.0 / $f->scale) / $length >= 5.0 ? 5.0 : ($real(160.0 / $f->scale) / $length >= 2.0 ? 2.0 : 1.0);
+        $wide = $length / $real(1.0) * $f->scale;
+        $right = $f->left + $f->width;
+        $y = $f->top + $f->height + 34.0;
+        $words = Decimal::trimmed($length, 0).($layout->units === Units::Metric ? ' m' : ' ft');
+        $this->svg->path('scale-bar', Svg::d([[$right - $wide, $y - 4.0], [$right - $wide, $y], [$right, $y], [$right, $y - 4.0]]))
+            ->text('m tick halo', $right - $wide - 6.0, $y + 1.0, $words, 'end');
+        // Heavy where it points, so that it needs no colour.
+        [$x, $cy] = [$right - $wide - 24.0 - 7.0 * mb_strlen($words), $y - 7.0];
+        $north = deg2rad($layout->northDeg - $this->page->section->placement->angleDeg);
+        [$ux, $uy] = [cos($north), -sin($north)];
+        $this->svg->circle('north-disc', $x, $cy, 9.0)
+            ->path('north', Svg::d([[$x + 8.0 * $ux, $cy + 8.0 * $uy], [$x - 3.0 * $uy, $cy + 3.0 * $ux], [$x + 3.0 * $uy, $cy - 3.0 * $ux]], true))
+            ->line('north-tail', $x, $cy, $x - 7.0 * $ux, $cy - 7.0 * $uy);
+    }
+
+    private function cutLine(): void
+    {
+        $cut = $this->page->cut;
+        $a = $cut->pointAt($cut->least);
+        $b = $cut->pointAt($cut->greatest);
+        $f = $this->frame;
+        $this->svg->line('cutline', $f->x($a->x), $f->y($a->y), $f->x($b->x), $f->y($b->y));
+        foreach (['R' => [$a, 1.0], 'L' => [$b, -1.0]] as $letter => [$p, $inward]) {
+            $at = $p->toward($cut->heading, $inward * 11.0 / $f->scale);
+            [$x, $y] = [$f->x($at->x), $f->y($at->y)];
+            $this->svg->rect('pennant', $x - 7.0, $y - 8.0, 14.0, 16.0)->text('pennant-word m', $x, $y + 4.0, $letter, 'middle');
+            $this->labels->block($x - 8.0, $y - 9.0, $x + 8.0, $y + 9.0);
+        }
+        [$x, $y] = [$f->x($cut->origin->x), $f->y($cut->origin->y)];
+        $this->svg->circle('cutring grip', $x, $y, 6.5, ['data-drag' => 'cut', 'tabindex' => 0, 'role' => 'slider', 'aria-label' => 'Cut line',
+            'aria-valuemin' => round($this->page->span()[0] ?? 0.0), 'aria-valuemax' => round($this->page->span()[1] ?? $this->page->section->width),
+            'aria-valuenow' => round($cut->station), 'aria-valuetext' => CutWords::at($cut)]);
+        $this->labels->block($x - 8.0, $y - 8.0, $x + 8.0, $y + 8.0);
+    }
+
+    private function cutWords(): void
+    {
+        $cut = $this->page->cut;
+        $words = CutWords::at($cut);
+        $x = $this->frame->x($cut->origin->x);
+        $y = $this->frame->y($cut->origin->y);
+        $place = $this->labels->beside($words, 6.9, 15.0, $x, $y, 13.0);
+        if ($place !== null) {
+            $this->svg->rect('pennant', $place[0] - 4.0, $place[1] - 11.5, mb_strlen($words) * 6.7 + 7.0, 16.0)
+                ->text('pennant-word m', $place[0], $place[1], $words);
+        }
+    }
+
+    private function findings(): void
+    {
+        foreach ($this->page->sheet->findings as $k => $finding) {
+            $x = $this->frame->x($finding->place->xMm);
+            $y = $this->frame->y($finding->place->yMm);
+            $number = (string) ($k + 1);
+            $place = $this->labels->place($number, 15.0 / max(1, strlen($number)), 15.0, $this->around($x, $y));
+            if ($place !== null) {
+                $this->tab($finding, $number, $place[0], $place[1]);
+            }
+        }
+    }
+
+    private function tab(Finding $finding, string $number, float $left, float $baseline): void
+    {
+        $this->svg->open(['class' => 'tab', 'data-finding' => $number])->title($finding->subject)
+            ->rect('tab-box', $left, $baseline - 12.0, 15.0, 15.0)
+            ->text('tab-word m', $left + 7.5, $baseline - 0.5, $number, 'middle')->close();
+    }
+
+    /** @return list<array{float, float}> places for a tab of 15, spiralling out */
+    private function around(float $x, float $y): array
+    {
+        $places = [];
+        foreach ([14.0, 24.0, 36.0] as $away) {
+            for ($k = 0; $k < 8; $k++) {
+                $angle = $k * M_PI / 4.0 + M_PI / 8.0;
+                $places[] = [$x - 7.5 + $away * cos($angle), $y + 5.0 - $away * sin($angle)];
+            }
+        }
+
+        return $places;
+    }
+
+    private function contourFigures(): void
+    {
+        foreach ($this->page->sheet->contours as $contour) {
+            if (fmod($contour['level'], 50.0) !== 0.0) {
+                continue;
+            }
+            $words = Decimal::trimmed($contour['level'], 0);
+            foreach ($contour['lines'] as $line) {
+                $points = $line['points'];
+                $places = [];
+                foreach ([0.5, 0.25, 0.75, 0.1, 0.9] as $share) {
+                    $p = $points[(int) ($share * (count($points) - 1))];
+                    $places[] = [$this->frame->x($p[0]) - mb_strlen($words) * 3.3, $this->frame->y($p[1]) + 4.0];
+                }
+                $place = count($points) > 8 ? $this->labels->place($words, 6.6, 11.0, $places) : null;
+                if ($place !== null) {
+                    $this->svg->text('m halo contour-figure', $place[0], $place[1], $words);
+                }
+            }
+        }
+    }
+
+    private function frameAndTicks(): void
+    {
+        $f = $this->frame;
+        $this->svg->rect('board', $f->left, $f->top, $f->width, $f->height);
+        $step = $f->scale * 200.0 < 40.0 ? 500.0 : 200.0;
+        $d = '';
+        $bottom = $f->top + $f->height;
+        for ($mm = 0.0; $mm <= $f->boardWidth + 0.1; $mm += $step / 2.0) {
+            $long = fmod($mm, $step) === 0.0;
+            $d .= Svg::d([[$f->x($mm), $bottom], [$f->x($mm), $bottom + ($long ? 6.0 : 4.0)]]);
+            if ($long && ($mm === 0.0 || $f->boardWidth - $mm > 0.0 || $mm === $f->boardWidth)) {
+                $this->svg->text('m tick', $f->x($mm), $bottom + 16.0, (string) $mm, 'middle');
+            }
+        }
+        for ($mm = 0.0; $mm <= $f->boardDepth + 0.1; $mm += $step / 2.0) {
+            $long = fmod($mm, $step) === 0.0;
+            $d .= Svg::d([[$f->left, $f->y($mm)], [$f->left - ($long ? 6.0 : 4.0), $f->y($mm)]]);
+            if ($long) {
+                $this->svg->text('m tick', $f->left - 8.0, $f->y($mm) + 4.0, (string) $mm, 'end');
+            }
+        }
+        $this->svg->path('ticks', $d);
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Layouts;
+
+use App\Actions\Ledger\Ledger;
+use App\Computed\Land\ComputedLand;
+use App\Computed\ProjectLoader;
+use App\Computed\UnreadableLayout;
+use App\Models\Layout;
+use App\Models\Revision;
+use DateTimeImmutable;
+use DateTimeZone;
+use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Interchange\Svg;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+
+/** The list of layouts, and one layout's sheet. */
+final readonly class ShowLayouts
+{
+    public function __construct(private ProjectLoader $load, private Ledger $ledger, private ComputedLand $desk)
+    {
+    }
+
+    /** @return array<string, mixed> for the view layouts.index */
+    public function all(): array
+    {
+        $cards = [];
+        foreach (Layout::query()->whereNull('removed_at')->orderBy('id')->get() as $layout) {
+            try {
+                $project = $this->load->of($layout);
+                $cards[] = ['layout' => $layout, 'project' => $project, 'boards' => $this->boards($project, 190.0), 'broken' => null];
+            } catch (UnreadableLayout $unreadable) {
+                $cards[] = ['layout' => $layout, 'project' => null, 'boards' => null, 'broken' => $this->broken($unreadable)];
+            }
+        }
+
+        return ['cards' => $cards, 'zones' => DateTimeZone::listIdentifiers()];
+    }
+
+    /** @return array<string, mixed> for the view layouts.broken */
+    public function broken(UnreadableLayout $unreadable): array
+    {
+        $layout = $unreadable->layout;
+
+        return ['layout' => $layout, 'faults' => $unreadable->faults->all, 'undo' => $this->ledger->next($layout)['undo'], 'seen' => $this->ledger->newest($layout)?->id];
+    }
+
+    /** @return array<string, mixed> for the view layouts.settings */
+    public function one(Layout $layout): array
+    {
+        $project = $this->load->of($layout);
+        $zone = new DateTimeZone($layout->zone);
+        $history = Revision::query()->where('layout_id', $layout->id)->orderByDesc('id')->limit(8)->get()->map(fn (Revision $r): array => [
+            'at' => (new DateTimeImmutable($r->made_at, new DateTimeZone('UTC')))->setTimezone($zone)->format('D j M, H:i'),
+            'sentence' => (['undo' => 'Undone: ', 'redo' => 'Done again: '][$r->kind] ?? '').$r->sentence,
+        ])->all();
+
+        return [
+            'layout' => $layout, 'project' => $project, 'sheet' => $project->layout, 'sections' => $layout->sections()->get(),
+            'boards' => $this->boards($project, 170.0), 'history' => $history, 'next' => $this->ledger->next($layout),
+            'zones' => DateTimeZone::listIdentifiers(), 'rooms' => $project->works->rooms, 'held' => array_values(array_map(fn (Section $s): string => $s->uid, array_filter($project->sections, $project->isHeld(...)))),
+            'roomSince' => fn (Room $room): string => (new DateTimeImmutable('@'.(int) $room->since * 60))->setTimezone(new DateTimeZone($project->layout->zone))->format('D j M, H:i'),
+        ];
+    }
+
+    private function boards(Project $project, float $height): ?Svg
+    {
+        $contours = [];
+        foreach ($project->sections as $section) {
+            $contours[$section->uid] = $this->desk->thumb($project, $section);
+        }
+
+        return BoardsDrawing::of($project, $contours, 760.0, $height);
+    }
+}

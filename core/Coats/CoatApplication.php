@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Coats;
+
+use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Cure\Observation;
+use IdleRidge\Core\Geometry\Placement;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Measure\InvalidValue;
+
+/**
+ * An application that was begun: from then on its patch, area, recipe and amounts stand as they were, whatever becomes of
+ * land, zone or library. Moments are minutes of Unix time; without an end it is being laid.
+ */
+final readonly class CoatApplication
+{
+    /**
+     * @param list<list<array{float, float}>> $rings layout coordinates
+     * @param list<MaterialAmount> $amounts
+     * @param list<array{at: int, what: string, of: string}> $seen *still wet* or *dry*, when, and of which milestone
+     * @param array<string, mixed> $extra
+     */
+    private function __construct(
+        public string $uid,
+        public string $section,
+        public string $zone,
+        public string $coat,
+        public int $pass,
+        public string $title,
+        public Recipe $recipe,
+        public float $mm,
+        public array $rings,
+        public float $area,
+        public float $track,
+        public int $minutes,
+        public array $amounts,
+        public int $startedAt,
+        public ?int $endedAt,
+        public array $seen,
+        public array $extra,
+    ) {
+    }
+
+    /**
+     * @param list<list<array{float, float}>> $rings
+     * @param list<MaterialAmount> $amounts
+     * @param list<array{at: int, what: string, of: string}> $seen
+     * @param array<string, mixed> $extra
+     *
+     * @throws InvalidValue
+     */
+    public static function of(string $uid, string $section, string $zone, string $coat, int $pass, string $title, Recipe $recipe, float $mm, array $rings, float $area, float $track, int $minutes, array $amounts, int $startedAt, ?int $endedAt, array $seen = [], array $extra = []): self
+    {
+        InvalidValue::unlessBetween($mm, 0.01, 200.0, 'The thickness', 'mm', 'mm');
+        InvalidValue::unlessBetween($area, 0.0, 1e8, 'The area', 'mm²', 'area_mm2');
+        InvalidValue::unlessBetween($minutes, 1, 10_080, 'The work', 'min', 'minutes');
+        InvalidValue::unlessBetween($pass, 1, 30, 'The pass', '', 'pass');
+        if ($endedAt !== null && $endedAt < $startedAt) {
+            throw new InvalidValue('It ends before it begins.', 'ended_at');
+        }
+        foreach ($seen as $k => $one) {
+            if (! in_array($one['what'], ['still wet', 'dry'], true)) {
+                throw new InvalidValue('What was seen is “still wet” or “dry”.', "seen/{$k}/what");
+            }
+            if (Milestone::tryFrom($one['of']) === null) {
+                throw new InvalidValue('What was looked for is a milestone.', "seen/{$k}/of");
+            }
+        }
+
+        return new self($uid, $section, $zone, $coat, $pass, $title, $recipe, $mm, $rings, $area, $track, $minutes, $amounts, $startedAt, $endedAt, $seen, $extra);
+    }
+
+    /** What was seen of it while it dried; null while it is being laid or when nobody looked. */
+    public function watched(): ?Observation
+    {
+        return $this->endedAt === null || $this->seen === [] ? null : new Observation($this->uid, $this->recipe->cure, $this->mm, (float) $this->endedAt, array_map(
+            fn (array $one): array => ['at' => (float) $one['at'], 'wet' => $one['what'] === 'still wet', 'of' => Milestone::from($one['of'])],
+            $this->seen,
+        ));
+    }
+
+    /** @return list<list<array{float, float}>> */
+    public function ringsOn(Placement $placement): array
+    {
+        return self::moved($this->rings, fn (Point $p): Point => $placement->toSection($p));
+    }
+
+    /**
+     * @param list<list<array{float, float}>> $rings
+     * @param callable(Point): Point $move
+     * @return list<list<array{float, float}>>
+     */
+    public static function moved(array $rings, callable $move): array
+    {
+        return array_map(fn (array $ring): array => array_map(function (array $p) use ($move): array {
+            $there = $move(new Point($p[0], $p[1]));
+
+            return [$there->x, $there->y];
+        }, $ring), $rings);
+    }
+}

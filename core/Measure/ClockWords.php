@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Measure;
+
+use DateTimeImmutable;
+use DateTimeZone;
+
+/** Moments and spans in words, on the layout's wall clock. Moments are minutes of Unix time. */
+final readonly class ClockWords
+{
+    public function __construct(private DateTimeZone $zone, public int $now)
+    {
+    }
+
+    public function at(int $minute): DateTimeImmutable
+    {
+        return (new DateTimeImmutable('@'.$minute * 60))->setTimezone($this->zone);
+    }
+
+    /** "19:30" */
+    public function clock(int $minute): string
+    {
+        return $this->at($minute)->format('H:i');
+    }
+
+    /** "Wed 14 Oct" */
+    public function day(int $minute): string
+    {
+        return $this->at($minute)->format('D j M');
+    }
+
+    /** "tonight" for what comes this evening, "today", or "14 Oct" */
+    public function shortDay(int $minute): string
+    {
+        return $this->isToday($minute) ? ($minute > $this->now && (int) $this->at($minute)->format('G') >= 17 ? 'tonight' : 'today') : $this->at($minute)->format('j M');
+    }
+
+    /** "20:40" today, "Thu 07:40", further off "Thu 22 Oct" */
+    public function moment(int $minute): string
+    {
+        return match (true) {
+            $this->isToday($minute) => $this->clock($minute),
+            abs($minute - $this->now) < 6 * 1440 => $this->at($minute)->format('D H:i'),
+            default => $this->day($minute),
+        };
+    }
+
+    public function isToday(int $minute): bool
+    {
+        return $this->at($minute)->format('Ymd') === $this->at($this->now)->format('Ymd');
+    }
+
+    /** "20 min", "2 h 20", "14 h", "3 d" */
+    public static function span(float $minutes): string
+    {
+        $whole = (int) round($minutes);
+
+        return match (true) {
+            $whole < 90 => "{$whole} min",
+            $whole < 600 => intdiv($whole, 60).' h'.($whole % 60 >= 10 ? sprintf(' %02d', $whole % 60) : ''),
+            $whole < 2880 => round($whole / 60).' h',
+            default => round($whole / 1440, $whole < 10 * 1440 ? 1 : 0).' d',
+        };
+    }
+
+    /** "2 h 20–6 h 40"; a unit that both share is said once. */
+    public static function range(float $from, float $to): string
+    {
+        [$a, $b] = [self::span(max(0.0, $from)), self::span(max(0.0, $to))];
+        if ($a === $b) {
+            return $a;
+        }
+        foreach ([' min', ' h', ' d'] as $unit) {
+            if (str_ends_with($a, $unit) && str_ends_with($b, $unit)) {
+                $a = substr($a, 0, -strlen($unit));
+            }
+        }
+
+        return "{$a}–{$b}";
+    }
+}

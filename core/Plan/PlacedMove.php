@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Plan;
+
+/** A move in its session, minutes of Unix time, with why it does not start earlier. */
+final readonly class PlacedMove
+{
+    /** @param  array{kind: string, ref: string, text: string}  $reason */
+    public function __construct(public Move $move, public int $start, public int $end, public array $reason)
+    {
+    }
+
+    /** Hands-on minutes: fewer than the move alone where it shares a set-up. */
+    public function minutes(): int
+    {
+        return $this->end - $this->start;
+    }
+
+    /** Whether it goes on with the pot and set-up of the move before. */
+    /** @param  list<self>  $moves  their hands-on minutes together */
+    public static function sum(array $moves): int
+    {
+        return (int) array_sum(array_map(fn (self $p): int => $p->minutes(), $moves));
+    }
+
+    public function isJoined(): bool
+    {
+        return $this->minutes() < $this->move->minutes;
+    }
+}

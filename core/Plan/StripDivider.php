@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Plan;
+
+use Closure;
+use IdleRidge\Core\Coats\Ballast;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Strip;
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Coats\ZoneArea;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+
+/**
+ * Cuts what is left of a coat's pass into applications: strips of equal area from back to front, along the track for track
+ * dress, none longer than the longest session nor than the material stays workable.
+ */
+final readonly class StripDivider
+{
+    private const MAX_STRIPS = 60;
+
+    /** Minutes that ballast takes longer round a turnout: a starting value. */
+    private const MINUTES_PER_TURNOUT = 25.0;
+
+    private TurnoutToes $toes;
+
+    /** @param  Closure(Section, Coat): float  $workable minutes for which a coat can surely be worked there */
+    public function __construct(private Project $project, private int $longestSession, private Closure $workable)
+    {
+        $this->toes = new TurnoutToes;
+    }
+
+    /**
+     * @param float $whole true area of the whole zone, mm²
+     * @return list<Move>
+     */
+    public function moves(Section $section, Zone $zone, Coat $coat, int $pass, ZoneArea $left, float $whole): array
+    {
+        $whole = max(1e-9, $whole * $coat->share);
+        $along = $coat->recipe->bed === 'track';
+        // Beyond its edge a coat thins to nothing: half of that strip's area, on ground that is no more than the zone.
+        $blend = min($left->surface, $left->edge() * $coat->blend / 2.0);
+        $count = $this->count($section, $coat, $coat->share * ($left->surface + $blend), $along ? $left->trackX->total() : 0.0, $whole);
+        $strips = $along ? $left->trackX->strips($count, false) : $left->acrossY->strips($count, true);
+        $more = $this->overlap($coat, $whole);
+        $moves = [];
+        foreach ($strips as $k => [$from, $to]) {
+            $band = $along ? new Strip(x1: $from, x2: $to) : new Strip(y1: $from, y2: $to);
+            $area = $coat->share * (($along ? $left->acrossX : $left->acrossY)->between($from, $to) + $blend / $count);
+            $track = $along ? $left->trackX->between($from, $to) : 0.0;
+            $part = min(1.0, $area / $whole);
+            $moves[] = new Move(
+                Move::id($coat->uid, $pass, $k + 1), $section, $zone, $coat, $pass, $k + 1, $count, $band, $area, $track,
+                $this->minutes($section, $coat, $area, $track, $area / $whole, $band, $left),
+                $coat->recipe->amounts($area * $more, $along ? $this->bed($section, $coat, $left, $band) : $area * $more * $coat->mm, $left->edge() * $part, $left->length() * $part),
+            );
+        }
+
+        return $moves;
+    }
+
+    private function minutes(Section $section, Coat $coat, float $area, float $track, float $part, Strip $band, ZoneArea $left): int
+    {
+        $minutes = $coat->minutesOf($area, $track * $coat->share, $part);
+        if ($coat->recipe->family === 'ballast' && $coat->minutes === null) {
+            $minutes += self::MINUTES_PER_TURNOUT * $coat->share * $coat->recipe->layers($coat->mm) * $this->turnoutsIn($section, $band, $left);
+        }
+
+        return max(1, (int) ceil($minutes - 1e-9));
+    }
+
+    private function count(Section $section, Coat $coat, float $area, float $track, float $whole): int
+    {
+        $open = ($this->workable)($section, $coat);
+        for ($count = 1; $count < self::MAX_STRIPS; $count++) {
+            $fits = ceil($coat->minutesOf($area / $count, $track / $count, $area / $count / $whole) - 1e-9) <= $this->longestSession;
+            if ($fits && ($coat->openMinutesOf($area / $count) ?? 0.0) <= $open) {
+                break;
+            }
+        }
+
+        return $count;
+    }
+
+    /** Cloth is counted in whole pieces that overlap, a web by the gap between its strips, as Cuts has them: so many times the area. */
+    private function overlap(Coat $coat, float $whole): float
+    {
+        $shell = $this->project->layout->cuts->shell;
+
+        return match (true) {
+            $coat->recipe->is('cloth') => $shell->cloth($whole) / $whole,
+            $coat->recipe->is('card') => $shell->density(),
+            default => 1.0,
+        };
+    }
+
+    /** Turnouts whose blades lie in a stretch of the track that is dressed. */
+    private function turnoutsIn(Section $section, Strip $band, ZoneArea $left): int
+    {
+        $toes = $this->toes->of($this->project, $section);
+
+        return count(array_filter($toes, fn (array $p): bool => $p[0] >= $band->x1 && $p[0] < $band->x2 && $left->holds(...$p)));
+    }
+
+    /**
+     * What a pass of ballast fills, mm³, every stretch by the profile of its own track. A pass as thick as the recipe's reference is a
+     * full bed, a lighter one as much less.
+     */
+    private function bed(Section $section, Coat $coat, ZoneArea $left, Strip $band): float
+    {
+        $full = $coat->recipe->cure->referenceMm;
+        $sum = 0.0;
+        foreach ($this->project->runsNear($section) as $run) {
+            $length = isset($left->tracks[$run->uid]) ? $left->tracks[$run->uid]->between($band->x1, $band->x2) : 0.0;
+            $sum += $length <= 0.0 ? 0.0 : Ballast::forTrack($this->project->layout->scale->ratio, $run->profile)->volume($length, $full);
+        }
+
+        return $coat->share * $sum * $coat->mm / $full;
+    }
+}

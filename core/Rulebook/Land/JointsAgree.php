@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Rulebook\Land;
+
+use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Findings\Place;
+use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Project\Joints;
+use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Project\Section;
+
+/** Two boards whose land differs where they lie against each other: their edges are fixed at different heights, or one lies level at its top. */
+final class JointsAgree implements LandRule
+{
+    /** Land may differ by this much at a joint, mm. */
+    public const MAX_STEP_MM = 3.0;
+
+    private const STEP_MM = 5.0;
+
+    public function ids(): array
+    {
+        return ['joint-land'];
+    }
+
+    public function check(LandStudy $study): array
+    {
+        $found = [];
+        foreach (Joints::of($study->section, $study->project->sections) as $edge => $other) {
+            $against = Joints::against($study->section, $edge, $other);
+            if ($against !== null && $study->project->isHeld($other) && ! $study->project->isHeld($study->section)) {
+                array_push($found, ...$this->besideLevel($study, $edge, $other, $against[1], $against[2]));
+
+                continue;
+            }
+            if ($against === null || ! isset($study->section->edges[$edge], $other->edges[$against[0]])) {
+                continue;
+            }
+            [$theirs, $from, $to] = $against;
+            $worst = 0.0;
+            $place = $from;
+            for ($at = $from; $at <= $to; $at += self::STEP_MM) {
+                [$there] = Joints::onto($other, $theirs, $study->section->onEdge($edge, $at));
+                $off = abs($study->section->edgeHeight($edge, $at) - $other->edgeHeight($theirs, $there));
+                if ($off > $worst) {
+                    [$worst, $place] = [$off, $at];
+                }
+            }
+            if ($worst > self::MAX_STEP_MM) {
+                $p = $study->section->placement->toSection($study->section->onEdge($edge, $place));
+                $found[] = new Finding(
+                    'joint-land', Severity::Care, "Land steps at the joint with {$other->name}", $study->section->uid, Place::at($p->x, $p->y),
+                    ['step' => new Quantity($worst, 'mm', 'difference of the heights that the two edges are fixed at', ['may be' => self::MAX_STEP_MM.' mm'], decimals: 1)],
+                    'Both boards fix this edge, at different heights.', 'Copy one edge across to the other, or set one free.',
+                );
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<Finding> where this board's ground comes to a neighbour that lies level at its top */
+    private function besideLevel(LandStudy $study, string $edge, Section $other, float $from, float $to): array
+    {
+        $worst = 0.0;
+        $place = null;
+        for ($at = $from; $at <= $to; $at += self::STEP_MM) {
+            $p = $study->section->placement->toSection($study->section->onEdge($edge, $at));
+            $off = abs($study->model->ground->at($p->x, $p->y) - $other->base);
+            if ($off > $worst) {
+                [$worst, $place] = [$off, $p];
+            }
+        }
+        if ($place === null || $worst <= self::MAX_STEP_MM) {
+            return [];
+        }
+
+        return [new Finding(
+            'joint-land', Severity::Care, "Land steps at the joint with {$other->name}", $study->section->uid, Place::at($place->x, $place->y),
+            ['step' => new Quantity($worst, 'mm', 'ground at this edge less the top of the board beside it', ['may be' => self::MAX_STEP_MM.' mm'], decimals: 1)],
+            "{$other->name} has no heights of its own and lies level at its top.", "On the Layout sheet let the land run on over {$other->name}, give it heights, or bring this edge to its top.",
+        )];
+    }
+}

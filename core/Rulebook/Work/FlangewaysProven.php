@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Rulebook\Work;
+
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Recipe;
+
+/** Flangeways in a road are proven with the lightest vehicle. */
+final class FlangewaysProven extends Followed
+{
+    protected function id(): string
+    {
+        return 'flangeways-proven-with-lightest-vehicle';
+    }
+
+    protected function asks(Recipe $recipe): bool
+    {
+        return $recipe->is('sand') && $recipe->is('messy');
+    }
+
+    protected function answers(Recipe $recipe): bool
+    {
+        return $recipe->is('run');
+    }
+
+    protected function subject(Coat $coat): string
+    {
+        return "Flangeways through {$coat->title()}";
+    }
+
+    protected function why(): string
+    {
+        return 'Plaster in a flangeway lifts a light vehicle off the rails; a heavy one rides over it and says nothing.';
+    }
+
+    protected function do(): string
+    {
+        return 'Scrape the flangeways clear, then push the lightest vehicle through: add “Test run” after it.';
+    }
+}
