@@ -40,7 +40,7 @@ final class BenchProblems
                 0, 1 => ['fibre applicator'], 2 => ['weights'], default => []
             };
             $minutes = 5 * $random->getInt(1, 9);
-            $all[] = Job::of("j{$k}", $minutes, 1, $tools, "s{$chain}", holds: $tools === ['weights'] ? ['weights' => new ConstantTimeLag(720, null)] : []);
+            $all[] = new Job("j{$k}", $minutes, 1, $tools, "s{$chain}", holds: $tools === ['weights'] ? ['weights' => new ConstantTimeLag(720, null)] : []);
             if (isset($last[$chain])) {
                 $min = [20, 120, 360, 720, 1440][$random->getInt(0, 4)];
                 // What must follow soon follows something short, within an evening.
@@ -52,6 +52,6 @@ final class BenchProblems
             $last[$chain] = "j{$k}";
         }
 
-        return Problem::of(1440 * 7 * $weeks, 1, ['fibre applicator' => 1, 'weights' => 2], $sessions, $all, $waits, $apart, $hands);
+        return new Problem(1440 * 7 * $weeks, 1, ['fibre applicator' => 1, 'weights' => 2], $sessions, $all, $waits, $apart, $hands);
     }
 }

@@ -91,7 +91,7 @@ final class Build
     public static function project(array $runs = [], array $features = [], array $sheet = [], float $base = 0.0): Project
     {
         return Project::of(
-            LayoutSheet::of(...['uid' => self::uid(900), 'name' => 'Trial', 'ratio' => 87.1, 'gauge' => 16.5, ...$sheet]),
+            new LayoutSheet(...['uid' => self::uid(900), 'name' => 'Trial', 'ratio' => 87.1, 'gauge' => 16.5, ...$sheet]),
             [Section::of(self::uid(901), 'Board', 1200.0, 600.0, base: $base)], $runs, $features,
         );
     }
@@ -140,7 +140,7 @@ final class Build
      */
     public static function zone(int $n, array $with = []): Zone
     {
-        return Zone::of(...['uid' => self::uid($n), 'section' => self::uid(901), 'name' => "Zone {$n}", ...$with]);
+        return new Zone(...['uid' => self::uid($n), 'section' => self::uid(901), 'name' => "Zone {$n}", ...$with]);
     }
 
     /** @return list<array{float, float}> */
@@ -162,7 +162,7 @@ final class Build
     /** The work of a flat board with some zones and coats, planned from a moment. */
     public static function work(Works $works, string $now, string $zone = 'UTC', ?BenchRules $rules = null): BenchWork
     {
-        $project = Project::of(LayoutSheet::of(...['uid' => self::uid(900), 'name' => 'Trial', 'ratio' => 87.1, 'gauge' => 16.5, 'zone' => $zone, 'bench' => $rules]), [Section::of(self::uid(901), 'Board', 1200.0, 600.0)], works: $works);
+        $project = Project::of(new LayoutSheet(...['uid' => self::uid(900), 'name' => 'Trial', 'ratio' => 87.1, 'gauge' => 16.5, 'zone' => $zone, 'bench' => $rules]), [Section::of(self::uid(901), 'Board', 1200.0, 600.0)], works: $works);
         $survey = self::planeSurvey($works->zones);
 
         return new BenchWork($project, [self::uid(901) => SectionSurvey::of($survey, new Placement(0.0, 0.0, 0.0), $works->zonesOf(self::uid(901)), $works->coats, $works->laid)], self::minute($now));
@@ -170,6 +170,6 @@ final class Build
 
     public static function spot(int $n, float $x, float $y, float $z): LandFeature
     {
-        return LandFeature::of(self::uid($n), 'spot', [new Spot($x, $y, $z)]);
+        return new LandFeature(self::uid($n), 'spot', [new Spot($x, $y, $z)]);
     }
 }

@@ -116,7 +116,7 @@ final class ProjectLoader
             $out = [];
             foreach ($rows->get() as $k => $row) {
                 /** @var JsonRecord $row */
-                $out[] = $make(Values::of($row->values(), "/{$row->getTable()}/{$k}"), $row->uid);
+                $out[] = $make(new Values($row->values(), "/{$row->getTable()}/{$k}"), $row->uid);
             }
 
             return $out;
@@ -136,7 +136,7 @@ final class ProjectLoader
 
     public static function sheet(Layout $row): LayoutSheet
     {
-        return LayoutSheet::of(
+        return new LayoutSheet(
             $row->uid, $row->name, $row->ratio, $row->gauge_mm, Units::from($row->units), $row->zone, $row->currency,
             $row->viewing_edges, $row->region, $row->season,
             array_map(fn (array $v): Vehicle => Vehicle::from((float) $v['body_mm'], (float) $v['bogie_centres_mm'], (float) $v['width_mm'], (float) $v['height_mm'], $v['name']), $row->vehicles),
@@ -149,7 +149,7 @@ final class ProjectLoader
     /** @param  array<string, mixed>  $json */
     private static function values(array $json): Values
     {
-        return Values::of(json_decode(json_encode($json, JSON_THROW_ON_ERROR), false, 16, JSON_THROW_ON_ERROR), '');
+        return new Values(json_decode(json_encode($json, JSON_THROW_ON_ERROR), false, 16, JSON_THROW_ON_ERROR), '');
     }
 
     public static function section(SectionRow $row): Section
@@ -171,7 +171,7 @@ final class ProjectLoader
 
     public static function feature(FeatureRow $row): LandFeature
     {
-        return LandFeature::of(
+        return new LandFeature(
             $row->uid, $row->kind,
             array_map(fn (array $p): Spot => new Spot((float) $p['x_mm'], (float) $p['y_mm'], (float) $p['z_mm']), $row->points),
             $row->name, self::extra($row->extra), self::floats($row->figures),

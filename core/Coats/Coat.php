@@ -12,21 +12,9 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class Coat
 {
-    /** @param  array<string, mixed>  $extra */
-    private function __construct(
-        public string $uid,
-        public string $zone,
-        public Recipe $recipe,
-        public float $mm,
-        public float $share,
-        public int $passes,
-        public string $name,
-        public array $extra,
-        public ?float $minutes,
-        public ?string $colour,
-        public float $blend,
-    ) {
-    }
+    public float $mm;
+
+    public string $name;
 
     /**
      * @param float $share of the zone that is covered, 0 … 1
@@ -36,8 +24,19 @@ final readonly class Coat
      *
      * @throws InvalidValue
      */
-    public static function of(string $uid, string $zone, Recipe $recipe, ?float $mm = null, float $share = 1.0, int $passes = 1, string $name = '', array $extra = [], ?float $minutes = null, ?string $colour = null, float $blend = 0.0): self
-    {
+    public function __construct(
+        public string $uid,
+        public string $zone,
+        public Recipe $recipe,
+        ?float $mm = null,
+        public float $share = 1.0,
+        public int $passes = 1,
+        string $name = '',
+        public array $extra = [],
+        public ?float $minutes = null,
+        public ?string $colour = null,
+        public float $blend = 0.0,
+    ) {
         InvalidValue::unlessBetween($mm ?? $recipe->cure->referenceMm, 0.01, 200.0, 'The thickness', 'mm', 'mm');
         InvalidValue::unlessBetween($share, 0.01, 1.0, 'The share covered', '', 'share');
         InvalidValue::unlessBetween($passes, 1, 30, 'The number of passes', '', 'passes');
@@ -49,7 +48,8 @@ final readonly class Coat
             throw new InvalidValue('At most 80 characters.', 'name');
         }
 
-        return new self($uid, $zone, $recipe, $mm ?? $recipe->cure->referenceMm, $share, $passes, trim($name), $extra, $minutes, $colour, $blend);
+        $this->mm = $mm ?? $recipe->cure->referenceMm;
+        $this->name = trim($name);
     }
 
     /**

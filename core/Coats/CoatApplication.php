@@ -21,8 +21,10 @@ final readonly class CoatApplication
      * @param list<MaterialAmount> $amounts
      * @param list<array{at: int, what: string, of: string}> $seen *still wet* or *dry*, when, and of which milestone
      * @param array<string, mixed> $extra
+     *
+     * @throws InvalidValue
      */
-    private function __construct(
+    public function __construct(
         public string $uid,
         public string $section,
         public string $zone,
@@ -38,21 +40,9 @@ final readonly class CoatApplication
         public array $amounts,
         public int $startedAt,
         public ?int $endedAt,
-        public array $seen,
-        public array $extra,
+        public array $seen = [],
+        public array $extra = [],
     ) {
-    }
-
-    /**
-     * @param list<list<array{float, float}>> $rings
-     * @param list<MaterialAmount> $amounts
-     * @param list<array{at: int, what: string, of: string}> $seen
-     * @param array<string, mixed> $extra
-     *
-     * @throws InvalidValue
-     */
-    public static function of(string $uid, string $section, string $zone, string $coat, int $pass, string $title, Recipe $recipe, float $mm, array $rings, float $area, float $track, int $minutes, array $amounts, int $startedAt, ?int $endedAt, array $seen = [], array $extra = []): self
-    {
         InvalidValue::unlessBetween($mm, 0.01, 200.0, 'The thickness', 'mm', 'mm');
         InvalidValue::unlessBetween($area, 0.0, 1e8, 'The area', 'mm²', 'area_mm2');
         InvalidValue::unlessBetween($minutes, 1, 10_080, 'The work', 'min', 'minutes');
@@ -68,8 +58,6 @@ final readonly class CoatApplication
                 throw new InvalidValue('What was looked for is a milestone.', "seen/{$k}/of");
             }
         }
-
-        return new self($uid, $section, $zone, $coat, $pass, $title, $recipe, $mm, $rings, $area, $track, $minutes, $amounts, $startedAt, $endedAt, $seen, $extra);
     }
 
     /** What was seen of it while it dried; null while it is being laid or when nobody looked. */

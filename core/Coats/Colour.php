@@ -10,13 +10,12 @@ use IdleRidge\Core\Measure\InvalidValue;
 /** A colour of a layout's palette: base paints by parts, for a region and a season, and the coats that have it. */
 final readonly class Colour
 {
-    /**
-     * @param non-empty-list<array{base: string, parts: float}> $mix
-     * @param array<string, mixed> $extra
-     */
-    private function __construct(public string $uid, public string $name, public array $mix, public string $season, public array $extra)
-    {
-    }
+    public string $name;
+
+    /** @var non-empty-list<array{base: string, parts: float}> */
+    public array $mix;
+
+    public string $season;
 
     /**
      * @param list<array{base: string, parts: float}> $mix
@@ -24,8 +23,13 @@ final readonly class Colour
      *
      * @throws InvalidValue
      */
-    public static function of(string $uid, string $name, array $mix, string $season = '', array $extra = []): self
-    {
+    public function __construct(
+        public string $uid,
+        string $name,
+        array $mix,
+        string $season = '',
+        public array $extra = [],
+    ) {
         if (trim($name) === '' || mb_strlen($name) > 60) {
             throw new InvalidValue('A colour needs a name of 1 to 60 characters.', 'name');
         }
@@ -40,7 +44,9 @@ final readonly class Colour
             throw new InvalidValue('The parts come to nothing.', 'mix');
         }
 
-        return new self($uid, trim($name), $mix, trim($season), $extra);
+        $this->name = trim($name);
+        $this->mix = $mix;
+        $this->season = trim($season);
     }
 
     /**

@@ -14,10 +14,6 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class FollowWindow
 {
-    private function __construct(public string $side, public string $coat, public Milestone|float $opens, public Milestone|float $closes, public ?float $again, public string $missed)
-    {
-    }
-
     /**
      * @param string $coat family or trait of the other coat, or *
      * @param Milestone|float $opens minutes after the end of the lower coat
@@ -25,8 +21,14 @@ final readonly class FollowWindow
      *
      * @throws InvalidValue
      */
-    public static function of(string $side, string $coat, Milestone|float $opens, Milestone|float $closes, ?float $again = null, string $missed = ''): self
-    {
+    public function __construct(
+        public string $side,
+        public string $coat,
+        public Milestone|float $opens,
+        public Milestone|float $closes,
+        public ?float $again = null,
+        public string $missed = '',
+    ) {
         if (! in_array($side, ['below', 'above', 'self'], true)) {
             throw new InvalidValue('A window is about the coat below, above, or its own passes.', 'window/side');
         }
@@ -46,8 +48,6 @@ final readonly class FollowWindow
         if ($again !== null) {
             InvalidValue::unlessBetween($again, 0.0, 100_000.0, 'The later time', 'min', 'window/again');
         }
-
-        return new self($side, $coat, $opens, $closes, $again, $missed);
     }
 
     /** Whether it rules one coat over another. */

@@ -22,26 +22,21 @@ final readonly class Ingredient
     /** Density of gypsum powder without its air, g/ml. */
     private const GYPSUM_G_PER_ML = 2.65;
 
-    /** @param  non-empty-list<array{material: string, parts: float}>  $of */
-    private function __construct(
-        public string $rule,
-        public float $value,
-        public string $unit,
-        public array $of,
-        public float $phi,
-        public float $base,
-        public float $bulk,
-        public bool $loose,
-    ) {
-    }
-
     /**
      * @param list<array{material: string, parts: float}> $of for plaster the powder and then the water
      *
      * @throws InvalidValue
      */
-    public static function of(string $rule, float $value, string $unit, array $of, float $phi = 0.0, float $base = 0.0, float $bulk = 1.0, bool $loose = false): self
-    {
+    public function __construct(
+        public string $rule,
+        public float $value,
+        public string $unit,
+        public array $of,
+        public float $phi = 0.0,
+        public float $base = 0.0,
+        public float $bulk = 1.0,
+        public bool $loose = false,
+    ) {
         if (! in_array($rule, self::RULES, true)) {
             throw new InvalidValue('a part goes by '.implode(', ', self::RULES), 'rule');
         }
@@ -61,8 +56,6 @@ final readonly class Ingredient
         if ($rule === 'plaster' && count($of) !== 2) {
             throw new InvalidValue('plaster is powder and water', 'of');
         }
-
-        return new self($rule, $value, $unit, $of, $phi, $base, $bulk, $loose);
     }
 
     /**

@@ -13,19 +13,17 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class Labour
 {
-    private function __construct(
+    /**
+     * @throws InvalidValue
+     */
+    public function __construct(
         public float $setUp,
         public float $perDm2,
-        public float $firstPerDm2,
-        public float $firstDm2,
-        public ?float $metresPerHour,
-        public ?float $openPerDm2,
+        public float $firstPerDm2 = 0.0,
+        public float $firstDm2 = 0.0,
+        public ?float $metresPerHour = null,
+        public ?float $openPerDm2 = null,
     ) {
-    }
-
-    /** @throws InvalidValue */
-    public static function of(float $setUp, float $perDm2, float $firstPerDm2 = 0.0, float $firstDm2 = 0.0, ?float $metresPerHour = null, ?float $openPerDm2 = null): self
-    {
         InvalidValue::unlessBetween($setUp, 0.0, 240.0, 'Setting up', 'min', 'setup_min');
         InvalidValue::unlessBetween($perDm2, 0.0, 120.0, 'The work', 'min/dm²', 'minutes_per_dm2');
         InvalidValue::unlessBetween($firstPerDm2, 0.0, 120.0, 'The work', 'min/dm²', 'first_minutes_per_dm2');
@@ -36,8 +34,6 @@ final readonly class Labour
         if ($openPerDm2 !== null) {
             InvalidValue::unlessBetween($openPerDm2, 0.01, 120.0, 'The open work', 'min/dm²', 'open_minutes_per_dm2');
         }
-
-        return new self($setUp, $perDm2, $firstPerDm2, $firstDm2, $metresPerHour, $openPerDm2);
     }
 
     /**

@@ -9,13 +9,15 @@ use IdleRidge\Core\Measure\InvalidValue;
 /** What goes into coats: the unit it is measured in, density (g/ml, null where it is counted or only weighed), share of it that stays once dry. */
 final readonly class Material
 {
-    private function __construct(public string $name, public string $unit, public ?float $density, public float $solids)
-    {
-    }
-
-    /** @throws InvalidValue */
-    public static function of(string $name, string $unit, ?float $density, float $solids): self
-    {
+    /**
+     * @throws InvalidValue
+     */
+    public function __construct(
+        public string $name,
+        public string $unit,
+        public ?float $density,
+        public float $solids,
+    ) {
         if (! in_array($unit, Ingredient::UNITS, true)) {
             throw new InvalidValue('an amount is in '.implode(', ', Ingredient::UNITS), 'unit');
         }
@@ -23,8 +25,6 @@ final readonly class Material
             InvalidValue::unlessBetween($density, 0.005, 12.0, 'The density', 'g/ml', 'density_g_ml');
         }
         InvalidValue::unlessBetween($solids, 0.0, 1.0, 'What stays', '', 'solids');
-
-        return new self($name, $unit, $density, $solids);
     }
 
     /** Grams of an amount, wet as it is laid or once it is dry; null where neither mass nor density is known. */

@@ -25,84 +25,47 @@ final readonly class Recipe
 
     public const HAZARDS = ['sparks', 'vapour', 'dust', 'skin'];
 
-    /**
-     * @param non-empty-list<Ingredient> $parts
-     * @param list<string> $tools
-     * @param list<string> $hazards
-     * @param list<array{do: string, why: string}> $cautions
-     * @param array<string, string> $needs family of the coat below, or * → milestone that it must have reached
-     * @param list<string> $traits
-     * @param array<string, array{float, float}> $ranges pointer of a figure → its low and its high
-     * @param array<string, string> $holds tool → milestone until which the coat keeps it
-     */
-    private function __construct(
-        public string $id,
-        public string $name,
-        public string $action,
-        public Stage $stage,
-        public string $family,
-        public string $bed,
-        public array $parts,
-        public float $waste,
-        public float $recovered,
-        public Labour $labour,
-        public array $tools,
-        public array $hazards,
-        public array $cautions,
-        public array $needs,
-        public bool $coversWhite,
-        public ?float $restingDeg,
-        public string $check,
-        public CureFigures $cure,
-        public array $traits,
-        public ?float $length,
-        public string $undo,
-        public array $ranges,
-        public string $provenance,
-        public ?FollowWindow $window,
-        public array $holds,
-    ) {
-    }
+    public string $id;
 
     /**
      * @param list<Ingredient> $parts
      * @param list<string> $tools
      * @param list<string> $hazards
      * @param list<array{do: string, why: string}> $cautions
-     * @param array<string, string> $needs
+     * @param array<string, string> $needs family of the coat below, or * → milestone that it must have reached
      * @param list<string> $traits
      * @param float|null $length of fibres, mm
-     * @param array<string, array{float, float}> $ranges
-     * @param array<string, string> $holds
+     * @param array<string, array{float, float}> $ranges pointer of a figure → its low and its high
+     * @param array<string, string> $holds tool → milestone until which the coat keeps it
      *
      * @throws InvalidValue
      */
-    public static function of(
-        CureFigures $cure,
-        string $name,
-        string $action,
-        Stage $stage,
-        string $family,
-        array $parts,
-        Labour $labour,
-        string $bed = 'area',
-        float $waste = 0.0,
-        float $recovered = 0.0,
-        array $tools = [],
-        array $hazards = [],
-        array $cautions = [],
-        array $needs = [],
-        bool $coversWhite = false,
-        ?float $restingDeg = null,
-        string $check = '',
-        array $traits = [],
-        ?float $length = null,
-        string $undo = '',
-        array $ranges = [],
-        string $provenance = 'starting value',
-        ?FollowWindow $window = null,
-        array $holds = [],
-    ): self {
+    public function __construct(
+        public CureFigures $cure,
+        public string $name,
+        public string $action,
+        public Stage $stage,
+        public string $family,
+        public array $parts,
+        public Labour $labour,
+        public string $bed = 'area',
+        public float $waste = 0.0,
+        public float $recovered = 0.0,
+        public array $tools = [],
+        public array $hazards = [],
+        public array $cautions = [],
+        public array $needs = [],
+        public bool $coversWhite = false,
+        public ?float $restingDeg = null,
+        public string $check = '',
+        public array $traits = [],
+        public ?float $length = null,
+        public string $undo = '',
+        public array $ranges = [],
+        public string $provenance = 'starting value',
+        public ?FollowWindow $window = null,
+        public array $holds = [],
+    ) {
         if ($parts === []) {
             throw new InvalidValue('a recipe needs one part at least: what goes into it?', 'parts');
         }
@@ -148,7 +111,7 @@ final readonly class Recipe
             InvalidValue::unlessBetween($restingDeg, 5.0, 90.0, 'The resting angle', '°', 'resting_deg');
         }
 
-        return new self($cure->id, $name, $action, $stage, $family, $bed, $parts, $waste, $recovered, $labour, $tools, $hazards, $cautions, $needs, $coversWhite, $restingDeg, $check, $cure, $traits, $length, $undo, $ranges, $provenance, $window, $holds);
+        $this->id = $cure->id;
     }
 
     public function is(string ...$traits): bool

@@ -12,26 +12,23 @@ final readonly class School
 {
     /**
      * @param list<string> $wrong
-     * @param non-empty-list<array{recipe: Recipe, mm: float|null, passes: int, share: float}> $steps
-     */
-    private function __construct(public string $key, public string $question, public string $name, public string $suits, public array $wrong, public array $steps, public ?CutSchool $cut)
-    {
-    }
-
-    /**
-     * @param list<string> $wrong
      * @param list<array{recipe: Recipe, mm: float|null, passes: int, share: float}> $steps
      * @param CutSchool|null $cut what its coats go over, where it is a way to make the land itself
      *
      * @throws InvalidValue
      */
-    public static function of(string $key, string $question, string $name, string $suits, array $wrong, array $steps, ?CutSchool $cut = null): self
-    {
+    public function __construct(
+        public string $key,
+        public string $question,
+        public string $name,
+        public string $suits,
+        public array $wrong,
+        public array $steps,
+        public ?CutSchool $cut = null,
+    ) {
         if ($steps === []) {
             throw new InvalidValue("The school “{$key}” has no coats.", $key);
         }
-
-        return new self($key, $question, $name, $suits, $wrong, $steps, $cut);
     }
 
     /**
@@ -42,6 +39,6 @@ final readonly class School
      */
     public function coats(string $zone, callable $uid): array
     {
-        return array_map(fn (array $s): Coat => Coat::of($uid(), $zone, $s['recipe'], $s['mm'], $s['share'], $s['passes']), $this->steps);
+        return array_map(fn (array $s): Coat => new Coat($uid(), $zone, $s['recipe'], $s['mm'], $s['share'], $s['passes']), $this->steps);
     }
 }

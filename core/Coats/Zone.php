@@ -17,35 +17,19 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class Zone
 {
-    /**
-     * @param list<array{float, float}>|null $outline layout coordinates, counter-clockwise
-     * @param array{float, float}|null $slope
-     * @param array{run: string|null, from: float, to: float}|null $near
-     * @param list<string> $without uids of other zones
-     * @param array<string, mixed> $extra
-     * @param array{float, float}|null $height
-     * @param list<string> $within
-     * @param list<string> $also
-     * @param list<array{float, float, float}>|null $crowns
-     */
-    private function __construct(
-        public string $uid,
-        public string $section,
-        public string $name,
-        public ?array $outline,
-        public ?array $slope,
-        public ?array $near,
-        public array $without,
-        public array $extra,
-        public ?array $height,
-        public ?float $damp,
-        public ?string $aspect,
-        public array $within,
-        public array $also,
-        public ?array $crowns,
-        public ?string $made,
-    ) {
-    }
+    public string $name;
+
+    /** @var list<array{float, float}>|null layout coordinates, counter-clockwise */
+    public ?array $outline;
+
+    /** @var list<string> uids of other zones */
+    public array $without;
+
+    /** @var list<string> */
+    public array $within;
+
+    /** @var list<string> */
+    public array $also;
 
     /**
      * @param list<array{float, float}>|null $outline
@@ -58,13 +42,28 @@ final readonly class Zone
      * @param string|null $aspect sun or north
      * @param list<string> $within
      * @param list<string> $also
-     * @param string|null $made formation or bank
      * @param list<array{float, float, float}>|null $crowns middles, layout coordinates, and diameters
+     * @param string|null $made formation or bank
      *
      * @throws InvalidValue
      */
-    public static function of(string $uid, string $section, string $name, ?array $outline = null, ?array $slope = null, ?array $near = null, array $without = [], array $extra = [], ?array $height = null, ?float $damp = null, ?string $aspect = null, array $within = [], array $also = [], ?array $crowns = null, ?string $made = null): self
-    {
+    public function __construct(
+        public string $uid,
+        public string $section,
+        string $name,
+        ?array $outline = null,
+        public ?array $slope = null,
+        public ?array $near = null,
+        array $without = [],
+        public array $extra = [],
+        public ?array $height = null,
+        public ?float $damp = null,
+        public ?string $aspect = null,
+        array $within = [],
+        array $also = [],
+        public ?array $crowns = null,
+        public ?string $made = null,
+    ) {
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new InvalidValue('A zone needs a name of 1 to 80 characters.', 'name');
         }
@@ -121,8 +120,11 @@ final readonly class Zone
             }
         }
         $each = fn (array $uids): array => array_values(array_unique($uids));
-
-        return new self($uid, $section, trim($name), $outline, $slope, $near, $each($without), $extra, $height, $damp, $aspect, $each($within), $each($also), $crowns, $made);
+        $this->name = trim($name);
+        $this->outline = $outline;
+        $this->without = $each($without);
+        $this->within = $each($within);
+        $this->also = $each($also);
     }
 
     /** Whether its outline alone says what it is. */

@@ -37,7 +37,7 @@ final readonly class AirLog
         $last = null;
         foreach ($readings as $k => [$at, $temperature, $humidity]) {
             try {
-                Climate::of($temperature, $humidity);
+                new Climate($temperature, $humidity);
             } catch (InvalidValue $refusal) {
                 throw new InvalidValue($refusal->getMessage(), "readings/{$k}");
             }

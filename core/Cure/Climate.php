@@ -16,18 +16,17 @@ final readonly class Climate
 
     public const MAX_C = 50.0;
 
-    private function __construct(public float $temperature, public float $humidity, public float $airflow)
-    {
-    }
-
-    /** @throws InvalidValue for a room that nobody works in */
-    public static function of(float $temperature, float $humidity, float $airflow = 1.0): self
-    {
+    /**
+     * @throws InvalidValue for a room that nobody works in
+     */
+    public function __construct(
+        public float $temperature,
+        public float $humidity,
+        public float $airflow = 1.0,
+    ) {
         InvalidValue::unlessBetween($temperature, self::MIN_C, self::MAX_C, 'The temperature', '°C', 'temp');
         InvalidValue::unlessBetween($humidity, 0.0, 100.0, 'The humidity', '%', 'rh');
         InvalidValue::unlessBetween($airflow, 0.1, 5.0, 'The airflow', '', 'airflow');
-
-        return new self($temperature, $humidity, $airflow);
     }
 
     /** Whether a reading can be true of such a room. */

@@ -12,25 +12,20 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class CureFigures
 {
-    /** @param  array<string, float>  $minutes  milestone → minutes; what does not apply is left out */
-    private function __construct(
+    /**
+     * @param array<string, float> $minutes milestone → minutes; what does not apply is left out
+     *
+     * @throws InvalidValue for a recipe that cannot be
+     */
+    public function __construct(
         public string $id,
         public string $name,
         public Mechanism $mechanism,
         public array $minutes,
-        public float $referenceMm,
-        public float $exponent,
-        public ?float $filmTemperature,
+        public float $referenceMm = 1.0,
+        public float $exponent = 0.0,
+        public ?float $filmTemperature = null,
     ) {
-    }
-
-    /**
-     * @param array<string, float> $minutes
-     *
-     * @throws InvalidValue for a recipe that cannot be
-     */
-    public static function of(string $id, string $name, Mechanism $mechanism, array $minutes, float $referenceMm = 1.0, float $exponent = 0.0, ?float $filmTemperature = null): self
-    {
         if (preg_match('/^[a-z0-9-]{1,60}$/', $id) !== 1) {
             throw new InvalidValue('A recipe’s id is small letters, digits and hyphens.', 'id');
         }
@@ -55,7 +50,5 @@ final readonly class CureFigures
         if ($unknown !== []) {
             throw new InvalidValue('“'.reset($unknown).'” is not a milestone.', 'minutes');
         }
-
-        return new self($id, $name, $mechanism, $minutes, $referenceMm, $exponent, $filmTemperature);
     }
 }

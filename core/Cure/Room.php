@@ -17,21 +17,47 @@ final readonly class Room
 {
     private const MAX_AIR_CHANGES = 60;
 
-    /** @param  array<string, mixed>  $extra */
-    private function __construct(
+    public string $name;
+
+    public string $logger;
+
+    /**
+     * @param int $dayFrom minutes of the day, local time; likewise `$dayTo`
+     * @param array<string, mixed> $extra
+     * @param float $volume m³
+     * @param float $airChanges an hour
+     * @param self|null $was how it was set until `$since`, minutes of Unix time
+     *
+     * @throws InvalidValue naming the field
+     */
+    public function __construct(
         public string $uid,
-        public string $name,
+        string $name,
         public Climate $day,
         public Climate $night,
-        public int $dayFrom,
-        public int $dayTo,
-        public array $extra,
-        public float $volume,
-        public float $airChanges,
-        public string $logger,
+        public int $dayFrom = 420,
+        public int $dayTo = 1320,
+        public array $extra = [],
+        public float $volume = 30.0,
+        public float $airChanges = 0.5,
+        string $logger = '',
         public ?self $was = null,
         public ?int $since = null,
     ) {
+        if (trim($name) === '' || mb_strlen($name) > 80) {
+            throw new InvalidValue('A room needs a name of 1 to 80 characters.', 'name');
+        }
+        InvalidValue::unlessBetween($dayFrom, 0, 1439, 'The beginning of day', 'min', 'day_from');
+        if ($dayTo <= $dayFrom || $dayTo > 1440) {
+            throw new InvalidValue('The day must end after it begins, by midnight.', 'day_to');
+        }
+        if (mb_strlen($logger) > 200) {
+            throw new InvalidValue('At most 200 characters.', 'logger');
+        }
+        InvalidValue::unlessBetween($volume, 3.0, 5000.0, 'The size of the room', 'm³', 'volume_m3');
+        InvalidValue::unlessBetween($airChanges, 0.1, 30.0, 'The air changes', 'an hour', 'air_changes');
+        $this->name = trim($name);
+        $this->logger = trim($logger);
     }
 
     /**
@@ -39,24 +65,24 @@ final readonly class Room
      *
      * @throws InvalidValue naming the field
      */
-    public static function of(string $uid, string $name, float $dayC, float $nightC, float $dayRh, float $nightRh, float $airflow = 1.0, int $dayFrom = 420, int $dayTo = 1320, array $extra = [], float $volume = 30.0, float $airChanges = 0.5, string $logger = ''): self
-    {
-        if (trim($name) === '' || mb_strlen($name) > 80) {
-            throw new InvalidValue('A room needs a name of 1 to 80 characters.', 'name');
-        }
+    public static function of(
+        string $uid,
+        string $name,
+        float $dayC,
+        float $nightC,
+        float $dayRh,
+        float $nightRh,
+        float $airflow = 1.0,
+        int $dayFrom = 420,
+        int $dayTo = 1320,
+        array $extra = [],
+        float $volume = 30.0,
+        float $airChanges = 0.5,
+        string $logger = '',
+    ): self {
         $air = fn (string $when, float $c, float $rh): Climate => self::climate($when, $c, $rh, $airflow);
-        InvalidValue::unlessBetween($dayFrom, 0, 1439, 'The beginning of day', 'min', 'day_from');
-        if ($dayTo <= $dayFrom || $dayTo > 1440) {
-            throw new InvalidValue('The day must end after it begins, by midnight.', 'day_to');
-        }
 
-        if (mb_strlen($logger) > 200) {
-            throw new InvalidValue('At most 200 characters.', 'logger');
-        }
-        InvalidValue::unlessBetween($volume, 3.0, 5000.0, 'The size of the room', 'm³', 'volume_m3');
-        InvalidValue::unlessBetween($airChanges, 0.1, 30.0, 'The air changes', 'an hour', 'air_changes');
-
-        return new self($uid, trim($name), $air('day', $dayC, $dayRh), $air('night', $nightC, $nightRh), $dayFrom, $dayTo, $extra, $volume, $airChanges, trim($logger));
+        return new self($uid, $name, $air('day', $dayC, $dayRh), $air('night', $nightC, $nightRh), $dayFrom, $dayTo, $extra, $volume, $airChanges, $logger);
     }
 
     /** A room as good as any, until its own air is known: 20 °C, 50 %, still. */
@@ -146,7 +172,7 @@ final readonly class Room
     private static function climate(string $when, float $c, float $rh, float $airflow): Climate
     {
         try {
-            return Climate::of($c, $rh, $airflow);
+            return new Climate($c, $rh, $airflow);
         } catch (InvalidValue $refusal) {
             throw new InvalidValue($refusal->getMessage(), match ($refusal->place) {
                 'temp' => "{$when}_c", 'rh' => "{$when}_rh", default => $refusal->place

@@ -53,11 +53,11 @@ final class RoomAir
         $airflow = $this->room->settingAt($minute)->day->airflow;
         $read = $this->log?->at($minute);
         if ($read !== null) {
-            return Climate::of($read[0], $read[1], $airflow);
+            return new Climate($read[0], $read[1], $airflow);
         }
         $usual = $this->usual === [] || $minute < ($this->room->airSince() ?? PHP_INT_MIN) ? null : ($this->usual[$this->hour($minute)] ?? null);
 
-        return $usual === null ? $this->room->at($minute, $this->zone) : Climate::of($usual[0], $usual[1], $airflow);
+        return $usual === null ? $this->room->at($minute, $this->zone) : new Climate($usual[0], $usual[1], $airflow);
     }
 
     /** The first minute after this one at which the air may be another. */
@@ -85,7 +85,7 @@ final class RoomAir
     {
         $all = count($this->usual) === 24 ? [] : [$this->room->day, $this->room->night];
         foreach ($this->usual as [$temperature, $humidity]) {
-            $all[] = Climate::of($temperature, $humidity, $this->room->day->airflow);
+            $all[] = new Climate($temperature, $humidity, $this->room->day->airflow);
         }
 
         return $all === [] ? [$this->room->day] : $all;

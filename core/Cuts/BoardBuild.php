@@ -13,22 +13,25 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class BoardBuild
 {
-    /**
-     * @param array{float, float}|null $opening width, height
-     * @param list<float> $packing
-     */
-    private function __construct(public float $top, public float $timber, public float $timberHigh, public float $gap, public float $stock, public float $lift, public ?array $opening, public array $packing)
-    {
-    }
+    /** @var list<float> */
+    public array $packing;
 
     /**
-     * @param array{float, float}|null $opening
+     * @param array{float, float}|null $opening width, height
      * @param list<float> $packing
      *
      * @throws InvalidValue naming the value that cannot be
      */
-    public static function of(float $top = 9.0, float $timber = 18.0, float $timberHigh = 70.0, float $gap = 400.0, float $stock = 2400.0, float $lift = 12.0, ?array $opening = null, array $packing = [1.0, 2.0, 3.0, 5.0]): self
-    {
+    public function __construct(
+        public float $top = 9.0,
+        public float $timber = 18.0,
+        public float $timberHigh = 70.0,
+        public float $gap = 400.0,
+        public float $stock = 2400.0,
+        public float $lift = 12.0,
+        public ?array $opening = null,
+        array $packing = [1.0, 2.0, 3.0, 5.0],
+    ) {
         InvalidValue::unlessBetween($top, 0.0, 60.0, 'The board’s top', 'mm', 'cuts/board/top_mm');
         InvalidValue::unlessBetween($timber, 3.0, 100.0, 'The frame’s timber', 'mm', 'cuts/board/timber_mm');
         InvalidValue::unlessBetween($timberHigh, 5.0, 300.0, 'The frame’s height', 'mm', 'cuts/board/timber_high_mm');
@@ -42,8 +45,7 @@ final readonly class BoardBuild
             InvalidValue::unlessBetween($thick, 0.2, 50.0, 'A packing', 'mm', 'cuts/board/packing_mm');
         }
         sort($packing);
-
-        return new self($top, $timber, $timberHigh, $gap, $stock, $lift, $opening, array_values(array_unique($packing)));
+        $this->packing = array_values(array_unique($packing));
     }
 
     /** @return array<string, float|list<float>> */

@@ -14,9 +14,35 @@ final readonly class CutSettings
 {
     private const MAX_SHEET_KINDS = 8;
 
-    /** @param  non-empty-list<StockSheet>  $sheets the first is the one that foam is bought as */
-    private function __construct(public CutSchool $school, public float $skin, public float $kerf, public float $margin, public array $sheets, public ?float $hollow, public float $plate, public float $riserGap, public BoardBuild $board, public ShellBuild $shell)
-    {
+    /**
+     * @param non-empty-list<StockSheet> $sheets the first is the one that foam is bought as
+     * @param float|null $hollow what stays around a hollow, mm; null for none
+     *
+     * @throws InvalidValue naming the value that cannot be
+     */
+    public function __construct(
+        public CutSchool $school,
+        public float $skin,
+        public float $kerf,
+        public float $margin,
+        public array $sheets,
+        public ?float $hollow,
+        public float $plate,
+        public float $riserGap,
+        public BoardBuild $board,
+        public ShellBuild $shell,
+    ) {
+        InvalidValue::unlessBetween($skin, 0.0, 30.0, 'The skin', 'mm', 'cuts/skin_mm');
+        InvalidValue::unlessBetween($kerf, 0.0, 20.0, 'The kerf', 'mm', 'cuts/kerf_mm');
+        InvalidValue::unlessBetween($margin, 0.0, 0.4 * min($sheets[0]->width, $sheets[0]->depth), 'The margin', 'mm', 'cuts/margin_mm');
+        if ($hollow !== null) {
+            InvalidValue::unlessBetween($hollow, 20.0, 500.0, 'What stays around a hollow', 'mm', 'cuts/hollow_mm');
+        }
+        InvalidValue::unlessBetween($plate, 0.0, 50.0, 'The plate under track', 'mm', 'cuts/plate_mm');
+        InvalidValue::unlessBetween($riserGap, 20.0, 1000.0, 'The gap between risers', 'mm', 'cuts/riser_gap_mm');
+        if (count($this->kinds()) > self::MAX_SHEET_KINDS) {
+            throw new InvalidValue(sprintf('At most %d kinds of sheet.', self::MAX_SHEET_KINDS), 'cuts/more');
+        }
     }
 
     /**
@@ -41,28 +67,17 @@ final readonly class CutSettings
         ?ShellBuild $shell = null,
     ): self {
         try {
-            $first = StockSheet::of($thickness, $sheetWidth, $sheetDepth, null, $price);
-        } catch (InvalidValue $refusal) {
-            throw $refusal->within('cuts');
-        }
-        InvalidValue::unlessBetween($skin, 0.0, 30.0, 'The skin', 'mm', 'cuts/skin_mm');
-        InvalidValue::unlessBetween($kerf, 0.0, 20.0, 'The kerf', 'mm', 'cuts/kerf_mm');
-        InvalidValue::unlessBetween($margin, 0.0, 0.4 * min($sheetWidth, $sheetDepth), 'The margin', 'mm', 'cuts/margin_mm');
-        if ($hollow !== null) {
-            InvalidValue::unlessBetween($hollow, 20.0, 500.0, 'What stays around a hollow', 'mm', 'cuts/hollow_mm');
-        }
-        InvalidValue::unlessBetween($plate, 0.0, 50.0, 'The plate under track', 'mm', 'cuts/plate_mm');
-        InvalidValue::unlessBetween($riserGap, 20.0, 1000.0, 'The gap between risers', 'mm', 'cuts/riser_gap_mm');
-        if (count($more) >= self::MAX_SHEET_KINDS) {
-            throw new InvalidValue(sprintf('At most %d kinds of sheet.', self::MAX_SHEET_KINDS), 'cuts/more');
+            $first = new StockSheet($thickness, $sheetWidth, $sheetDepth, null, $price);
+        } catch (InvalidValue $invalid) {
+            throw $invalid->within('cuts');
         }
 
-        return new self($school, $skin, $kerf, $margin, [$first, ...$more], $hollow, $plate, $riserGap, $board ?? BoardBuild::of(), $shell ?? ShellBuild::of());
+        return new self($school, $skin, $kerf, $margin, [$first, ...$more], $hollow, $plate, $riserGap, $board ?? new BoardBuild, $shell ?? new ShellBuild);
     }
 
     public function by(CutSchool $school): self
     {
-        return new self($school, $this->skin, $this->kerf, $this->margin, $this->sheets, $this->hollow, $this->plate, $this->riserGap, $this->board, $this->shell);
+        return new self(...['school' => $school] + get_object_vars($this));
     }
 
     public function first(): StockSheet
@@ -86,7 +101,7 @@ final readonly class CutSettings
      */
     public function with(array $inStore): self
     {
-        return new self($this->school, $this->skin, $this->kerf, $this->margin, [...$this->sheets, ...$inStore], $this->hollow, $this->plate, $this->riserGap, $this->board, $this->shell);
+        return new self(...['sheets' => [...$this->sheets, ...$inStore]] + get_object_vars($this));
     }
 
     /** @return list<StockSheet> that can be bought */

@@ -12,13 +12,18 @@ final readonly class ShellBuild
     /** A web's weight is told at this gap between strips, mm. */
     private const MIN_WEB_GAP_MM = 25.0;
 
-    private function __construct(public float $ribGap, public float $stripGap, public float $strip, public float $clothWidth, public float $clothLength, public float $overlap, public int $layers)
-    {
-    }
-
-    /** @throws InvalidValue naming the value that cannot be */
-    public static function of(float $ribGap = 150.0, float $stripGap = 40.0, float $strip = 15.0, float $clothWidth = 150.0, float $clothLength = 250.0, float $overlap = 0.4, int $layers = 3): self
-    {
+    /**
+     * @throws InvalidValue naming the value that cannot be
+     */
+    public function __construct(
+        public float $ribGap = 150.0,
+        public float $stripGap = 40.0,
+        public float $strip = 15.0,
+        public float $clothWidth = 150.0,
+        public float $clothLength = 250.0,
+        public float $overlap = 0.4,
+        public int $layers = 3,
+    ) {
         InvalidValue::unlessBetween($ribGap, 30.0, 1000.0, 'The gap between ribs', 'mm', 'cuts/shell/rib_gap_mm');
         InvalidValue::unlessBetween($stripGap, 10.0, 300.0, 'The gap between strips', 'mm', 'cuts/shell/strip_gap_mm');
         InvalidValue::unlessBetween($strip, 3.0, $stripGap, 'The width of a strip', 'mm', 'cuts/shell/strip_mm');
@@ -26,8 +31,6 @@ final readonly class ShellBuild
         InvalidValue::unlessBetween($clothLength, 20.0, 2000.0, 'The length of the cloth', 'mm', 'cuts/shell/cloth_length_mm');
         InvalidValue::unlessBetween($overlap, 0.0, 0.8, 'The overlap', '', 'cuts/shell/overlap');
         InvalidValue::unlessBetween($layers, 1, 8, 'The layers', '', 'cuts/shell/layers');
-
-        return new self($ribGap, $stripGap, $strip, $clothWidth, $clothLength, $overlap, $layers);
     }
 
     /** Pieces of cloth that cover a surface once, each lying on its neighbour by the overlap; mm². */

@@ -9,13 +9,16 @@ use IdleRidge\Core\Measure\InvalidValue;
 /** Sheets of foam of one kind: mm, how many there are (null for as many as are wanted), what one costs in minor units (null for no price yet). */
 final readonly class StockSheet
 {
-    private function __construct(public float $thickness, public float $width, public float $depth, public ?int $count, public ?int $price)
-    {
-    }
-
-    /** @throws InvalidValue naming the value that cannot be */
-    public static function of(float $thickness, float $width, float $depth, ?int $count = null, ?int $price = null): self
-    {
+    /**
+     * @throws InvalidValue naming the value that cannot be
+     */
+    public function __construct(
+        public float $thickness,
+        public float $width,
+        public float $depth,
+        public ?int $count = null,
+        public ?int $price = null,
+    ) {
         InvalidValue::unlessBetween($thickness, 3.0, 200.0, 'The thickness of the sheets', 'mm', 'sheet_mm');
         InvalidValue::unlessBetween($width, 50.0, 5000.0, 'The width of a sheet', 'mm', 'sheet_width_mm');
         InvalidValue::unlessBetween($depth, 50.0, 5000.0, 'The depth of a sheet', 'mm', 'sheet_depth_mm');
@@ -25,8 +28,6 @@ final readonly class StockSheet
         if ($price !== null && ($price < 0 || $price > 10_000_000)) {
             throw new InvalidValue('A sheet costs something between nothing and 100 000.', 'price');
         }
-
-        return new self($thickness, $width, $depth, $count, $price);
     }
 
     public function area(): float

@@ -90,7 +90,7 @@ final class AirFile
         };
         [$temperature, $humidity] = [$number('temperature', 'the temperature'), $number('humidity', 'the humidity')];
         try {
-            Climate::of($temperature, $humidity);
+            new Climate($temperature, $humidity);
         } catch (InvalidValue $refusal) {
             throw new InvalidValue($refusal->getMessage(), $line);
         }

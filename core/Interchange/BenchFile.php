@@ -20,7 +20,7 @@ final class BenchFile
             return $one;
         }, $r->records('due'));
         $tools = $r->has('tools') ? array_map(fn (float $n): int => (int) $n, $r->record('tools')->numbers()) : [];
-        $rules = $r->within(fn (): BenchRules => BenchRules::of($r->number('certainty', 0.8), $r->text('order', 'free'), $tools, $due, $r->words('first')));
+        $rules = $r->within(fn (): BenchRules => new BenchRules($r->number('certainty', 0.8), $r->text('order', 'free'), $tools, $due, $r->words('first')));
         $r->close();
 
         return $rules;

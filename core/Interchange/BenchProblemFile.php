@@ -17,7 +17,7 @@ final class BenchProblemFile
     public static function read(string $json): Problem
     {
         try {
-            $r = Record::of(json_decode($json, false, 32, JSON_THROW_ON_ERROR), '');
+            $r = new Record(json_decode($json, false, 32, JSON_THROW_ON_ERROR), '');
         } catch (JsonException) {
             throw new InvalidValue('not a readable JSON file', '/');
         }
@@ -28,7 +28,7 @@ final class BenchProblemFile
         $sessions = array_map(fn (array $pair): array => [(int) $pair[0], (int) $pair[1]], self::pairs($r, 'sessions'));
         $jobs = $waits = [];
         foreach ($r->records('jobs') as $j) {
-            $jobs[] = $j->within(fn (): Job => Job::of($j->text('id'), (int) $j->number('minutes'), (int) $j->number('hands', 1.0), array_map('strval', $j->list('tools')), $j->text('section', '')));
+            $jobs[] = $j->within(fn (): Job => new Job($j->text('id'), (int) $j->number('minutes'), (int) $j->number('hands', 1.0), array_map('strval', $j->list('tools')), $j->text('section', '')));
         }
         foreach ($r->records('waits') as $w) {
             $max = $w->numberOrNull('max');
@@ -36,7 +36,7 @@ final class BenchProblemFile
         }
         $apart = array_map(fn (array $pair): array => [(string) $pair[0], (string) $pair[1]], self::pairs($r, 'apart'));
 
-        return Problem::of((int) $r->number('horizon'), (int) $r->number('hands'), $tools, $sessions, $jobs, $waits, $apart);
+        return new Problem((int) $r->number('horizon'), (int) $r->number('hands'), $tools, $sessions, $jobs, $waits, $apart);
     }
 
     /** @return list<array{int|float|string, int|float|string}> */

@@ -59,7 +59,7 @@ final class RecipeFile
 
         $stuff = [];
         foreach (self::root($materials)->members() as $name => $one) {
-            $stuff[] = $one->within(fn (): Material => Material::of((string) $name, $one->text('unit'), $one->numberOrNull('density_g_ml'), $one->number('solids')));
+            $stuff[] = $one->within(fn (): Material => new Material((string) $name, $one->text('unit'), $one->numberOrNull('density_g_ml'), $one->number('solids')));
             $one->close();
         }
         $library = Library::of($all, $ups, $stuff);
@@ -89,8 +89,8 @@ final class RecipeFile
             $one->close();
         }
 
-        return $r->within(fn (): Recipe => Recipe::of(
-            CureFigures::of($r->text('id'), $r->text('name'), $mechanism, $minutes, $r->number('reference_mm', 1.0), $r->number('exponent', 0.0), $r->numberOrNull('film_c')),
+        return $r->within(fn (): Recipe => new Recipe(
+            new CureFigures($r->text('id'), $r->text('name'), $mechanism, $minutes, $r->number('reference_mm', 1.0), $r->number('exponent', 0.0), $r->numberOrNull('film_c')),
             $r->text('short'), $r->text('action'), $stage, $r->text('family'), array_map(self::part(...), $r->records('parts')), self::labour($r->record('labour')),
             $r->text('bed', 'area'), $r->number('waste', 0.0), $r->number('recovered', 0.0), $r->words('tools'),
             $r->words('hazards'), $cautions, $r->texts('needs'), $r->flag('covers_white'), $r->numberOrNull('resting_deg'), $r->text('check', ''),
@@ -105,7 +105,7 @@ final class RecipeFile
         }
         $w = $r->record('window');
         $at = fn (string $key): Milestone|float => $w->isText($key) ? (Milestone::tryFrom($w->text($key)) ?? throw new InvalidValue('expected minutes or a milestone', $w->at($key))) : $w->number($key);
-        $window = FollowWindow::of($w->text('side'), $w->text('coat', '*'), $at('opens'), $at('closes'), $w->numberOrNull('again'), $w->text('missed', ''));
+        $window = new FollowWindow($w->text('side'), $w->text('coat', '*'), $at('opens'), $at('closes'), $w->numberOrNull('again'), $w->text('missed', ''));
         $w->close();
 
         return $window;
@@ -131,7 +131,7 @@ final class RecipeFile
 
             return $step;
         }, $r->records('steps'));
-        $school = School::of($r->text('key'), $r->text('question'), $r->text('name'), $r->text('suits'), $r->words('wrong'), $steps, $r->has('cut') ? (CutSchool::tryFrom($r->text('cut')) ?? throw new InvalidValue('the cuts are '.implode(', ', array_column(CutSchool::cases(), 'value')), $r->at('cut'))) : null);
+        $school = new School($r->text('key'), $r->text('question'), $r->text('name'), $r->text('suits'), $r->words('wrong'), $steps, $r->has('cut') ? (CutSchool::tryFrom($r->text('cut')) ?? throw new InvalidValue('the cuts are '.implode(', ', array_column(CutSchool::cases(), 'value')), $r->at('cut'))) : null);
         $r->close();
 
         return $school;
@@ -172,7 +172,7 @@ final class RecipeFile
             $of[] = ['material' => $one->text('material'), 'parts' => $one->number('parts')];
             $one->close();
         }
-        $part = $r->within(fn (): Ingredient => Ingredient::of($r->text('rule'), $r->number('value'), $r->text('unit'), $of, $r->number('phi', 0.0), $r->number('base', 0.0), $r->number('bulk', 1.0), $r->has('loose') ? $r->flag('loose') : self::isLoose($of)));
+        $part = $r->within(fn (): Ingredient => new Ingredient($r->text('rule'), $r->number('value'), $r->text('unit'), $of, $r->number('phi', 0.0), $r->number('base', 0.0), $r->number('bulk', 1.0), $r->has('loose') ? $r->flag('loose') : self::isLoose($of)));
         $r->close();
 
         return $part;
@@ -190,7 +190,7 @@ final class RecipeFile
 
     private static function labour(Record $r): Labour
     {
-        $labour = $r->within(fn (): Labour => Labour::of($r->number('setup_min', 0.0), $r->number('minutes_per_dm2', 0.0), $r->number('first_minutes_per_dm2', 0.0), $r->number('first_dm2', 0.0), $r->numberOrNull('metres_per_hour'), $r->numberOrNull('open_minutes_per_dm2')));
+        $labour = $r->within(fn (): Labour => new Labour($r->number('setup_min', 0.0), $r->number('minutes_per_dm2', 0.0), $r->number('first_minutes_per_dm2', 0.0), $r->number('first_dm2', 0.0), $r->numberOrNull('metres_per_hour'), $r->numberOrNull('open_minutes_per_dm2')));
         $r->close();
 
         return $labour;
@@ -205,7 +205,7 @@ final class RecipeFile
     private static function list(string $json): array
     {
         try {
-            return Record::of((object) ['all' => json_decode($json, false, 16, JSON_THROW_ON_ERROR)], '')->records('all');
+            return (new Record((object) ['all' => json_decode($json, false, 16, JSON_THROW_ON_ERROR)], ''))->records('all');
         } catch (JsonException) {
             throw new InvalidValue('not a readable JSON file', '/');
         }
@@ -214,7 +214,7 @@ final class RecipeFile
     private static function root(string $json): Record
     {
         try {
-            return Record::of(json_decode($json, false, 16, JSON_THROW_ON_ERROR), '');
+            return new Record(json_decode($json, false, 16, JSON_THROW_ON_ERROR), '');
         } catch (JsonException) {
             throw new InvalidValue('not a readable JSON file', '/');
         }

@@ -17,19 +17,21 @@ final class Record
     /** @var array<string, true> */
     private array $asked = [];
 
-    /** @param  array<mixed>  $values */
-    private function __construct(private readonly array $values, public readonly string $pointer)
-    {
-    }
+    /** @var array<mixed> */
+    private array $values;
 
-    /** @throws InvalidValue when it is not an object */
-    public static function of(mixed $value, string $pointer): self
-    {
+    /**
+     * @throws InvalidValue when it is not an object
+     */
+    public function __construct(
+        mixed $value,
+        public string $pointer,
+    ) {
         if (! $value instanceof stdClass) {
             throw new InvalidValue('expected an object', $pointer);
         }
 
-        return new self((array) $value, $pointer);
+        $this->values = (array) $value;
     }
 
     public function has(string $key): bool
@@ -90,7 +92,7 @@ final class Record
     public function texts(string $key): array
     {
         $out = [];
-        foreach (self::of($this->take($key, new stdClass), $this->at($key))->values as $name => $value) {
+        foreach ((new self($this->take($key, new stdClass), $this->at($key)))->values as $name => $value) {
             if (! is_string($value)) {
                 throw new InvalidValue('expected a text', $this->at($key).'/'.$name);
             }
@@ -102,7 +104,7 @@ final class Record
 
     public function record(string $key): self
     {
-        return self::of($this->take($key, null), $this->at($key));
+        return new self($this->take($key, null), $this->at($key));
     }
 
     /** @return list<self> */
@@ -110,7 +112,7 @@ final class Record
     {
         $out = [];
         foreach ($this->list($key) as $k => $value) {
-            $out[] = self::of($value, $this->at($key).'/'.$k);
+            $out[] = new self($value, $this->at($key).'/'.$k);
         }
 
         return $out;

@@ -46,7 +46,7 @@ final class RidgeReader
     private function project(string $json): Project
     {
         try {
-            $root = Record::of(RidgeVersions::brought(json_decode($json, false, 64, JSON_THROW_ON_ERROR)), '');
+            $root = new Record(RidgeVersions::brought(json_decode($json, false, 64, JSON_THROW_ON_ERROR)), '');
         } catch (JsonException $broken) {
             throw new InvalidValues([new InvalidValue('not a readable JSON file ('.lcfirst($broken->getMessage()).')', '/')]);
         } catch (InvalidValue $refusal) {
@@ -103,7 +103,7 @@ final class RidgeReader
         }
         $units = Units::tryFrom($r->text('units')) ?? throw new InvalidValue('units are metric or imperial', 'units');
 
-        return LayoutSheet::of(
+        return new LayoutSheet(
             $this->uid($r), $r->text('name'), $r->number('ratio'), $r->number('gauge_mm'), $units,
             $r->text('zone'), $r->text('currency'), $edges, $r->text('region', ''), $r->text('season', ''), $vehicles,
             $r->number('clearance_margin_mm'), $r->number('face_limit_deg'), $r->numberOrNull('bank_reach_mm'),
@@ -182,7 +182,7 @@ final class RidgeReader
             $figures[$key] = $r->numberOrNull($key);
         }
 
-        return LandFeature::of($this->uid($r), $kind, $points, $r->text('name', ''), $r->extra(), array_filter($figures, fn (?float $v): bool => $v !== null));
+        return new LandFeature($this->uid($r), $kind, $points, $r->text('name', ''), $r->extra(), array_filter($figures, fn (?float $v): bool => $v !== null));
     }
 
     private function uid(Record $r): string

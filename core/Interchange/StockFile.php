@@ -35,7 +35,7 @@ final class StockFile
     private static function sheets(Record $r): array
     {
         return array_map(fn (Record $s): StockSheet => $s->within(function () use ($s): StockSheet {
-            $sheet = StockSheet::of($s->number('sheet_mm'), $s->number('sheet_width_mm'), $s->number('sheet_depth_mm'), null, self::whole($s, 'price'));
+            $sheet = new StockSheet($s->number('sheet_mm'), $s->number('sheet_width_mm'), $s->number('sheet_depth_mm'), null, self::whole($s, 'price'));
             $s->close();
 
             return $sheet;
@@ -44,12 +44,12 @@ final class StockFile
 
     public static function lot(Record $r, string $uid): SheetLot
     {
-        return SheetLot::of($uid, $r->text('kind'), $r->number('sheet_mm'), $r->number('sheet_width_mm'), $r->number('sheet_depth_mm'), $r->extra());
+        return new SheetLot($uid, $r->text('kind'), $r->number('sheet_mm'), $r->number('sheet_width_mm'), $r->number('sheet_depth_mm'), $r->extra());
     }
 
     public static function price(Record $r, string $uid): PackPrice
     {
-        return $r->within(fn (): PackPrice => PackPrice::of($uid, $r->text('material'), $r->number('amount'), (int) $r->number('minor'), $r->extra()));
+        return $r->within(fn (): PackPrice => new PackPrice($uid, $r->text('material'), $r->number('amount'), (int) $r->number('minor'), $r->extra()));
     }
 
     /** @return array<string, mixed> */
@@ -60,7 +60,7 @@ final class StockFile
 
     public static function movement(Record $r, string $uid): StockMovement
     {
-        return StockMovement::of($uid, $r->text('lot'), (int) $r->number('by'), $r->text('cause'), $r->has('section') ? $r->text('section') : null, WorksFile::moment($r, 'at'), $r->extra());
+        return new StockMovement($uid, $r->text('lot'), (int) $r->number('by'), $r->text('cause'), $r->has('section') ? $r->text('section') : null, WorksFile::moment($r, 'at'), $r->extra());
     }
 
     /** @return array<string, mixed> */
@@ -77,10 +77,10 @@ final class StockFile
 
     private static function board(Record $r): BoardBuild
     {
-        $usual = BoardBuild::of();
+        $usual = new BoardBuild();
         $opening = $r->has('opening_width_mm') ? [$r->number('opening_width_mm'), $r->number('opening_height_mm')] : null;
         $packing = $r->has('packing_mm') ? array_map(fn (mixed $v): float => is_int($v) || is_float($v) ? (float) $v : throw new InvalidValue('expected a number', $r->at('packing_mm')), $r->list('packing_mm')) : $usual->packing;
-        $board = BoardBuild::of(
+        $board = new BoardBuild(
             $r->number('top_mm', $usual->top), $r->number('timber_mm', $usual->timber), $r->number('timber_high_mm', $usual->timberHigh), $r->number('gap_mm', $usual->gap), $r->number('stock_mm', $usual->stock), $r->number('lift_kg', $usual->lift), $opening, array_values($packing),
         );
         $r->close();
@@ -90,8 +90,8 @@ final class StockFile
 
     private static function shell(Record $r): ShellBuild
     {
-        $usual = ShellBuild::of();
-        $shell = ShellBuild::of(
+        $usual = new ShellBuild();
+        $shell = new ShellBuild(
             $r->number('rib_gap_mm', $usual->ribGap), $r->number('strip_gap_mm', $usual->stripGap), $r->number('strip_mm', $usual->strip), $r->number('cloth_width_mm', $usual->clothWidth), $r->number('cloth_length_mm', $usual->clothLength), $r->number('overlap', $usual->overlap), (int) $r->number('layers', (float) $usual->layers),
         );
         $r->close();

@@ -31,7 +31,7 @@ final class WorksFile
             $n->close();
         }
 
-        return Zone::of($uid, $r->text('section'), $r->text('name'), $r->has('outline') ? self::ring($r->list('outline'), $r->at('outline')) : null, $slope, $near, $r->words('without'), height: $r->has('height_mm') ? self::pair($r, 'height_mm') : null, damp: $r->numberOrNull('damp'), aspect: $r->has('aspect') ? $r->text('aspect') : null, within: $r->words('within'), also: $r->words('also'), crowns: $r->has('crowns') ? array_map(function (Record $c): array {
+        return new Zone($uid, $r->text('section'), $r->text('name'), $r->has('outline') ? self::ring($r->list('outline'), $r->at('outline')) : null, $slope, $near, $r->words('without'), height: $r->has('height_mm') ? self::pair($r, 'height_mm') : null, damp: $r->numberOrNull('damp'), aspect: $r->has('aspect') ? $r->text('aspect') : null, within: $r->words('within'), also: $r->words('also'), crowns: $r->has('crowns') ? array_map(function (Record $c): array {
             $crown = [$c->number('x_mm'), $c->number('y_mm'), $c->number('wide_mm')];
             $c->close();
 
@@ -49,7 +49,7 @@ final class WorksFile
         $minutes = $r->numberOrNull('minutes');
         $colour = $r->has('colour') ? $r->text('colour') : null;
 
-        return Coat::of($uid, $r->text('zone'), $recipe, $r->number('mm'), $r->number('share'), (int) $r->number('passes'), $r->text('name', ''), blend: $r->number('blend_mm', 0.0), extra: $r->extra(), minutes: $minutes, colour: $colour);
+        return new Coat($uid, $r->text('zone'), $recipe, $r->number('mm'), $r->number('share'), (int) $r->number('passes'), $r->text('name', ''), blend: $r->number('blend_mm', 0.0), extra: $r->extra(), minutes: $minutes, colour: $colour);
     }
 
     public static function recipe(Record $r, string $uid): OwnRecipe
@@ -70,7 +70,7 @@ final class WorksFile
             return $part;
         }, $r->records('mix'));
 
-        return $r->within(fn (): Colour => Colour::of($uid, $r->text('name'), $mix, $r->text('season', ''), $r->extra()));
+        return $r->within(fn (): Colour => new Colour($uid, $r->text('name'), $mix, $r->text('season', ''), $r->extra()));
     }
 
     /** @return array<string, mixed> */
@@ -97,7 +97,7 @@ final class WorksFile
         }
         $recipe = $r->record('recipe');
 
-        return CoatApplication::of(
+        return new CoatApplication(
             $uid, $r->text('section'), $r->text('zone'), $r->text('coat'), (int) $r->number('pass'), $r->text('title'), RecipeFile::recipe($recipe), $r->number('mm'), $rings,
             $r->number('area_mm2'), $r->number('track_mm'), (int) $r->number('minutes'), $amounts, self::moment($r, 'started_at'), $r->has('ended_at') ? self::moment($r, 'ended_at') : null, $seen, $r->extra(),
         );
@@ -155,7 +155,7 @@ final class WorksFile
         $weekday = $r->numberOrNull('weekday');
         $open = $r->text('kind') !== 'closed';
 
-        return BenchTime::of($uid, $r->text('kind'), $weekday === null ? null : (int) $weekday, $r->has('date') ? $r->text('date') : null, $open ? self::clock($r, 'from') : 0, $open ? self::clock($r, 'to') : 0, (int) $r->number('hands', 1.0), until: $r->has('until') ? $r->text('until') : null, who: $r->text('who', ''), extra: $r->extra());
+        return new BenchTime($uid, $r->text('kind'), $weekday === null ? null : (int) $weekday, $r->has('date') ? $r->text('date') : null, $open ? self::clock($r, 'from') : 0, $open ? self::clock($r, 'to') : 0, (int) $r->number('hands', 1.0), until: $r->has('until') ? $r->text('until') : null, who: $r->text('who', ''), extra: $r->extra());
     }
 
     public static function entry(Record $r, string $uid): JournalEntry
@@ -166,7 +166,7 @@ final class WorksFile
             $a->close();
         }
 
-        return JournalEntry::of($uid, self::moment($r, 'at'), $r->text('kind'), $r->text('section'), $r->has('laid') ? $r->text('laid') : null, $r->text('sentence'), $r->numberOrNull('air_c'), $r->numberOrNull('air_rh'), $amounts, $r->extra());
+        return new JournalEntry($uid, self::moment($r, 'at'), $r->text('kind'), $r->text('section'), $r->has('laid') ? $r->text('laid') : null, $r->text('sentence'), $r->numberOrNull('air_c'), $r->numberOrNull('air_rh'), $amounts, $r->extra());
     }
 
     /** @return array<string, mixed> */

@@ -126,7 +126,7 @@ final class BenchWork
         $rings = $move->band->of($this->surveys[$move->section->uid]->zones[$move->zone->uid]->rings);
         $placement = $move->section->placement;
 
-        return CoatApplication::of(
+        return new CoatApplication(
             $uid, $move->section->uid, $move->zone->uid, $move->coat->uid, $move->pass, $move->coat->title(), $move->coat->recipe, $move->coat->mm,
             CoatApplication::moved($rings, fn (Point $p): Point => $placement->toLayout($p)), $move->area, $move->track, $move->minutes, $move->amounts, $startedAt, $endedAt,
         );

@@ -62,7 +62,7 @@ final class PlanProblem
             }
         }
         $most = max([1, ...array_map(fn (array $steps): int => max([0, ...array_column($steps, 1)]), $hands)]);
-        $this->problem = Problem::of((BenchWork::HORIZON_DAYS + 2) * 1440, $most, $tools, $sessions, $jobs, $waits, $this->apart(), $hands, $this->taken($tools));
+        $this->problem = new Problem((BenchWork::HORIZON_DAYS + 2) * 1440, $most, $tools, $sessions, $jobs, $waits, $this->apart(), $hands, $this->taken($tools));
     }
 
     /**
@@ -186,7 +186,7 @@ final class PlanProblem
             }
         }
 
-        return Job::of($id, $this->part[$id][0] + $this->part[$id][2], 1, array_values(array_unique($tools)), $first->section->uid, $notBefore, $allowed, $due, $holds, $this->turn($first), max([0, ...array_map(fn (string $id): int => $work->airing($work->moves[$id]), $members)]));
+        return new Job($id, $this->part[$id][0] + $this->part[$id][2], 1, array_values(array_unique($tools)), $first->section->uid, $notBefore, $allowed, $due, $holds, $this->turn($first), max([0, ...array_map(fn (string $id): int => $work->airing($work->moves[$id]), $members)]));
     }
 
     /**

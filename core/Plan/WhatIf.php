@@ -26,9 +26,9 @@ final class WhatIf
     {
         InvalidValue::unlessBetween($celsius, 5.0, 35.0, 'The temperature', '°C', 'heater');
         $heat = function (Climate $air) use ($celsius): Climate {
-            $warm = Climate::of(max($air->temperature, $celsius), $air->humidity, $air->airflow);
+            $warm = new Climate(max($air->temperature, $celsius), $air->humidity, $air->airflow);
 
-            return Climate::of($warm->temperature, min(100.0, $air->humidity * $air->saturation() / $warm->saturation()), $air->airflow);
+            return new Climate($warm->temperature, min(100.0, $air->humidity * $air->saturation() / $warm->saturation()), $air->airflow);
         };
 
         return self::withRoom($project, $uid, $from, function (Room $room) use ($project, $heat): Room {
@@ -56,7 +56,7 @@ final class WhatIf
     public static function hands(Project $project, int $hands): Project
     {
         return $project->working($project->works->with(['times' => array_map(
-            fn (BenchTime $t): BenchTime => in_array($t->kind, ['closed', 'busy'], true) ? $t : BenchTime::of($t->uid, $t->kind, $t->weekday, $t->date, $t->from, $t->to, max($hands, $t->hands), $t->extra, $t->until, $t->who),
+            fn (BenchTime $t): BenchTime => in_array($t->kind, ['closed', 'busy'], true) ? $t : new BenchTime($t->uid, $t->kind, $t->weekday, $t->date, $t->from, $t->to, max($hands, $t->hands), $t->extra, $t->until, $t->who),
             $project->works->times,
         )]));
     }
@@ -87,7 +87,7 @@ final class WhatIf
             if ($one->uid !== $coat) {
                 $coats[] = $one;
             } elseif ($one->passes > max([0, ...$laid]) && $one->passes > 1) {
-                $coats[] = Coat::of($one->uid, $one->zone, $one->recipe, $one->mm, $one->share, $one->passes - 1, $one->name, $one->extra, $one->minutes, $one->colour, $one->blend);
+                $coats[] = new Coat($one->uid, $one->zone, $one->recipe, $one->mm, $one->share, $one->passes - 1, $one->name, $one->extra, $one->minutes, $one->colour, $one->blend);
             } elseif (max([0, ...$laid]) > 0) {
                 throw new InvalidValue("“{$one->title()}” is laid already.", 'fewer');
             }
@@ -110,7 +110,7 @@ final class WhatIf
             $hours = array_filter($usual, fn (int $hour): bool => (60 * $hour >= $room->dayFrom && 60 * $hour < $room->dayTo) === $day, ARRAY_FILTER_USE_KEY);
             $set = $day ? $room->day : $room->night;
 
-            return $hours === [] ? $set : Climate::of(array_sum(array_column($hours, 0)) / count($hours), array_sum(array_column($hours, 1)) / count($hours), $set->airflow);
+            return $hours === [] ? $set : new Climate(array_sum(array_column($hours, 0)) / count($hours), array_sum(array_column($hours, 1)) / count($hours), $set->airflow);
         };
 
         return [$mean(true), $mean(false)];

@@ -14,23 +14,7 @@ final readonly class JournalEntry
 {
     public const KINDS = ['done', 'stopped', 'still wet', 'dry', 'undone', 'done again'];
 
-    /**
-     * @param list<array{material: string, amount: float, unit: string}> $amounts
-     * @param array<string, mixed> $extra
-     */
-    private function __construct(
-        public string $uid,
-        public int $at,
-        public string $kind,
-        public string $section,
-        public ?string $laid,
-        public string $sentence,
-        public ?float $temperature,
-        public ?float $humidity,
-        public array $amounts,
-        public array $extra,
-    ) {
-    }
+    public string $sentence;
 
     /**
      * @param list<array{material: string, amount: float, unit: string}> $amounts
@@ -38,8 +22,18 @@ final readonly class JournalEntry
      *
      * @throws InvalidValue
      */
-    public static function of(string $uid, int $at, string $kind, string $section, ?string $laid, string $sentence, ?float $temperature = null, ?float $humidity = null, array $amounts = [], array $extra = []): self
-    {
+    public function __construct(
+        public string $uid,
+        public int $at,
+        public string $kind,
+        public string $section,
+        public ?string $laid,
+        string $sentence,
+        public ?float $temperature = null,
+        public ?float $humidity = null,
+        public array $amounts = [],
+        public array $extra = [],
+    ) {
         if (! in_array($kind, self::KINDS, true)) {
             throw new InvalidValue('An entry is one of '.implode(', ', self::KINDS).'.', 'kind');
         }
@@ -47,6 +41,6 @@ final readonly class JournalEntry
             throw new InvalidValue('An entry needs a sentence of 1 to 500 characters.', 'sentence');
         }
 
-        return new self($uid, $at, $kind, $section, $laid, trim($sentence), $temperature, $humidity, $amounts, $extra);
+        $this->sentence = trim($sentence);
     }
 }

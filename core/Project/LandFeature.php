@@ -34,20 +34,13 @@ final readonly class LandFeature
         'rough' => ['height_mm' => [3.0, 0.0, 50.0, 'The height'], 'grain_mm' => [60.0, 5.0, 500.0, 'The grain'], 'seed' => [1.0, 0.0, 999_999.0, 'The seed']],
     ];
 
-    /**
-     * @param non-empty-list<Spot> $points
-     * @param array<string, mixed> $extra
-     * @param array<string, float> $figures of its kind
-     */
-    private function __construct(
-        public string $uid,
-        public string $kind,
-        public string $name,
-        public array $points,
-        public array $extra,
-        public array $figures,
-    ) {
-    }
+    public string $name;
+
+    /** @var non-empty-list<Spot> */
+    public array $points;
+
+    /** @var array<string, float> of its kind */
+    public array $figures;
 
     /**
      * @param list<Spot> $points
@@ -56,8 +49,14 @@ final readonly class LandFeature
      *
      * @throws InvalidValue
      */
-    public static function of(string $uid, string $kind, array $points, string $name = '', array $extra = [], array $figures = []): self
-    {
+    public function __construct(
+        public string $uid,
+        public string $kind,
+        array $points,
+        string $name = '',
+        public array $extra = [],
+        array $figures = [],
+    ) {
         if (! in_array($kind, self::KINDS, true)) {
             throw new InvalidValue("“{$kind}” is none of ".implode(', ', self::KINDS).'.', 'kind');
         }
@@ -89,8 +88,9 @@ final readonly class LandFeature
             InvalidValue::unlessBetween($taken['foot_deg'], 5.0, 85.0, 'The slope of the foot', '°', 'foot_deg');
         }
         $taken = array_filter($taken, fn (float $value, string $key): bool => $value !== 0.0 || ! isset(self::FOOT_FIGURES[$key]), ARRAY_FILTER_USE_BOTH);
-
-        return new self($uid, $kind, trim($name), $points, $extra, $taken);
+        $this->name = trim($name);
+        $this->points = $points;
+        $this->figures = $taken;
     }
 
     /**
@@ -100,7 +100,7 @@ final readonly class LandFeature
      */
     public function at(array $points): self
     {
-        return self::of($this->uid, $this->kind, $points, $this->name, $this->extra, $this->figures);
+        return new self($this->uid, $this->kind, $points, $this->name, $this->extra, $this->figures);
     }
 
     /** Whether it stands on the ground as a heap does. */

@@ -19,74 +19,59 @@ final readonly class LayoutSheet
 {
     public const EDGES = ['front', 'back', 'left', 'right'];
 
-    /**
-     * @param list<string> $viewingEdges
-     * @param non-empty-list<Vehicle> $vehicles
-     * @param bool $feltGrade whether what curves add to a grade is shown
-     * @param array<string, string> $typed field → what the builder typed
-     * @param array<string, mixed> $extra keys beginning with x_, kept as they came
-     */
-    private function __construct(
-        public string $uid,
-        public string $name,
-        public Scale $scale,
-        public float $gauge,
-        public Units $units,
-        public string $zone,
-        public string $currency,
-        public array $viewingEdges,
-        public string $region,
-        public string $season,
-        public array $vehicles,
-        public float $clearanceMargin,
-        public float $faceLimitDeg,
-        public ?float $bankReach,
-        public float $tension,
-        public float $stiffness,
-        public CutSettings $cuts,
-        public array $typed,
-        public array $extra,
-        public ?string $showOn,
-        public float $northDeg,
-        public bool $feltGrade,
-        public BenchRules $bench,
-    ) {
-    }
+    public string $name;
+
+    public Scale $scale;
+
+    /** @var list<string> */
+    public array $viewingEdges;
+
+    public string $region;
+
+    public string $season;
+
+    /** @var non-empty-list<Vehicle> */
+    public array $vehicles;
+
+    public CutSettings $cuts;
+
+    public BenchRules $bench;
 
     /**
      * @param list<string> $viewingEdges
      * @param list<Vehicle>|null $vehicles
+     * @param array<string, string> $typed field → what the builder typed
+     * @param array<string, mixed> $extra keys beginning with x_, kept as they came
      * @param float $northDeg direction of north on the plan, counter-clockwise from x
-     * @param array<string, string> $typed
-     * @param array<string, mixed> $extra
+     * @param bool $feltGrade whether what curves add to a grade is shown
      *
      * @throws InvalidValue naming the field
      */
-    public static function of(
-        string $uid,
+    public function __construct(
+        public string $uid,
         string $name,
         float $ratio,
-        float $gauge,
-        Units $units = Units::Metric,
-        string $zone = 'UTC',
-        string $currency = 'EUR',
+        public float $gauge,
+        public Units $units = Units::Metric,
+        public string $zone = 'UTC',
+        public string $currency = 'EUR',
         array $viewingEdges = ['front'],
         string $region = '',
         string $season = '',
         ?array $vehicles = null,
-        float $clearanceMargin = 8.0,
-        float $faceLimitDeg = 60.0,
-        ?float $bankReach = null,
-        float $tension = GroundProblem::TENSION,
-        float $stiffness = GroundProblem::STIFFNESS,
+        public float $clearanceMargin = 8.0,
+        public float $faceLimitDeg = 60.0,
+        public ?float $bankReach = null,
+        public float $tension = GroundProblem::TENSION,
+        public float $stiffness = GroundProblem::STIFFNESS,
         ?CutSettings $cuts = null,
-        array $typed = [],
-        array $extra = [],
-        ?string $showOn = null,
-        float $northDeg = 90.0,
-        bool $feltGrade = true,
+        public array $typed = [],
+        public array $extra = [],
+        public ?string $showOn = null,
+        public float $northDeg = 90.0,
+        public bool $feltGrade = true,
         ?BenchRules $bench = null,
-    ): self {
+    ) {
         InvalidValue::unlessBetween($northDeg, -360.0, 360.0, 'The direction of north', '°', 'north_deg');
         if ($showOn !== null) {
             Day::of($showOn, 'show_on');
@@ -117,12 +102,14 @@ final readonly class LayoutSheet
         }
         InvalidValue::unlessBetween($tension, 0.0, 1.0, 'The tension', '', 'tension');
         InvalidValue::unlessBetween($stiffness, 5.0, 1000.0, 'The stiffness length', 'mm', 'stiffness_mm');
-
-        return new self(
-            $uid, trim($name), Scale::oneTo($ratio), $gauge, $units, $zone, $currency,
-            array_values(array_intersect(self::EDGES, $viewingEdges)), trim($region), trim($season),
-            $vehicles, $clearanceMargin, $faceLimitDeg, $bankReach, $tension, $stiffness, $cuts ?? CutSettings::of(), $typed, $extra, $showOn, $northDeg, $feltGrade, $bench ?? BenchRules::of(),
-        );
+        $this->name = trim($name);
+        $this->scale = Scale::oneTo($ratio);
+        $this->viewingEdges = array_values(array_intersect(self::EDGES, $viewingEdges));
+        $this->region = trim($region);
+        $this->season = trim($season);
+        $this->vehicles = $vehicles;
+        $this->cuts = $cuts ?? CutSettings::of();
+        $this->bench = $bench ?? new BenchRules();
     }
 
     /** Height of the tallest vehicle over the rails, mm. */
@@ -159,7 +146,7 @@ final readonly class LayoutSheet
     /** What of it land can depend on. */
     public function forLand(): self
     {
-        return self::of(
+        return new self(
             $this->uid, 'Land', $this->scale->ratio, $this->gauge, $this->units, vehicles: $this->vehicles, clearanceMargin: $this->clearanceMargin,
             faceLimitDeg: $this->faceLimitDeg, bankReach: $this->bankReach, tension: $this->tension, stiffness: $this->stiffness,
         );
@@ -168,7 +155,7 @@ final readonly class LayoutSheet
     /** The same layout with a date on which it is shown, and other rules of planning. */
     public function planned(?string $showOn, BenchRules $bench): self
     {
-        return self::of(
+        return new self(
             $this->uid, $this->name, $this->scale->ratio, $this->gauge, $this->units, $this->zone, $this->currency, $this->viewingEdges, $this->region, $this->season, $this->vehicles,
             $this->clearanceMargin, $this->faceLimitDeg, $this->bankReach, $this->tension, $this->stiffness, $this->cuts, $this->typed, $this->extra, $showOn, $this->northDeg, $this->feltGrade, $bench,
         );

@@ -21,27 +21,45 @@ final readonly class Section
     /** So many of the rooms it stood in are known. */
     private const MAX_ROOM_MOVES = 40;
 
+    public string $name;
+
+    /** @var array<string, list<array{float, float}>> left, right, front, back → heights fixed along it: mm from its left or front end, mm over the datum */
+    public array $edges;
+
     /**
      * @param array<string, string> $typed
      * @param array<string, mixed> $extra
-     * @param array<string, list<array{float, float}>> $edges left, right, front, back → heights fixed along it: mm from its left or front end, mm over the datum
+     * @param array<string, list<array{float, float}>> $edges
      * @param bool $runsOn whether the land of its neighbours runs on over it though it has no heights of its own
      * @param list<array{int, string}> $stood until when (minutes of Unix time) it stood in which other room, in order
+     *
+     * @throws InvalidValue naming the field
      */
-    private function __construct(
+    public function __construct(
         public string $uid,
-        public string $name,
+        string $name,
         public float $width,
         public float $depth,
-        public Placement $placement,
-        public float $base,
-        public array $typed,
-        public array $extra,
-        public ?string $room,
-        public array $edges,
-        public bool $runsOn,
-        public array $stood,
+        public Placement $placement = new Placement(0.0, 0.0, 0.0),
+        public float $base = 0.0,
+        public array $typed = [],
+        public array $extra = [],
+        public ?string $room = null,
+        array $edges = [],
+        public bool $runsOn = false,
+        public array $stood = [],
     ) {
+        if (trim($name) === '' || mb_strlen($name) > 80) {
+            throw new InvalidValue('A section needs a name of 1 to 80 characters.', 'name');
+        }
+        InvalidValue::unlessBetween($width, self::MIN_SIZE_MM, self::MAX_SIZE_MM, 'The width', 'mm', 'width_mm');
+        InvalidValue::unlessBetween($depth, self::MIN_SIZE_MM, self::MAX_SIZE_MM, 'The depth', 'mm', 'depth_mm');
+        InvalidValue::unlessBetween($placement->x, -50_000.0, 50_000.0, 'x', 'mm', 'x_mm');
+        InvalidValue::unlessBetween($placement->y, -50_000.0, 50_000.0, 'y', 'mm', 'y_mm');
+        InvalidValue::unlessBetween($placement->angleDeg, -360.0, 360.0, 'The turn', '°', 'angle_deg');
+        InvalidValue::unlessBetween($base, -1000.0, 3000.0, 'The base level', 'mm', 'base_mm');
+        $this->name = trim($name);
+        $this->edges = self::profiles($edges, $width, $depth);
     }
 
     /**
@@ -68,17 +86,7 @@ final readonly class Section
         bool $runsOn = false,
         array $stood = [],
     ): self {
-        if (trim($name) === '' || mb_strlen($name) > 80) {
-            throw new InvalidValue('A section needs a name of 1 to 80 characters.', 'name');
-        }
-        InvalidValue::unlessBetween($width, self::MIN_SIZE_MM, self::MAX_SIZE_MM, 'The width', 'mm', 'width_mm');
-        InvalidValue::unlessBetween($depth, self::MIN_SIZE_MM, self::MAX_SIZE_MM, 'The depth', 'mm', 'depth_mm');
-        InvalidValue::unlessBetween($x, -50_000.0, 50_000.0, 'x', 'mm', 'x_mm');
-        InvalidValue::unlessBetween($y, -50_000.0, 50_000.0, 'y', 'mm', 'y_mm');
-        InvalidValue::unlessBetween($angleDeg, -360.0, 360.0, 'The turn', '°', 'angle_deg');
-        InvalidValue::unlessBetween($base, -1000.0, 3000.0, 'The base level', 'mm', 'base_mm');
-
-        return new self($uid, trim($name), $width, $depth, new Placement($x, $y, $angleDeg), $base, $typed, $extra, $room, self::profiles($edges, $width, $depth), $runsOn, $stood);
+        return new self($uid, $name, $width, $depth, new Placement($x, $y, $angleDeg), $base, $typed, $extra, $room, $edges, $runsOn, $stood);
     }
 
     /** The same board in a room. */
@@ -221,6 +229,6 @@ final readonly class Section
     /** What of it land can depend on. */
     public function forLand(): self
     {
-        return new self($this->uid, $this->name, $this->width, $this->depth, $this->placement, $this->base, [], [], null, $this->edges, $this->runsOn, []);
+        return $this->but(['typed' => [], 'extra' => [], 'room' => null, 'stood' => []]);
     }
 }

@@ -23,20 +23,16 @@ final readonly class BenchRules
      * @param array<string, int> $tools how many there are; one of any that is not named
      * @param list<array{section: string, date: string, milestone: string}> $due section uid → by when, at the beginning of the day
      * @param list<string> $first moves in the order of a plan that was taken
-     */
-    private function __construct(public float $certainty, public string $order, public array $tools, public array $due, public array $first)
-    {
-    }
-
-    /**
-     * @param array<string, int> $tools
-     * @param list<array{section: string, date: string, milestone: string}> $due
-     * @param list<string> $first
      *
      * @throws InvalidValue naming the field
      */
-    public static function of(float $certainty = 0.8, string $order = 'free', array $tools = [], array $due = [], array $first = []): self
-    {
+    public function __construct(
+        public float $certainty = 0.8,
+        public string $order = 'free',
+        public array $tools = [],
+        public array $due = [],
+        public array $first = [],
+    ) {
         if (! in_array($certainty, self::CERTAINTIES, true)) {
             throw new InvalidValue('A start is as likely right as 50, 80 or 90 %.', 'certainty');
         }
@@ -57,8 +53,6 @@ final readonly class BenchRules
             }
             $seen[$one['section']] = true;
         }
-
-        return new self($certainty, $order, $tools, $due, $first);
     }
 
     /** @return array{section: string, date: string, milestone: string}|null */

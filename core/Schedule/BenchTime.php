@@ -21,20 +21,17 @@ final readonly class BenchTime
 
     private const MAX_VISIT_DAYS = 60;
 
-    /** @param  array<string, mixed>  $extra */
-    private function __construct(
-        public string $uid,
-        public string $kind,
-        public ?int $weekday,
-        public ?string $date,
-        public int $from,
-        public int $to,
-        public int $hands,
-        public array $extra,
-        public ?string $until,
-        public string $who,
-    ) {
-    }
+    public ?int $weekday;
+
+    public ?string $date;
+
+    public int $from;
+
+    public int $to;
+
+    public ?string $until;
+
+    public string $who;
 
     /**
      * @param array<string, mixed> $extra
@@ -43,8 +40,18 @@ final readonly class BenchTime
      *
      * @throws InvalidValue naming the field
      */
-    public static function of(string $uid, string $kind, ?int $weekday, ?string $date, int $from, int $to, int $hands = 1, array $extra = [], ?string $until = null, string $who = ''): self
-    {
+    public function __construct(
+        public string $uid,
+        public string $kind,
+        ?int $weekday,
+        ?string $date,
+        int $from,
+        int $to,
+        public int $hands = 1,
+        public array $extra = [],
+        ?string $until = null,
+        string $who = '',
+    ) {
         if (! in_array($kind, self::KINDS, true)) {
             throw new InvalidValue('A session is one of '.implode(', ', self::KINDS).'.', 'kind');
         }
@@ -69,8 +76,12 @@ final readonly class BenchTime
             throw new InvalidValue('At most 80 characters.', 'who');
         }
         $through = in_array($kind, ['visit', 'closed'], true) && $until !== $date ? $until : null;
-
-        return new self($uid, $kind, $kind === 'weekly' ? $weekday : null, $kind === 'weekly' ? null : $date, $kind === 'closed' ? 0 : $from, $kind === 'closed' ? 0 : $to, $hands, $extra, $through, trim($who));
+        $this->weekday = $kind === 'weekly' ? $weekday : null;
+        $this->date = $kind === 'weekly' ? null : $date;
+        $this->from = $kind === 'closed' ? 0 : $from;
+        $this->to = $kind === 'closed' ? 0 : $to;
+        $this->until = $through;
+        $this->who = trim($who);
     }
 
     /** Whether it is about a day. */

@@ -13,31 +13,35 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class Job
 {
-    /**
-     * @param list<string> $tools
-     * @param list<array{int, int}>|null $allowed
-     * @param array<string, TimeLag> $holds tool → until when it is kept
-     */
-    private function __construct(public string $id, public int $minutes, public int $hands, public array $tools, public string $section, public int $notBefore, public ?array $allowed, public ?int $due, public array $holds, public int $group, public int $clear)
-    {
-    }
+    /** @var list<string> */
+    public array $tools;
 
     /**
      * @param list<string> $tools
      * @param list<array{int, int}>|null $allowed
-     * @param array<string, TimeLag> $holds
+     * @param array<string, TimeLag> $holds tool → until when it is kept
      *
      * @throws InvalidValue
      */
-    public static function of(string $id, int $minutes, int $hands = 1, array $tools = [], string $section = '', int $notBefore = 0, ?array $allowed = null, ?int $due = null, array $holds = [], int $group = 0, int $clear = 0): self
-    {
+    public function __construct(
+        public string $id,
+        public int $minutes,
+        public int $hands = 1,
+        array $tools = [],
+        public string $section = '',
+        public int $notBefore = 0,
+        public ?array $allowed = null,
+        public ?int $due = null,
+        public array $holds = [],
+        public int $group = 0,
+        public int $clear = 0,
+    ) {
         if ($id === '') {
             throw new InvalidValue('A job needs an id.', 'id');
         }
         InvalidValue::unlessBetween($minutes, 1, 10_080, 'The job’s time', 'min', 'minutes');
         InvalidValue::unlessBetween($hands, 1, 50, 'The hands of a job', '', 'hands');
         InvalidValue::unlessBetween($group, 0, 1000, 'The turn', '', 'group');
-
-        return new self($id, $minutes, $hands, array_values(array_unique([...$tools, ...array_keys($holds)])), $section, $notBefore, $allowed, $due, $holds, $group, $clear);
+        $this->tools = array_values(array_unique([...$tools, ...array_keys($holds)]));
     }
 }

@@ -12,45 +12,40 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class Problem
 {
+    /** @var array<string, Job> */
+    public array $jobs;
+
+    /** @var array<string, list<Precedence>> job → the waits that end with it */
+    public array $before;
+
+    /** @var array<string, list<string>> job → jobs it must not overlap */
+    public array $others;
+
+    /** @var list<list<array{int, int}>> of each session: from when on, how many hands */
+    public array $steps;
+
     /**
-     * @param array<string, Job> $jobs
-     * @param list<Precedence> $waits
-     * @param list<array{int, int}> $sessions
      * @param array<string, int> $tools
+     * @param list<array{int, int}> $sessions
+     * @param list<Job> $jobs
+     * @param list<Precedence> $waits
      * @param list<array{string, string}> $apart
-     * @param array<string, list<Precedence>> $before job → the waits that end with it
-     * @param array<string, list<string>> $others job → jobs it must not overlap
-     * @param list<list<array{int, int}>> $steps of each session: from when on, how many hands
+     * @param list<int|list<array{int, int}>> $sessionHands hands in each session, or from when on how many; the problem’s where none is given
      * @param array<string, list<array{int, int}>> $taken tool → from when to when something else has one
+     *
+     * @throws InvalidValue with a JSON pointer
      */
-    private function __construct(
+    public function __construct(
         public int $horizon,
         public int $hands,
         public array $tools,
         public array $sessions,
-        public array $jobs,
-        public array $waits,
-        public array $apart,
-        public array $before,
-        public array $others,
-        public array $steps,
-        public array $taken,
+        array $jobs,
+        public array $waits = [],
+        public array $apart = [],
+        array $sessionHands = [],
+        public array $taken = [],
     ) {
-    }
-
-    /**
-     * @param list<Job> $jobs
-     * @param list<Precedence> $waits
-     * @param list<array{int, int}> $sessions
-     * @param array<string, int> $tools
-     * @param list<array{string, string}> $apart
-     * @param list<int|list<array{int, int}>> $sessionHands hands in each session, or from when on how many; the problem’s where none is given
-     * @param array<string, list<array{int, int}>> $taken
-     *
-     * @throws InvalidValue with a JSON pointer
-     */
-    public static function of(int $horizon, int $hands, array $tools, array $sessions, array $jobs, array $waits = [], array $apart = [], array $sessionHands = [], array $taken = []): self
-    {
         InvalidValue::unlessBetween($horizon, 1, 10_000_000, 'The horizon', 'min', '/horizon');
         InvalidValue::unlessBetween($hands, 1, 50, 'The hands', '', '/hands');
         $last = 0;
@@ -100,7 +95,10 @@ final readonly class Problem
             $steps[] = is_int($here) ? [[$from, $here]] : $here;
         }
 
-        return new self($horizon, $hands, $tools, $sessions, $byId, $waits, $apart, $before, $others, $steps, $taken);
+        $this->jobs = $byId;
+        $this->before = $before;
+        $this->others = $others;
+        $this->steps = $steps;
     }
 
     /**
@@ -112,7 +110,7 @@ final readonly class Problem
     {
         $gone = array_fill_keys($ids, true);
 
-        return $ids === [] ? $this : self::of(
+        return $ids === [] ? $this : new self(
             $this->horizon, $this->hands, $this->tools, $this->sessions, array_values(array_diff_key($this->jobs, $gone)),
             array_values(array_filter($this->waits, fn (Precedence $w): bool => ! isset($gone[$w->after]) && ! isset($gone[$w->before]))),
             array_values(array_filter($this->apart, fn (array $pair): bool => ! isset($gone[$pair[0]]) && ! isset($gone[$pair[1]]))), $this->steps, $this->taken,

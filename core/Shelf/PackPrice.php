@@ -9,26 +9,24 @@ use IdleRidge\Core\Measure\InvalidValue;
 /** What a pack of a material costs: so much of it, and the price in the currency's smallest unit. */
 final readonly class PackPrice
 {
-    /** @param  array<string, mixed>  $extra */
-    private function __construct(public string $uid, public string $material, public float $amount, public int $minor, public array $extra)
-    {
-    }
-
     /**
      * @param float $amount of a pack, in the material's own unit
      * @param array<string, mixed> $extra
      *
      * @throws InvalidValue
      */
-    public static function of(string $uid, string $material, float $amount, int $minor, array $extra = []): self
-    {
+    public function __construct(
+        public string $uid,
+        public string $material,
+        public float $amount,
+        public int $minor,
+        public array $extra = [],
+    ) {
         if (trim($material) === '') {
             throw new InvalidValue('A price belongs to a material.', 'material');
         }
         InvalidValue::unlessBetween($amount, 0.001, 1e7, 'The pack', '', 'amount');
         InvalidValue::unlessBetween($minor, 0, 100_000_000, 'The price', '', 'price');
-
-        return new self($uid, $material, $amount, $minor, $extra);
     }
 
     /**

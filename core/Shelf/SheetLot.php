@@ -12,24 +12,23 @@ final readonly class SheetLot
 {
     public const KINDS = ['sheet', 'offcut'];
 
-    /** @param  array<string, mixed>  $extra */
-    private function __construct(public string $uid, public string $kind, public float $thickness, public float $width, public float $depth, public array $extra)
-    {
-    }
-
     /**
      * @param array<string, mixed> $extra
      *
      * @throws InvalidValue
      */
-    public static function of(string $uid, string $kind, float $thickness, float $width, float $depth, array $extra = []): self
-    {
+    public function __construct(
+        public string $uid,
+        public string $kind,
+        public float $thickness,
+        public float $width,
+        public float $depth,
+        public array $extra = [],
+    ) {
         if (! in_array($kind, self::KINDS, true)) {
             throw new InvalidValue('A lot of foam is a sheet or an offcut.', 'kind');
         }
-        StockSheet::of($thickness, $width, $depth);
-
-        return new self($uid, $kind, $thickness, $width, $depth, $extra);
+        new StockSheet($thickness, $width, $depth);
     }
 
     public function isLike(float $thickness, float $width, float $depth): bool

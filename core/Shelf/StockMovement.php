@@ -11,25 +11,25 @@ final readonly class StockMovement
 {
     public const CAUSES = ['bought', 'cut', 'left over', 'counted'];
 
-    /** @param  array<string, mixed>  $extra */
-    private function __construct(public string $uid, public string $lot, public int $by, public string $cause, public ?string $section, public int $at, public array $extra)
-    {
-    }
-
     /**
      * @param array<string, mixed> $extra
      *
      * @throws InvalidValue
      */
-    public static function of(string $uid, string $lot, int $by, string $cause, ?string $section, int $at, array $extra = []): self
-    {
+    public function __construct(
+        public string $uid,
+        public string $lot,
+        public int $by,
+        public string $cause,
+        public ?string $section,
+        public int $at,
+        public array $extra = [],
+    ) {
         if (! in_array($cause, self::CAUSES, true)) {
             throw new InvalidValue('A movement is bought, cut, left over or counted.', 'cause');
         }
         if ($by === 0 || abs($by) > 500) {
             throw new InvalidValue('A movement is of 1 to 500 sheets.', 'by');
         }
-
-        return new self($uid, $lot, $by, $cause, $section, $at, $extra);
     }
 }

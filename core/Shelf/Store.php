@@ -35,7 +35,7 @@ final readonly class Store
     /** @return list<StockSheet> as pieces can be laid on them */
     public function sheets(): array
     {
-        return array_map(fn (array $one): StockSheet => StockSheet::of($one['lot']->thickness, $one['lot']->width, $one['lot']->depth, min(500, $one['count'])), $this->inStore());
+        return array_map(fn (array $one): StockSheet => new StockSheet($one['lot']->thickness, $one['lot']->width, $one['lot']->depth, min(500, $one['count'])), $this->inStore());
     }
 
     /**

@@ -33,13 +33,13 @@ final readonly class LandMaker
 
     public function spot(float $x, float $y, float $z, string $name = ''): LandFeature
     {
-        return LandFeature::of($this->uids->next(), 'spot', [new Spot($x, $y, $z)], $name);
+        return new LandFeature($this->uids->next(), 'spot', [new Spot($x, $y, $z)], $name);
     }
 
     /** @param  list<array{float|int, float|int, float|int}>  $points */
     public function line(string $kind, string $name, array $points): LandFeature
     {
-        return LandFeature::of($this->uids->next(), $kind, array_map(fn (array $p): Spot => new Spot((float) $p[0], (float) $p[1], (float) $p[2]), $points), $name);
+        return new LandFeature($this->uids->next(), $kind, array_map(fn (array $p): Spot => new Spot((float) $p[0], (float) $p[1], (float) $p[2]), $points), $name);
     }
 
     /**
@@ -50,6 +50,6 @@ final readonly class LandMaker
      */
     public function area(string $kind, string $name, array $points, float $level, array $figures): LandFeature
     {
-        return LandFeature::of($this->uids->next(), $kind, array_map(fn (array $p): Spot => new Spot((float) $p[0], (float) $p[1], $level), $points), $name, figures: $figures);
+        return new LandFeature($this->uids->next(), $kind, array_map(fn (array $p): Spot => new Spot((float) $p[0], (float) $p[1], $level), $points), $name, figures: $figures);
     }
 }

@@ -36,7 +36,7 @@ final readonly class SkarnvikBranch
     public function land(): Project
     {
         return Project::of(
-            LayoutSheet::of($this->uids->next(), 'Skarnvik Branch', 87.1, 16.5, Units::Metric, 'Europe/Oslo', 'EUR', ['front'], 'upland, cold', 'early autumn', [Vehicle::coach(), Vehicle::from(196.0, 92.0, 36.0, 52.0, 'crane')], bankReach: 70.0, cuts: CutSettings::of(price: 1490, plate: 4.0, board: BoardBuild::of(opening: [760.0, 1980.0]))),
+            new LayoutSheet($this->uids->next(), 'Skarnvik Branch', 87.1, 16.5, Units::Metric, 'Europe/Oslo', 'EUR', ['front'], 'upland, cold', 'early autumn', [Vehicle::coach(), Vehicle::from(196.0, 92.0, 36.0, 52.0, 'crane')], bankReach: 70.0, cuts: CutSettings::of(price: 1490, plate: 4.0, board: new BoardBuild(opening: [760.0, 1980.0]))),
             [
                 Section::of($this->uids->next(), 'Tarnhead', 1200, 600, 0, 0),
                 Section::of($this->uids->next(), 'Birch Cutting', 1000, 500, 1200, 0),
@@ -117,9 +117,9 @@ final readonly class SkarnvikBranch
             $this->land->spot(195, 535, 165, 'Birch bank'), $this->land->spot(20, 585, 150), $this->land->spot(885, 520, 208, 'Crag'), $this->land->spot(900, 595, 192), $this->land->spot(1180, 590, 160), $this->land->spot(1126, 452, 138), $this->land->spot(712, 428, 107),
             $this->land->spot(97, 52, 57), $this->land->spot(351, 80, 56), $this->land->spot(40, 380, 92), $this->land->spot(640, 28, 44, 'Meadow'), $this->land->spot(600, 140, 39, 'Tarn'), $this->land->spot(800, 120, 41),
             $this->land->spot(1090, 40, 78), $this->land->spot(1180, 250, 116),
-            LandFeature::of($this->uids->next(), 'water', array_map(fn (int $k): Spot => new Spot(round(640.0 + 175.0 * cos($k * M_PI / 8)), round(92.0 + 62.0 * sin($k * M_PI / 8)), 33.5), range(0, 15)), 'Peat tarn', figures: ['depth_mm' => 9.0, 'shore_mm' => 30.0]),
+            new LandFeature($this->uids->next(), 'water', array_map(fn (int $k): Spot => new Spot(round(640.0 + 175.0 * cos($k * M_PI / 8)), round(92.0 + 62.0 * sin($k * M_PI / 8)), 33.5), range(0, 15)), 'Peat tarn', figures: ['depth_mm' => 9.0, 'shore_mm' => 30.0]),
             $this->land->line('hollow', 'Beck', [[470, 598, 104], [492, 470, 76], [520, 395, 58]]),
-            LandFeature::of($this->uids->next(), 'rough', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 0.0), [[800.0, 440.0], [960.0, 430.0], [1040.0, 500.0], [1010.0, 590.0], [760.0, 590.0]]), 'Scree', figures: ['height_mm' => 4.0, 'grain_mm' => 40.0, 'seed' => 7.0]),
+            new LandFeature($this->uids->next(), 'rough', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 0.0), [[800.0, 440.0], [960.0, 430.0], [1040.0, 500.0], [1010.0, 590.0], [760.0, 590.0]]), 'Scree', figures: ['height_mm' => 4.0, 'grain_mm' => 40.0, 'seed' => 7.0]),
             $this->land->line('ridge', 'Fell', [[690, 585, 176], [780, 540, 192], [885, 520, 208]]),
         ];
     }
@@ -131,8 +131,8 @@ final readonly class SkarnvikBranch
             $this->land->spot(1420, 420, 170), $this->land->spot(1700, 380, 182, 'Birchwood'), $this->land->spot(1980, 430, 150), $this->land->spot(1600, 40, 96), $this->land->spot(2050, 60, 74),
             $this->land->line('ridge', 'Bield spur', [[1800, 320, 181], [1795, 200, 178], [1790, 60, 166]]),
             $this->land->line('hollow', 'Weir burn', [[2700, 480, 84], [2692, 290, 62], [2650, 130, 52]]),
-            LandFeature::of($this->uids->next(), 'stream', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 0.0), [[2706.0, 598.0], [2700.0, 480.0], [2692.0, 290.0], [2650.0, 130.0], [2610.0, 0.0]]), 'Weir burn', figures: ['width_mm' => 20.0, 'depth_mm' => 3.0, 'below_mm' => 2.0]),
-            LandFeature::of($this->uids->next(), 'pad', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 72.0), [[3490.0, 20.0], [3730.0, 20.0], [3730.0, 106.0], [3490.0, 106.0]]), 'Stone yard', figures: ['batter' => 0.6]),
+            new LandFeature($this->uids->next(), 'stream', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 0.0), [[2706.0, 598.0], [2700.0, 480.0], [2692.0, 290.0], [2650.0, 130.0], [2610.0, 0.0]]), 'Weir burn', figures: ['width_mm' => 20.0, 'depth_mm' => 3.0, 'below_mm' => 2.0]),
+            new LandFeature($this->uids->next(), 'pad', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 72.0), [[3490.0, 20.0], [3730.0, 20.0], [3730.0, 106.0], [3490.0, 106.0]]), 'Stone yard', figures: ['batter' => 0.6]),
             $this->land->spot(2380, 480, 128), $this->land->spot(2650, 540, 96), $this->land->spot(2500, 90, 52, 'Weir'), $this->land->spot(2950, 420, 112), $this->land->spot(2860, 60, 62),
             $this->land->spot(3300, 360, 110), $this->land->spot(3700, 380, 124, 'Pasture'), $this->land->spot(3400, 50, 66), $this->land->spot(3950, 60, 72),
         ];

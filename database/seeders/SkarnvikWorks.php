@@ -47,7 +47,7 @@ final class SkarnvikWorks
         $this->zones = $this->coats = [];
         $this->colours = [];
         foreach (['Wet peat' => ['burnt umber' => 3, 'black' => 1], 'Birch floor' => ['raw umber' => 2, 'yellow ochre' => 1], 'Wet rock' => ['slate blue' => 1, 'black' => 1, 'pale stone' => 2], 'Weir earth' => ['raw umber' => 3, 'yellow ochre' => 1, 'white' => 1]] as $name => $mix) {
-            $this->colours[$name] = Colour::of($this->uids->next(), $name, array_map(fn (string $base, int $parts): array => ['base' => $base, 'parts' => (float) $parts], array_keys($mix), $mix), 'upland, early autumn');
+            $this->colours[$name] = new Colour($this->uids->next(), $name, array_map(fn (string $base, int $parts): array => ['base' => $base, 'parts' => (float) $parts], array_keys($mix), $mix), 'upland, early autumn');
         }
         $rooms = [
             Room::of($this->uids->next(), 'Workroom', 18.5, 10.0, 62.0, 70.0),
@@ -58,7 +58,7 @@ final class SkarnvikWorks
         $this->tarnhead($land, $board('Tarnhead'));
         $this->others($land, $board);
         $works = new Works($this->zones, $this->coats, [], $rooms, $this->times(), colours: array_values($this->colours));
-        $whole = fn (Works $works): Project => Project::of($land->layout->planned($this->day(52), BenchRules::of(tools: ['clamps and weights' => 2])), $sections, $land->runs, $land->features, $land->runExtras, $land->extra, $works);
+        $whole = fn (Works $works): Project => Project::of($land->layout->planned($this->day(52), new BenchRules(tools: ['clamps and weights' => 2])), $sections, $land->runs, $land->features, $land->runExtras, $land->extra, $works);
         [$laid, $journal] = $this->history($whole($works));
 
         return $whole(new Works($this->zones, $this->coats, $laid, $rooms, $works->times, $journal, colours: $works->colours, prices: $this->prices()));
@@ -73,7 +73,7 @@ final class SkarnvikWorks
             'fine turf' => [500.0, 560], 'plaster cloth' => [1500.0, 1190], 'wet water' => [1000.0, 120],
         ];
 
-        return array_map(fn (string $material, array $pack): PackPrice => PackPrice::of($this->uids->next(), $material, $pack[0], $pack[1]), array_keys($of), $of);
+        return array_map(fn (string $material, array $pack): PackPrice => new PackPrice($this->uids->next(), $material, $pack[0], $pack[1]), array_keys($of), $of);
     }
 
     private function tarnhead(Project $land, string $board): void
@@ -134,7 +134,7 @@ final class SkarnvikWorks
         $journal = array_map(function (CoatApplication $one) use ($project, $zones): JournalEntry {
             $air = $project->works->room($project->section($one->section))->at((int) $one->endedAt, new DateTimeZone($project->layout->zone));
 
-            return JournalEntry::of($this->uids->next(), (int) $one->endedAt, 'done', $one->section, $one->uid, "{$one->title} on {$zones[$one->zone]}, ".number_format($one->area / 1e4, 1).' dm²', $air->temperature, $air->humidity, array_map(fn (MaterialAmount $a): array => ['material' => $a->material, 'amount' => round($a->amount, 1), 'unit' => $a->unit], $one->amounts));
+            return new JournalEntry($this->uids->next(), (int) $one->endedAt, 'done', $one->section, $one->uid, "{$one->title} on {$zones[$one->zone]}, ".number_format($one->area / 1e4, 1).' dm²', $air->temperature, $air->humidity, array_map(fn (MaterialAmount $a): array => ['material' => $a->material, 'amount' => round($a->amount, 1), 'unit' => $a->unit], $one->amounts));
         }, $laid);
 
         return [$laid, $journal];
@@ -159,9 +159,9 @@ final class SkarnvikWorks
     {
         $out = [];
         foreach ([1 => 1, 2, 3, 4] as $weekday) {
-            $out[] = BenchTime::of($this->uids->next(), 'weekly', $weekday, null, 1170, 1290);
+            $out[] = new BenchTime($this->uids->next(), 'weekly', $weekday, null, 1170, 1290);
         }
-        $out[] = BenchTime::of($this->uids->next(), 'weekly', 6, null, 600, 780);
+        $out[] = new BenchTime($this->uids->next(), 'weekly', 6, null, 600, 780);
 
         return $out;
     }
@@ -175,7 +175,7 @@ final class SkarnvikWorks
     private function zone(string $board, string $name, ?array $outline = null, ?array $slope = null, ?array $near = null, array $without = []): string
     {
         $ring = $outline === null ? null : array_map(fn (array $p): array => [(float) $p[0], (float) $p[1]], $outline);
-        $zone = Zone::of($this->uids->next(), $board, $name, $ring, $slope, $near, $without);
+        $zone = new Zone($this->uids->next(), $board, $name, $ring, $slope, $near, $without);
         $this->zones[] = $zone;
 
         return $zone->uid;
@@ -183,7 +183,7 @@ final class SkarnvikWorks
 
     private function coat(string $zone, string $recipe, ?float $mm = null, float $share = 1.0, int $passes = 1, string $name = '', string $colour = ''): void
     {
-        $this->coats[] = Coat::of($this->uids->next(), $zone, $this->library->recipe($recipe), $mm, $share, $passes, $name, colour: ($this->colours[$colour] ?? null)?->uid);
+        $this->coats[] = new Coat($this->uids->next(), $zone, $this->library->recipe($recipe), $mm, $share, $passes, $name, colour: ($this->colours[$colour] ?? null)?->uid);
     }
 
     /** @return list<array{float, float}> */

@@ -109,7 +109,7 @@ function survey(float $size): callable
 /** @return list<Coat> */
 function coats(int $zone, string ...$ids): array
 {
-    return array_map(fn (int $k): Coat => Coat::of(Build::uid(100 * $zone + $k), Build::uid($zone), Build::recipe($ids[$k])), array_keys($ids));
+    return array_map(fn (int $k): Coat => new Coat(Build::uid(100 * $zone + $k), Build::uid($zone), Build::recipe($ids[$k])), array_keys($ids));
 }
 
 function takeOff(): callable
@@ -126,7 +126,7 @@ function plan(int $count): callable
         $zones[] = Build::zone($k, ['outline' => Build::square(95.0 * ($k - 1), 100, 95.0 * ($k - 1) + 90, 400)]);
         array_push($coats, ...coats($k, 'pulp-plaster-spreading', 'earth-paint', 'sifted-soil', 'fibre-2mm', 'fibre-4mm', 'white-glue-neat', 'spray-adhesive', 'gloss-medium'));
     }
-    $times = array_map(fn (int $day): BenchTime => BenchTime::of(Build::uid(50 + $day), 'weekly', $day, null, 1140, 1260), [1, 2, 3, 4, 6]);
+    $times = array_map(fn (int $day): BenchTime => new BenchTime(Build::uid(50 + $day), 'weekly', $day, null, 1140, 1260), [1, 2, 3, 4, 6]);
     $work = Build::work(new Works($zones, $coats, [], [], $times), '2026-10-12T12:00Z');
 
     return fn () => BenchPlan::make($work);
@@ -144,9 +144,9 @@ function nest(int $count): callable
             $away = $size * mt_rand(60, 100) / 100.0;
             $ring[] = [$away * cos($n * M_PI / 4.0), $away * sin($n * M_PI / 4.0)];
         }
-        $pieces[] = NestPiece::of("p{$k}", [$ring]);
+        $pieces[] = new NestPiece("p{$k}", [$ring]);
     }
-    $problem = NestProblem::of([NestSheet::of('s', 1250.0, 600.0, 20)], $pieces, 2.0, 0.0);
+    $problem = new NestProblem([new NestSheet('s', 1250.0, 600.0, 20)], $pieces, 2.0, 0.0);
 
     return fn () => Nester::lay($problem, 0.0, 1);
 }

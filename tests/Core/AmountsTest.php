@@ -135,8 +135,8 @@ final class AmountsTest extends TestCase
     private function moves(string $recipe, ?float $mm, int $passes, array $runs = [], ?array $outline = null): array
     {
         $zone = Build::zone(1, ['outline' => $outline ?? Build::square(100, 100, 500, 350)]);
-        $coat = Coat::of(Build::uid(20), $zone->uid, Build::recipe($recipe), $mm, 1.0, $passes);
-        $project = Project::of(LayoutSheet::of(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], $runs, works: new Works([$zone], [$coat]));
+        $coat = new Coat(Build::uid(20), $zone->uid, Build::recipe($recipe), $mm, 1.0, $passes);
+        $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], $runs, works: new Works([$zone], [$coat]));
         $survey = SectionSurvey::of(Build::planeSurvey([$zone], runs: $runs), new Placement(0.0, 0.0, 0.0), [$zone->uid => $zone], [$coat], []);
 
         return array_values((new BenchWork($project, [Build::uid(901) => $survey], Build::minute('2026-10-12T12:00Z')))->moves);

@@ -33,7 +33,7 @@ final class BasinTest extends TestCase
         $this->assertEqualsWithDelta(40_000.0, $holds['surface'], 0.002 * 40_000.0);
         $this->assertEqualsWithDelta($volume, $holds['volume'], 0.005 * $volume);
         // Aslant of the raster, at five millimetres: no whole cells at its bank.
-        $slanted = LandFeature::of(Build::uid(5), 'water', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 50.0), [[313.0, 207.0], [497.0, 261.0], [443.0, 445.0], [259.0, 391.0]]), figures: ['depth_mm' => 10.0, 'shore_mm' => 40.0]);
+        $slanted = new LandFeature(Build::uid(5), 'water', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 50.0), [[313.0, 207.0], [497.0, 261.0], [443.0, 445.0], [259.0, 391.0]]), figures: ['depth_mm' => 10.0, 'shore_mm' => 40.0]);
         $study = Build::study(Build::project([], [$slanted], base: 50.0));
         $area = abs(Polygon::area($slanted->plan()));
         $this->assertEqualsWithDelta($area, $study->model->ground->basins[0]->water($study->model, $study->terrain->mesh())['surface'], 0.003 * $area);
@@ -70,12 +70,12 @@ final class BasinTest extends TestCase
 
     public function test_banks_that_cross_at_different_levels_are_found(): void
     {
-        $second = fn (float $level, float $x): LandFeature => LandFeature::of(Build::uid(71), 'water', array_map(fn (array $p): Spot => new Spot($p[0] + $x, $p[1], $level), Build::square(300, 200, 500, 400)), 'Pool');
+        $second = fn (float $level, float $x): LandFeature => new LandFeature(Build::uid(71), 'water', array_map(fn (array $p): Spot => new Spot($p[0] + $x, $p[1], $level), Build::square(300, 200, 500, 400)), 'Pool');
         $ids = fn (LandFeature $other): array => self::ids(Build::study(Build::project([], [self::water(50.0, 10.0, 40.0), $other], base: 52.0)));
         $this->assertContains('banks-cross', $ids($second(49.4, 150.0)));
         $this->assertNotContains('banks-cross', $ids($second(49.6, 150.0)), 'as good as level');
         $this->assertNotContains('banks-cross', $ids($second(45.0, 250.0)), 'apart');
-        $inner = LandFeature::of(Build::uid(71), 'water', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 48.0), Build::square(350, 250, 400, 300)));
+        $inner = new LandFeature(Build::uid(71), 'water', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 48.0), Build::square(350, 250, 400, 300)));
         $this->assertContains('banks-cross', $ids($inner), 'one within the other');
     }
 
@@ -85,7 +85,7 @@ final class BasinTest extends TestCase
             'points' => fn () => self::water(50.0, 10.0, 40.0, [[0.0, 0.0], [10.0, 10.0], [10.0, 0.0], [0.0, 10.0]]),
             'depth_mm' => fn () => self::water(50.0, 0.0, 40.0),
             'shore_mm' => fn () => self::water(50.0, 10.0, -1.0),
-            'points/1/z_mm' => fn () => LandFeature::of('w', 'water', [new Spot(0, 0, 5), new Spot(9, 0, 6), new Spot(9, 9, 5)]),
+            'points/1/z_mm' => fn () => new LandFeature('w', 'water', [new Spot(0, 0, 5), new Spot(9, 0, 6), new Spot(9, 9, 5)]),
         ] as $place => $make) {
             try {
                 $make();
@@ -103,7 +103,7 @@ final class BasinTest extends TestCase
     {
         $points = array_map(fn (array $p): Spot => new Spot($p[0], $p[1], $level), $bank ?? Build::square(300, 200, 500, 400));
 
-        return LandFeature::of(Build::uid(70), 'water', $points, 'Pond', figures: ['depth_mm' => $depth, 'shore_mm' => $shore]);
+        return new LandFeature(Build::uid(70), 'water', $points, 'Pond', figures: ['depth_mm' => $depth, 'shore_mm' => $shore]);
     }
 
     /** @return list<string> */

@@ -41,8 +41,8 @@ final class BenchTimeTest extends TestCase
     public function test_days_that_run_into_each_other_keep_their_own_hands(): void
     {
         $zone = new DateTimeZone('UTC');
-        $all = array_map(fn (int $day): BenchTime => BenchTime::of(Build::uid($day), 'weekly', $day, null, 0, 1440), range(1, 7));
-        $friend = BenchTime::of(Build::uid(9), 'single', null, '2026-10-17', 600, 720, 2, who: 'A friend');
+        $all = array_map(fn (int $day): BenchTime => new BenchTime(Build::uid($day), 'weekly', $day, null, 0, 1440), range(1, 7));
+        $friend = new BenchTime(Build::uid(9), 'single', null, '2026-10-17', 600, 720, 2, who: 'A friend');
         $from = Build::minute('2026-10-12T00:00Z');
         $sessions = BenchTime::sessions([...$all, $friend], $zone, $from, 7);
         $this->assertSame([[$from, $from + 7 * 1440, 2]], $sessions);
@@ -53,11 +53,11 @@ final class BenchTimeTest extends TestCase
     public function test_a_session_over_changed_clocks_is_longer_or_shorter_by_an_hour(): void
     {
         $zone = new DateTimeZone('Europe/Oslo');
-        $night = [BenchTime::of(Build::uid(1), 'single', null, '2026-10-25', 60, 300), BenchTime::of(Build::uid(2), 'single', null, '2027-03-28', 60, 300)];
+        $night = [new BenchTime(Build::uid(1), 'single', null, '2026-10-25', 60, 300), new BenchTime(Build::uid(2), 'single', null, '2027-03-28', 60, 300)];
         [$autumn, $spring] = BenchTime::sessions($night, $zone, Build::minute('2026-10-24T12:00Z'), 160);
         $this->assertSame([300, 180], [$autumn[1] - $autumn[0], $spring[1] - $spring[0]]);
         $this->assertCount(0, BenchTime::clockChanges($night, $zone, Build::minute('2026-10-24T12:00Z'), 160));
-        $within = [BenchTime::of(Build::uid(3), 'single', null, '2027-03-28', 150, 300), BenchTime::of(Build::uid(4), 'single', null, '2026-10-25', 150, 300)];
+        $within = [new BenchTime(Build::uid(3), 'single', null, '2027-03-28', 150, 300), new BenchTime(Build::uid(4), 'single', null, '2026-10-25', 150, 300)];
         $said = BenchTime::clockChanges($within, $zone, Build::minute('2026-10-24T12:00Z'), 160);
         $this->assertSame(['Sun 25 Oct, 02:30: the clocks have that hour twice; the second is taken.', 'Sun 28 Mar, 02:30: the clocks skip that hour; 03:30 is taken.'], $said);
         // 3:30 in summer time is 1:30 by the sun of UTC; the second 2:30 in autumn too.
@@ -67,7 +67,7 @@ final class BenchTimeTest extends TestCase
 
     public function test_times_that_cannot_be_are_refused_at_their_field(): void
     {
-        $of = fn (array $with): BenchTime => BenchTime::of(...['uid' => Build::uid(1), 'kind' => 'single', 'weekday' => null, 'date' => '2026-10-14', 'from' => 600, 'to' => 700, ...$with]);
+        $of = fn (array $with): BenchTime => new BenchTime(...['uid' => Build::uid(1), 'kind' => 'single', 'weekday' => null, 'date' => '2026-10-14', 'from' => 600, 'to' => 700, ...$with]);
         $cases = [
             'kind' => ['kind' => 'monthly'], 'weekday' => ['kind' => 'weekly', 'weekday' => 8], 'date' => ['date' => '2026-02-30'], 'until' => ['kind' => 'visit', 'until' => '2026-10-13'],
             'from' => ['from' => -1], 'to' => ['to' => 600], 'hands' => ['hands' => 0], 'who' => ['who' => str_repeat('n', 81)],
@@ -103,7 +103,7 @@ final class BenchTimeTest extends TestCase
             $kind = BenchTime::KINDS[$random->getInt(0, 4)];
             $day = $date(0);
             $until = $random->getInt(0, 1) === 1 && in_array($kind, ['visit', 'closed'], true) ? (new DateTimeImmutable($day))->modify('+2 days')->format('Y-m-d') : null;
-            $times[] = BenchTime::of(Build::uid($k + 1), $kind, $kind === 'weekly' ? $random->getInt(1, 7) : null, $kind === 'weekly' ? null : $day, $from, $to, $random->getInt(1, 3), until: $until);
+            $times[] = new BenchTime(Build::uid($k + 1), $kind, $kind === 'weekly' ? $random->getInt(1, 7) : null, $kind === 'weekly' ? null : $day, $from, $to, $random->getInt(1, 3), until: $until);
         }
 
         return $times;

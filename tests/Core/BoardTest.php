@@ -60,7 +60,7 @@ final class BoardTest extends TestCase
 
     public function test_a_frame_holds_its_board_and_comes_out_of_stock_lengths(): void
     {
-        $build = BoardBuild::of(timber: 18.0, gap: 400.0, stock: 2400.0);
+        $build = new BoardBuild(timber: 18.0, gap: 400.0, stock: 2400.0);
         $frame = Frame::under(1200.0, 600.0, $build);
         $this->assertSame([['name' => 'long side', 'length' => 1200.0, 'count' => 2], ['name' => 'cross piece', 'length' => 564.0, 'count' => 4]], $frame->parts);
         // Between four cross pieces of 18 in 1200 are three gaps of 376.
@@ -133,7 +133,7 @@ final class BoardTest extends TestCase
         $land = self::mesh(600, 400, fn (float $x): float => $x < 300.0 ? 60.0 : 0.0);
         $shape = self::mesh(600, 400, fn (float $x): float => $x < 300.0 ? 57.0 : 0.0);
         $stack = FoamStack::of($shape, 0.0, 20.0, CutSchool::Carved);
-        $build = BoardBuild::of(top: 10.0, timber: 20.0, timberHigh: 50.0, lift: 3.0, opening: [200.0, 580.0]);
+        $build = new BoardBuild(top: 10.0, timber: 20.0, timberHigh: 50.0, lift: 3.0, opening: [200.0, 580.0]);
         $weight = BoardWeight::of($section, $land, $shape, 3.0, $stack, $build, [], 16.5);
         $parts = array_column($weight->parts, 'dry', 'part');
         $this->assertEqualsWithDelta(0.6 * 0.4 * 0.010 * 650.0, $parts['board’s top'], 1e-9);
@@ -147,8 +147,8 @@ final class BoardTest extends TestCase
         $this->assertLessThan(0.0, $weight->centre[2], 'most of it is the frame');
         $this->assertSame([600.0, 400.0, 120.0], $weight->box);
         $this->assertSame(['fits' => true, 'short' => 0.0], $weight->passes($build), 'on its edge: 120 and 400');
-        $this->assertSame(['fits' => false, 'short' => 20.0], $weight->passes(BoardBuild::of(top: 10.0, timberHigh: 50.0, opening: [100.0, 580.0])));
-        $this->assertNull($weight->passes(BoardBuild::of()));
+        $this->assertSame(['fits' => false, 'short' => 20.0], $weight->passes(new BoardBuild(top: 10.0, timberHigh: 50.0, opening: [100.0, 580.0])));
+        $this->assertNull($weight->passes(new BoardBuild()));
         $this->assertSame((int) ceil($weight->wet() / 3.0), $weight->people($build));
     }
 
@@ -158,7 +158,7 @@ final class BoardTest extends TestCase
             $section = Section::of('00000000000000000000000001', 'One', 600, 400);
             $shape = self::mesh(600, 400, fn (): float => 2.0 * $sheet - 2.0);
             $stack = FoamStack::of($shape, 0.0, $sheet, CutSchool::Carved);
-            $build = BoardBuild::of(lift: $lift);
+            $build = new BoardBuild(lift: $lift);
             $weight = BoardWeight::of($section, $shape, $shape, 3.0, $stack, $build, [], 16.5);
 
             return [array_map(fn (Finding $f): string => $f->id, Rulebook::checkCuts(new CutStudy($section, Gluing::of($stack), $weight, $build))), $weight->wet()];
@@ -186,7 +186,7 @@ final class BoardTest extends TestCase
     {
         foreach (['top_mm' => ['top' => -1.0], 'timber_mm' => ['timber' => 0.0], 'gap_mm' => ['gap' => 0.0], 'stock_mm' => ['stock' => 10.0], 'lift_kg' => ['lift' => 0.0], 'opening_height_mm' => ['opening' => [700.0, 0.0]], 'packing_mm' => ['packing' => [0.0]]] as $key => $with) {
             try {
-                BoardBuild::of(...$with);
+                new BoardBuild(...$with);
                 $this->fail("{$key} accepted");
             } catch (InvalidValue $refusal) {
                 $this->assertSame("cuts/board/{$key}", $refusal->place);

@@ -91,7 +91,7 @@ final class CoatRulesTest extends TestCase
     {
         $coats = $this->coats(['pulp-plaster-stiff', 'rock-castings']);
         // Dry through in the middle case 36 h after laying.
-        $evening = fn (int $weekday): BenchTime => BenchTime::of(Build::uid(60 + $weekday), 'weekly', $weekday, null, 1140, 1320);
+        $evening = fn (int $weekday): BenchTime => new BenchTime(Build::uid(60 + $weekday), 'weekly', $weekday, null, 1140, 1320);
         foreach (['2026-10-11T07:01Z' => false, '2026-10-11T06:59Z' => true] as $laid => $speaks) {
             $works = new Works([Build::zone(1, ['outline' => Build::square(100, 100, 200, 200)])], $coats, [$this->lay($coats[0], 51, Build::minute($laid) - 20)], [], [$evening(1)]);
             $this->assertSame($speaks, in_array('window-castings', $this->ids($works), true), $laid);
@@ -102,23 +102,23 @@ final class CoatRulesTest extends TestCase
     {
         $shade = Build::zone(1, ['crowns' => [[300.0, 225.0, 200.0]]]);
         foreach (['0.5' => false, '0.51' => true] as $share => $speaks) {
-            $coats = [Coat::of(Build::uid(20), $shade->uid, Build::recipe('earth-paint')), Coat::of(Build::uid(21), $shade->uid, Build::recipe('fibre-4mm'), share: (float) $share)];
+            $coats = [new Coat(Build::uid(20), $shade->uid, Build::recipe('earth-paint')), new Coat(Build::uid(21), $shade->uid, Build::recipe('fibre-4mm'), share: (float) $share)];
             $this->assertSame($speaks, in_array('thin-under-crowns', $this->ids(new Works([$shade], $coats)), true), "{$share} of it");
         }
         // Beads of 1200 mm² a second, open for 30 s: 360 cm².
         foreach (['359' => false, '361' => true] as $cm2 => $speaks) {
             $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 100 + (float) $cm2 / 4.0)]);
-            $this->assertSame($speaks, in_array('hot-melt-piece-too-large', $this->ids(new Works([$zone], [Coat::of(Build::uid(20), $zone->uid, Build::recipe('hot-melt'))])), true), "{$cm2} cm²");
+            $this->assertSame($speaks, in_array('hot-melt-piece-too-large', $this->ids(new Works([$zone], [new Coat(Build::uid(20), $zone->uid, Build::recipe('hot-melt'))])), true), "{$cm2} cm²");
         }
     }
 
     public function test_a_bed_is_painted_before_cover_reaches_its_bank(): void
     {
         $pool = Build::zone(2, ['outline' => Build::square(450, 100, 700, 350)]);
-        $bed = Coat::of(Build::uid(40), $pool->uid, Build::recipe('bed-paint'));
+        $bed = new Coat(Build::uid(40), $pool->uid, Build::recipe('bed-paint'));
         $bank = $this->coats(['earth-paint', 'fine-turf']);
         $done = [$this->lay($bank[0], 50, 29_000_000), $this->lay($bank[1], 51, 29_010_000)];
-        $painted = CoatApplication::of(Build::uid(52), Build::uid(901), $pool->uid, $bed->uid, 1, 'Bed', $bed->recipe, 0.1, [Build::square(450, 100, 700, 350)], 62_500.0, 0.0, 20, [], 28_000_000, 28_000_020);
+        $painted = new CoatApplication(Build::uid(52), Build::uid(901), $pool->uid, $bed->uid, 1, 'Bed', $bed->recipe, 0.1, [Build::square(450, 100, 700, 350)], 62_500.0, 0.0, 20, [], 28_000_000, 28_000_020);
         $rule = 'order-seal-bed-before-scenery-at-the-bank';
         $this->assertContains($rule, $this->ids(new Works([$this->zone(), $pool], [...$bank, $bed], $done)));
         $this->assertNotContains($rule, $this->ids(new Works([$this->zone(), $pool], [...$bank, $bed], [...$done, $painted])));
@@ -139,13 +139,13 @@ final class CoatRulesTest extends TestCase
 
     public function test_every_school_can_be_planned_to_its_end(): void
     {
-        $times = [BenchTime::of(Build::uid(61), 'weekly', 3, null, 1140, 1320), BenchTime::of(Build::uid(62), 'weekly', 6, null, 540, 1020)];
+        $times = [new BenchTime(Build::uid(61), 'weekly', 3, null, 1140, 1320), new BenchTime(Build::uid(62), 'weekly', 6, null, 540, 1020)];
         foreach (Build::library()->schools as $school) {
             $number = 20;
             $coats = $school->coats(Build::uid(1), function () use (&$number): string {
                 return Build::uid($number++);
             });
-            $project = Project::of(LayoutSheet::of(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], [$run = Build::straight(5, 220.0, 20.0, 20.0)], works: new Works([$this->zone()], $coats, [], [], $times));
+            $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], [$run = Build::straight(5, 220.0, 20.0, 20.0)], works: new Works([$this->zone()], $coats, [], [], $times));
             $survey = SectionSurvey::of(Build::planeSurvey([$this->zone()], runs: [$run]), new Placement(0.0, 0.0, 0.0), [Build::uid(1) => $this->zone()], $coats, []);
             $plan = BenchPlan::make(new BenchWork($project, [Build::uid(901) => $survey], Build::minute(self::NOW)));
             $this->assertSame([], $plan->unplaced, $school->key);
@@ -159,8 +159,8 @@ final class CoatRulesTest extends TestCase
         $main = Build::straight(5, 220.0, 20.0, 20.0);
         $branch = Build::run(6, 300.0, 220.0, 0.0, [['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 25.0]], 20.0);
         $minutes = function (array $runs): int {
-            $coat = Coat::of(Build::uid(20), Build::uid(1), Build::recipe('stone-ballast'));
-            $project = Project::of(LayoutSheet::of(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], $runs, works: new Works([$this->zone()], [$coat]));
+            $coat = new Coat(Build::uid(20), Build::uid(1), Build::recipe('stone-ballast'));
+            $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], $runs, works: new Works([$this->zone()], [$coat]));
             $survey = SectionSurvey::of(Build::planeSurvey([$this->zone()], runs: $runs), new Placement(0.0, 0.0, 0.0), [Build::uid(1) => $this->zone()], [$coat], []);
 
             return array_sum(array_map(fn ($m): int => $m->minutes, (new BenchWork($project, [Build::uid(901) => $survey], Build::minute(self::NOW)))->moves));
@@ -174,9 +174,9 @@ final class CoatRulesTest extends TestCase
     {
         $run = Build::straight(5, 220.0, 20.0, 20.0);
         $amount = function (string $recipe, string $material, int $passes, float $mm) use ($run): float {
-            $coat = Coat::of(Build::uid(20), Build::uid(1), Build::recipe($recipe), $mm, 1.0, $passes);
+            $coat = new Coat(Build::uid(20), Build::uid(1), Build::recipe($recipe), $mm, 1.0, $passes);
             $works = new Works([$this->zone()], [$coat]);
-            $project = Project::of(LayoutSheet::of(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], [$run], works: $works);
+            $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], [$run], works: $works);
             $survey = SectionSurvey::of(Build::planeSurvey([$this->zone()], runs: [$run]), new Placement(0.0, 0.0, 0.0), [Build::uid(1) => $this->zone()], [$coat], []);
             $work = new BenchWork($project, [Build::uid(901) => $survey], Build::minute(self::NOW));
 
@@ -211,8 +211,8 @@ final class CoatRulesTest extends TestCase
     {
         $file = RecipeFile::write(Build::recipe('fibre-4mm'));
         $file['parts'][] = ['rule' => 'area', 'value' => 40.0, 'unit' => 'g', 'of' => [['material' => 'fibre 6 mm', 'parts' => 1.0]]];
-        $mixed = RecipeFile::recipe(Record::of(json_decode((string) json_encode($file), false), ''));
-        $ids = fn (Recipe $r): array => $this->ids(new Works([$this->zone()], [Coat::of(Build::uid(20), Build::uid(1), Build::recipe('earth-paint')), Coat::of(Build::uid(21), Build::uid(1), $r)]));
+        $mixed = RecipeFile::recipe(new Record(json_decode((string) json_encode($file), false), ''));
+        $ids = fn (Recipe $r): array => $this->ids(new Works([$this->zone()], [new Coat(Build::uid(20), Build::uid(1), Build::recipe('earth-paint')), new Coat(Build::uid(21), Build::uid(1), $r)]));
         $this->assertSame(['one-length-per-pass'], $ids($mixed));
         $this->assertSame([], $ids(Build::recipe('fibre-4mm')));
     }
@@ -224,7 +224,7 @@ final class CoatRulesTest extends TestCase
         $this->assertLessThan(10.0, PotTooLarge::potLife(1400.0));
         // On 1000 cm² a pour of t mm weighs 109 t g and takes 10 + 15 min: 3 mm is 360 g with waste, 23.6 min.
         foreach ([2.0 => false, 3.0 => true] as $mm => $speaks) {
-            $coats = [Coat::of(Build::uid(20), Build::uid(1), Build::recipe('pulp-plaster-stiff')), Coat::of(Build::uid(21), Build::uid(1), Build::recipe('two-part-resin'), (float) $mm)];
+            $coats = [new Coat(Build::uid(20), Build::uid(1), Build::recipe('pulp-plaster-stiff')), new Coat(Build::uid(21), Build::uid(1), Build::recipe('two-part-resin'), (float) $mm)];
             $this->assertSame($speaks, in_array('pot-too-large', $this->ids(new Works([$this->zone()], $coats)), true), "{$mm} mm");
         }
     }
@@ -233,7 +233,7 @@ final class CoatRulesTest extends TestCase
     {
         $run = Build::straight(5, 220.0, 20.0, 20.0);
         foreach (['under' => [3.0, 1, false], 'over' => [3.05, 1, true], 'two light ones' => [1.5, 2, false], 'two heavy ones' => [1.55, 2, true]] as $word => [$mm, $passes, $speaks]) {
-            $works = new Works([$this->zone()], [Coat::of(Build::uid(20), Build::uid(1), Build::recipe('earth-paint')), Coat::of(Build::uid(21), Build::uid(1), Build::recipe('stone-ballast'), $mm, 1.0, $passes)]);
+            $works = new Works([$this->zone()], [new Coat(Build::uid(20), Build::uid(1), Build::recipe('earth-paint')), new Coat(Build::uid(21), Build::uid(1), Build::recipe('stone-ballast'), $mm, 1.0, $passes)]);
             $this->assertSame($speaks, in_array('ballast-below-sleeper-top', $this->ids($works, runs: [$run]), true), $word);
         }
     }
@@ -242,7 +242,7 @@ final class CoatRulesTest extends TestCase
     {
         $main = Build::straight(5, 220.0, 20.0, 20.0);
         $branch = Build::run(6, 300.0, 220.0, 0.0, [['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 25.0]], 20.0);
-        $works = new Works([$this->zone()], [Coat::of(Build::uid(20), Build::uid(1), Build::recipe('earth-paint')), Coat::of(Build::uid(21), Build::uid(1), Build::recipe('stone-ballast'), 2.0)]);
+        $works = new Works([$this->zone()], [new Coat(Build::uid(20), Build::uid(1), Build::recipe('earth-paint')), new Coat(Build::uid(21), Build::uid(1), Build::recipe('stone-ballast'), 2.0)]);
         $this->assertContains('points-clear', $this->ids($works, runs: [$main, $branch]));
         $this->assertNotContains('points-clear', $this->ids($works, runs: [$main]));
     }
@@ -250,7 +250,7 @@ final class CoatRulesTest extends TestCase
     public function test_air_too_damp_or_dry_enough_for_static(): void
     {
         $room = fn (float $rh): Room => Room::of(Build::uid(60), 'Shed', 20.0, 20.0, $rh, $rh);
-        $works = fn (Room $room): Works => new Works([$this->zone()], [Coat::of(Build::uid(20), Build::uid(1), Build::recipe('earth-paint')), Coat::of(Build::uid(21), Build::uid(1), Build::recipe('fibre-4mm'))], [], [$room]);
+        $works = fn (Room $room): Works => new Works([$this->zone()], [new Coat(Build::uid(20), Build::uid(1), Build::recipe('earth-paint')), new Coat(Build::uid(21), Build::uid(1), Build::recipe('fibre-4mm'))], [], [$room]);
         // At 20 °C the deficit falls with the humidity: a quarter of that at 50 % is left at 87.5 %.
         $this->assertSame(0.25, TooDampToDry::MIN_DRYING_RATE);
         $this->assertSame([], $this->ids($works($room(87.4))));
@@ -270,8 +270,8 @@ final class CoatRulesTest extends TestCase
         // 1000 cm² under 40 mm: the mist takes 40000 ml × 0.5 × 0.4 / 3 of alcohol, times the waste; ppm goes with one over the room.
         $speaks = function (float $m3): ?Severity {
             $room = Room::of(Build::uid(60), 'Den', 20.0, 20.0, 50.0, 50.0, volume: $m3);
-            $coats = [Coat::of(Build::uid(20), Build::uid(1), Build::recipe('earth-paint')), Coat::of(Build::uid(21), Build::uid(1), Build::recipe('alcohol-mist'), 40.0)];
-            $found = array_values(array_filter($this->findings(new Works([$this->zone()], $coats, [], [$room], [BenchTime::of(Build::uid(61), 'weekly', 3, null, 600, 1200)])), fn (Finding $f): bool => $f->id === 'vapour'));
+            $coats = [new Coat(Build::uid(20), Build::uid(1), Build::recipe('earth-paint')), new Coat(Build::uid(21), Build::uid(1), Build::recipe('alcohol-mist'), 40.0)];
+            $found = array_values(array_filter($this->findings(new Works([$this->zone()], $coats, [], [$room], [new BenchTime(Build::uid(61), 'weekly', 3, null, 600, 1200)])), fn (Finding $f): bool => $f->id === 'vapour'));
 
             return $found[0]->severity ?? null;
         };
@@ -283,8 +283,8 @@ final class CoatRulesTest extends TestCase
     public function test_what_is_finished_is_covered_before_it_is_splashed(): void
     {
         $pool = Build::zone(2, ['outline' => Build::square(505, 100, 700, 350)]);
-        $gloss = Coat::of(Build::uid(40), $pool->uid, Build::recipe('gloss-medium'));
-        $laid = CoatApplication::of(Build::uid(50), Build::uid(901), $pool->uid, $gloss->uid, 1, 'Gloss', $gloss->recipe, 0.1, [Build::square(505, 100, 700, 350)], 48_750.0, 0.0, 20, [], 29_000_000, 29_000_020);
+        $gloss = new Coat(Build::uid(40), $pool->uid, Build::recipe('gloss-medium'));
+        $laid = new CoatApplication(Build::uid(50), Build::uid(901), $pool->uid, $gloss->uid, 1, 'Gloss', $gloss->recipe, 0.1, [Build::square(505, 100, 700, 350)], 48_750.0, 0.0, 20, [], 29_000_000, 29_000_020);
         $near = new Works([$this->zone(), $pool], [...$this->coats(['pulp-plaster-stiff']), $gloss], [$laid]);
         $this->assertContains('protect', $this->ids($near));
         $far = new Works([$this->zone(), Build::zone(2, ['outline' => Build::square(600, 100, 800, 350)])], [...$this->coats(['pulp-plaster-stiff']), $gloss], [$laid]);
@@ -300,9 +300,9 @@ final class CoatRulesTest extends TestCase
         $ids = function (float $minutes) use ($file): array {
             $file['labour']['open_minutes_per_dm2'] = 12.0;
             $file['minutes']['workable_until'] = $minutes;
-            $recipe = RecipeFile::recipe(Record::of(json_decode((string) json_encode($file), false), ''));
+            $recipe = RecipeFile::recipe(new Record(json_decode((string) json_encode($file), false), ''));
 
-            return $this->ids(new Works([$this->zone()], [Coat::of(Build::uid(20), Build::uid(1), Build::recipe('earth-paint')), Coat::of(Build::uid(21), Build::uid(1), $recipe)]));
+            return $this->ids(new Works([$this->zone()], [new Coat(Build::uid(20), Build::uid(1), Build::recipe('earth-paint')), new Coat(Build::uid(21), Build::uid(1), $recipe)]));
         };
         $this->assertSame([], $ids(10.0));
         $this->assertSame(['area-too-large-for-open-time'], $ids(2.0));
@@ -331,7 +331,7 @@ final class CoatRulesTest extends TestCase
      */
     private function coats(array $ids): array
     {
-        return array_map(fn (int $k): Coat => Coat::of(Build::uid(20 + $k), Build::uid(1), Build::recipe($ids[$k])), array_keys($ids));
+        return array_map(fn (int $k): Coat => new Coat(Build::uid(20 + $k), Build::uid(1), Build::recipe($ids[$k])), array_keys($ids));
     }
 
     /**
@@ -348,7 +348,7 @@ final class CoatRulesTest extends TestCase
 
     private function lay(Coat $coat, int $n, int $from): CoatApplication
     {
-        return CoatApplication::of(Build::uid($n), Build::uid(901), Build::uid(1), $coat->uid, 1, $coat->title(), $coat->recipe, $coat->mm, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], $from, $from + 20);
+        return new CoatApplication(Build::uid($n), Build::uid(901), Build::uid(1), $coat->uid, 1, $coat->title(), $coat->recipe, $coat->mm, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], $from, $from + 20);
     }
 
     /**
@@ -366,7 +366,7 @@ final class CoatRulesTest extends TestCase
      */
     private function findings(Works $works, ?CutSettings $cuts = null, array $runs = []): array
     {
-        $project = Project::of(LayoutSheet::of(Build::uid(900), 'Trial', 87.1, 16.5, cuts: $cuts), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], $runs, works: $works);
+        $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5, cuts: $cuts), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], $runs, works: $works);
         $survey = SectionSurvey::of(Build::planeSurvey($works->zones, runs: $runs), new Placement(0.0, 0.0, 0.0), $works->zonesOf(Build::uid(901)), $works->coats, $works->laid);
 
         return Rulebook::checkWork(BenchPlan::make(new BenchWork($project, [Build::uid(901) => $survey], Build::minute(self::NOW))));

@@ -138,16 +138,16 @@ final class CoatsTest extends TestCase
     {
         // 2 dm² at 3 mm: a bed of 60 ml.
         $of = fn (Ingredient $part): array => array_map(fn (array $a): string => round($a['amount'], 3)." {$a['unit']} {$a['material']}", $part->amounts(20_000.0, 60_000.0));
-        $this->assertSame(['3 ml glue'], $of(Ingredient::of('area', 150.0, 'ml', [['material' => 'glue', 'parts' => 1.0]])));
-        $this->assertSame(['90 g stone'], $of(Ingredient::of('volume', 1.5, 'g', [['material' => 'stone', 'parts' => 1.0]])));
+        $this->assertSame(['3 ml glue'], $of(new Ingredient('area', 150.0, 'ml', [['material' => 'glue', 'parts' => 1.0]])));
+        $this->assertSame(['90 g stone'], $of(new Ingredient('volume', 1.5, 'g', [['material' => 'stone', 'parts' => 1.0]])));
         // 60 × 0.42 × 0.5 = 12.6, and 100 ml/m² × 0.02 m² = 2 into the base: 14.6 in four parts.
-        $this->assertSame(['3.65 ml glue', '10.95 ml water'], $of(Ingredient::of('pores', 0.5, 'ml', [['material' => 'glue', 'parts' => 1.0], ['material' => 'water', 'parts' => 3.0]], 0.42, 100.0)));
+        $this->assertSame(['3.65 ml glue', '10.95 ml water'], $of(new Ingredient('pores', 0.5, 'ml', [['material' => 'glue', 'parts' => 1.0], ['material' => 'water', 'parts' => 3.0]], 0.42, 100.0)));
         foreach (Fixtures::vectors('plaster') as $case) {
-            [$powder, $water] = Ingredient::of('plaster', $case['water_powder'], 'g', [['material' => 'p', 'parts' => 1.0], ['material' => 'w', 'parts' => 1.0]])->amounts(0.0, 1000.0 * $case['yield_ml']);
+            [$powder, $water] = (new Ingredient('plaster', $case['water_powder'], 'g', [['material' => 'p', 'parts' => 1.0], ['material' => 'w', 'parts' => 1.0]]))->amounts(0.0, 1000.0 * $case['yield_ml']);
             $this->assertEqualsWithDelta($case['powder_g'], $powder['amount'], 1e-3);
             $this->assertEqualsWithDelta($case['water_ml'], $water['amount'], 1e-3);
         }
-        $this->assertEqualsWithDelta(1.262, 1000.0 / Ingredient::of('plaster', 0.75, 'g', [['material' => 'p', 'parts' => 1.0], ['material' => 'w', 'parts' => 1.0]], bulk: 1.12)->amounts(0.0, 1e6)[0]['amount'], 1e-3);
+        $this->assertEqualsWithDelta(1.262, 1000.0 / (new Ingredient('plaster', 0.75, 'g', [['material' => 'p', 'parts' => 1.0], ['material' => 'w', 'parts' => 1.0]], bulk: 1.12))->amounts(0.0, 1e6)[0]['amount'], 1e-3);
     }
 
     public function test_ballast_by_its_cross_section(): void
@@ -162,8 +162,8 @@ final class CoatsTest extends TestCase
 
     public function test_hands_on_time_falls_after_the_first_area(): void
     {
-        $this->assertEqualsWithDelta(6 + 2 * 6 + 8 * 2, Labour::of(6.0, 2.0, 6.0, 2.0)->minutes(100_000.0, 0.0), 1e-9);
-        $this->assertEqualsWithDelta(6 + 24, Labour::of(6.0, 0.0, metresPerHour: 2.5)->minutes(0.0, 1000.0), 1e-9);
+        $this->assertEqualsWithDelta(6 + 2 * 6 + 8 * 2, (new Labour(6.0, 2.0, 6.0, 2.0))->minutes(100_000.0, 0.0), 1e-9);
+        $this->assertEqualsWithDelta(6 + 24, (new Labour(6.0, 0.0, metresPerHour: 2.5))->minutes(0.0, 1000.0), 1e-9);
     }
 
     public function test_recovered_material_has_to_lie_ready(): void
@@ -174,7 +174,7 @@ final class CoatsTest extends TestCase
 
     public function test_coats_of_a_zone_stand_by_stage_and_place(): void
     {
-        $names = fn (string ...$ids): array => array_map(fn (Coat $c): string => $c->recipe->id, Coat::inOrder(array_map(fn (string $id): Coat => Coat::of($id, 'z', Build::recipe($id)), array_values($ids))));
+        $names = fn (string ...$ids): array => array_map(fn (Coat $c): string => $c->recipe->id, Coat::inOrder(array_map(fn (string $id): Coat => new Coat($id, 'z', Build::recipe($id)), array_values($ids))));
         $this->assertSame(['pulp-plaster-spreading', 'earth-paint', 'sifted-soil', 'fibre-4mm', 'fibre-2mm'], $names('fibre-4mm', 'sifted-soil', 'fibre-2mm', 'earth-paint', 'pulp-plaster-spreading'));
     }
 
@@ -201,8 +201,8 @@ final class CoatsTest extends TestCase
 
     public function test_a_missing_milestone_falls_to_the_safe_one(): void
     {
-        $cure = CureFigures::of('a', 'A', Mechanism::Evaporation, ['dry_through' => 100.0]);
-        $slow = Recipe::of($cure, 'A', 'Lay', Stage::Cover, 'cover', [Ingredient::of('area', 1.0, 'g', [['material' => 'm', 'parts' => 1.0]])], Labour::of(0.0, 1.0));
+        $cure = new CureFigures('a', 'A', Mechanism::Evaporation, ['dry_through' => 100.0]);
+        $slow = new Recipe($cure, 'A', 'Lay', Stage::Cover, 'cover', [new Ingredient('area', 1.0, 'g', [['material' => 'm', 'parts' => 1.0]])], new Labour(0.0, 1.0));
         $this->assertSame('dry_through', Build::recipe('earth-paint')->needsOf($slow)->value);
         $this->assertSame('next_coat', Build::recipe('fibre-2mm')->needsOf(Build::recipe('sifted-soil'))->value);
         $this->assertSame('dry_through', Build::recipe('fibre-4mm')->needsOf(Build::recipe('fibre-2mm'))->value);

@@ -127,7 +127,7 @@ final class CutsTest extends TestCase
     {
         $stack = FoamStack::of(self::grid(fn (): float => 39.0)->mesh(), 0.0, 20.0, CutSchool::Carved);
         $this->assertCount(2, $stack->layers);
-        $settings = CutSettings::of(sheetWidth: 1000.0, sheetDepth: 300.0, more: [StockSheet::of(50.0, 600.0, 500.0)]);
+        $settings = CutSettings::of(sheetWidth: 1000.0, sheetDepth: 300.0, more: [new StockSheet(50.0, 600.0, 500.0)]);
         $this->assertSame([['thickness' => 20.0, 'count' => 2]], $stack->sheets($settings));
         $this->assertSame([], FoamStack::of(self::grid(fn (): float => 0.0)->mesh(), 0.0, 20.0, CutSchool::Carved)->sheets($settings));
         $mixed = FoamStack::of(self::grid(fn (): float => 85.0)->mesh(), 0.0, [50.0, 20.0, 20.0], CutSchool::Carved);
@@ -140,7 +140,7 @@ final class CutsTest extends TestCase
     {
         $hill = self::grid(fn (float $x, float $y): float => 97.0 * max(0.0, 1.0 - hypot($x - 150.0, $y - 75.0) / 160.0))->mesh();
         foreach ([CutSchool::Carved, CutSchool::Fill] as $school) {
-            $cuts = CutSettings::of($school, 20.0, more: [StockSheet::of(50.0, 1250.0, 600.0), StockSheet::of(30.0, 1250.0, 600.0)]);
+            $cuts = CutSettings::of($school, 20.0, more: [new StockSheet(50.0, 1250.0, 600.0), new StockSheet(30.0, 1250.0, 600.0)]);
             $best = SheetSequence::of($hill, 0.0, $cuts);
             $mine = self::cost($hill, $best, $cuts);
             // Every other way to stack 20, 30 and 50 over the hill costs as much or more.
@@ -160,7 +160,7 @@ final class CutsTest extends TestCase
     public function test_what_is_in_store_limits_the_sequence_and_prices_turn_it(): void
     {
         $block = self::grid(fn (): float => 100.0)->mesh();
-        $stock = fn (?int $count, ?int $price = null): CutSettings => CutSettings::of(thickness: 20.0, price: 1000, more: [StockSheet::of(50.0, 640.0, 500.0, $count, $price)]);
+        $stock = fn (?int $count, ?int $price = null): CutSettings => CutSettings::of(thickness: 20.0, price: 1000, more: [new StockSheet(50.0, 640.0, 500.0, $count, $price)]);
         $this->assertSame([50.0, 50.0], SheetSequence::of($block, 0.0, $stock(null)));
         $this->assertSame(array_fill(0, 5, 20.0), SheetSequence::of($block, 0.0, $stock(1)), 'one in store is of no use: with three of 20 it would stand over the land');
         $one = SheetSequence::of(self::grid(fn (): float => 110.0)->mesh(), 0.0, $stock(1));

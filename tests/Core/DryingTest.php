@@ -46,7 +46,7 @@ final class DryingTest extends TestCase
         $start = Build::minute('2026-10-14T18:00Z');
         $drying = new Drying($room, new DateTimeZone('Europe/Oslo'), $start - 5000);
         foreach (Build::library()->recipes as $recipe) {
-            foreach (CureClock::medians($recipe->cure, Climate::of(18.5, 62.0, 1.6), 2.0) as $milestone => $minutes) {
+            foreach (CureClock::medians($recipe->cure, new Climate(18.5, 62.0, 1.6), 2.0) as $milestone => $minutes) {
                 foreach ([0.2, 0.5, 0.9] as $quantile) {
                     $this->assertEqualsWithDelta($minutes * CureClock::factor($quantile), $drying->reached($recipe->cure, Milestone::from($milestone), 2.0, $start, $quantile) - $start, 1e-4 * $minutes + 1e-4, "{$recipe->id} {$milestone}");
                 }
@@ -90,7 +90,7 @@ final class DryingTest extends TestCase
         $night = Mechanism::Evaporation->rate($room->night);
         $from = Build::minute('2026-01-05T00:00Z');
         $drying = new Drying($room, new DateTimeZone('UTC'), $from);
-        $glue = CureFigures::of('glue', 'Glue', Mechanism::Evaporation, ['touch_dry' => 100.0], filmTemperature: 8.0);
+        $glue = new CureFigures('glue', 'Glue', Mechanism::Evaporation, ['touch_dry' => 100.0], filmTemperature: 8.0);
         // Begun so that so much is gathered before the night: a case of factor f is spoilt where that is less than 90 f. At 50 % that
         // is 90, at 80 % 90 × exp(0.841621 × √(0.35² + 0.25²)) = 129.26, at 90 % 156.20.
         foreach (['0.5' => 90.0, '0.8' => 129.26, '0.9' => 156.20] as $certainty => $limit) {
@@ -101,7 +101,7 @@ final class DryingTest extends TestCase
         $this->assertSame(0.0, $drying->spoilChance($glue, 1.0, (float) $from));
         $this->assertEqualsWithDelta(0.1, $drying->coldShare($glue, 1.0, $from + 1200 - 90.0 / $day), 1e-3);
         $this->assertGreaterThan(0.0, $night);
-        $this->assertFalse($drying->spoils(CureFigures::of('wash', 'Wash', Mechanism::Evaporation, ['touch_dry' => 100.0]), 1.0, $from + 1190.0, 0.8), 'without a film there is none to spoil');
+        $this->assertFalse($drying->spoils(new CureFigures('wash', 'Wash', Mechanism::Evaporation, ['touch_dry' => 100.0]), 1.0, $from + 1190.0, 0.8), 'without a film there is none to spoil');
     }
 
     public function test_bone_dry_and_soaked_rooms_still_end(): void
@@ -135,10 +135,10 @@ final class DryingTest extends TestCase
     {
         $oslo = new DateTimeZone('Europe/Oslo');
         $times = [
-            BenchTime::of('a', 'weekly', 6, null, 600, 780),
-            BenchTime::of('b', 'single', null, '2026-10-24', 760, 900, 2),
-            BenchTime::of('c', 'weekly', 7, null, 600, 780),
-            BenchTime::of('d', 'closed', null, '2026-10-31', 0, 0),
+            new BenchTime('a', 'weekly', 6, null, 600, 780),
+            new BenchTime('b', 'single', null, '2026-10-24', 760, 900, 2),
+            new BenchTime('c', 'weekly', 7, null, 600, 780),
+            new BenchTime('d', 'closed', null, '2026-10-31', 0, 0),
         ];
         $from = Build::minute('2026-10-24T06:00Z');
         $this->assertSame([
@@ -148,7 +148,7 @@ final class DryingTest extends TestCase
             [Build::minute('2026-11-01T09:00Z'), Build::minute('2026-11-01T12:00Z'), 1],
         ], BenchTime::sessions($times, $oslo, $from, 10));
         // The hour that the clocks repeat counts the second time; one that they skip begins when it is over.
-        $night = [BenchTime::of('a', 'single', null, '2026-10-25', 150, 200), BenchTime::of('b', 'single', null, '2027-03-28', 150, 240)];
+        $night = [new BenchTime('a', 'single', null, '2026-10-25', 150, 200), new BenchTime('b', 'single', null, '2027-03-28', 150, 240)];
         $this->assertSame(Build::minute('2026-10-25T01:30Z'), BenchTime::sessions($night, $oslo, $from, 3)[0][0]);
         $this->assertSame(Build::minute('2027-03-28T01:30Z'), BenchTime::sessions($night, $oslo, Build::minute('2027-03-27T12:00Z'), 3)[0][0]);
         $this->assertSame([], BenchTime::sessions($times, $oslo, Build::minute('2026-10-24T13:00Z'), 1), 'what is over is over');
@@ -158,11 +158,11 @@ final class DryingTest extends TestCase
     {
         $oslo = new DateTimeZone('Europe/Oslo');
         $times = [
-            BenchTime::of('a', 'visit', null, '2026-10-23', 540, 720, 2, until: '2026-10-25', who: 'A friend'),
-            BenchTime::of('b', 'busy', null, '2026-10-24', 600, 660),
-            BenchTime::of('c', 'single', null, '2026-10-24', 660, 780, 1),
-            BenchTime::of('d', 'closed', null, '2026-10-25', 0, 0, until: '2026-10-26'),
-            BenchTime::of('e', 'weekly', 1, null, 540, 600),
+            new BenchTime('a', 'visit', null, '2026-10-23', 540, 720, 2, until: '2026-10-25', who: 'A friend'),
+            new BenchTime('b', 'busy', null, '2026-10-24', 600, 660),
+            new BenchTime('c', 'single', null, '2026-10-24', 660, 780, 1),
+            new BenchTime('d', 'closed', null, '2026-10-25', 0, 0, until: '2026-10-26'),
+            new BenchTime('e', 'weekly', 1, null, 540, 600),
         ];
         $from = Build::minute('2026-10-23T00:00Z');
         $sessions = BenchTime::sessions($times, $oslo, $from, 5);
@@ -174,23 +174,23 @@ final class DryingTest extends TestCase
         $this->assertSame([[Build::minute('2026-10-24T09:00Z'), 2], [Build::minute('2026-10-24T10:00Z'), 1]], BenchTime::hands($times, $oslo, $sessions[2]), 'the friend leaves at noon');
         foreach (['until' => ['2026-10-20'], 'date' => [null]] as $place => [$until]) {
             try {
-                BenchTime::of('x', 'visit', null, $place === 'date' ? 'soon' : '2026-10-23', 540, 720, until: $until);
+                new BenchTime('x', 'visit', null, $place === 'date' ? 'soon' : '2026-10-23', 540, 720, until: $until);
                 $this->fail("{$place} accepted");
             } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }
         $this->expectExceptionMessage('one of weekly, single, visit, closed, busy');
-        BenchTime::of('x', 'often', null, '2026-10-23', 540, 720);
+        new BenchTime('x', 'often', null, '2026-10-23', 540, 720);
     }
 
     public function test_hours_that_clocks_skip_or_repeat_are_told(): void
     {
         $oslo = new DateTimeZone('Europe/Oslo');
-        $weekly = BenchTime::of('a', 'weekly', 7, null, 150, 1200);
+        $weekly = new BenchTime('a', 'weekly', 7, null, 150, 1200);
         $this->assertSame(['Sun 25 Oct, 02:30: the clocks have that hour twice; the second is taken.'], BenchTime::clockChanges([$weekly], $oslo, Build::minute('2026-10-20T00:00Z'), 30));
         $this->assertSame(['Sun 28 Mar, 02:30: the clocks skip that hour; 03:30 is taken.'], BenchTime::clockChanges([$weekly], $oslo, Build::minute('2027-03-20T00:00Z'), 30));
-        $this->assertSame([], BenchTime::clockChanges([BenchTime::of('b', 'weekly', 7, null, 600, 1200)], $oslo, Build::minute('2026-10-20T00:00Z'), 30));
+        $this->assertSame([], BenchTime::clockChanges([new BenchTime('b', 'weekly', 7, null, 600, 1200)], $oslo, Build::minute('2026-10-20T00:00Z'), 30));
         $this->assertSame([], BenchTime::clockChanges([$weekly], new DateTimeZone('UTC'), Build::minute('2026-10-20T00:00Z'), 30));
     }
 
@@ -220,11 +220,11 @@ final class DryingTest extends TestCase
             }
         }
         $this->expectExceptionMessage('ends before it begins');
-        BenchTime::of('a', 'weekly', 3, null, 1290, 1170);
+        new BenchTime('a', 'weekly', 3, null, 1290, 1170);
     }
 
     private static function glue(float $minutes): CureFigures
     {
-        return CureFigures::of('glue', 'Glue', Mechanism::Evaporation, ['next_coat' => $minutes]);
+        return new CureFigures('glue', 'Glue', Mechanism::Evaporation, ['next_coat' => $minutes]);
     }
 }

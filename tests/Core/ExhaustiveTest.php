@@ -109,14 +109,14 @@ final class ExhaustiveTest extends TestCase
         }
         $count = $random->getInt(3, 5);
         for ($k = 0; $k < $count; $k++) {
-            $jobs[] = Job::of("j{$k}", self::STEP * $random->getInt(1, 4), $random->getInt(1, 2), $random->getInt(0, 2) === 0 ? ['wire'] : [], notBefore: $random->getInt(0, 4) === 0 ? self::STEP * $random->getInt(1, 12) : 0);
+            $jobs[] = new Job("j{$k}", self::STEP * $random->getInt(1, 4), $random->getInt(1, 2), $random->getInt(0, 2) === 0 ? ['wire'] : [], notBefore: $random->getInt(0, 4) === 0 ? self::STEP * $random->getInt(1, 12) : 0);
             if ($k > 0 && $random->getInt(0, 2) > 0) {
                 $min = self::STEP * $random->getInt(0, 6);
                 $waits[] = Precedence::of('j'.$random->getInt(0, $k - 1), "j{$k}", $min, $random->getInt(0, 2) === 0 ? $min + self::STEP * $random->getInt(0, 6) : null);
             }
         }
 
-        return Problem::of(1000, 2, ['wire' => 1], $sessions, $jobs, $waits, $count > 3 ? [['j0', 'j2']] : []);
+        return new Problem(1000, 2, ['wire' => 1], $sessions, $jobs, $waits, $count > 3 ? [['j0', 'j2']] : []);
     }
 
     private function optimum(Problem $problem): ?int

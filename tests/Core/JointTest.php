@@ -28,7 +28,7 @@ final class JointTest extends TestCase
         $found = function (float $from, float $to): array {
             $run = Build::straight(1, 300.0, 80.0, 80.0, length: 2000.0, structures: [['kind' => 'bridge', 'from_mm' => $from, 'to_mm' => $to]]);
             $sections = [Section::of(Build::uid(901), 'Left', 1000.0, 600.0), Section::of(Build::uid(902), 'Right', 1000.0, 600.0, 1000.0)];
-            $project = Project::of(LayoutSheet::of(Build::uid(900), 'Two', 87.1, 16.5), $sections, [$run]);
+            $project = Project::of(new LayoutSheet(Build::uid(900), 'Two', 87.1, 16.5), $sections, [$run]);
 
             return array_values(array_filter(Rulebook::check(Build::study($project, 10.0)), fn (Finding $f): bool => $f->id === 'span-across-moving-joint'));
         };
@@ -111,7 +111,7 @@ final class JointTest extends TestCase
 
     public function test_one_thing_is_varied_and_all_else_stays(): void
     {
-        $ridge = LandFeature::of(Build::uid(5), 'ridge', [new Spot(100.0, 100.0, 50.0), new Spot(500.0, 100.0, 60.0)]);
+        $ridge = new LandFeature(Build::uid(5), 'ridge', [new Spot(100.0, 100.0, 50.0), new Spot(500.0, 100.0, 60.0)]);
         $project = Build::project([Build::straight(1, 300.0, 60.0, 66.0)], [Build::spot(4, 200, 500, 80), $ridge]);
         $varied = Variation::of($project, Build::uid(5), 'place', 40.0);
         $this->assertEqualsWithDelta([[100.0, 140.0], [500.0, 140.0]], $varied->features[1]->plan(), 1e-9, 'to the left of its way');
@@ -142,7 +142,7 @@ final class JointTest extends TestCase
 
     public function test_a_line_has_the_height_of_the_spot_it_ends_at(): void
     {
-        $ridge = LandFeature::of(Build::uid(5), 'ridge', [new Spot(100.0, 300.0, 50.0), new Spot(600.0, 300.0, 60.0)]);
+        $ridge = new LandFeature(Build::uid(5), 'ridge', [new Spot(100.0, 300.0, 50.0), new Spot(600.0, 300.0, 60.0)]);
         $problem = Build::project([], [Build::spot(4, 600, 300, 90), $ridge])->groundProblem(Section::of(Build::uid(901), 'Board', 1200.0, 600.0));
         $this->assertSame([50.0, 90.0], array_column($problem->lines[0]->points, 'z'));
     }

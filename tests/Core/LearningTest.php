@@ -167,6 +167,6 @@ final class LearningTest extends TestCase
 
     private static function glue(): CureFigures
     {
-        return CureFigures::of('glue', 'Glue', Mechanism::Evaporation, ['touch_dry' => 60.0, 'next_coat' => 600.0, 'dry_through' => 1440.0]);
+        return new CureFigures('glue', 'Glue', Mechanism::Evaporation, ['touch_dry' => 60.0, 'next_coat' => 600.0, 'dry_through' => 1440.0]);
     }
 }

@@ -48,8 +48,8 @@ final class NestTest extends TestCase
     {
         for ($seed = 1; $seed <= 12; $seed++) {
             mt_srand($seed);
-            $pieces = array_map(fn (int $k): NestPiece => NestPiece::of("p{$k}", self::blob(mt_rand(3, 9), mt_rand(300, 1600) / 10.0, $k % 4 === 0)), range(1, 9));
-            $problem = NestProblem::of([NestSheet::of('offcut', 420.0, 260.0, 1), NestSheet::of('s', 900.0, 600.0, 3)], $pieces, mt_rand(0, 6), mt_rand(0, 10), mt_rand(0, 1) === 1 ? [0.0, 90.0, 180.0, 270.0] : [0.0, 45.0]);
+            $pieces = array_map(fn (int $k): NestPiece => new NestPiece("p{$k}", self::blob(mt_rand(3, 9), mt_rand(300, 1600) / 10.0, $k % 4 === 0)), range(1, 9));
+            $problem = new NestProblem([new NestSheet('offcut', 420.0, 260.0, 1), new NestSheet('s', 900.0, 600.0, 3)], $pieces, mt_rand(0, 6), mt_rand(0, 10), mt_rand(0, 1) === 1 ? [0.0, 90.0, 180.0, 270.0] : [0.0, 45.0]);
             $answer = Nester::lay($problem, 0.0, $seed);
             $this->assertSame([], NestChecker::faults($problem, $answer), "seed {$seed}");
             $this->assertEqualsWithDelta(array_sum(array_map(fn (NestPiece $p): float => in_array($p->id, $answer->unplaced, true) ? 0.0 : $p->area, $pieces)), $answer->area, 1e-6);
@@ -59,9 +59,9 @@ final class NestTest extends TestCase
 
     public function test_a_piece_lies_in_the_hole_of_another(): void
     {
-        $frame = NestPiece::of('frame', [Build::square(0, 0, 400, 400), array_reverse(Build::square(60, 60, 340, 340))]);
-        $inner = NestPiece::of('inner', [Build::square(0, 0, 250, 250)]);
-        $problem = NestProblem::of([NestSheet::of('s', 410.0, 410.0, 1)], [$frame, $inner], 3.0, 5.0);
+        $frame = new NestPiece('frame', [Build::square(0, 0, 400, 400), array_reverse(Build::square(60, 60, 340, 340))]);
+        $inner = new NestPiece('inner', [Build::square(0, 0, 250, 250)]);
+        $problem = new NestProblem([new NestSheet('s', 410.0, 410.0, 1)], [$frame, $inner], 3.0, 5.0);
         $answer = Nester::lay($problem, 0.0);
         $this->assertSame([], $answer->unplaced);
         $this->assertSame([], NestChecker::faults($problem, $answer));
@@ -70,12 +70,12 @@ final class NestTest extends TestCase
 
     public function test_what_fits_no_sheet_is_left_out_and_all_else_laid(): void
     {
-        $pieces = [NestPiece::of('long', [Build::square(0, 0, 1300, 40)]), NestPiece::of('turned', [Build::square(0, 0, 80, 1200)]), NestPiece::of('small', [Build::square(-50, -50, 50, 50)])];
-        $sheets = [NestSheet::of('s', 1250.0, 600.0, 1)];
-        $answer = Nester::lay(NestProblem::of($sheets, $pieces, 3.0, 5.0), 0.0);
+        $pieces = [new NestPiece('long', [Build::square(0, 0, 1300, 40)]), new NestPiece('turned', [Build::square(0, 0, 80, 1200)]), new NestPiece('small', [Build::square(-50, -50, 50, 50)])];
+        $sheets = [new NestSheet('s', 1250.0, 600.0, 1)];
+        $answer = Nester::lay(new NestProblem($sheets, $pieces, 3.0, 5.0), 0.0);
         $this->assertSame(['long'], $answer->unplaced);
-        $this->assertSame(['long', 'turned'], Nester::lay(NestProblem::of($sheets, $pieces, 3.0, 5.0, [0.0]), 0.0)->unplaced, 'not turned, it is too tall');
-        $this->assertSame(['b'], Nester::lay(NestProblem::of([NestSheet::of('s', 100.0, 100.0, 1)], [NestPiece::of('a', [Build::square(0, 0, 90, 90)]), NestPiece::of('b', [Build::square(0, 0, 80, 80)])], 0.0, 0.0), 0.0)->unplaced, 'no sheet is left');
+        $this->assertSame(['long', 'turned'], Nester::lay(new NestProblem($sheets, $pieces, 3.0, 5.0, [0.0]), 0.0)->unplaced, 'not turned, it is too tall');
+        $this->assertSame(['b'], Nester::lay(new NestProblem([new NestSheet('s', 100.0, 100.0, 1)], [new NestPiece('a', [Build::square(0, 0, 90, 90)]), new NestPiece('b', [Build::square(0, 0, 80, 80)])], 0.0, 0.0), 0.0)->unplaced, 'no sheet is left');
     }
 
     public function test_the_same_seed_lays_the_same_and_looking_longer_is_never_worse(): void

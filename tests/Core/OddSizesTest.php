@@ -72,7 +72,7 @@ final class OddSizesTest extends TestCase
             $middle = $section->onEdge('front', $w / 2.0);
             $centre = $section->placement->toLayout(new Point($w / 3.0, $d / 2.0));
             $run = Build::run(1, $middle->x, $middle->y, $section->placement->angleDeg + 70.0, [['kind' => 'tangent', 'length_mm' => $d]], 12.0, [[$d, 20.0]]);
-            $project = Project::of(LayoutSheet::of(Build::uid(900), 'Trial', 87.1, 16.5), [$section], $seed % 3 === 0 ? [] : [$run], [Build::spot(2, $centre->x, $centre->y, Build::between($random, 15.0, 60.0))]);
+            $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), [$section], $seed % 3 === 0 ? [] : [$run], [Build::spot(2, $centre->x, $centre->y, Build::between($random, 15.0, 60.0))]);
             $model = $project->land($section, GroundSolver::solve($project->groundProblem($section)));
             $terrain = $model->terrain(5.0);
             $study = LandStudy::of($project, $section, $model, $terrain);
@@ -86,7 +86,7 @@ final class OddSizesTest extends TestCase
                     $this->assertLessThanOrEqual($w * $d + 1e-6, $layer->area, "seed {$seed}");
                 }
             }
-            $shell = Shell::over($shape, 0.0, CutSchool::Web, ShellBuild::of());
+            $shell = Shell::over($shape, 0.0, CutSchool::Web, new ShellBuild());
             $this->assertEqualsWithDelta($shape->surface(), $shell->surface, 1e-6 * $shell->surface, "seed {$seed}: bays make the whole");
             foreach (EdgeBoard::EDGES as $edge) {
                 $board = EdgeBoard::along($edge, $model->heightAt(...), $w, $d, 0.0, 20.0);

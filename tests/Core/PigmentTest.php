@@ -50,11 +50,11 @@ final class PigmentTest extends TestCase
     public function test_what_cannot_be_mixed_is_refused(): void
     {
         $mix = [['base' => 'white', 'parts' => 2.0], ['base' => 'black', 'parts' => 0.0]];
-        $this->assertSame('2 white', Colour::of('u', 'Pale', $mix)->words(), 'nothing of a base is not in it');
+        $this->assertSame('2 white', (new Colour('u', 'Pale', $mix))->words(), 'nothing of a base is not in it');
         $refused = 0;
         foreach ([
-            fn () => Pigment::hex('brown'), fn () => Colour::of('u', '', $mix), fn () => Colour::of('u', 'None', []), fn () => Colour::of('u', 'None', [['base' => 'white', 'parts' => 0.0]]),
-            fn () => Colour::of('u', 'Less', [['base' => 'white', 'parts' => -1.0]]), fn () => Colour::of('u', 'Odd', $mix)->wet([]), fn () => Pigment::mixed([[Pigment::hex('#ffffff'), 0.0]]),
+            fn () => Pigment::hex('brown'), fn () => new Colour('u', '', $mix), fn () => new Colour('u', 'None', []), fn () => new Colour('u', 'None', [['base' => 'white', 'parts' => 0.0]]),
+            fn () => new Colour('u', 'Less', [['base' => 'white', 'parts' => -1.0]]), fn () => (new Colour('u', 'Odd', $mix))->wet([]), fn () => Pigment::mixed([[Pigment::hex('#ffffff'), 0.0]]),
         ] as $try) {
             try {
                 $try();

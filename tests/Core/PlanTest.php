@@ -67,12 +67,12 @@ final class PlanTest extends TestCase
                 $x = $random->getInt(0, 700);
                 $zones[] = Build::zone(10 + $k, ['outline' => Build::square($x, 20.0 + 60 * $k, $x + $random->getInt(80, 450), 120.0 + 100 * $k)]);
                 for ($c = 0; $c < $random->getInt(1, 4); $c++) {
-                    $coats[] = Coat::of(Build::uid(100 + 10 * $k + $c), $zones[$k]->uid, Build::recipe($ids[$random->getInt(0, count($ids) - 1)]), passes: $random->getInt(1, 2));
+                    $coats[] = new Coat(Build::uid(100 + 10 * $k + $c), $zones[$k]->uid, Build::recipe($ids[$random->getInt(0, count($ids) - 1)]), passes: $random->getInt(1, 2));
                 }
             }
             foreach ([1, 2, 4, 6] as $k => $weekday) {
                 $from = $random->getInt(500, 1200);
-                $times[] = BenchTime::of(Build::uid(200 + $k), 'weekly', $weekday, null, $from, $from + $random->getInt(20, 200), $random->getInt(1, 2));
+                $times[] = new BenchTime(Build::uid(200 + $k), 'weekly', $weekday, null, $from, $from + $random->getInt(20, 200), $random->getInt(1, 2));
             }
             $room = Room::of(Build::uid(300), 'Room', $random->getInt(8, 22), $random->getInt(2, 16), 50.0, 70.0);
             $plan = BenchPlan::make(Build::work(new Works($zones, $coats, [], [$room], $times), self::NOW, 'Europe/Oslo'), 20);
@@ -89,7 +89,7 @@ final class PlanTest extends TestCase
         $under = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
         $over = Build::zone(2, ['outline' => Build::square(400, 100, 600, 350)]);
         $beside = Build::zone(3, ['outline' => Build::square(700, 100, 900, 350)]);
-        $coats = [Coat::of(Build::uid(11), $under->uid, Build::recipe('pulp-plaster-spreading'), 4.0), Coat::of(Build::uid(12), $over->uid, Build::recipe('earth-paint')), Coat::of(Build::uid(13), $beside->uid, Build::recipe('earth-paint'))];
+        $coats = [new Coat(Build::uid(11), $under->uid, Build::recipe('pulp-plaster-spreading'), 4.0), new Coat(Build::uid(12), $over->uid, Build::recipe('earth-paint')), new Coat(Build::uid(13), $beside->uid, Build::recipe('earth-paint'))];
         $plan = BenchPlan::make(Build::work(new Works([$under, $over, $beside], $coats, [], [], [$this->evening(1), $this->evening(2), $this->evening(3)]), self::NOW));
         $at = [];
         foreach ($plan->moves as $placed) {
@@ -128,7 +128,7 @@ final class PlanTest extends TestCase
         $work = Build::work($works, self::NOW);
         $laid = $work->begin(array_values($work->moves)[0], Build::uid(50), $work->now - 13, $work->now);
         $state = function (string $now, array $seen = []) use ($works, $laid): DryingState {
-            $one = CoatApplication::of($laid->uid, $laid->section, $laid->zone, $laid->coat, 1, $laid->title, $laid->recipe, $laid->mm, $laid->rings, $laid->area, 0.0, 13, [], $laid->startedAt, $laid->endedAt, $seen);
+            $one = new CoatApplication($laid->uid, $laid->section, $laid->zone, $laid->coat, 1, $laid->title, $laid->recipe, $laid->mm, $laid->rings, $laid->area, 0.0, 13, [], $laid->startedAt, $laid->endedAt, $seen);
 
             return Build::work(new Works($works->zones, $works->coats, [$one], [], $works->times), $now)->state($one);
         };
@@ -152,7 +152,7 @@ final class PlanTest extends TestCase
     {
         $plan = BenchPlan::make(Build::work($this->works(['earth-paint'], []), self::NOW));
         $this->assertSame('Nothing can be planned: add an evening.', $plan->unplaced[0]->text);
-        $once = BenchTime::of(Build::uid(60), 'single', null, '2026-10-13', 1140, 1150);
+        $once = new BenchTime(Build::uid(60), 'single', null, '2026-10-13', 1140, 1150);
         $plan = BenchPlan::make(Build::work($this->works(['earth-paint'], [$once]), self::NOW));
         // Ten minutes hold no more than strips of 5 + 5 min: 6.25 dm² each, two strips for one session.
         $this->assertCount(1, $plan->moves);
@@ -167,7 +167,7 @@ final class PlanTest extends TestCase
         $this->assertSame('cold', $plan->unplaced[0]->kind);
         $this->assertStringContainsString('Shed falls to 4 °C', $plan->unplaced[0]->text);
         $this->assertSame(DryingState::Blocked, CoatState::of($plan, $plan->work->project->works->coats[0])->state);
-        $morning = BenchTime::of(Build::uid(61), 'weekly', 6, null, 540, 720);
+        $morning = new BenchTime(Build::uid(61), 'weekly', 6, null, 540, 720);
         $plan = BenchPlan::make(Build::work($this->works(['sifted-soil'], [$this->evening(1), $morning], [$cold]), self::NOW));
         $this->assertSame(Build::minute('2026-10-17T09:00Z'), $plan->moves[0]->start);
         $this->assertSame('cold', $plan->moves[0]->reason['kind']);
@@ -181,13 +181,13 @@ final class PlanTest extends TestCase
     private function works(array $recipes, array $times, array $rooms = []): Works
     {
         $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
-        $coats = array_map(fn (int $k): Coat => Coat::of(Build::uid(20 + $k), $zone->uid, Build::recipe($recipes[$k])), array_keys($recipes));
+        $coats = array_map(fn (int $k): Coat => new Coat(Build::uid(20 + $k), $zone->uid, Build::recipe($recipes[$k])), array_keys($recipes));
 
         return new Works([$zone], $coats, [], $rooms, $times);
     }
 
     private function evening(int $weekday): BenchTime
     {
-        return BenchTime::of(Build::uid(80 + $weekday), 'weekly', $weekday, null, 1140, 1260);
+        return new BenchTime(Build::uid(80 + $weekday), 'weekly', $weekday, null, 1140, 1260);
     }
 }

@@ -24,7 +24,7 @@ final class ProjectTest extends TestCase
         $b = Section::of(Build::uid(2), 'B', 900.0, 600.0, 1200.0, 0.0, runsOn: true);
         $c = Section::of(Build::uid(3), 'C', 900.0, 600.0, 2105.0, 0.0);
         $turned = Section::of(Build::uid(4), 'D', 400.0, 400.0, 2100.0, 600.0, 45.0, runsOn: true);
-        $project = Project::of(LayoutSheet::of(Build::uid(9), 'L', 87.1, 16.5), [$a, $b, $c, $turned]);
+        $project = Project::of(new LayoutSheet(Build::uid(9), 'L', 87.1, 16.5), [$a, $b, $c, $turned]);
         $this->assertTrue($a->touches($b));
         $this->assertFalse($b->touches($c), 'a gap of 5 mm');
         $this->assertTrue($b->touches($turned), 'a corner of a turned board');
@@ -39,7 +39,7 @@ final class ProjectTest extends TestCase
         $a = Section::of(Build::uid(1), 'A', 1200.0, 600.0, runsOn: true);
         $b = Section::of(Build::uid(2), 'B', 900.0, 600.0, 1200.0, 0.0, runsOn: true);
         $features = [Build::spot(5, 1000, 300, 90), Build::spot(6, 1500, 200, 20), Build::spot(7, 300, 100, 40), Build::spot(8, 2000, 500, 70)];
-        $project = Project::of(LayoutSheet::of(Build::uid(9), 'L', 87.1, 16.5), [$a, $b], [Build::run(10, 900, 300, 5, [['kind' => 'tangent', 'length_mm' => 800.0]], 60)], $features);
+        $project = Project::of(new LayoutSheet(Build::uid(9), 'L', 87.1, 16.5), [$a, $b], [Build::run(10, 900, 300, 5, [['kind' => 'tangent', 'length_mm' => 800.0]], 60)], $features);
         $lattice = GroundSolver::solve($project->groundProblem($a));
         $this->assertEquals($project->groundProblem($a), $project->groundProblem($b));
         $left = $project->land($a, $lattice);
@@ -86,7 +86,7 @@ final class ProjectTest extends TestCase
     public function test_what_stands_twice_is_refused_with_its_pointer(): void
     {
         $faults = self::faults(fn () => Project::of(
-            LayoutSheet::of(Build::uid(9), 'L', 87.1, 16.5),
+            new LayoutSheet(Build::uid(9), 'L', 87.1, 16.5),
             [Section::of(Build::uid(1), 'A', 1200.0, 600.0), Section::of(Build::uid(1), 'a', 900.0, 600.0)],
         ));
         $this->assertSame(['/sections/1/name', '/sections/1/uid'], $faults);

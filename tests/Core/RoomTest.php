@@ -31,9 +31,9 @@ final class RoomTest extends TestCase
         $now = Build::minute(self::NOW);
         $cold = $this->room(10.0);
         $warm = $this->room(20.0)->after($cold, $now);
-        $glue = CureFigures::of('glue', 'Glue', Mechanism::Evaporation, ['next_coat' => 720.0], 1.0, 0.0);
+        $glue = new CureFigures('glue', 'Glue', Mechanism::Evaporation, ['next_coat' => 720.0], 1.0, 0.0);
         // Laid eight hours ago: so much of its 720 is gathered at the rate of 10 °C, the rest goes at that of 20 °C, which is one.
-        $slow = Mechanism::Evaporation->rate(Climate::of(10.0, 50.0));
+        $slow = Mechanism::Evaporation->rate(new Climate(10.0, 50.0));
         $drying = new Drying($warm, new DateTimeZone('UTC'), $now - 1440);
         $this->assertEqualsWithDelta($now + 720.0 - 480.0 * $slow, $drying->reached($glue, Milestone::NextCoat, 1.0, $now - 480.0, 0.5), 0.5);
         $always = new Drying($this->room(20.0), new DateTimeZone('UTC'), $now - 1440);
@@ -68,12 +68,12 @@ final class RoomTest extends TestCase
     public function test_a_heater_tried_or_kept_warms_only_from_now_on(): void
     {
         $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
-        $coat = Coat::of(Build::uid(20), $zone->uid, Build::recipe('gloss-medium'));
+        $coat = new Coat(Build::uid(20), $zone->uid, Build::recipe('gloss-medium'));
         $works = new Works([$zone], [$coat], [], [Room::of(Build::uid(60), 'Shed', 10.0, 10.0, 60.0, 60.0)]);
         $laid = (fn (BenchWork $w) => $w->begin(array_values($w->moves)[0], Build::uid(500), $w->now - 500, $w->now - 480))(Build::work($works, self::NOW));
         $work = Build::work($works->with(['laid' => [$laid]]), self::NOW);
         $warm = new BenchWork(WhatIf::warmer($work->project, Build::uid(60), 24.0, $work->now), $work->surveys, $work->now);
-        $rate = Mechanism::Evaporation->rate(Climate::of(10.0, 60.0));
+        $rate = Mechanism::Evaporation->rate(new Climate(10.0, 60.0));
         $then = Mechanism::Evaporation->rate($warm->project->works->rooms[0]->day);
         // Gloss takes 720 min to its next coat.
         $this->assertEqualsWithDelta($work->now + 720.0 / $rate - 480.0, $work->reached($laid, Milestone::NextCoat, 0.5), 1.0);
@@ -83,15 +83,15 @@ final class RoomTest extends TestCase
     public function test_a_board_that_is_carried_has_dried_where_it_stood(): void
     {
         $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
-        $coat = Coat::of(Build::uid(20), $zone->uid, Build::recipe('gloss-medium'));
+        $coat = new Coat(Build::uid(20), $zone->uid, Build::recipe('gloss-medium'));
         $rooms = [Room::of(Build::uid(60), 'Shed', 10.0, 10.0, 60.0, 60.0), Room::of(Build::uid(61), 'Workroom', 20.0, 20.0, 50.0, 50.0)];
         $works = new Works([$zone], [$coat], [], $rooms);
         $shed = Build::work($works, self::NOW);
         $laid = $shed->begin(array_values($shed->moves)[0], Build::uid(500), $shed->now - 500, $shed->now - 480);
         $board = Section::of(Build::uid(901), 'Board', 1200.0, 600.0)->carried(Build::uid(61), Build::uid(60), $shed->now);
-        $project = Project::of(LayoutSheet::of(Build::uid(900), 'Trial', 87.1, 16.5), [$board], works: $works->with(['laid' => [$laid]]));
+        $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), [$board], works: $works->with(['laid' => [$laid]]));
         $work = new BenchWork($project, $shed->surveys, $shed->now);
-        $this->assertEqualsWithDelta($work->now + 720.0 - 480.0 * Mechanism::Evaporation->rate(Climate::of(10.0, 60.0)), $work->reached($laid, Milestone::NextCoat, 0.5), 1.0);
+        $this->assertEqualsWithDelta($work->now + 720.0 - 480.0 * Mechanism::Evaporation->rate(new Climate(10.0, 60.0)), $work->reached($laid, Milestone::NextCoat, 0.5), 1.0);
         $this->assertSame('Workroom', $work->drying($board)->room->name);
     }
 

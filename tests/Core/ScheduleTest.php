@@ -85,10 +85,10 @@ final class ScheduleTest extends TestCase
     public function test_a_date_is_met_at_the_cost_of_a_later_end(): void
     {
         // Two evenings with room for one job each: the one with a date goes first, though all would end sooner the other way.
-        $job = fn (string $id, int $minutes, ?int $due = null): Job => Job::of($id, $minutes, due: $due);
-        $problem = fn (?int $due): Problem => Problem::of(5000, 1, [], [[100, 160], [1540, 1600]], [$job('long', 55), $job('short', 20, $due)], [Precedence::of('long', 'short', 1300, null)]);
+        $job = fn (string $id, int $minutes, ?int $due = null): Job => new Job($id, $minutes, due: $due);
+        $problem = fn (?int $due): Problem => new Problem(5000, 1, [], [[100, 160], [1540, 1600]], [$job('long', 55), $job('short', 20, $due)], [Precedence::of('long', 'short', 1300, null)]);
         $this->assertSame(1560, Solver::solve($problem(null), 0.05)->finish);
-        $free = Problem::of(5000, 1, [], [[100, 160], [1540, 1600]], [$job('a', 60), $job('b', 30, 200)]);
+        $free = new Problem(5000, 1, [], [[100, 160], [1540, 1600]], [$job('a', 60), $job('b', 30, 200)]);
         $plan = Solver::solve($free, 0.05);
         $this->assertSame(['a' => 1540, 'b' => 100], $plan->starts);
         $this->assertSame([0, 1600.0], array_slice((new Objective($free))->of($plan->starts), 0, 2));

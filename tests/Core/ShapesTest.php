@@ -163,6 +163,6 @@ final class ShapesTest extends TestCase
      */
     private static function feature(string $kind, array $at, float $level, array $figures = []): LandFeature
     {
-        return LandFeature::of(Build::uid(70), $kind, array_map(fn (array $p): Spot => new Spot((float) $p[0], (float) $p[1], $level), $at), 'It', figures: $figures);
+        return new LandFeature(Build::uid(70), $kind, array_map(fn (array $p): Spot => new Spot((float) $p[0], (float) $p[1], $level), $at), 'It', figures: $figures);
     }
 }

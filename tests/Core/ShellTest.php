@@ -22,7 +22,7 @@ final class ShellTest extends TestCase
     {
         // 600 × 400, rising 0.75 along the depth: 1.25 times as long that way.
         $shape = self::plane(0.75);
-        $shell = Shell::over($shape, 0.0, CutSchool::Web, ShellBuild::of(ribGap: 150.0, stripGap: 50.0, overlap: 0.5, layers: 2));
+        $shell = Shell::over($shape, 0.0, CutSchool::Web, new ShellBuild(ribGap: 150.0, stripGap: 50.0, overlap: 0.5, layers: 2));
         $this->assertCount(5, $shell->ribs);
         $this->assertSame([0.0, 150.0, 300.0, 450.0, 600.0], array_map(fn (Rib $r): float => $r->x, $shell->ribs));
         $this->assertEqualsWithDelta(600.0 * 400.0 * 1.25, $shell->surface, 1.0);
@@ -40,9 +40,9 @@ final class ShellTest extends TestCase
             $this->assertEqualsWithDelta(300.0, $rib->highest, 1e-9);
         }
         $this->assertEqualsWithDelta(0.60 * $shell->cover() / 1e6 + 0.5 * 25.0 / 50.0 * $shell->surface / 1e6, $shell->weight(), 1e-9);
-        $towel = Shell::over($shape, 0.0, CutSchool::Towel, ShellBuild::of(stripGap: 50.0, layers: 3));
+        $towel = Shell::over($shape, 0.0, CutSchool::Towel, new ShellBuild(stripGap: 50.0, layers: 3));
         $this->assertEqualsWithDelta(1.30 * 3.0 * $towel->surface / 1e6 * 1.6 + 0.25 * $towel->surface / 1e6, $towel->weight(true), 1e-9);
-        $more = Shell::over($shape, 0.0, CutSchool::Web, ShellBuild::of(ribGap: 150.0, stripGap: 50.0, overlap: 0.5, layers: 3));
+        $more = Shell::over($shape, 0.0, CutSchool::Web, new ShellBuild(ribGap: 150.0, stripGap: 50.0, overlap: 0.5, layers: 3));
         $this->assertEqualsWithDelta(3.0 * $shell->surface / 1e4, $more->minutes() - $shell->minutes(), 1e-6, 'three minutes a dm² more');
     }
 
@@ -78,7 +78,7 @@ final class ShellTest extends TestCase
     {
         foreach (['cuts/shell/rib_gap_mm' => ['ribGap' => 5.0], 'cuts/shell/strip_mm' => ['strip' => 80.0], 'cuts/shell/overlap' => ['overlap' => 1.0], 'cuts/shell/layers' => ['layers' => 0], 'cuts/shell/cloth_width_mm' => ['clothWidth' => 0.0]] as $place => $with) {
             try {
-                ShellBuild::of(...$with);
+                new ShellBuild(...$with);
                 $this->fail("{$place} accepted");
             } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);

@@ -92,8 +92,8 @@ final class SilenceTest extends TestCase
         $zones = [Build::zone(1, ['outline' => Build::square(100, 100, 250, 200)]), Build::zone(2, ['outline' => Build::square(250, 100, 400, 200)])];
         foreach ([[0.0, false], [20.0, true]] as [$blend, $waits]) {
             $coats = [
-                Coat::of(Build::uid(20), Build::uid(1), Build::recipe('fibre-2mm'), blend: $blend), Coat::of(Build::uid(21), Build::uid(2), Build::recipe('earth-paint')),
-                Coat::of(Build::uid(22), Build::uid(2), Build::recipe('fibre-4mm'), blend: $blend),
+                new Coat(Build::uid(20), Build::uid(1), Build::recipe('fibre-2mm'), blend: $blend), new Coat(Build::uid(21), Build::uid(2), Build::recipe('earth-paint')),
+                new Coat(Build::uid(22), Build::uid(2), Build::recipe('fibre-4mm'), blend: $blend),
             ];
             $plan = $this->plan($coats, [], Build::minute('2026-10-12T06:00Z'), CutSchool::Carved, [], $zones);
             $at = $plan->at();
@@ -109,7 +109,7 @@ final class SilenceTest extends TestCase
      */
     private function coats(array $recipes): array
     {
-        return array_map(fn (Recipe $r, int $k): Coat => Coat::of(Build::uid(20 + $k), Build::uid(1), $r), $recipes, array_keys($recipes));
+        return array_map(fn (Recipe $r, int $k): Coat => new Coat(Build::uid(20 + $k), Build::uid(1), $r), $recipes, array_keys($recipes));
     }
 
     /**
@@ -156,9 +156,9 @@ final class SilenceTest extends TestCase
     private function plan(array $coats, array $laid, int $now, CutSchool $cut, array $runs, ?array $zones = null): BenchPlan
     {
         $zones ??= [Build::zone(1, ['outline' => Build::square(100, 100, 250, 200)])];
-        $times = array_map(fn (int $day): BenchTime => BenchTime::of(Build::uid(70 + $day), 'weekly', $day, null, 480, 1320), range(1, 7));
+        $times = array_map(fn (int $day): BenchTime => new BenchTime(Build::uid(70 + $day), 'weekly', $day, null, 480, 1320), range(1, 7));
         $works = new Works($zones, $coats, $laid, [Room::of(Build::uid(60), 'Den', 20.0, 20.0, 50.0, 50.0)], $times);
-        $project = Project::of(LayoutSheet::of(Build::uid(900), 'Trial', 87.1, 16.5, cuts: CutSettings::of($cut)), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], $runs, works: $works);
+        $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5, cuts: CutSettings::of($cut)), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], $runs, works: $works);
         $survey = SectionSurvey::of(Build::planeSurvey($zones, runs: $runs), new Placement(0.0, 0.0, 0.0), $works->zonesOf(Build::uid(901)), $coats, $laid);
 
         return BenchPlan::make(new BenchWork($project, [Build::uid(901) => $survey], $now), 4);

@@ -71,13 +71,13 @@ final class WhatIfTest extends TestCase
 
     public function test_sessions_hands_schools_and_fewer_coats(): void
     {
-        $closed = BenchTime::of(Build::uid(70), 'closed', null, '2026-10-20', 0, 0);
+        $closed = new BenchTime(Build::uid(70), 'closed', null, '2026-10-20', 0, 0);
         $project = $this->project([Room::standard(Build::uid(60))], [$this->evening(1), $this->evening(3, 2), $closed]);
         $this->assertSame([3, 3, 1], array_map(fn (BenchTime $t): int => $t->hands, WhatIf::hands($project, 3)->works->times));
         $this->assertSame([2, 2, 1], array_map(fn (BenchTime $t): int => $t->hands, WhatIf::hands($project, 2)->works->times), 'nobody is sent away');
         $this->assertCount(4, WhatIf::session($project, $this->evening(5))->works->times);
 
-        $school = School::of('trial', 'trial', 'Trial', 'trials', [], [['recipe' => Build::recipe('thin-wash'), 'mm' => null, 'passes' => 2, 'share' => 1.0]]);
+        $school = new School('trial', 'trial', 'Trial', 'trials', [], [['recipe' => Build::recipe('thin-wash'), 'mm' => null, 'passes' => 2, 'share' => 1.0]]);
         $number = 80;
         $uid = function () use (&$number): string {
             return Build::uid($number++);
@@ -102,7 +102,7 @@ final class WhatIfTest extends TestCase
             for ($k = 1; $k <= 3; $k++) {
                 $zones[] = Build::zone($k, ['outline' => Build::square(300.0 * $k - 250.0, 50, 300.0 * $k - 50.0, 50.0 + $random->getInt(80, 400))]);
                 for ($c = 0; $c < $random->getInt(1, 3); $c++) {
-                    $coats[] = Coat::of(Build::uid(10 * $k + 20 + $c), $zones[$k - 1]->uid, Build::recipe($ids[$random->getInt(0, count($ids) - 1)]));
+                    $coats[] = new Coat(Build::uid(10 * $k + 20 + $c), $zones[$k - 1]->uid, Build::recipe($ids[$random->getInt(0, count($ids) - 1)]));
                 }
             }
             $work = Build::work(new Works($zones, $coats, [], [Room::of(Build::uid(90), 'Room', 19.0, 14.0, 55.0, 65.0)], [$this->evening(1), $this->evening(2), $this->evening(4), $this->evening(6)]), self::NOW);
@@ -165,9 +165,9 @@ final class WhatIfTest extends TestCase
     public function test_what_is_soon_over_is_counted_down_and_what_is_far_is_not(): void
     {
         $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
-        $coats = [Coat::of(Build::uid(20), $zone->uid, Build::recipe('scenery-adhesive')), Coat::of(Build::uid(21), $zone->uid, Build::recipe('masking-lifted'))];
+        $coats = [new Coat(Build::uid(20), $zone->uid, Build::recipe('scenery-adhesive')), new Coat(Build::uid(21), $zone->uid, Build::recipe('masking-lifted'))];
         $start = Build::minute('2026-10-12T18:00Z');
-        $glue = fn (?int $end): CoatApplication => CoatApplication::of(Build::uid(50), Build::uid(901), $zone->uid, Build::uid(20), 1, 'Adhesive', Build::recipe('scenery-adhesive'), 1.0, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], $start, $end);
+        $glue = fn (?int $end): CoatApplication => new CoatApplication(Build::uid(50), Build::uid(901), $zone->uid, Build::uid(20), 1, 'Adhesive', Build::recipe('scenery-adhesive'), 1.0, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], $start, $end);
         $look = fn (string $now, ?int $end): array => array_map(fn (Countdown $c): array => [$c->kind, $c->at - $start], Countdown::of(Build::work(new Works([$zone], $coats, [$glue($end)], [Room::standard(Build::uid(60))], [$this->evening(1)]), $now)));
         // Workable for 15 min, one time in five shorter than / 1.4362: 10.4.
         $this->assertSame([['workable', 10]], $look('2026-10-12T18:05Z', null));
@@ -184,18 +184,18 @@ final class WhatIfTest extends TestCase
     private function project(array $rooms, array $times = [], array $logs = []): Project
     {
         $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
-        $coats = [Coat::of(Build::uid(20), $zone->uid, Build::recipe('earth-paint')), Coat::of(Build::uid(21), $zone->uid, Build::recipe('sifted-soil'), passes: 3)];
+        $coats = [new Coat(Build::uid(20), $zone->uid, Build::recipe('earth-paint')), new Coat(Build::uid(21), $zone->uid, Build::recipe('sifted-soil'), passes: 3)];
 
-        return Project::of(LayoutSheet::of(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], works: new Works([$zone], $coats, [], $rooms, $times, logs: $logs));
+        return Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], works: new Works([$zone], $coats, [], $rooms, $times, logs: $logs));
     }
 
     private function laid(Project $project): CoatApplication
     {
-        return CoatApplication::of(Build::uid(50), Build::uid(901), Build::uid(1), Build::uid(20), 1, 'Paint', $project->works->coats[0]->recipe, 0.2, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], 29_000_000, 29_000_020);
+        return new CoatApplication(Build::uid(50), Build::uid(901), Build::uid(1), Build::uid(20), 1, 'Paint', $project->works->coats[0]->recipe, 0.2, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], 29_000_000, 29_000_020);
     }
 
     private function evening(int $weekday, int $hands = 1): BenchTime
     {
-        return BenchTime::of(Build::uid(80 + $weekday), 'weekly', $weekday, null, 1140, 1260, $hands);
+        return new BenchTime(Build::uid(80 + $weekday), 'weekly', $weekday, null, 1140, 1260, $hands);
     }
 }

@@ -180,20 +180,20 @@ final class WhyTest extends TestCase
             $x = 280.0 * ($k - 1) + $random->getInt(0, 60);
             $zones[] = Build::zone($k, ['outline' => Build::square($x, 40.0, $x + $random->getInt(120, 300), 40.0 + $random->getInt(100, 500))]);
             for ($c = 0; $c < $random->getInt(1, 4); $c++) {
-                $coats[] = Coat::of(Build::uid(10 * $k + 20 + $c), $zones[$k - 1]->uid, Build::recipe(self::POOL[$random->getInt(0, count(self::POOL) - 1)]), passes: $random->getInt(1, 2));
+                $coats[] = new Coat(Build::uid(10 * $k + 20 + $c), $zones[$k - 1]->uid, Build::recipe(self::POOL[$random->getInt(0, count(self::POOL) - 1)]), passes: $random->getInt(1, 2));
             }
         }
         foreach ([1, 2, 4, 6] as $k => $weekday) {
             $times[] = $this->session($weekday, 1020 + 30 * $random->getInt(0, 3), 1290 + 30 * $random->getInt(0, 3), $random->getInt(1, 2));
         }
         $room = Room::of(Build::uid(300), 'Room', $random->getInt(14, 22), $random->getInt(5, 18), 50.0, 65.0);
-        $rules = BenchRules::of(BenchRules::CERTAINTIES[$random->getInt(0, 2)], BenchRules::ORDERS[$random->getInt(0, 2)]);
+        $rules = new BenchRules(BenchRules::CERTAINTIES[$random->getInt(0, 2)], BenchRules::ORDERS[$random->getInt(0, 2)]);
 
         return BenchPlan::make(Build::work(new Works($zones, $coats, [], [$room], $times), self::NOW, 'Europe/Oslo', $rules), 8);
     }
 
     private function session(int $weekday, int $from, int $to, int $hands = 1): BenchTime
     {
-        return BenchTime::of(Build::uid(200 + $weekday), 'weekly', $weekday, null, $from, $to, $hands);
+        return new BenchTime(Build::uid(200 + $weekday), 'weekly', $weekday, null, $from, $to, $hands);
     }
 }

@@ -22,7 +22,7 @@ final class WordsTest extends TestCase
         ] as $typed => $plain) {
             $this->assertSame($plain, Words::plain((string) $typed), json_encode((string) $typed, JSON_INVALID_UTF8_SUBSTITUTE) ?: '');
         }
-        $this->assertSame('Fell Halt', Record::of((object) ['name' => "Fell\x0C Halt"], '')->text('name'));
+        $this->assertSame('Fell Halt', (new Record((object) ['name' => "Fell\x0C Halt"], ''))->text('name'));
         $this->assertSame('Quay', (new TrackLine("Qu\x02ay", [[0.0, 0.0]]))->name);
     }
 

@@ -36,7 +36,7 @@ final class WorkRulesTest extends TestCase
         // A base of another zone counts as far as it reaches: 98 % do, 97.5 % do not.
         foreach (['97.5' => ['white-showing'], '98.5' => []] as $percent => $expected) {
             $base = Build::zone(2, ['outline' => Build::square(100, 100, 100 + 4.0 * (float) $percent, 350)]);
-            $this->assertSame($expected, $this->ids(new Works([$zone, $base], [...$this->coats($zone, ['sifted-soil']), Coat::of(Build::uid(40), $base->uid, Build::recipe('earth-paint'))])), "{$percent} %");
+            $this->assertSame($expected, $this->ids(new Works([$zone, $base], [...$this->coats($zone, ['sifted-soil']), new Coat(Build::uid(40), $base->uid, Build::recipe('earth-paint'))])), "{$percent} %");
         }
     }
 
@@ -58,7 +58,7 @@ final class WorkRulesTest extends TestCase
         $coats = $this->coats($zone, ['earth-paint', 'sifted-soil']);
         foreach (['8.1' => [], '7.9' => ['too-cold-to-film']] as $night => $expected) {
             $room = Room::of(Build::uid(60), 'Shed', 15.0, (float) $night, 60.0, 80.0);
-            $works = new Works([$zone], $coats, [], [$room], [BenchTime::of(Build::uid(61), 'weekly', 3, null, 1140, 1260)]);
+            $works = new Works([$zone], $coats, [], [$room], [new BenchTime(Build::uid(61), 'weekly', 3, null, 1140, 1260)]);
             $this->assertSame($expected, $this->ids($works), "{$night} °C at night");
             // The same for what was laid last evening.
             $work = Build::work($works, self::NOW);
@@ -76,7 +76,7 @@ final class WorkRulesTest extends TestCase
         $coats = $this->coats($zone, ['earth-paint', 'fibre-2mm', 'fibre-4mm']);
         // Fibre is dry through after 1440 min × 1.4362 = 2068.1.
         foreach ([2068 => ['dry-before-fibre-over-fibre'], 2069 => []] as $later => $expected) {
-            $lay = fn (Coat $coat, int $n, int $from): CoatApplication => CoatApplication::of(Build::uid($n), Build::uid(901), $zone->uid, $coat->uid, 1, $coat->title(), $coat->recipe, $coat->mm, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], $from, $from + 20);
+            $lay = fn (Coat $coat, int $n, int $from): CoatApplication => new CoatApplication(Build::uid($n), Build::uid(901), $zone->uid, $coat->uid, 1, $coat->title(), $coat->recipe, $coat->mm, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], $from, $from + 20);
             $first = Build::minute('2026-10-01T12:00Z');
             $works = new Works([$zone], $coats, [$lay($coats[0], 51, $first - 5000), $lay($coats[1], 52, $first), $lay($coats[2], 53, $first + 20 + $later)]);
             $this->assertSame($expected, $this->ids($works), "{$later} min later");
@@ -86,7 +86,7 @@ final class WorkRulesTest extends TestCase
     public function test_land_that_came_after_a_coat_is_named_once_the_next_is_begun(): void
     {
         $coats = $this->coats($this->zone(), ['earth-paint', 'sifted-soil']);
-        $lay = fn (Coat $coat, int $n): CoatApplication => CoatApplication::of(Build::uid($n), Build::uid(901), Build::uid(1), $coat->uid, 1, $coat->title(), $coat->recipe, $coat->mm, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], 29_000_000 + $n, 29_000_010 + $n);
+        $lay = fn (Coat $coat, int $n): CoatApplication => new CoatApplication(Build::uid($n), Build::uid(901), Build::uid(1), $coat->uid, 1, $coat->title(), $coat->recipe, $coat->mm, [Build::square(100, 100, 500, 350)], 100_000.0, 0.0, 20, [], 29_000_000 + $n, 29_000_010 + $n);
         // A hundredth of the zone is its edge: 403 mm of width leave 0.74 % bare, 405 mm 1.23 %.
         foreach ([503 => [], 505 => ['uncovered']] as $right => $expected) {
             $grown = Build::zone(1, ['outline' => Build::square(100, 100, $right, 350)]);
@@ -106,7 +106,7 @@ final class WorkRulesTest extends TestCase
      */
     private function coats(Zone $zone, array $ids): array
     {
-        return array_map(fn (int $k): Coat => Coat::of(Build::uid(20 + $k), $zone->uid, Build::recipe($ids[$k])), array_keys($ids));
+        return array_map(fn (int $k): Coat => new Coat(Build::uid(20 + $k), $zone->uid, Build::recipe($ids[$k])), array_keys($ids));
     }
 
     /** @return list<string> findings of one rule */
@@ -124,7 +124,7 @@ final class WorkRulesTest extends TestCase
     /** @return list<Finding> */
     private function findings(Works $works, float $rise = 0.0): array
     {
-        $project = Project::of(LayoutSheet::of(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], works: $works);
+        $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], works: $works);
         $survey = SectionSurvey::of(Build::planeSurvey($works->zones, $rise), new Placement(0.0, 0.0, 0.0), $works->zonesOf(Build::uid(901)), $works->coats, $works->laid);
 
         return Rulebook::checkWork(BenchPlan::make(new BenchWork($project, [Build::uid(901) => $survey], Build::minute(self::NOW))));

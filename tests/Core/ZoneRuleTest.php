@@ -132,7 +132,7 @@ final class ZoneRuleTest extends TestCase
     {
         // Round 400 × 250 mm it is 1300 mm: over 20 mm half as thick is 13 000 mm² more.
         $area = function (float $blend): float {
-            $coat = Coat::of(Build::uid(20), Build::uid(1), Build::recipe('fine-turf'), blend: $blend);
+            $coat = new Coat(Build::uid(20), Build::uid(1), Build::recipe('fine-turf'), blend: $blend);
 
             return array_sum(array_map(fn (Move $m): float => $m->area, Build::work(new Works([Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)])], [$coat]), '2026-10-12T12:00Z')->moves));
         };
@@ -141,11 +141,11 @@ final class ZoneRuleTest extends TestCase
 
     public function test_what_is_used_up_costs_its_share_of_a_pack(): void
     {
-        $prices = [PackPrice::of(Build::uid(1), 'white glue', 1000.0, 1250), PackPrice::of(Build::uid(2), 'sifted soil', 500.0, 700)];
+        $prices = [new PackPrice(Build::uid(1), 'white glue', 1000.0, 1250), new PackPrice(Build::uid(2), 'sifted soil', 500.0, 700)];
         // 120 of 1000 ml at 12.50 and 750 of 500 ml at 7.00: 1.50 and 10.50.
         $this->assertSame([1200, ['fine turf']], PackPrice::cost(['white glue' => 120.0, 'sifted soil' => 750.0, 'water' => 300.0, 'fine turf' => 5.0], $prices));
         $this->expectException(InvalidValue::class);
-        PackPrice::of(Build::uid(1), 'white glue', 0.0, 100);
+        new PackPrice(Build::uid(1), 'white glue', 0.0, 100);
     }
 
     public function test_zones_go_by_one_another(): void
@@ -198,12 +198,12 @@ final class ZoneRuleTest extends TestCase
 
     public function test_materials_are_known_to_their_recipes(): void
     {
-        $this->assertSame(53.0, Material::of('white glue', 'ml', 1.0, 0.53)->grams(100.0, 'ml', true));
-        $this->assertNull(Material::of('tufts', 'pcs', null, 1.0)->grams(100.0, 'pcs', false));
+        $this->assertSame(53.0, (new Material('white glue', 'ml', 1.0, 0.53))->grams(100.0, 'ml', true));
+        $this->assertNull((new Material('tufts', 'pcs', null, 1.0))->grams(100.0, 'pcs', false));
         $library = Build::library();
         $this->assertGreaterThan(60, count($library->recipes));
         $this->assertSame(10, count($library->questions()));
         $this->expectException(InvalidValue::class);
-        Library::of([Build::recipe('fine-turf')], [], [Material::of('water', 'ml', 1.0, 0.0)]);
+        Library::of([Build::recipe('fine-turf')], [], [new Material('water', 'ml', 1.0, 0.0)]);
     }
 }

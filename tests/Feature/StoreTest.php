@@ -121,9 +121,9 @@ final class StoreTest extends FeatureCase
         $section = $layout->sections()->firstOrFail();
         $project = app(ProjectLoader::class)->of($layout);
         $layers = $project->layout->cuts->shell->layers;
-        $zone = Zone::of('01JAAAAAAAAAAAAAAAAAAAAAC0', $section->uid, 'All of it');
+        $zone = new Zone('01JAAAAAAAAAAAAAAAAAAAAAC0', $section->uid, 'All of it');
         $works = $project->works->with(['zones' => [$zone], 'coats' => [
-            Coat::of('01JAAAAAAAAAAAAAAAAAAAAAC1', $zone->uid, app(Library::class)->recipe('shell-web')), Coat::of('01JAAAAAAAAAAAAAAAAAAAAAC2', $zone->uid, app(Library::class)->recipe('plaster-cloth'), null, 1.0, $layers),
+            new Coat('01JAAAAAAAAAAAAAAAAAAAAAC1', $zone->uid, app(Library::class)->recipe('shell-web')), new Coat('01JAAAAAAAAAAAAAAAAAAAAAC2', $zone->uid, app(Library::class)->recipe('plaster-cloth'), null, 1.0, $layers),
         ], 'laid' => []]);
         $work = app(ComputedPlan::class)->work($project->working($works), app(ComputedPlan::class)->minute());
         $taken = array_column(TakeOff::byMaterial($work), 'amount', 'material');

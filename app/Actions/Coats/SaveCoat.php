@@ -38,7 +38,7 @@ final readonly class SaveCoat
         $library = $this->library->with(OwnRecipe::recipes($this->load->works($layout)->recipes));
         $ids = str_starts_with($word, 'all:') ? ($this->library->buildUps[substr($word, 4)]['recipes'] ?? []) : [$word];
         $school = str_starts_with($word, 'school:') ? ($library->schools[substr($word, 7)] ?? throw new InvalidValue('There is no such school.', 'recipe')) : null;
-        $coats = $typed->made(fn (): array => $school !== null ? $school->coats($zone->uid, $this->rows->uid(...)) : array_map(fn (string $id): Coat => Coat::of($this->rows->uid(), $zone->uid, $library->recipe($id)), $ids));
+        $coats = $typed->made(fn (): array => $school !== null ? $school->coats($zone->uid, $this->rows->uid(...)) : array_map(fn (string $id): Coat => new Coat($this->rows->uid(), $zone->uid, $library->recipe($id)), $ids));
         if ($coats === []) {
             throw new InvalidValue('There is no such build-up.', 'recipe');
         }
@@ -64,7 +64,7 @@ final readonly class SaveCoat
         $blend = $typed->has('blend_mm') ? ($typed->text('blend_mm') === '' ? 0.0 : $typed->length('blend_mm', $old->blend, $old->blend)) : $old->blend;
         $minutes = $typed->has('minutes') ? ($typed->text('minutes') === '' ? null : $typed->number('minutes')) : $old->minutes;
         $colour = $typed->has('colour') ? ($typed->text('colour') ?: null) : $old->colour;
-        $coat = $typed->made(fn (): Coat => Coat::of($old->uid, $old->zone, $old->recipe, $mm, $share / 100.0, (int) $passes, $typed->text('name', $old->name), $old->extra, $minutes, $colour, $blend));
+        $coat = $typed->made(fn (): Coat => new Coat($old->uid, $old->zone, $old->recipe, $mm, $share / 100.0, (int) $passes, $typed->text('name', $old->name), $old->extra, $minutes, $colour, $blend));
         $values = WorksFile::fromCoat($coat);
         $this->ledger->record($layout, "{$coat->title()} changed", function (ChangeSet $changes) use ($row, $values): void {
             $changes->save($row->keep($values));

@@ -43,7 +43,7 @@ final readonly class SaveColour
             $mix[] = ['base' => $base, 'parts' => $typed->number("mix.{$k}.parts")];
         }
         $uid = $row === null ? $this->rows->uid() : $row->uid;
-        $colour = $typed->made(fn (): Colour => Colour::of($uid, $typed->text('name'), $mix, $typed->text('season')));
+        $colour = $typed->made(fn (): Colour => new Colour($uid, $typed->text('name'), $mix, $typed->text('season')));
         $values = WorksFile::fromColour($colour);
         $this->ledger->record($layout, "{$colour->name} mixed", function (ChangeSet $changes) use ($layout, $row, $values): void {
             $row === null ? $this->rows->add($changes, $layout, ColourRow::class, $values) : $changes->save($row->keep($values));

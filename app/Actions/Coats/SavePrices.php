@@ -38,7 +38,7 @@ final readonly class SavePrices
             [$price, $amount] = [$typed->number("prices.{$k}.price"), $typed->number("prices.{$k}.amount")];
             $set[] = function () use ($k, $material, $price, $amount, $old): PackPrice {
                 try {
-                    return PackPrice::of($old[$material]->uid ?? $this->rows->uid(), $material, $amount, (int) round(100.0 * $price), $old[$material]->extra ?? []);
+                    return new PackPrice($old[$material]->uid ?? $this->rows->uid(), $material, $amount, (int) round(100.0 * $price), $old[$material]->extra ?? []);
                 } catch (InvalidValue $refusal) {
                     throw $refusal->within("prices/{$k}");
                 }

@@ -54,7 +54,7 @@ final readonly class SaveRecipe
         $values['provenance'] = 'yours';
         $recipe = $typed->made(function () use ($values): Recipe {
             try {
-                return RecipeFile::recipe(Values::of(json_decode(json_encode($values, JSON_THROW_ON_ERROR), false, 32, JSON_THROW_ON_ERROR), ''));
+                return RecipeFile::recipe(new Values(json_decode(json_encode($values, JSON_THROW_ON_ERROR), false, 32, JSON_THROW_ON_ERROR), ''));
             } catch (InvalidValue $refusal) {
                 // A file's pointer begins with a slash, a field's place does not.
                 throw new InvalidValue($refusal->getMessage(), ltrim($refusal->place, '/'));

@@ -38,7 +38,7 @@ final readonly class SaveZone
         $zones = $project->works->zonesOf($row->uid);
         $typed = new FormInput($input, Units::from($layout->units));
         $name = $typed->text('name') !== '' ? $typed->text('name') : 'Zone '.(count($zones) + 1);
-        $zone = $this->read($typed, $project->section($row->uid), Zone::of($this->rows->uid(), $row->uid, $name), $name);
+        $zone = $this->read($typed, $project->section($row->uid), new Zone($this->rows->uid(), $row->uid, $name), $name);
         $buildUp = $typed->text('build_up');
 
         return $this->ledger->record($layout, "{$zone->name} added", function (ChangeSet $changes) use ($layout, $zone, $buildUp): ZoneRow {
@@ -52,7 +52,7 @@ final readonly class SaveZone
     private function buildUp(ChangeSet $changes, Layout $layout, string $zone, string $key): void
     {
         foreach ($this->library->buildUps[$key]['recipes'] ?? [] as $recipe) {
-            $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat(Coat::of($this->rows->uid(), $zone, $this->library->recipe($recipe))));
+            $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat(new Coat($this->rows->uid(), $zone, $this->library->recipe($recipe))));
         }
     }
 
@@ -109,7 +109,7 @@ final readonly class SaveZone
         $crowns = $this->crowns($typed, $section);
         [$without, $within, $also] = array_map(fn (string $key): array => array_values(array_filter(array_map('strval', array_filter($typed->list($key), 'is_scalar')))), ['without', 'within', 'also']);
 
-        return $typed->made(fn (): Zone => Zone::of($old->uid, $old->section, $name, $outline, $slope, $near, $without, $old->extra, $height, $damp, $aspect, $within, $also, $crowns, $made));
+        return $typed->made(fn (): Zone => new Zone($old->uid, $old->section, $name, $outline, $slope, $near, $without, $old->extra, $height, $damp, $aspect, $within, $also, $crowns, $made));
     }
 
     /** @return list<array{float, float, float}>|null layout coordinates and diameters */

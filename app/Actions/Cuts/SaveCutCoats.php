@@ -101,7 +101,7 @@ final readonly class SaveCutCoats
         if ($gluing === null) {
             $count = $goes($page->minutes());
 
-            return [Coat::of($this->rows->uid(), $zone, $this->library->recipe('shell-web'), 1.0 / $count, 1.0, $count, '', [], max(1.0, $page->minutes() / $count))];
+            return [new Coat($this->rows->uid(), $zone, $this->library->recipe('shell-web'), 1.0 / $count, 1.0, $count, '', [], max(1.0, $page->minutes() / $count))];
         }
         $out = [];
         $amounts = $gluing->amounts();
@@ -115,7 +115,7 @@ final readonly class SaveCutCoats
             $minutes = $page->minutes() * $gluing->areaOf($glue) / max(1.0, $gluing->areaOf());
             $count = $goes($minutes);
             $mm = $ml * 1000.0 / (1.0 + $recipe->waste) / max(1.0, $page->land()->surface()) / $count;
-            $out[] = Coat::of($this->rows->uid(), $zone, $recipe, max(0.01, $mm), 1.0, $count, '', [], max(1.0, $minutes / $count));
+            $out[] = new Coat($this->rows->uid(), $zone, $recipe, max(0.01, $mm), 1.0, $count, '', [], max(1.0, $minutes / $count));
         }
 
         return $out;
@@ -131,7 +131,7 @@ final readonly class SaveCutCoats
             }
         }
         $names = array_map(fn (Zone $z): string => mb_strtolower($z->name), $zones);
-        $zone = Zone::of($this->rows->uid(), $section, in_array('the board', $names, true) ? 'The board, whole' : 'The board');
+        $zone = new Zone($this->rows->uid(), $section, in_array('the board', $names, true) ? 'The board, whole' : 'The board');
         $this->rows->add($changes, $layout, ZoneRow::class, WorksFile::fromZone($zone));
 
         return $zone->uid;

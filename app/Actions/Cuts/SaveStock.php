@@ -128,7 +128,7 @@ final readonly class SaveStock
     private function lot(string $kind, array $sizes, string $at): SheetLot
     {
         try {
-            return SheetLot::of($this->rows->uid(), $kind, ...$sizes);
+            return new SheetLot($this->rows->uid(), $kind, ...$sizes);
         } catch (InvalidValue $refusal) {
             throw $refusal->within($at);
         }
@@ -151,7 +151,7 @@ final readonly class SaveStock
     {
         if ($by !== 0) {
             $now = intdiv($this->clock->now()->getTimestamp(), 60);
-            $this->rows->add($changes, $layout, MovementRow::class, StockFile::fromMovement(StockMovement::of($this->rows->uid(), $lot, $by, $cause, $section, $now)));
+            $this->rows->add($changes, $layout, MovementRow::class, StockFile::fromMovement(new StockMovement($this->rows->uid(), $lot, $by, $cause, $section, $now)));
         }
     }
 }

@@ -40,7 +40,7 @@ final readonly class SaveJournal
         $room = $project->works->room($project->section($laid->section));
         $air = (new RoomAir($room, new DateTimeZone($layout->zone), $project->works->logs[$room->uid] ?? null))->at($this->desk->minute());
         $amounts = in_array($kind, ['still wet', 'dry'], true) ? [] : array_map(fn (MaterialAmount $a): array => ['material' => $a->material, 'amount' => round($a->amount, 1), 'unit' => $a->unit], $laid->amounts);
-        $this->write($layout, JournalEntry::of($this->uids->next(), $this->desk->minute(), $kind, $laid->section, $laid->uid, $words, $air->temperature, $air->humidity, $amounts));
+        $this->write($layout, new JournalEntry($this->uids->next(), $this->desk->minute(), $kind, $laid->section, $laid->uid, $words, $air->temperature, $air->humidity, $amounts));
     }
 
     /** A step that touched laid work was undone or done again. */
@@ -52,7 +52,7 @@ final readonly class SaveJournal
             }
             $data = json_decode((string) ($row['after']['data'] ?? $row['before']['data'] ?? '{}'), true);
             $kind = $step->kind === 'undo' ? 'undone' : 'done again';
-            $this->write($step->layout, JournalEntry::of($this->uids->next(), $this->desk->minute(), $kind, (string) $data['section'], $row['uid'], ucfirst($kind).": {$step->sentence}"));
+            $this->write($step->layout, new JournalEntry($this->uids->next(), $this->desk->minute(), $kind, (string) $data['section'], $row['uid'], ucfirst($kind).": {$step->sentence}"));
 
             return;
         }

@@ -146,7 +146,7 @@ final readonly class ImportLand
             }
             foreach ($fit->spots as $spot) {
                 $p = $section->placement->toLayout(new Point(min($section->width, max(0.0, $spot->x)), min($section->depth, max(0.0, $spot->y))));
-                $changes->save(SaveLandFeature::row($layout, LandFeature::of($this->uids->next(), 'spot', [new Spot($p->x, $p->y, $spot->z)])));
+                $changes->save(SaveLandFeature::row($layout, new LandFeature($this->uids->next(), 'spot', [new Spot($p->x, $p->y, $spot->z)])));
             }
         });
 

@@ -70,7 +70,7 @@ final readonly class SaveLandFeature
                 default => 0.0,
             });
         }
-        $feature = $typed->made(fn (): LandFeature => LandFeature::of($this->uids->next(), $kind, $points, $typed->text('name')));
+        $feature = $typed->made(fn (): LandFeature => new LandFeature($this->uids->next(), $kind, $points, $typed->text('name')));
 
         $pins = in_array($kind, LandFeature::SHAPES, true) || $project->hasLand($section) ? [] : $this->pins($section, $feature);
 
@@ -124,7 +124,7 @@ final readonly class SaveLandFeature
         foreach ($section->corners() as $corner) {
             $near = array_filter($first->points, fn (Spot $p): bool => hypot($p->x - $corner->x, $p->y - $corner->y) < 25.0);
             if ($near === []) {
-                $pins[] = LandFeature::of($this->uids->next(), 'spot', [new Spot($corner->x, $corner->y, $section->base)]);
+                $pins[] = new LandFeature($this->uids->next(), 'spot', [new Spot($corner->x, $corner->y, $section->base)]);
             }
         }
 
@@ -167,7 +167,7 @@ final readonly class SaveLandFeature
         if ($feature->kind === 'water' || $feature->kind === 'pad') {
             $points = self::level($points, $typed->length('level', $old->points[0]->z, $old->points[0]->z));
         }
-        $made = $typed->made(fn (): LandFeature => LandFeature::of($feature->uid, $feature->kind, $points, $typed->text('name'), $old->extra, $figures));
+        $made = $typed->made(fn (): LandFeature => new LandFeature($feature->uid, $feature->kind, $points, $typed->text('name'), $old->extra, $figures));
         $feature->fill(self::columns($made));
         $this->save($layout, $feature, self::sentence($made));
     }

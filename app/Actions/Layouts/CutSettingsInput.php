@@ -60,7 +60,7 @@ final class CutSettingsInput
             }
         }
 
-        return fn (): BoardBuild => BoardBuild::of(...[...$values, $opening, $packing]);
+        return fn (): BoardBuild => new BoardBuild(...[...$values, $opening, $packing]);
     }
 
     /** @return callable(): ShellBuild */
@@ -73,7 +73,7 @@ final class CutSettingsInput
         $overlap = $typed->has('cuts.shell.overlap') ? $typed->number('cuts.shell.overlap', 100.0 * $old->overlap) / 100.0 : $old->overlap;
         $layers = $typed->number('cuts.shell.layers', (float) $old->layers);
 
-        return fn (): ShellBuild => ShellBuild::of(...[...$values, $overlap, is_nan($layers) ? 0 : (int) $layers]);
+        return fn (): ShellBuild => new ShellBuild(...[...$values, $overlap, is_nan($layers) ? 0 : (int) $layers]);
     }
 
     /** @return array<array-key, array{float, float, float, int|null, int|null}> rows with nothing typed are left out */
@@ -110,7 +110,7 @@ final class CutSettingsInput
         $out = [];
         foreach ($rows as $k => $row) {
             try {
-                $out[] = StockSheet::of(...$row);
+                $out[] = new StockSheet(...$row);
             } catch (InvalidValue $refusal) {
                 throw $refusal->within("cuts/more/{$k}");
             }

@@ -75,7 +75,7 @@ final readonly class SaveLayout
     /** @param  array<string, mixed>  $input what is not sent keeps what stands, or takes a starting value */
     private function read(array $input, ?Layout $layout): LayoutSheet
     {
-        $old = $layout === null ? LayoutSheet::of($this->uids->next(), 'New', 87.1, 16.5) : ProjectLoader::sheet($layout);
+        $old = $layout === null ? new LayoutSheet($this->uids->next(), 'New', 87.1, 16.5) : ProjectLoader::sheet($layout);
         $units = Units::tryFrom((new FormInput($input))->text('units')) ?? $old->units;
         $typed = new FormInput($input, $old->units);
         $ratio = $typed->number('ratio', $old->scale->ratio);
@@ -89,7 +89,7 @@ final readonly class SaveLayout
         $north = $typed->number('north_deg', $old->northDeg);
         $edges = $typed->has('viewing_edges') ? array_values(array_filter(array_map('strval', array_filter($typed->list('viewing_edges'), 'is_scalar')))) : $old->viewingEdges;
 
-        return $typed->made(fn (): LayoutSheet => LayoutSheet::of(
+        return $typed->made(fn (): LayoutSheet => new LayoutSheet(
             $old->uid, $typed->text('name', $old->name), $ratio, $gauge, $units, $typed->text('zone', $old->zone), strtoupper($typed->text('currency', $old->currency)),
             $edges, $typed->text('region', $old->region), $typed->text('season', $old->season), $typed->has('vehicles') ? $this->vehicles($typed, $old) : $old->vehicles, $margin, $face, $reach, $tension, $stiffness, $cuts(),
             $typed->kept() + $old->typed, $old->extra, $typed->has('show_on') ? ($typed->text('show_on') ?: null) : $old->showOn, $north, $typed->has('felt_grade') ? $typed->text('felt_grade') === '1' : $old->feltGrade, $old->bench,

@@ -49,7 +49,7 @@ final readonly class SaveRoom
     /** @param  array<string, mixed>  $input as above, rev, and `always` where it was always so */
     public function change(Layout $layout, RoomRow $row, array $input): void
     {
-        $old = WorksFile::room(Values::of($row->values(), ''), $row->uid);
+        $old = WorksFile::room(new Values($row->values(), ''), $row->uid);
         // What is set holds from now on, unless the past is corrected in so many words.
         $room = empty($input['always']) ? $this->read($input, $old)->after($old, intdiv($this->clock->now()->getTimestamp(), 60)) : $this->read($input, $old);
         $values = WorksFile::fromRoom($room);

@@ -34,7 +34,7 @@ final readonly class SaveBenchTimes
             $typed->fault('Tick the days on which it is.', 'weekdays');
         }
         $times = $typed->made(fn (): array => array_map(
-            fn (?int $day): BenchTime => BenchTime::of($this->rows->uid(), $kind, $day, $kind === 'weekly' ? null : $typed->day('date', $this->clock->now()), $from, $to, (int) $hands, until: in_array($kind, ['visit', 'closed'], true) ? ($typed->day('until', $this->clock->now()) ?: null) : null, who: $typed->text('who')),
+            fn (?int $day): BenchTime => new BenchTime($this->rows->uid(), $kind, $day, $kind === 'weekly' ? null : $typed->day('date', $this->clock->now()), $from, $to, (int) $hands, until: in_array($kind, ['visit', 'closed'], true) ? ($typed->day('until', $this->clock->now()) ?: null) : null, who: $typed->text('who')),
             $kind === 'weekly' ? array_values($days) : [null],
         ));
         $this->ledger->record($layout, $kind === 'closed' ? 'A day closed' : (count($times) === 1 ? 'A session added' : 'Sessions added'), function (ChangeSet $changes) use ($layout, $times): void {

@@ -90,7 +90,7 @@ final readonly class SaveCoatApplication
         $amounts = array_map(fn (MaterialAmount $a): MaterialAmount => new MaterialAmount($a->material, $a->amount * $part, $a->unit, $a->recovered), $laid->amounts);
         $placement = $this->load->of($layout)->section($laid->section)->placement;
         $rings = CoatApplication::moved($band->of($laid->ringsOn($placement)), fn (Point $p): Point => $placement->toLayout($p));
-        $stopped = CoatApplication::of(
+        $stopped = new CoatApplication(
             $laid->uid, $laid->section, $laid->zone, $laid->coat, $laid->pass, $laid->title, $laid->recipe, $laid->mm, $rings, $laid->area * $part, $laid->track * $part,
             max(1, $now - $laid->startedAt), $amounts, $laid->startedAt, $now, $laid->seen, $laid->extra,
         );
@@ -175,7 +175,7 @@ final readonly class SaveCoatApplication
      */
     private function with(CoatApplication $l, ?int $endedAt = null, ?array $seen = null): CoatApplication
     {
-        return CoatApplication::of(
+        return new CoatApplication(
             $l->uid, $l->section, $l->zone, $l->coat, $l->pass, $l->title, $l->recipe, $l->mm, $l->rings, $l->area, $l->track, $l->minutes, $l->amounts,
             $l->startedAt, $endedAt ?? $l->endedAt, $seen ?? $l->seen, $l->extra,
         );

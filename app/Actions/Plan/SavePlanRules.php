@@ -47,7 +47,7 @@ final readonly class SavePlanRules
                 $due[] = ['section' => $typed->text("due.{$k}.section"), 'date' => $date, 'milestone' => $typed->text("due.{$k}.milestone", 'travel')];
             }
         }
-        $rules = $typed->made(fn (): BenchRules => BenchRules::of(round($certainty, 2), $typed->text('order', $old->order), $typed->has('tools') ? $tools : $old->tools, $typed->has('due') ? $due : $old->due, $old->first));
+        $rules = $typed->made(fn (): BenchRules => new BenchRules(round($certainty, 2), $typed->text('order', $old->order), $typed->has('tools') ? $tools : $old->tools, $typed->has('due') ? $due : $old->due, $old->first));
         $this->keep($layout, $rules, 'Planned otherwise');
     }
 
@@ -57,7 +57,7 @@ final readonly class SavePlanRules
         $zone = new DateTimeZone($layout->zone);
         $hours = $this->calendars->busy($text, $zone, intdiv($this->clock->now()->getTimestamp(), 60), BenchWork::HORIZON_DAYS);
         $name = mb_substr($name, 0, 80);
-        $times = array_map(fn (array $h): BenchTime => BenchTime::of($this->rows->uid(), 'busy', null, $h['date'], $h['from'], $h['to'], who: $name), $hours);
+        $times = array_map(fn (array $h): BenchTime => new BenchTime($this->rows->uid(), 'busy', null, $h['date'], $h['from'], $h['to'], who: $name), $hours);
         $this->ledger->record($layout, "Busy hours from {$name}", function (ChangeSet $changes) use ($layout, $times, $name): void {
             $this->forgetRows($changes, $layout, $name);
             foreach ($times as $time) {

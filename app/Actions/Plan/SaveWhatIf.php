@@ -87,7 +87,7 @@ final readonly class SaveWhatIf
     {
         [$from, $to, $date] = [$typed->clock('from'), $typed->clock('to'), $typed->day('date', $this->clock->now())];
 
-        return $typed->made(fn (): BenchTime => BenchTime::of($this->rows->uid(), 'single', null, $date, $from, $to));
+        return $typed->made(fn (): BenchTime => new BenchTime($this->rows->uid(), 'single', null, $date, $from, $to));
     }
 
     /**

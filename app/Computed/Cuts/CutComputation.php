@@ -78,8 +78,8 @@ final class CutComputation
         $laid = [];
         foreach (LayerPieces::of($stack, $cuts)->pieces as $thickness => $pieces) {
             $sheets = $cuts->ofThickness((float) $thickness) ?: [$cuts->first()];
-            $kinds = array_map(fn (StockSheet $s, int $k): NestSheet => NestSheet::of("s{$k}", $s->width, $s->depth, min(200, $s->count ?? 200)), $sheets, array_keys($sheets));
-            foreach (Nester::lay(NestProblem::of($kinds, array_slice($pieces, 0, NestProblem::MAX_PIECES), $cuts->kerf, $cuts->margin), 0.0, 1)->used as $used) {
+            $kinds = array_map(fn (StockSheet $s, int $k): NestSheet => new NestSheet("s{$k}", $s->width, $s->depth, min(200, $s->count ?? 200)), $sheets, array_keys($sheets));
+            foreach (Nester::lay(new NestProblem($kinds, array_slice($pieces, 0, NestProblem::MAX_PIECES), $cuts->kerf, $cuts->margin), 0.0, 1)->used as $used) {
                 $laid[] = $sheets[(int) substr($used['sheet'], 1)];
             }
         }

@@ -28,7 +28,7 @@ final class CureCommand extends RidgeCommand
     {
         $recipe = RecipeFile::read($this->contents($this->recipe()))->cure;
         $flow = Climate::AIRFLOW_FACTORS[$this->word('airflow')] ?? $this->number('airflow', 0.1, 5.0);
-        $air = Climate::of($this->number('temp', -10.0, 50.0, '°C'), $this->number('rh', 0.0, 100.0, '%'), $flow);
+        $air = new Climate($this->number('temp', -10.0, 50.0, '°C'), $this->number('rh', 0.0, 100.0, '%'), $flow);
         if ($this->word('climate') !== '') {
             return $this->through($recipe, $flow);
         }

@@ -47,7 +47,7 @@ final readonly class LayerPieces
                     $parted[] = $piece->id;
                 }
                 foreach ($parts as $k => $rings) {
-                    $pieces[(string) $thickness][] = NestPiece::of(count($parts) > 1 ? $piece->id.chr(97 + $k % 26) : $piece->id, $rings);
+                    $pieces[(string) $thickness][] = new NestPiece(count($parts) > 1 ? $piece->id.chr(97 + $k % 26) : $piece->id, $rings);
                 }
             }
         }

@@ -10,18 +10,20 @@ use IdleRidge\Core\Measure\InvalidValue;
 /** A piece to be laid on a sheet: its outline counter-clockwise, then its holes, mm. It is never turned over. */
 final readonly class NestPiece
 {
-    /** @param  non-empty-list<list<array{float, float}>>  $rings */
-    private function __construct(public string $id, public array $rings, public float $area)
-    {
-    }
+    /** @var non-empty-list<list<array{float, float}>> */
+    public array $rings;
+
+    public float $area;
 
     /**
      * @param list<list<array{float, float}>> $rings
      *
      * @throws InvalidValue naming the ring
      */
-    public static function of(string $id, array $rings): self
-    {
+    public function __construct(
+        public string $id,
+        array $rings,
+    ) {
         if ($rings === []) {
             throw new InvalidValue("Piece “{$id}” has no outline.", 'rings');
         }
@@ -40,6 +42,7 @@ final readonly class NestPiece
             throw new InvalidValue("Piece “{$id}” has no area.", 'rings/0');
         }
 
-        return new self($id, $rings, $area);
+        $this->rings = $rings;
+        $this->area = $area;
     }
 }

@@ -11,14 +11,8 @@ final readonly class NestProblem
 {
     public const MAX_PIECES = 400;
 
-    /**
-     * @param list<NestSheet> $sheets
-     * @param list<NestPiece> $pieces
-     * @param list<float> $rotations degrees, counter-clockwise
-     */
-    private function __construct(public array $sheets, public array $pieces, public float $kerf, public float $margin, public array $rotations)
-    {
-    }
+    /** @var list<float> degrees, counter-clockwise */
+    public array $rotations;
 
     /**
      * @param list<NestSheet> $sheets
@@ -27,8 +21,13 @@ final readonly class NestProblem
      *
      * @throws InvalidValue naming the field
      */
-    public static function of(array $sheets, array $pieces, float $kerf, float $margin, array $rotations = [0.0, 90.0, 180.0, 270.0]): self
-    {
+    public function __construct(
+        public array $sheets,
+        public array $pieces,
+        public float $kerf,
+        public float $margin,
+        array $rotations = [0.0, 90.0, 180.0, 270.0],
+    ) {
         InvalidValue::unlessBetween($kerf, 0.0, 50.0, 'The kerf', 'mm', 'kerf');
         InvalidValue::unlessBetween($margin, 0.0, 200.0, 'The margin', 'mm', 'margin');
         if ($rotations === [] || count($rotations) > 36) {
@@ -47,6 +46,6 @@ final readonly class NestProblem
             }
         }
 
-        return new self($sheets, $pieces, $kerf, $margin, array_values(array_unique($rotations)));
+        $this->rotations = array_values(array_unique($rotations));
     }
 }
