@@ -44,7 +44,12 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([InvalidValue::class, InvalidValues::class, StaleRecord::class, Overtaken::class, UnreadableLayout::class]);
-        $exceptions->map(InvalidValue::class, fn (InvalidValue $refusal): ValidationException => ValidationException::withMessages([$refusal->place ?: 'form' => $refusal->getMessage()]));
+        $exceptions->map(
+            InvalidValue::class,
+            fn (InvalidValue $refusal): ValidationException => ValidationException::withMessages(
+                [$refusal->place ?: 'form' => $refusal->getMessage()],
+            ),
+        );
         $exceptions->map(InvalidValues::class, function (InvalidValues $refusals): ValidationException {
             $messages = [];
             foreach ($refusals->all as $refusal) {
@@ -70,11 +75,23 @@ return Application::configure(basePath: dirname(__DIR__))
 
             return $request->header('HX-Request') === 'true'
                 ? response()->view('land.faults', ['faults' => ['form' => [$trouble->said()]]], 422)
-                : response()->view('errors.disk', ['said' => $trouble->said(), 'again' => $request->isMethod('GET') ? null : $request->fullUrl(), 'typed' => DiskTrouble::typed($request->input())], 507);
+                : response()->view(
+                    'errors.disk',
+                    [
+                        'said' => $trouble->said(),
+                        'again' => $request->isMethod('GET') ? null : $request->fullUrl(),
+                        'typed' => DiskTrouble::typed($request->input()),
+                    ],
+                    507,
+                );
         });
         $exceptions->render(function (UnreadableLayout $unreadable, Request $request) {
             return $request->header('HX-Request') === 'true'
-                ? response()->view('land.faults', ['faults' => ['form' => array_map(fn (InvalidValue $r): string => $r->getMessage(), $unreadable->faults->all)]], 422)
+                ? response()->view(
+                    'land.faults',
+                    ['faults' => ['form' => array_map(fn (InvalidValue $r): string => $r->getMessage(), $unreadable->faults->all)]],
+                    422,
+                )
                 : response()->view('errors.unreadable', app(ShowLayouts::class)->broken($unreadable), 422);
         });
         $exceptions->render(function (Overtaken $overtaken, Request $request) {

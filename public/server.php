@@ -5,7 +5,14 @@
 
 $path = urldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));
 $file = realpath(__DIR__.$path);
-$types = ['css' => 'text/css', 'js' => 'text/javascript', 'woff2' => 'font/woff2', 'woff' => 'font/woff', 'svg' => 'image/svg+xml', 'ico' => 'image/x-icon'];
+$types = [
+    'css' => 'text/css',
+    'js' => 'text/javascript',
+    'woff2' => 'font/woff2',
+    'woff' => 'font/woff',
+    'svg' => 'image/svg+xml',
+    'ico' => 'image/x-icon',
+];
 $type = $types[pathinfo($path, PATHINFO_EXTENSION)] ?? null;
 
 if ($type !== null && $file !== false && str_starts_with($file, __DIR__.'/') && is_file($file)) {

@@ -60,8 +60,15 @@ final class BenchPlanChecker
         }
         foreach ($plan->moves as $spark) {
             foreach (in_array('sparks', $spark->move->coat->recipe->hazards, true) ? $plan->moves : [] as $mist) {
-                $sameRoom = $plan->work->project->works->room($spark->move->section)->uid === $plan->work->project->works->room($mist->move->section)->uid;
-                if ($sameRoom && in_array('vapour', $mist->move->coat->recipe->hazards, true) && $spark->start < $mist->end + 30 && $spark->end > $mist->start) {
+                $sameRoom =
+                    $plan->work->project->works->room($spark->move->section)->uid ===
+                    $plan->work->project->works->room($mist->move->section)->uid;
+                if (
+                    $sameRoom &&
+                    in_array('vapour', $mist->move->coat->recipe->hazards, true) &&
+                    $spark->start < $mist->end + 30 &&
+                    $spark->end > $mist->start
+                ) {
                     $faults[] = "{$spark->move->title()} sparks in the vapour of {$mist->move->title()}";
                 }
             }
@@ -69,8 +76,13 @@ final class BenchPlanChecker
         $ends = array_column(array_map(fn (PlacedMove $p): array => [$p->move->id, $p->end], $plan->moves), 1, 0);
         foreach ($plan->moves as $placed) {
             foreach ($placed->move->coat->recipe->tools as $tool) {
-                $kept = array_filter($plan->moves, fn (PlacedMove $p): bool => $p !== $placed && isset($p->move->coat->recipe->holds[$tool]) && $p->start <= $placed->start
-                    && ! self::isReadyAfter($plan, $p, Milestone::from($p->move->coat->recipe->holds[$tool]), $placed->start));
+                $kept = array_filter(
+                    $plan->moves,
+                    fn (PlacedMove $p): bool => $p !== $placed &&
+                        isset($p->move->coat->recipe->holds[$tool]) &&
+                        $p->start <= $placed->start &&
+                        ! self::isReadyAfter($plan, $p, Milestone::from($p->move->coat->recipe->holds[$tool]), $placed->start),
+                );
                 if (count($kept) >= $plan->work->rules()->tools($tool)) {
                     $faults[] = "the {$tool} is kept when {$placed->move->title()} begins";
                 }
@@ -88,13 +100,37 @@ final class BenchPlanChecker
                 $room = $plan->work->project->works->room($placed->move->section);
                 if ($base->window !== null) {
                     $began = $under instanceof CoatApplication ? $under->startedAt : $starts[$under->id];
-                    if (! self::isOpen(self::certain($plan, self::CASE), $base->window, $recipe->cure->minutes, $recipe->cure->mechanism, $began, $end, $placed->start, $room, $plan->work->zone())) {
+                    if (
+                        ! self::isOpen(
+                            self::certain($plan, self::CASE),
+                            $base->window,
+                            $recipe->cure->minutes,
+                            $recipe->cure->mechanism,
+                            $began,
+                            $end,
+                            $placed->start,
+                            $room,
+                            $plan->work->zone(),
+                        )
+                    ) {
                         $faults[] = "{$placed->move->title()} misses its window after {$recipe->name}";
                     }
 
                     continue;
                 }
-                if (! self::isReady(self::certain($plan, self::BOTH), $recipe->cure->minutes, $recipe->cure->mechanism, $base->milestone, ($mm / $recipe->cure->referenceMm) ** $recipe->cure->exponent, $end, $placed->start, $room, $plan->work->zone())) {
+                if (
+                    ! self::isReady(
+                        self::certain($plan, self::BOTH),
+                        $recipe->cure->minutes,
+                        $recipe->cure->mechanism,
+                        $base->milestone,
+                        ($mm / $recipe->cure->referenceMm) ** $recipe->cure->exponent,
+                        $end,
+                        $placed->start,
+                        $room,
+                        $plan->work->zone(),
+                    )
+                ) {
                     $faults[] = "{$placed->move->title()} begins before {$recipe->name} is {$base->milestone->value}";
                 }
             }
@@ -107,9 +143,15 @@ final class BenchPlanChecker
     private static function lasts(BenchPlan $plan, PlacedMove $placed): bool
     {
         $minutes = $placed->end - $placed->start;
-        $joined = array_filter($plan->moves, fn (PlacedMove $p): bool => $p->end === $placed->start && $p->move->coat->recipe->id === $placed->move->coat->recipe->id && $p->move->section === $placed->move->section);
+        $joined = array_filter(
+            $plan->moves,
+            fn (PlacedMove $p): bool => $p->end === $placed->start &&
+                $p->move->coat->recipe->id === $placed->move->coat->recipe->id &&
+                $p->move->section === $placed->move->section,
+        );
 
-        return $minutes === $placed->move->minutes || ($joined !== [] && $minutes === $placed->move->minutes - (int) $placed->move->coat->recipe->labour->setUp);
+        return $minutes === $placed->move->minutes ||
+            ($joined !== [] && $minutes === $placed->move->minutes - (int) $placed->move->coat->recipe->labour->setUp);
     }
 
     /** How much longer than usual a wait is taken to be, so sure as this plan has to be. */
@@ -122,19 +164,45 @@ final class BenchPlanChecker
     {
         $cure = $placed->move->coat->recipe->cure;
 
-        return $placed->end <= $start && self::isReady(self::certain($plan, self::BOTH), $cure->minutes, $cure->mechanism, $milestone, ($placed->move->coat->mm / $cure->referenceMm) ** $cure->exponent, $placed->end, $start, $plan->work->project->works->room($placed->move->section), $plan->work->zone());
+        return $placed->end <= $start &&
+            self::isReady(
+                self::certain($plan, self::BOTH),
+                $cure->minutes,
+                $cure->mechanism,
+                $milestone,
+                ($placed->move->coat->mm / $cure->referenceMm) ** $cure->exponent,
+                $placed->end,
+                $start,
+                $plan->work->project->works->room($placed->move->section),
+                $plan->work->zone(),
+            );
     }
 
     /** @param  array<string, float>  $minutes */
-    private static function isOpen(float $case, FollowWindow $window, array $minutes, Mechanism $mechanism, int $began, int $end, int $start, Room $room, DateTimeZone $zone): bool
-    {
+    private static function isOpen(
+        float $case,
+        FollowWindow $window,
+        array $minutes,
+        Mechanism $mechanism,
+        int $began,
+        int $end,
+        int $start,
+        Room $room,
+        DateTimeZone $zone,
+    ): bool {
         if ($window->again !== null && $start >= $end + $window->again) {
             return true;
         }
         if (is_float($window->opens) && is_float($window->closes)) {
             return $start >= $end + $window->opens && $start <= max($end + $window->opens, $began + $window->closes);
         }
-        $after = fn (Milestone|float $of, float $factor, int $moment): float => self::elapsed($minutes[$of instanceof Milestone ? $of->value : ''] * $factor, $mechanism, $moment, $room, $zone);
+        $after = fn (Milestone|float $of, float $factor, int $moment): float => self::elapsed(
+            $minutes[$of instanceof Milestone ? $of->value : ''] * $factor,
+            $mechanism,
+            $moment,
+            $room,
+            $zone,
+        );
         $bounds = function (int $moment) use ($after, $case, $window): array {
             [$early, $late] = [$after($window->opens, $case, $moment), $after($window->closes, 1.0 / $case, $moment)];
             if ($early > $late) {
@@ -165,10 +233,24 @@ final class BenchPlanChecker
     }
 
     /** @param  array<string, float>  $minutes */
-    private static function isReady(float $late, array $minutes, Mechanism $mechanism, Milestone $milestone, float $thickness, int $end, int $start, Room $room, DateTimeZone $zone): bool
-    {
+    private static function isReady(
+        float $late,
+        array $minutes,
+        Mechanism $mechanism,
+        Milestone $milestone,
+        float $thickness,
+        int $end,
+        int $start,
+        Room $room,
+        DateTimeZone $zone,
+    ): bool {
         $set = $mechanism === Mechanism::Hydration ? $minutes['touch_dry'] * $late : 0.0;
-        $first = $mechanism === Mechanism::Hydration ? $set : $minutes[$milestone->value] * $late * (in_array($milestone, [Milestone::NextCoat, Milestone::DryThrough], true) ? $thickness : 1.0);
+        $first =
+            $mechanism === Mechanism::Hydration
+                ? $set
+                : $minutes[$milestone->value] *
+                    $late *
+                    (in_array($milestone, [Milestone::NextCoat, Milestone::DryThrough], true) ? $thickness : 1.0);
         $then = $mechanism === Mechanism::Hydration ? ($minutes[$milestone->value] - $minutes['touch_dry']) * $late * $thickness : 0.0;
         $local = (new DateTimeImmutable('@'.$end * 60))->setTimezone($zone);
         for ($minute = $end; $minute < $start && $first + $then > 1e-6; $minute++) {

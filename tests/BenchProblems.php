@@ -37,14 +37,24 @@ final class BenchProblems
         for ($k = 0; $k < $jobs; $k++) {
             $chain = $k % $chains;
             $tools = match ($random->getInt(0, 9)) {
-                0, 1 => ['fibre applicator'], 2 => ['weights'], default => []
+                0, 1 => ['fibre applicator'],
+                2 => ['weights'],
+                default => [],
             };
             $minutes = 5 * $random->getInt(1, 9);
-            $all[] = new Job("j{$k}", $minutes, 1, $tools, "s{$chain}", holds: $tools === ['weights'] ? ['weights' => new ConstantTimeLag(720, null)] : []);
+            $all[] = new Job(
+                "j{$k}",
+                $minutes,
+                1,
+                $tools,
+                "s{$chain}",
+                holds: $tools === ['weights'] ? ['weights' => new ConstantTimeLag(720, null)] : [],
+            );
             if (isset($last[$chain])) {
                 $min = [20, 120, 360, 720, 1440][$random->getInt(0, 4)];
                 // What must follow soon follows something short, within an evening.
-                $waits[] = $min === 20 ? Precedence::of($last[$chain], "j{$k}", 20, 1440) : Precedence::of($last[$chain], "j{$k}", $min);
+                $waits[] =
+                    $min === 20 ? Precedence::of($last[$chain], "j{$k}", 20, 1440) : Precedence::of($last[$chain], "j{$k}", $min);
             }
             if ($k > $chains && $random->getInt(0, 9) === 0) {
                 $apart[] = ['j'.$random->getInt(0, $k - 1), "j{$k}"];

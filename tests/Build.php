@@ -42,27 +42,50 @@ final class Build
     }
 
     /**
-     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}> $pieces
-     * @param list<array{float|int, float|int}> $grades station, height
-     * @param array<string, float> $profile
-     * @param list<array{kind: string, from_mm: float, to_mm: float}> $structures
+     * @param  list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}>  $pieces
+     * @param  list<array{float|int, float|int}>  $grades station, height
+     * @param  array<string, float>  $profile
+     * @param  list<array{kind: string, from_mm: float, to_mm: float}>  $structures
      */
-    public static function run(int $n, float $x, float $y, float $heading, array $pieces, float $level, array $grades = [], array $profile = [], array $structures = []): Run
-    {
+    public static function run(
+        int $n,
+        float $x,
+        float $y,
+        float $heading,
+        array $pieces,
+        float $level,
+        array $grades = [],
+        array $profile = [],
+        array $structures = [],
+    ): Run {
         return Run::lay(
-            self::uid($n), "Run {$n}", new Point($x, $y), $heading, $pieces, $level,
-            array_map(fn (array $g): array => ['station_mm' => (float) $g[0], 'height_mm' => (float) $g[1]], $grades), FormationProfile::from($profile), $structures,
+            self::uid($n),
+            "Run {$n}",
+            new Point($x, $y),
+            $heading,
+            $pieces,
+            $level,
+            array_map(fn (array $g): array => ['station_mm' => (float) $g[0], 'height_mm' => (float) $g[1]], $grades),
+            FormationProfile::from($profile),
+            $structures,
         );
     }
 
     /**
      * A straight run along x over a board of 1200 mm.
      *
-     * @param array<string, float> $profile
-     * @param list<array{kind: string, from_mm: float, to_mm: float}> $structures
+     * @param  array<string, float>  $profile
+     * @param  list<array{kind: string, from_mm: float, to_mm: float}>  $structures
      */
-    public static function straight(int $n, float $y, float $from, float $to, array $profile = [], float $length = 1200.0, array $structures = []): Run
-    {
+    public static function straight(
+        int $n,
+        float $y,
+        float $from,
+        float $to,
+        array $profile = [],
+        float $length = 1200.0,
+        array $structures = [],
+    ): Run {
         return self::run($n, 0.0, $y, 0.0, [['kind' => 'tangent', 'length_mm' => $length]], $from, [[$length, $to]], $profile, $structures);
     }
 
@@ -70,29 +93,40 @@ final class Build
     public static function evenProfile(float $halfWidth = 25.0, float $batter = 1.5): array
     {
         return [
-            'half_width_left_mm' => $halfWidth, 'half_width_right_mm' => $halfWidth,
-            'batter_cut_left' => $batter, 'batter_cut_right' => $batter, 'batter_fill_left' => $batter, 'batter_fill_right' => $batter,
+            'half_width_left_mm' => $halfWidth,
+            'half_width_right_mm' => $halfWidth,
+            'batter_cut_left' => $batter,
+            'batter_cut_right' => $batter,
+            'batter_fill_left' => $batter,
+            'batter_fill_right' => $batter,
         ];
     }
 
     /** @param  list<Run>  $runs */
-    public static function flatLand(float $ground, array $runs, float $width = 1200.0, float $depth = 600.0, ?float $reach = null): LandModel
-    {
+    public static function flatLand(
+        float $ground,
+        array $runs,
+        float $width = 1200.0,
+        float $depth = 600.0,
+        ?float $reach = null,
+    ): LandModel {
         $lattice = GroundSolver::solve(GroundProblem::over(0.0, 0.0, $width, $depth, [], base: $ground));
 
         return new LandModel($width, $depth, new Ground($lattice, new Placement(0.0, 0.0, 0.0)), new Grading($runs, $reach));
     }
 
     /**
-     * @param list<Run> $runs
-     * @param list<LandFeature> $features
-     * @param array<string, mixed> $sheet named arguments of the layout sheet
+     * @param  list<Run>  $runs
+     * @param  list<LandFeature>  $features
+     * @param  array<string, mixed>  $sheet named arguments of the layout sheet
      */
     public static function project(array $runs = [], array $features = [], array $sheet = [], float $base = 0.0): Project
     {
         return Project::of(
             new LayoutSheet(...['uid' => self::uid(900), 'name' => 'Trial', 'ratio' => 87.1, 'gauge' => 16.5, ...$sheet]),
-            [Section::of(self::uid(901), 'Board', 1200.0, 600.0, base: $base)], $runs, $features,
+            [Section::of(self::uid(901), 'Board', 1200.0, 600.0, base: $base)],
+            $runs,
+            $features,
         );
     }
 
@@ -119,8 +153,8 @@ final class Build
     /**
      * A survey of zones on a board of 1200 × 600 whose height is a plane, at 5 mm.
      *
-     * @param list<Zone> $zones
-     * @param list<Run> $runs
+     * @param  list<Zone>  $zones
+     * @param  list<Run>  $runs
      */
     public static function planeSurvey(array $zones, float $riseX = 0.0, float $riseY = 0.0, array $runs = []): ZoneSurvey
     {
@@ -132,11 +166,19 @@ final class Build
         }
         $byUid = array_column(array_map(fn (Zone $zone): array => [$zone->uid, $zone], $zones), 1, 0);
 
-        return new ZoneSurvey(HeightGrid::cells(240, 120, 5.0, 0.0, 0.0, $z), 1200.0, 600.0, 0.0, new Placement(0.0, 0.0, 0.0), $runs, $byUid);
+        return new ZoneSurvey(
+            HeightGrid::cells(240, 120, 5.0, 0.0, 0.0, $z),
+            1200.0,
+            600.0,
+            0.0,
+            new Placement(0.0, 0.0, 0.0),
+            $runs,
+            $byUid,
+        );
     }
 
     /**
-     * @param array<string, mixed> $with named arguments of Zone::of
+     * @param  array<string, mixed>  $with named arguments of Zone::of
      */
     public static function zone(int $n, array $with = []): Zone
     {
@@ -151,7 +193,7 @@ final class Build
 
     public static function between(Randomizer $random, float $low, float $high): float
     {
-        return $low + ($high - $low) * $random->getInt(0, 1_000_000) / 1e6;
+        return $low + (($high - $low) * $random->getInt(0, 1_000_000)) / 1e6;
     }
 
     public static function minute(string $iso): int
@@ -162,10 +204,28 @@ final class Build
     /** The work of a flat board with some zones and coats, planned from a moment. */
     public static function work(Works $works, string $now, string $zone = 'UTC', ?BenchRules $rules = null): BenchWork
     {
-        $project = Project::of(new LayoutSheet(...['uid' => self::uid(900), 'name' => 'Trial', 'ratio' => 87.1, 'gauge' => 16.5, 'zone' => $zone, 'bench' => $rules]), [Section::of(self::uid(901), 'Board', 1200.0, 600.0)], works: $works);
+        $project = Project::of(
+            new LayoutSheet(
+                ...['uid' => self::uid(900), 'name' => 'Trial', 'ratio' => 87.1, 'gauge' => 16.5, 'zone' => $zone, 'bench' => $rules],
+            ),
+            [Section::of(self::uid(901), 'Board', 1200.0, 600.0)],
+            works: $works,
+        );
         $survey = self::planeSurvey($works->zones);
 
-        return new BenchWork($project, [self::uid(901) => SectionSurvey::of($survey, new Placement(0.0, 0.0, 0.0), $works->zonesOf(self::uid(901)), $works->coats, $works->laid)], self::minute($now));
+        return new BenchWork(
+            $project,
+            [
+                self::uid(901) => SectionSurvey::of(
+                    $survey,
+                    new Placement(0.0, 0.0, 0.0),
+                    $works->zonesOf(self::uid(901)),
+                    $works->coats,
+                    $works->laid,
+                ),
+            ],
+            self::minute($now),
+        );
     }
 
     public static function spot(int $n, float $x, float $y, float $z): LandFeature

@@ -29,7 +29,13 @@ final class NestChecker
         $on = [];
         foreach ($answer->placements as $p) {
             [$cos, $sin] = [cos(deg2rad($p['rotation'])), sin(deg2rad($p['rotation']))];
-            $rings = array_map(fn (array $ring): array => array_map(fn (array $q): array => [$cos * $q[0] - $sin * $q[1] + $p['dx'], $sin * $q[0] + $cos * $q[1] + $p['dy']], $ring), $pieces[$p['piece']]->rings);
+            $rings = array_map(
+                fn (array $ring): array => array_map(
+                    fn (array $q): array => [$cos * $q[0] - $sin * $q[1] + $p['dx'], $sin * $q[0] + $cos * $q[1] + $p['dy']],
+                    $ring,
+                ),
+                $pieces[$p['piece']]->rings,
+            );
             if (! in_array($p['rotation'], $problem->rotations, true)) {
                 $faults[] = "{$p['piece']} is turned by {$p['rotation']}";
             }
@@ -56,8 +62,8 @@ final class NestChecker
     }
 
     /**
-     * @param list<list<array{float, float}>> $a
-     * @param list<list<array{float, float}>> $b
+     * @param  list<list<array{float, float}>>  $a
+     * @param  list<list<array{float, float}>>  $b
      */
     private static function apart(array $a, array $b): float
     {
@@ -71,7 +77,12 @@ final class NestChecker
                 foreach ($b as $other) {
                     foreach ($other as $j => $r) {
                         $s = $other[($j + 1) % count($other)];
-                        $least = min($least, self::cross($p, $q, $r, $s) ? 0.0 : min(self::to($p, $r, $s), self::to($q, $r, $s), self::to($r, $p, $q), self::to($s, $p, $q)));
+                        $least = min(
+                            $least,
+                            self::cross($p, $q, $r, $s)
+                                ? 0.0
+                                : min(self::to($p, $r, $s), self::to($q, $r, $s), self::to($r, $p, $q), self::to($s, $p, $q)),
+                        );
                     }
                 }
             }
@@ -92,9 +103,9 @@ final class NestChecker
     }
 
     /**
-     * @param array{float, float} $p
-     * @param array{float, float} $a
-     * @param array{float, float} $b
+     * @param  array{float, float}  $p
+     * @param  array{float, float}  $a
+     * @param  array{float, float}  $b
      */
     private static function to(array $p, array $a, array $b): float
     {
@@ -105,10 +116,10 @@ final class NestChecker
     }
 
     /**
-     * @param array{float, float} $a
-     * @param array{float, float} $b
-     * @param array{float, float} $c
-     * @param array{float, float} $d
+     * @param  array{float, float}  $a
+     * @param  array{float, float}  $b
+     * @param  array{float, float}  $c
+     * @param  array{float, float}  $d
      */
     private static function cross(array $a, array $b, array $c, array $d): bool
     {

@@ -12,12 +12,15 @@ final class PlanChecker
     /**
      * The same for a problem that was made, with hands that come and go and tools that are kept.
      *
-     * @param array<string, int> $starts
+     * @param  array<string, int>  $starts
      * @return list<string> what is wrong
      */
     public static function faultsOf(Problem $problem, array $starts): array
     {
-        $faults = array_map(fn (string $id): string => "{$id} is not planned", array_map('strval', array_keys(array_diff_key($problem->jobs, $starts))));
+        $faults = array_map(
+            fn (string $id): string => "{$id} is not planned",
+            array_map('strval', array_keys(array_diff_key($problem->jobs, $starts))),
+        );
         $hands = $there = $tools = [];
         foreach ($problem->sessions as $k => [$from, $to]) {
             foreach ($problem->steps[$k] as $s => [$begin, $count]) {
@@ -61,8 +64,8 @@ final class PlanChecker
     }
 
     /**
-     * @param array<string, mixed> $problem as in the file
-     * @param array<string, int> $starts
+     * @param  array<string, mixed>  $problem as in the file
+     * @param  array<string, int>  $starts
      * @return list<string> what is wrong
      */
     public static function faults(array $problem, array $starts): array

@@ -85,7 +85,17 @@ final class FormInput
     public function day(string $field, DateTimeImmutable $now): string
     {
         $text = $this->text($field);
-        foreach (['!Y-m-d' => false, '!j.n.Y' => false, '!j M Y' => false, '!j F Y' => false, '!j M' => true, '!j F' => true, '!D j M' => true] as $format => $thisYear) {
+        foreach (
+            [
+                '!Y-m-d' => false,
+                '!j.n.Y' => false,
+                '!j M Y' => false,
+                '!j F Y' => false,
+                '!j M' => true,
+                '!j F' => true,
+                '!D j M' => true,
+            ] as $format => $thisYear
+        ) {
             $read = DateTimeImmutable::createFromFormat($format, $text);
             if ($read !== false && ($read->format(ltrim($format, '!')) === $text || $thisYear || $format !== '!Y-m-d')) {
                 $read = $thisYear ? $read->setDate((int) $now->format('Y'), (int) $read->format('n'), (int) $read->format('j')) : $read;
@@ -138,7 +148,7 @@ final class FormInput
      *
      * @template T
      *
-     * @param callable(): T $make
+     * @param  callable(): T  $make
      * @return T
      *
      * @throws InvalidValues

@@ -41,8 +41,8 @@ final class ComputedCache
     /**
      * @template T
      *
-     * @param string $kind what it is; T alone stands under it
-     * @param callable(): T $compute
+     * @param  string  $kind what it is; T alone stands under it
+     * @param  callable(): T  $compute
      * @return T
      */
     public function remember(string $kind, string $fingerprint, callable $compute): mixed
@@ -75,7 +75,7 @@ final class ComputedCache
     /**
      * Removes what is older than its days, then the oldest until what is left is no more than so much.
      *
-     * @param int $now seconds of Unix time, as files are dated
+     * @param  int  $now seconds of Unix time, as files are dated
      * @return int files removed
      */
     public function prune(int $now, int $maxBytes = self::MAX_BYTES): int
@@ -134,7 +134,9 @@ final class ComputedCache
     /** @return iterable<SplFileInfo> */
     private static function files(string $folder): iterable
     {
-        return is_dir($folder) ? new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, RecursiveDirectoryIterator::SKIP_DOTS)) : [];
+        return is_dir($folder)
+            ? new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, RecursiveDirectoryIterator::SKIP_DOTS))
+            : [];
     }
 
     private function store(): Repository

@@ -67,7 +67,7 @@ final class ProjectLoader
     /**
      * @template T
      *
-     * @param callable(): T $read
+     * @param  callable(): T  $read
      * @return T
      */
     private function whole(Layout $layout, callable $read): mixed
@@ -81,19 +81,29 @@ final class ProjectLoader
         } catch (InvalidValue $fault) {
             throw new UnreadableLayout($layout, new InvalidValues([$fault]));
         } catch (JsonException|ValueError|TypeError|ErrorException $broken) {
-            throw new UnreadableLayout($layout, new InvalidValues([new InvalidValue("One of its records is not in its form ({$broken->getMessage()}).")]), $broken);
+            throw new UnreadableLayout(
+                $layout,
+                new InvalidValues([new InvalidValue("One of its records is not in its form ({$broken->getMessage()}).")]),
+                $broken,
+            );
         }
     }
 
     /**
-     * @param Record|null $changed a row that is not saved yet and stands for its own
+     * @param  Record|null  $changed a row that is not saved yet and stands for its own
      *
      * @throws InvalidValues when that does not fit
      */
     public function with(Layout $layout, ?Record $changed): Project
     {
-        $runs = $layout->runs()->get()->map(fn (RunRow $row): RunRow => $changed instanceof RunRow && $changed->uid === $row->uid ? $changed : $row);
-        $features = $layout->features()->get()->map(fn (FeatureRow $row): FeatureRow => $changed instanceof FeatureRow && $changed->uid === $row->uid ? $changed : $row);
+        $runs = $layout
+            ->runs()
+            ->get()
+            ->map(fn (RunRow $row): RunRow => $changed instanceof RunRow && $changed->uid === $row->uid ? $changed : $row);
+        $features = $layout
+            ->features()
+            ->get()
+            ->map(fn (FeatureRow $row): FeatureRow => $changed instanceof FeatureRow && $changed->uid === $row->uid ? $changed : $row);
         $extras = [];
         foreach ($runs as $row) {
             $extras[$row->uid] = self::extra($row->extra);
@@ -128,21 +138,53 @@ final class ProjectLoader
         return new Works(
             $all($layout->zones(), WorksFile::zone(...)),
             $all($layout->coats(), fn (Values $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)),
-            $all($layout->applications(), WorksFile::laid(...)), $all($layout->rooms(), WorksFile::room(...)),
-            $all($layout->benchSessions(), WorksFile::benchTime(...)), $all($layout->journalEntries(), WorksFile::entry(...)),
-            new Store($all($layout->lots(), StockFile::lot(...)), $all($layout->movements(), StockFile::movement(...))), $own, $all($layout->colours(), WorksFile::colour(...)), RoomReadings::logs($layout, intdiv($this->clock->now()->getTimestamp(), 60)), $all($layout->prices(), StockFile::price(...)),
+            $all($layout->applications(), WorksFile::laid(...)),
+            $all($layout->rooms(), WorksFile::room(...)),
+            $all($layout->benchSessions(), WorksFile::benchTime(...)),
+            $all($layout->journalEntries(), WorksFile::entry(...)),
+            new Store($all($layout->lots(), StockFile::lot(...)), $all($layout->movements(), StockFile::movement(...))),
+            $own,
+            $all($layout->colours(), WorksFile::colour(...)),
+            RoomReadings::logs($layout, intdiv($this->clock->now()->getTimestamp(), 60)),
+            $all($layout->prices(), StockFile::price(...)),
         );
     }
 
     public static function sheet(Layout $row): LayoutSheet
     {
         return new LayoutSheet(
-            $row->uid, $row->name, $row->ratio, $row->gauge_mm, Units::from($row->units), $row->zone, $row->currency,
-            $row->viewing_edges, $row->region, $row->season,
-            array_map(fn (array $v): Vehicle => Vehicle::from((float) $v['body_mm'], (float) $v['bogie_centres_mm'], (float) $v['width_mm'], (float) $v['height_mm'], $v['name']), $row->vehicles),
-            $row->clearance_margin_mm, $row->face_limit_deg, $row->bank_reach_mm, $row->tension, $row->stiffness_mm,
+            $row->uid,
+            $row->name,
+            $row->ratio,
+            $row->gauge_mm,
+            Units::from($row->units),
+            $row->zone,
+            $row->currency,
+            $row->viewing_edges,
+            $row->region,
+            $row->season,
+            array_map(
+                fn (array $v): Vehicle => Vehicle::from(
+                    (float) $v['body_mm'],
+                    (float) $v['bogie_centres_mm'],
+                    (float) $v['width_mm'],
+                    (float) $v['height_mm'],
+                    $v['name'],
+                ),
+                $row->vehicles,
+            ),
+            $row->clearance_margin_mm,
+            $row->face_limit_deg,
+            $row->bank_reach_mm,
+            $row->tension,
+            $row->stiffness_mm,
             StockFile::cuts(self::values($row->cuts)),
-            $row->typed, self::extra($row->extra), $row->show_on, $row->north_deg, $row->felt_grade, $row->bench === null ? null : BenchFile::rules(self::values($row->bench)),
+            $row->typed,
+            self::extra($row->extra),
+            $row->show_on,
+            $row->north_deg,
+            $row->felt_grade,
+            $row->bench === null ? null : BenchFile::rules(self::values($row->bench)),
         );
     }
 
@@ -155,8 +197,19 @@ final class ProjectLoader
     public static function section(SectionRow $row): Section
     {
         return Section::of(
-            $row->uid, $row->name, $row->width_mm, $row->depth_mm, $row->x_mm, $row->y_mm, $row->angle_deg, $row->base_mm,
-            $row->typed, self::extra($row->extra), $row->room, self::floats($row->edges), $row->runs_on,
+            $row->uid,
+            $row->name,
+            $row->width_mm,
+            $row->depth_mm,
+            $row->x_mm,
+            $row->y_mm,
+            $row->angle_deg,
+            $row->base_mm,
+            $row->typed,
+            self::extra($row->extra),
+            $row->room,
+            self::floats($row->edges),
+            $row->runs_on,
             array_map(fn (array $one): array => [WorksFile::minute($one['until'], 'stood'), $one['room']], $row->stood),
         );
     }
@@ -164,17 +217,28 @@ final class ProjectLoader
     public static function run(RunRow $row): Run
     {
         return Run::lay(
-            $row->uid, $row->name, new Point($row->x_mm, $row->y_mm), $row->heading_deg, self::floats($row->elements),
-            $row->start_height_mm, self::floats($row->grade_points), FormationProfile::from(self::floats($row->profile)), self::floats($row->structures), $row->kind,
+            $row->uid,
+            $row->name,
+            new Point($row->x_mm, $row->y_mm),
+            $row->heading_deg,
+            self::floats($row->elements),
+            $row->start_height_mm,
+            self::floats($row->grade_points),
+            FormationProfile::from(self::floats($row->profile)),
+            self::floats($row->structures),
+            $row->kind,
         );
     }
 
     public static function feature(FeatureRow $row): LandFeature
     {
         return new LandFeature(
-            $row->uid, $row->kind,
+            $row->uid,
+            $row->kind,
             array_map(fn (array $p): Spot => new Spot((float) $p['x_mm'], (float) $p['y_mm'], (float) $p['z_mm']), $row->points),
-            $row->name, self::extra($row->extra), self::floats($row->figures),
+            $row->name,
+            self::extra($row->extra),
+            self::floats($row->figures),
         );
     }
 
@@ -183,7 +247,7 @@ final class ProjectLoader
      *
      * @template T of array
      *
-     * @param T $values
+     * @param  T  $values
      * @return T
      */
     private static function floats(array $values): array

@@ -11,10 +11,10 @@ use PDO;
 final class ImmediateConnector extends SQLiteConnector
 {
     /**
-     * @param string $dsn
-     * @param string|null $username
-     * @param string|null $password
-     * @param array<int, mixed> $options
+     * @param  string  $dsn
+     * @param  string|null  $username
+     * @param  string|null  $password
+     * @param  array<int, mixed>  $options
      */
     protected function createPdoConnection($dsn, $username, $password, $options): PDO
     {
@@ -24,8 +24,8 @@ final class ImmediateConnector extends SQLiteConnector
     /**
      * Waiting comes first: the other settings may have to wait already.
      *
-     * @param PDO $connection
-     * @param array<string, mixed> $config
+     * @param  PDO  $connection
+     * @param  array<string, mixed>  $config
      */
     protected function configureForeignKeyConstraints($connection, array $config): void
     {

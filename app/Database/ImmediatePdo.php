@@ -82,7 +82,7 @@ final class ImmediatePdo extends PDO
      *
      * @template T
      *
-     * @param callable(): T $read
+     * @param  callable(): T  $read
      * @return T
      */
     public function asOfNow(callable $read): mixed

@@ -25,13 +25,23 @@ final class HttpRoomLogger implements RoomLogger
     {
         $url = self::allowed($address).(str_contains($address, '?') ? '&' : '?').'since='.$since;
         try {
-            $answer = Http::timeout(self::TIMEOUT_SECONDS)->connectTimeout(self::TIMEOUT_SECONDS)->withOptions([
-                'allow_redirects' => false, 'proxy' => '', 'decode_content' => false, 'protocols' => ['http'],
-                'on_headers' => fn (ResponseInterface $r) => (int) $r->getHeaderLine('Content-Length') <= self::MAX_BYTES ?: throw new RuntimeException('too long'),
-                'progress' => fn (int $total, int $sofar) => $sofar <= self::MAX_BYTES ?: throw new RuntimeException('too long'),
-            ])->get($url);
+            $answer = Http::timeout(self::TIMEOUT_SECONDS)
+                ->connectTimeout(self::TIMEOUT_SECONDS)
+                ->withOptions([
+                    'allow_redirects' => false,
+                    'proxy' => '',
+                    'decode_content' => false,
+                    'protocols' => ['http'],
+                    'on_headers' => fn (ResponseInterface $r) => (int) $r->getHeaderLine('Content-Length') <= self::MAX_BYTES ?:
+                    throw new RuntimeException('too long'),
+                    'progress' => fn (int $total, int $sofar) => $sofar <= self::MAX_BYTES ?: throw new RuntimeException('too long'),
+                ])
+                ->get($url);
         } catch (HttpClientException|RuntimeException) {
-            throw new InvalidValue("Nothing answers at {$address}, or not within ".self::TIMEOUT_SECONDS.' seconds; what was read before still holds.', 'logger');
+            throw new InvalidValue(
+                "Nothing answers at {$address}, or not within ".self::TIMEOUT_SECONDS.' seconds; what was read before still holds.',
+                'logger',
+            );
         }
         if ($answer->redirect()) {
             throw new InvalidValue("{$address} sends on to another address; that is not followed. Give the logger’s own.", 'logger');
@@ -51,8 +61,17 @@ final class HttpRoomLogger implements RoomLogger
             throw new InvalidValue('Its answer cannot be read.', 'logger');
         }
         $readings = [];
-        foreach (is_array($answer) && is_array($answer['readings'] ?? null) ? $answer['readings'] : throw new InvalidValue('Its answer has no readings.', 'logger') as $one) {
-            if (! is_array($one) || ! array_is_list($one) || count($one) !== 3 || array_filter($one, fn (mixed $v): bool => ! is_int($v) && ! is_float($v)) !== []) {
+        foreach (
+            is_array($answer) && is_array($answer['readings'] ?? null)
+                ? $answer['readings']
+                : throw new InvalidValue('Its answer has no readings.', 'logger') as $one
+        ) {
+            if (
+                ! is_array($one) ||
+                ! array_is_list($one) ||
+                count($one) !== 3 ||
+                array_filter($one, fn (mixed $v): bool => ! is_int($v) && ! is_float($v)) !== []
+            ) {
                 throw new InvalidValue('One of its readings cannot be read.', 'logger');
             }
             // A minute beyond all counting is none.
@@ -68,8 +87,16 @@ final class HttpRoomLogger implements RoomLogger
         $parts = parse_url($address);
         $host = is_array($parts) ? trim((string) ($parts['host'] ?? ''), '[]') : '';
         // An IPv4 address in IPv6 dress would be taken for a private one whatever it is.
-        $near = $host === 'localhost' || (filter_var($host, FILTER_VALIDATE_IP) !== false && IpUtils::isPrivateIp($host) && ! str_contains(strtolower($host), 'ffff:'));
-        if (! is_array($parts) || ($parts['scheme'] ?? '') !== 'http' || ! $near || isset($parts['user']) || preg_match('/[^\x21-\x7E]/', $address) === 1) {
+        $near =
+            $host === 'localhost' ||
+            (filter_var($host, FILTER_VALIDATE_IP) !== false && IpUtils::isPrivateIp($host) && ! str_contains(strtolower($host), 'ffff:'));
+        if (
+            ! is_array($parts) ||
+            ($parts['scheme'] ?? '') !== 'http' ||
+            ! $near ||
+            isset($parts['user']) ||
+            preg_match('/[^\x21-\x7E]/', $address) === 1
+        ) {
             throw new InvalidValue('A logger has an address in the house, such as http://127.0.0.1:8090/workroom.', 'logger');
         }
 

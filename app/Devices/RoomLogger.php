@@ -11,7 +11,7 @@ use IdleRidge\Core\Measure\InvalidValue;
 interface RoomLogger
 {
     /**
-     * @param int $since minutes of Unix time
+     * @param  int  $since minutes of Unix time
      *
      * @throws InvalidValue when it does not answer, or not in a way that can be read
      */

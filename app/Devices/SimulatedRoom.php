@@ -36,8 +36,13 @@ final readonly class SimulatedRoom
     {
         $day = $minute / 1440.0;
         $weather = $this->smooth('weather', $day / 3.0);
-        $temperature = $this->mean + $this->swing * cos(2.0 * M_PI * ($day - 0.625)) + 2.5 * $weather + 0.2 * ($this->noise('t', $minute) - 0.5);
-        $humidity = $this->humidity - 1.8 * ($temperature - $this->mean) + 6.0 * $this->smooth('rain', $day / 2.0) + ($this->noise('h', $minute) - 0.5);
+        $temperature =
+            $this->mean + $this->swing * cos(2.0 * M_PI * ($day - 0.625)) + 2.5 * $weather + 0.2 * ($this->noise('t', $minute) - 0.5);
+        $humidity =
+            $this->humidity -
+            1.8 * ($temperature - $this->mean) +
+            6.0 * $this->smooth('rain', $day / 2.0) +
+            ($this->noise('h', $minute) - 0.5);
 
         return [round($temperature, 1), round(max(5.0, min(99.0, $humidity)), 0)];
     }

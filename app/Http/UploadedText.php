@@ -17,19 +17,21 @@ final readonly class UploadedText
     }
 
     /**
-     * @param string $ask what to say when none was chosen
+     * @param  string  $ask what to say when none was chosen
      *
      * @throws InvalidValue beside the field
      */
     public static function of(Request $request, string $field, string $ask): self
     {
         $file = $request->file($field);
-        if (! $file instanceof UploadedFile) {
+        if (! ($file instanceof UploadedFile)) {
             throw new InvalidValue($ask, $field);
         }
         $why = match ($file->getError()) {
             UPLOAD_ERR_OK => null,
-            UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE => 'The file is larger than this machine takes at once ('.ini_get('upload_max_filesize').').',
+            UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE => 'The file is larger than this machine takes at once ('.
+                ini_get('upload_max_filesize').
+                ').',
             UPLOAD_ERR_NO_FILE => $ask,
             UPLOAD_ERR_PARTIAL => 'Only a part of the file came through; send it again.',
             UPLOAD_ERR_CANT_WRITE, UPLOAD_ERR_NO_TMP_DIR => 'This machine has no room for the file: its disk is full or cannot be written.',

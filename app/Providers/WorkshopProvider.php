@@ -30,7 +30,10 @@ final class WorkshopProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(ClockInterface::class, fn (): BenchClock => new BenchClock(config('ridge.now'), config('ridge.clock_file')));
-        $this->app->singleton(ComputedCache::class, fn (): ComputedCache => new ComputedCache(base_path('core'), (string) config('cache.stores.computed.path')));
+        $this->app->singleton(
+            ComputedCache::class,
+            fn (): ComputedCache => new ComputedCache(base_path('core'), (string) config('cache.stores.computed.path')),
+        );
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         $this->app->scoped(ComputedLand::class);
         $this->app->scoped(SeenRevision::class);
@@ -43,7 +46,10 @@ final class WorkshopProvider extends ServiceProvider
     {
         Model::shouldBeStrict();
         // Stands in every form that changes a layout: what it was made from.
-        Blade::directive('seen', fn (): string => '<input type="hidden" name="seen" value="<?php echo app('.SeenRevision::class.'::class)->step; ?>">');
+        Blade::directive(
+            'seen',
+            fn (): string => '<input type="hidden" name="seen" value="<?php echo app('.SeenRevision::class.'::class)->step; ?>">',
+        );
         View::composer('components.page', function (\Illuminate\View\View $view): void {
             $layout = $view->getData()['layout'] ?? null;
             $view->with('doubt', $layout instanceof Layout && $layout->exists ? $this->app->make(ClockDoubt::class)->of($layout) : null);

@@ -24,8 +24,8 @@ final readonly class AlcoholVapour
     }
 
     /**
-     * @param float $ml that is sprayed
-     * @param float $strength share of alcohol in it
+     * @param  float  $ml that is sprayed
+     * @param  float  $strength share of alcohol in it
      *
      * @throws InvalidValue
      */

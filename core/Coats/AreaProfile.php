@@ -11,8 +11,8 @@ namespace IdleRidge\Core\Coats;
 final readonly class AreaProfile
 {
     /**
-     * @param list<float> $lines rising, mm
-     * @param array<int, float> $amounts gap between two lines → amount; empty gaps may be left out
+     * @param  list<float>  $lines rising, mm
+     * @param  array<int, float>  $amounts gap between two lines → amount; empty gaps may be left out
      */
     public function __construct(private array $lines, private array $amounts)
     {
@@ -40,7 +40,7 @@ final readonly class AreaProfile
     /**
      * Strips of equal amounts.
      *
-     * @param bool $fromHigh the first strip lies at the high end: from back to front
+     * @param  bool  $fromHigh the first strip lies at the high end: from back to front
      * @return list<array{float, float}> the outer two reach beyond the raster's ends
      */
     public function strips(int $count, bool $fromHigh): array

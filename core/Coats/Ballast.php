@@ -14,7 +14,7 @@ use IdleRidge\Core\Track\FormationProfile;
 final readonly class Ballast
 {
     /** A prototype's sleeper length, width and pitch, and its shoulder, m: usual figures for a single standard-gauge line. */
-    private const PROTOTYPE_SLEEPER_M = [2.6, 0.26, 0.65, 0.30];
+    private const PROTOTYPE_SLEEPER_M = [2.6, 0.26, 0.65, 0.3];
 
     private const SHOULDER_BATTER = 1.5;
 
@@ -32,7 +32,7 @@ final readonly class Ballast
     /** Sleepers in scale to the ratio, of the height the track has, on its roadbed; mm. */
     public static function forTrack(float $ratio, FormationProfile $profile): self
     {
-        [$length, $width, $pitch, $shoulder] = array_map(fn (float $m): float => 1000.0 * $m / $ratio, self::PROTOTYPE_SLEEPER_M);
+        [$length, $width, $pitch, $shoulder] = array_map(fn (float $m): float => (1000.0 * $m) / $ratio, self::PROTOTYPE_SLEEPER_M);
 
         return new self($length, $profile->sleeper(), $width, $pitch, $shoulder, self::SHOULDER_BATTER, $profile->roadbed());
     }
@@ -42,18 +42,20 @@ final readonly class Ballast
     {
         $all = $this->volume(1.0, $t);
 
-        return $all > 0.0 ? min(1.0, $gauge * $this->sleeperHeight * (1.0 - $this->sleeperWidth / $this->pitch) / $all) : 0.0;
+        return $all > 0.0 ? min(1.0, ($gauge * $this->sleeperHeight * (1.0 - $this->sleeperWidth / $this->pitch)) / $all) : 0.0;
     }
 
     /**
      * Volume of a full bed over a length of track, mm³.
      *
-     * @param float $t thickness of the layer down the roadbed's sides
+     * @param  float  $t thickness of the layer down the roadbed's sides
      */
     public function volume(float $length, float $t = 0.0): float
     {
         $h = $this->sleeperHeight;
-        $section = $this->sleeperLength * $h * (1.0 - $this->sleeperWidth / $this->pitch) + 2.0 * ($this->shoulder * $h + $this->batter * $h * $h / 2.0);
+        $section =
+            $this->sleeperLength * $h * (1.0 - $this->sleeperWidth / $this->pitch) +
+            2.0 * ($this->shoulder * $h + ($this->batter * $h * $h) / 2.0);
 
         return $length * ($section + 2.0 * $t * $this->roadbed * hypot(1.0, $this->batter));
     }

@@ -17,10 +17,10 @@ final readonly class Coat
     public string $name;
 
     /**
-     * @param float $share of the zone that is covered, 0 … 1
-     * @param array<string, mixed> $extra
-     * @param string|null $colour uid of a colour of the palette
-     * @param float $blend mm over which it runs out into what lies beside it, half as thick on average
+     * @param  float  $share of the zone that is covered, 0 … 1
+     * @param  array<string, mixed>  $extra
+     * @param  string|null  $colour uid of a colour of the palette
+     * @param  float  $blend mm over which it runs out into what lies beside it, half as thick on average
      *
      * @throws InvalidValue
      */
@@ -55,11 +55,13 @@ final readonly class Coat
     /**
      * Hands-on minutes of what is laid of one pass.
      *
-     * @param float $share of the pass
+     * @param  float  $share of the pass
      */
     public function minutesOf(float $area, float $track, float $share): float
     {
-        return $this->minutes === null ? $this->recipe->labour->minutes($area, $track, $this->recipe->layers($this->mm)) : $this->minutes * $share;
+        return $this->minutes === null
+            ? $this->recipe->labour->minutes($area, $track, $this->recipe->layers($this->mm))
+            : $this->minutes * $share;
     }
 
     /** Of an area of it, what has to be done while it can be worked, minutes; null where that does not limit it. */
@@ -76,7 +78,7 @@ final readonly class Coat
     /**
      * A zone's coats as they are laid: by stage, and within one in their place.
      *
-     * @param list<self> $coats
+     * @param  list<self>  $coats
      * @return list<self>
      */
     public static function inOrder(array $coats): array

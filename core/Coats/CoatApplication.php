@@ -17,10 +17,10 @@ use IdleRidge\Core\Measure\InvalidValue;
 final readonly class CoatApplication
 {
     /**
-     * @param list<list<array{float, float}>> $rings layout coordinates
-     * @param list<MaterialAmount> $amounts
-     * @param list<array{at: int, what: string, of: string}> $seen *still wet* or *dry*, when, and of which milestone
-     * @param array<string, mixed> $extra
+     * @param  list<list<array{float, float}>>  $rings layout coordinates
+     * @param  list<MaterialAmount>  $amounts
+     * @param  list<array{at: int, what: string, of: string}>  $seen *still wet* or *dry*, when, and of which milestone
+     * @param  array<string, mixed>  $extra
      *
      * @throws InvalidValue
      */
@@ -63,10 +63,22 @@ final readonly class CoatApplication
     /** What was seen of it while it dried; null while it is being laid or when nobody looked. */
     public function watched(): ?Observation
     {
-        return $this->endedAt === null || $this->seen === [] ? null : new Observation($this->uid, $this->recipe->cure, $this->mm, (float) $this->endedAt, array_map(
-            fn (array $one): array => ['at' => (float) $one['at'], 'wet' => $one['what'] === 'still wet', 'of' => Milestone::from($one['of'])],
-            $this->seen,
-        ));
+        return $this->endedAt === null || $this->seen === []
+            ? null
+            : new Observation(
+                $this->uid,
+                $this->recipe->cure,
+                $this->mm,
+                (float) $this->endedAt,
+                array_map(
+                    fn (array $one): array => [
+                        'at' => (float) $one['at'],
+                        'wet' => $one['what'] === 'still wet',
+                        'of' => Milestone::from($one['of']),
+                    ],
+                    $this->seen,
+                ),
+            );
     }
 
     /** @return list<list<array{float, float}>> */
@@ -76,16 +88,19 @@ final readonly class CoatApplication
     }
 
     /**
-     * @param list<list<array{float, float}>> $rings
-     * @param callable(Point): Point $move
+     * @param  list<list<array{float, float}>>  $rings
+     * @param  callable(Point): Point  $move
      * @return list<list<array{float, float}>>
      */
     public static function moved(array $rings, callable $move): array
     {
-        return array_map(fn (array $ring): array => array_map(function (array $p) use ($move): array {
-            $there = $move(new Point($p[0], $p[1]));
+        return array_map(
+            fn (array $ring): array => array_map(function (array $p) use ($move): array {
+                $there = $move(new Point($p[0], $p[1]));
 
-            return [$there->x, $there->y];
-        }, $ring), $rings);
+                return [$there->x, $there->y];
+            }, $ring),
+            $rings,
+        );
     }
 }

@@ -18,18 +18,13 @@ final readonly class Colour
     public string $season;
 
     /**
-     * @param list<array{base: string, parts: float}> $mix
-     * @param array<string, mixed> $extra
+     * @param  list<array{base: string, parts: float}>  $mix
+     * @param  array<string, mixed>  $extra
      *
      * @throws InvalidValue
      */
-    public function __construct(
-        public string $uid,
-        string $name,
-        array $mix,
-        string $season = '',
-        public array $extra = [],
-    ) {
+    public function __construct(public string $uid, string $name, array $mix, string $season = '', public array $extra = [])
+    {
         if (trim($name) === '' || mb_strlen($name) > 60) {
             throw new InvalidValue('A colour needs a name of 1 to 60 characters.', 'name');
         }
@@ -52,13 +47,21 @@ final readonly class Colour
     /**
      * As it looks wet.
      *
-     * @param array<string, Pigment> $bases
+     * @param  array<string, Pigment>  $bases
      *
      * @throws InvalidValue for a base that is not known
      */
     public function wet(array $bases): Pigment
     {
-        return Pigment::mixed(array_map(fn (array $one): array => [$bases[$one['base']] ?? throw new InvalidValue("There is no base paint “{$one['base']}”.", 'mix'), $one['parts']], $this->mix));
+        return Pigment::mixed(
+            array_map(
+                fn (array $one): array => [
+                    $bases[$one['base']] ?? throw new InvalidValue("There is no base paint “{$one['base']}”.", 'mix'),
+                    $one['parts'],
+                ],
+                $this->mix,
+            ),
+        );
     }
 
     /** “3 ochre, 1 raw umber” */

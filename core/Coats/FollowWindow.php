@@ -15,9 +15,9 @@ use IdleRidge\Core\Measure\InvalidValue;
 final readonly class FollowWindow
 {
     /**
-     * @param string $coat family or trait of the other coat, or *
-     * @param Milestone|float $opens minutes after the end of the lower coat
-     * @param Milestone|float $closes minutes after its start
+     * @param  string  $coat family or trait of the other coat, or *
+     * @param  Milestone|float  $opens minutes after the end of the lower coat
+     * @param  Milestone|float  $closes minutes after its start
      *
      * @throws InvalidValue
      */

@@ -8,7 +8,8 @@ use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * One ingredient of a recipe, or several mixed by parts, and how its amount follows from what is laid:
- * *area*: `value` per m² · *edge*: `value` per m of the zone’s outline · *length*: `value` per m along it · *volume*: `value` per ml of the bed · *pores*: the share `value` of the bed's pore volume,
+ * *area*: `value` per m² · *edge*: `value` per m of the zone’s outline · *length*: `value` per m along it · *volume*: `value` per ml of the
+ * bed · *pores*: the share `value` of the bed's pore volume,
  * `phi` of it being pores, and what a porous base takes up, `base` ml per m² · *plaster*: powder (g) and water (ml) of a
  * bed, `value` ml of water to a gram, set volume `water/1.0 + powder/2.65` times `bulk`.
  * Of a *loose* part more is put on than stays: what a recipe recovers is of these alone.
@@ -23,7 +24,7 @@ final readonly class Ingredient
     private const GYPSUM_G_PER_ML = 2.65;
 
     /**
-     * @param list<array{material: string, parts: float}> $of for plaster the powder and then the water
+     * @param  list<array{material: string, parts: float}>  $of for plaster the powder and then the water
      *
      * @throws InvalidValue
      */
@@ -59,10 +60,10 @@ final readonly class Ingredient
     }
 
     /**
-     * @param float $area mm²
-     * @param float $bed mm³
-     * @param float $edge mm of the zone’s outline
-     * @param float $length mm along it
+     * @param  float  $area mm²
+     * @param  float  $bed mm³
+     * @param  float  $edge mm of the zone’s outline
+     * @param  float  $length mm along it
      * @return list<array{material: string, amount: float, unit: string}>
      */
     public function amounts(float $area, float $bed, float $edge = 0.0, float $length = 0.0): array
@@ -77,15 +78,18 @@ final readonly class Ingredient
             ];
         }
         $whole = match ($this->rule) {
-            'area' => $this->value * $area / 1e6,
+            'area' => ($this->value * $area) / 1e6,
             'volume' => $this->value * $ml,
-            'edge' => $this->value * $edge / 1000.0,
-            'length' => $this->value * $length / 1000.0,
-            default => $ml * $this->phi * $this->value + $this->base * $area / 1e6,
+            'edge' => ($this->value * $edge) / 1000.0,
+            'length' => ($this->value * $length) / 1000.0,
+            default => $ml * $this->phi * $this->value + ($this->base * $area) / 1e6,
         };
         $sum = array_sum(array_column($this->of, 'parts'));
 
-        return array_map(fn (array $one): array => ['material' => $one['material'], 'amount' => $whole * $one['parts'] / $sum, 'unit' => $this->unit], $this->of);
+        return array_map(
+            fn (array $one): array => ['material' => $one['material'], 'amount' => ($whole * $one['parts']) / $sum, 'unit' => $this->unit],
+            $this->of,
+        );
     }
 
     /** Whether it makes a layer as thick as its bed. */

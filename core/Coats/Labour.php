@@ -37,9 +37,9 @@ final readonly class Labour
     }
 
     /**
-     * @param float $area mm²
-     * @param float $length of track within it, mm
-     * @param float $layers of the recipe's reference thickness
+     * @param  float  $area mm²
+     * @param  float  $length of track within it, mm
+     * @param  float  $layers of the recipe's reference thickness
      */
     public function minutes(float $area, float $length, float $layers = 1.0): float
     {

@@ -10,19 +10,19 @@ use IdleRidge\Core\Measure\InvalidValue;
 final readonly class Library
 {
     /**
-     * @param array<string, Recipe> $recipes by id
-     * @param array<string, array{name: string, recipes: list<string>}> $buildUps
-     * @param array<string, Material> $materials by name
-     * @param array<string, School> $schools by key
+     * @param  array<string, Recipe>  $recipes by id
+     * @param  array<string, array{name: string, recipes: list<string>}>  $buildUps
+     * @param  array<string, Material>  $materials by name
+     * @param  array<string, School>  $schools by key
      */
     private function __construct(public array $recipes, public array $buildUps, public array $materials = [], public array $schools = [])
     {
     }
 
     /**
-     * @param list<Recipe> $recipes
-     * @param array<string, array{name: string, recipes: list<string>}> $buildUps
-     * @param list<Material> $materials where there are any, recipes take nothing else
+     * @param  list<Recipe>  $recipes
+     * @param  array<string, array{name: string, recipes: list<string>}>  $buildUps
+     * @param  list<Material>  $materials where there are any, recipes take nothing else
      *
      * @throws InvalidValue when one stands twice, or a build-up or recipe names what is not there
      */
@@ -58,13 +58,18 @@ final readonly class Library
     /** @param  list<School>  $schools */
     public function teaching(array $schools): self
     {
-        return new self($this->recipes, $this->buildUps, $this->materials, array_column(array_map(fn (School $s): array => [$s->key, $s], $schools), 1, 0));
+        return new self(
+            $this->recipes,
+            $this->buildUps,
+            $this->materials,
+            array_column(array_map(fn (School $s): array => [$s->key, $s], $schools), 1, 0),
+        );
     }
 
     /**
      * The same with recipes of one's own, which stand in the place of those with their id.
      *
-     * @param list<Recipe> $own
+     * @param  list<Recipe>  $own
      */
     public function with(array $own): self
     {
@@ -90,16 +95,22 @@ final readonly class Library
     /**
      * Grams of what amounts come to, wet as laid or once dry; what is only counted is left out.
      *
-     * @param list<MaterialAmount> $amounts
+     * @param  list<MaterialAmount>  $amounts
      */
     public function grams(array $amounts, bool $dry): float
     {
-        return array_sum(array_map(fn (MaterialAmount $a): float => ($this->materials[$a->material] ?? null)?->grams($a->amount, $a->unit, $dry) ?? 0.0, $amounts));
+        return array_sum(
+            array_map(
+                fn (MaterialAmount $a): float => ($this->materials[$a->material] ?? null)?->grams($a->amount, $a->unit, $dry) ?? 0.0,
+                $amounts,
+            ),
+        );
     }
 
     /** @throws InvalidValue when there is no such recipe */
     public function recipe(string $id): Recipe
     {
-        return $this->recipes[$id] ?? throw new InvalidValue("There is no recipe “{$id}”; there are ".implode(', ', array_keys($this->recipes)).'.', 'recipe');
+        return $this->recipes[$id] ??
+            throw new InvalidValue("There is no recipe “{$id}”; there are ".implode(', ', array_keys($this->recipes)).'.', 'recipe');
     }
 }

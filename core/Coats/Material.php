@@ -6,18 +6,17 @@ namespace IdleRidge\Core\Coats;
 
 use IdleRidge\Core\Measure\InvalidValue;
 
-/** What goes into coats: the unit it is measured in, density (g/ml, null where it is counted or only weighed), share of it that stays once dry. */
+/**
+ * What goes into coats: the unit it is measured in, density (g/ml, null where it is counted or only weighed), share of it that stays once
+ * dry.
+ */
 final readonly class Material
 {
     /**
      * @throws InvalidValue
      */
-    public function __construct(
-        public string $name,
-        public string $unit,
-        public ?float $density,
-        public float $solids,
-    ) {
+    public function __construct(public string $name, public string $unit, public ?float $density, public float $solids)
+    {
         if (! in_array($unit, Ingredient::UNITS, true)) {
             throw new InvalidValue('an amount is in '.implode(', ', Ingredient::UNITS), 'unit');
         }

@@ -43,7 +43,7 @@ final readonly class MaterialAmount
     /**
      * Sums by material and unit.
      *
-     * @param list<self> $amounts
+     * @param  list<self>  $amounts
      * @return list<self>
      */
     public static function sum(array $amounts): array

@@ -13,7 +13,7 @@ final readonly class OwnRecipe
     }
 
     /**
-     * @param list<self> $own
+     * @param  list<self>  $own
      * @return list<Recipe>
      */
     public static function recipes(array $own): array

@@ -35,7 +35,7 @@ final readonly class Pigment
     }
 
     /**
-     * @param non-empty-list<array{self, float}> $parts colour, parts
+     * @param  non-empty-list<array{self, float}>  $parts colour, parts
      *
      * @throws InvalidValue when the parts come to nothing
      */
@@ -45,14 +45,19 @@ final readonly class Pigment
         if ($sum <= 0.0 || min(array_column($parts, 1)) < 0.0) {
             throw new InvalidValue('The parts come to nothing.', 'parts');
         }
-        $band = fn (string $key): float => self::encoded(exp(array_sum(array_map(fn (array $p): float => $p[1] / $sum * log(max(0.002, self::linear($p[0]->{$key}))), $parts))));
+        $band = fn (string $key): float => self::encoded(
+            exp(array_sum(array_map(fn (array $p): float => ($p[1] / $sum) * log(max(0.002, self::linear($p[0]->{$key}))), $parts))),
+        );
 
         return new self($band('r'), $band('g'), $band('b'));
     }
 
     public function toHex(): string
     {
-        return sprintf('#%02x%02x%02x', ...array_map(fn (float $v): int => (int) round(255.0 * max(0.0, min(1.0, $v))), [$this->r, $this->g, $this->b]));
+        return sprintf(
+            '#%02x%02x%02x',
+            ...array_map(fn (float $v): int => (int) round(255.0 * max(0.0, min(1.0, $v))), [$this->r, $this->g, $this->b]),
+        );
     }
 
     /** The same paint, given as it looks wet, once it is dry. */
@@ -73,8 +78,18 @@ final readonly class Pigment
     public function lab(): array
     {
         [$r, $g, $b] = [self::linear($this->r), self::linear($this->g), self::linear($this->b)];
-        $xyz = [0.4124564 * $r + 0.3575761 * $g + 0.1804375 * $b, 0.2126729 * $r + 0.7151522 * $g + 0.0721750 * $b, 0.0193339 * $r + 0.1191920 * $g + 0.9503041 * $b];
-        [$x, $y, $z] = array_map(fn (float $v, float $white): float => $v / $white > 216.0 / 24389.0 ? ($v / $white) ** (1.0 / 3.0) : (24389.0 / 27.0 * $v / $white + 16.0) / 116.0, $xyz, self::WHITE_POINT_D65);
+        $xyz = [
+            0.4124564 * $r + 0.3575761 * $g + 0.1804375 * $b,
+            0.2126729 * $r + 0.7151522 * $g + 0.072175 * $b,
+            0.0193339 * $r + 0.119192 * $g + 0.9503041 * $b,
+        ];
+        [$x, $y, $z] = array_map(
+            fn (float $v, float $white): float => $v / $white > 216.0 / 24389.0
+                ? ($v / $white) ** (1.0 / 3.0)
+                : (((24389.0 / 27.0) * $v) / $white + 16.0) / 116.0,
+            $xyz,
+            self::WHITE_POINT_D65,
+        );
 
         return [116.0 * $y - 16.0, 500.0 * ($x - $y), 200.0 * ($y - $z)];
     }
@@ -82,11 +97,13 @@ final readonly class Pigment
     private static function fromLab(float $l, float $a, float $b): self
     {
         $y = ($l + 16.0) / 116.0;
-        $back = fn (float $f): float => $f ** 3 > 216.0 / 24389.0 ? $f ** 3 : (116.0 * $f - 16.0) * 27.0 / 24389.0;
+        $back = fn (float $f): float => $f ** 3 > 216.0 / 24389.0 ? $f ** 3 : ((116.0 * $f - 16.0) * 27.0) / 24389.0;
         [$x, $y, $z] = [$back($y + $a / 500.0) * self::WHITE_POINT_D65[0], $back($y), $back($y - $b / 200.0) * self::WHITE_POINT_D65[2]];
 
         return new self(
-            self::encoded(3.2404542 * $x - 1.5371385 * $y - 0.4985314 * $z), self::encoded(-0.9692660 * $x + 1.8760108 * $y + 0.0415560 * $z), self::encoded(0.0556434 * $x - 0.2040259 * $y + 1.0572252 * $z),
+            self::encoded(3.2404542 * $x - 1.5371385 * $y - 0.4985314 * $z),
+            self::encoded(-0.969266 * $x + 1.8760108 * $y + 0.041556 * $z),
+            self::encoded(0.0556434 * $x - 0.2040259 * $y + 1.0572252 * $z),
         );
     }
 

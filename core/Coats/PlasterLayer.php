@@ -15,7 +15,7 @@ final readonly class PlasterLayer
     }
 
     /**
-     * @param list<Coat> $coats of the section
+     * @param  list<Coat>  $coats of the section
      * @return self|null null where there is none
      */
     public static function of(SectionSurvey $survey, array $coats): ?self

@@ -16,10 +16,39 @@ final readonly class Recipe
     /**
      * What rules go by: *wet* is water-borne · *solvent* attacks bare foam · *rewets* softens again when wetted · *messy* splashes ·
      * *seals* shuts in what is below · *pour* stands deep · *wash* runs thin · *sand* is sanded · *mask*, *unmask* · *alcohol* gives
-     * flammable vapour · *loose* lies until it is glued · *keys* gives a hold · *cloth* comes in pieces that overlap · *card*, *stack*, *castings*, *quick*, *sticks*, *joint*, *contact* name methods ·
+     * flammable vapour · *loose* lies until it is glued · *keys* gives a hold · *cloth* comes in pieces that overlap · *card*, *stack*,
+     * *castings*, *quick*, *sticks*, *joint*, *contact* name methods ·
      * *backdrop*, *trees*, *posts*, *wires* what stands · *rails* cleans them, *run* tries them.
      */
-    public const TRAITS = ['wet', 'solvent', 'rewets', 'messy', 'seals', 'pour', 'wash', 'sand', 'mask', 'unmask', 'alcohol', 'loose', 'keys', 'card', 'cloth', 'stack', 'castings', 'quick', 'sticks', 'joint', 'contact', 'backdrop', 'trees', 'wires', 'rails', 'run', 'posts'];
+    public const TRAITS = [
+        'wet',
+        'solvent',
+        'rewets',
+        'messy',
+        'seals',
+        'pour',
+        'wash',
+        'sand',
+        'mask',
+        'unmask',
+        'alcohol',
+        'loose',
+        'keys',
+        'card',
+        'cloth',
+        'stack',
+        'castings',
+        'quick',
+        'sticks',
+        'joint',
+        'contact',
+        'backdrop',
+        'trees',
+        'wires',
+        'rails',
+        'run',
+        'posts',
+    ];
 
     public const PROVENANCES = ['starting value', 'yours', 'learned'];
 
@@ -28,15 +57,15 @@ final readonly class Recipe
     public string $id;
 
     /**
-     * @param list<Ingredient> $parts
-     * @param list<string> $tools
-     * @param list<string> $hazards
-     * @param list<array{do: string, why: string}> $cautions
-     * @param array<string, string> $needs family of the coat below, or * → milestone that it must have reached
-     * @param list<string> $traits
-     * @param float|null $length of fibres, mm
-     * @param array<string, array{float, float}> $ranges pointer of a figure → its low and its high
-     * @param array<string, string> $holds tool → milestone until which the coat keeps it
+     * @param  list<Ingredient>  $parts
+     * @param  list<string>  $tools
+     * @param  list<string>  $hazards
+     * @param  list<array{do: string, why: string}>  $cautions
+     * @param  array<string, string>  $needs family of the coat below, or * → milestone that it must have reached
+     * @param  list<string>  $traits
+     * @param  float|null  $length of fibres, mm
+     * @param  array<string, array{float, float}>  $ranges pointer of a figure → its low and its high
+     * @param  array<string, string>  $holds tool → milestone until which the coat keeps it
      *
      * @throws InvalidValue
      */
@@ -120,12 +149,13 @@ final readonly class Recipe
     }
 
     /**
-     * What a coat below must have reached before this one goes over it. What is shut in, sanded first or flattened by standing fibres has to be
+     * What a coat below must have reached before this one goes over it. What is shut in, sanded first or flattened by standing fibres has
+     * to be
      * dry through, whatever a recipe asks; passes of one and the same go on as it says.
      */
     public function needsOf(self $below): Milestone
     {
-        $word = $this->needs[$below->family] ?? $this->needs['*'] ?? Milestone::NextCoat->value;
+        $word = $this->needs[$below->family] ?? ($this->needs['*'] ?? Milestone::NextCoat->value);
         $wanted = $this->asksDryThrough($below) ? Milestone::DryThrough : Milestone::from($word);
         // Where a recipe has no such milestone, the one after it that it has is the safe one.
         foreach ([$wanted, Milestone::NextCoat, Milestone::DryThrough, Milestone::TouchDry] as $milestone) {
@@ -140,13 +170,16 @@ final readonly class Recipe
     /** Whether a rule of the bench asks that a coat below be dry through before this one. */
     public function asksDryThrough(self $below): bool
     {
-        return $below->id !== $this->id && ($this->is('seals') || $below->is('sand') || ($this->family === 'fibre' && $below->family === 'fibre'));
+        return $below->id !== $this->id &&
+            ($this->is('seals') || $below->is('sand') || ($this->family === 'fibre' && $below->family === 'fibre'));
     }
 
     /** @return list<string> that it takes */
     public function materials(): array
     {
-        return array_values(array_unique(array_merge(...array_map(fn (Ingredient $p): array => array_column($p->of, 'material'), $this->parts))));
+        return array_values(
+            array_unique(array_merge(...array_map(fn (Ingredient $p): array => array_column($p->of, 'material'), $this->parts))),
+        );
     }
 
     /** How many layers of its reference thickness a pass makes: what is thicker takes as much more of hands. A pour levels itself. */
@@ -160,10 +193,10 @@ final readonly class Recipe
     /**
      * What one pass takes.
      *
-     * @param float $area mm², of what is truly covered
-     * @param float $bed mm³
-     * @param float $edge mm of outline
-     * @param float $length mm along it
+     * @param  float  $area mm², of what is truly covered
+     * @param  float  $bed mm³
+     * @param  float  $edge mm of outline
+     * @param  float  $length mm along it
      * @return list<MaterialAmount>
      */
     public function amounts(float $area, float $bed, float $edge = 0.0, float $length = 0.0): array

@@ -11,9 +11,9 @@ use IdleRidge\Core\Measure\InvalidValue;
 final readonly class School
 {
     /**
-     * @param list<string> $wrong
-     * @param list<array{recipe: Recipe, mm: float|null, passes: int, share: float}> $steps
-     * @param CutSchool|null $cut what its coats go over, where it is a way to make the land itself
+     * @param  list<string>  $wrong
+     * @param  list<array{recipe: Recipe, mm: float|null, passes: int, share: float}>  $steps
+     * @param  CutSchool|null  $cut what its coats go over, where it is a way to make the land itself
      *
      * @throws InvalidValue
      */
@@ -34,7 +34,7 @@ final readonly class School
     /**
      * Its coats on a zone.
      *
-     * @param callable(): string $uid
+     * @param  callable(): string  $uid
      * @return list<Coat>
      */
     public function coats(string $zone, callable $uid): array

@@ -17,18 +17,18 @@ final readonly class SectionSurvey
     private const APART_MM = 8.0;
 
     /**
-     * @param array<string, ZoneArea> $zones
-     * @param array<string, ZoneOverlap> $overlaps "a|b", a before b, those that count
-     * @param array<string, ZoneArea> $left "coat/pass" of what was begun → the rest
+     * @param  array<string, ZoneArea>  $zones
+     * @param  array<string, ZoneOverlap>  $overlaps "a|b", a before b, those that count
+     * @param  array<string, ZoneArea>  $left "coat/pass" of what was begun → the rest
      */
     private function __construct(public array $zones, private array $overlaps, private array $left, public float $bare = 0.0)
     {
     }
 
     /**
-     * @param array<string, Zone> $zones
-     * @param list<Coat> $coats
-     * @param list<CoatApplication> $laid
+     * @param  array<string, Zone>  $zones
+     * @param  list<Coat>  $coats
+     * @param  list<CoatApplication>  $laid
      */
     public static function of(ZoneSurvey $survey, Placement $placement, array $zones, array $coats, array $laid): self
     {
@@ -36,9 +36,9 @@ final readonly class SectionSurvey
     }
 
     /**
-     * @param array<string, Zone> $zones
-     * @param list<CoatPasses> $coats
-     * @param list<LaidPatch> $laid
+     * @param  array<string, Zone>  $zones
+     * @param  list<CoatPasses>  $coats
+     * @param  list<LaidPatch>  $laid
      */
     public static function ofPasses(ZoneSurvey $survey, Placement $placement, array $zones, array $coats, array $laid): self
     {
@@ -120,7 +120,7 @@ final readonly class SectionSurvey
     }
 
     /**
-     * @param list<array{float, float}> $ring
+     * @param  list<array{float, float}>  $ring
      * @return list<array{float, float}> places along it, at most so far apart where its corners are
      */
     private static function along(array $ring): array
@@ -131,7 +131,10 @@ final readonly class SectionSurvey
             if ($last === null || hypot($x - $last[0], $y - $last[1]) >= self::APART_MM) {
                 $parts = $last === null ? 1 : (int) ceil(hypot($x - $last[0], $y - $last[1]) / (2.0 * self::APART_MM));
                 for ($k = 1; $k <= $parts; $k++) {
-                    $out[] = $last === null ? [$x, $y] : [$last[0] + ($x - $last[0]) * $k / $parts, $last[1] + ($y - $last[1]) * $k / $parts];
+                    $out[] =
+                        $last === null
+                            ? [$x, $y]
+                            : [$last[0] + (($x - $last[0]) * $k) / $parts, $last[1] + (($y - $last[1]) * $k) / $parts];
                 }
                 $last = [$x, $y];
             }

@@ -22,8 +22,17 @@ enum Stage: int
     public function word(): string
     {
         return match ($this) {
-            self::Form => 'form', self::Land => 'land', self::Rock => 'rock', self::Earth => 'earth base', self::Hard => 'hard surfaces', self::Track => 'track dress',
-            self::Cover => 'ground cover', self::Grass => 'grass', self::Growth => 'growth', self::Water => 'water', self::Lineside => 'lineside',
+            self::Form => 'form',
+            self::Land => 'land',
+            self::Rock => 'rock',
+            self::Earth => 'earth base',
+            self::Hard => 'hard surfaces',
+            self::Track => 'track dress',
+            self::Cover => 'ground cover',
+            self::Grass => 'grass',
+            self::Growth => 'growth',
+            self::Water => 'water',
+            self::Lineside => 'lineside',
         };
     }
 }

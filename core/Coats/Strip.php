@@ -19,7 +19,7 @@ final readonly class Strip
     }
 
     /**
-     * @param list<list<array{float, float}>> $rings
+     * @param  list<list<array{float, float}>>  $rings
      * @return list<list<array{float, float}>> what of them lies within
      */
     public function of(array $rings): array

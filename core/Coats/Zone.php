@@ -12,7 +12,8 @@ use IdleRidge\Core\Measure\InvalidValue;
 /**
  * A part of a section's land: what is drawn, and all that rules leave of it. Every condition that is set must hold: within
  * the outline, of a slope (degrees), at a distance from a run (mm; null for any), of a height over the board (mm), among the
- * dampest share, facing the sun or north, on formations or on the banks beside them, in the shade of crowns, within other zones; then what other zones have comes to it, and what others have is
+ * dampest share, facing the sun or north, on formations or on the banks beside them, in the shade of crowns, within other zones; then what
+ * other zones have comes to it, and what others have is
  * taken from it. Without any it is the whole board. It follows the land when the land changes.
  */
 final readonly class Zone
@@ -32,18 +33,18 @@ final readonly class Zone
     public array $also;
 
     /**
-     * @param list<array{float, float}>|null $outline
-     * @param array{float, float}|null $slope
-     * @param array{run: string|null, from: float, to: float}|null $near
-     * @param list<string> $without
-     * @param array<string, mixed> $extra
-     * @param array{float, float}|null $height mm over the board
-     * @param float|null $damp 0 … 1
-     * @param string|null $aspect sun or north
-     * @param list<string> $within
-     * @param list<string> $also
-     * @param list<array{float, float, float}>|null $crowns middles, layout coordinates, and diameters
-     * @param string|null $made formation or bank
+     * @param  list<array{float, float}>|null  $outline
+     * @param  array{float, float}|null  $slope
+     * @param  array{run: string|null, from: float, to: float}|null  $near
+     * @param  list<string>  $without
+     * @param  array<string, mixed>  $extra
+     * @param  array{float, float}|null  $height mm over the board
+     * @param  float|null  $damp 0 … 1
+     * @param  string|null  $aspect sun or north
+     * @param  list<string>  $within
+     * @param  list<string>  $also
+     * @param  list<array{float, float, float}>|null  $crowns middles, layout coordinates, and diameters
+     * @param  string|null  $made formation or bank
      *
      * @throws InvalidValue
      */
@@ -141,7 +142,14 @@ final readonly class Zone
 
     private function isRuled(): bool
     {
-        return $this->slope !== null || $this->near !== null || $this->height !== null || $this->damp !== null || $this->aspect !== null || $this->crowns !== null || $this->made !== null || $this->goesBy() !== [];
+        return $this->slope !== null ||
+            $this->near !== null ||
+            $this->height !== null ||
+            $this->damp !== null ||
+            $this->aspect !== null ||
+            $this->crowns !== null ||
+            $this->made !== null ||
+            $this->goesBy() !== [];
     }
 
     /** @return list<string> uids of zones that it goes by */
@@ -153,18 +161,20 @@ final readonly class Zone
     /** @return list<array{float, float}>|null the outline in a section's coordinates */
     public function outlineOn(Placement $placement): ?array
     {
-        return $this->outline === null ? null : array_map(function (array $p) use ($placement): array {
-            $here = $placement->toSection(new Point($p[0], $p[1]));
+        return $this->outline === null
+            ? null
+            : array_map(function (array $p) use ($placement): array {
+                $here = $placement->toSection(new Point($p[0], $p[1]));
 
-            return [$here->x, $here->y];
-        }, $this->outline);
+                return [$here->x, $here->y];
+            }, $this->outline);
     }
 
     /**
      * The rule in one sentence.
      *
-     * @param array<string, string> $names uid of a zone or run → name
-     * @param float $base the board's top: heights are told over the datum, as the plan tells them
+     * @param  array<string, string>  $names uid of a zone or run → name
+     * @param  float  $base the board's top: heights are told over the datum, as the plan tells them
      */
     public function sentence(array $names, float $base = 0.0): string
     {
@@ -180,8 +190,11 @@ final readonly class Zone
             };
         }
         if ($this->near !== null) {
-            $run = $this->near['run'] === null ? 'any track' : ($names[$this->near['run']] ?? 'a run');
-            $parts[] = $this->near['from'] > 0.0 ? "{$this->near['from']} to {$this->near['to']} mm from {$run}" : "within {$this->near['to']} mm of {$run}";
+            $run = $this->near['run'] === null ? 'any track' : $names[$this->near['run']] ?? 'a run';
+            $parts[] =
+                $this->near['from'] > 0.0
+                    ? "{$this->near['from']} to {$this->near['to']} mm from {$run}"
+                    : "within {$this->near['to']} mm of {$run}";
         }
         if ($this->height !== null) {
             $parts[] = sprintf('%s to %s mm high', $this->height[0] + $base, $this->height[1] + $base);
@@ -204,6 +217,8 @@ final readonly class Zone
         $more = array_map(fn (string $uid): string => $names[$uid] ?? 'a zone', $this->also);
         $left = array_map(fn (string $uid): string => $names[$uid] ?? 'a zone', $this->without);
 
-        return ucfirst($parts === [] ? 'the whole board' : implode(', ', $parts)).($more === [] ? '' : ', and all of '.implode(', ', $more)).($left === [] ? '' : ', without '.implode(', ', $left));
+        return ucfirst($parts === [] ? 'the whole board' : implode(', ', $parts)).
+            ($more === [] ? '' : ', and all of '.implode(', ', $more)).
+            ($left === [] ? '' : ', without '.implode(', ', $left));
     }
 }

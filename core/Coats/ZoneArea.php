@@ -14,9 +14,9 @@ use IdleRidge\Core\Geometry\Polygon;
 final readonly class ZoneArea
 {
     /**
-     * @param list<list<array{float, float}>> $rings
-     * @param array<int, float> $bySlope degrees, rounded down → mm²
-     * @param array<string, AreaProfile> $tracks track by track, uid → how it lies along x
+     * @param  list<list<array{float, float}>>  $rings
+     * @param  array<int, float>  $bySlope degrees, rounded down → mm²
+     * @param  array<string, AreaProfile>  $tracks track by track, uid → how it lies along x
      */
     public function __construct(
         public array $rings,

@@ -22,7 +22,8 @@ final class ZoneFields
 {
     /**
      * Where earth comes to nothing between two cells a straight line from one to the other reaches too far out. Against so much
-     * of a cell the toe of a bank of 1:1.5 lies right on average; where the land is known at any place, the toe is where so much of it, mm, is
+     * of a cell the toe of a bank of 1:1.5 lies right on average; where the land is known at any place, the toe is where so much of it, mm,
+     * is
      * left.
      */
     private const TOE_SHARE = 0.124;
@@ -47,23 +48,41 @@ final class ZoneFields
     private array $crowns = [];
 
     /**
-     * @param list<float> $slopes degrees, at every value of the raster
-     * @param list<Run> $runs in section coordinates
-     * @param array<string, Zone> $zones uid → zone, of this section
-     * @param list<float>|null $earth how much grading changed each cell of the land, mm; null where nothing is graded
+     * @param  list<float>  $slopes degrees, at every value of the raster
+     * @param  list<Run>  $runs in section coordinates
+     * @param  array<string, Zone>  $zones uid → zone, of this section
+     * @param  list<float>|null  $earth how much grading changed each cell of the land, mm; null where nothing is graded
      */
-    public function __construct(private readonly HeightGrid $land, private readonly HeightMesh $mesh, private readonly array $slopes, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones, private readonly float $northDeg, private readonly ?array $earth, private readonly ?LandModel $model = null, private readonly ?Steepness $steepness = null)
-    {
+    public function __construct(
+        private readonly HeightGrid $land,
+        private readonly HeightMesh $mesh,
+        private readonly array $slopes,
+        private readonly float $width,
+        private readonly float $depth,
+        private readonly float $base,
+        private readonly Placement $placement,
+        private readonly array $runs,
+        private readonly array $zones,
+        private readonly float $northDeg,
+        private readonly ?array $earth,
+        private readonly ?LandModel $model = null,
+        private readonly ?Steepness $steepness = null,
+    ) {
     }
 
     /** @throws InvalidValue when the zone goes by one that is not there, or that goes by it in turn */
     public function of(Zone $zone): ZoneField
     {
         $finer = $this->finer($zone);
-        $fine = $finer === 1 ? $this->mesh : new HeightMesh(self::parted($this->mesh->xs, $finer), self::parted($this->mesh->ys, $finer), []);
+        $fine =
+            $finer === 1 ? $this->mesh : new HeightMesh(self::parted($this->mesh->xs, $finer), self::parted($this->mesh->ys, $finer), []);
         $values = $this->field($zone, [], $fine, $finer);
 
-        return new ZoneField(new HeightMesh($fine->xs, $fine->ys, $values), fn (float $x, float $y): float => $this->at($zone, $x, $y), $finer);
+        return new ZoneField(
+            new HeightMesh($fine->xs, $fine->ys, $values),
+            fn (float $x, float $y): float => $this->at($zone, $x, $y),
+            $finer,
+        );
     }
 
     /** What a zone's rule says of a place. */
@@ -87,8 +106,8 @@ final class ZoneFields
     }
 
     /**
-     * @param list<string> $through zones that are being worked out
-     * @param HeightMesh $fine on whose lines it is wanted
+     * @param  list<string>  $through zones that are being worked out
+     * @param  HeightMesh  $fine on whose lines it is wanted
      * @return list<float>
      */
     private function field(Zone $zone, array $through, HeightMesh $fine, int $finer): array
@@ -116,7 +135,8 @@ final class ZoneFields
     }
 
     /**
-     * What a zone asks of the land: of which measure, what makes of its values a field that is positive inside, and that field at any place.
+     * What a zone asks of the land: of which measure, what makes of its values a field that is positive inside, and that field at any
+     * place.
      *
      * @return list<array{string, Closure(float): float, Closure(float, float): float}>
      */
@@ -204,7 +224,7 @@ final class ZoneFields
                 $left = (1.0 - $v) * $raster->z[$p] + $v * $raster->z[$p + $n];
                 $right = (1.0 - $v) * $raster->z[$p + 1] + $v * $raster->z[$p + $n + 1];
                 for ($k = 0; $k < $finer; $k++) {
-                    $out[] = $left + ($right - $left) * $k / $finer;
+                    $out[] = $left + (($right - $left) * $k) / $finer;
                 }
             }
             $out[] = (1.0 - $v) * $raster->z[$j * $n + $n - 1] + $v * $raster->z[($j + 1) * $n + $n - 1];
@@ -215,35 +235,57 @@ final class ZoneFields
 
     private function raster(string $what): HeightMesh
     {
-        return $this->known[$what] ??= new HeightMesh($this->mesh->xs, $this->mesh->ys, match (true) {
-            isset($this->outlines[$what]) => $this->over(fn (float $x, float $y): float => Polygon::depth($this->outlines[$what], $x, $y)),
-            $what === 'slope' => $this->slopes,
-            $what === 'height' => $this->mesh->z,
-            $what === 'earth' => $this->earth === null ? array_fill(0, count($this->mesh->z), -1.0) : $this->onMesh($this->earth),
-            $what === 'formation' => $this->over($this->formation(...)),
-            str_starts_with($what, 'near ') => $this->over(fn (float $x, float $y): float => $this->distance(substr($what, 5), $x, $y)),
-            str_starts_with($what, 'damp ') => $this->onMesh(LandClasses::dampField($this->land, (float) substr($what, 5))),
-            default => $this->onMesh(LandClasses::facingField($this->land, $this->northDeg - $this->placement->angleDeg + ($what === 'sun' ? 180.0 : 0.0))),
-        });
+        return $this->known[$what] ??= new HeightMesh(
+            $this->mesh->xs,
+            $this->mesh->ys,
+            match (true) {
+                isset($this->outlines[$what]) => $this->over(
+                    fn (float $x, float $y): float => Polygon::depth($this->outlines[$what], $x, $y),
+                ),
+                $what === 'slope' => $this->slopes,
+                $what === 'height' => $this->mesh->z,
+                $what === 'earth' => $this->earth === null ? array_fill(0, count($this->mesh->z), -1.0) : $this->onMesh($this->earth),
+                $what === 'formation' => $this->over($this->formation(...)),
+                str_starts_with($what, 'near ') => $this->over(fn (float $x, float $y): float => $this->distance(substr($what, 5), $x, $y)),
+                str_starts_with($what, 'damp ') => $this->onMesh(LandClasses::dampField($this->land, (float) substr($what, 5))),
+                default => $this->onMesh(
+                    LandClasses::facingField($this->land, $this->northDeg - $this->placement->angleDeg + ($what === 'sun' ? 180.0 : 0.0)),
+                ),
+            },
+        );
     }
 
     /** How many times finer than the land's a mesh has to be for what is narrow in a zone. */
     private function finer(Zone $zone): int
     {
         $widths = [];
-        foreach ([$zone->near === null ? null : $zone->near['to'] - max(0.0, $zone->near['from']), $zone->height === null ? null : $zone->height[1] - $zone->height[0]] as $width) {
+        foreach (
+            [
+                $zone->near === null ? null : $zone->near['to'] - max(0.0, $zone->near['from']),
+                $zone->height === null ? null : $zone->height[1] - $zone->height[0],
+            ] as $width
+        ) {
             $widths[] = $width ?? INF;
         }
         foreach ($zone->crowns ?? [] as [, , $wide]) {
             $widths[] = $wide / 2.0;
         }
-        $goesBy = array_map(fn (string $uid): int => isset($this->zones[$uid]) && $uid !== $zone->uid && $this->zones[$uid]->goesBy() === [] ? $this->finer($this->zones[$uid]) : 1, $zone->goesBy());
+        $goesBy = array_map(
+            fn (string $uid): int => isset($this->zones[$uid]) && $uid !== $zone->uid && $this->zones[$uid]->goesBy() === []
+                ? $this->finer($this->zones[$uid])
+                : 1,
+            $zone->goesBy(),
+        );
 
-        return max(1, ...$goesBy, ...[min(self::MAX_REFINEMENT, (int) ceil(self::MIN_CELLS_ACROSS * $this->land->cell / max(0.1, min($widths))))]);
+        return max(
+            1,
+            ...$goesBy,
+            ...[min(self::MAX_REFINEMENT, (int) ceil((self::MIN_CELLS_ACROSS * $this->land->cell) / max(0.1, min($widths))))],
+        );
     }
 
     /**
-     * @param list<float> $lines
+     * @param  list<float>  $lines
      * @return list<float> with so many gaps for each
      */
     private static function parted(array $lines, int $finer): array
@@ -251,7 +293,7 @@ final class ZoneFields
         $out = [];
         for ($k = 0; $k < count($lines) - 1; $k++) {
             for ($n = 0; $n < $finer; $n++) {
-                $out[] = $lines[$k] + ($lines[$k + 1] - $lines[$k]) * $n / $finer;
+                $out[] = $lines[$k] + (($lines[$k + 1] - $lines[$k]) * $n) / $finer;
             }
         }
 
@@ -261,7 +303,7 @@ final class ZoneFields
     /**
      * The field of a zone that another goes by.
      *
-     * @param list<string> $through
+     * @param  list<string>  $through
      * @return list<float>
      */
     private function other(Zone $zone, string $uid, array $through, HeightMesh $fine, int $finer): array
@@ -275,7 +317,7 @@ final class ZoneFields
     }
 
     /**
-     * @param list<float> $cells
+     * @param  list<float>  $cells
      * @return list<float>
      */
     private function onMesh(array $cells): array
@@ -297,7 +339,7 @@ final class ZoneFields
     }
 
     /**
-     * @param callable(float, float): float $value
+     * @param  callable(float, float): float  $value
      * @return list<float>
      */
     private function over(callable $value): array
@@ -313,8 +355,8 @@ final class ZoneFields
     }
 
     /**
-     * @param array<int, float> $a
-     * @param array<int, float> $b
+     * @param  array<int, float>  $a
+     * @param  array<int, float>  $b
      * @return array<int, float>
      */
     private function least(array $a, array $b): array
@@ -352,7 +394,7 @@ final class ZoneFields
     }
 
     /**
-     * @param list<array{float, float, float}> $crowns layout coordinates and diameter
+     * @param  list<array{float, float, float}>  $crowns layout coordinates and diameter
      * @return list<array{float, float, float}> here, and half of it
      */
     private function crownsHere(array $crowns): array
@@ -367,7 +409,7 @@ final class ZoneFields
     /**
      * How far within the shade of a crown every place of a mesh lies, mm; out of its surroundings it is only dark nowhere.
      *
-     * @param list<array{float, float, float}> $crowns
+     * @param  list<array{float, float, float}>  $crowns
      * @return list<float>
      */
     private static function shade(array $crowns, HeightMesh $mesh): array

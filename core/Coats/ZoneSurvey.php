@@ -56,28 +56,65 @@ final class ZoneSurvey
     private ?array $cells = null;
 
     /**
-     * @param list<Run> $runs in section coordinates
-     * @param array<string, Zone> $zones uid → zone, of this section
-     * @param Terrain|null $terrain the land as it was made, with its model: edges then lie where they are, not where the raster has them
+     * @param  list<Run>  $runs in section coordinates
+     * @param  array<string, Zone>  $zones uid → zone, of this section
+     * @param  Terrain|null  $terrain the land as it was made, with its model: edges then lie where they are, not where the raster has them
      */
-    public function __construct(HeightGrid $land, private readonly float $width, private readonly float $depth, private readonly float $base, private readonly Placement $placement, private readonly array $runs, private readonly array $zones, float $northDeg = 90.0, ?Terrain $terrain = null, ?LandModel $model = null)
-    {
+    public function __construct(
+        HeightGrid $land,
+        private readonly float $width,
+        private readonly float $depth,
+        private readonly float $base,
+        private readonly Placement $placement,
+        private readonly array $runs,
+        private readonly array $zones,
+        float $northDeg = 90.0,
+        ?Terrain $terrain = null,
+        ?LandModel $model = null,
+    ) {
         $this->mesh = $land->mesh($width, $depth);
         $this->cell = $land->cell;
         $steepness = $model === null ? null : new Steepness($model);
-        $this->slopes = $land->with($terrain === null || $steepness === null ? $land->slopes() : $steepness->raster($terrain))->mesh($width, $depth)->z;
-        $this->fields = new ZoneFields($land, $this->mesh, $this->slopes, $width, $depth, $base, $placement, $runs, $zones, $northDeg, $terrain?->earth(), $model, $steepness);
+        $this->slopes = $land
+            ->with($terrain === null || $steepness === null ? $land->slopes() : $steepness->raster($terrain))
+            ->mesh($width, $depth)->z;
+        $this->fields = new ZoneFields(
+            $land,
+            $this->mesh,
+            $this->slopes,
+            $width,
+            $depth,
+            $base,
+            $placement,
+            $runs,
+            $zones,
+            $northDeg,
+            $terrain?->earth(),
+            $model,
+            $steepness,
+        );
     }
 
     /**
-     * @param array<string, Zone> $zones uid → zone, of this section
-     * @param float $base the board's top
+     * @param  array<string, Zone>  $zones uid → zone, of this section
+     * @param  float  $base the board's top
      */
     public static function ofLand(LandModel $model, float $cell, float $base, Placement $placement, array $zones, float $northDeg): self
     {
         $terrain = $model->terrain($cell);
 
-        return new self($terrain->grid(), $model->width, $model->depth, $base, $placement, $model->grading->runs, $zones, $northDeg, $terrain, $model);
+        return new self(
+            $terrain->grid(),
+            $model->width,
+            $model->depth,
+            $base,
+            $placement,
+            $model->grading->runs,
+            $zones,
+            $northDeg,
+            $terrain,
+            $model,
+        );
     }
 
     /** @throws InvalidValue when the zone leaves out one that is not there, or that leaves it out in turn */
@@ -91,7 +128,7 @@ final class ZoneSurvey
     /**
      * What of a zone is left once some patches of it are done.
      *
-     * @param list<list<list<array{float, float}>>> $patches each with its rings, section coordinates
+     * @param  list<list<list<array{float, float}>>>  $patches each with its rings, section coordinates
      */
     public function left(string $uid, array $patches): ZoneArea
     {
@@ -151,8 +188,8 @@ final class ZoneSurvey
     /**
      * The share of a cell's points that lie in both areas.
      *
-     * @param list<list<array{float, float}>> $one
-     * @param list<list<array{float, float}>> $two
+     * @param  list<list<array{float, float}>>  $one
+     * @param  list<list<array{float, float}>>  $two
      */
     private function sampled(int $cell, array $one, array $two): float
     {
@@ -162,8 +199,8 @@ final class ZoneSurvey
         [$wide, $tall] = [$this->mesh->xs[$i + 1] - $x, $this->mesh->ys[$j + 1] - $y];
         $hits = 0;
         for ($k = 0; $k < self::SAMPLES_PER_CELL ** 2; $k++) {
-            $px = $x + ($k % self::SAMPLES_PER_CELL + 0.5) / self::SAMPLES_PER_CELL * $wide;
-            $py = $y + (intdiv($k, self::SAMPLES_PER_CELL) + 0.5) / self::SAMPLES_PER_CELL * $tall;
+            $px = $x + ((($k % self::SAMPLES_PER_CELL) + 0.5) / self::SAMPLES_PER_CELL) * $wide;
+            $py = $y + ((intdiv($k, self::SAMPLES_PER_CELL) + 0.5) / self::SAMPLES_PER_CELL) * $tall;
             $hits += self::holds($one, $px, $py) && self::holds($two, $px, $py) ? 1 : 0;
         }
 
@@ -194,13 +231,16 @@ final class ZoneSurvey
             return $this->onBoard([(array) $zone->outlineOn($this->placement)]);
         }
         $field = $this->fields->of($zone);
-        $rings = array_filter(Contours::of($field->mesh, [0.0], $field->at)[0]->rings ?? [], fn (array $ring): bool => abs(Polygon::area($ring)) >= self::MIN_RING_MM2 / $field->finer);
+        $rings = array_filter(
+            Contours::of($field->mesh, [0.0], $field->at)[0]->rings ?? [],
+            fn (array $ring): bool => abs(Polygon::area($ring)) >= self::MIN_RING_MM2 / $field->finer,
+        );
 
         return array_values(array_map(fn (array $ring): array => LineSimplifier::line($ring, self::FINE_MM / $field->finer, true), $rings));
     }
 
     /**
-     * @param list<list<array{float, float}>> $rings
+     * @param  list<list<array{float, float}>>  $rings
      * @return list<list<array{float, float}>>
      */
     private function onBoard(array $rings): array
@@ -209,7 +249,7 @@ final class ZoneSurvey
     }
 
     /**
-     * @param list<list<array{float, float}>> $rings
+     * @param  list<list<array{float, float}>>  $rings
      * @return array<int, float>
      */
     private function cover(string $uid, array $rings): array
@@ -218,9 +258,9 @@ final class ZoneSurvey
     }
 
     /**
-     * @param list<list<array{float, float}>> $rings
-     * @param array<int, float> $cover
-     * @param list<list<array{float, float}>> $without rings of what is taken from it
+     * @param  list<list<array{float, float}>>  $rings
+     * @param  array<int, float>  $cover
+     * @param  list<list<array{float, float}>>  $without rings of what is taken from it
      */
     private function measure(array $rings, array $cover, array $without = []): ZoneArea
     {
@@ -239,7 +279,7 @@ final class ZoneSurvey
             if ($share < self::WHOLE_SHARE) {
                 // Of a cell on its edge a zone has the slope that it has, not the one beyond.
                 $corners = array_filter($corners, fn (int $node): bool => isset($within[$node])) ?: $corners;
-                $true = $flat * array_sum(array_map(fn (int $node): float => $this->secant($node), $corners)) / count($corners);
+                $true = ($flat * array_sum(array_map(fn (int $node): float => $this->secant($node), $corners))) / count($corners);
             }
             $area = $share * $true;
             $plan += $share * $flat;
@@ -262,16 +302,25 @@ final class ZoneSurvey
             }
         }
 
-        return new ZoneArea($rings, $plan, $surface, $plan > 0.0 ? $height / $plan - $this->base : 0.0, $bySlope,
-            new AreaProfile($xs, $acrossX), new AreaProfile($ys, $acrossY), new AreaProfile($xs, $sum), array_map(fn (array $one): AreaProfile => new AreaProfile($xs, $one), $tracks));
+        return new ZoneArea(
+            $rings,
+            $plan,
+            $surface,
+            $plan > 0.0 ? $height / $plan - $this->base : 0.0,
+            $bySlope,
+            new AreaProfile($xs, $acrossX),
+            new AreaProfile($ys, $acrossY),
+            new AreaProfile($xs, $sum),
+            array_map(fn (array $one): AreaProfile => new AreaProfile($xs, $one), $tracks),
+        );
     }
 
     /**
      * Track within an area, run by run and by column; in cells that are covered in part by where it lies in them.
      *
-     * @param array<int, float> $cover
-     * @param list<list<array{float, float}>> $rings
-     * @param list<list<array{float, float}>> $without
+     * @param  array<int, float>  $cover
+     * @param  list<list<array{float, float}>>  $rings
+     * @param  list<list<array{float, float}>>  $without
      * @return array<string, array<int, float>>
      */
     private function tracks(array $cover, array $rings, array $without): array
@@ -312,7 +361,10 @@ final class ZoneSurvey
         for ($j = 0; $j < count($ys) - 1; $j++) {
             for ($i = 0; $i < $n - 1; $i++) {
                 $p = $j * $n + $i;
-                $out[] = [HeightMesh::cellSurface($xs[$i + 1] - $xs[$i], $ys[$j + 1] - $ys[$j], $z[$p], $z[$p + 1], $z[$p + $n], $z[$p + $n + 1]), ($z[$p] + $z[$p + 1] + $z[$p + $n] + $z[$p + $n + 1]) / 4.0];
+                $out[] = [
+                    HeightMesh::cellSurface($xs[$i + 1] - $xs[$i], $ys[$j + 1] - $ys[$j], $z[$p], $z[$p + 1], $z[$p + $n], $z[$p + $n + 1]),
+                    ($z[$p] + $z[$p + 1] + $z[$p + $n] + $z[$p + $n + 1]) / 4.0,
+                ];
             }
         }
 
@@ -326,7 +378,7 @@ final class ZoneSurvey
     }
 
     /**
-     * @param array<int, float> $cover
+     * @param  array<int, float>  $cover
      * @return array<int, true> corners of the cells that are covered whole
      */
     private function nodesWithin(array $cover): array
@@ -335,7 +387,7 @@ final class ZoneSurvey
         $within = [];
         foreach ($cover as $cell => $share) {
             if ($share >= self::WHOLE_SHARE) {
-                $p = intdiv($cell, $cols) * ($cols + 1) + $cell % $cols;
+                $p = intdiv($cell, $cols) * ($cols + 1) + ($cell % $cols);
                 $within[$p] = $within[$p + 1] = $within[$p + $cols + 1] = $within[$p + $cols + 2] = true;
             }
         }

@@ -28,7 +28,7 @@ final readonly class AirLog
     }
 
     /**
-     * @param list<array{int, float, float}> $readings moment, °C, %
+     * @param  list<array{int, float, float}>  $readings moment, °C, %
      *
      * @throws InvalidValue naming the reading: out of order, doubled, impossible
      */
@@ -42,7 +42,10 @@ final readonly class AirLog
                 throw new InvalidValue($refusal->getMessage(), "readings/{$k}");
             }
             if ($last !== null && $at <= $last) {
-                throw new InvalidValue($at === $last ? 'Two readings of one moment.' : 'A reading stands after a later one: they have to be in order.', "readings/{$k}");
+                throw new InvalidValue(
+                    $at === $last ? 'Two readings of one moment.' : 'A reading stands after a later one: they have to be in order.',
+                    "readings/{$k}",
+                );
             }
             $last = $at;
         }
@@ -53,7 +56,7 @@ final readonly class AirLog
     /**
      * What of some readings can be true: impossible ones, doubled ones and those out of order are left out.
      *
-     * @param list<array{int, float, float}> $readings
+     * @param  list<array{int, float, float}>  $readings
      */
     public static function sound(array $readings): self
     {

@@ -32,15 +32,19 @@ final class CureClock
      */
     public static function medians(CureFigures $recipe, Climate $air, ?float $mm = null): array
     {
-        $thickness = self::thickness($recipe->referenceMm, InvalidValue::unlessBetween($mm ?? $recipe->referenceMm, 0.01, 200.0, 'The thickness', 'mm', 'mm'), $recipe->exponent);
+        $thickness = self::thickness(
+            $recipe->referenceMm,
+            InvalidValue::unlessBetween($mm ?? $recipe->referenceMm, 0.01, 200.0, 'The thickness', 'mm', 'mm'),
+            $recipe->exponent,
+        );
         $rate = $recipe->mechanism->rate($air);
-        $setReference = $recipe->mechanism === Mechanism::Hydration ? ($recipe->minutes[Milestone::TouchDry->value] ?? 0.0) : 0.0;
+        $setReference = $recipe->mechanism === Mechanism::Hydration ? $recipe->minutes[Milestone::TouchDry->value] ?? 0.0 : 0.0;
         $set = $setReference / $rate;
         $drying = $recipe->mechanism === Mechanism::Hydration ? Mechanism::Evaporation->rate($air) : $rate;
         $out = [];
         foreach ($recipe->minutes as $milestone => $time) {
             $late = $milestone === Milestone::NextCoat->value || $milestone === Milestone::DryThrough->value;
-            $out[$milestone] = $late ? $set + ($time - $setReference) * $thickness / $drying : $time / $rate;
+            $out[$milestone] = $late ? $set + (($time - $setReference) * $thickness) / $drying : $time / $rate;
         }
 
         return $out;
@@ -55,7 +59,7 @@ final class CureClock
     /**
      * Minutes until a dose is used up while the air changes from step to step; the last step lasts.
      *
-     * @param non-empty-list<array{minutes: float|null, air: Climate}> $steps
+     * @param  non-empty-list<array{minutes: float|null, air: Climate}>  $steps
      */
     public static function reached(float $reference, Mechanism $mechanism, array $steps): float
     {
@@ -102,7 +106,10 @@ final class CureClock
     public static function normalShare(float $z): float
     {
         $t = 1.0 / (1.0 + 0.2316419 * abs($z));
-        $tail = exp(-$z * $z / 2.0) / sqrt(2.0 * M_PI) * $t * (0.319381530 + $t * (-0.356563782 + $t * (1.781477937 + $t * (-1.821255978 + $t * 1.330274429))));
+        $tail =
+            (exp((-$z * $z) / 2.0) / sqrt(2.0 * M_PI)) *
+            $t *
+            (0.31938153 + $t * (-0.356563782 + $t * (1.781477937 + $t * (-1.821255978 + $t * 1.330274429))));
 
         return $z > 0.0 ? 1.0 - $tail : $tail;
     }
@@ -113,7 +120,7 @@ final class CureClock
         if ($p <= 0.0 || $p >= 1.0) {
             throw new InvalidValue('A quantile lies between 0 and 1.', 'quantile');
         }
-        $a = [-3.969683028665376e1, 2.209460984245205e2, -2.759285104469687e2, 1.383577518672690e2, -3.066479806614716e1, 2.506628277459239];
+        $a = [-3.969683028665376e1, 2.209460984245205e2, -2.759285104469687e2, 1.38357751867269e2, -3.066479806614716e1, 2.506628277459239];
         $b = [-5.447609879822406e1, 1.615858368580409e2, -1.556989798598866e2, 6.680131188771972e1, -1.328068155288572e1];
         $c = [-7.784894002430293e-3, -3.223964580411365e-1, -2.400758277161838, -2.549732539343734, 4.374664141464968, 2.938163982698783];
         $d = [7.784695709041462e-3, 3.224671290700398e-1, 2.445134137142996, 3.754408661907416];
@@ -127,6 +134,6 @@ final class CureClock
         $q = $p - 0.5;
         $r = $q * $q;
 
-        return $horner($a, $r) * $q / ($horner($b, $r) * $r + 1.0);
+        return ($horner($a, $r) * $q) / ($horner($b, $r) * $r + 1.0);
     }
 }

@@ -13,7 +13,7 @@ use IdleRidge\Core\Measure\InvalidValue;
 final readonly class CureFigures
 {
     /**
-     * @param array<string, float> $minutes milestone → minutes; what does not apply is left out
+     * @param  array<string, float>  $minutes milestone → minutes; what does not apply is left out
      *
      * @throws InvalidValue for a recipe that cannot be
      */

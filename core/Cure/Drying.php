@@ -35,12 +35,19 @@ final class Drying
     private array $learned = [];
 
     /**
-     * @param int $from nothing was laid before
-     * @param list<Observation> $seen what was looked at while it dried in this room
-     * @param RoomAir|null $before of another room, until `$since`
+     * @param  int  $from nothing was laid before
+     * @param  list<Observation>  $seen what was looked at while it dried in this room
+     * @param  RoomAir|null  $before of another room, until `$since`
      */
-    public function __construct(Room $room, DateTimeZone $zone, private readonly int $from, ?AirLog $log = null, private readonly array $seen = [], ?RoomAir $before = null, int $since = PHP_INT_MIN)
-    {
+    public function __construct(
+        Room $room,
+        DateTimeZone $zone,
+        private readonly int $from,
+        ?AirLog $log = null,
+        private readonly array $seen = [],
+        ?RoomAir $before = null,
+        int $since = PHP_INT_MIN,
+    ) {
         $this->room = $room;
         $this->air = new RoomAir($room, $zone, $log, $before, $since);
     }
@@ -49,8 +56,14 @@ final class Drying
      * When a coat that was finished at `$end` has reached a milestone, with a certainty of `$quantile`. What was seen of this
      * very coat bounds its factor: the quantile is taken of what is left.
      */
-    public function reached(CureFigures $figures, Milestone $milestone, float $mm, float $end, float $quantile, ?Observation $own = null): float
-    {
+    public function reached(
+        CureFigures $figures,
+        Milestone $milestone,
+        float $mm,
+        float $end,
+        float $quantile,
+        ?Observation $own = null,
+    ): float {
         return $this->reachedAt($figures, $milestone, $mm, $end, $this->factorOf($figures, $own)($quantile));
     }
 
@@ -87,7 +100,8 @@ final class Drying
         [$first, $then] = $this->doses($figures, $milestone, $mm);
         $best = fn (Mechanism $mechanism): float => max(1e-4, ...array_map($mechanism->rate(...), $this->air->toCome()));
 
-        return ($first / $best($figures->mechanism) + $then / $best(Mechanism::Evaporation)) * $this->learned($figures->id)->factor($quantile);
+        return ($first / $best($figures->mechanism) + $then / $best(Mechanism::Evaporation)) *
+            $this->learned($figures->id)->factor($quantile);
     }
 
     /** Whether this air, from `$end` on, keeps a film from forming more often than the certainty that is asked for leaves. */
@@ -107,7 +121,13 @@ final class Drying
         }
         $factor = $this->factorOf($figures, $own);
         $cold = fn (float $quantile): float => $this->coldShare($figures, $mm, $end, $factor($quantile));
-        if ($this->table($figures->mechanism)->shareBelow($figures->filmTemperature, $end, $this->filmAt($figures, $mm, $end, $factor(self::LAST_QUANTILE))) <= 0.0) {
+        if (
+            $this->table($figures->mechanism)->shareBelow(
+                $figures->filmTemperature,
+                $end,
+                $this->filmAt($figures, $mm, $end, $factor(self::LAST_QUANTILE)),
+            ) <= 0.0
+        ) {
             return 0.0;
         }
         $chance = 0.0;
@@ -126,7 +146,7 @@ final class Drying
             }
             for ($n = 0, $a = $low, $b = $high; $n < 12; $n++) {
                 $middle = ($a + $b) / 2.0;
-                [$a, $b] = ($cold($middle) > self::SPOILING_SHARE) === $spoilt[$k] ? [$middle, $b] : [$a, $middle];
+                [$a, $b] = $cold($middle) > self::SPOILING_SHARE === $spoilt[$k] ? [$middle, $b] : [$a, $middle];
             }
             $chance += $spoilt[$k] ? $a - $low : $high - $b;
         }
@@ -137,13 +157,21 @@ final class Drying
     /** The share of the dose up to touch-dry that is gathered below the film-forming temperature, in a case of so much longer a time. */
     public function coldShare(CureFigures $figures, float $mm, float $end, float $factor = 1.0): float
     {
-        return $figures->filmTemperature === null ? 0.0 : $this->table($figures->mechanism)->shareBelow($figures->filmTemperature, $end, $this->filmAt($figures, $mm, $end, $factor));
+        return $figures->filmTemperature === null
+            ? 0.0
+            : $this->table($figures->mechanism)->shareBelow($figures->filmTemperature, $end, $this->filmAt($figures, $mm, $end, $factor));
     }
 
     /** When a film has formed. */
     private function filmAt(CureFigures $figures, float $mm, float $end, float $factor): float
     {
-        return $this->reachedAt($figures, isset($figures->minutes['touch_dry']) ? Milestone::TouchDry : Milestone::NextCoat, $mm, $end, $factor);
+        return $this->reachedAt(
+            $figures,
+            isset($figures->minutes['touch_dry']) ? Milestone::TouchDry : Milestone::NextCoat,
+            $mm,
+            $end,
+            $factor,
+        );
     }
 
     /** @return Closure(float): float quantile → factor, by what is known of a recipe here and of one application itself */
@@ -152,7 +180,9 @@ final class Drying
         [$low, $high] = $own === null ? [null, null] : $this->bounds($own);
         $learned = $this->learned($figures->id, $own?->uid);
 
-        return fn (float $quantile): float => $low === null && $high === null ? $learned->factor($quantile) : $learned->factorWithin($quantile, $low, $high);
+        return fn (
+            float $quantile,
+        ): float => $low === null && $high === null ? $learned->factor($quantile) : $learned->factorWithin($quantile, $low, $high);
     }
 
     private function reachedAt(CureFigures $figures, Milestone $milestone, float $mm, float $end, float $factor): float

@@ -31,7 +31,7 @@ final readonly class LearnedFactor
      * From cases seen as intervals: the logarithm of the factor lies over the first and at most at the second; null where it
      * is open, equal where the moment itself was seen. The posterior on a grid, by Bayes’ rule with a normal prior.
      *
-     * @param list<array{float|null, float|null}> $cases
+     * @param  list<array{float|null, float|null}>  $cases
      */
     public static function from(array $cases, float $priorSd = CureClock::PRIOR_SPREAD, float $caseSd = CureClock::CASE_SPREAD): self
     {
@@ -46,7 +46,9 @@ final readonly class LearnedFactor
 
                     continue;
                 }
-                $share = ($high === null ? 1.0 : CureClock::normalShare(($high - $mu) / $caseSd)) - ($low === null ? 0.0 : CureClock::normalShare(($low - $mu) / $caseSd));
+                $share =
+                    ($high === null ? 1.0 : CureClock::normalShare(($high - $mu) / $caseSd)) -
+                    ($low === null ? 0.0 : CureClock::normalShare(($low - $mu) / $caseSd));
                 $log += log(max(1e-12, $share));
             }
             $weights[$k] = $log;

@@ -26,10 +26,12 @@ enum Mechanism: string
         $reference = Climate::reference();
 
         return match ($this) {
-            self::Evaporation => max(self::MIN_EVAPORATION_RATE, $air->vapourDeficit() / $reference->vapourDeficit() * $air->airflow),
+            self::Evaporation => max(self::MIN_EVAPORATION_RATE, ($air->vapourDeficit() / $reference->vapourDeficit()) * $air->airflow),
             self::Hydration => max(0.6, min(1.5, 1.0 + 0.03 * ($air->temperature - 20.0))),
-            self::TwoPart => exp(-self::ACTIVATION_ENERGY_J_PER_MOL / self::GAS_CONSTANT * (1.0 / ($air->temperature + 273.15) - 1.0 / 293.15)),
-            self::Moisture => $air->saturation() * $air->humidity / ($reference->saturation() * $reference->humidity),
+            self::TwoPart => exp(
+                (-self::ACTIVATION_ENERGY_J_PER_MOL / self::GAS_CONSTANT) * (1.0 / ($air->temperature + 273.15) - 1.0 / 293.15),
+            ),
+            self::Moisture => ($air->saturation() * $air->humidity) / ($reference->saturation() * $reference->humidity),
             self::Solvent => $air->airflow * 2.0 ** (($air->temperature - 20.0) / 15.0),
         };
     }

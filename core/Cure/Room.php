@@ -22,11 +22,11 @@ final readonly class Room
     public string $logger;
 
     /**
-     * @param int $dayFrom minutes of the day, local time; likewise `$dayTo`
-     * @param array<string, mixed> $extra
-     * @param float $volume m³
-     * @param float $airChanges an hour
-     * @param self|null $was how it was set until `$since`, minutes of Unix time
+     * @param  int  $dayFrom minutes of the day, local time; likewise `$dayTo`
+     * @param  array<string, mixed>  $extra
+     * @param  float  $volume m³
+     * @param  float  $airChanges an hour
+     * @param  self|null  $was how it was set until `$since`, minutes of Unix time
      *
      * @throws InvalidValue naming the field
      */
@@ -61,7 +61,7 @@ final readonly class Room
     }
 
     /**
-     * @param array<string, mixed> $extra
+     * @param  array<string, mixed>  $extra
      *
      * @throws InvalidValue naming the field
      */
@@ -82,7 +82,18 @@ final readonly class Room
     ): self {
         $air = fn (string $when, float $c, float $rh): Climate => self::climate($when, $c, $rh, $airflow);
 
-        return new self($uid, $name, $air('day', $dayC, $dayRh), $air('night', $nightC, $nightRh), $dayFrom, $dayTo, $extra, $volume, $airChanges, $logger);
+        return new self(
+            $uid,
+            $name,
+            $air('day', $dayC, $dayRh),
+            $air('night', $nightC, $nightRh),
+            $dayFrom,
+            $dayTo,
+            $extra,
+            $volume,
+            $airChanges,
+            $logger,
+        );
     }
 
     /** A room as good as any, until its own air is known: 20 °C, 50 %, still. */
@@ -123,7 +134,9 @@ final readonly class Room
     /** Since when it has had its temperature and humidity, whatever moved the air; null for always. */
     public function airSince(): ?int
     {
-        return $this->was !== null && array_slice($this->was->air(), 0, 6) === array_slice($this->air(), 0, 6) ? $this->was->airSince() : $this->since;
+        return $this->was !== null && array_slice($this->was->air(), 0, 6) === array_slice($this->air(), 0, 6)
+            ? $this->was->airSince()
+            : $this->since;
     }
 
     private function with(?self $was, ?int $since): self
@@ -139,7 +152,15 @@ final readonly class Room
     /** @return list<float|int> */
     private function air(): array
     {
-        return [$this->day->temperature, $this->day->humidity, $this->night->temperature, $this->night->humidity, $this->dayFrom, $this->dayTo, $this->day->airflow];
+        return [
+            $this->day->temperature,
+            $this->day->humidity,
+            $this->night->temperature,
+            $this->night->humidity,
+            $this->dayFrom,
+            $this->dayTo,
+            $this->day->airflow,
+        ];
     }
 
     /** The air at a moment, minutes of Unix time. */
@@ -174,9 +195,14 @@ final readonly class Room
         try {
             return new Climate($c, $rh, $airflow);
         } catch (InvalidValue $refusal) {
-            throw new InvalidValue($refusal->getMessage(), match ($refusal->place) {
-                'temp' => "{$when}_c", 'rh' => "{$when}_rh", default => $refusal->place
-            });
+            throw new InvalidValue(
+                $refusal->getMessage(),
+                match ($refusal->place) {
+                    'temp' => "{$when}_c",
+                    'rh' => "{$when}_rh",
+                    default => $refusal->place,
+                },
+            );
         }
     }
 

@@ -17,10 +17,15 @@ final class RoomAir
     private readonly array $usual;
 
     /**
-     * @param self|null $before the air of another room in which things stood until `$since`
+     * @param  self|null  $before the air of another room in which things stood until `$since`
      */
-    public function __construct(public readonly Room $room, private readonly DateTimeZone $zone, private readonly ?AirLog $log = null, private readonly ?self $before = null, private readonly int $since = PHP_INT_MIN)
-    {
+    public function __construct(
+        public readonly Room $room,
+        private readonly DateTimeZone $zone,
+        private readonly ?AirLog $log = null,
+        private readonly ?self $before = null,
+        private readonly int $since = PHP_INT_MIN,
+    ) {
         // What was read before the room was set otherwise says nothing of what is to come.
         $this->usual = $log?->since($room->airSince() ?? PHP_INT_MIN)->usual($zone) ?? [];
     }
@@ -28,9 +33,9 @@ final class RoomAir
     /**
      * The air of rooms in which something stood one after the other; one that is no more is taken as any.
      *
-     * @param array<array-key, array{int, string}> $stood until when (minutes of Unix time) in which room
-     * @param list<Room> $rooms
-     * @param array<string, AirLog> $logs
+     * @param  array<array-key, array{int, string}>  $stood until when (minutes of Unix time) in which room
+     * @param  list<Room>  $rooms
+     * @param  array<string, AirLog>  $logs
      */
     public static function before(array $stood, array $rooms, array $logs, DateTimeZone $zone): ?self
     {
@@ -55,7 +60,8 @@ final class RoomAir
         if ($read !== null) {
             return new Climate($read[0], $read[1], $airflow);
         }
-        $usual = $this->usual === [] || $minute < ($this->room->airSince() ?? PHP_INT_MIN) ? null : ($this->usual[$this->hour($minute)] ?? null);
+        $usual =
+            $this->usual === [] || $minute < ($this->room->airSince() ?? PHP_INT_MIN) ? null : $this->usual[$this->hour($minute)] ?? null;
 
         return $usual === null ? $this->room->at($minute, $this->zone) : new Climate($usual[0], $usual[1], $airflow);
     }

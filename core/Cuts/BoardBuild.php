@@ -17,8 +17,8 @@ final readonly class BoardBuild
     public array $packing;
 
     /**
-     * @param array{float, float}|null $opening width, height
-     * @param list<float> $packing
+     * @param  array{float, float}|null  $opening width, height
+     * @param  list<float>  $packing
      *
      * @throws InvalidValue naming the value that cannot be
      */
@@ -39,7 +39,14 @@ final readonly class BoardBuild
         InvalidValue::unlessBetween($stock, 300.0, 10_000.0, 'The length of timber', 'mm', 'cuts/board/stock_mm');
         InvalidValue::unlessBetween($lift, 1.0, 100.0, 'What one person lifts', 'kg', 'cuts/board/lift_kg');
         foreach ($opening ?? [] as $k => $side) {
-            InvalidValue::unlessBetween($side, 100.0, 5000.0, 'The opening', 'mm', $k === 0 ? 'cuts/board/opening_width_mm' : 'cuts/board/opening_height_mm');
+            InvalidValue::unlessBetween(
+                $side,
+                100.0,
+                5000.0,
+                'The opening',
+                'mm',
+                $k === 0 ? 'cuts/board/opening_width_mm' : 'cuts/board/opening_height_mm',
+            );
         }
         foreach ($packing as $thick) {
             InvalidValue::unlessBetween($thick, 0.2, 50.0, 'A packing', 'mm', 'cuts/board/packing_mm');
@@ -52,7 +59,13 @@ final readonly class BoardBuild
     public function toArray(): array
     {
         return [
-            'top_mm' => $this->top, 'timber_mm' => $this->timber, 'timber_high_mm' => $this->timberHigh, 'gap_mm' => $this->gap, 'stock_mm' => $this->stock, 'lift_kg' => $this->lift, 'packing_mm' => $this->packing,
+            'top_mm' => $this->top,
+            'timber_mm' => $this->timber,
+            'timber_high_mm' => $this->timberHigh,
+            'gap_mm' => $this->gap,
+            'stock_mm' => $this->stock,
+            'lift_kg' => $this->lift,
+            'packing_mm' => $this->packing,
         ] + ($this->opening === null ? [] : ['opening_width_mm' => $this->opening[0], 'opening_height_mm' => $this->opening[1]]);
     }
 }

@@ -15,8 +15,8 @@ final readonly class CutSettings
     private const MAX_SHEET_KINDS = 8;
 
     /**
-     * @param non-empty-list<StockSheet> $sheets the first is the one that foam is bought as
-     * @param float|null $hollow what stays around a hollow, mm; null for none
+     * @param  non-empty-list<StockSheet>  $sheets the first is the one that foam is bought as
+     * @param  float|null  $hollow what stays around a hollow, mm; null for none
      *
      * @throws InvalidValue naming the value that cannot be
      */
@@ -46,7 +46,7 @@ final readonly class CutSettings
     }
 
     /**
-     * @param list<StockSheet> $more sheets beside the first kind
+     * @param  list<StockSheet>  $more sheets beside the first kind
      *
      * @throws InvalidValue naming the value that cannot be
      */
@@ -72,7 +72,18 @@ final readonly class CutSettings
             throw $invalid->within('cuts');
         }
 
-        return new self($school, $skin, $kerf, $margin, [$first, ...$more], $hollow, $plate, $riserGap, $board ?? new BoardBuild, $shell ?? new ShellBuild);
+        return new self(
+            $school,
+            $skin,
+            $kerf,
+            $margin,
+            [$first, ...$more],
+            $hollow,
+            $plate,
+            $riserGap,
+            $board ?? new BoardBuild(),
+            $shell ?? new ShellBuild(),
+        );
     }
 
     public function by(CutSchool $school): self
@@ -97,7 +108,7 @@ final readonly class CutSettings
     /**
      * The same with what lies in store beside what can be bought.
      *
-     * @param list<StockSheet> $inStore
+     * @param  list<StockSheet>  $inStore
      */
     public function with(array $inStore): self
     {
@@ -130,7 +141,14 @@ final readonly class CutSettings
     {
         $more = array_map(fn (StockSheet $s): array => $s->toArray(), array_slice($this->kinds(), 1));
 
-        return ['school' => $this->school->value, 'skin_mm' => $this->skin, 'kerf_mm' => $this->kerf, 'margin_mm' => $this->margin] + $this->first()->toArray() + ($more === [] ? [] : ['more' => $more])
-            + ($this->hollow === null ? [] : ['hollow_mm' => $this->hollow]) + ['plate_mm' => $this->plate, 'riser_gap_mm' => $this->riserGap, 'board' => $this->board->toArray(), 'shell' => $this->shell->toArray()];
+        return ['school' => $this->school->value, 'skin_mm' => $this->skin, 'kerf_mm' => $this->kerf, 'margin_mm' => $this->margin] +
+            $this->first()->toArray() +
+            ($more === [] ? [] : ['more' => $more]) +
+            ($this->hollow === null ? [] : ['hollow_mm' => $this->hollow]) + [
+                'plate_mm' => $this->plate,
+                'riser_gap_mm' => $this->riserGap,
+                'board' => $this->board->toArray(),
+                'shell' => $this->shell->toArray(),
+            ];
     }
 }

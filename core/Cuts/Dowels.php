@@ -29,8 +29,8 @@ final class Dowels
     /**
      * Places inside all pieces: one deepest, or of those deep enough the two that lie furthest apart.
      *
-     * @param list<Piece> $pieces
-     * @param list<array{float, float}> $ring that they lie within
+     * @param  list<Piece>  $pieces
+     * @param  list<array{float, float}>  $ring that they lie within
      * @return list<array{float, float}>
      */
     public static function deepest(array $pieces, array $ring, int $count): array
@@ -67,8 +67,8 @@ final class Dowels
     }
 
     /**
-     * @param non-empty-list<array{float, float}> $places
-     * @param array{float, float} $from
+     * @param  non-empty-list<array{float, float}>  $places
+     * @param  array{float, float}  $from
      * @return array{float, float}
      */
     private static function furthest(array $places, array $from): array

@@ -31,7 +31,7 @@ final readonly class EdgeBoard
         $n = max(1, (int) ceil($length / self::STEP_MM));
         $line = [];
         for ($k = 0; $k <= $n; $k++) {
-            $s = $length * $k / $n;
+            $s = ($length * $k) / $n;
             [$x, $y] = match ($edge) {
                 'front' => [$s, 0.0],
                 'back' => [$s, $depth],
@@ -42,11 +42,31 @@ final readonly class EdgeBoard
         }
         $thin = LineSimplifier::line($line, 0.15);
 
-        return new self($edge, $length, [[0.0, -$drop], [$length, -$drop], ...array_reverse($thin)], min(array_column($line, 1)), max(array_column($line, 1)));
+        return new self(
+            $edge,
+            $length,
+            [[0.0, -$drop], [$length, -$drop], ...array_reverse($thin)],
+            min(array_column($line, 1)),
+            max(array_column($line, 1)),
+        );
     }
 
     public function template(): Template
     {
-        return new Template(ucfirst($this->edge), sprintf('%s edge, %d mm long, line from %.1f to %.1f over the board', ucfirst($this->edge), round($this->length), $this->low, $this->high), [$this->ring], [], [[[0.0, 0.0], [$this->length, 0.0]]], [], [[8.0, 4.0, ucfirst($this->edge)]]);
+        return new Template(
+            ucfirst($this->edge),
+            sprintf(
+                '%s edge, %d mm long, line from %.1f to %.1f over the board',
+                ucfirst($this->edge),
+                round($this->length),
+                $this->low,
+                $this->high,
+            ),
+            [$this->ring],
+            [],
+            [[[0.0, 0.0], [$this->length, 0.0]]],
+            [],
+            [[8.0, 4.0, ucfirst($this->edge)]],
+        );
     }
 }

@@ -25,7 +25,7 @@ final readonly class FoamHollow
     }
 
     /**
-     * @param list<array<int, array{float, float, float}>> $bored nodes of the shape that bores go under or near
+     * @param  list<array<int, array{float, float, float}>>  $bored nodes of the shape that bores go under or near
      */
     public static function under(HeightMesh $shape, array $bored, float $wall): self
     {
@@ -35,7 +35,9 @@ final readonly class FoamHollow
                 $z[$p] = $away < 0.0 ? -INF : $z[$p];
             }
         }
-        $pick = fn (array $line): array => array_values(array_filter($line, fn (int $k): bool => $k % self::RASTER_STRIDE === 0 || $k === count($line) - 1, ARRAY_FILTER_USE_KEY));
+        $pick = fn (array $line): array => array_values(
+            array_filter($line, fn (int $k): bool => $k % self::RASTER_STRIDE === 0 || $k === count($line) - 1, ARRAY_FILTER_USE_KEY),
+        );
         [$xs, $ys, $cols] = [$pick($shape->xs), $pick($shape->ys), count($shape->xs)];
         $at = fn (array $line, float $v): int => (int) array_search($v, $line, true);
         [$is, $js] = [array_map(fn (float $x): int => $at($shape->xs, $x), $xs), array_map(fn (float $y): int => $at($shape->ys, $y), $ys)];

@@ -47,15 +47,22 @@ final readonly class FoamStack
     }
 
     /**
-     * @param HeightMesh $shape the land less its skin
-     * @param float $base the board's top, mm over the datum
-     * @param float|list<float> $thickness of every layer, or of each from the board up; the last goes on
-     * @param list<TunnelBore> $bores
-     * @param float|null $wall what stays between hollows and any surface, mm; null for none left out
-     * @param (Closure(float, float): float)|null $exact height of the shape at any place: outlines follow its sharp breaks
+     * @param  HeightMesh  $shape the land less its skin
+     * @param  float  $base the board's top, mm over the datum
+     * @param  float|list<float>  $thickness of every layer, or of each from the board up; the last goes on
+     * @param  list<TunnelBore>  $bores
+     * @param  float|null  $wall what stays between hollows and any surface, mm; null for none left out
+     * @param  (Closure(float, float): float)|null  $exact height of the shape at any place: outlines follow its sharp breaks
      */
-    public static function of(HeightMesh $shape, float $base, float|array $thickness, CutSchool $school, array $bores = [], ?float $wall = null, ?Closure $exact = null): self
-    {
+    public static function of(
+        HeightMesh $shape,
+        float $base,
+        float|array $thickness,
+        CutSchool $school,
+        array $bores = [],
+        ?float $wall = null,
+        ?Closure $exact = null,
+    ): self {
         $bored = array_map(fn (TunnelBore $bore): array => $bore->over($shape), $bores);
         $atBores = array_replace([], ...$bored);
         $hollow = $wall === null ? null : FoamHollow::under($shape, $bored, $wall);
@@ -93,7 +100,9 @@ final readonly class FoamStack
         }
 
         return new self(
-            $school, $layers, $foam,
+            $school,
+            $layers,
+            $foam,
             match ($school) {
                 CutSchool::Fill => 0.0,
                 CutSchool::Balanced => max(0.0, $foam - $land + $filler),
@@ -121,7 +130,11 @@ final readonly class FoamStack
         foreach ($land->values as $p => $z) {
             $i = $p % $n;
             $gx = self::gentler($i > 0 ? $z - $land->values[$p - 1] : null, $i < $n - 1 ? $land->values[$p + 1] - $z : null) / $land->cell;
-            $gy = self::gentler($p >= $n ? $z - $land->values[$p - $n] : null, $p < $n * ($land->rows - 1) ? $land->values[$p + $n] - $z : null) / $land->cell;
+            $gy =
+                self::gentler(
+                    $p >= $n ? $z - $land->values[$p - $n] : null,
+                    $p < $n * ($land->rows - 1) ? $land->values[$p + $n] - $z : null,
+                ) / $land->cell;
             $thick[] = $skin * min(3.0, sqrt(1.0 + $gx * $gx + $gy * $gy));
         }
 
@@ -140,7 +153,7 @@ final readonly class FoamStack
      * The shape as one layer sees it: where a bore goes through the layer it falls away from the line at the bore's sides,
      * by their distance, so that the outline follows them.
      *
-     * @param list<array<int, array{float, float, float}>> $bored
+     * @param  list<array<int, array{float, float, float}>>  $bored
      */
     private static function opened(HeightMesh $shape, array $bored, float $bottom, float $line): HeightMesh
     {
@@ -197,7 +210,7 @@ final readonly class FoamStack
     }
 
     /**
-     * @param list<list<array{float, float}>> $rings outlines counter-clockwise, holes clockwise
+     * @param  list<list<array{float, float}>>  $rings outlines counter-clockwise, holes clockwise
      * @return list<Piece> the largest first
      */
     private static function pieces(int $layer, array $rings): array

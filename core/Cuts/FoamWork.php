@@ -14,7 +14,10 @@ final readonly class FoamWork
 
     public const FILLER_KG_PER_M3 = 1100.0;
 
-    /** Minutes: a piece, a metre of its outline, a layer glued, a dm² carved, a dm² filled; of what is both, half is either. Starting values. */
+    /**
+     * Minutes: a piece, a metre of its outline, a layer glued, a dm² carved, a dm² filled; of what is both, half is either. Starting
+     * values.
+     */
     private const MINUTES_PER_PIECE = 5.0;
 
     private const MINUTES_PER_CUT_METRE = 10.0;
@@ -25,8 +28,13 @@ final readonly class FoamWork
 
     private const MINUTES_PER_FILLED = 4.0;
 
-    private function __construct(public float $cutting, public float $gluing, public float $shaping, public float $weight, public ?float $cost)
-    {
+    private function __construct(
+        public float $cutting,
+        public float $gluing,
+        public float $shaping,
+        public float $weight,
+        public ?float $cost,
+    ) {
     }
 
     /** @param  float  $surface true area of the land that is shaped, mm² */
@@ -47,9 +55,14 @@ final readonly class FoamWork
         }
 
         return new self(
-            self::MINUTES_PER_PIECE * $pieces + self::MINUTES_PER_CUT_METRE * $outline / 1000.0, self::MINUTES_PER_LAYER * count($stack->layers),
-            $surface / 1e4 * (self::MINUTES_PER_CARVED * ($stack->carved > 0.0 ? 1.0 : 0.0) + self::MINUTES_PER_FILLED * ($stack->filler > 0.0 ? 1.0 : 0.0)) / ($stack->carved > 0.0 && $stack->filler > 0.0 ? 2.0 : 1.0),
-            (self::FOAM_KG_PER_M3 * ($stack->foam - $stack->carved) + self::FILLER_KG_PER_M3 * $stack->filler) / 1e9, $cost,
+            self::MINUTES_PER_PIECE * $pieces + (self::MINUTES_PER_CUT_METRE * $outline) / 1000.0,
+            self::MINUTES_PER_LAYER * count($stack->layers),
+            (($surface / 1e4) *
+                (self::MINUTES_PER_CARVED * ($stack->carved > 0.0 ? 1.0 : 0.0) +
+                    self::MINUTES_PER_FILLED * ($stack->filler > 0.0 ? 1.0 : 0.0))) /
+                ($stack->carved > 0.0 && $stack->filler > 0.0 ? 2.0 : 1.0),
+            (self::FOAM_KG_PER_M3 * ($stack->foam - $stack->carved) + self::FILLER_KG_PER_M3 * $stack->filler) / 1e9,
+            $cost,
         );
     }
 

@@ -20,9 +20,9 @@ final readonly class Frame
     private const SAW_KERF_MM = 2.0;
 
     /**
-     * @param list<array{name: string, length: float, count: int}> $parts
-     * @param list<list<array{name: string, length: float}>> $bars stock lengths with what is cut from each
-     * @param list<string> $spliced
+     * @param  list<array{name: string, length: float, count: int}>  $parts
+     * @param  list<list<array{name: string, length: float}>>  $bars stock lengths with what is cut from each
+     * @param  list<string>  $spliced
      */
     private function __construct(public array $parts, public array $bars, public array $spliced, public float $length)
     {
@@ -41,7 +41,10 @@ final readonly class Frame
             for ($k = 0; $k < $part['count']; $k++) {
                 $stretches = (int) ceil($part['length'] / $build->stock - 1e-9);
                 for ($n = 0; $n < $stretches; $n++) {
-                    $pieces[] = ['name' => $part['name'].($stretches > 1 ? ', '.($n + 1).' of '.$stretches : ''), 'length' => $part['length'] / $stretches];
+                    $pieces[] = [
+                        'name' => $part['name'].($stretches > 1 ? ', '.($n + 1).' of '.$stretches : ''),
+                        'length' => $part['length'] / $stretches,
+                    ];
                 }
             }
             if ($part['length'] > $build->stock) {
@@ -63,12 +66,17 @@ final readonly class Frame
             $room[$at] = ($room[$at] ?? $build->stock) - $piece['length'] - self::SAW_KERF_MM;
         }
 
-        return new self($parts, array_values($bars), $spliced, array_sum(array_map(fn (array $p): float => $p['length'] * $p['count'], $parts)));
+        return new self(
+            $parts,
+            array_values($bars),
+            $spliced,
+            array_sum(array_map(fn (array $p): float => $p['length'] * $p['count'], $parts)),
+        );
     }
 
     /** kg */
     public function weight(BoardBuild $build): float
     {
-        return $this->length * $build->timber * $build->timberHigh * self::TIMBER_KG_PER_M3 / 1e9;
+        return ($this->length * $build->timber * $build->timberHigh * self::TIMBER_KG_PER_M3) / 1e9;
     }
 }

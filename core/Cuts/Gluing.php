@@ -28,7 +28,7 @@ final readonly class Gluing
     private const GLUE_COVERAGE_G_PER_M2 = ['adhesive' => 250.0, 'contact' => 240.0, 'hot melt' => 150.0];
 
     /**
-     * @param list<GlueJoint> $joints in the order in which they are glued
+     * @param  list<GlueJoint>  $joints in the order in which they are glued
      */
     private function __construct(public array $joints)
     {
@@ -40,7 +40,16 @@ final readonly class Gluing
         foreach ($stack->layers as $k => $layer) {
             $under = $stack->layers[$k - 1] ?? null;
             foreach (array_filter($layer->pieces, fn (Piece $p): bool => $p->area >= LayerPieces::MAX_SPECK_MM2) as $piece) {
-                $on = $under === null ? 'board' : implode(', ', array_map(fn (Piece $p): string => $p->id, array_filter($under->pieces, fn (Piece $p): bool => Template::lieOn($piece, $p))));
+                $on =
+                    $under === null
+                        ? 'board'
+                        : implode(
+                            ', ',
+                            array_map(
+                                fn (Piece $p): string => $p->id,
+                                array_filter($under->pieces, fn (Piece $p): bool => Template::lieOn($piece, $p)),
+                            ),
+                        );
                 $joints[] = self::joint($piece, $on === '' ? 'board' : $on, $layer->thickness, $under?->thickness);
             }
         }
@@ -56,11 +65,23 @@ final readonly class Gluing
         $melt = self::meltsFor();
         [$glue, $why] = match (true) {
             $piece->area <= $melt => ['hot melt', 'small enough to place within 30 s'],
-            $days <= self::MAX_ADHESIVE_DAYS => ['adhesive', $under === null ? 'the board lets it dry' : 'dry between the faces in '.self::dayWords($days)],
+            $days <= self::MAX_ADHESIVE_DAYS => [
+                'adhesive',
+                $under === null ? 'the board lets it dry' : 'dry between the faces in '.self::dayWords($days),
+            ],
             default => ['contact', 'adhesive would take '.self::dayWords($days).' between closed cells, hot melt gel first'],
         };
 
-        return new GlueJoint($piece->id, $on, $piece->area, $half, $days, $glue, $why, self::GLUE_COVERAGE_G_PER_M2[$glue] * $piece->area / 1e6);
+        return new GlueJoint(
+            $piece->id,
+            $on,
+            $piece->area,
+            $half,
+            $days,
+            $glue,
+            $why,
+            (self::GLUE_COVERAGE_G_PER_M2[$glue] * $piece->area) / 1e6,
+        );
     }
 
     /** The largest piece that is placed before hot melt gels, mm². */

@@ -9,7 +9,9 @@ use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\LineSimplifier;
 use IdleRidge\Core\Geometry\Polygon;
 
-/** A profile board across the board at x: its face from the front to the back and up from the board's top, holes where bores go through; mm. */
+/**
+ * A profile board across the board at x: its face from the front to the back and up from the board's top, holes where bores go through; mm.
+ */
 final readonly class Rib
 {
     /** Lower than this there is nothing to cut, mm. */
@@ -23,15 +25,15 @@ final readonly class Rib
     }
 
     /**
-     * @param list<TunnelBore> $bores
-     * @param (Closure(float, float): float)|null $exact height of the shape at any place
+     * @param  list<TunnelBore>  $bores
+     * @param  (Closure(float, float): float)|null  $exact height of the shape at any place
      */
     public static function at(string $name, float $x, HeightMesh $shape, float $base, array $bores = [], ?Closure $exact = null): self
     {
         $exact ??= $shape->at(...);
         $depth = $shape->ys[count($shape->ys) - 1];
         $n = max(1, (int) ceil($depth / self::STEP_MM));
-        $ys = array_map(fn (int $k): float => $depth * $k / $n, range(0, $n));
+        $ys = array_map(fn (int $k): float => ($depth * $k) / $n, range(0, $n));
         $line = array_map(fn (float $y): array => [$y, $exact($x, $y) - $base], $ys);
         $rings = [];
         $on = [];
@@ -62,7 +64,11 @@ final readonly class Rib
         $out = [];
         foreach ($outlines as $k => $outline) {
             $rings = [$outline, ...array_values(array_filter($holes, fn (array $hole): bool => Polygon::holds($outline, ...$hole[1])))];
-            $out[] = new Piece($this->name.(count($outlines) > 1 ? chr(97 + $k % 26) : ''), $rings, array_sum(array_map(Polygon::area(...), $rings)));
+            $out[] = new Piece(
+                $this->name.(count($outlines) > 1 ? chr(97 + ($k % 26)) : ''),
+                $rings,
+                array_sum(array_map(Polygon::area(...), $rings)),
+            );
         }
 
         return $out;
@@ -82,12 +88,20 @@ final readonly class Rib
     {
         $middle = $this->rings[0][0] ?? [0.0, 0.0];
 
-        return new Template($this->name, sprintf('%s, %d mm from the left end, seen from the left', $this->name, round($this->x)), $this->rings, [], [], [], [[$middle[0] + 10.0, 3.0, $this->name.', front']]);
+        return new Template(
+            $this->name,
+            sprintf('%s, %d mm from the left end, seen from the left', $this->name, round($this->x)),
+            $this->rings,
+            [],
+            [],
+            [],
+            [[$middle[0] + 10.0, 3.0, $this->name.', front']],
+        );
     }
 
     /**
-     * @param array<int, array{float, float, float}> $nodes
-     * @param list<float> $ys
+     * @param  array<int, array{float, float, float}>  $nodes
+     * @param  list<float>  $ys
      * @return list<list<array{float, float}>>
      */
     private static function holes(array $nodes, array $ys, float $base): array

@@ -10,8 +10,14 @@ namespace IdleRidge\Core\Cuts;
  */
 final readonly class Riser
 {
-    public function __construct(public float $station, public float $height, public float $bevelDeg, public float $left, public float $right, public SheetPacking $of)
-    {
+    public function __construct(
+        public float $station,
+        public float $height,
+        public float $bevelDeg,
+        public float $left,
+        public float $right,
+        public SheetPacking $of,
+    ) {
     }
 
     public function width(): float
@@ -25,8 +31,19 @@ final readonly class Riser
         $face = [[0.0, 0.0], [$this->width(), 0.0], [$this->width(), $this->height], [0.0, $this->height]];
 
         return new Template(
-            $name, sprintf('%s, at station %d, %.1f mm high, top bevelled %.1f degrees', $name, round($this->station), $this->height, $this->bevelDeg), [$face], [],
-            [[[$this->left, 0.0], [$this->left, $this->height]]], [], [[$this->left + 2.0, $this->height / 2.0, $name]],
+            $name,
+            sprintf(
+                '%s, at station %d, %.1f mm high, top bevelled %.1f degrees',
+                $name,
+                round($this->station),
+                $this->height,
+                $this->bevelDeg,
+            ),
+            [$face],
+            [],
+            [[[$this->left, 0.0], [$this->left, $this->height]]],
+            [],
+            [[$this->left + 2.0, $this->height / 2.0, $name]],
         );
     }
 }

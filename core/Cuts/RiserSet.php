@@ -16,13 +16,20 @@ final readonly class RiserSet
     /** Steps that differ by less than this are even, mm. */
     private const MAX_UNEVENNESS_MM = 0.05;
 
-    private function __construct(public int $first, public int $last, public float $length, public float $low, public float $high, public float $slantDeg, public float $slice)
-    {
+    private function __construct(
+        public int $first,
+        public int $last,
+        public float $length,
+        public float $low,
+        public float $high,
+        public float $slantDeg,
+        public float $slice,
+    ) {
     }
 
     /**
-     * @param list<Riser> $risers
-     * @param float $slice thickness of a riser along the run
+     * @param  list<Riser>  $risers
+     * @param  float  $slice thickness of a riser along the run
      * @return list<self>
      */
     public static function among(array $risers, float $slice, float $kerf): array
@@ -39,7 +46,7 @@ final readonly class RiserSet
                 $length = $count * $slice + ($count - 1) * $kerf;
                 // A slice's height is that of its middle.
                 $slope = $step / ($slice + $kerf);
-                $ends = [$risers[$k]->height - $slope * $slice / 2.0, $risers[$end]->height + $slope * $slice / 2.0];
+                $ends = [$risers[$k]->height - ($slope * $slice) / 2.0, $risers[$end]->height + ($slope * $slice) / 2.0];
                 $out[] = new self($k + 1, $end + 1, $length, min($ends), max($ends), rad2deg(atan(abs($slope))), $slice);
             }
         }

@@ -23,7 +23,14 @@ final readonly class SheetPacking
     public static function to(float $height, array $thicknesses): self
     {
         $room = max(0, (int) floor(self::UNITS_PER_MM * $height + 1e-6));
-        $kinds = array_values(array_unique(array_filter(array_map(fn (float $t): int => (int) round(self::UNITS_PER_MM * $t), $thicknesses), fn (int $t): bool => $t > 0 && $t <= $room)));
+        $kinds = array_values(
+            array_unique(
+                array_filter(
+                    array_map(fn (float $t): int => (int) round(self::UNITS_PER_MM * $t), $thicknesses),
+                    fn (int $t): bool => $t > 0 && $t <= $room,
+                ),
+            ),
+        );
         rsort($kinds);
         // Height in tenths → fewest pieces that come to it, and the last of them.
         $fewest = [0 => 0];
@@ -44,14 +51,25 @@ final readonly class SheetPacking
         }
         krsort($counts);
 
-        return new self($height, array_map(fn (int $t, int $count): array => ['thickness' => $t / self::UNITS_PER_MM, 'count' => $count], array_keys($counts), $counts), max(0.0, $rest));
+        return new self(
+            $height,
+            array_map(
+                fn (int $t, int $count): array => ['thickness' => $t / self::UNITS_PER_MM, 'count' => $count],
+                array_keys($counts),
+                $counts,
+            ),
+            max(0.0, $rest),
+        );
     }
 
     /** “3 × 20 + 2” */
     public function words(): string
     {
         $n = fn (float $v): string => Decimal::trimmed($v, 1);
-        $words = array_map(fn (array $s): string => $s['count'] === 1 ? $n($s['thickness']) : $s['count'].' × '.$n($s['thickness']), $this->sheets);
+        $words = array_map(
+            fn (array $s): string => $s['count'] === 1 ? $n($s['thickness']) : $s['count'].' × '.$n($s['thickness']),
+            $this->sheets,
+        );
 
         return $words === [] ? '' : implode(' + ', $words);
     }

@@ -44,7 +44,10 @@ final class SheetSequence
         for ($j = 0; $j < count($shape->ys) - 1; $j++) {
             for ($i = 0; $i < $n - 1; $i++) {
                 $p = $j * $n + $i;
-                $cells[] = [($shape->z[$p] + $shape->z[$p + 1] + $shape->z[$p + $n] + $shape->z[$p + $n + 1]) / 4.0, ($shape->xs[$i + 1] - $shape->xs[$i]) * ($shape->ys[$j + 1] - $shape->ys[$j])];
+                $cells[] = [
+                    ($shape->z[$p] + $shape->z[$p + 1] + $shape->z[$p + $n] + $shape->z[$p + $n + 1]) / 4.0,
+                    ($shape->xs[$i + 1] - $shape->xs[$i]) * ($shape->ys[$j + 1] - $shape->ys[$j]),
+                ];
             }
         }
         rsort($cells);
@@ -56,7 +59,7 @@ final class SheetSequence
     }
 
     /**
-     * @param HeightMesh $shape the land less its skin
+     * @param  HeightMesh  $shape the land less its skin
      * @return list<float> thicknesses from the board up, mm; empty where no land stands over the board
      */
     public static function of(HeightMesh $shape, float $base, CutSettings $cuts): array
@@ -103,7 +106,13 @@ final class SheetSequence
                     $land = $this->volumeAbove($bottom) - $this->volumeAbove($bottom + $thickness);
                     $foam = $area * $thickness;
                     $unit = $price / $thickness;
-                    $now = $cost + $area * $price + $unit * (self::CARVING_COST * max(0.0, $foam - $land) + self::FILLING_COST * max(0.0, $land - $foam) + self::LAYER_COST * $this->areaAbove($bottom));
+                    $now =
+                        $cost +
+                        $area * $price +
+                        $unit *
+                            (self::CARVING_COST * max(0.0, $foam - $land) +
+                                self::FILLING_COST * max(0.0, $land - $foam) +
+                                self::LAYER_COST * $this->areaAbove($bottom));
                     $there = $height + (int) round(10.0 * $thickness);
                     $which = $this->layersOf([...$way, $thickness], $kinds);
                     if (! isset($open[$there][$which]) || $now < $open[$there][$which][0]) {
@@ -116,12 +125,14 @@ final class SheetSequence
         usort($found, fn (array $a, array $b): int => $a[0] <=> $b[0]);
         $ways = array_slice(array_column($found, 1), 0, self::MIN_LAYERS);
 
-        return $ways === [] ? [array_fill(0, max(0, (int) ceil(($top - $base) / $cuts->first()->thickness - 1e-9)), $cuts->first()->thickness)] : $ways;
+        return $ways === []
+            ? [array_fill(0, max(0, (int) ceil(($top - $base) / $cuts->first()->thickness - 1e-9)), $cuts->first()->thickness)]
+            : $ways;
     }
 
     /**
-     * @param list<float> $way
-     * @param list<array{float, float, float|null}> $kinds
+     * @param  list<float>  $way
+     * @param  list<array{float, float, float|null}>  $kinds
      */
     private function layersOf(array $way, array $kinds): string
     {
@@ -139,14 +150,22 @@ final class SheetSequence
     private function kinds(CutSettings $cuts): array
     {
         $priced = array_values(array_filter($cuts->sheets, fn (StockSheet $s): bool => $s->price !== null && $s->price > 0));
-        $mean = $priced === [] ? 1.0 : array_sum(array_map(fn (StockSheet $s): float => ($s->price ?? 0) / $s->area() / $s->thickness, $priced)) / count($priced);
+        $mean =
+            $priced === []
+                ? 1.0
+                : array_sum(
+                    array_map(fn (StockSheet $s): float => ($s->price ?? 0) / $s->area() / $s->thickness, $priced),
+                ) / count($priced);
         $kinds = [];
         foreach ($cuts->thicknesses() as $thickness) {
             $all = $cuts->ofThickness($thickness);
             // What can be bought has no end.
             $bought = array_values(array_filter($all, fn (StockSheet $s): bool => $s->count === null));
             $sheet = $bought[0] ?? $all[0];
-            $room = $bought !== [] ? null : self::COVERED_SHARE * array_sum(array_map(fn (StockSheet $s): float => ($s->count ?? 0) * $s->area(), $all));
+            $room =
+                $bought !== []
+                    ? null
+                    : self::COVERED_SHARE * array_sum(array_map(fn (StockSheet $s): float => ($s->count ?? 0) * $s->area(), $all));
             $kinds[] = [$thickness, $sheet->price === null ? $mean * $thickness : $sheet->price / $sheet->area(), $room];
         }
 

@@ -11,11 +11,11 @@ use IdleRidge\Core\Geometry\HeightMesh;
 final readonly class Shell
 {
     /** kg/m²: cloth a layer dry, plaster for towels a layer, card strips at 25 mm mesh; wet over dry. Starting values. */
-    private const CLOTH_KG_PER_M2 = 0.60;
+    private const CLOTH_KG_PER_M2 = 0.6;
 
-    private const TOWEL_KG_PER_M2 = 1.30;
+    private const TOWEL_KG_PER_M2 = 1.3;
 
-    private const CARD_KG_PER_M2 = 0.50;
+    private const CARD_KG_PER_M2 = 0.5;
 
     private const WET_WEIGHT_FACTOR = 1.6;
 
@@ -32,29 +32,43 @@ final readonly class Shell
     private const MINUTES_PER_LAYER = 3.0;
 
     /**
-     * @param list<Rib> $ribs from the left
-     * @param float $surface of the shell, mm²
-     * @param float $strips length of all strips
-     * @param list<array{from: float, to: float, surface: float, pieces: float}> $bays between ribs; of the pieces of one layer so many
+     * @param  list<Rib>  $ribs from the left
+     * @param  float  $surface of the shell, mm²
+     * @param  float  $strips length of all strips
+     * @param  list<array{from: float, to: float, surface: float, pieces: float}>  $bays between ribs; of the pieces of one layer so many
      */
-    private function __construct(public CutSchool $school, public ShellBuild $build, public array $ribs, public float $surface, public float $strips, public int $stripCount, public array $bays)
-    {
+    private function __construct(
+        public CutSchool $school,
+        public ShellBuild $build,
+        public array $ribs,
+        public float $surface,
+        public float $strips,
+        public int $stripCount,
+        public array $bays,
+    ) {
     }
 
     /**
-     * @param HeightMesh $shape the land less the shell's thickness, which ribs and web carry
-     * @param float $base the board's top
-     * @param list<TunnelBore> $bores
-     * @param HeightMesh|null $land on which the cover lies; the shape where it is not told
-     * @param (Closure(float, float): float)|null $exact height of the shape at any place
+     * @param  HeightMesh  $shape the land less the shell's thickness, which ribs and web carry
+     * @param  float  $base the board's top
+     * @param  list<TunnelBore>  $bores
+     * @param  HeightMesh|null  $land on which the cover lies; the shape where it is not told
+     * @param  (Closure(float, float): float)|null  $exact height of the shape at any place
      */
-    public static function over(HeightMesh $shape, float $base, CutSchool $school, ShellBuild $build, array $bores = [], ?HeightMesh $land = null, ?Closure $exact = null): self
-    {
+    public static function over(
+        HeightMesh $shape,
+        float $base,
+        CutSchool $school,
+        ShellBuild $build,
+        array $bores = [],
+        ?HeightMesh $land = null,
+        ?Closure $exact = null,
+    ): self {
         [$width, $depth] = [$shape->xs[count($shape->xs) - 1], $shape->ys[count($shape->ys) - 1]];
         $count = max(1, (int) ceil($width / $build->ribGap - 1e-9));
         $ribs = $bays = [];
         for ($k = 0; $k <= $count; $k++) {
-            $ribs[] = Rib::at('R'.($k + 1), $width * $k / $count, $shape, $base, $bores, $exact);
+            $ribs[] = Rib::at('R'.($k + 1), ($width * $k) / $count, $shape, $base, $bores, $exact);
         }
         [$strips, $stripCount] = self::strips($shape, $build, $width, $depth, $count);
         foreach (array_slice($ribs, 1) as $k => $rib) {
@@ -63,7 +77,15 @@ final readonly class Shell
         $surface = array_sum(array_column($bays, 'surface'));
         $pieces = $build->pieces($surface);
 
-        return new self($school, $build, $ribs, $surface, $strips, $stripCount, array_map(fn (array $bay): array => $bay + ['pieces' => $pieces * $bay['surface'] / max(1e-9, $surface)], $bays));
+        return new self(
+            $school,
+            $build,
+            $ribs,
+            $surface,
+            $strips,
+            $stripCount,
+            array_map(fn (array $bay): array => $bay + ['pieces' => ($pieces * $bay['surface']) / max(1e-9, $surface)], $bays),
+        );
     }
 
     /** Pieces of cloth of all layers. */
@@ -85,13 +107,14 @@ final readonly class Shell
         // A towel's plaster counts by what is covered, cloth by what is used up.
         $area = $this->school === CutSchool::Towel ? $this->build->layers * $this->surface : $this->cover();
 
-        return ($each * $area * ($wet ? self::WET_WEIGHT_FACTOR : 1.0) + self::CARD_KG_PER_M2 * $this->build->density() * $this->surface) / 1e6;
+        return ($each * $area * ($wet ? self::WET_WEIGHT_FACTOR : 1.0) + self::CARD_KG_PER_M2 * $this->build->density() * $this->surface) /
+            1e6;
     }
 
     /** Minutes of work: ribs, web, cover. */
     public function minutes(): float
     {
-        return $this->formMinutes() + self::MINUTES_PER_LAYER * $this->build->layers * $this->surface / 1e4;
+        return $this->formMinutes() + (self::MINUTES_PER_LAYER * $this->build->layers * $this->surface) / 1e4;
     }
 
     /** Minutes until the cover can go on: ribs and web. */
@@ -99,7 +122,9 @@ final readonly class Shell
     {
         $outline = array_sum(array_map(fn (Rib $r): float => $r->outline(), $this->ribs));
 
-        return self::MINUTES_PER_RIB * count($this->ribs) + self::MINUTES_PER_OUTLINE * $outline / 100.0 + self::MINUTES_PER_STRIP * $this->strips / 1000.0;
+        return self::MINUTES_PER_RIB * count($this->ribs) +
+            (self::MINUTES_PER_OUTLINE * $outline) / 100.0 +
+            (self::MINUTES_PER_STRIP * $this->strips) / 1000.0;
     }
 
     /** Area of board the ribs take, mm². */
@@ -113,14 +138,19 @@ final readonly class Shell
     {
         $length = 0.0;
         $count = 0;
-        foreach ([[$depth, $width, fn (float $s, float $t): float => $shape->at($t, $s), self::FASTENING_LENGTH_MM * ($bays + 1)], [$width, $depth, fn (float $s, float $t): float => $shape->at($s, $t), 2.0 * self::FASTENING_LENGTH_MM]] as [$across, $along, $z, $more]) {
+        foreach (
+            [
+                [$depth, $width, fn (float $s, float $t): float => $shape->at($t, $s), self::FASTENING_LENGTH_MM * ($bays + 1)],
+                [$width, $depth, fn (float $s, float $t): float => $shape->at($s, $t), 2.0 * self::FASTENING_LENGTH_MM],
+            ] as [$across, $along, $z, $more]
+        ) {
             $rows = max(1, (int) floor($across / $build->stripGap));
             for ($k = 0; $k < $rows; $k++) {
-                $s = $across * ($k + 0.5) / $rows;
+                $s = ($across * ($k + 0.5)) / $rows;
                 $n = max(1, (int) ceil($along / 10.0));
                 $last = $z($s, 0.0);
                 for ($i = 1; $i <= $n; $i++) {
-                    $now = $z($s, $along * $i / $n);
+                    $now = $z($s, ($along * $i) / $n);
                     $length += hypot($along / $n, $now - $last);
                     $last = $now;
                 }
@@ -141,7 +171,16 @@ final readonly class Shell
             $share = (min($to, $shape->xs[$i + 1]) - max($from, $shape->xs[$i])) / ($shape->xs[$i + 1] - $shape->xs[$i]);
             for ($j = 0; $share > 0.0 && $j < count($shape->ys) - 1; $j++) {
                 $p = $j * $n + $i;
-                $sum += $share * HeightMesh::cellSurface($shape->xs[$i + 1] - $shape->xs[$i], $shape->ys[$j + 1] - $shape->ys[$j], $shape->z[$p], $shape->z[$p + 1], $shape->z[$p + $n], $shape->z[$p + $n + 1]);
+                $sum +=
+                    $share *
+                    HeightMesh::cellSurface(
+                        $shape->xs[$i + 1] - $shape->xs[$i],
+                        $shape->ys[$j + 1] - $shape->ys[$j],
+                        $shape->z[$p],
+                        $shape->z[$p + 1],
+                        $shape->z[$p + $n],
+                        $shape->z[$p + $n + 1],
+                    );
             }
         }
 

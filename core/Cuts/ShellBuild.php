@@ -6,7 +6,10 @@ namespace IdleRidge\Core\Cuts;
 
 use IdleRidge\Core\Measure\InvalidValue;
 
-/** How a shell is made: gap between ribs, gap between strips of the web and their width, size of a piece of cloth, how much of each lies on its neighbour (0 … 1), how many layers; mm. */
+/**
+ * How a shell is made: gap between ribs, gap between strips of the web and their width, size of a piece of cloth, how much of each lies on
+ * its neighbour (0 … 1), how many layers; mm.
+ */
 final readonly class ShellBuild
 {
     /** A web's weight is told at this gap between strips, mm. */
@@ -54,6 +57,14 @@ final readonly class ShellBuild
     /** @return array<string, float|int> */
     public function toArray(): array
     {
-        return ['rib_gap_mm' => $this->ribGap, 'strip_gap_mm' => $this->stripGap, 'strip_mm' => $this->strip, 'cloth_width_mm' => $this->clothWidth, 'cloth_length_mm' => $this->clothLength, 'overlap' => $this->overlap, 'layers' => $this->layers];
+        return [
+            'rib_gap_mm' => $this->ribGap,
+            'strip_gap_mm' => $this->stripGap,
+            'strip_mm' => $this->strip,
+            'cloth_width_mm' => $this->clothWidth,
+            'cloth_length_mm' => $this->clothLength,
+            'overlap' => $this->overlap,
+            'layers' => $this->layers,
+        ];
     }
 }

@@ -35,7 +35,9 @@ final readonly class SkinnedLand
             return $at->height ?? $ground;
         }
 
-        return $at === null ? $ground - $this->skin * min(self::MAX_SKIN_FACTOR, hypot(1.0, $this->steepness->natural($x, $y, $ground))) : $at->height - $this->under($at);
+        return $at === null
+            ? $ground - $this->skin * min(self::MAX_SKIN_FACTOR, hypot(1.0, $this->steepness->natural($x, $y, $ground)))
+            : $at->height - $this->under($at);
     }
 
     public function grid(Terrain $terrain): HeightGrid
@@ -55,7 +57,7 @@ final readonly class SkinnedLand
     {
         $batter = $this->steepness->batter($at);
         $beyond = abs($at->offset) - $this->model->grading->runs[$at->run]->profile->halfWidth($at->offset >= 0.0);
-        if ($at->kind === Grading::CUT && $beyond < $this->skin * $batter / hypot(1.0, $batter)) {
+        if ($at->kind === Grading::CUT && $beyond < ($this->skin * $batter) / hypot(1.0, $batter)) {
             return $batter * $beyond + sqrt($this->skin ** 2 - $beyond ** 2);
         }
 

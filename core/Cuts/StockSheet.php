@@ -6,7 +6,10 @@ namespace IdleRidge\Core\Cuts;
 
 use IdleRidge\Core\Measure\InvalidValue;
 
-/** Sheets of foam of one kind: mm, how many there are (null for as many as are wanted), what one costs in minor units (null for no price yet). */
+/**
+ * Sheets of foam of one kind: mm, how many there are (null for as many as are wanted), what one costs in minor units (null for no price
+ * yet).
+ */
 final readonly class StockSheet
 {
     /**
@@ -38,6 +41,8 @@ final readonly class StockSheet
     /** @return array<string, float|int> */
     public function toArray(): array
     {
-        return ['sheet_mm' => $this->thickness, 'sheet_width_mm' => $this->width, 'sheet_depth_mm' => $this->depth] + ($this->count === null ? [] : ['count' => $this->count]) + ($this->price === null ? [] : ['price' => $this->price]);
+        return ['sheet_mm' => $this->thickness, 'sheet_width_mm' => $this->width, 'sheet_depth_mm' => $this->depth] +
+            ($this->count === null ? [] : ['count' => $this->count]) +
+            ($this->price === null ? [] : ['price' => $this->price]);
     }
 }

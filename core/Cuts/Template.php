@@ -8,14 +8,21 @@ namespace IdleRidge\Core\Cuts;
 final readonly class Template
 {
     /**
-     * @param list<list<array{float, float}>> $cut rings
-     * @param list<list<array{float, float}>> $marked rings
-     * @param list<list<array{float, float}>> $lines
-     * @param list<array{float, float}> $dowels
-     * @param list<array{float, float, string}> $words
+     * @param  list<list<array{float, float}>>  $cut rings
+     * @param  list<list<array{float, float}>>  $marked rings
+     * @param  list<list<array{float, float}>>  $lines
+     * @param  list<array{float, float}>  $dowels
+     * @param  list<array{float, float, string}>  $words
      */
-    public function __construct(public string $name, public string $title, public array $cut, public array $marked = [], public array $lines = [], public array $dowels = [], public array $words = [])
-    {
+    public function __construct(
+        public string $name,
+        public string $title,
+        public array $cut,
+        public array $marked = [],
+        public array $lines = [],
+        public array $dowels = [],
+        public array $words = [],
+    ) {
     }
 
     /**
@@ -43,9 +50,23 @@ final readonly class Template
             $next = $stack->layers[$k + 1] ?? null;
             $below = $stack->layers[$k - 1] ?? null;
             foreach ($layer->pieces as $piece) {
-                $over = $next === null ? [] : array_merge(...array_map(fn (Piece $p): array => self::lieOn($p, $piece) ? $p->rings : [], $next->pieces));
-                $dowels = [...($next === null ? [] : Dowels::between($piece, $next)), ...($below === null ? [] : self::through($piece, $below, $layer))];
-                $out[] = new self($piece->id, sprintf('%s, %s mm thick, bottom at %s', $piece->id, round($layer->thickness, 1), round($layer->bottom, 1)), $piece->rings, $over, [], $dowels, [[...self::middle($piece), $piece->id]]);
+                $over =
+                    $next === null
+                        ? []
+                        : array_merge(...array_map(fn (Piece $p): array => self::lieOn($p, $piece) ? $p->rings : [], $next->pieces));
+                $dowels = [
+                    ...$next === null ? [] : Dowels::between($piece, $next),
+                    ...$below === null ? [] : self::through($piece, $below, $layer),
+                ];
+                $out[] = new self(
+                    $piece->id,
+                    sprintf('%s, %s mm thick, bottom at %s', $piece->id, round($layer->thickness, 1), round($layer->bottom, 1)),
+                    $piece->rings,
+                    $over,
+                    [],
+                    $dowels,
+                    [[...self::middle($piece), $piece->id]],
+                );
             }
         }
 
@@ -76,7 +97,7 @@ final readonly class Template
             }
         }
 
-        return $upper->holds(...($lower->rings[0][0] ?? [0.0, 0.0]));
+        return $upper->holds(...$lower->rings[0][0] ?? [0.0, 0.0]);
     }
 
     /** @return array{float, float} */
@@ -84,6 +105,6 @@ final readonly class Template
     {
         $deepest = Dowels::deepest([$piece], $piece->rings[0], 1);
 
-        return $deepest[0] ?? $piece->rings[0][0] ?? [0.0, 0.0];
+        return $deepest[0] ?? ($piece->rings[0][0] ?? [0.0, 0.0]);
     }
 }

@@ -24,17 +24,24 @@ final readonly class TemplatePages
     public const PAGE_OVERLAP_MM = 10.0;
 
     /**
-     * @param float $width of the paper as it lies, $height its height
-     * @param float $x least x of the first page's part, $y its least y
-     * @param list<array{int, int}> $pages column and row of those that have lines
+     * @param  float  $width of the paper as it lies, $height its height
+     * @param  float  $x least x of the first page's part, $y its least y
+     * @param  list<array{int, int}>  $pages column and row of those that have lines
      */
-    private function __construct(public float $width, public float $height, public float $x, public float $y, public int $cols, public int $rows, public array $pages)
-    {
+    private function __construct(
+        public float $width,
+        public float $height,
+        public float $x,
+        public float $y,
+        public int $cols,
+        public int $rows,
+        public array $pages,
+    ) {
     }
 
     /**
-     * @param non-empty-list<list<array{float, float}>> $lines rings and lines of the drawing
-     * @param string $paper one of PAPERS
+     * @param  non-empty-list<list<array{float, float}>>  $lines rings and lines of the drawing
+     * @param  string  $paper one of PAPERS
      *
      * @throws InvalidValue for a paper that is not known
      */
@@ -51,7 +58,15 @@ final readonly class TemplatePages
             }
         }
         [$w, $h, $cols, $rows] = $best;
-        $bare = new self($w, $h, $x1 - ($cols * self::step($w - 2.0 * self::PAGE_MARGIN_MM) + self::PAGE_OVERLAP_MM - ($x2 - $x1)) / 2.0, $y1 - ($rows * self::step($h - 2.0 * self::PAGE_MARGIN_MM - self::PAGE_FOOT_MM) + self::PAGE_OVERLAP_MM - ($y2 - $y1)) / 2.0, $cols, $rows, []);
+        $bare = new self(
+            $w,
+            $h,
+            $x1 - ($cols * self::step($w - 2.0 * self::PAGE_MARGIN_MM) + self::PAGE_OVERLAP_MM - ($x2 - $x1)) / 2.0,
+            $y1 - ($rows * self::step($h - 2.0 * self::PAGE_MARGIN_MM - self::PAGE_FOOT_MM) + self::PAGE_OVERLAP_MM - ($y2 - $y1)) / 2.0,
+            $cols,
+            $rows,
+            [],
+        );
         $pages = [];
         for ($row = 0; $row < $rows; $row++) {
             for ($col = 0; $col < $cols; $col++) {
@@ -78,7 +93,7 @@ final readonly class TemplatePages
     {
         $letters = '';
         for ($n = $col; $n >= 0; $n = intdiv($n, 26) - 1) {
-            $letters = chr(65 + $n % 26).$letters;
+            $letters = chr(65 + ($n % 26)).$letters;
         }
 
         return $letters.($row + 1);

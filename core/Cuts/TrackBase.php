@@ -19,17 +19,17 @@ final readonly class TrackBase
     private const OUTLINE_STEP_MM = 4.0;
 
     /**
-     * @param list<array{name: string, from: float, to: float, ring: list<array{float, float}>}> $pieces
-     * @param list<array{station: float, length: float, width: float}> $splices
+     * @param  list<array{name: string, from: float, to: float, ring: list<array{float, float}>}>  $pieces
+     * @param  list<array{station: float, length: float, width: float}>  $splices
      */
     private function __construct(public array $pieces, public array $splices)
     {
     }
 
     /**
-     * @param array{float, float} $over stations over the board
-     * @param list<Riser> $risers
-     * @param float $longest that a piece may be
+     * @param  array{float, float}  $over stations over the board
+     * @param  list<Riser>  $risers
+     * @param  float  $longest that a piece may be
      */
     public static function under(Run $run, array $over, array $risers, float $longest): self
     {
@@ -43,11 +43,23 @@ final readonly class TrackBase
         $cuts[] = $over[1];
         $pieces = $splices = [];
         [$left, $right] = [$run->profile->halfWidth(true), $run->profile->halfWidth(false)];
-        $side = fn (float $from, float $to, float $offset): array => array_map(fn (Point $p): array => [$p->x, $p->y], $run->alignment->polyline($from, $to, $offset, 0.1));
+        $side = fn (float $from, float $to, float $offset): array => array_map(
+            fn (Point $p): array => [$p->x, $p->y],
+            $run->alignment->polyline($from, $to, $offset, 0.1),
+        );
         foreach (array_slice($cuts, 1) as $k => $to) {
-            $pieces[] = ['name' => 'B'.($k + 1), 'from' => $cuts[$k], 'to' => $to, 'ring' => [...$side($cuts[$k], $to, -$right), ...array_reverse($side($cuts[$k], $to, $left))]];
+            $pieces[] = [
+                'name' => 'B'.($k + 1),
+                'from' => $cuts[$k],
+                'to' => $to,
+                'ring' => [...$side($cuts[$k], $to, -$right), ...array_reverse($side($cuts[$k], $to, $left))],
+            ];
             if ($to < $over[1] - 1e-6) {
-                $splices[] = ['station' => $to, 'length' => self::SPLICE_LENGTH_MM, 'width' => max(5.0, $left + $right - 2.0 * self::OUTLINE_STEP_MM)];
+                $splices[] = [
+                    'station' => $to,
+                    'length' => self::SPLICE_LENGTH_MM,
+                    'width' => max(5.0, $left + $right - 2.0 * self::OUTLINE_STEP_MM),
+                ];
             }
         }
 
@@ -61,12 +73,28 @@ final readonly class TrackBase
         foreach ($this->pieces as $piece) {
             $middle = $run->alignment->pointAt(($piece['from'] + $piece['to']) / 2.0);
             $centre = array_map(fn (Point $p): array => [$p->x, $p->y], $run->alignment->polyline($piece['from'], $piece['to'], 0.0, 0.1));
-            $out[] = new Template($piece['name'], sprintf('%s, %s from station %d to %d', $piece['name'], $run->name, round($piece['from']), round($piece['to'])), [$piece['ring']], [], [$centre], [], [[$middle->x, $middle->y, $piece['name']]]);
+            $out[] = new Template(
+                $piece['name'],
+                sprintf('%s, %s from station %d to %d', $piece['name'], $run->name, round($piece['from']), round($piece['to'])),
+                [$piece['ring']],
+                [],
+                [$centre],
+                [],
+                [[$middle->x, $middle->y, $piece['name']]],
+            );
         }
         foreach ($this->splices as $k => $splice) {
             $name = 'S'.($k + 1);
             $ring = [[0.0, 0.0], [$splice['length'], 0.0], [$splice['length'], $splice['width']], [0.0, $splice['width']]];
-            $out[] = new Template($name, sprintf('%s, splice under the joint at %d', $name, round($splice['station'])), [$ring], [], [[[$splice['length'] / 2.0, 0.0], [$splice['length'] / 2.0, $splice['width']]]], [], [[4.0, 4.0, $name]]);
+            $out[] = new Template(
+                $name,
+                sprintf('%s, splice under the joint at %d', $name, round($splice['station'])),
+                [$ring],
+                [],
+                [[[$splice['length'] / 2.0, 0.0], [$splice['length'] / 2.0, $splice['width']]]],
+                [],
+                [[4.0, 4.0, $name]],
+            );
         }
 
         return $out;

@@ -25,8 +25,14 @@ final readonly class TunnelBore
     /** It goes on so far out of its portals that no film of foam is left there, mm. */
     private const PORTAL_MM = 1.0;
 
-    private function __construct(public Run $run, public float $from, public float $to, public float $left, public float $right, public float $rise)
-    {
+    private function __construct(
+        public Run $run,
+        public float $from,
+        public float $to,
+        public float $left,
+        public float $right,
+        public float $rise,
+    ) {
     }
 
     /** @param  non-empty-list<Vehicle>  $vehicles */
@@ -42,7 +48,14 @@ final readonly class TunnelBore
         [$left, $right] = $tunnel->inside === null ? [$left + $margin, $right + $margin] : [$tunnel->inside / 2.0, $tunnel->inside / 2.0];
         $height = max(array_map(fn (Vehicle $v): float => $v->height, $vehicles));
 
-        return new self($run, $tunnel->from, $tunnel->to, $left + $tunnel->thick, $right + $tunnel->thick, $run->profile->railTop() + $height + $margin + $tunnel->thick);
+        return new self(
+            $run,
+            $tunnel->from,
+            $tunnel->to,
+            $left + $tunnel->thick,
+            $right + $tunnel->thick,
+            $run->profile->railTop() + $height + $margin + $tunnel->thick,
+        );
     }
 
     /**
@@ -80,10 +93,10 @@ final readonly class TunnelBore
         $parts = max(1, (int) ceil(($this->to - $this->from) / self::STEP_MM));
         $on = 0;
         for ($k = 0; $k < $parts; $k++) {
-            $p = $this->run->alignment->pointAt($this->from + ($this->to - $this->from) * ($k + 0.5) / $parts);
+            $p = $this->run->alignment->pointAt($this->from + (($this->to - $this->from) * ($k + 0.5)) / $parts);
             $on += $p->x >= 0.0 && $p->y >= 0.0 && $p->x <= $width && $p->y <= $depth ? 1 : 0;
         }
 
-        return ($this->left + $this->right) * $this->rise * ($this->to - $this->from) * $on / $parts;
+        return (($this->left + $this->right) * $this->rise * ($this->to - $this->from) * $on) / $parts;
     }
 }

@@ -8,7 +8,7 @@ namespace IdleRidge\Core\Geometry;
 final class Box
 {
     /**
-     * @param non-empty-list<array{float, float}> $points
+     * @param  non-empty-list<array{float, float}>  $points
      * @return array{float, float, float, float} the rectangle around points, and so much more on each side
      */
     public static function around(array $points, float $more = 0.0): array

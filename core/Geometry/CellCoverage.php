@@ -13,9 +13,9 @@ use IdleRidge\Core\Measure\Sorted;
 final class CellCoverage
 {
     /**
-     * @param list<list<array{float, float}>> $rings outlines counter-clockwise, holes clockwise, within the raster
-     * @param list<float> $xs rising
-     * @param list<float> $ys rising
+     * @param  list<list<array{float, float}>>  $rings outlines counter-clockwise, holes clockwise, within the raster
+     * @param  list<float>  $xs rising
+     * @param  list<float>  $ys rising
      * @return array<int, float> cell (row × (count of xs − 1) + column) → covered share; what is not covered is left out
      */
     public static function of(array $rings, array $xs, array $ys): array
@@ -51,10 +51,10 @@ final class CellCoverage
     }
 
     /**
-     * @param list<float> $xs
-     * @param list<float> $ys
-     * @param array<int, array<int, float>> $part
-     * @param array<int, array<int, float>> $fill
+     * @param  list<float>  $xs
+     * @param  list<float>  $ys
+     * @param  array<int, array<int, float>>  $part
+     * @param  array<int, array<int, float>>  $fill
      */
     private static function edge(float $px, float $py, float $qx, float $qy, array $xs, array $ys, array &$part, array &$fill): void
     {

@@ -12,8 +12,8 @@ namespace IdleRidge\Core\Geometry;
 final readonly class Contour
 {
     /**
-     * @param list<array{points: list<array{float, float}>, closed: bool}> $lines
-     * @param list<list<array{float, float}>> $rings
+     * @param  list<array{points: list<array{float, float}>, closed: bool}>  $lines
+     * @param  list<list<array{float, float}>>  $rings
      */
     public function __construct(
         public float $level,

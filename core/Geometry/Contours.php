@@ -26,8 +26,22 @@ final class Contours
 
     /** @var list<list<array{int, int}>> case → pairs of edges (0 bottom, 1 right, 2 top, 3 left), the higher ground on the left */
     private const CASES = [
-        [], [[0, 3]], [[1, 0]], [[1, 3]], [[2, 1]], [[2, 3], [0, 1]], [[2, 0]], [[2, 3]],
-        [[3, 2]], [[0, 2]], [[3, 0], [1, 2]], [[1, 2]], [[3, 1]], [[0, 1]], [[3, 0]], [],
+        [],
+        [[0, 3]],
+        [[1, 0]],
+        [[1, 3]],
+        [[2, 1]],
+        [[2, 3], [0, 1]],
+        [[2, 0]],
+        [[2, 3]],
+        [[3, 2]],
+        [[0, 2]],
+        [[3, 0], [1, 2]],
+        [[1, 2]],
+        [[3, 1]],
+        [[0, 1]],
+        [[3, 0]],
+        [],
     ];
 
     /** @var array<int, list<array{int, int}>> the two saddles when the middle lies below the level */
@@ -57,9 +71,9 @@ final class Contours
     }
 
     /**
-     * @param list<float> $levels rising
-     * @param (Closure(float, float): float)|null $exact height at any place
-     * @param array<int, mixed> $fixed nodes of the mesh beside which it does not hold
+     * @param  list<float>  $levels rising
+     * @param  (Closure(float, float): float)|null  $exact height at any place
+     * @param  array<int, mixed>  $fixed nodes of the mesh beside which it does not hold
      * @return list<Contour> one for each level, empty where the mesh does not reach it
      */
     public static function of(HeightMesh $mesh, array $levels, ?Closure $exact = null, array $fixed = []): array
@@ -89,8 +103,8 @@ final class Contours
      * For each level, which cell edge a contour enters by and which it leaves by. Edge 2p leads from node p to its right,
      * 2p + 1 upward.
      *
-     * @param list<float> $z
-     * @param list<float> $levels
+     * @param  list<float>  $z
+     * @param  list<float>  $levels
      * @return list<array<int, int>>
      */
     private static function links(array $z, int $n, int $m, array $levels): array
@@ -120,8 +134,10 @@ final class Contours
                 for ($l = $k; $l < $count && $levels[$l] <= $high; $l++) {
                     $level = $levels[$l];
                     $case = ($sw >= $level ? 1 : 0) | ($se >= $level ? 2 : 0) | ($ne >= $level ? 4 : 0) | ($nw >= $level ? 8 : 0);
-                    $pairs = ($case === 5 || $case === 10) && $sw + $se + $nw + $ne < 4.0 * $level
-                        ? self::LOW_SADDLES[$case] : self::CASES[$case];
+                    $pairs =
+                        ($case === 5 || $case === 10) && $sw + $se + $nw + $ne < 4.0 * $level
+                            ? self::LOW_SADDLES[$case]
+                            : self::CASES[$case];
                     $edges = [2 * $p, 2 * $p + 3, 2 * ($p + $n), 2 * $p + 1];
                     foreach ($pairs as [$in, $out]) {
                         $links[$l][$edges[$in]] = $edges[$out];
@@ -134,15 +150,23 @@ final class Contours
     }
 
     /**
-     * @param array<int, int> $links
-     * @param list<float> $z
-     * @param list<float> $xs
-     * @param list<float> $ys
-     * @param (Closure(float, float): float)|null $exact
-     * @param array<int, mixed> $fixed
+     * @param  array<int, int>  $links
+     * @param  list<float>  $z
+     * @param  list<float>  $xs
+     * @param  list<float>  $ys
+     * @param  (Closure(float, float): float)|null  $exact
+     * @param  array<int, mixed>  $fixed
      */
-    private static function trace(float $level, array $links, array $z, array $xs, array $ys, int $n, ?Closure $exact, array $fixed): Contour
-    {
+    private static function trace(
+        float $level,
+        array $links,
+        array $z,
+        array $xs,
+        array $ys,
+        int $n,
+        ?Closure $exact,
+        array $fixed,
+    ): Contour {
         $lines = [];
         $rings = [];
         $length = 0.0;
@@ -159,13 +183,20 @@ final class Contours
                 $t = $t < 0.0 ? 0.0 : ($t > 1.0 ? 1.0 : $t);
                 $i = $p % $n;
                 $j = intdiv($p, $n);
-                if ($exact !== null && $z[$p] > -1e29 && $z[$q] > -1e29 && (self::bends($z, $p, $n) || self::bends($z, $q, $n)) && ! isset($fixed[($n - 2) * ($j - 1) + $i - 1])) {
+                if (
+                    $exact !== null &&
+                    $z[$p] > -1e29 &&
+                    $z[$q] > -1e29 &&
+                    (self::bends($z, $p, $n) || self::bends($z, $q, $n)) &&
+                    ! isset($fixed[($n - 2) * ($j - 1) + $i - 1])
+                ) {
                     $way = ($edge & 1) === 0 ? [$xs[$i + 1] - $xs[$i], 0.0] : [0.0, $ys[$j + 1] - $ys[$j]];
                     $t = self::closer($level, $level <= $z[$p] + self::EPSILON, $t, $xs[$i], $ys[$j], $way, $exact);
                 }
-                $ring[] = ($edge & 1) === 0
-                    ? [$xs[$i] + $t * ($xs[$i + 1] - $xs[$i]), $ys[$j]]
-                    : [$xs[$i], $ys[$j] + $t * ($ys[$j + 1] - $ys[$j])];
+                $ring[] =
+                    ($edge & 1) === 0
+                        ? [$xs[$i] + $t * ($xs[$i + 1] - $xs[$i]), $ys[$j]]
+                        : [$xs[$i], $ys[$j] + $t * ($ys[$j + 1] - $ys[$j])];
                 $onBorder[] = $z[$p] < -1e29 || $z[$q] < -1e29;
                 $next = $links[$edge];
                 unset($links[$edge]);
@@ -186,7 +217,7 @@ final class Contours
     /**
      * Whether heights bend sharply about a node, along either line through it.
      *
-     * @param list<float> $z
+     * @param  list<float>  $z
      */
     private static function bends(array $z, int $p, int $n): bool
     {
@@ -203,15 +234,15 @@ final class Contours
     /**
      * The share of the way from one node to the next at which heights pass a level, by halving.
      *
-     * @param array{float, float} $way
-     * @param Closure(float, float): float $exact
+     * @param  array{float, float}  $way
+     * @param  Closure(float, float): float  $exact
      */
     private static function closer(float $level, bool $above, float $t, float $x, float $y, array $way, Closure $exact): float
     {
         [$low, $high] = [0.0, 1.0];
         $length = max(1e-9, $way[0] + $way[1]);
         for (; ($high - $low) * $length > self::EXACT_MM; $t = ($low + $high) / 2.0) {
-            if (($exact($x + $t * $way[0], $y + $t * $way[1]) >= $level) === $above) {
+            if ($exact($x + $t * $way[0], $y + $t * $way[1]) >= $level === $above) {
                 $low = max($t, $low + 1e-6);
             } else {
                 $high = min($t, $high - 1e-6);
@@ -222,8 +253,8 @@ final class Contours
     }
 
     /**
-     * @param list<array{float, float}> $ring
-     * @param list<bool> $onBorder
+     * @param  list<array{float, float}>  $ring
+     * @param  list<bool>  $onBorder
      * @return list<array{points: list<array{float, float}>, closed: bool}>
      */
     private static function withoutBorder(array $ring, array $onBorder): array

@@ -19,8 +19,8 @@ final readonly class HeightGrid
     private const MIN_STRIP_MM = 0.02;
 
     /**
-     * @param list<float> $values
-     * @param list<float>|null $rim
+     * @param  list<float>  $values
+     * @param  list<float>|null  $rim
      */
     private function __construct(
         public int $cols,
@@ -48,10 +48,10 @@ final readonly class HeightGrid
     }
 
     /**
-     * @param float $x0 left edge of the first cell
-     * @param list<float> $values
-     * @param list<float>|null $rim heights along the board's edges, in the order of the mesh: its first row, the first and last of every row
-     *                              of values, its last row
+     * @param  float  $x0 left edge of the first cell
+     * @param  list<float>  $values
+     * @param  list<float>|null  $rim heights along the board's edges, in the order of the mesh: its first row, the first and last of every
+     *     row of values, its last row
      *
      * @throws InvalidValue when the counts do not agree
      */
@@ -61,8 +61,8 @@ final readonly class HeightGrid
     }
 
     /**
-     * @param float $x0 place of the first value
-     * @param list<float> $values
+     * @param  float  $x0 place of the first value
+     * @param  list<float>  $values
      *
      * @throws InvalidValue when the counts do not agree
      */
@@ -109,14 +109,23 @@ final readonly class HeightGrid
     /**
      * The same raster lowered at every value; along the edges by as much as at the nearest one.
      *
-     * @param list<float> $by
+     * @param  list<float>  $by
      */
     public function less(array $by): self
     {
-        $edges = $this->rim === null ? [] : self::checked($this->cols, $this->rows, $this->cell, $this->x0, $this->y0, $this->onNodes, $by)->rimOfNearest();
+        $edges =
+            $this->rim === null
+                ? []
+                : self::checked($this->cols, $this->rows, $this->cell, $this->x0, $this->y0, $this->onNodes, $by)->rimOfNearest();
 
         return self::checked(
-            $this->cols, $this->rows, $this->cell, $this->x0, $this->y0, $this->onNodes, array_map(fn (float $z, float $less): float => $z - $less, $this->values, $by),
+            $this->cols,
+            $this->rows,
+            $this->cell,
+            $this->x0,
+            $this->y0,
+            $this->onNodes,
+            array_map(fn (float $z, float $less): float => $z - $less, $this->values, $by),
             $this->rim === null ? null : array_map(fn (float $z, float $less): float => $z - $less, $this->rim, $edges),
         );
     }
@@ -130,8 +139,8 @@ final readonly class HeightGrid
         for ($j = 1; $j < $this->rows - 1; $j++) {
             for ($i = 1; $i < $n - 1; $i++) {
                 $p = $j * $n + $i;
-                $gx = ($z[$p - $n + 1] + 2 * $z[$p + 1] + $z[$p + $n + 1]) - ($z[$p - $n - 1] + 2 * $z[$p - 1] + $z[$p + $n - 1]);
-                $gy = ($z[$p + $n - 1] + 2 * $z[$p + $n] + $z[$p + $n + 1]) - ($z[$p - $n - 1] + 2 * $z[$p - $n] + $z[$p - $n + 1]);
+                $gx = $z[$p - $n + 1] + 2 * $z[$p + 1] + $z[$p + $n + 1] - ($z[$p - $n - 1] + 2 * $z[$p - 1] + $z[$p + $n - 1]);
+                $gy = $z[$p + $n - 1] + 2 * $z[$p + $n] + $z[$p + $n + 1] - ($z[$p - $n - 1] + 2 * $z[$p - $n] + $z[$p - $n + 1]);
                 $steepest = max($steepest, $gx * $gx + $gy * $gy);
             }
         }
@@ -157,7 +166,7 @@ final readonly class HeightGrid
                 $west = $i > 0 ? -1 : 0;
                 $east = $i < $n - 1 ? 1 : 0;
                 $gx = ($z[$p + $east] - $z[$p + $west]) / max(1, $east - $west);
-                $gy = ($z[$p + $north] - $z[$p + $south]) * $n / max(1, $north - $south);
+                $gy = (($z[$p + $north] - $z[$p + $south]) * $n) / max(1, $north - $south);
                 $out[] = rad2deg(atan(sqrt($gx * $gx + $gy * $gy) / $this->cell));
             }
         }
@@ -166,17 +175,28 @@ final readonly class HeightGrid
     }
 
     /**
-     * @param list<float> $values
-     * @param list<float>|null $rim
+     * @param  list<float>  $values
+     * @param  list<float>|null  $rim
      */
-    private static function checked(int $cols, int $rows, float $cell, float $x0, float $y0, bool $onNodes, array $values, ?array $rim = null): self
-    {
+    private static function checked(
+        int $cols,
+        int $rows,
+        float $cell,
+        float $x0,
+        float $y0,
+        bool $onNodes,
+        array $values,
+        ?array $rim = null,
+    ): self {
         InvalidValue::unlessBetween($cell, 0.1, 1000.0, 'The cell size', 'mm', 'cellsize');
         if ($cols < 2 || $rows < 2) {
             throw new InvalidValue("A grid needs at least 2 columns and 2 rows; this one has {$cols} × {$rows}.", 'ncols');
         }
         if ($cols * $rows > self::MAX_CELLS) {
-            throw new InvalidValue("{$cols} × {$rows} values are more than the ".self::MAX_CELLS.' a grid may hold; use larger cells.', 'ncols');
+            throw new InvalidValue(
+                "{$cols} × {$rows} values are more than the ".self::MAX_CELLS.' a grid may hold; use larger cells.',
+                'ncols',
+            );
         }
         if (count($values) !== $cols * $rows) {
             throw new InvalidValue(sprintf('%d values for %d × %d cells.', count($values), $cols, $rows), 'values');
@@ -206,7 +226,7 @@ final readonly class HeightGrid
     }
 
     /**
-     * @param list<float> $rim
+     * @param  list<float>  $rim
      * @return list<float> heights of the mesh, row by row
      */
     private function rimmed(array $rim): array

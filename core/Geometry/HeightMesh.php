@@ -11,9 +11,9 @@ namespace IdleRidge\Core\Geometry;
 final readonly class HeightMesh
 {
     /**
-     * @param list<float> $xs
-     * @param list<float> $ys
-     * @param list<float> $z row-major from the lowest y
+     * @param  list<float>  $xs
+     * @param  list<float>  $ys
+     * @param  list<float>  $z row-major from the lowest y
      */
     public function __construct(public array $xs, public array $ys, public array $z)
     {
@@ -83,7 +83,7 @@ final readonly class HeightMesh
     /**
      * Volume and plan area under water of the cells for which `$counts` says yes, mm³ and mm².
      *
-     * @param callable(int): bool $counts by index of the cell's lower left node
+     * @param  callable(int): bool  $counts by index of the cell's lower left node
      * @return array{volume: float, area: float}
      */
     public function below(float $level, callable $counts): array

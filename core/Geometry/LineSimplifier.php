@@ -12,8 +12,8 @@ namespace IdleRidge\Core\Geometry;
 final class LineSimplifier
 {
     /**
-     * @param list<array{float, float}> $points
-     * @param (callable(array{float, float}, array{float, float}): bool)|null $allowed
+     * @param  list<array{float, float}>  $points
+     * @param  (callable(array{float, float}, array{float, float}): bool)|null  $allowed
      * @return list<array{float, float}>
      */
     public static function line(array $points, float $tolerance, bool $closed = false, ?callable $allowed = null): array
@@ -55,8 +55,8 @@ final class LineSimplifier
     }
 
     /**
-     * @param list<array{float, float}> $points
-     * @param array<int, true> $kept
+     * @param  list<array{float, float}>  $points
+     * @param  array<int, true>  $kept
      */
     private static function keep(array $points, int $from, int $to, float $tolerance, ?callable $allowed, array &$kept): void
     {

@@ -10,7 +10,7 @@ final class Polygon
     /**
      * Signed by the shoelace formula: positive counter-clockwise, mm².
      *
-     * @param list<array{float, float}> $ring
+     * @param  list<array{float, float}>  $ring
      */
     public static function area(array $ring): float
     {
@@ -27,7 +27,7 @@ final class Polygon
     /**
      * Whether a point lies inside, by the parity of crossings.
      *
-     * @param list<array{float, float}> $ring
+     * @param  list<array{float, float}>  $ring
      */
     public static function holds(array $ring, float $x, float $y): bool
     {
@@ -47,7 +47,7 @@ final class Polygon
      * The part of a ring within a rectangle (I. Sutherland and G. Hodgman, "Reentrant polygon clipping", 1974). Where the
      * rectangle cuts a ring in two, the parts stay joined along its edge, which changes no area.
      *
-     * @param list<array{float, float}> $ring
+     * @param  list<array{float, float}>  $ring
      * @return list<array{float, float}> empty when nothing is left
      */
     public static function within(array $ring, float $x1, float $y1, float $x2, float $y2): array
@@ -81,7 +81,7 @@ final class Polygon
     /**
      * Whether a ring crosses or touches itself.
      *
-     * @param list<array{float, float}> $ring
+     * @param  list<array{float, float}>  $ring
      */
     public static function crossesItself(array $ring): bool
     {
@@ -101,8 +101,8 @@ final class Polygon
     /**
      * Whether two rings share any place: their edges meet, or one lies within the other.
      *
-     * @param non-empty-list<array{float, float}> $a
-     * @param non-empty-list<array{float, float}> $b
+     * @param  non-empty-list<array{float, float}>  $a
+     * @param  non-empty-list<array{float, float}>  $b
      */
     public static function overlap(array $a, array $b): bool
     {
@@ -120,7 +120,7 @@ final class Polygon
     /**
      * Length of a ring, mm.
      *
-     * @param list<array{float, float}> $ring
+     * @param  list<array{float, float}>  $ring
      */
     public static function perimeter(array $ring): float
     {
@@ -137,7 +137,7 @@ final class Polygon
     /**
      * How far inside the nearest edge a point lies; negative outside, mm.
      *
-     * @param list<array{float, float}> $ring
+     * @param  list<array{float, float}>  $ring
      */
     public static function depth(array $ring, float $x, float $y): float
     {
@@ -158,10 +158,10 @@ final class Polygon
     }
 
     /**
-     * @param array{float, float} $a
-     * @param array{float, float} $b
-     * @param array{float, float} $c
-     * @param array{float, float} $d
+     * @param  array{float, float}  $a
+     * @param  array{float, float}  $b
+     * @param  array{float, float}  $c
+     * @param  array{float, float}  $d
      */
     private static function meet(array $a, array $b, array $c, array $d): bool
     {

@@ -11,8 +11,9 @@ namespace IdleRidge\Core\Geometry;
 final class PolygonSplitter
 {
     /**
-     * @param list<list<array{float, float}>> $rings outline counter-clockwise, holes clockwise
-     * @return array{list<list<list<array{float, float}>>>, list<list<list<array{float, float}>>>} pieces to the left, and to the right, each its outline and holes
+     * @param  list<list<array{float, float}>>  $rings outline counter-clockwise, holes clockwise
+     * @return array{list<list<list<array{float, float}>>>, list<list<list<array{float, float}>>>} pieces to the left, and to the right,
+     *     each its outline and holes
      */
     public static function of(array $rings, float $at): array
     {
@@ -20,7 +21,7 @@ final class PolygonSplitter
     }
 
     /**
-     * @param list<list<array{float, float}>> $rings
+     * @param  list<list<array{float, float}>>  $rings
      * @return list<list<list<array{float, float}>>>
      */
     private static function side(array $rings, float $at, float $side): array
@@ -47,7 +48,7 @@ final class PolygonSplitter
                 [$p, $q] = [$ring[($entry + $m) % $n], $ring[($entry + $m + 1) % $n]];
                 [$in, $goesOn] = [$kept[($entry + $m) % $n], $kept[($entry + $m + 1) % $n]];
                 if ($in !== $goesOn) {
-                    $way[] = [$at, $p[1] + ($q[1] - $p[1]) * ($at - $p[0]) / ($q[0] - $p[0])];
+                    $way[] = [$at, $p[1] + (($q[1] - $p[1]) * ($at - $p[0])) / ($q[0] - $p[0])];
                 }
                 if ($goesOn) {
                     $way[] = $q;
@@ -64,7 +65,7 @@ final class PolygonSplitter
     /**
      * Closes the ways along the line: of all their ends by height, each two neighbours bound a stretch of the cut.
      *
-     * @param list<list<array{float, float}>> $ways
+     * @param  list<list<array{float, float}>>  $ways
      * @return list<list<array{float, float}>>
      */
     private static function joined(array $ways): array
@@ -99,7 +100,7 @@ final class PolygonSplitter
     }
 
     /**
-     * @param list<list<array{float, float}>> $rings
+     * @param  list<list<array{float, float}>>  $rings
      * @return list<list<list<array{float, float}>>>
      */
     private static function pieces(array $rings): array

@@ -40,7 +40,11 @@ final class AirFile
         ['head' => $head, 'rows' => $rows] = Csv::read($text);
         $at = [];
         foreach (self::COLUMNS as $column => $names) {
-            $found = array_values(array_intersect($names, $head))[0] ?? throw new InvalidValues([new InvalidValue("The first line names the columns; {$names[0]} has to be among them.", 'line 1')]);
+            $found =
+                array_values(array_intersect($names, $head))[0] ??
+                throw new InvalidValues([
+                    new InvalidValue("The first line names the columns; {$names[0]} has to be among them.", 'line 1'),
+                ]);
             $at[$column] = (int) array_search($found, $head, true);
         }
         $readings = $faults = [];
@@ -49,7 +53,12 @@ final class AirFile
             try {
                 $reading = self::reading($cells, $at, $zone, "line {$line}");
                 if ($last !== null && $reading[0] <= $last[0]) {
-                    throw new InvalidValue($reading[0] === $last[0] ? "It has the same minute as line {$last[1]}." : "It is earlier than line {$last[1]}: the lines have to be in order.", "line {$line}");
+                    throw new InvalidValue(
+                        $reading[0] === $last[0]
+                            ? "It has the same minute as line {$last[1]}."
+                            : "It is earlier than line {$last[1]}: the lines have to be in order.",
+                        "line {$line}",
+                    );
                 }
                 $last = [$reading[0], $line];
                 $readings[] = $reading;
@@ -71,22 +80,27 @@ final class AirFile
     }
 
     /**
-     * @param list<string|null> $cells
-     * @param array<string, int> $at
+     * @param  list<string|null>  $cells
+     * @param  array<string, int>  $at
      * @return array{int, float, float}
      */
     private static function reading(array $cells, array $at, DateTimeZone $zone, string $line): array
     {
         $time = trim((string) ($cells[$at['time']] ?? ''));
         try {
-            $moment = preg_match('/\d{4}-\d{2}-\d{2}[T ]\d{1,2}:\d{2}/', $time) === 1 ? new DateTimeImmutable($time, $zone) : throw new Exception;
+            $moment =
+                preg_match('/\d{4}-\d{2}-\d{2}[T ]\d{1,2}:\d{2}/', $time) === 1
+                    ? new DateTimeImmutable($time, $zone)
+                    : throw new Exception();
         } catch (Exception) {
             throw new InvalidValue($time === '' ? 'The time is missing.' : "“{$time}” is not a time such as 2026-10-14 18:30.", $line);
         }
         $number = function (string $column, string $what) use ($cells, $at, $line): float {
             $text = str_replace(',', '.', trim((string) ($cells[$at[$column]] ?? '')));
 
-            return is_numeric($text) ? (float) $text : throw new InvalidValue($text === '' ? ucfirst("{$what} is missing.") : "“{$text}” is no number for {$what}.", $line);
+            return is_numeric($text)
+                ? (float) $text
+                : throw new InvalidValue($text === '' ? ucfirst("{$what} is missing.") : "“{$text}” is no number for {$what}.", $line);
         };
         [$temperature, $humidity] = [$number('temperature', 'the temperature'), $number('humidity', 'the humidity')];
         try {

@@ -25,13 +25,19 @@ final class AsciiGrid
         }
         foreach (['ncols', 'nrows', 'cellsize'] as $key) {
             if (! isset($head[$key])) {
-                throw new InvalidValue("The header has no {$key}; an ASCII grid begins with ncols, nrows, xllcorner, yllcorner, cellsize.", 'line '.($at + 1));
+                throw new InvalidValue(
+                    "The header has no {$key}; an ASCII grid begins with ncols, nrows, xllcorner, yllcorner, cellsize.",
+                    'line '.($at + 1),
+                );
             }
         }
         $cols = (int) $head['ncols'];
         $rows = (int) $head['nrows'];
         if ($cols < 2 || $rows < 2 || $cols * $rows > HeightGrid::MAX_CELLS) {
-            throw new InvalidValue("A grid of {$cols} × {$rows} cannot be read; it needs 2 × 2 values and at most ".HeightGrid::MAX_CELLS.'.', 'line 1');
+            throw new InvalidValue(
+                "A grid of {$cols} × {$rows} cannot be read; it needs 2 × 2 values and at most ".HeightGrid::MAX_CELLS.'.',
+                'line 1',
+            );
         }
         $values = [];
         $blank = $head['nodata_value'] ?? self::NODATA;
@@ -39,13 +45,19 @@ final class AsciiGrid
             foreach (preg_split('/\s+/', trim($line), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
                 $value = self::number($word, $at + $offset + 1);
                 if ($value === $blank) {
-                    throw new InvalidValue('A cell without a height (NODATA); every cell of the board needs one.', 'line '.($at + $offset + 1));
+                    throw new InvalidValue(
+                        'A cell without a height (NODATA); every cell of the board needs one.',
+                        'line '.($at + $offset + 1),
+                    );
                 }
                 $values[] = $value;
             }
         }
         if (count($values) !== $cols * $rows) {
-            throw new InvalidValue(sprintf('%d heights where ncols × nrows asks for %d.', count($values), $cols * $rows), 'line '.($at + 1));
+            throw new InvalidValue(
+                sprintf('%d heights where ncols × nrows asks for %d.', count($values), $cols * $rows),
+                'line '.($at + 1),
+            );
         }
         $southFirst = [];
         for ($j = $rows - 1; $j >= 0; $j--) {
@@ -61,7 +73,9 @@ final class AsciiGrid
     public static function write(HeightGrid $grid): string
     {
         $corner = $grid->onNodes ? 'center' : 'corner';
-        $out = "ncols {$grid->cols}\nnrows {$grid->rows}\nxll{$corner} {$grid->x0}\nyll{$corner} {$grid->y0}\ncellsize {$grid->cell}\nNODATA_value -9999\n";
+        $out =
+            "ncols {$grid->cols}\nnrows {$grid->rows}\nxll{$corner} {$grid->x0}\nyll{$corner} {$grid->y0}\ncellsize "
+                ."{$grid->cell}\nNODATA_value -9999\n";
         for ($j = $grid->rows - 1; $j >= 0; $j--) {
             $words = [];
             for ($i = 0; $i < $grid->cols; $i++) {

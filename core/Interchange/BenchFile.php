@@ -20,7 +20,9 @@ final class BenchFile
             return $one;
         }, $r->records('due'));
         $tools = $r->has('tools') ? array_map(fn (float $n): int => (int) $n, $r->record('tools')->numbers()) : [];
-        $rules = $r->within(fn (): BenchRules => new BenchRules($r->number('certainty', 0.8), $r->text('order', 'free'), $tools, $due, $r->words('first')));
+        $rules = $r->within(
+            fn (): BenchRules => new BenchRules($r->number('certainty', 0.8), $r->text('order', 'free'), $tools, $due, $r->words('first')),
+        );
         $r->close();
 
         return $rules;
@@ -29,7 +31,8 @@ final class BenchFile
     /** @return array<string, mixed> */
     public static function fromRules(BenchRules $rules): array
     {
-        return ['certainty' => $rules->certainty, 'order' => $rules->order, 'due' => $rules->due, 'first' => $rules->first] + ($rules->tools === [] ? [] : ['tools' => $rules->tools]);
+        return ['certainty' => $rules->certainty, 'order' => $rules->order, 'due' => $rules->due, 'first' => $rules->first] +
+            ($rules->tools === [] ? [] : ['tools' => $rules->tools]);
     }
 
     /** @return array{string, AirLog} room uid and its readings */
@@ -38,7 +41,8 @@ final class BenchFile
         $readings = [];
         foreach ($r->list('readings') as $k => $one) {
             $at = $r->at("readings/{$k}");
-            [$moment, $temperature, $humidity] = is_array($one) && count($one) === 3 ? array_values($one) : throw new InvalidValue('expected [moment, °C, %]', $at);
+            [$moment, $temperature, $humidity] =
+                is_array($one) && count($one) === 3 ? array_values($one) : throw new InvalidValue('expected [moment, °C, %]', $at);
             if (! is_string($moment) || ! is_numeric($temperature) || ! is_numeric($humidity)) {
                 throw new InvalidValue('expected [moment, °C, %]', $at);
             }
@@ -52,14 +56,17 @@ final class BenchFile
     }
 
     /**
-     * @param array<string, AirLog> $logs
+     * @param  array<string, AirLog>  $logs
      * @return list<array<string, mixed>>
      */
     public static function fromLogs(array $logs): array
     {
         $out = [];
         foreach ($logs as $room => $log) {
-            $out[] = ['room' => (string) $room, 'readings' => array_map(fn (array $r): array => [WorksFile::iso($r[0]), $r[1], $r[2]], $log->readings)];
+            $out[] = [
+                'room' => (string) $room,
+                'readings' => array_map(fn (array $r): array => [WorksFile::iso($r[0]), $r[1], $r[2]], $log->readings),
+            ];
         }
 
         return $out;

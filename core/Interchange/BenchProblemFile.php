@@ -28,11 +28,26 @@ final class BenchProblemFile
         $sessions = array_map(fn (array $pair): array => [(int) $pair[0], (int) $pair[1]], self::pairs($r, 'sessions'));
         $jobs = $waits = [];
         foreach ($r->records('jobs') as $j) {
-            $jobs[] = $j->within(fn (): Job => new Job($j->text('id'), (int) $j->number('minutes'), (int) $j->number('hands', 1.0), array_map('strval', $j->list('tools')), $j->text('section', '')));
+            $jobs[] = $j->within(
+                fn (): Job => new Job(
+                    $j->text('id'),
+                    (int) $j->number('minutes'),
+                    (int) $j->number('hands', 1.0),
+                    array_map('strval', $j->list('tools')),
+                    $j->text('section', ''),
+                ),
+            );
         }
         foreach ($r->records('waits') as $w) {
             $max = $w->numberOrNull('max');
-            $waits[] = $w->within(fn (): Precedence => Precedence::of($w->text('after'), $w->text('before'), (int) $w->number('min'), $max === null ? null : (int) $max));
+            $waits[] = $w->within(
+                fn (): Precedence => Precedence::of(
+                    $w->text('after'),
+                    $w->text('before'),
+                    (int) $w->number('min'),
+                    $max === null ? null : (int) $max,
+                ),
+            );
         }
         $apart = array_map(fn (array $pair): array => [(string) $pair[0], (string) $pair[1]], self::pairs($r, 'apart'));
 
@@ -44,7 +59,14 @@ final class BenchProblemFile
     {
         $out = [];
         foreach ($r->list($key) as $k => $pair) {
-            if (! is_array($pair) || count($pair) !== 2 || ! is_scalar($pair[0] ?? null) || ! is_scalar($pair[1] ?? null) || is_bool($pair[0]) || is_bool($pair[1])) {
+            if (
+                ! is_array($pair) ||
+                count($pair) !== 2 ||
+                ! is_scalar($pair[0] ?? null) ||
+                ! is_scalar($pair[1] ?? null) ||
+                is_bool($pair[0]) ||
+                is_bool($pair[1])
+            ) {
                 throw new InvalidValue('expected a pair', $r->at($key).'/'.$k);
             }
             $out[] = [$pair[0], $pair[1]];

@@ -35,20 +35,52 @@ final class CalendarFile
             foreach ($plan->work->sessions as $session) {
                 $moves = $plan->within($session[0], $session[1]);
                 if ($moves !== []) {
-                    self::event($calendar, "session-{$session[0]}@{$layout->uid}", $stamp, $session[0], $session[1], 'Bench: '.implode(', ', array_unique(array_map(fn (PlacedMove $p): string => $p->move->section->name, $moves))), implode("\n", array_map(
-                        fn (PlacedMove $p): string => self::at($p->start)->setTimezone($plan->work->zone())->format('H:i')." {$p->move->title()}, {$p->move->place()}, {$p->minutes()} min", $moves,
-                    )), true);
+                    self::event(
+                        $calendar,
+                        "session-{$session[0]}@{$layout->uid}",
+                        $stamp,
+                        $session[0],
+                        $session[1],
+                        'Bench: '.implode(', ', array_unique(array_map(fn (PlacedMove $p): string => $p->move->section->name, $moves))),
+                        implode(
+                            "\n",
+                            array_map(
+                                fn (PlacedMove $p): string => self::at($p->start)->setTimezone($plan->work->zone())->format('H:i').
+                                    " {$p->move->title()}, {$p->move->place()}, {$p->minutes()} min",
+                                $moves,
+                            ),
+                        ),
+                        true,
+                    );
                 }
             }
             foreach ($plan->moves as $placed) {
                 $next = Milestone::NextCoat;
                 if (isset($placed->move->coat->recipe->cure->minutes[$next->value])) {
                     [$half, $most] = [$plan->reached($placed, $next, 0.5), $plan->reached($placed, $next, 0.9)];
-                    self::event($calendar, "cure-{$placed->move->id}@{$layout->uid}", $stamp, $half, max($half + 1, $most), "{$placed->move->coat->title()} ready for the next coat, {$placed->move->place()}", 'From one time in two to nine in ten. '.ucfirst($placed->move->coat->recipe->check).'.', false);
+                    self::event(
+                        $calendar,
+                        "cure-{$placed->move->id}@{$layout->uid}",
+                        $stamp,
+                        $half,
+                        max($half + 1, $most),
+                        "{$placed->move->coat->title()} ready for the next coat, {$placed->move->place()}",
+                        'From one time in two to nine in ten. '.ucfirst($placed->move->coat->recipe->check).'.',
+                        false,
+                    );
                 }
             }
             foreach (Countdown::of($plan->work) as $one) {
-                self::event($calendar, "{$one->kind}-{$one->at}-".md5($one->title)."@{$layout->uid}", $stamp, $one->at, $one->at + 5, ($one->kind === 'opens' ? 'From now: ' : 'At the latest: ')."{$one->title}, {$one->place}", ucfirst($one->why).'.', false);
+                self::event(
+                    $calendar,
+                    "{$one->kind}-{$one->at}-".md5($one->title)."@{$layout->uid}",
+                    $stamp,
+                    $one->at,
+                    $one->at + 5,
+                    ($one->kind === 'opens' ? 'From now: ' : 'At the latest: ')."{$one->title}, {$one->place}",
+                    ucfirst($one->why).'.',
+                    false,
+                );
             }
 
             return $calendar->serialize();
@@ -69,7 +101,10 @@ final class CalendarFile
         } catch (InvalidValue $refusal) {
             throw $refusal;
         } catch (Throwable $wrong) {
-            throw new InvalidValue('It cannot be read as an iCalendar file: '.lcfirst(rtrim($wrong->getMessage(), '.')).'.', 'calendar');
+            throw new InvalidValue(
+                'It cannot be read as an iCalendar file: '.lcfirst(rtrim($wrong->getMessage(), '.')).'.',
+                'calendar',
+            );
         }
     }
 
@@ -79,13 +114,17 @@ final class CalendarFile
         // Whoever reads it has a limit of time; the count alone would refuse what has been daily for years.
         Settings::$maxRecurrences = -1;
         $calendar = Reader::read($text);
-        if (! $calendar instanceof VCalendar) {
+        if (! ($calendar instanceof VCalendar)) {
             throw new InvalidValue('It is no calendar.', 'calendar');
         }
         $from = self::at($now);
         $out = [];
         foreach ($calendar->expand($from, $from->modify("+{$days} days"), $zone)->select('VEVENT') as $event) {
-            if ($event instanceof VEvent && (string) $event->__get('TRANSP') !== 'TRANSPARENT' && (string) $event->__get('STATUS') !== 'CANCELLED') {
+            if (
+                $event instanceof VEvent &&
+                (string) $event->__get('TRANSP') !== 'TRANSPARENT' &&
+                (string) $event->__get('STATUS') !== 'CANCELLED'
+            ) {
                 array_push($out, ...self::hours($event, $zone));
             }
             if (count($out) > self::MAX_EVENTS) {
@@ -101,18 +140,22 @@ final class CalendarFile
     private static function hours(VEvent $event, DateTimeZone $zone): array
     {
         $start = $event->__get('DTSTART');
-        if (! $start instanceof DateTime) {
+        if (! ($start instanceof DateTime)) {
             throw new InvalidValue('One of its events has no beginning.', 'calendar');
         }
         $begin = DateTimeImmutable::createFromInterface($start->getDateTime($zone));
         $whole = ! $start->hasTime();
         $end = match (true) {
-            $event->__get('DTEND') instanceof DateTime => DateTimeImmutable::createFromInterface($event->__get('DTEND')->getDateTime($zone)),
+            $event->__get('DTEND') instanceof DateTime => DateTimeImmutable::createFromInterface(
+                $event->__get('DTEND')->getDateTime($zone),
+            ),
             $event->__get('DURATION') instanceof Duration => $begin->add($event->__get('DURATION')->getDateInterval()),
             default => $whole ? $begin->modify('+1 day') : $begin,
         };
         // A whole day is one wherever one is.
-        [$begin, $end] = $whole ? [new DateTimeImmutable($begin->format('Y-m-d'), $zone), new DateTimeImmutable($end->format('Y-m-d'), $zone)] : [$begin->setTimezone($zone), $end->setTimezone($zone)];
+        [$begin, $end] = $whole
+            ? [new DateTimeImmutable($begin->format('Y-m-d'), $zone), new DateTimeImmutable($end->format('Y-m-d'), $zone)]
+            : [$begin->setTimezone($zone), $end->setTimezone($zone)];
         $out = [];
         for ($day = $begin->setTime(0, 0); $day < $end && count($out) < 62; $day = $day->modify('+1 day')) {
             $from = $day < $begin ? 60 * (int) $begin->format('G') + (int) $begin->format('i') : 0;
@@ -126,9 +169,25 @@ final class CalendarFile
         return $out;
     }
 
-    private static function event(VCalendar $calendar, string $uid, DateTimeImmutable $stamp, int $from, int $to, string $summary, string $description, bool $busy): void
-    {
-        $calendar->add('VEVENT', ['UID' => $uid, 'DTSTAMP' => $stamp, 'DTSTART' => self::at($from), 'DTEND' => self::at($to), 'SUMMARY' => $summary, 'DESCRIPTION' => $description, 'TRANSP' => $busy ? 'OPAQUE' : 'TRANSPARENT']);
+    private static function event(
+        VCalendar $calendar,
+        string $uid,
+        DateTimeImmutable $stamp,
+        int $from,
+        int $to,
+        string $summary,
+        string $description,
+        bool $busy,
+    ): void {
+        $calendar->add('VEVENT', [
+            'UID' => $uid,
+            'DTSTAMP' => $stamp,
+            'DTSTART' => self::at($from),
+            'DTEND' => self::at($to),
+            'SUMMARY' => $summary,
+            'DESCRIPTION' => $description,
+            'TRANSP' => $busy ? 'OPAQUE' : 'TRANSPARENT',
+        ]);
     }
 
     private static function at(int $minute): DateTimeImmutable
@@ -141,13 +200,16 @@ final class CalendarFile
      *
      * @template T
      *
-     * @param callable(): T $work
-     * @param int $faults levels at which it stumbles over what it is given
+     * @param  callable(): T  $work
+     * @param  int  $faults levels at which it stumbles over what it is given
      * @return T
      */
     private static function quietly(callable $work, int $faults = 0): mixed
     {
-        set_error_handler(fn (int $level, string $message): bool => ($level & $faults) === 0 ? true : throw new ErrorException($message, 0, $level), E_DEPRECATED | $faults);
+        set_error_handler(
+            fn (int $level, string $message): bool => ($level & $faults) === 0 ? true : throw new ErrorException($message, 0, $level),
+            E_DEPRECATED | $faults,
+        );
         try {
             return $work();
         } finally {

@@ -10,8 +10,8 @@ final class Csv
     private const BYTE_ORDER_MARK = "\xEF\xBB\xBF";
 
     /**
-     * @param list<string> $head
-     * @param list<list<string|int|float>> $rows
+     * @param  list<string>  $head
+     * @param  list<list<string|int|float>>  $rows
      */
     public static function write(array $head, array $rows): string
     {
@@ -30,7 +30,10 @@ final class Csv
         $lines = preg_split('/\R/', trim(str_starts_with($text, self::BYTE_ORDER_MARK) ? substr($text, 3) : $text)) ?: [''];
         $more = fn (string $best, string $mark): string => substr_count($lines[0], $mark) > substr_count($lines[0], $best) ? $mark : $best;
         $mark = array_reduce([';', "\t"], $more, ',');
-        $cells = fn (string $line): array => array_map(fn (?string $cell): string => trim((string) $cell), str_getcsv($line, $mark, '"', ''));
+        $cells = fn (string $line): array => array_map(
+            fn (?string $cell): string => trim((string) $cell),
+            str_getcsv($line, $mark, '"', ''),
+        );
         $rows = [];
         foreach (array_slice($lines, 1, preserve_keys: true) as $k => $line) {
             if (trim($line) !== '') {

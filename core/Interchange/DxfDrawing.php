@@ -10,7 +10,17 @@ use IdleRidge\Core\Measure\Decimal;
 final class DxfDrawing
 {
     /** @var list<array{int, string}> */
-    private array $pairs = [[0, 'SECTION'], [2, 'HEADER'], [9, '$ACADVER'], [1, 'AC1009'], [9, '$INSUNITS'], [70, '4'], [0, 'ENDSEC'], [0, 'SECTION'], [2, 'ENTITIES']];
+    private array $pairs = [
+        [0, 'SECTION'],
+        [2, 'HEADER'],
+        [9, '$ACADVER'],
+        [1, 'AC1009'],
+        [9, '$INSUNITS'],
+        [70, '4'],
+        [0, 'ENDSEC'],
+        [0, 'SECTION'],
+        [2, 'ENTITIES'],
+    ];
 
     /** A name as R12 takes it: capital letters, digits, - and _. */
     public static function layer(string $name): string
@@ -19,13 +29,30 @@ final class DxfDrawing
     }
 
     /**
-     * @param list<array{0: float, 1: float, 2?: float, 3?: float}> $points x, y, z, bulge to the next
+     * @param  list<array{0: float, 1: float, 2?: float, 3?: float}>  $points x, y, z, bulge to the next
      */
     public function polyline(string $layer, array $points, bool $closed): self
     {
-        array_push($this->pairs, [0, 'POLYLINE'], [8, self::layer($layer)], [66, '1'], [70, $closed ? '1' : '0'], [10, '0.0'], [20, '0.0'], [30, '0.0']);
+        array_push(
+            $this->pairs,
+            [0, 'POLYLINE'],
+            [8, self::layer($layer)],
+            [66, '1'],
+            [70, $closed ? '1' : '0'],
+            [10, '0.0'],
+            [20, '0.0'],
+            [30, '0.0'],
+        );
         foreach ($points as $p) {
-            array_push($this->pairs, [0, 'VERTEX'], [8, self::layer($layer)], [10, self::say($p[0])], [20, self::say($p[1])], [30, self::say($p[2] ?? 0.0)], [42, self::say($p[3] ?? 0.0)]);
+            array_push(
+                $this->pairs,
+                [0, 'VERTEX'],
+                [8, self::layer($layer)],
+                [10, self::say($p[0])],
+                [20, self::say($p[1])],
+                [30, self::say($p[2] ?? 0.0)],
+                [42, self::say($p[3] ?? 0.0)],
+            );
         }
         array_push($this->pairs, [0, 'SEQEND'], [8, self::layer($layer)]);
 
@@ -41,14 +68,26 @@ final class DxfDrawing
 
     public function text(string $layer, float $x, float $y, string $text, float $height = 5.0): self
     {
-        array_push($this->pairs, [0, 'TEXT'], [8, self::layer($layer)], [10, self::say($x)], [20, self::say($y)], [30, '0.0'], [40, self::say($height)], [1, (string) iconv('UTF-8', 'ASCII//TRANSLIT', $text)]);
+        array_push(
+            $this->pairs,
+            [0, 'TEXT'],
+            [8, self::layer($layer)],
+            [10, self::say($x)],
+            [20, self::say($y)],
+            [30, '0.0'],
+            [40, self::say($height)],
+            [1, (string) iconv('UTF-8', 'ASCII//TRANSLIT', $text)],
+        );
 
         return $this;
     }
 
     public function __toString(): string
     {
-        return implode('', array_map(fn (array $pair): string => sprintf("%3d\n%s\n", $pair[0], $pair[1]), [...$this->pairs, [0, 'ENDSEC'], [0, 'EOF']]));
+        return implode(
+            '',
+            array_map(fn (array $pair): string => sprintf("%3d\n%s\n", $pair[0], $pair[1]), [...$this->pairs, [0, 'ENDSEC'], [0, 'EOF']]),
+        );
     }
 
     private static function say(float $value): string

@@ -24,14 +24,25 @@ final class NestFile
         if (! $r->has('format') || $r->text('format') !== 'idle-ridge/nest') {
             throw new InvalidValue('format must be “idle-ridge/nest”', '/format');
         }
-        $sheets = array_map(fn (Record $s): NestSheet => $s->within(fn (): NestSheet => new NestSheet($s->text('id'), $s->number('w'), $s->number('h'), (int) $s->number('count', 1.0))), $r->records('sheets'));
-        $pieces = array_map(fn (Record $p): NestPiece => $p->within(fn (): NestPiece => new NestPiece($p->text('id'), self::rings($p))), $r->records('pieces'));
+        $sheets = array_map(
+            fn (Record $s): NestSheet => $s->within(
+                fn (): NestSheet => new NestSheet($s->text('id'), $s->number('w'), $s->number('h'), (int) $s->number('count', 1.0)),
+            ),
+            $r->records('sheets'),
+        );
+        $pieces = array_map(
+            fn (Record $p): NestPiece => $p->within(fn (): NestPiece => new NestPiece($p->text('id'), self::rings($p))),
+            $r->records('pieces'),
+        );
         $rotations = [];
         foreach ($r->has('rotations') ? $r->list('rotations') : [0, 90, 180, 270] as $k => $turn) {
-            $rotations[] = is_int($turn) || is_float($turn) ? (float) $turn : throw new InvalidValue('expected a number', "/rotations/{$k}");
+            $rotations[] =
+                is_int($turn) || is_float($turn) ? (float) $turn : throw new InvalidValue('expected a number', "/rotations/{$k}");
         }
 
-        return $r->within(fn (): NestProblem => new NestProblem($sheets, $pieces, $r->number('kerf', 0.0), $r->number('margin', 0.0), $rotations));
+        return $r->within(
+            fn (): NestProblem => new NestProblem($sheets, $pieces, $r->number('kerf', 0.0), $r->number('margin', 0.0), $rotations),
+        );
     }
 
     /** @return list<list<array{float, float}>> */

@@ -35,10 +35,10 @@ final class RecipeFile
     }
 
     /**
-     * @param iterable<string, string> $recipes file → JSON
-     * @param string $buildUps JSON
-     * @param string $materials JSON
-     * @param string $schools JSON
+     * @param  iterable<string, string>  $recipes file → JSON
+     * @param  string  $buildUps JSON
+     * @param  string  $materials JSON
+     * @param  string  $schools JSON
      *
      * @throws InvalidValue naming the file and the pointer
      */
@@ -59,7 +59,14 @@ final class RecipeFile
 
         $stuff = [];
         foreach (self::root($materials)->members() as $name => $one) {
-            $stuff[] = $one->within(fn (): Material => new Material((string) $name, $one->text('unit'), $one->numberOrNull('density_g_ml'), $one->number('solids')));
+            $stuff[] = $one->within(
+                fn (): Material => new Material(
+                    (string) $name,
+                    $one->text('unit'),
+                    $one->numberOrNull('density_g_ml'),
+                    $one->number('solids'),
+                ),
+            );
             $one->close();
         }
         $library = Library::of($all, $ups, $stuff);
@@ -70,10 +77,16 @@ final class RecipeFile
     /** @throws InvalidValue */
     public static function recipe(Record $r): Recipe
     {
-        $mechanism = Mechanism::tryFrom($r->text('mechanism'))
-            ?? throw new InvalidValue('a mechanism is one of '.implode(', ', array_map(fn (Mechanism $m): string => $m->value, Mechanism::cases())), $r->at('mechanism'));
+        $mechanism =
+            Mechanism::tryFrom($r->text('mechanism')) ??
+            throw new InvalidValue(
+                'a mechanism is one of '.implode(', ', array_map(fn (Mechanism $m): string => $m->value, Mechanism::cases())),
+                $r->at('mechanism'),
+            );
         $stages = array_combine(array_map(self::word(...), Stage::cases()), Stage::cases());
-        $stage = $stages[$r->text('stage')] ?? throw new InvalidValue('a stage is one of '.implode(', ', array_keys($stages)), $r->at('stage'));
+        $stage =
+            $stages[$r->text('stage')] ??
+            throw new InvalidValue('a stage is one of '.implode(', ', array_keys($stages)), $r->at('stage'));
         $times = $r->record('minutes');
         $minutes = [];
         foreach (Milestone::cases() as $milestone) {
@@ -89,13 +102,42 @@ final class RecipeFile
             $one->close();
         }
 
-        return $r->within(fn (): Recipe => new Recipe(
-            new CureFigures($r->text('id'), $r->text('name'), $mechanism, $minutes, $r->number('reference_mm', 1.0), $r->number('exponent', 0.0), $r->numberOrNull('film_c')),
-            $r->text('short'), $r->text('action'), $stage, $r->text('family'), array_map(self::part(...), $r->records('parts')), self::labour($r->record('labour')),
-            $r->text('bed', 'area'), $r->number('waste', 0.0), $r->number('recovered', 0.0), $r->words('tools'),
-            $r->words('hazards'), $cautions, $r->texts('needs'), $r->flag('covers_white'), $r->numberOrNull('resting_deg'), $r->text('check', ''),
-            $r->words('traits'), $r->numberOrNull('length_mm'), $r->text('undo', ''), self::ranges($r), $r->text('provenance', 'starting value'), self::window($r), $r->texts('holds'),
-        ));
+        return $r->within(
+            fn (): Recipe => new Recipe(
+                new CureFigures(
+                    $r->text('id'),
+                    $r->text('name'),
+                    $mechanism,
+                    $minutes,
+                    $r->number('reference_mm', 1.0),
+                    $r->number('exponent', 0.0),
+                    $r->numberOrNull('film_c'),
+                ),
+                $r->text('short'),
+                $r->text('action'),
+                $stage,
+                $r->text('family'),
+                array_map(self::part(...), $r->records('parts')),
+                self::labour($r->record('labour')),
+                $r->text('bed', 'area'),
+                $r->number('waste', 0.0),
+                $r->number('recovered', 0.0),
+                $r->words('tools'),
+                $r->words('hazards'),
+                $cautions,
+                $r->texts('needs'),
+                $r->flag('covers_white'),
+                $r->numberOrNull('resting_deg'),
+                $r->text('check', ''),
+                $r->words('traits'),
+                $r->numberOrNull('length_mm'),
+                $r->text('undo', ''),
+                self::ranges($r),
+                $r->text('provenance', 'starting value'),
+                self::window($r),
+                $r->texts('holds'),
+            ),
+        );
     }
 
     private static function window(Record $r): ?FollowWindow
@@ -104,8 +146,17 @@ final class RecipeFile
             return null;
         }
         $w = $r->record('window');
-        $at = fn (string $key): Milestone|float => $w->isText($key) ? (Milestone::tryFrom($w->text($key)) ?? throw new InvalidValue('expected minutes or a milestone', $w->at($key))) : $w->number($key);
-        $window = new FollowWindow($w->text('side'), $w->text('coat', '*'), $at('opens'), $at('closes'), $w->numberOrNull('again'), $w->text('missed', ''));
+        $at = fn (string $key): Milestone|float => $w->isText($key)
+            ? Milestone::tryFrom($w->text($key)) ?? throw new InvalidValue('expected minutes or a milestone', $w->at($key))
+            : $w->number($key);
+        $window = new FollowWindow(
+            $w->text('side'),
+            $w->text('coat', '*'),
+            $at('opens'),
+            $at('closes'),
+            $w->numberOrNull('again'),
+            $w->text('missed', ''),
+        );
         $w->close();
 
         return $window;
@@ -116,8 +167,16 @@ final class RecipeFile
     {
         $out = [];
         foreach ($r->has('ranges') ? $r->record('ranges')->lists() : [] as $at => $pair) {
-            $numbers = array_map(fn (mixed $v): float => is_int($v) || is_float($v) ? (float) $v : throw new InvalidValue('expected a number', $r->at("ranges/{$at}")), $pair);
-            $out[(string) $at] = count($numbers) === 2 ? [$numbers[0], $numbers[1]] : throw new InvalidValue('expected low and high', $r->at("ranges/{$at}"));
+            $numbers = array_map(
+                fn (mixed $v): float => is_int($v) || is_float($v)
+                    ? (float) $v
+                    : throw new InvalidValue('expected a number', $r->at("ranges/{$at}")),
+                $pair,
+            );
+            $out[(string) $at] =
+                count($numbers) === 2
+                    ? [$numbers[0], $numbers[1]]
+                    : throw new InvalidValue('expected low and high', $r->at("ranges/{$at}"));
         }
 
         return $out;
@@ -126,12 +185,28 @@ final class RecipeFile
     private static function school(Record $r, Library $library): School
     {
         $steps = array_map(function (Record $s) use ($library): array {
-            $step = ['recipe' => $library->recipe($s->text('recipe')), 'mm' => $s->numberOrNull('mm'), 'passes' => (int) $s->number('passes', 1.0), 'share' => $s->number('share', 1.0)];
+            $step = [
+                'recipe' => $library->recipe($s->text('recipe')),
+                'mm' => $s->numberOrNull('mm'),
+                'passes' => (int) $s->number('passes', 1.0),
+                'share' => $s->number('share', 1.0),
+            ];
             $s->close();
 
             return $step;
         }, $r->records('steps'));
-        $school = new School($r->text('key'), $r->text('question'), $r->text('name'), $r->text('suits'), $r->words('wrong'), $steps, $r->has('cut') ? (CutSchool::tryFrom($r->text('cut')) ?? throw new InvalidValue('the cuts are '.implode(', ', array_column(CutSchool::cases(), 'value')), $r->at('cut'))) : null);
+        $school = new School(
+            $r->text('key'),
+            $r->text('question'),
+            $r->text('name'),
+            $r->text('suits'),
+            $r->words('wrong'),
+            $steps,
+            $r->has('cut')
+                ? CutSchool::tryFrom($r->text('cut')) ??
+                    throw new InvalidValue('the cuts are '.implode(', ', array_column(CutSchool::cases(), 'value')), $r->at('cut'))
+                : null,
+        );
         $r->close();
 
         return $school;
@@ -143,18 +218,58 @@ final class RecipeFile
         $cure = $recipe->cure;
 
         return [
-            'id' => $recipe->id, 'name' => $cure->name, 'short' => $recipe->name, 'action' => $recipe->action, 'stage' => self::word($recipe->stage),
-            'family' => $recipe->family, 'bed' => $recipe->bed, 'waste' => $recipe->waste, 'recovered' => $recipe->recovered,
-            'parts' => array_map(fn (Ingredient $p): array => ['rule' => $p->rule, 'value' => $p->value, 'unit' => $p->unit, 'of' => $p->of, 'phi' => $p->phi, 'base' => $p->base, 'bulk' => $p->bulk] + ($p->loose ? ['loose' => true] : []), $recipe->parts),
-            'labour' => array_filter([
-                'setup_min' => $recipe->labour->setUp, 'minutes_per_dm2' => $recipe->labour->perDm2, 'first_minutes_per_dm2' => $recipe->labour->firstPerDm2, 'first_dm2' => $recipe->labour->firstDm2,
-                'metres_per_hour' => $recipe->labour->metresPerHour, 'open_minutes_per_dm2' => $recipe->labour->openPerDm2,
-            ], fn (?float $v): bool => $v !== null),
-            'tools' => $recipe->tools, 'hazards' => $recipe->hazards, 'cautions' => $recipe->cautions,
-            'covers_white' => $recipe->coversWhite, 'check' => $recipe->check,
-            'mechanism' => $cure->mechanism->value, 'minutes' => $cure->minutes, 'reference_mm' => $cure->referenceMm, 'exponent' => $cure->exponent,
-            'traits' => $recipe->traits, 'undo' => $recipe->undo, 'provenance' => $recipe->provenance,
-        ] + ($recipe->needs === [] ? [] : ['needs' => $recipe->needs]) + ($recipe->ranges === [] ? [] : ['ranges' => $recipe->ranges]) + ($recipe->window === null ? [] : ['window' => self::fromWindow($recipe->window)]) + ($recipe->holds === [] ? [] : ['holds' => $recipe->holds]) + ($recipe->length === null ? [] : ['length_mm' => $recipe->length]) + ($recipe->restingDeg === null ? [] : ['resting_deg' => $recipe->restingDeg]) + ($cure->filmTemperature === null ? [] : ['film_c' => $cure->filmTemperature]);
+            'id' => $recipe->id,
+            'name' => $cure->name,
+            'short' => $recipe->name,
+            'action' => $recipe->action,
+            'stage' => self::word($recipe->stage),
+            'family' => $recipe->family,
+            'bed' => $recipe->bed,
+            'waste' => $recipe->waste,
+            'recovered' => $recipe->recovered,
+            'parts' => array_map(
+                fn (Ingredient $p): array => [
+                    'rule' => $p->rule,
+                    'value' => $p->value,
+                    'unit' => $p->unit,
+                    'of' => $p->of,
+                    'phi' => $p->phi,
+                    'base' => $p->base,
+                    'bulk' => $p->bulk,
+                ] + ($p->loose ? ['loose' => true] : []),
+                $recipe->parts,
+            ),
+            'labour' => array_filter(
+                [
+                    'setup_min' => $recipe->labour->setUp,
+                    'minutes_per_dm2' => $recipe->labour->perDm2,
+                    'first_minutes_per_dm2' => $recipe->labour->firstPerDm2,
+                    'first_dm2' => $recipe->labour->firstDm2,
+                    'metres_per_hour' => $recipe->labour->metresPerHour,
+                    'open_minutes_per_dm2' => $recipe->labour->openPerDm2,
+                ],
+                fn (?float $v): bool => $v !== null,
+            ),
+            'tools' => $recipe->tools,
+            'hazards' => $recipe->hazards,
+            'cautions' => $recipe->cautions,
+            'covers_white' => $recipe->coversWhite,
+            'check' => $recipe->check,
+            'mechanism' => $cure->mechanism->value,
+            'minutes' => $cure->minutes,
+            'reference_mm' => $cure->referenceMm,
+            'exponent' => $cure->exponent,
+            'traits' => $recipe->traits,
+            'undo' => $recipe->undo,
+            'provenance' => $recipe->provenance,
+        ] +
+            ($recipe->needs === [] ? [] : ['needs' => $recipe->needs]) +
+            ($recipe->ranges === [] ? [] : ['ranges' => $recipe->ranges]) +
+            ($recipe->window === null ? [] : ['window' => self::fromWindow($recipe->window)]) +
+            ($recipe->holds === [] ? [] : ['holds' => $recipe->holds]) +
+            ($recipe->length === null ? [] : ['length_mm' => $recipe->length]) +
+            ($recipe->restingDeg === null ? [] : ['resting_deg' => $recipe->restingDeg]) +
+            ($cure->filmTemperature === null ? [] : ['film_c' => $cure->filmTemperature]);
     }
 
     /** @return array<string, mixed> */
@@ -162,7 +277,9 @@ final class RecipeFile
     {
         $at = fn (Milestone|float $v): string|float => is_float($v) ? $v : $v->value;
 
-        return ['side' => $w->side, 'coat' => $w->coat, 'opens' => $at($w->opens), 'closes' => $at($w->closes)] + ($w->again === null ? [] : ['again' => $w->again]) + ($w->missed === '' ? [] : ['missed' => $w->missed]);
+        return ['side' => $w->side, 'coat' => $w->coat, 'opens' => $at($w->opens), 'closes' => $at($w->closes)] +
+            ($w->again === null ? [] : ['again' => $w->again]) +
+            ($w->missed === '' ? [] : ['missed' => $w->missed]);
     }
 
     private static function part(Record $r): Ingredient
@@ -172,7 +289,18 @@ final class RecipeFile
             $of[] = ['material' => $one->text('material'), 'parts' => $one->number('parts')];
             $one->close();
         }
-        $part = $r->within(fn (): Ingredient => new Ingredient($r->text('rule'), $r->number('value'), $r->text('unit'), $of, $r->number('phi', 0.0), $r->number('base', 0.0), $r->number('bulk', 1.0), $r->has('loose') ? $r->flag('loose') : self::isLoose($of)));
+        $part = $r->within(
+            fn (): Ingredient => new Ingredient(
+                $r->text('rule'),
+                $r->number('value'),
+                $r->text('unit'),
+                $of,
+                $r->number('phi', 0.0),
+                $r->number('base', 0.0),
+                $r->number('bulk', 1.0),
+                $r->has('loose') ? $r->flag('loose') : self::isLoose($of),
+            ),
+        );
         $r->close();
 
         return $part;
@@ -181,16 +309,28 @@ final class RecipeFile
     /**
      * Recipes written before parts said so themselves: by what they take.
      *
-     * @param list<array{material: string, parts: float}> $of
+     * @param  list<array{material: string, parts: float}>  $of
      */
     private static function isLoose(array $of): bool
     {
-        return array_filter($of, fn (array $one): bool => in_array($one['material'], self::LOOSE_MATERIALS, true) || str_starts_with($one['material'], 'fibre ')) !== [];
+        return array_filter(
+            $of,
+            fn (array $one): bool => in_array($one['material'], self::LOOSE_MATERIALS, true) || str_starts_with($one['material'], 'fibre '),
+        ) !== [];
     }
 
     private static function labour(Record $r): Labour
     {
-        $labour = $r->within(fn (): Labour => new Labour($r->number('setup_min', 0.0), $r->number('minutes_per_dm2', 0.0), $r->number('first_minutes_per_dm2', 0.0), $r->number('first_dm2', 0.0), $r->numberOrNull('metres_per_hour'), $r->numberOrNull('open_minutes_per_dm2')));
+        $labour = $r->within(
+            fn (): Labour => new Labour(
+                $r->number('setup_min', 0.0),
+                $r->number('minutes_per_dm2', 0.0),
+                $r->number('first_minutes_per_dm2', 0.0),
+                $r->number('first_dm2', 0.0),
+                $r->numberOrNull('metres_per_hour'),
+                $r->numberOrNull('open_minutes_per_dm2'),
+            ),
+        );
         $r->close();
 
         return $labour;

@@ -23,11 +23,9 @@ final class Record
     /**
      * @throws InvalidValue when it is not an object
      */
-    public function __construct(
-        mixed $value,
-        public string $pointer,
-    ) {
-        if (! $value instanceof stdClass) {
+    public function __construct(mixed $value, public string $pointer)
+    {
+        if (! ($value instanceof stdClass)) {
             throw new InvalidValue('expected an object', $pointer);
         }
 
@@ -85,14 +83,17 @@ final class Record
     /** @return list<string> */
     public function words(string $key): array
     {
-        return array_map(fn (mixed $word): string => is_string($word) ? $word : throw new InvalidValue('expected a text', $this->at($key)), $this->list($key));
+        return array_map(
+            fn (mixed $word): string => is_string($word) ? $word : throw new InvalidValue('expected a text', $this->at($key)),
+            $this->list($key),
+        );
     }
 
     /** @return array<string, string> */
     public function texts(string $key): array
     {
         $out = [];
-        foreach ((new self($this->take($key, new stdClass), $this->at($key)))->values as $name => $value) {
+        foreach ((new self($this->take($key, new stdClass()), $this->at($key)))->values as $name => $value) {
             if (! is_string($value)) {
                 throw new InvalidValue('expected a text', $this->at($key).'/'.$name);
             }
@@ -133,7 +134,7 @@ final class Record
      *
      * @template T
      *
-     * @param callable(): T $make
+     * @param  callable(): T  $make
      * @return T
      *
      * @throws InvalidValue

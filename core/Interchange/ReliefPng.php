@@ -56,7 +56,7 @@ final class ReliefPng
     }
 
     /**
-     * @param list<float> $z
+     * @param  list<float>  $z
      * @return list<float>
      */
     private static function shades(array $z, int $cols, int $rows, float $cell): array

@@ -34,7 +34,7 @@ final class RidgeReader
     }
 
     /**
-     * @param Library|null $library the recipes that coats may name
+     * @param  Library|null  $library the recipes that coats may name
      *
      * @throws InvalidValues
      */
@@ -53,11 +53,15 @@ final class RidgeReader
             throw new InvalidValues([$refusal->within('/')]);
         }
         if (! $root->has('format') || $root->text('format') !== RidgeWriter::FORMAT) {
-            throw new InvalidValues([new InvalidValue('not an Idle Ridge layout: format must be “'.RidgeWriter::FORMAT.'”', '/format')]);
+            throw new InvalidValues([
+                new InvalidValue('not an Idle Ridge layout: format must be “'.RidgeWriter::FORMAT.'”', '/format'),
+            ]);
         }
         $version = $root->number('version', 0.0);
         if ($version !== (float) RidgeWriter::VERSION) {
-            throw new InvalidValues([new InvalidValue("version {$version} is not known; this program reads versions 1 to ".RidgeWriter::VERSION, '/version')]);
+            throw new InvalidValues([
+                new InvalidValue("version {$version} is not known; this program reads versions 1 to ".RidgeWriter::VERSION, '/version'),
+            ]);
         }
         $layout = $this->try(fn (): LayoutSheet => $this->layout($root->record('layout')));
         $sections = $this->each($root, 'sections', fn (Record $r): Section => $this->section($r));
@@ -84,19 +88,37 @@ final class RidgeReader
         $library = $this->library->with(OwnRecipe::recipes($own));
 
         return new Works(
-            $all('zones', WorksFile::zone(...)), $all('coats', fn (Record $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)), $all('laid', WorksFile::laid(...)),
-            $all('rooms', WorksFile::room(...)), $all('times', WorksFile::benchTime(...)), $all('journal', WorksFile::entry(...)), new Store($all('lots', StockFile::lot(...)), $all('movements', StockFile::movement(...))), $own, $all('colours', WorksFile::colour(...)), array_column($this->each($root, 'air', BenchFile::log(...)), 1, 0), $all('prices', StockFile::price(...)),
+            $all('zones', WorksFile::zone(...)),
+            $all('coats', fn (Record $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)),
+            $all('laid', WorksFile::laid(...)),
+            $all('rooms', WorksFile::room(...)),
+            $all('times', WorksFile::benchTime(...)),
+            $all('journal', WorksFile::entry(...)),
+            new Store($all('lots', StockFile::lot(...)), $all('movements', StockFile::movement(...))),
+            $own,
+            $all('colours', WorksFile::colour(...)),
+            array_column($this->each($root, 'air', BenchFile::log(...)), 1, 0),
+            $all('prices', StockFile::price(...)),
         );
     }
 
     private function layout(Record $r): LayoutSheet
     {
-        $vehicles = array_map(fn (Record $v): Vehicle => $v->within(function () use ($v): Vehicle {
-            $vehicle = Vehicle::from($v->number('body_mm'), $v->number('bogie_centres_mm'), $v->number('width_mm'), $v->number('height_mm'), $v->text('name'));
-            $v->close();
+        $vehicles = array_map(
+            fn (Record $v): Vehicle => $v->within(function () use ($v): Vehicle {
+                $vehicle = Vehicle::from(
+                    $v->number('body_mm'),
+                    $v->number('bogie_centres_mm'),
+                    $v->number('width_mm'),
+                    $v->number('height_mm'),
+                    $v->text('name'),
+                );
+                $v->close();
 
-            return $vehicle;
-        }), $r->records('vehicles'));
+                return $vehicle;
+            }),
+            $r->records('vehicles'),
+        );
         $edges = [];
         foreach ($r->list('viewing_edges') as $k => $edge) {
             $edges[] = is_string($edge) ? $edge : throw new InvalidValue('expected a text', $r->at('viewing_edges').'/'.$k);
@@ -104,19 +126,49 @@ final class RidgeReader
         $units = Units::tryFrom($r->text('units')) ?? throw new InvalidValue('units are metric or imperial', 'units');
 
         return new LayoutSheet(
-            $this->uid($r), $r->text('name'), $r->number('ratio'), $r->number('gauge_mm'), $units,
-            $r->text('zone'), $r->text('currency'), $edges, $r->text('region', ''), $r->text('season', ''), $vehicles,
-            $r->number('clearance_margin_mm'), $r->number('face_limit_deg'), $r->numberOrNull('bank_reach_mm'),
-            $r->number('tension'), $r->number('stiffness_mm'), $r->has('cuts') ? StockFile::cuts($r->record('cuts')) : null, $r->texts('typed'), showOn: $r->has('show_on') ? $r->text('show_on') : null, bench: $r->has('bench') ? BenchFile::rules($r->record('bench')) : null, northDeg: $r->number('north_deg', 90.0), feltGrade: ! $r->has('felt_grade') || $r->flag('felt_grade'), extra: $r->extra(),
+            $this->uid($r),
+            $r->text('name'),
+            $r->number('ratio'),
+            $r->number('gauge_mm'),
+            $units,
+            $r->text('zone'),
+            $r->text('currency'),
+            $edges,
+            $r->text('region', ''),
+            $r->text('season', ''),
+            $vehicles,
+            $r->number('clearance_margin_mm'),
+            $r->number('face_limit_deg'),
+            $r->numberOrNull('bank_reach_mm'),
+            $r->number('tension'),
+            $r->number('stiffness_mm'),
+            $r->has('cuts') ? StockFile::cuts($r->record('cuts')) : null,
+            $r->texts('typed'),
+            showOn: $r->has('show_on') ? $r->text('show_on') : null,
+            bench: $r->has('bench') ? BenchFile::rules($r->record('bench')) : null,
+            northDeg: $r->number('north_deg', 90.0),
+            feltGrade: ! $r->has('felt_grade') || $r->flag('felt_grade'),
+            extra: $r->extra(),
         );
     }
 
     private function section(Record $r): Section
     {
         return Section::of(
-            $this->uid($r), $r->text('name'), $r->number('width_mm'), $r->number('depth_mm'),
-            $r->number('x_mm'), $r->number('y_mm'), $r->number('angle_deg'), $r->number('base_mm'), $r->texts('typed'), room: $r->has('room') ? $r->text('room') : null, edges: $r->has('edges') ? $this->edges($r->record('edges')) : [],
-            runsOn: $r->has('runs_on') && $r->flag('runs_on'), stood: $r->has('stood') ? WorksFile::stood($r->records('stood')) : [], extra: $r->extra(),
+            $this->uid($r),
+            $r->text('name'),
+            $r->number('width_mm'),
+            $r->number('depth_mm'),
+            $r->number('x_mm'),
+            $r->number('y_mm'),
+            $r->number('angle_deg'),
+            $r->number('base_mm'),
+            $r->texts('typed'),
+            room: $r->has('room') ? $r->text('room') : null,
+            edges: $r->has('edges') ? $this->edges($r->record('edges')) : [],
+            runsOn: $r->has('runs_on') && $r->flag('runs_on'),
+            stood: $r->has('stood') ? WorksFile::stood($r->records('stood')) : [],
+            extra: $r->extra(),
         );
     }
 
@@ -143,7 +195,12 @@ final class RidgeReader
             $kind = $piece->text('kind');
             $pieces[] = match ($kind) {
                 'arc' => ['kind' => $kind, 'radius_mm' => $piece->number('radius_mm'), 'angle_deg' => $piece->number('angle_deg')],
-                'transition' => ['kind' => $kind, 'length_mm' => $piece->number('length_mm'), 'from_radius_mm' => $piece->number('from_radius_mm'), 'to_radius_mm' => $piece->number('to_radius_mm')],
+                'transition' => [
+                    'kind' => $kind,
+                    'length_mm' => $piece->number('length_mm'),
+                    'from_radius_mm' => $piece->number('from_radius_mm'),
+                    'to_radius_mm' => $piece->number('to_radius_mm'),
+                ],
                 default => ['kind' => $kind, 'length_mm' => $piece->number('length_mm')],
             };
             $piece->close();
@@ -151,18 +208,37 @@ final class RidgeReader
         $points = [];
         foreach ($r->records('grade_points') as $point) {
             $curve = $point->numberOrNull('curve_mm');
-            $points[] = ['station_mm' => $point->number('station_mm'), 'height_mm' => $point->number('height_mm')] + ($curve === null ? [] : ['curve_mm' => $curve]);
+            $points[] =
+                ['station_mm' => $point->number('station_mm'), 'height_mm' => $point->number('height_mm')] +
+                ($curve === null ? [] : ['curve_mm' => $curve]);
             $point->close();
         }
         $structures = [];
         foreach ($r->records('structures') as $one) {
-            $structures[] = ['kind' => $one->text('kind'), 'from_mm' => $one->number('from_mm'), 'to_mm' => $one->number('to_mm')]
-                + array_filter(['deck_mm' => $one->numberOrNull('deck_mm'), 'piers' => $one->numberOrNull('piers'), 'lining_mm' => $one->numberOrNull('lining_mm'), 'inside_mm' => $one->numberOrNull('inside_mm')], fn (?float $v): bool => $v !== null);
+            $structures[] =
+                ['kind' => $one->text('kind'), 'from_mm' => $one->number('from_mm'), 'to_mm' => $one->number('to_mm')] +
+                array_filter(
+                    [
+                        'deck_mm' => $one->numberOrNull('deck_mm'),
+                        'piers' => $one->numberOrNull('piers'),
+                        'lining_mm' => $one->numberOrNull('lining_mm'),
+                        'inside_mm' => $one->numberOrNull('inside_mm'),
+                    ],
+                    fn (?float $v): bool => $v !== null,
+                );
             $one->close();
         }
         $run = Run::lay(
-            $this->uid($r), $r->text('name'), new Point($r->number('x_mm'), $r->number('y_mm')), $r->number('heading_deg'),
-            $pieces, $r->number('start_height_mm'), $points, FormationProfile::from($r->record('profile')->numbers()), $structures, $r->text('kind', 'track'),
+            $this->uid($r),
+            $r->text('name'),
+            new Point($r->number('x_mm'), $r->number('y_mm')),
+            $r->number('heading_deg'),
+            $pieces,
+            $r->number('start_height_mm'),
+            $points,
+            FormationProfile::from($r->record('profile')->numbers()),
+            $structures,
+            $r->text('kind', 'track'),
         );
 
         return [$run, $r->extra(), $run->uid];
@@ -182,7 +258,14 @@ final class RidgeReader
             $figures[$key] = $r->numberOrNull($key);
         }
 
-        return new LandFeature($this->uid($r), $kind, $points, $r->text('name', ''), $r->extra(), array_filter($figures, fn (?float $v): bool => $v !== null));
+        return new LandFeature(
+            $this->uid($r),
+            $kind,
+            $points,
+            $r->text('name', ''),
+            $r->extra(),
+            array_filter($figures, fn (?float $v): bool => $v !== null),
+        );
     }
 
     private function uid(Record $r): string
@@ -198,7 +281,7 @@ final class RidgeReader
     /**
      * @template T
      *
-     * @param callable(Record): T $make
+     * @param  callable(Record): T  $make
      * @return list<T>
      */
     private function each(Record $root, string $key, callable $make): array
@@ -217,7 +300,7 @@ final class RidgeReader
     /**
      * @template T
      *
-     * @param callable(): T $make
+     * @param  callable(): T  $make
      * @return T|null
      */
     private function try(callable $make, string $pointer = '/layout'): mixed

@@ -40,7 +40,14 @@ final class RidgeVersions
     private static function toThird(stdClass $file): void
     {
         foreach (is_array($file->coats ?? null) ? $file->coats : [] as $coat) {
-            if ($coat instanceof stdClass && is_string($coat->recipe ?? null) && str_ends_with($coat->recipe, '-ballast') && is_numeric($coat->passes ?? null) && $coat->passes > 1 && is_numeric($coat->mm ?? null)) {
+            if (
+                $coat instanceof stdClass &&
+                is_string($coat->recipe ?? null) &&
+                str_ends_with($coat->recipe, '-ballast') &&
+                is_numeric($coat->passes ?? null) &&
+                $coat->passes > 1 &&
+                is_numeric($coat->mm ?? null)
+            ) {
                 $coat->mm /= $coat->passes;
             }
         }

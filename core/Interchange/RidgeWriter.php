@@ -23,51 +23,55 @@ final class RidgeWriter
     public static function write(Project $project, string $date): string
     {
         $layout = $project->layout;
-        $file = [
-            'format' => self::FORMAT,
-            'version' => self::VERSION,
-            'date' => $date,
-            'layout' => [
-                'uid' => $layout->uid,
-                'name' => $layout->name,
-                'ratio' => $layout->scale->ratio,
-                'gauge_mm' => $layout->gauge,
-                'units' => $layout->units->value,
-                'zone' => $layout->zone,
-                'currency' => $layout->currency,
-                'viewing_edges' => $layout->viewingEdges,
-                'region' => $layout->region,
-                'season' => $layout->season,
-                'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $layout->vehicles),
-                'clearance_margin_mm' => $layout->clearanceMargin,
-                'face_limit_deg' => $layout->faceLimitDeg,
-                'bank_reach_mm' => $layout->bankReach,
-                'tension' => $layout->tension,
-                'stiffness_mm' => $layout->stiffness,
-                'north_deg' => $layout->northDeg,
-                'felt_grade' => $layout->feltGrade,
-                'cuts' => $layout->cuts->toArray(),
-                'bench' => BenchFile::fromRules($layout->bench),
-                'typed' => (object) $layout->typed,
-            ] + ($layout->showOn === null ? [] : ['show_on' => $layout->showOn]) + $layout->extra,
-            'sections' => array_map(self::section(...), $project->sections),
-            'runs' => array_map(fn (Run $run): array => self::run($run) + ($project->runExtras[$run->uid] ?? []), $project->runs),
-            'features' => array_map(self::feature(...), $project->features),
-            'zones' => array_map(WorksFile::fromZone(...), $project->works->zones),
-            'coats' => array_map(WorksFile::fromCoat(...), $project->works->coats),
-            'laid' => array_map(WorksFile::fromLaid(...), $project->works->laid),
-            'rooms' => array_map(WorksFile::fromRoom(...), $project->works->rooms),
-            'times' => array_map(WorksFile::fromTime(...), $project->works->times),
-            'journal' => array_map(WorksFile::fromEntry(...), $project->works->journal),
-            'colours' => array_map(WorksFile::fromColour(...), $project->works->colours),
-            'air' => BenchFile::fromLogs($project->works->logs),
-            'prices' => array_map(StockFile::fromPrice(...), $project->works->prices),
-            'recipes' => array_map(WorksFile::fromRecipe(...), $project->works->recipes),
-            'lots' => array_map(StockFile::fromLot(...), $project->works->store->lots),
-            'movements' => array_map(StockFile::fromMovement(...), $project->works->store->movements),
-        ] + $project->extra;
+        $file =
+            [
+                'format' => self::FORMAT,
+                'version' => self::VERSION,
+                'date' => $date,
+                'layout' => [
+                    'uid' => $layout->uid,
+                    'name' => $layout->name,
+                    'ratio' => $layout->scale->ratio,
+                    'gauge_mm' => $layout->gauge,
+                    'units' => $layout->units->value,
+                    'zone' => $layout->zone,
+                    'currency' => $layout->currency,
+                    'viewing_edges' => $layout->viewingEdges,
+                    'region' => $layout->region,
+                    'season' => $layout->season,
+                    'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $layout->vehicles),
+                    'clearance_margin_mm' => $layout->clearanceMargin,
+                    'face_limit_deg' => $layout->faceLimitDeg,
+                    'bank_reach_mm' => $layout->bankReach,
+                    'tension' => $layout->tension,
+                    'stiffness_mm' => $layout->stiffness,
+                    'north_deg' => $layout->northDeg,
+                    'felt_grade' => $layout->feltGrade,
+                    'cuts' => $layout->cuts->toArray(),
+                    'bench' => BenchFile::fromRules($layout->bench),
+                    'typed' => (object) $layout->typed,
+                ] +
+                    ($layout->showOn === null ? [] : ['show_on' => $layout->showOn]) +
+                    $layout->extra,
+                'sections' => array_map(self::section(...), $project->sections),
+                'runs' => array_map(fn (Run $run): array => self::run($run) + ($project->runExtras[$run->uid] ?? []), $project->runs),
+                'features' => array_map(self::feature(...), $project->features),
+                'zones' => array_map(WorksFile::fromZone(...), $project->works->zones),
+                'coats' => array_map(WorksFile::fromCoat(...), $project->works->coats),
+                'laid' => array_map(WorksFile::fromLaid(...), $project->works->laid),
+                'rooms' => array_map(WorksFile::fromRoom(...), $project->works->rooms),
+                'times' => array_map(WorksFile::fromTime(...), $project->works->times),
+                'journal' => array_map(WorksFile::fromEntry(...), $project->works->journal),
+                'colours' => array_map(WorksFile::fromColour(...), $project->works->colours),
+                'air' => BenchFile::fromLogs($project->works->logs),
+                'prices' => array_map(StockFile::fromPrice(...), $project->works->prices),
+                'recipes' => array_map(WorksFile::fromRecipe(...), $project->works->recipes),
+                'lots' => array_map(StockFile::fromLot(...), $project->works->store->lots),
+                'movements' => array_map(StockFile::fromMovement(...), $project->works->store->movements),
+            ] + $project->extra;
 
-        return json_encode(self::sorted($file), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+        return json_encode(self::sorted($file), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR).
+            "\n";
     }
 
     /** @return array<string, mixed> */
@@ -83,13 +87,16 @@ final class RidgeWriter
             'angle_deg' => $section->placement->angleDeg,
             'base_mm' => $section->base,
             'typed' => (object) $section->typed,
-        ] + ($section->room === null ? [] : ['room' => $section->room])
-            + ($section->edges === [] ? [] : ['edges' => array_map(self::edge(...), $section->edges)]) + ($section->runsOn ? ['runs_on' => true] : [])
-            + ($section->stood === [] ? [] : ['stood' => WorksFile::fromStood($section->stood)]) + $section->extra;
+        ] +
+            ($section->room === null ? [] : ['room' => $section->room]) +
+            ($section->edges === [] ? [] : ['edges' => array_map(self::edge(...), $section->edges)]) +
+            ($section->runsOn ? ['runs_on' => true] : []) +
+            ($section->stood === [] ? [] : ['stood' => WorksFile::fromStood($section->stood)]) +
+            $section->extra;
     }
 
     /**
-     * @param list<array{float, float}> $profile
+     * @param  list<array{float, float}>  $profile
      * @return list<array{at_mm: float, z_mm: float}>
      */
     private static function edge(array $profile): array
@@ -122,7 +129,9 @@ final class RidgeWriter
             'kind' => $feature->kind,
             'name' => $feature->name,
             'points' => array_map(fn (Spot $p): array => ['x_mm' => $p->x, 'y_mm' => $p->y, 'z_mm' => $p->z], $feature->points),
-        ] + $feature->figures + $feature->extra;
+        ] +
+            $feature->figures +
+            $feature->extra;
     }
 
     private static function sorted(mixed $value): mixed

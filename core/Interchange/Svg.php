@@ -41,13 +41,27 @@ final class Svg
     /** @param  array<string, string|int|float>  $attributes */
     public function rect(string $class, float $x, float $y, float $width, float $height, array $attributes = []): self
     {
-        return $this->mark('rect', ['class' => $class, 'x' => self::n($x), 'y' => self::n($y), 'width' => self::n(max(0.0, $width)), 'height' => self::n(max(0.0, $height))] + $attributes);
+        return $this->mark(
+            'rect',
+            [
+                'class' => $class,
+                'x' => self::n($x),
+                'y' => self::n($y),
+                'width' => self::n(max(0.0, $width)),
+                'height' => self::n(max(0.0, $height)),
+            ] + $attributes,
+        );
     }
 
     /** @param  'start'|'middle'|'end'  $anchor */
     public function text(string $class, float $x, float $y, string $text, string $anchor = 'start'): self
     {
-        $this->body .= '<text'.self::attributes(['class' => $class, 'x' => self::n($x), 'y' => self::n($y), 'text-anchor' => $anchor]).'>'.XmlText::escape($text).'</text>';
+        $this->body .=
+            '<text'.
+            self::attributes(['class' => $class, 'x' => self::n($x), 'y' => self::n($y), 'text-anchor' => $anchor]).
+            '>'.
+            XmlText::escape($text).
+            '</text>';
 
         return $this;
     }
@@ -55,7 +69,17 @@ final class Svg
     /** @param  array<string, string|int|float>  $attributes */
     public function image(string $href, float $x, float $y, float $width, float $height, array $attributes = []): self
     {
-        return $this->mark('image', ['href' => $href, 'x' => self::n($x), 'y' => self::n($y), 'width' => self::n($width), 'height' => self::n($height), 'preserveAspectRatio' => 'none'] + $attributes);
+        return $this->mark(
+            'image',
+            [
+                'href' => $href,
+                'x' => self::n($x),
+                'y' => self::n($y),
+                'width' => self::n($width),
+                'height' => self::n($height),
+                'preserveAspectRatio' => 'none',
+            ] + $attributes,
+        );
     }
 
     /** @param  array<string, string|int|float>  $attributes */
@@ -106,7 +130,12 @@ final class Svg
 
     public function clip(string $id, float $x, float $y, float $width, float $height): self
     {
-        $this->defs .= '<clipPath id="'.XmlText::escape($id).'"><rect'.self::attributes(['x' => self::n($x), 'y' => self::n($y), 'width' => self::n($width), 'height' => self::n($height)]).'/></clipPath>';
+        $this->defs .=
+            '<clipPath id="'.
+            XmlText::escape($id).
+            '"><rect'.
+            self::attributes(['x' => self::n($x), 'y' => self::n($y), 'width' => self::n($width), 'height' => self::n($height)]).
+            '/></clipPath>';
 
         return $this;
     }
@@ -121,7 +150,12 @@ final class Svg
     /** A pattern of what another drawing holds, repeated. */
     public function pattern(string $id, float $width, float $height, self $tile): self
     {
-        $this->defs .= '<pattern'.self::attributes(['id' => $id, 'width' => $width, 'height' => $height, 'patternUnits' => 'userSpaceOnUse']).'>'.$tile->body.'</pattern>';
+        $this->defs .=
+            '<pattern'.
+            self::attributes(['id' => $id, 'width' => $width, 'height' => $height, 'patternUnits' => 'userSpaceOnUse']).
+            '>'.
+            $tile->body.
+            '</pattern>';
 
         return $this;
     }
@@ -129,24 +163,40 @@ final class Svg
     /** A hatch of parallel lines, or of dots when `$angle` is null. */
     public function hatch(string $id, string $class, float $size, ?float $angle): self
     {
-        $this->defs .= '<pattern'.self::attributes(['id' => $id, 'width' => $size, 'height' => $size, 'patternUnits' => 'userSpaceOnUse'] + ($angle === null ? [] : ['patternTransform' => "rotate({$angle})"])).'>'
-            .($angle === null
-                ? '<circle'.self::attributes(['class' => $class, 'cx' => $size / 4, 'cy' => $size / 4, 'r' => 0.7]).'/><circle'.self::attributes(['class' => $class, 'cx' => 3 * $size / 4, 'cy' => 3 * $size / 4, 'r' => 0.7]).'/>'
-                : '<path'.self::attributes(['class' => $class, 'd' => "M0 0V{$size}"]).'/>')
-            .'</pattern>';
+        $this->defs .=
+            '<pattern'.
+            self::attributes(
+                ['id' => $id, 'width' => $size, 'height' => $size, 'patternUnits' => 'userSpaceOnUse'] +
+                    ($angle === null ? [] : ['patternTransform' => "rotate({$angle})"]),
+            ).
+            '>'.
+            ($angle === null
+                ? '<circle'.
+                    self::attributes(['class' => $class, 'cx' => $size / 4, 'cy' => $size / 4, 'r' => 0.7]).
+                    '/><circle'.
+                    self::attributes(['class' => $class, 'cx' => (3 * $size) / 4, 'cy' => (3 * $size) / 4, 'r' => 0.7]).
+                    '/>'
+                : '<path'.self::attributes(['class' => $class, 'd' => "M0 0V{$size}"]).'/>').
+            '</pattern>';
 
         return $this;
     }
 
     public function toHtml(): string
     {
-        $attributes = self::attributes($this->attributes + ['viewBox' => '0 0 '.self::n($this->width).' '.self::n($this->height), 'role' => 'img', 'aria-label' => $this->label]);
+        $attributes = self::attributes(
+            $this->attributes + [
+                'viewBox' => '0 0 '.self::n($this->width).' '.self::n($this->height),
+                'role' => 'img',
+                'aria-label' => $this->label,
+            ],
+        );
 
         return '<svg'.$attributes.'>'.($this->defs === '' ? '' : '<defs>'.$this->defs.'</defs>').$this->body.'</svg>';
     }
 
     /**
-     * @param iterable<array{float, float}> $points already in the drawing's units
+     * @param  iterable<array{float, float}>  $points already in the drawing's units
      */
     public static function d(iterable $points, bool $closed = false): string
     {

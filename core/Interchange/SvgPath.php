@@ -32,7 +32,7 @@ final class SvgPath
      */
     public static function points(string $data): array
     {
-        return (new self)->read($data);
+        return (new self())->read($data);
     }
 
     /** @return list<list<array{float, float}>> */
@@ -61,7 +61,9 @@ final class SvgPath
             $this->draw($command, array_map(floatval(...), $values));
             $k += $takes;
             $command = match ($command) {
-                'm' => 'l', 'M' => 'L', default => $command,
+                'm' => 'l',
+                'M' => 'L',
+                default => $command,
             };
         }
 
@@ -83,7 +85,9 @@ final class SvgPath
                 };
             }
         }
-        $smooth = fn (string $with): array => str_contains($with, $this->before) && $this->before !== '' ? [2.0 * $from[0] - $this->handle[0], 2.0 * $from[1] - $this->handle[1]] : $from;
+        $smooth = fn (string $with): array => str_contains($with, $this->before) && $this->before !== ''
+            ? [2.0 * $from[0] - $this->handle[0], 2.0 * $from[1] - $this->handle[1]]
+            : $from;
         match ($kind) {
             'm' => $this->begin($v[0], $v[1]),
             'l' => $this->straight($from, [$v[0], $v[1]]),
@@ -114,8 +118,8 @@ final class SvgPath
     }
 
     /**
-     * @param array{float, float} $from
-     * @param array{float, float} $goal
+     * @param  array{float, float}  $from
+     * @param  array{float, float}  $goal
      */
     private function straight(array $from, array $goal): void
     {
@@ -137,7 +141,7 @@ final class SvgPath
     /**
      * A Bézier curve of any degree, by de Casteljau's halving.
      *
-     * @param non-empty-list<array{float, float}> $points
+     * @param  non-empty-list<array{float, float}>  $points
      */
     private function curve(array $points): void
     {
@@ -147,7 +151,10 @@ final class SvgPath
             while (count($row) > 1) {
                 $next = [];
                 for ($k = 1; $k < count($row); $k++) {
-                    $next[] = [$row[$k - 1][0] + $t * ($row[$k][0] - $row[$k - 1][0]), $row[$k - 1][1] + $t * ($row[$k][1] - $row[$k - 1][1])];
+                    $next[] = [
+                        $row[$k - 1][0] + $t * ($row[$k][0] - $row[$k - 1][0]),
+                        $row[$k - 1][1] + $t * ($row[$k][1] - $row[$k - 1][1]),
+                    ];
                 }
                 $row = $next;
             }
@@ -159,8 +166,8 @@ final class SvgPath
     /**
      * From ends to centre as the recommendation's appendix F.6.5 has it.
      *
-     * @param array{float, float} $from
-     * @param array{float, float} $to
+     * @param  array{float, float}  $from
+     * @param  array{float, float}  $to
      */
     private function arc(array $from, float $rx, float $ry, float $phi, bool $large, bool $sweep, array $to): void
     {
@@ -176,14 +183,14 @@ final class SvgPath
         [$rx, $ry] = [$rx * $grow, $ry * $grow];
         $under = max(0.0, ($rx * $ry) ** 2 - ($rx * $y) ** 2 - ($ry * $x) ** 2) / (($rx * $y) ** 2 + ($ry * $x) ** 2);
         $by = ($large === $sweep ? -1.0 : 1.0) * sqrt($under);
-        [$cx, $cy] = [$by * $rx * $y / $ry, -$by * $ry * $x / $rx];
+        [$cx, $cy] = [($by * $rx * $y) / $ry, (-$by * $ry * $x) / $rx];
         $a1 = atan2(($y - $cy) / $ry, ($x - $cx) / $rx);
         $turn = fmod(atan2((-$y - $cy) / $ry, (-$x - $cx) / $rx) - $a1 + 4.0 * M_PI, 2.0 * M_PI);
         $turn = $sweep ? $turn : $turn - 2.0 * M_PI;
         [$mx, $my] = [$cos * $cx - $sin * $cy + ($from[0] + $to[0]) / 2.0, $sin * $cx + $cos * $cy + ($from[1] + $to[1]) / 2.0];
-        $parts = max(2, (int) ceil(self::CURVE_PARTS * abs($turn) / M_PI * 2.0));
+        $parts = max(2, (int) ceil(((self::CURVE_PARTS * abs($turn)) / M_PI) * 2.0));
         for ($k = 1; $k <= $parts; $k++) {
-            [$u, $w] = [$rx * cos($a1 + $turn * $k / $parts), $ry * sin($a1 + $turn * $k / $parts)];
+            [$u, $w] = [$rx * cos($a1 + ($turn * $k) / $parts), $ry * sin($a1 + ($turn * $k) / $parts)];
             $this->to($mx + $cos * $u - $sin * $w, $my + $sin * $u + $cos * $w);
         }
         [$this->x, $this->y] = $to;

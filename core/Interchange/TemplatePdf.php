@@ -60,7 +60,14 @@ final class TemplatePdf extends FPDF
         // Where the next page begins: crosses in the middle of what both show.
         $this->SetLineWidth(0.1);
         $half = TemplatePages::PAGE_OVERLAP_MM / 2.0;
-        foreach ([[$half, $half, $col > 0, $row > 0], [$w - $half, $half, $col < $tiling->cols - 1, $row > 0], [$half, $h - $half, $col > 0, $row < $tiling->rows - 1], [$w - $half, $h - $half, $col < $tiling->cols - 1, $row < $tiling->rows - 1]] as [$dx, $dy, $aside, $along]) {
+        foreach (
+            [
+                [$half, $half, $col > 0, $row > 0],
+                [$w - $half, $half, $col < $tiling->cols - 1, $row > 0],
+                [$half, $h - $half, $col > 0, $row < $tiling->rows - 1],
+                [$w - $half, $h - $half, $col < $tiling->cols - 1, $row < $tiling->rows - 1],
+            ] as [$dx, $dy, $aside, $along]
+        ) {
             if ($aside || $along) {
                 [$x, $y] = $at([$x1 + $dx, $y1 + $dy]);
                 $this->Line($x - self::CROSS, $y, $x + self::CROSS, $y);
@@ -91,7 +98,10 @@ final class TemplatePdf extends FPDF
             [$x, $y] = $at($p);
             $this->Line($x - 3.0, $y, $x + 3.0, $y);
             $this->Line($x, $y - 3.0, $x, $y + 3.0);
-            $this->way(array_map(fn (int $k): array => [$x + 1.6 * cos($k * M_PI / 8.0), $y + 1.6 * sin($k * M_PI / 8.0)], range(0, 15)), true);
+            $this->way(
+                array_map(fn (int $k): array => [$x + 1.6 * cos(($k * M_PI) / 8.0), $y + 1.6 * sin(($k * M_PI) / 8.0)], range(0, 15)),
+                true,
+            );
         }
         foreach ($template->words as [$x, $y, $text]) {
             [$px, $py] = $at([$x, $y]);
@@ -105,10 +115,21 @@ final class TemplatePdf extends FPDF
         $this->begin($tiling);
         [$x1, $y1] = $tiling->part(0, 0);
         [, , $x2, $y2] = $tiling->part($tiling->cols - 1, $tiling->rows - 1);
-        [$w, $h] = [$tiling->width - 2.0 * TemplatePages::PAGE_MARGIN_MM, $tiling->height - 2.0 * TemplatePages::PAGE_MARGIN_MM - TemplatePages::PAGE_FOOT_MM - 12.0];
+        [$w, $h] = [
+            $tiling->width - 2.0 * TemplatePages::PAGE_MARGIN_MM,
+            $tiling->height - 2.0 * TemplatePages::PAGE_MARGIN_MM - TemplatePages::PAGE_FOOT_MM - 12.0,
+        ];
         $scale = min($w / ($x2 - $x1), $h / ($y2 - $y1));
-        $at = fn (array $p): array => [TemplatePages::PAGE_MARGIN_MM + ($p[0] - $x1) * $scale, TemplatePages::PAGE_MARGIN_MM + 12.0 + ($y2 - $p[1]) * $scale];
-        $this->words(TemplatePages::PAGE_MARGIN_MM, TemplatePages::PAGE_MARGIN_MM + 5.0, $template->title.': '.count($tiling->pages).' pages', 12.0);
+        $at = fn (array $p): array => [
+            TemplatePages::PAGE_MARGIN_MM + ($p[0] - $x1) * $scale,
+            TemplatePages::PAGE_MARGIN_MM + 12.0 + ($y2 - $p[1]) * $scale,
+        ];
+        $this->words(
+            TemplatePages::PAGE_MARGIN_MM,
+            TemplatePages::PAGE_MARGIN_MM + 5.0,
+            $template->title.': '.count($tiling->pages).' pages',
+            12.0,
+        );
         $this->SetLineWidth(0.1);
         foreach ($tiling->pages as [$col, $row]) {
             [$a, $b, $c, $d] = $tiling->part($col, $row);
@@ -129,7 +150,10 @@ final class TemplatePdf extends FPDF
 
     private function begin(TemplatePages $tiling): void
     {
-        $this->AddPage($tiling->width > $tiling->height ? 'L' : 'P', [min($tiling->width, $tiling->height), max($tiling->width, $tiling->height)]);
+        $this->AddPage($tiling->width > $tiling->height ? 'L' : 'P', [
+            min($tiling->width, $tiling->height),
+            max($tiling->width, $tiling->height),
+        ]);
         // Lines end where they end: the check bar is 100 mm and not a stroke's width more.
         $this->_out('0 J');
     }

@@ -58,7 +58,12 @@ final class TrackDxf
                     $now->closed = ((int) $value & 1) === 1;
                     $fresh = false;
                 } elseif (in_array($code, [10, 20, 30, 38, 42], true)) {
-                    $now->take($code, is_numeric($value) && abs((float) $value) < 1e7 ? (float) $value : throw new InvalidValue("“{$value}” is not a number.", "line {$line}"));
+                    $now->take(
+                        $code,
+                        is_numeric($value) && abs((float) $value) < 1e7
+                            ? (float) $value
+                            : throw new InvalidValue("“{$value}” is not a number.", "line {$line}"),
+                    );
                 }
             }
         }
@@ -74,7 +79,7 @@ final class TrackDxf
     /** @param  list<Run>  $runs */
     public static function write(array $runs): string
     {
-        $drawing = new DxfDrawing;
+        $drawing = new DxfDrawing();
         foreach ($runs as $run) {
             $drawing->polyline($run->name, self::vertices($run), false);
         }
@@ -95,7 +100,10 @@ final class TrackDxf
             // So short that heights between vertices are straight, and a transition is drawn true.
             $parts = max(1, (int) ceil($element->length / 25.0));
             for ($n = 0; $n < $parts; $n++) {
-                $out[] = $vertex($run->alignment->begins[$k] + $element->length * $n / $parts, $element instanceof Arc ? tan($element->turn * $element->length / $element->radius / $parts / 4.0) : 0.0);
+                $out[] = $vertex(
+                    $run->alignment->begins[$k] + ($element->length * $n) / $parts,
+                    $element instanceof Arc ? tan(($element->turn * $element->length) / $element->radius / $parts / 4.0) : 0.0,
+                );
             }
         }
 
@@ -110,7 +118,10 @@ final class TrackDxf
         for ($k = 0; $k < count($rows); $k += 2) {
             $code = trim($rows[$k]);
             if (! preg_match('/^-?\d{1,4}$/', $code)) {
-                throw new InvalidValue('This is no DXF file: “'.mb_substr($code, 0, 30).'” stands where a group code should.', 'line '.($k + 1));
+                throw new InvalidValue(
+                    'This is no DXF file: “'.mb_substr($code, 0, 30).'” stands where a group code should.',
+                    'line '.($k + 1),
+                );
             }
             $out[] = [(int) $code, trim($rows[$k + 1] ?? ''), $k + 2];
         }
@@ -127,7 +138,10 @@ final class TrackDxf
             $heights[] = $z;
             $next = $vertices[$k + 1] ?? null;
             if ($next !== null) {
-                $between = abs($bulge) > 1e-9 ? self::arc([$x, $y], [$next[0], $next[1]], $bulge) : array_slice(TrackLine::straight([$x, $y], [$next[0], $next[1]]), 0, -1);
+                $between =
+                    abs($bulge) > 1e-9
+                        ? self::arc([$x, $y], [$next[0], $next[1]], $bulge)
+                        : array_slice(TrackLine::straight([$x, $y], [$next[0], $next[1]]), 0, -1);
                 foreach ($between as [$share, $p]) {
                     $points[] = $p;
                     $heights[] = $z + $share * ($next[2] - $z);
@@ -135,12 +149,18 @@ final class TrackDxf
             }
         }
 
-        return count($vertices) < 2 ? null : new TrackLine($read->layer === '' || $read->layer === '0' ? 'Track' : $read->layer, $points, array_filter($heights) === [] ? null : $heights);
+        return count($vertices) < 2
+            ? null
+            : new TrackLine(
+                $read->layer === '' || $read->layer === '0' ? 'Track' : $read->layer,
+                $points,
+                array_filter($heights) === [] ? null : $heights,
+            );
     }
 
     /**
-     * @param array{float, float} $a
-     * @param array{float, float} $b
+     * @param  array{float, float}  $a
+     * @param  array{float, float}  $b
      * @return list<array{float, array{float, float}}> share of the way, place; ends left out
      */
     private static function arc(array $a, array $b, float $bulge): array
@@ -152,7 +172,7 @@ final class TrackDxf
         $heading = atan2($b[1] - $a[1], $b[0] - $a[0]) - $angle / 2.0;
         $out = [];
         for ($k = 1; $k < $parts; $k++) {
-            $turn = $angle * $k / $parts;
+            $turn = ($angle * $k) / $parts;
             $along = 2.0 * $radius * sin(abs($turn) / 2.0);
             $out[] = [$k / $parts, [$a[0] + $along * cos($heading + $turn / 2.0), $a[1] + $along * sin($heading + $turn / 2.0)]];
         }

@@ -30,9 +30,9 @@ final readonly class TrackLine
     public string $name;
 
     /**
-     * @param list<array{float, float}> $points
-     * @param list<float>|null $heights of each point
-     * @param bool $atRail whether they are those of the rail tops
+     * @param  list<array{float, float}>  $points
+     * @param  list<float>|null  $heights of each point
+     * @param  bool  $atRail whether they are those of the rail tops
      */
     public function __construct(string $name, public array $points, public ?array $heights = null, public bool $atRail = false)
     {
@@ -43,13 +43,15 @@ final readonly class TrackLine
     public function moved(float $by, float $dx = 0.0, float $dy = 0.0): self
     {
         return new self(
-            $this->name, array_map(fn (array $p): array => [$p[0] * $by + $dx, $p[1] * $by + $dy], $this->points),
-            $this->heights === null ? null : array_map(fn (float $z): float => $z * $by, $this->heights), $this->atRail,
+            $this->name,
+            array_map(fn (array $p): array => [$p[0] * $by + $dx, $p[1] * $by + $dy], $this->points),
+            $this->heights === null ? null : array_map(fn (float $z): float => $z * $by, $this->heights),
+            $this->atRail,
         );
     }
 
     /**
-     * @param list<self> $lines
+     * @param  list<self>  $lines
      * @return array{float, float, float, float} the box round all of them: least x and y, greatest x and y
      */
     public static function extent(array $lines): array
@@ -66,13 +68,13 @@ final readonly class TrackLine
     /**
      * The run that lies through it, as few tangents and arcs as keep near it.
      *
-     * @param callable(float, float): float $ground the level of a line without heights, asked in its middle
-     * @param FitBudget $budget what it may take
+     * @param  callable(float, float): float  $ground the level of a line without heights, asked in its middle
+     * @param  FitBudget  $budget what it may take
      * @return array{Run, TrackFit}
      *
      * @throws InvalidValue
      */
-    public function fitted(string $uid, callable $ground, FitBudget $budget = new FitBudget): array
+    public function fitted(string $uid, callable $ground, FitBudget $budget = new FitBudget()): array
     {
         $fit = TrackFit::through($this->points, budget: $budget);
         $profile = FormationProfile::from();
@@ -110,8 +112,8 @@ final readonly class TrackLine
     /**
      * Places along a stretch that is known to be straight, so that a fit keeps to it between its ends; its end is the last.
      *
-     * @param array{float, float} $from
-     * @param array{float, float} $to
+     * @param  array{float, float}  $from
+     * @param  array{float, float}  $to
      * @return non-empty-list<array{float, array{float, float}}> share of the way, place
      */
     public static function straight(array $from, array $to): array
@@ -120,14 +122,14 @@ final readonly class TrackLine
         $parts = $length > 2.0 * self::MAX_STATION_GAP_MM ? min(1000, (int) ceil($length / self::MAX_STATION_GAP_MM)) : 1;
         $out = [];
         for ($k = 1; $k < $parts; $k++) {
-            $out[] = [$k / $parts, [$from[0] + ($to[0] - $from[0]) * $k / $parts, $from[1] + ($to[1] - $from[1]) * $k / $parts]];
+            $out[] = [$k / $parts, [$from[0] + (($to[0] - $from[0]) * $k) / $parts, $from[1] + (($to[1] - $from[1]) * $k) / $parts]];
         }
 
         return [...$out, [1.0, $to]];
     }
 
     /**
-     * @param list<self> $lines
+     * @param  list<self>  $lines
      * @return list<self> the same, unless there are none
      *
      * @throws InvalidValue
@@ -139,9 +141,12 @@ final readonly class TrackLine
         }
         foreach ($lines as $line) {
             if (count($line->points) > self::MAX_POINTS) {
-                throw new InvalidValue(sprintf('“%s” has %d points; at most %d can be read.', $line->name, count($line->points), self::MAX_POINTS), 'line 1');
+                throw new InvalidValue(
+                    sprintf('“%s” has %d points; at most %d can be read.', $line->name, count($line->points), self::MAX_POINTS),
+                    'line 1',
+                );
             }
-            foreach ([...array_merge(...$line->points), ...($line->heights ?? [])] as $value) {
+            foreach ([...array_merge(...$line->points), ...$line->heights ?? []] as $value) {
                 // Not a number is not less either.
                 if (! (abs($value) < self::MAX_COORDINATE_MM)) {
                     throw new InvalidValue(sprintf('“%s” goes beyond every map.', $line->name), 'line 1');

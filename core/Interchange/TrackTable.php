@@ -11,12 +11,23 @@ use IdleRidge\Core\Track\Run;
 /** Runs as a table of stations, CSV (RFC 4180, UTF-8), one line every so many mm and one at each end. */
 final class TrackTable
 {
-    public const COLUMNS = ['run', 'station_mm', 'x_mm', 'y_mm', 'z_formation_mm', 'z_rail_mm', 'heading_deg', 'radius_mm', 'grade_percent', 'structure'];
+    public const COLUMNS = [
+        'run',
+        'station_mm',
+        'x_mm',
+        'y_mm',
+        'z_formation_mm',
+        'z_rail_mm',
+        'heading_deg',
+        'radius_mm',
+        'grade_percent',
+        'structure',
+    ];
 
     /**
      * Headings count from x, counter-clockwise, within ±180°; radii are positive to the left, empty on the straight.
      *
-     * @param list<array{Run, float, float}> $stretches run, from and to station, mm
+     * @param  list<array{Run, float, float}>  $stretches run, from and to station, mm
      */
     public static function write(array $stretches, float $step = 10.0): string
     {
@@ -55,7 +66,13 @@ final class TrackTable
 
             return null;
         };
-        [$x, $y, $z, $rail, $name] = [$column('x_mm', 'x'), $column('y_mm', 'y'), $column('z_formation_mm', 'z_mm', 'z'), $column('z_rail_mm'), $column('run', 'name')];
+        [$x, $y, $z, $rail, $name] = [
+            $column('x_mm', 'x'),
+            $column('y_mm', 'y'),
+            $column('z_formation_mm', 'z_mm', 'z'),
+            $column('z_rail_mm'),
+            $column('run', 'name'),
+        ];
         if ($x === null || $y === null) {
             throw new InvalidValue('The first line names the columns; x_mm and y_mm have to be among them.', 'line 1');
         }
@@ -94,9 +111,16 @@ final class TrackTable
         $curvature = $run->alignment->curvatureAt($station);
 
         return [
-            $run->name, Decimal::fixed($station, 3), Decimal::fixed($p->x, 3), Decimal::fixed($p->y, 3), Decimal::fixed($z, 3), Decimal::fixed($z + $run->profile->railTop(), 3),
+            $run->name,
+            Decimal::fixed($station, 3),
+            Decimal::fixed($p->x, 3),
+            Decimal::fixed($p->y, 3),
+            Decimal::fixed($z, 3),
+            Decimal::fixed($z + $run->profile->railTop(), 3),
             Decimal::fixed(rad2deg(atan2(sin($run->alignment->headingAt($station)), cos($run->alignment->headingAt($station)))), 4),
-            abs($curvature) < 1e-9 ? '' : Decimal::fixed(1.0 / $curvature, 1), Decimal::fixed($run->grade->gradeAt($station), 3), $run->structureAt($station)->kind ?? '',
+            abs($curvature) < 1e-9 ? '' : Decimal::fixed(1.0 / $curvature, 1),
+            Decimal::fixed($run->grade->gradeAt($station), 3),
+            $run->structureAt($station)->kind ?? '',
         ];
     }
 }

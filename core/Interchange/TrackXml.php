@@ -20,7 +20,15 @@ use IdleRidge\Core\Track\Run;
  */
 final class TrackXml
 {
-    private const UNITS = ['millimeter' => 1.0, 'centimeter' => 10.0, 'meter' => 1000.0, 'kilometer' => 1e6, 'foot' => 304.8, 'USSurveyFoot' => 304.8006096, 'inch' => 25.4];
+    private const UNITS = [
+        'millimeter' => 1.0,
+        'centimeter' => 10.0,
+        'meter' => 1000.0,
+        'kilometer' => 1e6,
+        'foot' => 304.8,
+        'USSurveyFoot' => 304.8006096,
+        'inch' => 25.4,
+    ];
 
     /** Curves are told so finely, mm. */
     private const STEP_MM = 10.0;
@@ -29,7 +37,7 @@ final class TrackXml
     private const MAX_PARTS = 1000;
 
     /**
-     * @param float $by what every length is multiplied by, such as 1/87.1 for data at full size
+     * @param  float  $by what every length is multiplied by, such as 1/87.1 for data at full size
      * @return list<TrackLine>
      *
      * @throws InvalidValue
@@ -52,13 +60,20 @@ final class TrackXml
                     if ($piece instanceof DOMElement) {
                         array_push($points, ...self::piece($piece, $scale, $points));
                         if (count($points) > TrackLine::MAX_POINTS) {
-                            throw new InvalidValue(sprintf('It goes through more than %d points.', TrackLine::MAX_POINTS), 'line '.$piece->getLineNo());
+                            throw new InvalidValue(
+                                sprintf('It goes through more than %d points.', TrackLine::MAX_POINTS),
+                                'line '.$piece->getLineNo(),
+                            );
                         }
                     }
                 }
             }
             if (count($points) > 1) {
-                $lines[] = new TrackLine($alignment->getAttribute('name') ?: 'Alignment '.($k + 1), $points, self::heights($alignment, $points, $scale));
+                $lines[] = new TrackLine(
+                    $alignment->getAttribute('name') ?: 'Alignment '.($k + 1),
+                    $points,
+                    self::heights($alignment, $points, $scale),
+                );
             }
         }
 
@@ -85,7 +100,15 @@ final class TrackXml
         $root = $xml->createElementNS('http://www.landxml.org/schema/LandXML-1.2', 'LandXML');
         $root->setAttribute('version', '1.2');
         $xml->appendChild($root);
-        $add($add($root, 'Units'), 'Metric', ['linearUnit' => 'millimeter', 'areaUnit' => 'squareMeter', 'volumeUnit' => 'cubicMeter', 'temperatureUnit' => 'celsius', 'pressureUnit' => 'milliBars', 'angularUnit' => 'decimal degrees', 'directionUnit' => 'decimal degrees']);
+        $add($add($root, 'Units'), 'Metric', [
+            'linearUnit' => 'millimeter',
+            'areaUnit' => 'squareMeter',
+            'volumeUnit' => 'cubicMeter',
+            'temperatureUnit' => 'celsius',
+            'pressureUnit' => 'milliBars',
+            'angularUnit' => 'decimal degrees',
+            'directionUnit' => 'decimal degrees',
+        ]);
         $all = $add($root, 'Alignments', ['name' => $name]);
         foreach ($runs as $run) {
             $alignment = $add($all, 'Alignment', ['name' => $run->name, 'length' => $run->alignment->length, 'staStart' => '0']);
@@ -93,12 +116,22 @@ final class TrackXml
             foreach ($run->alignment->elements as $element) {
                 $end = $element->pointAt($element->length);
                 if ($element instanceof Arc) {
-                    $piece = $add($geometry, 'Curve', ['rot' => $element->turn > 0 ? 'ccw' : 'cw', 'radius' => $element->radius, 'length' => $element->length]);
-                    $centre = $element->start->toward($element->heading + $element->turn * M_PI / 2.0, $element->radius);
+                    $piece = $add($geometry, 'Curve', [
+                        'rot' => $element->turn > 0 ? 'ccw' : 'cw',
+                        'radius' => $element->radius,
+                        'length' => $element->length,
+                    ]);
+                    $centre = $element->start->toward($element->heading + ($element->turn * M_PI) / 2.0, $element->radius);
                     $inner = ['Start' => $element->start, 'Center' => $centre, 'End' => $end];
                 } elseif ($element instanceof Clothoid) {
                     $radius = fn (float $curvature): string => abs($curvature) < 1e-12 ? 'INF' : self::say(abs(1.0 / $curvature));
-                    $piece = $add($geometry, 'Spiral', ['length' => $element->length, 'radiusStart' => $radius($element->from), 'radiusEnd' => $radius($element->to), 'rot' => $element->from + $element->to > 0.0 ? 'ccw' : 'cw', 'spiType' => 'clothoid']);
+                    $piece = $add($geometry, 'Spiral', [
+                        'length' => $element->length,
+                        'radiusStart' => $radius($element->from),
+                        'radiusEnd' => $radius($element->to),
+                        'rot' => $element->from + $element->to > 0.0 ? 'ccw' : 'cw',
+                        'spiType' => 'clothoid',
+                    ]);
                     $inner = ['Start' => $element->start, 'PI' => self::intersection($element), 'End' => $end];
                 } else {
                     $piece = $add($geometry, 'Line', ['length' => $element->length]);
@@ -111,7 +144,12 @@ final class TrackXml
             $profile = $add($add($alignment, 'Profile', ['name' => $run->name]), 'ProfAlign', ['name' => $run->name.' formation']);
             foreach ($run->grade->stations as $k => $station) {
                 $curve = $run->grade->curves[$k];
-                $add($profile, $curve > 0.0 ? 'ParaCurve' : 'PVI', $curve > 0.0 ? ['length' => $curve] : [], self::say($station).' '.self::say($run->grade->heights[$k]));
+                $add(
+                    $profile,
+                    $curve > 0.0 ? 'ParaCurve' : 'PVI',
+                    $curve > 0.0 ? ['length' => $curve] : [],
+                    self::say($station).' '.self::say($run->grade->heights[$k]),
+                );
             }
         }
 
@@ -168,7 +206,7 @@ final class TrackXml
     }
 
     /**
-     * @param list<array{float, float}> $before points of the pieces before
+     * @param  list<array{float, float}>  $before points of the pieces before
      * @return list<array{float, float}> points on, without the first where it stands already
      */
     private static function piece(DOMElement $piece, float $scale, array $before): array
@@ -185,17 +223,28 @@ final class TrackXml
             $radius = hypot($start[0] - $centre[0], $start[1] - $centre[1]);
             $from = atan2($start[1] - $centre[1], $start[0] - $centre[0]);
             $turn = $left * fmod($left * (atan2($end[1] - $centre[1], $end[0] - $centre[0]) - $from) + 6.0 * M_PI, 2.0 * M_PI);
-            $parts = max(1, (int) min(self::MAX_PARTS, ceil(abs($turn) * $radius / self::STEP_MM)));
+            $parts = max(1, (int) min(self::MAX_PARTS, ceil((abs($turn) * $radius) / self::STEP_MM)));
             for ($k = 1; $k < $parts; $k++) {
-                $out[] = [$centre[0] + $radius * cos($from + $turn * $k / $parts), $centre[1] + $radius * sin($from + $turn * $k / $parts)];
+                $out[] = [
+                    $centre[0] + $radius * cos($from + ($turn * $k) / $parts),
+                    $centre[1] + $radius * sin($from + ($turn * $k) / $parts),
+                ];
             }
         } elseif ($piece->localName === 'Spiral' && ($middle = self::place($piece, 'PI', $scale)) !== null) {
-            $curvature = fn (string $end): float => is_numeric($piece->getAttribute($end)) && (float) $piece->getAttribute($end) > 0.0 ? $left / ((float) $piece->getAttribute($end) * $scale) : 0.0;
+            $curvature = fn (string $end): float => is_numeric($piece->getAttribute($end)) && (float) $piece->getAttribute($end) > 0.0
+                ? $left / ((float) $piece->getAttribute($end) * $scale)
+                : 0.0;
             $length = (float) $piece->getAttribute('length') * $scale;
             if (! ($length > 0.0 && $length < TrackLine::MAX_COORDINATE_MM)) {
                 throw new InvalidValue('A Spiral needs its length.', 'line '.$piece->getLineNo());
             }
-            $spiral = new Clothoid(new Point(...$start), atan2($middle[1] - $start[1], $middle[0] - $start[0]), $length, $curvature('radiusStart'), $curvature('radiusEnd'));
+            $spiral = new Clothoid(
+                new Point(...$start),
+                atan2($middle[1] - $start[1], $middle[0] - $start[0]),
+                $length,
+                $curvature('radiusStart'),
+                $curvature('radiusEnd'),
+            );
             $step = max(self::STEP_MM, $length / self::MAX_PARTS);
             for ($k = 1; $k * $step < $length; $k++) {
                 $p = $spiral->pointAt($k * $step);
@@ -211,7 +260,7 @@ final class TrackXml
     }
 
     /**
-     * @param list<array{float, float}> $points
+     * @param  list<array{float, float}>  $points
      * @return list<float>|null
      */
     private static function heights(DOMElement $alignment, array $points, float $scale): ?array
@@ -226,7 +275,11 @@ final class TrackXml
                         if (count($words) < 2 || ! is_numeric($words[0]) || ! is_numeric($words[1])) {
                             throw new InvalidValue("A {$node->localName} is a station and a height.", 'line '.$node->getLineNo());
                         }
-                        $grades[] = [(float) $words[0] * $scale - $start, (float) $words[1] * $scale, (float) $node->getAttribute('length') * $scale];
+                        $grades[] = [
+                            (float) $words[0] * $scale - $start,
+                            (float) $words[1] * $scale,
+                            (float) $node->getAttribute('length') * $scale,
+                        ];
                     }
                 }
             }
@@ -235,7 +288,14 @@ final class TrackXml
             return null;
         }
         $length = max(1.0, $grades[count($grades) - 1][0]);
-        $profile = GradeProfile::from($grades[0][1], array_map(fn (array $g): array => ['station_mm' => $g[0], 'height_mm' => $g[1], 'curve_mm' => $g[2]], array_values(array_filter($grades, fn (array $g): bool => $g[0] > 0.5))), $length);
+        $profile = GradeProfile::from(
+            $grades[0][1],
+            array_map(
+                fn (array $g): array => ['station_mm' => $g[0], 'height_mm' => $g[1], 'curve_mm' => $g[2]],
+                array_values(array_filter($grades, fn (array $g): bool => $g[0] > 0.5)),
+            ),
+            $length,
+        );
         $out = [];
         $at = 0.0;
         foreach ($points as $k => $p) {

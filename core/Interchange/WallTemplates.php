@@ -14,8 +14,8 @@ final class WallTemplates
     private const GAP = 22.0;
 
     /**
-     * @param list<Wall> $walls
-     * @param list<Run> $runs
+     * @param  list<Wall>  $walls
+     * @param  list<Run>  $runs
      */
     public static function svg(array $walls, array $runs): string
     {
@@ -29,16 +29,47 @@ final class WallTemplates
             }
             $low = min(array_column($wall->profile, 'foot'));
             $floor = $y + max(array_column($wall->profile, 'top')) - $low + 6.0;
-            $line = fn (string $of): array => array_map(fn (array $p): array => [10.0 + $p['along'] - $wall->profile[0]['along'], $floor - ($p[$of] - $low)], $wall->profile);
+            $line = fn (string $of): array => array_map(
+                fn (array $p): array => [10.0 + $p['along'] - $wall->profile[0]['along'], $floor - ($p[$of] - $low)],
+                $wall->profile,
+            );
             [$upper, $lower] = [$line('top'), $line('foot')];
-            $words = sprintf('%d %s, %s, %s to %s, %s mm long, %s to %s mm high', $n + 1, $run->name, $wall->side, round($wall->from), round($wall->to), Decimal::trimmed($wall->length, 1), Decimal::trimmed($wall->lowest, 1), Decimal::trimmed($wall->highest, 1));
-            $marks .= sprintf("  <text x=\"10\" y=\"%s\" font-family=\"sans-serif\" font-size=\"4\">%s</text>\n", Svg::n($y), htmlspecialchars($words, ENT_XML1 | ENT_QUOTES))
-                .sprintf("  <path d=\"%s\" fill=\"none\" stroke=\"black\" stroke-width=\"0.3\"/>\n", Svg::d([...$upper, ...array_reverse($lower)], true));
+            $words = sprintf(
+                '%d %s, %s, %s to %s, %s mm long, %s to %s mm high',
+                $n + 1,
+                $run->name,
+                $wall->side,
+                round($wall->from),
+                round($wall->to),
+                Decimal::trimmed($wall->length, 1),
+                Decimal::trimmed($wall->lowest, 1),
+                Decimal::trimmed($wall->highest, 1),
+            );
+            $marks .=
+                sprintf(
+                    "  <text x=\"10\" y=\"%s\" font-family=\"sans-serif\" font-size=\"4\">%s</text>\n",
+                    Svg::n($y),
+                    htmlspecialchars($words, ENT_XML1 | ENT_QUOTES),
+                ).
+                sprintf(
+                    "  <path d=\"%s\" fill=\"none\" stroke=\"black\" stroke-width=\"0.3\"/>\n",
+                    Svg::d([...$upper, ...array_reverse($lower)], true),
+                );
             $y = $floor + self::GAP;
             $wide = max($wide, $wall->length + 20.0);
         }
-        $marks .= sprintf("  <path d=\"M10 %1\$sh100\" fill=\"none\" stroke=\"black\" stroke-width=\"0.5\"/>\n  <text x=\"112\" y=\"%1\$s\" font-family=\"sans-serif\" font-size=\"4\">100 mm</text>\n", Svg::n($y));
+        $marks .= sprintf(
+            "  <path d=\"M10 %1\$sh100\" fill=\"none\" stroke=\"black\" stroke-width=\"0.5\"/>\n  <text "
+                ."x=\"112\" y=\"%1\$s\" font-family=\"sans-serif\" font-size=\"4\">100 mm</text>\n",
+            Svg::n($y),
+        );
 
-        return sprintf("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%1\$smm\" height=\"%2\$smm\" viewBox=\"0 0 %1\$s %2\$s\">\n%3\$s</svg>\n", Svg::n($wide + 20.0), Svg::n($y + 8.0), $marks);
+        return sprintf(
+            "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\" "
+                ."width=\"%1\$smm\" height=\"%2\$smm\" viewBox=\"0 0 %1\$s %2\$s\">\n%3\$s</svg>\n",
+            Svg::n($wide + 20.0),
+            Svg::n($y + 8.0),
+            $marks,
+        );
     }
 }

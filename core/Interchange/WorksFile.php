@@ -31,12 +31,30 @@ final class WorksFile
             $n->close();
         }
 
-        return new Zone($uid, $r->text('section'), $r->text('name'), $r->has('outline') ? self::ring($r->list('outline'), $r->at('outline')) : null, $slope, $near, $r->words('without'), height: $r->has('height_mm') ? self::pair($r, 'height_mm') : null, damp: $r->numberOrNull('damp'), aspect: $r->has('aspect') ? $r->text('aspect') : null, within: $r->words('within'), also: $r->words('also'), crowns: $r->has('crowns') ? array_map(function (Record $c): array {
-            $crown = [$c->number('x_mm'), $c->number('y_mm'), $c->number('wide_mm')];
-            $c->close();
+        return new Zone(
+            $uid,
+            $r->text('section'),
+            $r->text('name'),
+            $r->has('outline') ? self::ring($r->list('outline'), $r->at('outline')) : null,
+            $slope,
+            $near,
+            $r->words('without'),
+            height: $r->has('height_mm') ? self::pair($r, 'height_mm') : null,
+            damp: $r->numberOrNull('damp'),
+            aspect: $r->has('aspect') ? $r->text('aspect') : null,
+            within: $r->words('within'),
+            also: $r->words('also'),
+            crowns: $r->has('crowns')
+                ? array_map(function (Record $c): array {
+                    $crown = [$c->number('x_mm'), $c->number('y_mm'), $c->number('wide_mm')];
+                    $c->close();
 
-            return $crown;
-        }, $r->records('crowns')) : null, made: $r->has('made') ? $r->text('made') : null, extra: $r->extra());
+                    return $crown;
+                }, $r->records('crowns'))
+                : null,
+            made: $r->has('made') ? $r->text('made') : null,
+            extra: $r->extra(),
+        );
     }
 
     public static function coat(Record $r, string $uid, Library $library): Coat
@@ -49,7 +67,19 @@ final class WorksFile
         $minutes = $r->numberOrNull('minutes');
         $colour = $r->has('colour') ? $r->text('colour') : null;
 
-        return new Coat($uid, $r->text('zone'), $recipe, $r->number('mm'), $r->number('share'), (int) $r->number('passes'), $r->text('name', ''), blend: $r->number('blend_mm', 0.0), extra: $r->extra(), minutes: $minutes, colour: $colour);
+        return new Coat(
+            $uid,
+            $r->text('zone'),
+            $recipe,
+            $r->number('mm'),
+            $r->number('share'),
+            (int) $r->number('passes'),
+            $r->text('name', ''),
+            blend: $r->number('blend_mm', 0.0),
+            extra: $r->extra(),
+            minutes: $minutes,
+            colour: $colour,
+        );
     }
 
     public static function recipe(Record $r, string $uid): OwnRecipe
@@ -98,8 +128,23 @@ final class WorksFile
         $recipe = $r->record('recipe');
 
         return new CoatApplication(
-            $uid, $r->text('section'), $r->text('zone'), $r->text('coat'), (int) $r->number('pass'), $r->text('title'), RecipeFile::recipe($recipe), $r->number('mm'), $rings,
-            $r->number('area_mm2'), $r->number('track_mm'), (int) $r->number('minutes'), $amounts, self::moment($r, 'started_at'), $r->has('ended_at') ? self::moment($r, 'ended_at') : null, $seen, $r->extra(),
+            $uid,
+            $r->text('section'),
+            $r->text('zone'),
+            $r->text('coat'),
+            (int) $r->number('pass'),
+            $r->text('title'),
+            RecipeFile::recipe($recipe),
+            $r->number('mm'),
+            $rings,
+            $r->number('area_mm2'),
+            $r->number('track_mm'),
+            (int) $r->number('minutes'),
+            $amounts,
+            self::moment($r, 'started_at'),
+            $r->has('ended_at') ? self::moment($r, 'ended_at') : null,
+            $seen,
+            $r->extra(),
         );
     }
 
@@ -108,8 +153,19 @@ final class WorksFile
         $name = $r->text('name');
         [$volume, $changes, $logger] = [$r->number('volume_m3', 30.0), $r->number('air_changes', 0.5), $r->text('logger', '')];
         $set = fn (Record $one, bool $own): Room => Room::of(
-            $uid, $name, $one->number('day_c'), $one->number('night_c'), $one->number('day_rh'), $one->number('night_rh'), $one->number('airflow'),
-            self::clock($one, 'day_from'), self::clock($one, 'day_to'), $own ? $one->extra() : [], $volume, $changes, $logger,
+            $uid,
+            $name,
+            $one->number('day_c'),
+            $one->number('night_c'),
+            $one->number('day_rh'),
+            $one->number('night_rh'),
+            $one->number('airflow'),
+            self::clock($one, 'day_from'),
+            self::clock($one, 'day_to'),
+            $own ? $one->extra() : [],
+            $volume,
+            $changes,
+            $logger,
         );
         $was = $since = null;
         foreach ($r->has('before') ? $r->records('before') : [] as $one) {
@@ -127,7 +183,7 @@ final class WorksFile
     }
 
     /**
-     * @param list<Record> $records
+     * @param  list<Record>  $records
      * @return list<array{int, string}>
      */
     public static function stood(array $records): array
@@ -142,7 +198,7 @@ final class WorksFile
     }
 
     /**
-     * @param list<array{int, string}> $stood
+     * @param  list<array{int, string}>  $stood
      * @return list<array{until: string, room: string}>
      */
     public static function fromStood(array $stood): array
@@ -155,7 +211,18 @@ final class WorksFile
         $weekday = $r->numberOrNull('weekday');
         $open = $r->text('kind') !== 'closed';
 
-        return new BenchTime($uid, $r->text('kind'), $weekday === null ? null : (int) $weekday, $r->has('date') ? $r->text('date') : null, $open ? self::clock($r, 'from') : 0, $open ? self::clock($r, 'to') : 0, (int) $r->number('hands', 1.0), until: $r->has('until') ? $r->text('until') : null, who: $r->text('who', ''), extra: $r->extra());
+        return new BenchTime(
+            $uid,
+            $r->text('kind'),
+            $weekday === null ? null : (int) $weekday,
+            $r->has('date') ? $r->text('date') : null,
+            $open ? self::clock($r, 'from') : 0,
+            $open ? self::clock($r, 'to') : 0,
+            (int) $r->number('hands', 1.0),
+            until: $r->has('until') ? $r->text('until') : null,
+            who: $r->text('who', ''),
+            extra: $r->extra(),
+        );
     }
 
     public static function entry(Record $r, string $uid): JournalEntry
@@ -166,24 +233,62 @@ final class WorksFile
             $a->close();
         }
 
-        return new JournalEntry($uid, self::moment($r, 'at'), $r->text('kind'), $r->text('section'), $r->has('laid') ? $r->text('laid') : null, $r->text('sentence'), $r->numberOrNull('air_c'), $r->numberOrNull('air_rh'), $amounts, $r->extra());
+        return new JournalEntry(
+            $uid,
+            self::moment($r, 'at'),
+            $r->text('kind'),
+            $r->text('section'),
+            $r->has('laid') ? $r->text('laid') : null,
+            $r->text('sentence'),
+            $r->numberOrNull('air_c'),
+            $r->numberOrNull('air_rh'),
+            $amounts,
+            $r->extra(),
+        );
     }
 
     /** @return array<string, mixed> */
     public static function fromZone(Zone $z): array
     {
-        return ['uid' => $z->uid, 'section' => $z->section, 'name' => $z->name, 'without' => $z->without]
-            + ($z->outline === null ? [] : ['outline' => $z->outline]) + ($z->slope === null ? [] : ['slope_deg' => $z->slope])
-            + ($z->near === null ? [] : ['near' => ($z->near['run'] === null ? [] : ['run' => $z->near['run']]) + ['from_mm' => $z->near['from'], 'to_mm' => $z->near['to']]])
-            + ($z->height === null ? [] : ['height_mm' => $z->height]) + ($z->damp === null ? [] : ['damp' => $z->damp]) + ($z->aspect === null ? [] : ['aspect' => $z->aspect])
-            + ($z->within === [] ? [] : ['within' => $z->within]) + ($z->also === [] ? [] : ['also' => $z->also])
-            + ($z->made === null ? [] : ['made' => $z->made]) + ($z->crowns === null ? [] : ['crowns' => array_map(fn (array $c): array => ['x_mm' => $c[0], 'y_mm' => $c[1], 'wide_mm' => $c[2]], $z->crowns)]) + $z->extra;
+        return ['uid' => $z->uid, 'section' => $z->section, 'name' => $z->name, 'without' => $z->without] +
+            ($z->outline === null ? [] : ['outline' => $z->outline]) +
+            ($z->slope === null ? [] : ['slope_deg' => $z->slope]) +
+            ($z->near === null
+                ? []
+                : [
+                    'near' => ($z->near['run'] === null ? [] : ['run' => $z->near['run']]) + [
+                        'from_mm' => $z->near['from'],
+                        'to_mm' => $z->near['to'],
+                    ],
+                ]) +
+            ($z->height === null ? [] : ['height_mm' => $z->height]) +
+            ($z->damp === null ? [] : ['damp' => $z->damp]) +
+            ($z->aspect === null ? [] : ['aspect' => $z->aspect]) +
+            ($z->within === [] ? [] : ['within' => $z->within]) +
+            ($z->also === [] ? [] : ['also' => $z->also]) +
+            ($z->made === null ? [] : ['made' => $z->made]) +
+            ($z->crowns === null
+                ? []
+                : ['crowns' => array_map(fn (array $c): array => ['x_mm' => $c[0], 'y_mm' => $c[1], 'wide_mm' => $c[2]], $z->crowns)]) +
+            $z->extra;
     }
 
     /** @return array<string, mixed> */
     public static function fromCoat(Coat $c): array
     {
-        return ['uid' => $c->uid, 'zone' => $c->zone, 'recipe' => $c->recipe->id, 'mm' => $c->mm, 'share' => $c->share, 'passes' => $c->passes, 'name' => $c->name] + ($c->minutes === null ? [] : ['minutes' => $c->minutes]) + ($c->colour === null ? [] : ['colour' => $c->colour]) + ($c->blend <= 0.0 ? [] : ['blend_mm' => $c->blend]) + $c->extra;
+        return [
+            'uid' => $c->uid,
+            'zone' => $c->zone,
+            'recipe' => $c->recipe->id,
+            'mm' => $c->mm,
+            'share' => $c->share,
+            'passes' => $c->passes,
+            'name' => $c->name,
+        ] +
+            ($c->minutes === null ? [] : ['minutes' => $c->minutes]) +
+            ($c->colour === null ? [] : ['colour' => $c->colour]) +
+            ($c->blend <= 0.0 ? [] : ['blend_mm' => $c->blend]) +
+            $c->extra;
     }
 
     /** @return array<string, mixed> */
@@ -196,20 +301,53 @@ final class WorksFile
     public static function fromLaid(CoatApplication $l): array
     {
         return [
-            'uid' => $l->uid, 'section' => $l->section, 'zone' => $l->zone, 'coat' => $l->coat, 'pass' => $l->pass, 'title' => $l->title, 'recipe' => RecipeFile::write($l->recipe), 'mm' => $l->mm,
-            'rings' => $l->rings, 'area_mm2' => $l->area, 'track_mm' => $l->track, 'minutes' => $l->minutes,
-            'amounts' => array_map(fn (MaterialAmount $a): array => ['material' => $a->material, 'amount' => $a->amount, 'unit' => $a->unit, 'recovered' => $a->recovered], $l->amounts),
-            'started_at' => self::iso($l->startedAt), 'seen' => array_map(fn (array $s): array => ['at' => self::iso($s['at']), 'what' => $s['what'], 'of' => $s['of']], $l->seen),
-        ] + ($l->endedAt === null ? [] : ['ended_at' => self::iso($l->endedAt)]) + $l->extra;
+            'uid' => $l->uid,
+            'section' => $l->section,
+            'zone' => $l->zone,
+            'coat' => $l->coat,
+            'pass' => $l->pass,
+            'title' => $l->title,
+            'recipe' => RecipeFile::write($l->recipe),
+            'mm' => $l->mm,
+            'rings' => $l->rings,
+            'area_mm2' => $l->area,
+            'track_mm' => $l->track,
+            'minutes' => $l->minutes,
+            'amounts' => array_map(
+                fn (MaterialAmount $a): array => [
+                    'material' => $a->material,
+                    'amount' => $a->amount,
+                    'unit' => $a->unit,
+                    'recovered' => $a->recovered,
+                ],
+                $l->amounts,
+            ),
+            'started_at' => self::iso($l->startedAt),
+            'seen' => array_map(fn (array $s): array => ['at' => self::iso($s['at']), 'what' => $s['what'], 'of' => $s['of']], $l->seen),
+        ] +
+            ($l->endedAt === null ? [] : ['ended_at' => self::iso($l->endedAt)]) +
+            $l->extra;
     }
 
     /** @return array<string, mixed> */
     public static function fromRoom(Room $r): array
     {
         return [
-            'uid' => $r->uid, 'name' => $r->name, 'day_c' => $r->day->temperature, 'night_c' => $r->night->temperature, 'day_rh' => $r->day->humidity, 'night_rh' => $r->night->humidity,
-            'airflow' => $r->day->airflow, 'day_from' => BenchTime::clock($r->dayFrom), 'day_to' => BenchTime::clock($r->dayTo), 'volume_m3' => $r->volume, 'air_changes' => $r->airChanges,
-        ] + ($r->was === null ? [] : ['before' => self::settings($r)]) + ($r->logger === '' ? [] : ['logger' => $r->logger]) + $r->extra;
+            'uid' => $r->uid,
+            'name' => $r->name,
+            'day_c' => $r->day->temperature,
+            'night_c' => $r->night->temperature,
+            'day_rh' => $r->day->humidity,
+            'night_rh' => $r->night->humidity,
+            'airflow' => $r->day->airflow,
+            'day_from' => BenchTime::clock($r->dayFrom),
+            'day_to' => BenchTime::clock($r->dayTo),
+            'volume_m3' => $r->volume,
+            'air_changes' => $r->airChanges,
+        ] +
+            ($r->was === null ? [] : ['before' => self::settings($r)]) +
+            ($r->logger === '' ? [] : ['logger' => $r->logger]) +
+            $r->extra;
     }
 
     /** @return list<array<string, mixed>> how a room was set before, the earliest first */
@@ -217,7 +355,10 @@ final class WorksFile
     {
         $out = [];
         for ($was = $r->was, $until = $r->since; $was !== null; [$was, $until] = [$was->was, $was->since]) {
-            $set = array_intersect_key(self::fromRoom($was), array_flip(['day_c', 'night_c', 'day_rh', 'night_rh', 'airflow', 'day_from', 'day_to']));
+            $set = array_intersect_key(
+                self::fromRoom($was),
+                array_flip(['day_c', 'night_c', 'day_rh', 'night_rh', 'airflow', 'day_from', 'day_to']),
+            );
             array_unshift($out, ['until' => self::iso((int) $until)] + $set);
         }
 
@@ -227,16 +368,30 @@ final class WorksFile
     /** @return array<string, mixed> */
     public static function fromTime(BenchTime $t): array
     {
-        return ['uid' => $t->uid, 'kind' => $t->kind] + ($t->weekday === null ? [] : ['weekday' => $t->weekday]) + ($t->date === null ? [] : ['date' => $t->date])
-            + ($t->kind === 'closed' ? [] : ['from' => BenchTime::clock($t->from), 'to' => BenchTime::clock($t->to), 'hands' => $t->hands])
-            + ($t->until === null ? [] : ['until' => $t->until]) + ($t->who === '' ? [] : ['who' => $t->who]) + $t->extra;
+        return ['uid' => $t->uid, 'kind' => $t->kind] +
+            ($t->weekday === null ? [] : ['weekday' => $t->weekday]) +
+            ($t->date === null ? [] : ['date' => $t->date]) +
+            ($t->kind === 'closed' ? [] : ['from' => BenchTime::clock($t->from), 'to' => BenchTime::clock($t->to), 'hands' => $t->hands]) +
+            ($t->until === null ? [] : ['until' => $t->until]) +
+            ($t->who === '' ? [] : ['who' => $t->who]) +
+            $t->extra;
     }
 
     /** @return array<string, mixed> */
     public static function fromEntry(JournalEntry $e): array
     {
-        return ['uid' => $e->uid, 'at' => self::iso($e->at), 'kind' => $e->kind, 'section' => $e->section, 'sentence' => $e->sentence, 'amounts' => $e->amounts]
-            + ($e->laid === null ? [] : ['laid' => $e->laid]) + ($e->temperature === null ? [] : ['air_c' => $e->temperature]) + ($e->humidity === null ? [] : ['air_rh' => $e->humidity]) + $e->extra;
+        return [
+            'uid' => $e->uid,
+            'at' => self::iso($e->at),
+            'kind' => $e->kind,
+            'section' => $e->section,
+            'sentence' => $e->sentence,
+            'amounts' => $e->amounts,
+        ] +
+            ($e->laid === null ? [] : ['laid' => $e->laid]) +
+            ($e->temperature === null ? [] : ['air_c' => $e->temperature]) +
+            ($e->humidity === null ? [] : ['air_rh' => $e->humidity]) +
+            $e->extra;
     }
 
     public static function iso(int $minute): string
@@ -274,7 +429,7 @@ final class WorksFile
     }
 
     /**
-     * @param list<mixed> $points
+     * @param  list<mixed>  $points
      * @return list<array{float, float}>
      */
     private static function ring(array $points, string $at): array
@@ -289,11 +444,14 @@ final class WorksFile
     }
 
     /**
-     * @param list<mixed> $numbers
+     * @param  list<mixed>  $numbers
      * @return list<float>
      */
     private static function points(array $numbers, string $at): array
     {
-        return array_map(fn (mixed $n): float => is_int($n) || is_float($n) ? (float) $n : throw new InvalidValue('expected a number', $at), $numbers);
+        return array_map(
+            fn (mixed $n): float => is_int($n) || is_float($n) ? (float) $n : throw new InvalidValue('expected a number', $at),
+            $numbers,
+        );
     }
 }

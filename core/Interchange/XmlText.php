@@ -22,13 +22,16 @@ final class XmlText
             throw new InvalidValue('A file that declares entities of its own is not read.', 'line 1');
         }
         $before = libxml_use_internal_errors(true);
-        $document = new DOMDocument;
+        $document = new DOMDocument();
         $read = $text !== '' && $document->loadXML($text, LIBXML_NONET | LIBXML_COMPACT);
         $error = libxml_get_last_error();
         libxml_clear_errors();
         libxml_use_internal_errors($before);
         if (! $read) {
-            throw new InvalidValue("This is no {$what}: ".($error === false ? 'it is empty' : rtrim(trim($error->message), '.')).'.', 'line '.($error === false ? 1 : max(1, $error->line)));
+            throw new InvalidValue(
+                "This is no {$what}: ".($error === false ? 'it is empty' : rtrim(trim($error->message), '.')).'.',
+                'line '.($error === false ? 1 : max(1, $error->line)),
+            );
         }
 
         return $document;

@@ -21,8 +21,14 @@ final readonly class Basin implements Shape
     private const LEVEL_PLACES = 6;
 
     /** @param  non-empty-list<array{float, float}>  $bank ring of the bank line */
-    public function __construct(public string $uid, public string $name, public array $bank, public float $level, public float $depth, public float $shore)
-    {
+    public function __construct(
+        public string $uid,
+        public string $name,
+        public array $bank,
+        public float $level,
+        public float $depth,
+        public float $shore,
+    ) {
     }
 
     /** It only ever takes away. */
@@ -72,16 +78,16 @@ final readonly class Basin implements Shape
             }
             $hits = $deep = 0.0;
             for ($k = 0; $k < self::LEVEL_PLACES ** 2; $k++) {
-                $x = $land->xs[$i] + ($k % self::LEVEL_PLACES + 0.5) / self::LEVEL_PLACES * ($land->xs[$i + 1] - $land->xs[$i]);
-                $y = $land->ys[$j] + (intdiv($k, self::LEVEL_PLACES) + 0.5) / self::LEVEL_PLACES * ($land->ys[$j + 1] - $land->ys[$j]);
+                $x = $land->xs[$i] + ((($k % self::LEVEL_PLACES) + 0.5) / self::LEVEL_PLACES) * ($land->xs[$i + 1] - $land->xs[$i]);
+                $y = $land->ys[$j] + ((intdiv($k, self::LEVEL_PLACES) + 0.5) / self::LEVEL_PLACES) * ($land->ys[$j + 1] - $land->ys[$j]);
                 $under = Polygon::holds($board, $x, $y) ? $this->level - $model->heightAt($x, $y) : 0.0;
                 if ($under > 0.0) {
                     $hits++;
                     $deep += $under;
                 }
             }
-            $surface += $area * $hits / self::LEVEL_PLACES ** 2;
-            $volume += $area * $deep / self::LEVEL_PLACES ** 2;
+            $surface += ($area * $hits) / self::LEVEL_PLACES ** 2;
+            $volume += ($area * $deep) / self::LEVEL_PLACES ** 2;
         }
 
         return ['surface' => $surface, 'volume' => $volume];

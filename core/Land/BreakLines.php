@@ -50,7 +50,12 @@ final readonly class BreakLines
             array_push($out, ...$this->around($basin, $basin->bank));
         }
 
-        return array_values(array_filter($out, fn (array $p): bool => $p[0] >= 0.0 && $p[1] >= 0.0 && $p[0] <= $this->model->width && $p[1] <= $this->model->depth));
+        return array_values(
+            array_filter(
+                $out,
+                fn (array $p): bool => $p[0] >= 0.0 && $p[1] >= 0.0 && $p[0] <= $this->model->width && $p[1] <= $this->model->depth,
+            ),
+        );
     }
 
     /** @return list<array{float, float, float}> the formation's edge at a station, and where the slope from it ends */
@@ -69,13 +74,17 @@ final readonly class BreakLines
         $top = $this->point($at($high));
 
         // The edge itself a hair inside, where the land is the formation's.
-        return [$this->point($at($half - 1e-3)), ...($low > $half ? [$foot] : []), ...(abs($top[2] - $foot[2]) > self::STEP_MM || $low <= $half ? [$top] : [])];
+        return [
+            $this->point($at($half - 1e-3)),
+            ...$low > $half ? [$foot] : [],
+            ...abs($top[2] - $foot[2]) > self::STEP_MM || $low <= $half ? [$top] : [],
+        ];
     }
 
     /**
      * The ring at its own height, and where the ground's way to it begins.
      *
-     * @param list<array{float, float}> $ring
+     * @param  list<array{float, float}>  $ring
      * @return list<array{float, float, float}>
      */
     private function around(Shape $shape, array $ring): array
@@ -88,8 +97,8 @@ final readonly class BreakLines
             $parts = max(1, (int) ceil($length / $this->apart));
             for ($part = 0; $length > 0.0 && $part < $parts; $part++) {
                 $at = fn (float $away): Point => new Point(
-                    $x + ($nx - $x) * $part / $parts + $outward * $away * ($ny - $y) / $length,
-                    $y + ($ny - $y) * $part / $parts - $outward * $away * ($nx - $x) / $length,
+                    $x + (($nx - $x) * $part) / $parts + ($outward * $away * ($ny - $y)) / $length,
+                    $y + (($ny - $y) * $part) / $parts - ($outward * $away * ($nx - $x)) / $length,
                 );
                 $shapes = function (float $away) use ($shape, $at): bool {
                     $p = $at($away);
@@ -97,7 +106,7 @@ final readonly class BreakLines
                     return abs($this->model->ground->at($p->x, $p->y) - $this->model->ground->at($p->x, $p->y, $shape)) > 1e-3;
                 };
                 [$low] = $this->end($shapes, 0.0);
-                array_push($out, $this->point($at(0.0)), ...($low > 0.0 ? [$this->point($at($low))] : []));
+                array_push($out, $this->point($at(0.0)), ...$low > 0.0 ? [$this->point($at($low))] : []);
             }
         }
 
@@ -107,7 +116,7 @@ final readonly class BreakLines
     /**
      * Between which two distances something that begins at one goes on no more.
      *
-     * @param Closure(float): bool $goesOn
+     * @param  Closure(float): bool  $goesOn
      * @return array{float, float}
      */
     private function end(Closure $goesOn, float $from): array

@@ -27,7 +27,14 @@ final readonly class Cut
     {
         $station = max(0.0, min($run->alignment->length, $station));
 
-        return self::over($run->alignment->pointAt($station), $run->alignment->headingAt($station) + M_PI / 2.0, $width, $depth, $run, $station);
+        return self::over(
+            $run->alignment->pointAt($station),
+            $run->alignment->headingAt($station) + M_PI / 2.0,
+            $width,
+            $depth,
+            $run,
+            $station,
+        );
     }
 
     public static function acrossBoard(float $x, float $width, float $depth): self
@@ -51,7 +58,11 @@ final readonly class Cut
     public function samples(LandModel $land, float $near = 110.0): array
     {
         $offsets = [];
-        for ($offset = $this->least; $offset < $this->greatest; $offset += abs($offset) <= $near ? 1.0 : min(3.0, max(1.0, abs($offset) - $near))) {
+        for (
+            $offset = $this->least;
+            $offset < $this->greatest;
+            $offset += abs($offset) <= $near ? 1.0 : min(3.0, max(1.0, abs($offset) - $near))
+        ) {
             $offsets[] = $offset;
         }
         $offsets[] = $this->greatest;

@@ -34,12 +34,15 @@ final readonly class Grading
     /** Rise over run of the land beside a placed wall. */
     public const MAX_SLOPE = 1.0 / FormationProfile::MIN_BATTER;
 
-    /** @var list<array{array{float, float}, array{float, float}, array{float, float}, int, float}> half-widths, rise in cutting, fall of banks; right, left; 0 for track, 1 for a road; top over the formation */
+    /**
+     * @var list<array{array{float, float}, array{float, float}, array{float, float}, int, float}> half-widths, rise in cutting, fall of
+     *     banks; right, left; 0 for track, 1 for a road; top over the formation
+     */
     private array $shapes;
 
     /**
-     * @param list<Run> $runs in section coordinates
-     * @param float|null $reach how far from a formation's edge a slope may go, mm; beyond, the ground stays as it is
+     * @param  list<Run>  $runs in section coordinates
+     * @param  float|null  $reach how far from a formation's edge a slope may go, mm; beyond, the ground stays as it is
      */
     public function __construct(public array $runs, public ?float $reach = null)
     {
@@ -82,7 +85,7 @@ final readonly class Grading
     /**
      * Null where the ground stays as it is.
      *
-     * @param list<array{int, float, float, float}> $near run, station, signed offset, level there
+     * @param  list<array{int, float, float, float}>  $near run, station, signed offset, level there
      */
     public function clamp(float $ground, array $near): ?Graded
     {
@@ -109,7 +112,8 @@ final readonly class Grading
             if ($built !== null) {
                 // On a bridge it asks for no land below, in a tunnel for no room above; neither has a formation.
                 if ($this->reach === null || $beyond <= $this->reach) {
-                    $bound = $built->kind === 'bridge' ? $level + max(0.0, $beyond) * $rise[$side] : $level - max(0.0, $beyond) * $fall[$side];
+                    $bound =
+                        $built->kind === 'bridge' ? $level + max(0.0, $beyond) * $rise[$side] : $level - max(0.0, $beyond) * $fall[$side];
                     if ($built->kind === 'bridge' && $bound < $upper) {
                         [$upper, $upperBy] = [$bound, $place];
                     } elseif ($built->kind === 'tunnel' && $bound > $lower) {
@@ -149,12 +153,25 @@ final readonly class Grading
         if ($shelf >= 0) {
             [$k, $station, $offset, $level] = $near[$shelf];
             $profile = $this->runs[$k]->profile;
-            $inDitch = $profile->ditchDepth() > 0.0 && ($ground > $level || $shelves > 1)
-                && abs($offset) > $profile->halfWidth($offset >= 0.0) - $profile->ditchWidth();
+            $inDitch =
+                $profile->ditchDepth() > 0.0 &&
+                ($ground > $level || $shelves > 1) &&
+                abs($offset) > $profile->halfWidth($offset >= 0.0) - $profile->ditchWidth();
 
-            return new Graded($level - ($inDitch ? $profile->ditchDepth() : 0.0), self::FORMATION, $k, $station, $offset, $highest - $lowest);
+            return new Graded(
+                $level - ($inDitch ? $profile->ditchDepth() : 0.0),
+                self::FORMATION,
+                $k,
+                $station,
+                $offset,
+                $highest - $lowest,
+            );
         }
-        if ($lower > $upper + self::CROSSING_TOLERANCE_MM && $upperBy >= 0 && $lower - $upper > $this->shoulder($near[$lowerBy][0] ?? -1, $near[$upperBy][0])) {
+        if (
+            $lower > $upper + self::CROSSING_TOLERANCE_MM &&
+            $upperBy >= 0 &&
+            $lower - $upper > $this->shoulder($near[$lowerBy][0] ?? -1, $near[$upperBy][0])
+        ) {
             return self::graded($lower, self::WALL, $near[$upperBy], $lower - $upper);
         }
         if ($lower > $ground && $lowerBy >= 0) {
@@ -170,7 +187,9 @@ final readonly class Grading
     /** Beside a level crossing a road stands over a track's formation by the height of its ballast: that is no wall, mm. */
     private function shoulder(int $one, int $other): float
     {
-        return $one >= 0 && $this->shapes[$one][3] !== $this->shapes[$other][3] ? max($this->shapes[$one][4], $this->shapes[$other][4]) : 0.0;
+        return $one >= 0 && $this->shapes[$one][3] !== $this->shapes[$other][3]
+            ? max($this->shapes[$one][4], $this->shapes[$other][4])
+            : 0.0;
     }
 
     /** @param  array{int, float, float, float}  $by */

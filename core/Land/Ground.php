@@ -39,8 +39,8 @@ final readonly class Ground
     }
 
     /**
-     * @return list<array{float, float, float, float}> for ground from the lowest to the highest node, and a little more for
-     *                                                 what lies between nodes and for what the shapes before have made
+     * @return list<array{float, float, float, float}> for ground from the lowest to the highest node, and a little more for what lies
+     *     between nodes and for what the shapes before have made
      */
     private function boxes(float $lowest, float $highest): array
     {
@@ -70,7 +70,7 @@ final readonly class Ground
     /**
      * Height in mm at a place in section coordinates.
      *
-     * @param Shape|null $before only of what is made before this
+     * @param  Shape|null  $before only of what is made before this
      */
     public function at(float $x, float $y, ?Shape $before = null): float
     {
@@ -91,8 +91,8 @@ final readonly class Ground
     }
 
     /**
-     * @param list<float> $xs
-     * @param list<float> $ys
+     * @param  list<float>  $xs
+     * @param  list<float>  $ys
      * @return list<float> row by row
      */
     public function raster(array $xs, array $ys): array
@@ -114,9 +114,9 @@ final readonly class Ground
     }
 
     /**
-     * @param list<float> $xs
-     * @param list<float> $ys
-     * @param list<float> $ground
+     * @param  list<float>  $xs
+     * @param  list<float>  $ys
+     * @param  list<float>  $ground
      * @return list<float>
      */
     private function shaped(array $xs, array $ys, array $ground): array

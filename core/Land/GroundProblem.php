@@ -20,8 +20,8 @@ final readonly class GroundProblem
     private const SAME_PLACE = 0.5;
 
     /**
-     * @param list<Spot> $spots
-     * @param list<HeightLine> $lines
+     * @param  list<Spot>  $spots
+     * @param  list<HeightLine>  $lines
      */
     private function __construct(
         public float $x0,
@@ -37,9 +37,9 @@ final readonly class GroundProblem
     }
 
     /**
-     * @param list<Spot> $spots
-     * @param list<HeightLine> $lines
-     * @param float $base height where there is neither spot nor line, mm
+     * @param  list<Spot>  $spots
+     * @param  list<HeightLine>  $lines
+     * @param  float  $base height where there is neither spot nor line, mm
      *
      * @throws InvalidValue for impossible sizes, or two spots in one place with different heights
      */
@@ -68,7 +68,7 @@ final readonly class GroundProblem
     }
 
     /**
-     * @param list<Spot> $spots
+     * @param  list<Spot>  $spots
      * @return list<Spot>
      */
     private static function distinct(array $spots): array

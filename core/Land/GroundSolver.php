@@ -37,12 +37,20 @@ final class GroundSolver
     }
 
     /**
-     * @param GroundAnswer|null $start an earlier answer to begin from; what does not fit is left aside
-     * @param bool $rough one round and no more: good to a few tenths of a millimetre, for what is shown while it changes
+     * @param  GroundAnswer|null  $start an earlier answer to begin from; what does not fit is left aside
+     * @param  bool  $rough one round and no more: good to a few tenths of a millimetre, for what is shown while it changes
      */
-    public static function answer(GroundProblem $problem, float $finest = 5.0, ?GroundAnswer $start = null, bool $rough = false): GroundAnswer
-    {
-        $spacing = max($finest, $problem->stiffness / self::NODES_PER_STIFFNESS, sqrt($problem->width * $problem->depth / self::MAX_NODES));
+    public static function answer(
+        GroundProblem $problem,
+        float $finest = 5.0,
+        ?GroundAnswer $start = null,
+        bool $rough = false,
+    ): GroundAnswer {
+        $spacing = max(
+            $finest,
+            $problem->stiffness / self::NODES_PER_STIFFNESS,
+            sqrt(($problem->width * $problem->depth) / self::MAX_NODES),
+        );
         $cols = max(5, (int) ceil($problem->width / $spacing - 1e-9) + 1);
         $rows = max(5, (int) ceil($problem->depth / $spacing - 1e-9) + 1);
         $held = $problem->spots;
@@ -50,7 +58,10 @@ final class GroundSolver
             array_push($held, ...$line->spots(2.0 * $spacing));
         }
         if ($held === []) {
-            return new GroundAnswer(new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, array_fill(0, $cols * $rows, $problem->base)), []);
+            return new GroundAnswer(
+                new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, array_fill(0, $cols * $rows, $problem->base)),
+                [],
+            );
         }
         $plane = Plane::through($held);
         [$constraints, $targets] = self::constraints($held, $plane, $problem, $spacing, $cols, $rows);
@@ -69,15 +80,24 @@ final class GroundSolver
     }
 
     /**
-     * @param list<array<int, float>> $constraints
-     * @param list<float> $targets
-     * @param array<int, float>|null $begin
-     * @param list<float> $tolerances of the residual, one a round
-     * @param array<int, float> $multipliers how far each spring's target is set beyond its spot; kept up to date
+     * @param  list<array<int, float>>  $constraints
+     * @param  list<float>  $targets
+     * @param  array<int, float>|null  $begin
+     * @param  list<float>  $tolerances of the residual, one a round
+     * @param  array<int, float>  $multipliers how far each spring's target is set beyond its spot; kept up to date
      * @return array<int, float>
      */
-    private static function hold(array $constraints, array $targets, GroundProblem $problem, float $spacing, int $cols, int $rows, ?array $begin, array &$multipliers, array $tolerances): array
-    {
+    private static function hold(
+        array $constraints,
+        array $targets,
+        GroundProblem $problem,
+        float $spacing,
+        int $cols,
+        int $rows,
+        ?array $begin,
+        array &$multipliers,
+        array $tolerances,
+    ): array {
         $bend = (1.0 - $problem->tension) * ($problem->stiffness / $spacing) ** 2;
         $penalty = self::SPOT_PENALTY * ($bend + 0.2 * $problem->tension);
         $solver = new PlateSolver($cols, $rows, $bend, $problem->tension, $penalty, $constraints);
@@ -108,7 +128,7 @@ final class GroundSolver
     }
 
     /**
-     * @param non-empty-list<Spot> $held
+     * @param  non-empty-list<Spot>  $held
      * @return array{list<array<int, float>>, list<float>}
      */
     private static function constraints(array $held, Plane $plane, GroundProblem $problem, float $spacing, int $cols, int $rows): array

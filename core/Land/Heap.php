@@ -16,9 +16,9 @@ final readonly class Heap implements Shape
     public const NATURAL_SLOPE_DEG = 35.0;
 
     /**
-     * @param non-empty-list<Spot> $crest
-     * @param float $foot half of its base's width, mm; 0 where it falls at a slope
-     * @param float $slopeDeg of its sides
+     * @param  non-empty-list<Spot>  $crest
+     * @param  float  $foot half of its base's width, mm; 0 where it falls at a slope
+     * @param  float  $slopeDeg of its sides
      */
     public function __construct(public string $uid, public array $crest, public float $foot, public float $slopeDeg)
     {
@@ -31,14 +31,17 @@ final readonly class Heap implements Shape
             return max($ground, $top - $away * tan(deg2rad($this->slopeDeg)));
         }
 
-        return $away < $this->foot && $top > $ground ? $top + ($ground - $top) * $away / $this->foot : $ground;
+        return $away < $this->foot && $top > $ground ? $top + (($ground - $top) * $away) / $this->foot : $ground;
     }
 
     public function reach(float $lowest, float $highest): array
     {
         $high = max(array_map(fn (Spot $p): float => $p->z, $this->crest)) - $lowest;
 
-        return Box::around(array_map(fn (Spot $p): array => [$p->x, $p->y], $this->crest), ($this->foot > 0.0 ? $this->foot : max(0.0, $high) / tan(deg2rad($this->slopeDeg))) + 1.0);
+        return Box::around(
+            array_map(fn (Spot $p): array => [$p->x, $p->y], $this->crest),
+            ($this->foot > 0.0 ? $this->foot : max(0.0, $high) / tan(deg2rad($this->slopeDeg))) + 1.0,
+        );
     }
 
     /** Half of the base that a height takes at a slope, mm. */

@@ -18,7 +18,7 @@ final readonly class HeightLine
     }
 
     /**
-     * @param list<Spot> $points
+     * @param  list<Spot>  $points
      *
      * @throws InvalidValue with fewer than two points, or two in one place
      */

@@ -31,7 +31,13 @@ final class LandBeside
             }
             if ($over > 0.0) {
                 if ($clear !== null) {
-                    $away = self::edge(fn (float $out): ?float => self::over($model, $run, $station, $left ? $out : -$out, $top), $clear, $away, $under, $over);
+                    $away = self::edge(
+                        fn (float $out): ?float => self::over($model, $run, $station, $left ? $out : -$out, $top),
+                        $clear,
+                        $away,
+                        $under,
+                        $over,
+                    );
                 }
 
                 return $away < $to ? $away : null;
@@ -46,11 +52,11 @@ final class LandBeside
      * Where it comes over, from an offset at which it is not to one at which it is. Slopes are straight mostly, so it is looked for first
      * where a straight one comes over.
      *
-     * @param Closure(float): ?float $over
+     * @param  Closure(float): ?float  $over
      */
     private static function edge(Closure $over, float $clear, float $away, float $under, float $height): float
     {
-        $straight = $clear + ($away - $clear) * $under / ($under - $height);
+        $straight = $clear + (($away - $clear) * $under) / ($under - $height);
         [$before, $after] = [max($clear, $straight - self::EXACT_MM / 2.0), min($away, $straight + self::EXACT_MM / 2.0)];
         if ($over($after) > 0.0) {
             $away = $after;

@@ -68,21 +68,26 @@ final class LandClasses
     }
 
     /**
-     * @param float $northDeg direction of north on the plan, degrees from x, counter-clockwise
+     * @param  float  $northDeg direction of north on the plan, degrees from x, counter-clockwise
      * @return list<LandClass> the sun side, which faces south, and what faces north
      */
     public static function sun(HeightGrid $land, float $width, float $depth, float $northDeg): array
     {
         $out = [];
         foreach (['sun side' => $northDeg + 180.0, 'north-facing' => $northDeg] as $name => $toward) {
-            $out[] = self::level($land->mesh($width, $depth), $land->with(self::facingField($land, $toward))->mesh($width, $depth), $name, 0.0);
+            $out[] = self::level(
+                $land->mesh($width, $depth),
+                $land->with(self::facingField($land, $toward))->mesh($width, $depth),
+                $name,
+                0.0,
+            );
         }
 
         return $out;
     }
 
     /**
-     * @param float $toward degrees from x, counter-clockwise
+     * @param  float  $toward degrees from x, counter-clockwise
      * @return list<float> for each cell, positive where it faces there
      */
     public static function facingField(HeightGrid $land, float $toward): array
@@ -100,7 +105,7 @@ final class LandClasses
     /**
      * Where a field of values reaches a limit.
      *
-     * @param list<float> $field
+     * @param  list<float>  $field
      * @return list<LandClass>
      */
     public static function where(HeightGrid $land, float $width, float $depth, array $field, string $name, float $limit): array
@@ -127,7 +132,7 @@ final class LandClasses
     /**
      * Mean of three by three cells, so that outlines do not follow every stair of the raster.
      *
-     * @param list<float> $values
+     * @param  list<float>  $values
      * @return list<float>
      */
     private static function smooth(HeightGrid $land, array $values): array
@@ -153,7 +158,10 @@ final class LandClasses
 
     private static function level(HeightMesh $land, HeightMesh $field, string $name, float $level): LandClass
     {
-        $rings = array_filter(Contours::of($field, [$level])[0]->rings ?? [], fn (array $ring): bool => abs(Polygon::area($ring)) >= self::MAX_SPECK_MM2);
+        $rings = array_filter(
+            Contours::of($field, [$level])[0]->rings ?? [],
+            fn (array $ring): bool => abs(Polygon::area($ring)) >= self::MAX_SPECK_MM2,
+        );
 
         return self::of($land, $name, array_values(array_map(fn (array $ring): array => LineSimplifier::line($ring, 0.8, true), $rings)));
     }
@@ -166,7 +174,16 @@ final class LandClasses
         foreach (CellCoverage::of($rings, $land->xs, $land->ys) as $cell => $share) {
             [$i, $j] = [$cell % ($n - 1), intdiv($cell, $n - 1)];
             $p = $j * $n + $i;
-            $area += $share * HeightMesh::cellSurface($land->xs[$i + 1] - $land->xs[$i], $land->ys[$j + 1] - $land->ys[$j], $land->z[$p], $land->z[$p + 1], $land->z[$p + $n], $land->z[$p + $n + 1]);
+            $area +=
+                $share *
+                HeightMesh::cellSurface(
+                    $land->xs[$i + 1] - $land->xs[$i],
+                    $land->ys[$j + 1] - $land->ys[$j],
+                    $land->z[$p],
+                    $land->z[$p + 1],
+                    $land->z[$p + $n],
+                    $land->z[$p + $n + 1],
+                );
         }
 
         return new LandClass($name, $rings, $area);

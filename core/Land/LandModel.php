@@ -58,9 +58,9 @@ final readonly class LandModel
      * For every value of the raster, the runs that can reach it. A run is looked for only as far out as its slopes can
      * go before they meet the highest or lowest land there is.
      *
-     * @param list<float> $xs
-     * @param list<float> $ys
-     * @param list<float> $ground
+     * @param  list<float>  $xs
+     * @param  list<float>  $ys
+     * @param  list<float>  $ground
      * @return array<int, list<array{int, float, float, float}>> index → run, station, signed offset, level there
      */
     private function places(array $xs, array $ys, array $ground): array
@@ -111,10 +111,10 @@ final readonly class LandModel
     }
 
     /**
-     * @param list<float> $xs
-     * @param list<float> $ys
-     * @param array<int, float> $stations
-     * @param array<int, float> $offsets
+     * @param  list<float>  $xs
+     * @param  list<float>  $ys
+     * @param  array<int, float>  $stations
+     * @param  array<int, float>  $offsets
      */
     private function scan(Run $run, float $reach, array $xs, array $ys, array &$stations, array &$offsets): void
     {
@@ -165,7 +165,7 @@ final readonly class LandModel
     }
 
     /**
-     * @param list<float> $line
+     * @param  list<float>  $line
      * @return array{int, int} first and last index within the range; the second smaller when there is none
      */
     private static function span(array $line, float $from, float $to): array

@@ -50,8 +50,8 @@ final readonly class Lattice
      * Heights on a rectangular raster whose axes are parallel to the lattice; the same values as `at`, several times
      * faster.
      *
-     * @param list<float> $xs
-     * @param list<float> $ys
+     * @param  list<float>  $xs
+     * @param  list<float>  $ys
      * @return list<float> row by row
      */
     public function raster(array $xs, array $ys): array

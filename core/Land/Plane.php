@@ -20,7 +20,7 @@ final readonly class Plane
      * The least-squares plane through spots; where they leave a direction open (fewer than three, or in a line), the one
      * of least slope. Solved by the eigenvectors of the 2 × 2 scatter matrix.
      *
-     * @param non-empty-list<Spot> $spots
+     * @param  non-empty-list<Spot>  $spots
      */
     public static function through(array $spots): self
     {

@@ -19,7 +19,10 @@ final class PlateLevel
     /** @var array<int, list<array{int, float}>> node → [constraint, weight] */
     public array $touching = [];
 
-    /** @var array<int, array{float, list<int>, list<float>}> position class → own coefficient, offsets (in nodes) of the others, their coefficients */
+    /**
+     * @var array<int, array{float, list<int>, list<float>}> position class → own coefficient, offsets (in nodes) of the others, their
+     *     coefficients
+     */
     private array $stencils = [];
 
     /** @var list<array{float, array<int, float>}> */
@@ -61,9 +64,9 @@ final class PlateLevel
     /**
      * One Gauss-Seidel sweep of K z = f, the springs included; backwards when `$reverse`.
      *
-     * @param array<int, float> $z
-     * @param array<int, float> $f right-hand side
-     * @param array<int, float> $slack per constraint Σ weight·z, kept up to date
+     * @param  array<int, float>  $z
+     * @param  array<int, float>  $f right-hand side
+     * @param  array<int, float>  $slack per constraint Σ weight·z, kept up to date
      */
     public function sweep(array &$z, array $f, array &$slack, bool $reverse): void
     {
@@ -84,9 +87,10 @@ final class PlateLevel
                 $i = $reverse ? $n - 1 - $ii : $ii;
                 $p = $j * $n + $i;
                 if ($inner && $i >= 2 && $i < $n - 2) {
-                    $sum = $c1 * ($z[$p - 1] + $z[$p + 1] + $z[$p - $n] + $z[$p + $n])
-                        + $c2 * ($z[$p - $n - 1] + $z[$p - $n + 1] + $z[$p + $n - 1] + $z[$p + $n + 1])
-                        + $a * ($z[$p - 2] + $z[$p + 2] + $z[$p - $n2] + $z[$p + $n2]);
+                    $sum =
+                        $c1 * ($z[$p - 1] + $z[$p + 1] + $z[$p - $n] + $z[$p + $n]) +
+                        $c2 * ($z[$p - $n - 1] + $z[$p - $n + 1] + $z[$p + $n - 1] + $z[$p + $n + 1]) +
+                        $a * ($z[$p - 2] + $z[$p + 2] + $z[$p - $n2] + $z[$p + $n2]);
                     if (! isset($touching[$p])) {
                         $z[$p] = ($f[$p] - $sum) * $invDiagonal;
 
@@ -118,7 +122,7 @@ final class PlateLevel
     /**
      * K z, the springs included.
      *
-     * @param array<int, float> $z
+     * @param  array<int, float>  $z
      * @return array<int, float>
      */
     public function apply(array $z): array
@@ -137,10 +141,11 @@ final class PlateLevel
             for ($i = 0; $i < $n; $i++) {
                 $p = $j * $n + $i;
                 if ($inner && $i >= 2 && $i < $n - 2) {
-                    $out[] = $c0 * $z[$p]
-                        + $c1 * ($z[$p - 1] + $z[$p + 1] + $z[$p - $n] + $z[$p + $n])
-                        + $c2 * ($z[$p - $n - 1] + $z[$p - $n + 1] + $z[$p + $n - 1] + $z[$p + $n + 1])
-                        + $a * ($z[$p - 2] + $z[$p + 2] + $z[$p - $n2] + $z[$p + $n2]);
+                    $out[] =
+                        $c0 * $z[$p] +
+                        $c1 * ($z[$p - 1] + $z[$p + 1] + $z[$p - $n] + $z[$p + $n]) +
+                        $c2 * ($z[$p - $n - 1] + $z[$p - $n + 1] + $z[$p + $n - 1] + $z[$p + $n + 1]) +
+                        $a * ($z[$p - 2] + $z[$p + 2] + $z[$p - $n2] + $z[$p + $n2]);
                 } else {
                     [$own, $offsets, $coefficients] = $stencils[$this->position($i, $j)];
                     $sum = $own * $z[$p];
@@ -164,7 +169,7 @@ final class PlateLevel
     /**
      * Σ weight·z for every constraint.
      *
-     * @param array<int, float> $z
+     * @param  array<int, float>  $z
      * @return array<int, float>
      */
     public function at(array $z): array
@@ -178,8 +183,8 @@ final class PlateLevel
     }
 
     /**
-     * @param array<int, float> $row
-     * @param array<int, float> $z
+     * @param  array<int, float>  $row
+     * @param  array<int, float>  $z
      */
     private static function dot(array $row, array $z): float
     {
@@ -211,7 +216,7 @@ final class PlateLevel
             $own = $nodes[$v * 5 + $u] ?? null;
             if ($own !== null) {
                 foreach ($nodes as $node => $weight) {
-                    $offset = (intdiv($node, 5) - $v) * $this->cols + $node % 5 - $u;
+                    $offset = (intdiv($node, 5) - $v) * $this->cols + ($node % 5) - $u;
                     $row[$offset] = ($row[$offset] ?? 0.0) + $strength * $own * $weight;
                 }
             }

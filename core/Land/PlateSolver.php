@@ -21,7 +21,10 @@ final class PlateSolver
     /** @var list<PlateLevel> finest first */
     private array $levels = [];
 
-    /** @var list<array{list<array{int, array{float, float, float, float}}>, list<array{int, array{float, float, float, float}}>}> interpolation to the next finer level, in x and in y */
+    /**
+     * @var list<array{list<array{int, array{float, float, float, float}}>, list<array{int, array{float, float, float, float}}>}>
+     *     interpolation to the next finer level, in x and in y
+     */
     private array $steps = [];
 
     /** @var list<list<float>> lower triangle of the coarsest matrix, each row from its first entry */
@@ -34,9 +37,9 @@ final class PlateSolver
     private array $first = [];
 
     /**
-     * @param float $bend (1 − T)·(stiffness / spacing)²
-     * @param float $pull T
-     * @param list<array<int, float>> $constraints
+     * @param  float  $bend (1 − T)·(stiffness / spacing)²
+     * @param  float  $pull T
+     * @param  list<array<int, float>>  $constraints
      */
     public function __construct(int $cols, int $rows, float $bend, float $pull, float $penalty, array $constraints)
     {
@@ -68,9 +71,9 @@ final class PlateSolver
     }
 
     /**
-     * @param array<int, float> $f
-     * @param array<int, float>|null $start an earlier answer to begin from
-     * @param float $tolerance of the residual, relative to f
+     * @param  array<int, float>  $f
+     * @param  array<int, float>|null  $start an earlier answer to begin from
+     * @param  float  $tolerance of the residual, relative to f
      * @return array<int, float>
      */
     public function solve(array $f, ?array $start, float $tolerance, int $limit = 60): array
@@ -105,7 +108,7 @@ final class PlateSolver
     }
 
     /**
-     * @param array<int, float> $f
+     * @param  array<int, float>  $f
      * @return array<int, float>
      */
     private function fullMultigrid(array $f): array
@@ -130,7 +133,7 @@ final class PlateSolver
     /**
      * One V-cycle for K z = f from z = 0: symmetric, so that it may precondition.
      *
-     * @param array<int, float> $f
+     * @param  array<int, float>  $f
      * @return array<int, float>
      */
     private function cycle(int $l, array $f): array
@@ -155,7 +158,7 @@ final class PlateSolver
     /**
      * From level l + 1 up to level l. Every other node stands on a coarse one and takes its value as it is.
      *
-     * @param array<int, float> $z
+     * @param  array<int, float>  $z
      * @return array<int, float>
      */
     private function prolong(int $l, array $z): array
@@ -191,7 +194,7 @@ final class PlateSolver
     /**
      * The transpose of `prolong`.
      *
-     * @param array<int, float> $r
+     * @param  array<int, float>  $r
      * @return array<int, float>
      */
     private function restrict(int $l, array $r): array
@@ -280,7 +283,7 @@ final class PlateSolver
     }
 
     /**
-     * @param array<int, float> $f
+     * @param  array<int, float>  $f
      * @return array<int, float>
      */
     private function direct(array $f): array
@@ -313,8 +316,8 @@ final class PlateSolver
     }
 
     /**
-     * @param array<int, float> $a
-     * @param array<int, float> $b
+     * @param  array<int, float>  $a
+     * @param  array<int, float>  $b
      */
     private static function dot(array $a, array $b): float
     {
@@ -327,8 +330,8 @@ final class PlateSolver
     }
 
     /**
-     * @param array<int, float> $a
-     * @param array<int, float> $b
+     * @param  array<int, float>  $a
+     * @param  array<int, float>  $b
      * @return array<int, float>
      */
     private static function less(array $a, array $b): array

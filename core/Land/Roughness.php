@@ -21,8 +21,14 @@ final readonly class Roughness implements Shape
     private const OCTAVES = 4;
 
     /** @param  non-empty-list<array{float, float}>  $outline ring in section coordinates */
-    public function __construct(public string $uid, public array $outline, public float $height, public float $grain, public int $seed, private Placement $placement)
-    {
+    public function __construct(
+        public string $uid,
+        public array $outline,
+        public float $height,
+        public float $grain,
+        public int $seed,
+        private Placement $placement,
+    ) {
     }
 
     public function shape(float $x, float $y, float $ground): float
@@ -39,7 +45,7 @@ final readonly class Roughness implements Shape
             $whole += $share;
         }
 
-        return $ground + $this->height * min(1.0, 2.0 * $inside / $this->grain) * $sum / $whole;
+        return $ground + ($this->height * min(1.0, (2.0 * $inside) / $this->grain) * $sum) / $whole;
     }
 
     public function reach(float $lowest, float $highest): array

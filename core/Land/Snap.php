@@ -21,8 +21,8 @@ final readonly class Snap
     }
 
     /**
-     * @param list<Run> $runs
-     * @param list<Point> $spots
+     * @param  list<Run>  $runs
+     * @param  list<Point>  $spots
      */
     public static function near(Point $p, float $width, float $depth, array $runs, array $spots = []): self
     {
@@ -47,7 +47,10 @@ final readonly class Snap
         $nearest = null;
         foreach ($runs as $run) {
             $place = $run->alignment->nearest($p);
-            if (abs($place['offset']) <= self::SNAP_DISTANCE_MM && ($nearest === null || abs($place['offset']) < abs($nearest[1]['offset']))) {
+            if (
+                abs($place['offset']) <= self::SNAP_DISTANCE_MM &&
+                ($nearest === null || abs($place['offset']) < abs($nearest[1]['offset']))
+            ) {
                 $nearest = [$run, $place];
             }
         }

@@ -18,19 +18,28 @@ final readonly class Stream implements Shape
     public const STEP_MM = 8.0;
 
     /**
-     * @param non-empty-list<array{float, float}> $line
-     * @param non-empty-list<float> $levels of the water at each point of the line, never rising
-     * @param non-empty-list<float> $cuts how deep the water lies under the ground there
-     * @param list<array{float, float, float, float, int, int}> $legs start and way of each stretch between its own points, the place in the line where it begins, and how many places it has
+     * @param  non-empty-list<array{float, float}>  $line
+     * @param  non-empty-list<float>  $levels of the water at each point of the line, never rising
+     * @param  non-empty-list<float>  $cuts how deep the water lies under the ground there
+     * @param  list<array{float, float, float, float, int, int}>  $legs start and way of each stretch between its own points, the place in
+     *     the line where it begins, and how many places it has
      */
-    private function __construct(public string $uid, public string $name, public array $line, public array $levels, public array $cuts, public float $width, public float $depth, private array $legs)
-    {
+    private function __construct(
+        public string $uid,
+        public string $name,
+        public array $line,
+        public array $levels,
+        public array $cuts,
+        public float $width,
+        public float $depth,
+        private array $legs,
+    ) {
     }
 
     /**
-     * @param non-empty-list<array{float, float}> $line two points or more
-     * @param callable(float, float): float $ground
-     * @param float $below how far the water lies under the lower bank
+     * @param  non-empty-list<array{float, float}>  $line two points or more
+     * @param  callable(float, float): float  $ground
+     * @param  float  $below how far the water lies under the lower bank
      */
     public static function along(string $uid, string $name, array $line, float $width, float $depth, float $below, callable $ground): self
     {
@@ -41,7 +50,7 @@ final readonly class Stream implements Shape
             $parts = max(1, (int) ceil(hypot($b[0] - $a[0], $b[1] - $a[1]) / self::STEP_MM));
             $legs[] = [$a[0], $a[1], $b[0] - $a[0], $b[1] - $a[1], count($points) - 1, $parts];
             for ($n = 1; $n <= $parts; $n++) {
-                $points[] = [$a[0] + ($b[0] - $a[0]) * $n / $parts, $a[1] + ($b[1] - $a[1]) * $n / $parts];
+                $points[] = [$a[0] + (($b[0] - $a[0]) * $n) / $parts, $a[1] + (($b[1] - $a[1]) * $n) / $parts];
             }
         }
         $level = INF;
@@ -76,7 +85,10 @@ final readonly class Stream implements Shape
         [$away, $level] = $this->nearest($x, $y);
         $beyond = $away - $this->width / 2.0;
 
-        return min($ground, $beyond > 0.0 ? $level + $beyond / self::BANK_BATTER : $level - $this->depth * (1.0 - ($away / ($this->width / 2.0)) ** 2));
+        return min(
+            $ground,
+            $beyond > 0.0 ? $level + $beyond / self::BANK_BATTER : $level - $this->depth * (1.0 - ($away / ($this->width / 2.0)) ** 2),
+        );
     }
 
     /** Level of the water at a place; null where there is none. */

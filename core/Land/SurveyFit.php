@@ -29,9 +29,9 @@ final readonly class SurveyFit
     private const CELL_MM = 10.0;
 
     /**
-     * @param list<Spot> $spots
-     * @param float $mean root of the mean square that is left, mm
-     * @param float $worst mm
+     * @param  list<Spot>  $spots
+     * @param  float  $mean root of the mean square that is left, mm
+     * @param  float  $worst mm
      */
     private function __construct(public array $spots, public float $mean, public float $worst)
     {
@@ -42,14 +42,32 @@ final readonly class SurveyFit
         $samples = self::samples($grid);
         $heights = array_column($samples, 2);
         $goal = max(self::MIN_MEAN_ERROR_MM, self::MEAN_ERROR_SHARE * (max($heights) - min($heights)));
-        $apart = max(2.0 * $grid->cell, hypot($grid->cols, $grid->rows) * $grid->cell / 45.0);
-        $spots = self::worstOf($samples, array_map(fn (float $z): float => abs($z - array_sum($heights) / count($heights)), $heights), [], $apart, 6);
+        $apart = max(2.0 * $grid->cell, (hypot($grid->cols, $grid->rows) * $grid->cell) / 45.0);
+        $spots = self::worstOf(
+            $samples,
+            array_map(fn (float $z): float => abs($z - array_sum($heights) / count($heights)), $heights),
+            [],
+            $apart,
+            6,
+        );
         foreach (self::corners($samples, $grid) as $corner) {
             $spots = self::farFrom($spots, $corner, $apart / 2.0) ? [...$spots, $corner] : $spots;
         }
         $left = [];
         for ($round = 0; $round < self::MAX_ROUNDS; $round++) {
-            $ground = GroundSolver::solve(GroundProblem::over($grid->x0, $grid->y0, max(10.0, $grid->cols * $grid->cell), max(10.0, $grid->rows * $grid->cell), $spots, [], $tension, $stiffness), self::CELL_MM);
+            $ground = GroundSolver::solve(
+                GroundProblem::over(
+                    $grid->x0,
+                    $grid->y0,
+                    max(10.0, $grid->cols * $grid->cell),
+                    max(10.0, $grid->rows * $grid->cell),
+                    $spots,
+                    [],
+                    $tension,
+                    $stiffness,
+                ),
+                self::CELL_MM,
+            );
             $left = array_map(fn (array $s): float => abs($ground->at($s[0], $s[1]) - $s[2]), $samples);
             if (self::mean($left) <= $goal || count($spots) >= self::MAX_SPOTS || $round === self::MAX_ROUNDS - 1) {
                 break;
@@ -67,14 +85,18 @@ final readonly class SurveyFit
     /** @return non-empty-list<array{float, float, float}> so many values that a hundred grounds can be held against them */
     private static function samples(HeightGrid $grid): array
     {
-        $stride = max(1, (int) ceil(sqrt($grid->cols * $grid->rows / 9000.0)));
+        $stride = max(1, (int) ceil(sqrt(($grid->cols * $grid->rows) / 9000.0)));
         $off = $grid->onNodes ? 0.0 : 0.5;
         $out = [];
         for ($j = 0; $j < $grid->rows; $j++) {
             for ($i = 0; $i < $grid->cols; $i++) {
                 $keep = ($i % $stride === 0 || $i === $grid->cols - 1) && ($j % $stride === 0 || $j === $grid->rows - 1);
                 if ($keep) {
-                    $out[] = [$grid->x0 + ($i + $off) * $grid->cell, $grid->y0 + ($j + $off) * $grid->cell, $grid->values[$j * $grid->cols + $i]];
+                    $out[] = [
+                        $grid->x0 + ($i + $off) * $grid->cell,
+                        $grid->y0 + ($j + $off) * $grid->cell,
+                        $grid->values[$j * $grid->cols + $i],
+                    ];
                 }
             }
         }
@@ -83,7 +105,7 @@ final readonly class SurveyFit
     }
 
     /**
-     * @param non-empty-list<array{float, float, float}> $samples
+     * @param  non-empty-list<array{float, float, float}>  $samples
      * @return list<Spot>
      */
     private static function corners(array $samples, HeightGrid $grid): array
@@ -102,9 +124,9 @@ final readonly class SurveyFit
     }
 
     /**
-     * @param list<array{float, float, float}> $samples
-     * @param list<float> $left what is missed at each
-     * @param list<Spot> $spots
+     * @param  list<array{float, float, float}>  $samples
+     * @param  list<float>  $left what is missed at each
+     * @param  list<Spot>  $spots
      * @return list<Spot> with the worst missed, so far apart
      */
     private static function worstOf(array $samples, array $left, array $spots, float $apart, int $count): array

@@ -14,10 +14,10 @@ use IdleRidge\Core\Geometry\HeightMesh;
 final readonly class Terrain
 {
     /**
-     * @param list<float> $ground
-     * @param list<float> $heights
-     * @param array<int, Graded> $graded
-     * @param list<float>|null $rim heights along the board's edges, as a grid takes them
+     * @param  list<float>  $ground
+     * @param  list<float>  $heights
+     * @param  array<int, Graded>  $graded
+     * @param  list<float>|null  $rim heights along the board's edges, as a grid takes them
      */
     public function __construct(
         public float $width,
@@ -76,7 +76,7 @@ final readonly class Terrain
     /**
      * How far the slopes of a run reach out from its formation at most, mm.
      *
-     * @param int $run its place among the graded runs
+     * @param  int  $run its place among the graded runs
      */
     public function slopeReach(int $run, float $halfLeft, float $halfRight): float
     {

@@ -20,12 +20,20 @@ final readonly class Wall
     public float $face;
 
     /** @param  non-empty-list<array{station: float, along: float, foot: float, top: float}>  $profile in order along the face */
-    public function __construct(public string $run, public string $side, public float $from, public float $to, public string $cause, public float $x, public float $y, public array $profile)
-    {
+    public function __construct(
+        public string $run,
+        public string $side,
+        public float $from,
+        public float $to,
+        public string $cause,
+        public float $x,
+        public float $y,
+        public array $profile,
+    ) {
         $heights = array_map(fn (array $p): float => $p['top'] - $p['foot'], $profile);
         $face = 0.0;
         for ($k = 1; $k < count($profile); $k++) {
-            $face += ($profile[$k]['along'] - $profile[$k - 1]['along']) * ($heights[$k] + $heights[$k - 1]) / 2.0;
+            $face += (($profile[$k]['along'] - $profile[$k - 1]['along']) * ($heights[$k] + $heights[$k - 1])) / 2.0;
         }
         $this->lowest = min($heights);
         $this->highest = max($heights);

@@ -42,7 +42,7 @@ final class Walls
     private const MIN_OUTWARD_COSINE = 0.5;
 
     /**
-     * @param list<string> $joined edges where a neighbouring section goes on: left, right, front, back
+     * @param  list<string>  $joined edges where a neighbouring section goes on: left, right, front, back
      * @return list<Wall>
      */
     public static function find(LandModel $model, Terrain $terrain, array $joined = []): array
@@ -51,7 +51,10 @@ final class Walls
         foreach (self::suspected($model, $terrain, $joined) as $k => $sides) {
             foreach ($sides as $side => $causes) {
                 foreach (array_keys($causes) as $cause) {
-                    array_push($walls, ...($cause === 'edge' ? self::atEdges($model, $k, $side, $joined) : self::beside($model, $k, $side, $cause)));
+                    array_push(
+                        $walls,
+                        ...$cause === 'edge' ? self::atEdges($model, $k, $side, $joined) : self::beside($model, $k, $side, $cause),
+                    );
                 }
             }
         }
@@ -73,7 +76,19 @@ final class Walls
                     continue;
                 }
                 $side = $structure->kind === 'wall left' ? 'left' : 'right';
-                $profile = self::profile($run, $side, $run->profile->halfWidth($side === 'left'), $structure->from, $structure->to, fn (float $station): ?array => self::step($model, $run, $side, min(max($station, $structure->from + self::BEYOND_EDGE_MM), $structure->to - self::BEYOND_EDGE_MM)));
+                $profile = self::profile(
+                    $run,
+                    $side,
+                    $run->profile->halfWidth($side === 'left'),
+                    $structure->from,
+                    $structure->to,
+                    fn (float $station): ?array => self::step(
+                        $model,
+                        $run,
+                        $side,
+                        min(max($station, $structure->from + self::BEYOND_EDGE_MM), $structure->to - self::BEYOND_EDGE_MM),
+                    ),
+                );
                 if (count($profile) > 1) {
                     $walls[] = self::wall($run, $side, 'placed', $profile);
                 }
@@ -86,7 +101,7 @@ final class Walls
     /**
      * Where the raster shows a wall, or two formations side by side with a step between them.
      *
-     * @param list<string> $joined
+     * @param  list<string>  $joined
      * @return array<int, array<string, array<string, true>>> run → side → causes
      */
     private static function suspected(LandModel $model, Terrain $terrain, array $joined): array
@@ -98,8 +113,13 @@ final class Walls
                 $found[$at->run][$side]['between'] = true;
             } elseif ($at->kind === Grading::FORMATION) {
                 foreach ([1, $terrain->cols] as $next) {
-                    $other = $p % $terrain->cols === $terrain->cols - 1 && $next === 1 ? null : ($terrain->graded[$p + $next] ?? null);
-                    if ($other !== null && $other->kind === Grading::FORMATION && $other->run !== $at->run && abs($other->height - $at->height) >= self::MIN_HEIGHT_MM) {
+                    $other = $p % $terrain->cols === $terrain->cols - 1 && $next === 1 ? null : $terrain->graded[$p + $next] ?? null;
+                    if (
+                        $other !== null &&
+                        $other->kind === Grading::FORMATION &&
+                        $other->run !== $at->run &&
+                        abs($other->height - $at->height) >= self::MIN_HEIGHT_MM
+                    ) {
                         $lower = $other->height < $at->height ? $other : $at;
                         $found[$lower->run][$lower->offset >= 0.0 ? 'left' : 'right']['between'] = true;
                     }
@@ -137,13 +157,20 @@ final class Walls
         $at = function (float $station) use ($model, $run, $k, $side, $cause, $offset): ?array {
             $p = $run->alignment->beside($station, $side === 'left' ? $offset : -$offset);
             $graded = $run->wallAt($station, $side === 'left') ? null : self::graded($model, $p);
-            $here = $graded !== null && $graded->run === $k && ($cause === 'between' ? $graded->kind === Grading::WALL : in_array($graded->kind, [Grading::FILL, Grading::CUT], true)) ? $graded : null;
+            $here =
+                $graded !== null &&
+                $graded->run === $k &&
+                ($cause === 'between' ? $graded->kind === Grading::WALL : in_array($graded->kind, [Grading::FILL, Grading::CUT], true))
+                    ? $graded
+                    : null;
 
-            return $here === null ? null : match ($here->kind) {
-                Grading::WALL => ['foot' => $here->height - $here->gap, 'top' => $here->height],
-                Grading::FILL => ['foot' => $here->height - $here->gap, 'top' => $here->height],
-                default => ['foot' => $here->height, 'top' => $here->height + $here->gap],
-            };
+            return $here === null
+                ? null
+                : match ($here->kind) {
+                    Grading::WALL => ['foot' => $here->height - $here->gap, 'top' => $here->height],
+                    Grading::FILL => ['foot' => $here->height - $here->gap, 'top' => $here->height],
+                    default => ['foot' => $here->height, 'top' => $here->height + $here->gap],
+                };
         };
         $walls = [];
         foreach (self::stretches($at, $run->alignment->length) as [$from, $to]) {
@@ -157,7 +184,7 @@ final class Walls
     }
 
     /**
-     * @param list<string> $joined
+     * @param  list<string>  $joined
      * @return list<Wall> along the board's edges, where they cut off a run's bank
      */
     private static function atEdges(LandModel $model, int $k, string $side, array $joined): array
@@ -165,17 +192,31 @@ final class Walls
         $run = $model->grading->runs[$k];
         [$w, $d] = [$model->width, $model->depth];
         $walls = [];
-        foreach (['left' => [0.0, 0.0, 0.0, 1.0, -1.0, 0.0], 'right' => [$w, 0.0, 0.0, 1.0, 1.0, 0.0], 'front' => [0.0, 0.0, 1.0, 0.0, 0.0, -1.0], 'back' => [0.0, $d, 1.0, 0.0, 0.0, 1.0]] as $edge => [$x, $y, $ax, $ay, $nx, $ny]) {
+        foreach (
+            [
+                'left' => [0.0, 0.0, 0.0, 1.0, -1.0, 0.0],
+                'right' => [$w, 0.0, 0.0, 1.0, 1.0, 0.0],
+                'front' => [0.0, 0.0, 1.0, 0.0, 0.0, -1.0],
+                'back' => [0.0, $d, 1.0, 0.0, 0.0, 1.0],
+            ] as $edge => [$x, $y, $ax, $ay, $nx, $ny]
+        ) {
             $at = function (float $t) use ($model, $run, $k, $side, $x, $y, $ax, $ay, $nx, $ny): ?array {
                 $p = new Point($x + $t * $ax, $y + $t * $ay);
                 $graded = self::graded($model, $p);
-                if ($graded === null || $graded->kind !== Grading::FILL || $graded->run !== $k || ($graded->offset >= 0.0) !== ($side === 'left')) {
+                if (
+                    $graded === null ||
+                    $graded->kind !== Grading::FILL ||
+                    $graded->run !== $k ||
+                    $graded->offset >= 0.0 !== ($side === 'left')
+                ) {
                     return null;
                 }
                 $foot = $run->alignment->pointAt($graded->station);
                 $outward = ($nx * ($p->x - $foot->x) + $ny * ($p->y - $foot->y)) / max(1e-9, hypot($p->x - $foot->x, $p->y - $foot->y));
 
-                return $outward > self::MIN_OUTWARD_COSINE ? ['station' => $graded->station, 'foot' => $graded->height - $graded->gap, 'top' => $graded->height] : null;
+                return $outward > self::MIN_OUTWARD_COSINE
+                    ? ['station' => $graded->station, 'foot' => $graded->height - $graded->gap, 'top' => $graded->height]
+                    : null;
             };
             $length = $ax > 0.0 ? $w : $d;
             foreach (in_array($edge, $joined, true) ? [] : self::stretches($at, $length) as [$from, $to]) {
@@ -227,7 +268,7 @@ final class Walls
             if (abs($behind - $level) < Grading::MAX_SLOPE * $beyond - self::BEYOND_EDGE_MM) {
                 $ends = abs($behind - $level) / Grading::MAX_SLOPE + 2.0 * self::BEYOND_EDGE_MM;
                 [$near, $far] = [$land($ends) ?? $behind, $land($ends + self::SLOPE_SPAN_MM)];
-                $here = $far === null ? $near : $near - ($far - $near) * $ends / self::SLOPE_SPAN_MM;
+                $here = $far === null ? $near : $near - (($far - $near) * $ends) / self::SLOPE_SPAN_MM;
                 break;
             }
         }
@@ -236,7 +277,7 @@ final class Walls
     }
 
     /**
-     * @param callable(float): (array{foot: float, top: float}|null) $at
+     * @param  callable(float): (array{foot: float, top: float}|null)  $at
      * @return list<array{float, float}> from and to, of what is more than a hair high
      */
     private static function stretches(callable $at, float $length): array
@@ -246,7 +287,7 @@ final class Walls
         $out = [];
         $open = null;
         for ($k = 0; $k <= $parts; $k++) {
-            $t = $length * $k / $parts;
+            $t = ($length * $k) / $parts;
             if (! $holds($t)) {
                 continue;
             }
@@ -269,7 +310,13 @@ final class Walls
         };
         $step = $length / $parts;
 
-        return array_map(fn (array $s): array => [$s[0] <= 0.0 ? 0.0 : $close($s[0], $s[0] - $step), $s[1] >= $length ? $length : $close($s[1], $s[1] + $step)], $out);
+        return array_map(
+            fn (array $s): array => [
+                $s[0] <= 0.0 ? 0.0 : $close($s[0], $s[0] - $step),
+                $s[1] >= $length ? $length : $close($s[1], $s[1] + $step),
+            ],
+            $out,
+        );
     }
 
     /** @return list<float> */
@@ -277,12 +324,13 @@ final class Walls
     {
         $parts = max(1, (int) ceil(($to - $from) / self::STEP_MM - 1e-9));
 
-        return array_map(fn (int $k): float => $from + ($to - $from) * $k / $parts, range(0, $parts));
+        return array_map(fn (int $k): float => $from + (($to - $from) * $k) / $parts, range(0, $parts));
     }
 
     /**
-     * @param callable(float): (array{foot: float, top: float}|null) $at
-     * @return list<array{station: float, along: float, foot: float, top: float}> at stations from one to another, told along the line beside the run
+     * @param  callable(float): (array{foot: float, top: float}|null)  $at
+     * @return list<array{station: float, along: float, foot: float, top: float}> at stations from one to another, told along the line
+     *     beside the run
      */
     private static function profile(Run $run, string $side, float $offset, float $from, float $to, callable $at): array
     {
@@ -302,14 +350,15 @@ final class Walls
     }
 
     /**
-     * @param list<array{station: float, along: float, foot: float, top: float}> $profile
+     * @param  list<array{station: float, along: float, foot: float, top: float}>  $profile
      *
      * @phpstan-assert-if-true non-empty-list<array{station: float, along: float, foot: float, top: float}> $profile
      */
     private static function counts(array $profile): bool
     {
-        return $profile !== [] && $profile[count($profile) - 1]['along'] - $profile[0]['along'] >= self::MIN_LENGTH_MM
-            && max(array_map(fn (array $p): float => $p['top'] - $p['foot'], $profile)) >= self::MIN_HEIGHT_MM;
+        return $profile !== [] &&
+            $profile[count($profile) - 1]['along'] - $profile[0]['along'] >= self::MIN_LENGTH_MM &&
+            max(array_map(fn (array $p): float => $p['top'] - $p['foot'], $profile)) >= self::MIN_HEIGHT_MM;
     }
 
     /** @param  non-empty-list<array{station: float, along: float, foot: float, top: float}>  $profile */

@@ -37,7 +37,7 @@ final class Wetness
         }
         $index = [];
         foreach ($upslope as $p => $cells) {
-            $index[] = log($cells * $land->cell / max(self::MIN_SLOPE, $slopes[$p]));
+            $index[] = log(($cells * $land->cell) / max(self::MIN_SLOPE, $slopes[$p]));
         }
 
         return $index;
@@ -47,17 +47,19 @@ final class Wetness
      * The way that water takes from a place, to the edge or until `$stop` says so; through a pit it goes on where the pit
      * spills over.
      *
-     * @param (callable(float, float): bool)|null $stop
+     * @param  (callable(float, float): bool)|null  $stop
      * @return list<array{float, float}> middles of cells, mm
      */
     public static function downhill(HeightGrid $land, float $x, float $y, ?callable $stop = null): array
     {
         [$n, $m] = [$land->cols, $land->rows];
         [$z] = self::filled($land->values, $n, $m);
-        $p = max(0, min($m - 1, (int) floor(($y - $land->y0) / $land->cell))) * $n + max(0, min($n - 1, (int) floor(($x - $land->x0) / $land->cell)));
+        $p =
+            max(0, min($m - 1, (int) floor(($y - $land->y0) / $land->cell))) * $n +
+            max(0, min($n - 1, (int) floor(($x - $land->x0) / $land->cell)));
         $way = [];
         while ($p !== null) {
-            $way[] = [$land->x0 + ($p % $n + 0.5) * $land->cell, $land->y0 + (intdiv($p, $n) + 0.5) * $land->cell];
+            $way[] = [$land->x0 + (($p % $n) + 0.5) * $land->cell, $land->y0 + (intdiv($p, $n) + 0.5) * $land->cell];
             if ($stop !== null && $stop(...$way[count($way) - 1])) {
                 break;
             }
@@ -68,12 +70,12 @@ final class Wetness
     }
 
     /**
-     * @param list<float> $z
+     * @param  list<float>  $z
      * @return array{list<float>, list<int>} filled heights, and the cells in the order in which they drain
      */
     private static function filled(array $z, int $n, int $m): array
     {
-        $queue = new SplPriorityQueue;
+        $queue = new SplPriorityQueue();
         $seen = $order = [];
         for ($p = 0; $p < $n * $m; $p++) {
             $i = $p % $n;
@@ -99,7 +101,7 @@ final class Wetness
     }
 
     /**
-     * @param list<float> $z
+     * @param  list<float>  $z
      * @return array{int|null, float} the neighbour down the steepest slope, and that slope for each cell's width
      */
     private static function below(array $z, int $p, int $n, int $m): array
@@ -121,7 +123,18 @@ final class Wetness
     {
         [$i, $j] = [$p % $n, intdiv($p, $n)];
         $out = [];
-        foreach ([[-1, -1, M_SQRT2], [0, -1, 1.0], [1, -1, M_SQRT2], [-1, 0, 1.0], [1, 0, 1.0], [-1, 1, M_SQRT2], [0, 1, 1.0], [1, 1, M_SQRT2]] as [$di, $dj, $away]) {
+        foreach (
+            [
+                [-1, -1, M_SQRT2],
+                [0, -1, 1.0],
+                [1, -1, M_SQRT2],
+                [-1, 0, 1.0],
+                [1, 0, 1.0],
+                [-1, 1, M_SQRT2],
+                [0, 1, 1.0],
+                [1, 1, M_SQRT2],
+            ] as [$di, $dj, $away]
+        ) {
             if ($i + $di >= 0 && $i + $di < $n && $j + $dj >= 0 && $j + $dj < $m) {
                 $out[] = [$p + $dj * $n + $di, $away];
             }

@@ -34,7 +34,11 @@ final readonly class ClockWords
     /** "tonight" for what comes this evening, "today", or "14 Oct" */
     public function shortDay(int $minute): string
     {
-        return $this->isToday($minute) ? ($minute > $this->now && (int) $this->at($minute)->format('G') >= 17 ? 'tonight' : 'today') : $this->at($minute)->format('j M');
+        return $this->isToday($minute)
+            ? ($minute > $this->now && (int) $this->at($minute)->format('G') >= 17
+                ? 'tonight'
+                : 'today')
+            : $this->at($minute)->format('j M');
     }
 
     /** "20:40" today, "Thu 07:40", further off "Thu 22 Oct" */

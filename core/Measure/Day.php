@@ -18,7 +18,10 @@ final class Day
     {
         $read = DateTimeImmutable::createFromFormat('!Y-m-d', $text);
         if ($read === false || $read->format('Y-m-d') !== $text) {
-            throw new InvalidValue($text === '' ? 'A date is missing; type it as 2026-10-14.' : "“{$text}” is not a date; type it as 2026-10-14.", $place);
+            throw new InvalidValue(
+                $text === '' ? 'A date is missing; type it as 2026-10-14.' : "“{$text}” is not a date; type it as 2026-10-14.",
+                $place,
+            );
         }
         if ((int) $read->format('Y') < self::FIRST_YEAR || (int) $read->format('Y') > self::LAST_YEAR) {
             throw new InvalidValue('The year lies between '.self::FIRST_YEAR.' and '.self::LAST_YEAR.'.', $place);

@@ -29,7 +29,16 @@ final class InvalidValue extends DomainException
     public static function unlessBetween(float $value, float $least, float $most, string $what, string $unit, string $place): float
     {
         if (! is_finite($value) || $value < $least || $value > $most) {
-            throw new self(sprintf('%s is %s; it must lie between %s and %s.', $what, self::say($value, $unit), self::say($least, $unit), self::say($most, $unit)), $place);
+            throw new self(
+                sprintf(
+                    '%s is %s; it must lie between %s and %s.',
+                    $what,
+                    self::say($value, $unit),
+                    self::say($least, $unit),
+                    self::say($most, $unit),
+                ),
+                $place,
+            );
         }
 
         return $value;

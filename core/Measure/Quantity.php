@@ -25,8 +25,13 @@ final readonly class Quantity
     }
 
     /** @param  array<string, string>  $inputs  an amount of money in its smallest unit: always told with two decimals */
-    public static function money(int|float $minor, string $currency, string $formula, array $inputs = [], string $provenance = 'computed'): self
-    {
+    public static function money(
+        int|float $minor,
+        string $currency,
+        string $formula,
+        array $inputs = [],
+        string $provenance = 'computed',
+    ): self {
         return new self($minor / 100.0, $currency, $formula, $inputs, $provenance, 2, true);
     }
 

@@ -10,7 +10,7 @@ final class Sorted
     /**
      * The last gap of a line that begins at or before a value; the first where none does.
      *
-     * @param list<int|float> $line rising, at least two
+     * @param  list<int|float>  $line rising, at least two
      */
     public static function gap(array $line, float $value): int
     {

@@ -14,6 +14,8 @@ final class Words
     public static function plain(string $text): string
     {
         // Most words are letters, and looked through quickly.
-        return preg_match('/^[\x20-\x7E\n\r\t]*$/D', $text) === 1 ? $text : (string) preg_replace(self::UNTYPED, '', mb_scrub($text, 'UTF-8'));
+        return preg_match('/^[\x20-\x7E\n\r\t]*$/D', $text) === 1
+            ? $text
+            : (string) preg_replace(self::UNTYPED, '', mb_scrub($text, 'UTF-8'));
     }
 }

@@ -21,13 +21,18 @@ final readonly class BenchPlan
     private const SEED = 1;
 
     /**
-     * @param list<PlacedMove> $moves by start
-     * @param list<UnplacedMove> $unplaced
-     * @param string $status of the timetable, as the solver names it
-     * @param int $bound no plan of this work has its last hands-on minute earlier
+     * @param  list<PlacedMove>  $moves by start
+     * @param  list<UnplacedMove>  $unplaced
+     * @param  string  $status of the timetable, as the solver names it
+     * @param  int  $bound no plan of this work has its last hands-on minute earlier
      */
-    private function __construct(public BenchWork $work, public array $moves, public array $unplaced, public string $status, public int $bound)
-    {
+    private function __construct(
+        public BenchWork $work,
+        public array $moves,
+        public array $unplaced,
+        public string $status,
+        public int $bound,
+    ) {
     }
 
     public static function make(BenchWork $work, int $steps = self::ORDERS_TRIED): self
@@ -38,21 +43,35 @@ final readonly class BenchPlan
     /**
      * The search alone: what it finds holds for the same work until its `planFrom` moves on.
      *
-     * @param float $seconds given, the search goes on for so long instead of `$steps`
-     * @param Closure(float): bool|null $each told the share of the time that is spent; false ends the search
-     * @param int|null $until sessions after this moment are left aside
-     * @return array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int} starts and ends in minutes of Unix time; moves for which no session is warm enough
+     * @param  float  $seconds given, the search goes on for so long instead of `$steps`
+     * @param  Closure(float): bool|null  $each told the share of the time that is spent; false ends the search
+     * @param  int|null  $until sessions after this moment are left aside
+     * @return array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int} starts and ends in minutes of Unix
+     *     time; moves for which no session is warm enough
      */
-    public static function solve(BenchWork $work, int $steps = self::ORDERS_TRIED, ?float $seconds = null, ?Closure $each = null, int $seed = self::SEED, ?int $until = null): array
-    {
+    public static function solve(
+        BenchWork $work,
+        int $steps = self::ORDERS_TRIED,
+        ?float $seconds = null,
+        ?Closure $each = null,
+        int $seed = self::SEED,
+        ?int $until = null,
+    ): array {
         $of = new PlanProblem($work, $until);
         $problem = $of->problem;
         // What can never start would make the whole infeasible: it stays out, and so does what waits for it.
-        $answer = Solver::solve($problem->without(self::hopeless($problem)), $seconds ?? 20.0, $seed, $seconds === null ? $steps : PHP_INT_MAX, $work->rules()->first === [] ? [] : [$of->jobs($work->rules()->first)], $each);
+        $answer = Solver::solve(
+            $problem->without(self::hopeless($problem)),
+            $seconds ?? 20.0,
+            $seed,
+            $seconds === null ? $steps : PHP_INT_MAX,
+            $work->rules()->first === [] ? [] : [$of->jobs($work->rules()->first)],
+            $each,
+        );
         $at = $answer->finish === null ? PartialPlan::of($work, $of)->at : $of->moves($answer->starts);
         $cold = [];
         foreach ($problem->jobs as $id => $job) {
-            array_push($cold, ...($job->allowed === [] ? $of->groups[$id] : []));
+            array_push($cold, ...$job->allowed === [] ? $of->groups[$id] : []);
         }
 
         return ['status' => $answer->status, 'at' => $at, 'cold' => $cold, 'bound' => $answer->lowerBound + $of->zero];
@@ -123,7 +142,7 @@ final readonly class BenchPlan
     /**
      * Why a move that comes later, or not at all, is not in a session.
      *
-     * @param array{int, int, int} $session
+     * @param  array{int, int, int}  $session
      * @return array{kind: string, ref: string, text: string}
      */
     public function notWithin(Move $move, array $session): array
@@ -135,7 +154,7 @@ final readonly class BenchPlan
      * Minutes of what is left of a session that no move takes, one pair of hands counted. What was begun before it takes nothing from it
      * but what it goes on into it.
      *
-     * @param array{int, int, int} $session
+     * @param  array{int, int, int}  $session
      */
     public function freeIn(array $session): int
     {
@@ -202,7 +221,10 @@ final readonly class BenchPlan
             }
             foreach ($due[1] === 'travel' ? $this->work->project->works->laid : [] as $laid) {
                 if ($laid->section === $section->uid) {
-                    $last = max($last, (int) ceil($this->work->reached($laid, self::through($laid->recipe->cure->minutes), $this->work->certainty())));
+                    $last = max(
+                        $last,
+                        (int) ceil($this->work->reached($laid, self::through($laid->recipe->cure->minutes), $this->work->certainty())),
+                    );
                 }
             }
             $slack[$section->uid] = $due[0] - $last;
@@ -228,7 +250,9 @@ final readonly class BenchPlan
     {
         $move = $placed->move;
 
-        return (int) ceil($this->work->drying($move->section)->reached($move->coat->recipe->cure, $milestone, $move->coat->mm, $placed->end, $quantile));
+        return (int) ceil(
+            $this->work->drying($move->section)->reached($move->coat->recipe->cure, $milestone, $move->coat->mm, $placed->end, $quantile),
+        );
     }
 
     /**
@@ -280,8 +304,14 @@ final readonly class BenchPlan
         $at = $this->at();
         foreach ($this->work->bases[$placed->move->id] as $base) {
             $under = $base->under;
-            [$start, $end] = $under instanceof CoatApplication ? [$under->startedAt, $this->work->endOf($under)] : ($at[$under->id] ?? [null, null]);
-            if ($base->window !== null && $start !== null && $end !== null && $placed->start > $this->work->windowOf($base, $placed->move->section->uid)->latest($start, $end)) {
+            [$start, $end] =
+                $under instanceof CoatApplication ? [$under->startedAt, $this->work->endOf($under)] : $at[$under->id] ?? [null, null];
+            if (
+                $base->window !== null &&
+                $start !== null &&
+                $end !== null &&
+                $placed->start > $this->work->windowOf($base, $placed->move->section->uid)->latest($start, $end)
+            ) {
                 return $base->window->missed === '' ? 'Try it with care.' : $base->window->missed;
             }
         }

@@ -59,8 +59,8 @@ final class BenchWork
     private readonly DateTimeZone $zone;
 
     /**
-     * @param array<string, SectionSurvey> $surveys section uid → its survey
-     * @param int $now minutes of Unix time
+     * @param  array<string, SectionSurvey>  $surveys section uid → its survey
+     * @param  int  $now minutes of Unix time
      */
     public function __construct(public readonly Project $project, public readonly array $surveys, public readonly int $now)
     {
@@ -94,7 +94,9 @@ final class BenchWork
     {
         $cure = $coat->recipe->cure;
 
-        return isset($cure->minutes[Milestone::WorkableUntil->value]) ? $this->drying($section)->least($cure, Milestone::WorkableUntil, $coat->mm, 1.0 - $this->certainty()) : INF;
+        return isset($cure->minutes[Milestone::WorkableUntil->value])
+            ? $this->drying($section)->least($cure, Milestone::WorkableUntil, $coat->mm, 1.0 - $this->certainty())
+            : INF;
     }
 
     /** The air that what was laid on a section has had: that of its room, and of those it stood in before. */
@@ -107,12 +109,26 @@ final class BenchWork
             return $this->dryingIn($room);
         }
 
-        return $this->drying["{$room->uid}|{$section->uid}"] ??= new Drying($room, $this->zone, $from, $this->project->works->logs[$room->uid] ?? null, $this->watchedIn($room), RoomAir::before($stood, $this->project->works->rooms, $this->project->works->logs, $this->zone), max(array_column($stood, 0)));
+        return $this->drying["{$room->uid}|{$section->uid}"] ??= new Drying(
+            $room,
+            $this->zone,
+            $from,
+            $this->project->works->logs[$room->uid] ?? null,
+            $this->watchedIn($room),
+            RoomAir::before($stood, $this->project->works->rooms, $this->project->works->logs, $this->zone),
+            max(array_column($stood, 0)),
+        );
     }
 
     public function dryingIn(Room $room): Drying
     {
-        return $this->drying[$room->uid] ??= new Drying($room, $this->zone, $this->earliest(), $this->project->works->logs[$room->uid] ?? null, $this->watchedIn($room));
+        return $this->drying[$room->uid] ??= new Drying(
+            $room,
+            $this->zone,
+            $this->earliest(),
+            $this->project->works->logs[$room->uid] ?? null,
+            $this->watchedIn($room),
+        );
     }
 
     public function dryingOf(CoatApplication $laid): Drying
@@ -127,15 +143,35 @@ final class BenchWork
         $placement = $move->section->placement;
 
         return new CoatApplication(
-            $uid, $move->section->uid, $move->zone->uid, $move->coat->uid, $move->pass, $move->coat->title(), $move->coat->recipe, $move->coat->mm,
-            CoatApplication::moved($rings, fn (Point $p): Point => $placement->toLayout($p)), $move->area, $move->track, $move->minutes, $move->amounts, $startedAt, $endedAt,
+            $uid,
+            $move->section->uid,
+            $move->zone->uid,
+            $move->coat->uid,
+            $move->pass,
+            $move->coat->title(),
+            $move->coat->recipe,
+            $move->coat->mm,
+            CoatApplication::moved($rings, fn (Point $p): Point => $placement->toLayout($p)),
+            $move->area,
+            $move->track,
+            $move->minutes,
+            $move->amounts,
+            $startedAt,
+            $endedAt,
         );
     }
 
     /** When something laid has reached a milestone, minutes of Unix time; what is being laid counts from its expected end. */
     public function reached(CoatApplication $laid, Milestone $milestone, float $quantile): float
     {
-        return $this->dryingOf($laid)->reached($laid->recipe->cure, $milestone, $laid->mm, $this->endOf($laid), $quantile, $laid->watched());
+        return $this->dryingOf($laid)->reached(
+            $laid->recipe->cure,
+            $milestone,
+            $laid->mm,
+            $this->endOf($laid),
+            $quantile,
+            $laid->watched(),
+        );
     }
 
     public function endOf(CoatApplication $laid): int
@@ -158,7 +194,16 @@ final class BenchWork
     /** Whoever touched it and called it wet is believed, whatever it was to be ready for. */
     public function state(CoatApplication $laid): DryingState
     {
-        $dry = isset($laid->recipe->cure->minutes[Milestone::TouchDry->value]) ? $this->dryingOf($laid)->reached($laid->recipe->cure, Milestone::TouchDry, $laid->mm, $this->endOf($laid), 0.8, $laid->watched()?->to(Milestone::TouchDry)) : null;
+        $dry = isset($laid->recipe->cure->minutes[Milestone::TouchDry->value])
+            ? $this->dryingOf($laid)->reached(
+                $laid->recipe->cure,
+                Milestone::TouchDry,
+                $laid->mm,
+                $this->endOf($laid),
+                0.8,
+                $laid->watched()?->to(Milestone::TouchDry),
+            )
+            : null;
         $next = $this->reached($laid, $laid->recipe->needsOf($laid->recipe), 0.8);
 
         return match (true) {
@@ -186,15 +231,27 @@ final class BenchWork
             return 0;
         }
         $room = $this->drying($move->section)->room;
-        $alcohol = array_sum(array_map(fn (MaterialAmount $a): float => str_starts_with($a->material, 'alcohol') ? $a->amount : 0.0, $move->amounts));
+        $alcohol = array_sum(
+            array_map(fn (MaterialAmount $a): float => str_starts_with($a->material, 'alcohol') ? $a->amount : 0.0, $move->amounts),
+        );
 
-        return max(self::MIN_AIRING_MINUTES, $alcohol > 0.0 ? (int) ceil(AlcoholVapour::of($alcohol, 0.99, $room->volume, $room->airChanges)->minutes) : 0);
+        return max(
+            self::MIN_AIRING_MINUTES,
+            $alcohol > 0.0 ? (int) ceil(AlcoholVapour::of($alcohol, 0.99, $room->volume, $room->airChanges)->minutes) : 0,
+        );
     }
 
     /** A base's window in the air of a section's room, in minutes of Unix time. */
     public function windowOf(Underlayer $base, string $section): WindowTimeLag
     {
-        return new WindowTimeLag($this->drying($this->project->section($section)), $base->cure()['figures'], $base->cure()['mm'], $base->window ?? throw new LogicException('It has no window.'), $this->certainty(), 0);
+        return new WindowTimeLag(
+            $this->drying($this->project->section($section)),
+            $base->cure()['figures'],
+            $base->cure()['mm'],
+            $base->window ?? throw new LogicException('It has no window.'),
+            $this->certainty(),
+            0,
+        );
     }
 
     public function rules(): BenchRules
@@ -218,7 +275,9 @@ final class BenchWork
         $own = $this->rules()->dueOf($section->uid);
         $date = $own['date'] ?? $this->project->layout->showOn;
 
-        return $date === null ? null : [intdiv((new DateTimeImmutable($date, $this->zone))->getTimestamp(), 60), $own['milestone'] ?? 'travel'];
+        return $date === null
+            ? null
+            : [intdiv((new DateTimeImmutable($date, $this->zone))->getTimestamp(), 60), $own['milestone'] ?? 'travel'];
     }
 
     public function zone(): DateTimeZone
@@ -242,7 +301,8 @@ final class BenchWork
 
     private function earliest(): int
     {
-        return min([$this->now, ...array_map(fn (CoatApplication $l): int => $l->endedAt ?? $l->startedAt, $this->project->works->laid)]) - 1440;
+        return min([$this->now, ...array_map(fn (CoatApplication $l): int => $l->endedAt ?? $l->startedAt, $this->project->works->laid)]) -
+            1440;
     }
 
     /** @return list<Move> */
@@ -253,7 +313,17 @@ final class BenchWork
             foreach ($this->project->works->coatsOf($zone->uid) as $coat) {
                 for ($pass = 1; $pass <= $coat->passes; $pass++) {
                     if (! $survey->isWhole($coat, $pass) && $survey->left($coat, $pass)->surface > 0.0) {
-                        array_push($moves, ...$cutter->moves($section, $zone, $coat, $pass, $survey->left($coat, $pass), $survey->zones[$zone->uid]->surface));
+                        array_push(
+                            $moves,
+                            ...$cutter->moves(
+                                $section,
+                                $zone,
+                                $coat,
+                                $pass,
+                                $survey->left($coat, $pass),
+                                $survey->zones[$zone->uid]->surface,
+                            ),
+                        );
                     }
                 }
             }
@@ -263,7 +333,7 @@ final class BenchWork
     }
 
     /**
-     * @param list<Move> $moves
+     * @param  list<Move>  $moves
      * @return array<string, list<Underlayer>>
      */
     private function basesOn(Section $section, SectionSurvey $survey, array $moves): array
@@ -300,8 +370,8 @@ final class BenchWork
      * Which of the coats under a move it has to follow within a while: the last one that asks for it; what a lower coat asks of
      * the one above holds for the next above alone.
      *
-     * @param list<array{Coat, int, ZoneOverlap|null}> $under
-     * @param array<string, array{Coat, int, int}> $places
+     * @param  list<array{Coat, int, ZoneOverlap|null}>  $under
+     * @param  array<string, array{Coat, int, int}>  $places
      */
     private function led(Move $move, array $under, array $places): ?int
     {
@@ -327,7 +397,11 @@ final class BenchWork
     private function window(Recipe $lower, Coat $coat, Coat $upper): ?FollowWindow
     {
         foreach ([[$upper->recipe->window, true], [$lower->window, false]] as [$window, $own]) {
-            if ($window !== null && $own === ($window->side !== 'above') && $window->rules($lower, $coat->uid === $upper->uid, $upper->recipe)) {
+            if (
+                $window !== null &&
+                $own === ($window->side !== 'above') &&
+                $window->rules($lower, $coat->uid === $upper->uid, $upper->recipe)
+            ) {
                 return $window;
             }
         }
@@ -352,7 +426,7 @@ final class BenchWork
      * The coats and passes that a move goes over. Within a zone the coat next below stands for those under it, which it
      * waited for itself, unless this one asks more of them or that one came within a window.
      *
-     * @param array<string, array{Coat, int, int}> $places
+     * @param  array<string, array{Coat, int, int}>  $places
      * @return list<array{Coat, int, ZoneOverlap|null}> null for the zone itself
      */
     private function under(Move $move, array $places, SectionSurvey $survey): array

@@ -30,10 +30,22 @@ final readonly class CoatState
         if ($laid !== []) {
             // What is wettest says how the whole coat may be treated.
             $states = array_map($plan->work->state(...), $laid);
-            $state = in_array(DryingState::Wet, $states, true) ? DryingState::Wet : (in_array(DryingState::Setting, $states, true) ? DryingState::Setting : DryingState::Ready);
+            $state = in_array(DryingState::Wet, $states, true)
+                ? DryingState::Wet
+                : (in_array(DryingState::Setting, $states, true)
+                    ? DryingState::Setting
+                    : DryingState::Ready);
         }
 
-        return new self($coat, $state, count($laid), count($laid) + count($planned) + count($held), $laid[count($laid) - 1] ?? null, $planned[0] ?? null, $held[0] ?? null);
+        return new self(
+            $coat,
+            $state,
+            count($laid),
+            count($laid) + count($planned) + count($held),
+            $laid[count($laid) - 1] ?? null,
+            $planned[0] ?? null,
+            $held[0] ?? null,
+        );
     }
 
     public function isWhole(): bool

@@ -11,8 +11,12 @@ final class ColdHours
     private array $known = [];
 
     /** @param  list<array{int, int}>  $sessions from `$zero` on */
-    public function __construct(private readonly BenchWork $work, private readonly array $sessions, private readonly int $zero, private readonly int $step)
-    {
+    public function __construct(
+        private readonly BenchWork $work,
+        private readonly array $sessions,
+        private readonly int $zero,
+        private readonly int $step,
+    ) {
     }
 
     /** @return list<array{int, int}>|null ranges of starts; null where any start will do */
@@ -37,7 +41,12 @@ final class ColdHours
             $open = $last = null;
             $end = $to - $minutes;
             for ($start = $from; $start <= $end; $start = $start === $end ? $end + 1 : min($end, $start + $this->step)) {
-                $spoils = $drying->spoils($move->coat->recipe->cure, $move->coat->mm, $start + $minutes + $this->zero, $this->work->certainty());
+                $spoils = $drying->spoils(
+                    $move->coat->recipe->cure,
+                    $move->coat->mm,
+                    $start + $minutes + $this->zero,
+                    $this->work->certainty(),
+                );
                 if (! $spoils) {
                     $open ??= $start;
                     $last = $start;

@@ -24,25 +24,44 @@ final readonly class Countdown
         foreach ($work->project->works->laid as $laid) {
             $place = $work->project->section($laid->section)->name;
             if ($laid->endedAt === null && isset($laid->recipe->cure->minutes[Milestone::WorkableUntil->value])) {
-                $at = (int) floor($work->dryingOf($laid)->reached($laid->recipe->cure, Milestone::WorkableUntil, $laid->mm, $laid->startedAt, 1.0 - $work->certainty()));
+                $at = (int) floor(
+                    $work
+                        ->dryingOf($laid)
+                        ->reached($laid->recipe->cure, Milestone::WorkableUntil, $laid->mm, $laid->startedAt, 1.0 - $work->certainty()),
+                );
                 $all[] = new self('workable', $laid->title, $place, $at, 'what was mixed first may no longer be worked after it');
             }
         }
         foreach ($work->moves as $id => $move) {
             foreach ($work->bases[$id] as $base) {
-                if ($base->window === null || ! $base->under instanceof CoatApplication || $base->under->endedAt === null) {
+                if ($base->window === null || ! ($base->under instanceof CoatApplication) || $base->under->endedAt === null) {
                     continue;
                 }
                 $gap = $work->windowOf($base, $move->section->uid);
                 [$opens, $closes] = [$gap->earliest($base->under->endedAt), $gap->latest($base->under->startedAt, $base->under->endedAt)];
                 if ($closes >= $work->now) {
-                    $all[] = $opens > $work->now
-                        ? new self('opens', $move->title(), $move->section->name, $opens, "not before it after “{$base->under->title}”; until then leave it")
-                        : new self('closes', $move->title(), $move->section->name, $closes, $base->window->missed === '' ? 'after it, it is too late' : $base->window->missed);
+                    $all[] =
+                        $opens > $work->now
+                            ? new self(
+                                'opens',
+                                $move->title(),
+                                $move->section->name,
+                                $opens,
+                                "not before it after “{$base->under->title}”; until then leave it",
+                            )
+                            : new self(
+                                'closes',
+                                $move->title(),
+                                $move->section->name,
+                                $closes,
+                                $base->window->missed === '' ? 'after it, it is too late' : $base->window->missed,
+                            );
                 }
             }
         }
-        $all = array_values(array_filter($all, fn (self $c): bool => $c->at > $work->now - 60 && $c->at < $work->now + self::MAX_MINUTES_AHEAD));
+        $all = array_values(
+            array_filter($all, fn (self $c): bool => $c->at > $work->now - 60 && $c->at < $work->now + self::MAX_MINUTES_AHEAD),
+        );
         usort($all, fn (self $a, self $b): int => $a->at <=> $b->at);
 
         return $all;

@@ -17,13 +17,23 @@ final class DryingTimeLag implements TimeLag
 
     private ?int $least = null;
 
-    public function __construct(private readonly Drying $drying, private readonly CureFigures $figures, private readonly Milestone $milestone, private readonly float $mm, private readonly int $zero, private readonly float $certainty)
-    {
+    public function __construct(
+        private readonly Drying $drying,
+        private readonly CureFigures $figures,
+        private readonly Milestone $milestone,
+        private readonly float $mm,
+        private readonly int $zero,
+        private readonly float $certainty,
+    ) {
     }
 
     public function earliest(int $end): int
     {
-        return $this->known[$end] ??= (int) ceil($this->drying->reached($this->figures, $this->milestone, $this->mm, (float) ($end + $this->zero), $this->certainty) - $this->zero - 1e-6);
+        return $this->known[$end] ??= (int) ceil(
+            $this->drying->reached($this->figures, $this->milestone, $this->mm, (float) ($end + $this->zero), $this->certainty) -
+                $this->zero -
+                1e-6,
+        );
     }
 
     public function latest(int $start, int $end): ?int

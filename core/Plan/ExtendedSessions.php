@@ -13,7 +13,7 @@ final class ExtendedSessions
      * Whoever laid something that has to be followed within a while stays for it: where no session has room in what is left of that while,
      * the bench is lit as long as the follower takes.
      *
-     * @param list<array{int, int, int}> $sessions
+     * @param  list<array{int, int, int}>  $sessions
      * @return list<array{int, int, int}>
      */
     public static function among(BenchWork $work, array $sessions): array
@@ -38,7 +38,7 @@ final class ExtendedSessions
     }
 
     /**
-     * @param list<array{int, int, int}> $sessions
+     * @param  list<array{int, int, int}>  $sessions
      * @return list<array{int, int, int}> with one more, or one that goes on longer
      */
     private static function staying(array $sessions, int $from, int $to): array

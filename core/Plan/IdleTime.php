@@ -60,7 +60,11 @@ final readonly class IdleTime
             }
             [$ready] = $why->binding($placed->move);
             $move = $placed->move;
-            if ($plan->work->drying($move->section)->spoils($move->coat->recipe->cure, $move->coat->mm, (float) ($from + $placed->minutes()), $plan->work->certainty())) {
+            if (
+                $plan->work
+                    ->drying($move->section)
+                    ->spoils($move->coat->recipe->cure, $move->coat->mm, (float) ($from + $placed->minutes()), $plan->work->certainty())
+            ) {
                 continue;
             }
             if ($ready <= $from && $placed->minutes() <= $to - $from) {

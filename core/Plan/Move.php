@@ -35,7 +35,9 @@ final readonly class Move
     {
         $coat = $this->coat->name === '' ? $this->coat->recipe->action : $this->coat->name;
 
-        return $coat.($this->coat->passes > 1 ? ", pass {$this->pass}" : '').($this->strips > 1 ? ", strip {$this->strip} of {$this->strips}" : '');
+        return $coat.
+            ($this->coat->passes > 1 ? ", pass {$this->pass}" : '').
+            ($this->strips > 1 ? ", strip {$this->strip} of {$this->strips}" : '');
     }
 
     /** The id of the strip before this one. */

@@ -11,7 +11,7 @@ namespace IdleRidge\Core\Plan;
 final class MoveBatches
 {
     /**
-     * @param list<string> $without moves that stay alone
+     * @param  list<string>  $without moves that stay alone
      * @return array<string, list<string>> the first move of a group → all its moves, in order; single ones stand alone
      */
     public static function of(BenchWork $work, array $without = []): array
@@ -25,7 +25,7 @@ final class MoveBatches
         foreach ($work->moves as $id => $move) {
             $key = self::key($move);
             $stays = $key === null || in_array($id, $without, true);
-            foreach ($stays ? [] : ($open[$key] ?? []) as $first) {
+            foreach ($stays ? [] : $open[$key] ?? [] as $first) {
                 if (self::fits($work, $groups[$first], $move, $longest, $free, $above)) {
                     $groups[$first][] = (string) $id;
 
@@ -44,7 +44,7 @@ final class MoveBatches
     /**
      * Minutes of each move of a group: only the first sets up.
      *
-     * @param list<string> $group
+     * @param  list<string>  $group
      * @return array<string, int>
      */
     public static function minutes(BenchWork $work, array $group): array
@@ -64,35 +64,50 @@ final class MoveBatches
         $out = [];
         foreach ($work->bases as $id => $bases) {
             foreach (array_filter($bases, fn (Underlayer $b): bool => $b->window !== null) as $base) {
-                array_push($out, (string) $id, ...($base->under instanceof Move ? [$base->under->id] : []));
+                array_push($out, (string) $id, ...$base->under instanceof Move ? [$base->under->id] : []);
             }
         }
 
         return $out;
     }
 
-    /** What moves have in common that can be joined; null for one that stays alone, as one that keeps a tool: its clamps are not there for the next. */
+    /**
+     * What moves have in common that can be joined; null for one that stays alone, as one that keeps a tool: its clamps are not there for
+     * the next.
+     */
     private static function key(Move $move): ?string
     {
         $recipe = $move->coat->recipe;
 
-        return $move->strips > 1 || $recipe->window !== null || $recipe->holds !== [] || $move->coat->minutes !== null || $recipe->labour->setUp < 1.0 ? null : implode('/', [$move->section->uid, $recipe->id, $move->coat->mm, $move->pass]);
+        return $move->strips > 1 ||
+            $recipe->window !== null ||
+            $recipe->holds !== [] ||
+            $move->coat->minutes !== null ||
+            $recipe->labour->setUp < 1.0
+            ? null
+            : implode('/', [$move->section->uid, $recipe->id, $move->coat->mm, $move->pass]);
     }
 
     /**
-     * @param list<string> $group
-     * @param array<string, float> $free
-     * @param array<string, array<string, true>> $above
+     * @param  list<string>  $group
+     * @param  array<string, float>  $free
+     * @param  array<string, array<string, true>>  $above
      */
     private static function fits(BenchWork $work, array $group, Move $move, int $longest, array $free, array $above): bool
     {
         $minutes = array_sum(self::minutes($work, [...$group, $move->id]));
-        $open = $move->coat->openMinutesOf(array_sum(array_map(fn (string $id): float => $work->moves[$id]->area, [...$group, $move->id]))) ?? 0.0;
+        $open =
+            $move->coat->openMinutesOf(array_sum(array_map(fn (string $id): float => $work->moves[$id]->area, [...$group, $move->id]))) ??
+            0.0;
         if ($minutes > $longest || ($open > 0.0 && $open > $work->workable($move->section, $move->coat))) {
             return false;
         }
         foreach ($group as $id) {
-            if (isset($above[$id][$move->id]) || isset($above[$move->id][$id]) || self::sessionFrom($work, $free[$id]) !== self::sessionFrom($work, $free[$move->id])) {
+            if (
+                isset($above[$id][$move->id]) ||
+                isset($above[$move->id][$id]) ||
+                self::sessionFrom($work, $free[$id]) !== self::sessionFrom($work, $free[$move->id])
+            ) {
                 return false;
             }
         }
@@ -125,7 +140,14 @@ final class MoveBatches
             foreach ($work->bases[$id] as $base) {
                 if ($base->under instanceof Move) {
                     $cure = $base->cure();
-                    $at = max($at, $look($base->under->id) + $base->under->minutes + $work->drying($base->under->section)->least($cure['figures'], $base->milestone, $cure['mm'], $work->certainty()));
+                    $at = max(
+                        $at,
+                        $look($base->under->id) +
+                            $base->under->minutes +
+                            $work
+                                ->drying($base->under->section)
+                                ->least($cure['figures'], $base->milestone, $cure['mm'], $work->certainty()),
+                    );
                 } else {
                     $at = max($at, $work->reached($base->under, $base->milestone, $work->certainty()));
                 }
@@ -168,7 +190,7 @@ final class MoveBatches
     /**
      * Two groups that each wait for a part of the other would never begin: such are taken apart again.
      *
-     * @param array<string, list<string>> $groups
+     * @param  array<string, list<string>>  $groups
      * @return array<string, list<string>>
      */
     private static function withoutCircles(BenchWork $work, array $groups): array

@@ -10,15 +10,32 @@ use IdleRidge\Core\Coats\MaterialAmount;
 final readonly class PackingList
 {
     /** What a hazard or a trait of a recipe asks for. */
-    private const WORN_FOR_HAZARD = ['dust' => 'dust mask for fine dust, goggles', 'skin' => 'gloves', 'vapour' => 'open window, fan blowing out', 'sparks' => 'dry hands, earth pin'];
+    private const WORN_FOR_HAZARD = [
+        'dust' => 'dust mask for fine dust, goggles',
+        'skin' => 'gloves',
+        'vapour' => 'open window, fan blowing out',
+        'sparks' => 'dry hands, earth pin',
+    ];
 
-    private const BESIDE_FOR_TRAIT = ['wet' => 'damp cloth, water', 'messy' => 'covers over track and fascia', 'loose' => 'fine brush, dropper, vacuum with a stocking', 'alcohol' => 'spray bottle, no flame near', 'mask' => 'fresh blade', 'unmask' => 'fresh blade', 'joint' => 'fine saw or knife', 'sand' => 'sanding block, vacuum', 'pour' => 'cups, level, dust cover', 'rails' => 'track rubber or lint-free cloth', 'run' => 'slowest engine, lightest vehicle'];
+    private const BESIDE_FOR_TRAIT = [
+        'wet' => 'damp cloth, water',
+        'messy' => 'covers over track and fascia',
+        'loose' => 'fine brush, dropper, vacuum with a stocking',
+        'alcohol' => 'spray bottle, no flame near',
+        'mask' => 'fresh blade',
+        'unmask' => 'fresh blade',
+        'joint' => 'fine saw or knife',
+        'sand' => 'sanding block, vacuum',
+        'pour' => 'cups, level, dust cover',
+        'rails' => 'track rubber or lint-free cloth',
+        'run' => 'slowest engine, lightest vehicle',
+    ];
 
     /**
-     * @param list<MaterialAmount> $materials
-     * @param array<string, list<string>> $tools tool → moves
-     * @param list<string> $wear
-     * @param list<string> $beside
+     * @param  list<MaterialAmount>  $materials
+     * @param  array<string, list<string>>  $tools tool → moves
+     * @param  list<string>  $wear
+     * @param  list<string>  $beside
      */
     private function __construct(public array $materials, public array $tools, public array $wear, public array $beside)
     {

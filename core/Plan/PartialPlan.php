@@ -13,8 +13,8 @@ final readonly class PartialPlan
     private const MAX_TRIES = 20;
 
     /**
-     * @param array<string, array{int, int}> $at start and end of moves
-     * @param array<string, Move> $left moves that are better not begun → the follower that finds no place
+     * @param  array<string, array{int, int}>  $at start and end of moves
+     * @param  array<string, Move>  $left moves that are better not begun → the follower that finds no place
      */
     private function __construct(public array $at, public array $left)
     {
@@ -43,7 +43,7 @@ final readonly class PartialPlan
     /**
      * The follower that a move must not be left without, if it is not there.
      *
-     * @param array<string, array{int, int}> $at
+     * @param  array<string, array{int, int}>  $at
      * @return array<string, Move> move that would be left open → its follower
      */
     public static function leftOpen(BenchWork $work, array $at): array
@@ -51,7 +51,12 @@ final readonly class PartialPlan
         $open = [];
         foreach ($work->moves as $id => $move) {
             foreach (isset($at[$id]) ? [] : $work->bases[$id] as $base) {
-                if ($base->window !== null && $base->window->again === null && $base->under instanceof Move && isset($at[$base->under->id])) {
+                if (
+                    $base->window !== null &&
+                    $base->window->again === null &&
+                    $base->under instanceof Move &&
+                    isset($at[$base->under->id])
+                ) {
                     $open[$base->under->id] = $move;
                 }
             }

@@ -62,13 +62,23 @@ final class PlanProblem
             }
         }
         $most = max([1, ...array_map(fn (array $steps): int => max([0, ...array_column($steps, 1)]), $hands)]);
-        $this->problem = new Problem((BenchWork::HORIZON_DAYS + 2) * 1440, $most, $tools, $sessions, $jobs, $waits, $this->apart(), $hands, $this->taken($tools));
+        $this->problem = new Problem(
+            (BenchWork::HORIZON_DAYS + 2) * 1440,
+            $most,
+            $tools,
+            $sessions,
+            $jobs,
+            $waits,
+            $this->apart(),
+            $hands,
+            $this->taken($tools),
+        );
     }
 
     /**
      * The jobs of moves, each once, in their order.
      *
-     * @param list<string> $moves
+     * @param  list<string>  $moves
      * @return list<string>
      */
     public function jobs(array $moves): array
@@ -79,7 +89,7 @@ final class PlanProblem
     /**
      * Starts of jobs as starts and ends of moves, minutes of Unix time.
      *
-     * @param array<string, int> $starts
+     * @param  array<string, int>  $starts
      * @return array<string, array{int, int}>
      */
     public function moves(array $starts): array
@@ -123,7 +133,7 @@ final class PlanProblem
     }
 
     /**
-     * @param list<array{int, int}> $steps
+     * @param  list<array{int, int}>  $steps
      * @return list<array{int, int}> one hand fewer up to a moment
      */
     private function less(array $steps, int $until): array
@@ -143,7 +153,7 @@ final class PlanProblem
     }
 
     /**
-     * @param list<array{int, int}> $steps
+     * @param  list<array{int, int}>  $steps
      * @return list<array{int, int}> those that still count from a moment on
      */
     private function from(array $steps, int $from): array
@@ -169,11 +179,14 @@ final class PlanProblem
             [$minutes, $lead, $rest] = $this->part[$member];
             $allowed = StartRanges::both($allowed, StartRanges::sooner($cold->allowed($move, $minutes), $lead));
             foreach ($work->bases[$member] as $base) {
-                if (! $base->under instanceof CoatApplication) {
+                if (! ($base->under instanceof CoatApplication)) {
                     continue;
                 }
                 if ($base->window === null) {
-                    $notBefore = max($notBefore, (int) ceil($work->reached($base->under, $base->milestone, $work->certainty())) - $this->zero - $lead);
+                    $notBefore = max(
+                        $notBefore,
+                        (int) ceil($work->reached($base->under, $base->milestone, $work->certainty())) - $this->zero - $lead,
+                    );
                 } else {
                     $allowed = StartRanges::both($allowed, $this->open($base, $base->under));
                 }
@@ -186,7 +199,19 @@ final class PlanProblem
             }
         }
 
-        return new Job($id, $this->part[$id][0] + $this->part[$id][2], 1, array_values(array_unique($tools)), $first->section->uid, $notBefore, $allowed, $due, $holds, $this->turn($first), max([0, ...array_map(fn (string $id): int => $work->airing($work->moves[$id]), $members)]));
+        return new Job(
+            $id,
+            $this->part[$id][0] + $this->part[$id][2],
+            1,
+            array_values(array_unique($tools)),
+            $first->section->uid,
+            $notBefore,
+            $allowed,
+            $due,
+            $holds,
+            $this->turn($first),
+            max([0, ...array_map(fn (string $id): int => $work->airing($work->moves[$id]), $members)]),
+        );
     }
 
     /**
@@ -209,7 +234,7 @@ final class PlanProblem
     }
 
     /**
-     * @param list<string> $members
+     * @param  list<string>  $members
      * @return list<Precedence>
      */
     private function waits(string $id, array $members): array
@@ -219,7 +244,17 @@ final class PlanProblem
             $move = $this->work->moves[$member];
             foreach ($this->work->bases[$member] as $base) {
                 if ($base->under instanceof Move && $this->jobOf[$base->under->id] !== $id) {
-                    $waits[] = Precedence::by($this->jobOf[$base->under->id], $id, $base->window === null ? PartTimeLag::of($this->dry($base->under, $base->milestone), $this->part[$base->under->id][2], $this->part[$member][1]) : $this->window($base, $base->under->section));
+                    $waits[] = Precedence::by(
+                        $this->jobOf[$base->under->id],
+                        $id,
+                        $base->window === null
+                            ? PartTimeLag::of(
+                                $this->dry($base->under, $base->milestone),
+                                $this->part[$base->under->id][2],
+                                $this->part[$member][1],
+                            )
+                            : $this->window($base, $base->under->section),
+                    );
                 }
             }
             // Strips of a pass follow each other: from back to front, or along the track.
@@ -235,14 +270,28 @@ final class PlanProblem
     {
         $drying = $this->work->drying($under->section);
         $key = implode('/', [$under->coat->recipe->id, $milestone->value, $under->coat->mm, $drying->room->uid]);
-        $gap = $this->gaps[$key] ??= new DryingTimeLag($drying, $under->coat->recipe->cure, $milestone, $under->coat->mm, $this->zero, $this->work->certainty());
+        $gap = $this->gaps[$key] ??= new DryingTimeLag(
+            $drying,
+            $under->coat->recipe->cure,
+            $milestone,
+            $under->coat->mm,
+            $this->zero,
+            $this->work->certainty(),
+        );
 
         return $gap instanceof DryingTimeLag ? $gap : throw new \LogicException('one key for two gaps');
     }
 
     private function window(Underlayer $base, Section $section): WindowTimeLag
     {
-        return new WindowTimeLag($this->work->drying($section), $base->cure()['figures'], $base->cure()['mm'], $base->window ?? throw new \LogicException('no window'), $this->work->certainty(), $this->zero);
+        return new WindowTimeLag(
+            $this->work->drying($section),
+            $base->cure()['figures'],
+            $base->cure()['mm'],
+            $base->window ?? throw new \LogicException('no window'),
+            $this->work->certainty(),
+            $this->zero,
+        );
     }
 
     /** The last end by which a move still is where its section has to be by a date, from zero on; null where none is set. */
@@ -258,7 +307,9 @@ final class PlanProblem
             return $at - $this->zero;
         }
         $wanted = match ($milestone) {
-            'worked' => null, 'shown' => Milestone::NextCoat, default => BenchPlan::through($move->coat->recipe->cure->minutes),
+            'worked' => null,
+            'shown' => Milestone::NextCoat,
+            default => BenchPlan::through($move->coat->recipe->cure->minutes),
         };
         if ($wanted === null || ! isset($move->coat->recipe->cure->minutes[$wanted->value])) {
             return $at - $this->zero;
@@ -289,7 +340,7 @@ final class PlanProblem
     /**
      * What laid coats still keep.
      *
-     * @param array<string, int> $tools
+     * @param  array<string, int>  $tools
      * @return array<string, list<array{int, int}>>
      */
     private function taken(array $tools): array

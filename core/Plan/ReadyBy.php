@@ -13,8 +13,8 @@ use IdleRidge\Core\Cure\Milestone;
 final readonly class ReadyBy
 {
     /**
-     * @param list<array{placed: PlacedMove, state: string, ready: int}> $moves in order; how each is left: dry through, set or wet
-     * @param list<array{move: Move, why: string}> $left what is better not begun
+     * @param  list<array{placed: PlacedMove, state: string, ready: int}>  $moves in order; how each is left: dry through, set or wet
+     * @param  list<array{move: Move, why: string}>  $left what is better not begun
      */
     private function __construct(public int $at, public float $certainty, public array $moves, public array $left)
     {
@@ -35,7 +35,14 @@ final readonly class ReadyBy
             $moves[] = self::left($plan, $placed, $at);
         }
 
-        $left = array_map(fn (string $id, Move $follower): array => ['move' => $work->moves[$id], 'why' => "“{$follower->title()}” would have to follow it within a while, and no session is left for that"], array_keys($careful->left), $careful->left);
+        $left = array_map(
+            fn (string $id, Move $follower): array => [
+                'move' => $work->moves[$id],
+                'why' => "“{$follower->title()}” would have to follow it within a while, and no session is left for that",
+            ],
+            array_keys($careful->left),
+            $careful->left,
+        );
 
         return new self($at, $work->certainty(), $moves, $left);
     }
@@ -49,7 +56,11 @@ final readonly class ReadyBy
     /** @return array{placed: PlacedMove, state: string, ready: int} how a move is left at a moment, and when it is dry through */
     public static function left(BenchPlan $plan, PlacedMove $placed, int $at): array
     {
-        return ['placed' => $placed, 'state' => self::state($plan, $placed, $at), 'ready' => $plan->reached($placed, BenchPlan::through($placed->move->coat->recipe->cure->minutes), $plan->work->certainty())];
+        return [
+            'placed' => $placed,
+            'state' => self::state($plan, $placed, $at),
+            'ready' => $plan->reached($placed, BenchPlan::through($placed->move->coat->recipe->cure->minutes), $plan->work->certainty()),
+        ];
     }
 
     private static function state(BenchPlan $plan, PlacedMove $placed, int $at): string

@@ -15,24 +15,37 @@ use IdleRidge\Core\Shelf\PackPrice;
 
 /**
  * A school tried on a zone before it is taken: hands-on minutes, and how long it takes in the room where the section stands if
- * every coat is laid as soon as the one below allows (as surely as the layout asks), up to all dry through (50 and 90 %); grams wet and dry.
+ * every coat is laid as soon as the one below allows (as surely as the layout asks), up to all dry through (50 and 90 %); grams wet and
+ * dry.
  */
 final readonly class SchoolTrial
 {
     /**
-     * @param list<MaterialAmount> $amounts
-     * @param list<Coat> $coats
-     * @param int $cost of what is used up, in the currency's smallest unit
-     * @param list<string> $unpriced materials without a price
-     * @param float $body of the weight, grams of foam or ribs that its coats go over
+     * @param  list<MaterialAmount>  $amounts
+     * @param  list<Coat>  $coats
+     * @param  int  $cost of what is used up, in the currency's smallest unit
+     * @param  list<string>  $unpriced materials without a price
+     * @param  float  $body of the weight, grams of foam or ribs that its coats go over
      */
-    private function __construct(public School $school, public array $coats, public int $minutes, public int $moves, public float $days50, public float $days90, public float $wet, public float $dry, public array $amounts, public int $cost, public array $unpriced, public float $body)
-    {
+    private function __construct(
+        public School $school,
+        public array $coats,
+        public int $minutes,
+        public int $moves,
+        public float $days50,
+        public float $days90,
+        public float $wet,
+        public float $dry,
+        public array $amounts,
+        public int $cost,
+        public array $unpriced,
+        public float $body,
+    ) {
     }
 
     /**
-     * @param array{grams: float, minor: int|null}|null $body foam or ribs that a school of landform asks for under the zone, and what that costs; null
-     *                                                        of the price where sheets have none
+     * @param  array{grams: float, minor: int|null}|null  $body foam or ribs that a school of landform asks for under the zone, and what
+     *     that costs; null of the price where sheets have none
      */
     public static function of(BenchWork $work, Section $section, Zone $zone, School $school, Library $library, ?array $body = null): self
     {
@@ -51,7 +64,16 @@ final readonly class SchoolTrial
             for ($pass = 1; $pass <= $coat->passes; $pass++) {
                 if ($last !== null) {
                     [$below, $end] = $last;
-                    $at = max($at, $drying->reached($below->recipe->cure, $coat->recipe->needsOf($below->recipe), $below->mm, $end, $work->certainty()));
+                    $at = max(
+                        $at,
+                        $drying->reached(
+                            $below->recipe->cure,
+                            $coat->recipe->needsOf($below->recipe),
+                            $below->mm,
+                            $end,
+                            $work->certainty(),
+                        ),
+                    );
                 }
                 foreach ($cutter->moves($section, $zone, $coat, $pass, $area, $area->surface) as $move) {
                     $at += $move->minutes;
@@ -63,7 +85,9 @@ final readonly class SchoolTrial
             }
         }
         [$below, $end] = $last ?? [$coats[0], $at];
-        $through = fn (float $quantile): float => ($drying->reached($below->recipe->cure, self::last($below), $below->mm, $end, $quantile) - $start) / 1440.0;
+        $through = fn (float $quantile): float => ($drying->reached($below->recipe->cure, self::last($below), $below->mm, $end, $quantile) -
+            $start) /
+            1440.0;
         $amounts = MaterialAmount::sum($amounts);
         $used = [];
         foreach ($amounts as $amount) {
@@ -77,8 +101,18 @@ final readonly class SchoolTrial
         }
 
         return new self(
-            $school, $coats, $minutes, $moves, $through(0.5), $through(0.9), $library->grams($amounts, false) + $grams, $library->grams($amounts, true) + $grams,
-            $amounts, $cost + ($body['minor'] ?? 0), $unpriced, $grams,
+            $school,
+            $coats,
+            $minutes,
+            $moves,
+            $through(0.5),
+            $through(0.9),
+            $library->grams($amounts, false) + $grams,
+            $library->grams($amounts, true) + $grams,
+            $amounts,
+            $cost + ($body['minor'] ?? 0),
+            $unpriced,
+            $grams,
         );
     }
 
@@ -90,6 +124,15 @@ final readonly class SchoolTrial
     /** @return list<string> in words, what it would take to undo it, from the top down */
     public function undo(): array
     {
-        return array_values(array_unique(array_filter(array_map(fn (Coat $c): string => $c->recipe->undo === '' ? '' : "{$c->recipe->name}: {$c->recipe->undo}", array_reverse($this->coats)))));
+        return array_values(
+            array_unique(
+                array_filter(
+                    array_map(
+                        fn (Coat $c): string => $c->recipe->undo === '' ? '' : "{$c->recipe->name}: {$c->recipe->undo}",
+                        array_reverse($this->coats),
+                    ),
+                ),
+            ),
+        );
     }
 }

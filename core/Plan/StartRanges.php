@@ -10,8 +10,8 @@ final class StartRanges
     /**
      * What lies in both.
      *
-     * @param list<array{int, int}>|null $a
-     * @param list<array{int, int}>|null $b
+     * @param  list<array{int, int}>|null  $a
+     * @param  list<array{int, int}>|null  $b
      * @return list<array{int, int}>|null
      */
     public static function both(?array $a, ?array $b): ?array
@@ -34,7 +34,7 @@ final class StartRanges
     /**
      * All of them so many minutes sooner.
      *
-     * @param list<array{int, int}>|null $ranges
+     * @param  list<array{int, int}>|null  $ranges
      * @return list<array{int, int}>|null
      */
     public static function sooner(?array $ranges, int $minutes): ?array

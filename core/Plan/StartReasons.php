@@ -24,7 +24,11 @@ final class StartReasons
         [$start, $end] = $this->at[$move->id];
         [$ready, $base, $lead, $minutes, $with] = $this->bindingOfAll($move);
         $session = $this->sessionOf($start);
-        $when = $base === null ? '' : "{$this->name($base)} is {$this->reachedWord($base)} at {$this->moment($ready + $lead)}".($with === null ? '' : ", and {$this->quoted($with)} goes with the same pot and set-up");
+        $when =
+            $base === null
+                ? ''
+                : "{$this->name($base)} is {$this->reachedWord($base)} at {$this->moment($ready + $lead)}".
+                    ($with === null ? '' : ", and {$this->quoted($with)} goes with the same pot and set-up");
         if ($base !== null && $ready >= $start) {
             return $this->reason('wait', $this->id($base), $when);
         }
@@ -32,7 +36,9 @@ final class StartReasons
         if ($before !== null && $end - $start < $move->minutes) {
             return $this->reason('pot', $before->id, "one pot and one set-up with {$this->quoted($before)}");
         }
-        $aired = $this->aired($move, $start) ?? ($before !== null && $session !== null && $session[2] > 1 ? $this->sparking($move, $before, $start) : null);
+        $aired =
+            $this->aired($move, $start) ??
+            ($before !== null && $session !== null && $session[2] > 1 ? $this->sparking($move, $before, $start) : null);
         if ($aired !== null) {
             return $aired;
         }
@@ -52,7 +58,11 @@ final class StartReasons
             $tools = array_intersect($move->coat->recipe->tools, $before->coat->recipe->tools);
 
             return $tools !== []
-                ? $this->reason('tool', (string) reset($tools), "the {$this->first($tools)} is with {$this->quoted($before)} until {$this->moment($start)}")
+                ? $this->reason(
+                    'tool',
+                    (string) reset($tools),
+                    "the {$this->first($tools)} is with {$this->quoted($before)} until {$this->moment($start)}",
+                )
                 : $this->reason('hands', $before->id, "hands are with {$this->quoted($before)} until {$this->moment($start)}");
         }
         if ($session !== null && $start <= max($session[0], $this->work->now)) {
@@ -67,7 +77,11 @@ final class StartReasons
             }
 
             return $previous === null
-                ? $this->reason('session', (string) $start, $session[0] <= $this->work->now ? 'can begin at once' : 'begins with the next session')
+                ? $this->reason(
+                    'session',
+                    (string) $start,
+                    $session[0] <= $this->work->now ? 'can begin at once' : 'begins with the next session',
+                )
                 : $this->reason('hands', '', 'the sessions before are taken by other work');
         }
         $current = $this->work->current();
@@ -79,15 +93,21 @@ final class StartReasons
     }
 
     /**
-     * @param array{int, int, int} $session
-     * @param int $free minutes of it that no move takes
+     * @param  array{int, int, int}  $session
+     * @param  int  $free minutes of it that no move takes
      * @return array{kind: string, ref: string, text: string}
      */
     public function notWithin(Move $move, array $session, int $free): array
     {
         [$ready, $base] = $this->binding($move);
         if ($base !== null && $ready > $session[1] - $move->minutes) {
-            return $this->reason('wait', $this->id($base), "{$this->name($base)} is ".($base->milestone === Milestone::NextCoat ? 'ready' : $this->reachedWord($base))." {$this->moment($ready)}");
+            return $this->reason(
+                'wait',
+                $this->id($base),
+                "{$this->name($base)} is ".
+                    ($base->milestone === Milestone::NextCoat ? 'ready' : $this->reachedWord($base)).
+                    " {$this->moment($ready)}",
+            );
         }
         if ($this->isCold($move, $session[1] - $move->minutes)) {
             return $this->reason('cold', '', $this->coldWords($move));
@@ -99,7 +119,7 @@ final class StartReasons
     }
 
     /**
-     * @param bool $cold whether no session at all is warm enough for it
+     * @param  bool  $cold whether no session at all is warm enough for it
      * @return array{string, string} kind and sentence
      */
     public function nowhere(Move $move, bool $cold): array
@@ -117,18 +137,31 @@ final class StartReasons
         }
         foreach ($this->work->moves as $follower) {
             foreach ($this->work->bases[$follower->id] as $base) {
-                if ($base->under === $move && $base->window !== null && $base->window->again === null && ! isset($this->at[$follower->id])) {
-                    return ['window', "{$this->quoted($follower)} has to follow it within a while, and no session has room for both: it is better not begun."];
+                $mustFollow = $base->under === $move && $base->window !== null && $base->window->again === null;
+                if ($mustFollow && ! isset($this->at[$follower->id])) {
+                    return [
+                        'window',
+                        "{$this->quoted($follower)} has to follow it within a while, "
+                            .'and no session has room for both: it is better not begun.',
+                    ];
                 }
             }
         }
         [$ready, $base] = $this->binding($move);
         $last = $this->work->sessions[count($this->work->sessions) - 1][1];
         if ($base !== null && $ready > $last - $move->minutes) {
-            return ['wait', "{$this->name($base)} is {$this->reachedWord($base)} only at {$this->moment($ready)}, after the last session there is: warm or air {$this->work->drying($move->section)->room->name}."];
+            return [
+                'wait',
+                "{$this->name($base)} is {$this->reachedWord($base)} only at {$this->moment($ready)}, after "
+                    ."the last session there is: warm or air {$this->work->drying($move->section)->room->name}.",
+            ];
         }
         foreach ($this->work->bases[$move->id] as $base) {
-            if ($base->window !== null && $base->window->again === null && ($base->under instanceof CoatApplication || isset($this->at[$base->under->id]))) {
+            if (
+                $base->window !== null &&
+                $base->window->again === null &&
+                ($base->under instanceof CoatApplication || isset($this->at[$base->under->id]))
+            ) {
                 return ['window', "It has to follow {$this->name($base)} within a while, and no session lies in it."];
             }
         }
@@ -145,11 +178,13 @@ final class StartReasons
         $at = (new DateTimeImmutable('@'.$minute * 60))->setTimezone($this->work->zone());
         $today = (new DateTimeImmutable('@'.$this->work->now * 60))->setTimezone($this->work->zone());
 
-        return $at->format(match (true) {
-            $at->format('Ymd') === $today->format('Ymd') => 'H:i',
-            abs($minute - $this->work->now) < 6 * 1440 => 'D H:i',
-            default => 'D j M H:i',
-        });
+        return $at->format(
+            match (true) {
+                $at->format('Ymd') === $today->format('Ymd') => 'H:i',
+                abs($minute - $this->work->now) < 6 * 1440 => 'D H:i',
+                default => 'D j M H:i',
+            },
+        );
     }
 
     /**
@@ -174,7 +209,8 @@ final class StartReasons
     /**
      * The base that is ready last of a move and of those that go with its set-up, and when all of them may begin.
      *
-     * @return array{int, Underlayer|null, int, int, Move|null} when the first may begin, the base, minutes before the move that it lies under, minutes of all, that move if it is another
+     * @return array{int, Underlayer|null, int, int, Move|null} when the first may begin, the base, minutes before the move that it lies
+     *     under, minutes of all, that move if it is another
      */
     private function bindingOfAll(Move $move): array
     {
@@ -199,7 +235,12 @@ final class StartReasons
     {
         foreach ($this->at as $id => [$from, $to]) {
             $other = $this->work->moves[$id];
-            if ($from === $at && $to - $from < $other->minutes && $other->section === $move->section && $other->coat->recipe->id === $move->coat->recipe->id) {
+            if (
+                $from === $at &&
+                $to - $from < $other->minutes &&
+                $other->section === $move->section &&
+                $other->coat->recipe->id === $move->coat->recipe->id
+            ) {
                 return $other;
             }
         }
@@ -211,14 +252,20 @@ final class StartReasons
     {
         $under = $base->under;
         if ($under instanceof CoatApplication) {
-            return $base->window === null ? (int) ceil($this->work->reached($under, $base->milestone, $this->work->certainty()) - 1e-6) : $this->gap($base, $under->section)->earliest($this->work->endOf($under));
+            return $base->window === null
+                ? (int) ceil($this->work->reached($under, $base->milestone, $this->work->certainty()) - 1e-6)
+                : $this->gap($base, $under->section)->earliest($this->work->endOf($under));
         }
         $end = $this->at[$under->id][1] ?? null;
 
         return match (true) {
             $end === null => null,
             $base->window !== null => $this->gap($base, $under->section->uid)->earliest($end),
-            default => (int) ceil($this->work->drying($under->section)->reached($under->coat->recipe->cure, $base->milestone, $under->coat->mm, $end, $this->work->certainty()) - 1e-6),
+            default => (int) ceil(
+                $this->work
+                    ->drying($under->section)
+                    ->reached($under->coat->recipe->cure, $base->milestone, $under->coat->mm, $end, $this->work->certainty()) - 1e-6,
+            ),
         };
     }
 
@@ -228,8 +275,16 @@ final class StartReasons
         foreach (in_array('sparks', $move->coat->recipe->hazards, true) ? $this->at : [] as $id => [, $to]) {
             $other = $this->work->moves[$id];
             $airing = $this->work->airing($other);
-            if ($airing > 0 && $to + $airing === $start && $this->work->drying($other->section)->room === $this->work->drying($move->section)->room) {
-                return $this->reason('apart', (string) $id, "it sparks, and the vapour of {$this->quoted($other)} has gone only by {$this->moment($start)}");
+            if (
+                $airing > 0 &&
+                $to + $airing === $start &&
+                $this->work->drying($other->section)->room === $this->work->drying($move->section)->room
+            ) {
+                return $this->reason(
+                    'apart',
+                    (string) $id,
+                    "it sparks, and the vapour of {$this->quoted($other)} has gone only by {$this->moment($start)}",
+                );
             }
         }
 
@@ -239,7 +294,9 @@ final class StartReasons
     /** @return array{kind: string, ref: string, text: string}|null another's sparks, where hands alone would do both at once */
     private function sparking(Move $move, Move $before, int $start): ?array
     {
-        return $this->work->airing($move) > 0 && in_array('sparks', $before->coat->recipe->hazards, true) && $this->work->drying($before->section)->room === $this->work->drying($move->section)->room
+        return $this->work->airing($move) > 0 &&
+            in_array('sparks', $before->coat->recipe->hazards, true) &&
+            $this->work->drying($before->section)->room === $this->work->drying($move->section)->room
             ? $this->reason('apart', $before->id, "it gives off vapour, and {$this->quoted($before)} sparks until {$this->moment($start)}")
             : null;
     }
@@ -270,19 +327,28 @@ final class StartReasons
     private function heldTool(Move $move, int $start): ?array
     {
         $kept = function (string $title, Section $section, CureFigures $cure, float $mm, string $milestone, int $end): int {
-            return (int) ceil($this->work->drying($section)->reached($cure, Milestone::from($milestone), $mm, $end, $this->work->certainty()) - 1e-6);
+            return (int) ceil(
+                $this->work->drying($section)->reached($cure, Milestone::from($milestone), $mm, $end, $this->work->certainty()) - 1e-6,
+            );
         };
         foreach ($move->coat->recipe->tools as $tool) {
             foreach ($this->at as $id => [, $to]) {
                 $other = $this->work->moves[$id];
                 $until = $other->coat->recipe->holds[$tool] ?? null;
-                if ($until !== null && $to <= $start && $kept($other->title(), $other->section, $other->coat->recipe->cure, $other->coat->mm, $until, $to) === $start) {
+                if (
+                    $until !== null &&
+                    $to <= $start &&
+                    $kept($other->title(), $other->section, $other->coat->recipe->cure, $other->coat->mm, $until, $to) === $start
+                ) {
                     return $this->reason('tool', $tool, "{$this->quoted($other)} keeps the {$tool} until {$this->moment($start)}");
                 }
             }
             foreach ($this->work->project->works->laid as $laid) {
                 $until = $laid->recipe->holds[$tool] ?? null;
-                if ($until !== null && (int) ceil($this->work->reached($laid, Milestone::from($until), $this->work->certainty())) === $start) {
+                if (
+                    $until !== null &&
+                    (int) ceil($this->work->reached($laid, Milestone::from($until), $this->work->certainty())) === $start
+                ) {
                     return $this->reason('tool', $tool, "“{$laid->title}” keeps the {$tool} until {$this->moment($start)}");
                 }
             }
@@ -298,8 +364,11 @@ final class StartReasons
 
     private function isCold(Move $move, int $start): bool
     {
-        return $start >= $this->work->now && $this->sessionOf($start) !== null
-            && $this->work->drying($move->section)->spoils($move->coat->recipe->cure, $move->coat->mm, $start + $move->minutes, $this->work->certainty());
+        return $start >= $this->work->now &&
+            $this->sessionOf($start) !== null &&
+            $this->work
+                ->drying($move->section)
+                ->spoils($move->coat->recipe->cure, $move->coat->mm, $start + $move->minutes, $this->work->certainty());
     }
 
     private function coldWords(Move $move): string
@@ -308,7 +377,8 @@ final class StartReasons
         $film = $move->coat->recipe->cure->filmTemperature;
         $coldest = round($this->work->drying($move->section)->air->coldest(), 1);
 
-        return "no film forms under {$film} °C, and {$room->name} falls to {$coldest} °C at night before it is touch-dry: lay it earlier in the day, or keep the room warm";
+        return "no film forms under {$film} °C, and {$room->name} falls to {$coldest} °C at night "
+            .'before it is touch-dry: lay it earlier in the day, or keep the room warm';
     }
 
     /** @return array{int, int, int}|null */
@@ -343,7 +413,9 @@ final class StartReasons
         }
 
         return match ($base->milestone->value) {
-            'dry_through' => 'dry through', 'touch_dry' => 'touch-dry', default => 'ready for the next coat',
+            'dry_through' => 'dry through',
+            'touch_dry' => 'touch-dry',
+            default => 'ready for the next coat',
         };
     }
 

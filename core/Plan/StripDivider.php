@@ -29,11 +29,11 @@ final readonly class StripDivider
     /** @param  Closure(Section, Coat): float  $workable minutes for which a coat can surely be worked there */
     public function __construct(private Project $project, private int $longestSession, private Closure $workable)
     {
-        $this->toes = new TurnoutToes;
+        $this->toes = new TurnoutToes();
     }
 
     /**
-     * @param float $whole true area of the whole zone, mm²
+     * @param  float  $whole true area of the whole zone, mm²
      * @return list<Move>
      */
     public function moves(Section $section, Zone $zone, Coat $coat, int $pass, ZoneArea $left, float $whole): array
@@ -41,7 +41,7 @@ final readonly class StripDivider
         $whole = max(1e-9, $whole * $coat->share);
         $along = $coat->recipe->bed === 'track';
         // Beyond its edge a coat thins to nothing: half of that strip's area, on ground that is no more than the zone.
-        $blend = min($left->surface, $left->edge() * $coat->blend / 2.0);
+        $blend = min($left->surface, ($left->edge() * $coat->blend) / 2.0);
         $count = $this->count($section, $coat, $coat->share * ($left->surface + $blend), $along ? $left->trackX->total() : 0.0, $whole);
         $strips = $along ? $left->trackX->strips($count, false) : $left->acrossY->strips($count, true);
         $more = $this->overlap($coat, $whole);
@@ -52,9 +52,23 @@ final readonly class StripDivider
             $track = $along ? $left->trackX->between($from, $to) : 0.0;
             $part = min(1.0, $area / $whole);
             $moves[] = new Move(
-                Move::id($coat->uid, $pass, $k + 1), $section, $zone, $coat, $pass, $k + 1, $count, $band, $area, $track,
+                Move::id($coat->uid, $pass, $k + 1),
+                $section,
+                $zone,
+                $coat,
+                $pass,
+                $k + 1,
+                $count,
+                $band,
+                $area,
+                $track,
                 $this->minutes($section, $coat, $area, $track, $area / $whole, $band, $left),
-                $coat->recipe->amounts($area * $more, $along ? $this->bed($section, $coat, $left, $band) : $area * $more * $coat->mm, $left->edge() * $part, $left->length() * $part),
+                $coat->recipe->amounts(
+                    $area * $more,
+                    $along ? $this->bed($section, $coat, $left, $band) : $area * $more * $coat->mm,
+                    $left->edge() * $part,
+                    $left->length() * $part,
+                ),
             );
         }
 
@@ -65,7 +79,8 @@ final readonly class StripDivider
     {
         $minutes = $coat->minutesOf($area, $track * $coat->share, $part);
         if ($coat->recipe->family === 'ballast' && $coat->minutes === null) {
-            $minutes += self::MINUTES_PER_TURNOUT * $coat->share * $coat->recipe->layers($coat->mm) * $this->turnoutsIn($section, $band, $left);
+            $minutes +=
+                self::MINUTES_PER_TURNOUT * $coat->share * $coat->recipe->layers($coat->mm) * $this->turnoutsIn($section, $band, $left);
         }
 
         return max(1, (int) ceil($minutes - 1e-9));
@@ -117,6 +132,6 @@ final readonly class StripDivider
             $sum += $length <= 0.0 ? 0.0 : Ballast::forTrack($this->project->layout->scale->ratio, $run->profile)->volume($length, $full);
         }
 
-        return $coat->share * $sum * $coat->mm / $full;
+        return ($coat->share * $sum * $coat->mm) / $full;
     }
 }

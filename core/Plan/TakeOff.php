@@ -21,7 +21,15 @@ final class TakeOff
             }
             foreach ($move->amounts as $amount) {
                 $key = "{$move->coat->uid}|{$amount->material}|{$amount->unit}";
-                $rows[$key] ??= ['section' => $move->section->name, 'zone' => $move->zone->name, 'coat' => $move->coat->title(), 'material' => $amount->material, 'amount' => 0.0, 'at_hand' => 0.0, 'unit' => $amount->unit];
+                $rows[$key] ??= [
+                    'section' => $move->section->name,
+                    'zone' => $move->zone->name,
+                    'coat' => $move->coat->title(),
+                    'material' => $amount->material,
+                    'amount' => 0.0,
+                    'at_hand' => 0.0,
+                    'unit' => $amount->unit,
+                ];
                 $rows[$key]['amount'] += $amount->amount;
                 $rows[$key]['at_hand'] += $amount->atHand();
             }

@@ -18,6 +18,8 @@ final readonly class Underlayer
     /** @return array{figures: \IdleRidge\Core\Cure\CureFigures, mm: float} */
     public function cure(): array
     {
-        return $this->under instanceof CoatApplication ? ['figures' => $this->under->recipe->cure, 'mm' => $this->under->mm] : ['figures' => $this->under->coat->recipe->cure, 'mm' => $this->under->coat->mm];
+        return $this->under instanceof CoatApplication
+            ? ['figures' => $this->under->recipe->cure, 'mm' => $this->under->mm]
+            : ['figures' => $this->under->coat->recipe->cure, 'mm' => $this->under->coat->mm];
     }
 }

@@ -28,23 +28,53 @@ final class WhatIf
         $heat = function (Climate $air) use ($celsius): Climate {
             $warm = new Climate(max($air->temperature, $celsius), $air->humidity, $air->airflow);
 
-            return new Climate($warm->temperature, min(100.0, $air->humidity * $air->saturation() / $warm->saturation()), $air->airflow);
+            return new Climate($warm->temperature, min(100.0, ($air->humidity * $air->saturation()) / $warm->saturation()), $air->airflow);
         };
 
         return self::withRoom($project, $uid, $from, function (Room $room) use ($project, $heat): Room {
             [$day, $night] = array_map($heat, self::asRead($project, $room));
 
-            return Room::of($room->uid, $room->name, $day->temperature, $night->temperature, $day->humidity, $night->humidity, $room->day->airflow, $room->dayFrom, $room->dayTo, $room->extra, $room->volume, $room->airChanges, $room->logger);
+            return Room::of(
+                $room->uid,
+                $room->name,
+                $day->temperature,
+                $night->temperature,
+                $day->humidity,
+                $night->humidity,
+                $room->day->airflow,
+                $room->dayFrom,
+                $room->dayTo,
+                $room->extra,
+                $room->volume,
+                $room->airChanges,
+                $room->logger,
+            );
         });
     }
 
     /** Air that moves otherwise in a room from a moment on. */
     public static function airflow(Project $project, string $uid, float $airflow, int $from): Project
     {
-        return self::withRoom($project, $uid, $from, fn (Room $room): Room => Room::of(
-            $room->uid, $room->name, $room->day->temperature, $room->night->temperature, $room->day->humidity, $room->night->humidity, $airflow,
-            $room->dayFrom, $room->dayTo, $room->extra, $room->volume, $room->airChanges, $room->logger,
-        ));
+        return self::withRoom(
+            $project,
+            $uid,
+            $from,
+            fn (Room $room): Room => Room::of(
+                $room->uid,
+                $room->name,
+                $room->day->temperature,
+                $room->night->temperature,
+                $room->day->humidity,
+                $room->night->humidity,
+                $airflow,
+                $room->dayFrom,
+                $room->dayTo,
+                $room->extra,
+                $room->volume,
+                $room->airChanges,
+                $room->logger,
+            ),
+        );
     }
 
     public static function session(Project $project, BenchTime $time): Project
@@ -55,16 +85,33 @@ final class WhatIf
     /** So many pairs of hands in every session that has fewer. */
     public static function hands(Project $project, int $hands): Project
     {
-        return $project->working($project->works->with(['times' => array_map(
-            fn (BenchTime $t): BenchTime => in_array($t->kind, ['closed', 'busy'], true) ? $t : new BenchTime($t->uid, $t->kind, $t->weekday, $t->date, $t->from, $t->to, max($hands, $t->hands), $t->extra, $t->until, $t->who),
-            $project->works->times,
-        )]));
+        return $project->working(
+            $project->works->with([
+                'times' => array_map(
+                    fn (BenchTime $t): BenchTime => in_array($t->kind, ['closed', 'busy'], true)
+                        ? $t
+                        : new BenchTime(
+                            $t->uid,
+                            $t->kind,
+                            $t->weekday,
+                            $t->date,
+                            $t->from,
+                            $t->to,
+                            max($hands, $t->hands),
+                            $t->extra,
+                            $t->until,
+                            $t->who,
+                        ),
+                    $project->works->times,
+                ),
+            ]),
+        );
     }
 
     /**
      * Another school on a zone, in the place of what was not begun there.
      *
-     * @param callable(): string $uid
+     * @param  callable(): string  $uid
      */
     public static function school(Project $project, string $zone, School $school, callable $uid): Project
     {
@@ -87,7 +134,19 @@ final class WhatIf
             if ($one->uid !== $coat) {
                 $coats[] = $one;
             } elseif ($one->passes > max([0, ...$laid]) && $one->passes > 1) {
-                $coats[] = new Coat($one->uid, $one->zone, $one->recipe, $one->mm, $one->share, $one->passes - 1, $one->name, $one->extra, $one->minutes, $one->colour, $one->blend);
+                $coats[] = new Coat(
+                    $one->uid,
+                    $one->zone,
+                    $one->recipe,
+                    $one->mm,
+                    $one->share,
+                    $one->passes - 1,
+                    $one->name,
+                    $one->extra,
+                    $one->minutes,
+                    $one->colour,
+                    $one->blend,
+                );
             } elseif (max([0, ...$laid]) > 0) {
                 throw new InvalidValue("“{$one->title()}” is laid already.", 'fewer');
             }
@@ -107,10 +166,20 @@ final class WhatIf
     {
         $usual = ($project->works->logs[$room->uid] ?? null)?->usual(new DateTimeZone($project->layout->zone)) ?? [];
         $mean = function (bool $day) use ($usual, $room): Climate {
-            $hours = array_filter($usual, fn (int $hour): bool => (60 * $hour >= $room->dayFrom && 60 * $hour < $room->dayTo) === $day, ARRAY_FILTER_USE_KEY);
+            $hours = array_filter(
+                $usual,
+                fn (int $hour): bool => (60 * $hour >= $room->dayFrom && 60 * $hour < $room->dayTo) === $day,
+                ARRAY_FILTER_USE_KEY,
+            );
             $set = $day ? $room->day : $room->night;
 
-            return $hours === [] ? $set : new Climate(array_sum(array_column($hours, 0)) / count($hours), array_sum(array_column($hours, 1)) / count($hours), $set->airflow);
+            return $hours === []
+                ? $set
+                : new Climate(
+                    array_sum(array_column($hours, 0)) / count($hours),
+                    array_sum(array_column($hours, 1)) / count($hours),
+                    $set->airflow,
+                );
         };
 
         return [$mean(true), $mean(false)];
@@ -125,6 +194,8 @@ final class WhatIf
             throw new InvalidValue('There is no such room.', 'room');
         }
 
-        return $project->working($works->with(['rooms' => array_map(fn (Room $r): Room => $r->uid === $uid ? $change($r)->after($r, $from) : $r, $rooms)]));
+        return $project->working(
+            $works->with(['rooms' => array_map(fn (Room $r): Room => $r->uid === $uid ? $change($r)->after($r, $from) : $r, $rooms)]),
+        );
     }
 }

@@ -20,8 +20,14 @@ final class WindowTimeLag implements TimeLag
     /** @var array<int, array{int, int, bool}> */
     private array $known = [];
 
-    public function __construct(private readonly Drying $drying, private readonly CureFigures $figures, private readonly float $mm, private readonly FollowWindow $window, private readonly float $certainty, private readonly int $zero)
-    {
+    public function __construct(
+        private readonly Drying $drying,
+        private readonly CureFigures $figures,
+        private readonly float $mm,
+        private readonly FollowWindow $window,
+        private readonly float $certainty,
+        private readonly int $zero,
+    ) {
     }
 
     public function earliest(int $end): int
@@ -63,7 +69,14 @@ final class WindowTimeLag implements TimeLag
     {
         [$opens, $closes] = [$this->window->opens, $this->window->closes];
         if ($opens instanceof Milestone && $closes instanceof Milestone) {
-            [$from, $until, $touch] = $this->drying->window($this->figures, $opens, $closes, $this->mm, (float) ($moment + $this->zero), $this->certainty);
+            [$from, $until, $touch] = $this->drying->window(
+                $this->figures,
+                $opens,
+                $closes,
+                $this->mm,
+                (float) ($moment + $this->zero),
+                $this->certainty,
+            );
 
             return [(int) ceil($from - $this->zero - 1e-6), (int) floor($until - $this->zero + 1e-6), $touch];
         }

@@ -32,7 +32,11 @@ final class BaseWidth
             $differs = function (float $away) use ($with, $without, $middle, $heading, $turn, $least): bool {
                 $p = $middle->toward($heading + $turn, $away);
 
-                return $p->x >= 0.0 && $p->y >= 0.0 && $p->x <= $with->width && $p->y <= $with->depth && abs($with->heightAt($p->x, $p->y) - $without->heightAt($p->x, $p->y)) > $least;
+                return $p->x >= 0.0 &&
+                    $p->y >= 0.0 &&
+                    $p->x <= $with->width &&
+                    $p->y <= $with->depth &&
+                    abs($with->heightAt($p->x, $p->y) - $without->heightAt($p->x, $p->y)) > $least;
             };
             $out = 0.0;
             while ($differs($out + self::STEP_MM)) {
@@ -50,7 +54,7 @@ final class BaseWidth
     }
 
     /**
-     * @param non-empty-list<Point> $points
+     * @param  non-empty-list<Point>  $points
      * @return array{Point, float} the middle of the line, and where it goes there
      */
     private static function middle(array $points): array

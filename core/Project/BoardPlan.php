@@ -33,7 +33,10 @@ final class BoardPlan
             if ($here === null || $here[1] - $here[0] < 5.0) {
                 continue;
             }
-            $line = fn (float $offset): array => array_map(fn (Point $p): array => [$p->x, $p->y], $run->alignment->polyline($here[0], $here[1], $offset, 0.05));
+            $line = fn (float $offset): array => array_map(
+                fn (Point $p): array => [$p->x, $p->y],
+                $run->alignment->polyline($here[0], $here[1], $offset, 0.05),
+            );
             array_push($lines, $line(0.0), $line($run->profile->halfWidth(true)), $line(-$run->profile->halfWidth(false)));
             if ($run->kind === 'track') {
                 array_push($lines, ...self::sleepers($run, $here, $project->layout->scale->ratio));
@@ -61,13 +64,21 @@ final class BoardPlan
             }
         }
 
-        return new Template('plan', "{$section->name}, plan at 1:1", [$board], $marked, $lines, [], array_values(array_filter($words, fn (array $w): bool => $w[2] !== '')));
+        return new Template(
+            'plan',
+            "{$section->name}, plan at 1:1",
+            [$board],
+            $marked,
+            $lines,
+            [],
+            array_values(array_filter($words, fn (array $w): bool => $w[2] !== '')),
+        );
     }
 
     /**
      * A stroke at each end of each sleeper.
      *
-     * @param array{float, float} $here
+     * @param  array{float, float}  $here
      * @return list<list<array{float, float}>>
      */
     private static function sleepers(Run $run, array $here, float $ratio): array
@@ -91,7 +102,7 @@ final class BoardPlan
      * The chord of each arc that lies on the board, and what the curve stands off it: at x from the middle of a chord of half
      * length c, `√(R² − x²) − √(R² − c²)`.
      *
-     * @param array{float, float} $here
+     * @param  array{float, float}  $here
      * @return list<array{list<array{float, float}>, list<array{float, float, string}>}>
      */
     private static function offsets(Run $run, array $here): array
@@ -99,13 +110,17 @@ final class BoardPlan
         $out = [];
         foreach ($run->alignment->elements as $k => $element) {
             [$from, $to] = [max($here[0], $run->alignment->begins[$k]), min($here[1], $run->alignment->begins[$k] + $element->length)];
-            if (! $element instanceof Arc || $to - $from < 60.0) {
+            if (! ($element instanceof Arc) || $to - $from < 60.0) {
                 continue;
             }
             [$a, $b] = [$run->alignment->pointAt($from), $run->alignment->pointAt($to)];
             $chord = $a->distanceTo($b);
             $told = [];
-            for ($x = -floor($chord / 2.0 / self::CHORD_OFFSET_STEP_MM) * self::CHORD_OFFSET_STEP_MM; $x <= $chord / 2.0; $x += self::CHORD_OFFSET_STEP_MM) {
+            for (
+                $x = -floor($chord / 2.0 / self::CHORD_OFFSET_STEP_MM) * self::CHORD_OFFSET_STEP_MM;
+                $x <= $chord / 2.0;
+                $x += self::CHORD_OFFSET_STEP_MM
+            ) {
                 $off = sqrt($element->radius ** 2 - $x ** 2) - sqrt(max(0.0, $element->radius ** 2 - $chord ** 2 / 4.0));
                 $t = 0.5 + $x / $chord;
                 $told[] = [$a->x + $t * ($b->x - $a->x), $a->y + $t * ($b->y - $a->y), sprintf('%.1f', $off)];

@@ -31,51 +31,74 @@ final readonly class BoardWeight
     private const RIB_KG_PER_M2 = 3.0;
 
     /**
-     * @param list<array{part: string, dry: float, wet: float}> $parts
-     * @param array{float, float, float} $centre of it dry
-     * @param array{float, float, float} $box width, depth and height that it takes when carried
+     * @param  list<array{part: string, dry: float, wet: float}>  $parts
+     * @param  array{float, float, float}  $centre of it dry
+     * @param  array{float, float, float}  $box width, depth and height that it takes when carried
      */
     private function __construct(public array $parts, public array $centre, public array $box)
     {
     }
 
     /**
-     * @param HeightMesh $land with its skin
-     * @param HeightMesh $shape less its skin
-     * @param list<Run> $runs seen from the section
-     * @param PlasterLayer|null $plaster what coats lay on the foam; where there is none a skin as thick as the cuts leave room for
+     * @param  HeightMesh  $land with its skin
+     * @param  HeightMesh  $shape less its skin
+     * @param  list<Run>  $runs seen from the section
+     * @param  PlasterLayer|null  $plaster what coats lay on the foam; where there is none a skin as thick as the cuts leave room for
      */
-    public static function of(Section $section, HeightMesh $land, HeightMesh $shape, float $skin, FoamStack|Shell $body, BoardBuild $build, array $runs, float $gauge, ?PlasterLayer $plaster = null): self
-    {
+    public static function of(
+        Section $section,
+        HeightMesh $land,
+        HeightMesh $shape,
+        float $skin,
+        FoamStack|Shell $body,
+        BoardBuild $build,
+        array $runs,
+        float $gauge,
+        ?PlasterLayer $plaster = null,
+    ): self {
         [$w, $d] = [$section->width, $section->depth];
         $middle = [$w / 2.0, $d / 2.0];
         $frame = Frame::under($w, $d, $build);
         [$solid, $surface] = [self::solid($shape, $section->base), self::surfaceMiddle($land, $section->base)];
         $parts = [
             self::part('frame', $frame->weight($build), 1.0, [...$middle, -$build->top - $build->timberHigh / 2.0]),
-            self::part('board’s top', $w * $d * $build->top * Frame::PLYWOOD_KG_PER_M3 / 1e9, 1.0, [...$middle, -$build->top / 2.0]),
+            self::part('board’s top', ($w * $d * $build->top * Frame::PLYWOOD_KG_PER_M3) / 1e9, 1.0, [...$middle, -$build->top / 2.0]),
         ];
         if ($body instanceof FoamStack) {
-            $parts[] = self::part('foam', ($body->foam - $body->carved) * FoamWork::FOAM_KG_PER_M3 / 1e9, 1.0, $solid);
-            $parts[] = self::part('filler', $body->filler * FoamWork::FILLER_KG_PER_M3 / 1e9, self::WET_WEIGHT_FACTOR, $solid);
-            $parts[] = self::part($plaster === null ? 'skin' : 'plaster as laid', $plaster->dry ?? $skin * $land->surface() * self::PLASTER_KG_PER_M3 / 1e9, self::WET_WEIGHT_FACTOR, $surface);
+            $parts[] = self::part('foam', (($body->foam - $body->carved) * FoamWork::FOAM_KG_PER_M3) / 1e9, 1.0, $solid);
+            $parts[] = self::part('filler', ($body->filler * FoamWork::FILLER_KG_PER_M3) / 1e9, self::WET_WEIGHT_FACTOR, $solid);
+            $parts[] = self::part(
+                $plaster === null ? 'skin' : 'plaster as laid',
+                $plaster->dry ?? ($skin * $land->surface() * self::PLASTER_KG_PER_M3) / 1e9,
+                self::WET_WEIGHT_FACTOR,
+                $surface,
+            );
         } else {
-            $parts[] = self::part('ribs', $body->ribArea() * self::RIB_KG_PER_M2 / 1e6, 1.0, $solid);
+            $parts[] = self::part('ribs', ($body->ribArea() * self::RIB_KG_PER_M2) / 1e6, 1.0, $solid);
             $parts[] = self::part('shell', $body->weight(), $body->weight(true) / max(1e-9, $body->weight()), $surface);
         }
         foreach ($runs as $run) {
             $here = $run->kind === 'track' ? $run->within($w, $d) : null;
             if ($here !== null && $here[1] > $here[0]) {
                 $p = $run->alignment->pointAt(($here[0] + $here[1]) / 2.0);
-                $parts[] = self::part($run->name, self::TRACK_KG_PER_M * ($gauge / 16.5) ** 2 * ($here[1] - $here[0]) / 1000.0, 1.0, [$p->x, $p->y, $run->grade->heightAt(($here[0] + $here[1]) / 2.0) - $section->base]);
+                $parts[] = self::part($run->name, (self::TRACK_KG_PER_M * ($gauge / 16.5) ** 2 * ($here[1] - $here[0])) / 1000.0, 1.0, [
+                    $p->x,
+                    $p->y,
+                    $run->grade->heightAt(($here[0] + $here[1]) / 2.0) - $section->base,
+                ]);
             }
         }
         $parts = array_values(array_filter($parts, fn (array $p): bool => $p['dry'] > 0.0));
         $sum = max(1e-9, array_sum(array_column($parts, 'dry')));
-        $centre = array_map(fn (int $k): float => array_sum(array_map(fn (array $p): float => $p['dry'] * $p['at'][$k], $parts)) / $sum, [0, 1, 2]);
+        $centre = array_map(fn (int $k): float => array_sum(array_map(fn (array $p): float => $p['dry'] * $p['at'][$k], $parts)) / $sum, [
+            0,
+            1,
+            2,
+        ]);
 
         return new self(
-            array_map(fn (array $p): array => ['part' => $p['part'], 'dry' => $p['dry'], 'wet' => $p['wet']], $parts), [$centre[0], $centre[1], $centre[2]],
+            array_map(fn (array $p): array => ['part' => $p['part'], 'dry' => $p['dry'], 'wet' => $p['wet']], $parts),
+            [$centre[0], $centre[1], $centre[2]],
             [$w, $d, max(0.0, max($land->z) - $section->base) + $build->top + $build->timberHigh],
         );
     }
@@ -122,7 +145,7 @@ final readonly class BoardWeight
     }
 
     /**
-     * @param array{float, float, float} $at
+     * @param  array{float, float, float}  $at
      * @return array{part: string, dry: float, wet: float, at: array{float, float, float}}
      */
     private static function part(string $name, float $dry, float $wet, array $at): array
@@ -143,7 +166,7 @@ final readonly class BoardWeight
     }
 
     /**
-     * @param callable(float): array{float, float} $weigh height of a cell over the board → its weight and the height of that
+     * @param  callable(float): array{float, float}  $weigh height of a cell over the board → its weight and the height of that
      * @return array{float, float, float}
      */
     private static function middle(HeightMesh $mesh, float $base, callable $weigh): array
@@ -156,8 +179,8 @@ final readonly class BoardWeight
                 [$weight, $high] = $weigh(($mesh->z[$p] + $mesh->z[$p + 1] + $mesh->z[$p + $n] + $mesh->z[$p + $n + 1]) / 4.0 - $base);
                 $weight *= ($mesh->xs[$i + 1] - $mesh->xs[$i]) * ($mesh->ys[$j + 1] - $mesh->ys[$j]);
                 $sum += $weight;
-                $x += $weight * ($mesh->xs[$i] + $mesh->xs[$i + 1]) / 2.0;
-                $y += $weight * ($mesh->ys[$j] + $mesh->ys[$j + 1]) / 2.0;
+                $x += ($weight * ($mesh->xs[$i] + $mesh->xs[$i + 1])) / 2.0;
+                $y += ($weight * ($mesh->ys[$j] + $mesh->ys[$j + 1])) / 2.0;
                 $z += $weight * $high;
             }
         }

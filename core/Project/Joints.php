@@ -17,7 +17,7 @@ final class Joints
     /**
      * The edges of a section along most of which a neighbour goes on.
      *
-     * @param list<Section> $boards
+     * @param  list<Section>  $boards
      * @return array<string, Section> left, right, front, back → the neighbour that lies along most of it
      */
     public static function of(Section $section, array $boards): array
@@ -110,7 +110,7 @@ final class Joints
      * The edges that are fixed, as lines of heights. Where two boards fix the edge between them, the one whose land is asked
      * for keeps its own; otherwise the first.
      *
-     * @param list<Section> $group boards that hang together
+     * @param  list<Section>  $group boards that hang together
      * @return list<HeightLine> in layout coordinates
      */
     public static function fixedLines(Section $section, array $group): array

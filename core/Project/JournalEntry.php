@@ -17,8 +17,8 @@ final readonly class JournalEntry
     public string $sentence;
 
     /**
-     * @param list<array{material: string, amount: float, unit: string}> $amounts
-     * @param array<string, mixed> $extra
+     * @param  list<array{material: string, amount: float, unit: string}>  $amounts
+     * @param  array<string, mixed>  $extra
      *
      * @throws InvalidValue
      */

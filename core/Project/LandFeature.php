@@ -30,8 +30,16 @@ final readonly class LandFeature
         'ridge' => self::FOOT_FIGURES,
         'water' => ['depth_mm' => [12.0, 0.5, 500.0, 'The depth'], 'shore_mm' => [40.0, 1.0, 2000.0, 'The shore']],
         'pad' => ['batter' => [1.5, 0.02, 20.0, 'The slope around it']],
-        'stream' => ['width_mm' => [18.0, 2.0, 500.0, 'The width'], 'depth_mm' => [3.0, 0.2, 100.0, 'The depth'], 'below_mm' => [2.0, 0.0, 100.0, 'The way down to the water']],
-        'rough' => ['height_mm' => [3.0, 0.0, 50.0, 'The height'], 'grain_mm' => [60.0, 5.0, 500.0, 'The grain'], 'seed' => [1.0, 0.0, 999_999.0, 'The seed']],
+        'stream' => [
+            'width_mm' => [18.0, 2.0, 500.0, 'The width'],
+            'depth_mm' => [3.0, 0.2, 100.0, 'The depth'],
+            'below_mm' => [2.0, 0.0, 100.0, 'The way down to the water'],
+        ],
+        'rough' => [
+            'height_mm' => [3.0, 0.0, 50.0, 'The height'],
+            'grain_mm' => [60.0, 5.0, 500.0, 'The grain'],
+            'seed' => [1.0, 0.0, 999_999.0, 'The seed'],
+        ],
     ];
 
     public string $name;
@@ -43,9 +51,9 @@ final readonly class LandFeature
     public array $figures;
 
     /**
-     * @param list<Spot> $points
-     * @param array<string, mixed> $extra
-     * @param array<string, float> $figures what is not given takes a starting value
+     * @param  list<Spot>  $points
+     * @param  array<string, mixed>  $extra
+     * @param  array<string, float>  $figures what is not given takes a starting value
      *
      * @throws InvalidValue
      */
@@ -81,13 +89,24 @@ final readonly class LandFeature
         }
         $taken = [];
         foreach (self::FIGURES[$kind] ?? [] as $key => [$start, $least, $most, $word]) {
-            $taken[$key] = InvalidValue::unlessBetween($figures[$key] ?? $start, $least, $most, $word, str_ends_with($key, '_mm') ? 'mm' : '', $key);
+            $taken[$key] = InvalidValue::unlessBetween(
+                $figures[$key] ?? $start,
+                $least,
+                $most,
+                $word,
+                str_ends_with($key, '_mm') ? 'mm' : '',
+                $key,
+            );
         }
 
         if (($taken['foot_deg'] ?? 0.0) > 0.0) {
             InvalidValue::unlessBetween($taken['foot_deg'], 5.0, 85.0, 'The slope of the foot', '°', 'foot_deg');
         }
-        $taken = array_filter($taken, fn (float $value, string $key): bool => $value !== 0.0 || ! isset(self::FOOT_FIGURES[$key]), ARRAY_FILTER_USE_BOTH);
+        $taken = array_filter(
+            $taken,
+            fn (float $value, string $key): bool => $value !== 0.0 || ! isset(self::FOOT_FIGURES[$key]),
+            ARRAY_FILTER_USE_BOTH,
+        );
         $this->name = trim($name);
         $this->points = $points;
         $this->figures = $taken;
@@ -96,7 +115,7 @@ final readonly class LandFeature
     /**
      * The same with its points elsewhere.
      *
-     * @param list<Spot> $points
+     * @param  list<Spot>  $points
      */
     public function at(array $points): self
     {
@@ -122,7 +141,7 @@ final readonly class LandFeature
     }
 
     /**
-     * @param list<Spot> $points
+     * @param  list<Spot>  $points
      * @return non-empty-list<Spot> counter-clockwise
      *
      * @throws InvalidValue

@@ -16,8 +16,8 @@ use IdleRidge\Core\Track\Turnout;
 final readonly class LandStudy
 {
     /**
-     * @param list<Wall> $walls
-     * @param list<Turnout> $turnouts among the tracks that come near the board
+     * @param  list<Wall>  $walls
+     * @param  list<Turnout>  $turnouts among the tracks that come near the board
      */
     private function __construct(
         public Project $project,
@@ -33,7 +33,14 @@ final readonly class LandStudy
     {
         $walls = [...Walls::find($model, $terrain, $project->joinedEdges($section)), ...Walls::placed($model)];
 
-        return new self($project, $section, $model, $terrain, $walls, Turnout::among($model->grading->runs, $project->layout->vehicles, $project->layout->clearanceMargin));
+        return new self(
+            $project,
+            $section,
+            $model,
+            $terrain,
+            $walls,
+            Turnout::among($model->grading->runs, $project->layout->vehicles, $project->layout->clearanceMargin),
+        );
     }
 
     /**
@@ -47,17 +54,48 @@ final readonly class LandStudy
         $works = $this->terrain->earthworks();
         $cell = ['cells of' => round($this->terrain->cell, 2).' mm'];
         $plan = $this->section->width * $this->section->depth;
-        $heights = [...$this->terrain->heights, ...($this->terrain->rim ?? []), ...$this->atPointsGiven()];
+        $heights = [...$this->terrain->heights, ...$this->terrain->rim ?? [], ...$this->atPointsGiven()];
 
         return [
-            'z_min' => new Quantity(min($heights), 'mm', 'lowest of the cells, the edges and the points that were given', $cell, decimals: 1),
-            'z_max' => new Quantity(max($heights), 'mm', 'highest of the cells, the edges and the points that were given', $cell, decimals: 1),
+            'z_min' => new Quantity(
+                min($heights),
+                'mm',
+                'lowest of the cells, the edges and the points that were given',
+                $cell,
+                decimals: 1,
+            ),
+            'z_max' => new Quantity(
+                max($heights),
+                'mm',
+                'highest of the cells, the edges and the points that were given',
+                $cell,
+                decimals: 1,
+            ),
             'cut' => new Quantity($works['cut'], 'mm³', 'sum of what grading takes from the natural ground', $cell),
             'fill' => new Quantity($works['fill'], 'mm³', 'sum of what grading puts on the natural ground', $cell),
-            'volume' => new Quantity($mesh->volumeAbove($this->section->base), 'mm³', 'volume between the terrain and the board top', $cell + ['board top' => round($this->section->base, 1).' mm']),
-            'plan' => new Quantity($plan, 'mm²', 'width × depth', ['width' => round($this->section->width, 1).' mm', 'depth' => round($this->section->depth, 1).' mm']),
-            'surface' => new Quantity($mesh->surface(), 'mm²', 'area of the land itself, two triangles a cell, mean of both diagonals', $cell),
-            'max_slope' => new Quantity(rad2deg(atan($this->terrain->grid()->maxSlope())), '°', 'steepest slope over three by three cells', $cell, decimals: 1),
+            'volume' => new Quantity(
+                $mesh->volumeAbove($this->section->base),
+                'mm³',
+                'volume between the terrain and the board top',
+                $cell + ['board top' => round($this->section->base, 1).' mm'],
+            ),
+            'plan' => new Quantity($plan, 'mm²', 'width × depth', [
+                'width' => round($this->section->width, 1).' mm',
+                'depth' => round($this->section->depth, 1).' mm',
+            ]),
+            'surface' => new Quantity(
+                $mesh->surface(),
+                'mm²',
+                'area of the land itself, two triangles a cell, mean of both diagonals',
+                $cell,
+            ),
+            'max_slope' => new Quantity(
+                rad2deg(atan($this->terrain->grid()->maxSlope())),
+                '°',
+                'steepest slope over three by three cells',
+                $cell,
+                decimals: 1,
+            ),
         ];
     }
 

@@ -38,12 +38,12 @@ final readonly class LayoutSheet
     public BenchRules $bench;
 
     /**
-     * @param list<string> $viewingEdges
-     * @param list<Vehicle>|null $vehicles
-     * @param array<string, string> $typed field → what the builder typed
-     * @param array<string, mixed> $extra keys beginning with x_, kept as they came
-     * @param float $northDeg direction of north on the plan, counter-clockwise from x
-     * @param bool $feltGrade whether what curves add to a grade is shown
+     * @param  list<string>  $viewingEdges
+     * @param  list<Vehicle>|null  $vehicles
+     * @param  array<string, string>  $typed field → what the builder typed
+     * @param  array<string, mixed>  $extra keys beginning with x_, kept as they came
+     * @param  float  $northDeg direction of north on the plan, counter-clockwise from x
+     * @param  bool  $feltGrade whether what curves add to a grade is shown
      *
      * @throws InvalidValue naming the field
      */
@@ -119,7 +119,7 @@ final readonly class LayoutSheet
     }
 
     /**
-     * @param list<Vehicle> $vehicles
+     * @param  list<Vehicle>  $vehicles
      * @return non-empty-list<Vehicle>
      *
      * @throws InvalidValue
@@ -147,8 +147,17 @@ final readonly class LayoutSheet
     public function forLand(): self
     {
         return new self(
-            $this->uid, 'Land', $this->scale->ratio, $this->gauge, $this->units, vehicles: $this->vehicles, clearanceMargin: $this->clearanceMargin,
-            faceLimitDeg: $this->faceLimitDeg, bankReach: $this->bankReach, tension: $this->tension, stiffness: $this->stiffness,
+            $this->uid,
+            'Land',
+            $this->scale->ratio,
+            $this->gauge,
+            $this->units,
+            vehicles: $this->vehicles,
+            clearanceMargin: $this->clearanceMargin,
+            faceLimitDeg: $this->faceLimitDeg,
+            bankReach: $this->bankReach,
+            tension: $this->tension,
+            stiffness: $this->stiffness,
         );
     }
 
@@ -156,8 +165,29 @@ final readonly class LayoutSheet
     public function planned(?string $showOn, BenchRules $bench): self
     {
         return new self(
-            $this->uid, $this->name, $this->scale->ratio, $this->gauge, $this->units, $this->zone, $this->currency, $this->viewingEdges, $this->region, $this->season, $this->vehicles,
-            $this->clearanceMargin, $this->faceLimitDeg, $this->bankReach, $this->tension, $this->stiffness, $this->cuts, $this->typed, $this->extra, $showOn, $this->northDeg, $this->feltGrade, $bench,
+            $this->uid,
+            $this->name,
+            $this->scale->ratio,
+            $this->gauge,
+            $this->units,
+            $this->zone,
+            $this->currency,
+            $this->viewingEdges,
+            $this->region,
+            $this->season,
+            $this->vehicles,
+            $this->clearanceMargin,
+            $this->faceLimitDeg,
+            $this->bankReach,
+            $this->tension,
+            $this->stiffness,
+            $this->cuts,
+            $this->typed,
+            $this->extra,
+            $showOn,
+            $this->northDeg,
+            $this->feltGrade,
+            $bench,
         );
     }
 }

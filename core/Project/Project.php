@@ -34,11 +34,11 @@ final readonly class Project
     private const RUN_REACH_MM = 300.0;
 
     /**
-     * @param list<Section> $sections
-     * @param list<Run> $runs
-     * @param list<LandFeature> $features
-     * @param array<string, array<string, mixed>> $runExtras run uid → keys beginning with x_
-     * @param array<string, mixed> $extra
+     * @param  list<Section>  $sections
+     * @param  list<Run>  $runs
+     * @param  list<LandFeature>  $features
+     * @param  array<string, array<string, mixed>>  $runExtras run uid → keys beginning with x_
+     * @param  array<string, mixed>  $extra
      */
     private function __construct(
         public LayoutSheet $layout,
@@ -52,16 +52,23 @@ final readonly class Project
     }
 
     /**
-     * @param list<Section> $sections
-     * @param list<Run> $runs
-     * @param list<LandFeature> $features
-     * @param array<string, array<string, mixed>> $runExtras
-     * @param array<string, mixed> $extra
+     * @param  list<Section>  $sections
+     * @param  list<Run>  $runs
+     * @param  list<LandFeature>  $features
+     * @param  array<string, array<string, mixed>>  $runExtras
+     * @param  array<string, mixed>  $extra
      *
      * @throws InvalidValues when two records share a uid, two sections a name, or two spots one place at different heights
      */
-    public static function of(LayoutSheet $layout, array $sections, array $runs = [], array $features = [], array $runExtras = [], array $extra = [], ?Works $works = null): self
-    {
+    public static function of(
+        LayoutSheet $layout,
+        array $sections,
+        array $runs = [],
+        array $features = [],
+        array $runExtras = [],
+        array $extra = [],
+        ?Works $works = null,
+    ): self {
         $faults = [];
         $names = [];
         foreach ($sections as $k => $section) {
@@ -70,8 +77,23 @@ final readonly class Project
             }
             $names[mb_strtolower($section->name)] = true;
         }
-        $works ??= new Works;
-        $lists = ['sections' => $sections, 'runs' => $runs, 'features' => $features, 'zones' => $works->zones, 'coats' => $works->coats, 'laid' => $works->laid, 'rooms' => $works->rooms, 'times' => $works->times, 'journal' => $works->journal, 'lots' => $works->store->lots, 'movements' => $works->store->movements, 'recipes' => $works->recipes, 'colours' => $works->colours, 'prices' => $works->prices];
+        $works ??= new Works();
+        $lists = [
+            'sections' => $sections,
+            'runs' => $runs,
+            'features' => $features,
+            'zones' => $works->zones,
+            'coats' => $works->coats,
+            'laid' => $works->laid,
+            'rooms' => $works->rooms,
+            'times' => $works->times,
+            'journal' => $works->journal,
+            'lots' => $works->store->lots,
+            'movements' => $works->store->movements,
+            'recipes' => $works->recipes,
+            'colours' => $works->colours,
+            'prices' => $works->prices,
+        ];
         foreach ($lists as $list => $records) {
             $seen = [];
             foreach ($records as $k => $record) {
@@ -132,9 +154,13 @@ final readonly class Project
         $counts = fn (LandFeature $f): bool => in_array($f->uid, $reaching, true) || self::liesOn($f, $boards);
 
         return new self(
-            $this->layout->forLand(), array_map(fn (Section $s): Section => $s->forLand(), $boards),
+            $this->layout->forLand(),
+            array_map(fn (Section $s): Section => $s->forLand(), $boards),
             array_values(array_filter($this->runs, fn (Run $r): bool => $this->comesNear($r->seenFrom($section->placement), $section))),
-            array_values(array_filter($this->features, $counts)), [], [], new Works,
+            array_values(array_filter($this->features, $counts)),
+            [],
+            [],
+            new Works(),
         );
     }
 
@@ -159,7 +185,10 @@ final readonly class Project
             }
         }
         $known = implode(', ', array_map(fn (Section $s): string => $s->name, $this->sections));
-        throw new InvalidValue("There is no section “{$uidOrName}”".($known === '' ? '; the layout has none.' : "; there are {$known}."), '/sections');
+        throw new InvalidValue(
+            "There is no section “{$uidOrName}”".($known === '' ? '; the layout has none.' : "; there are {$known}."),
+            '/sections',
+        );
     }
 
     /**
@@ -262,12 +291,28 @@ final readonly class Project
         $lines = array_map(fn (array $points): HeightLine => HeightLine::through(self::onSpots($points, $spots)), $lines);
         // An edge that is fixed rules over what else stands on it.
         $fixed = Joints::fixedLines($section, $group);
-        $spots = array_values(array_filter($spots, fn (Spot $spot): bool => array_filter($fixed, fn (HeightLine $edge): bool => $edge->distanceTo($spot->x, $spot->y) < 1.0) === []));
+        $spots = array_values(
+            array_filter(
+                $spots,
+                fn (Spot $spot): bool => array_filter(
+                    $fixed,
+                    fn (HeightLine $edge): bool => $edge->distanceTo($spot->x, $spot->y) < 1.0,
+                ) ===
+                    [],
+            ),
+        );
         array_push($lines, ...$fixed);
 
         return GroundProblem::over(
-            min($xs), min($ys), max($xs) - min($xs), max($ys) - min($ys), $spots, $lines,
-            $this->layout->tension, $this->layout->stiffness, $section->base,
+            min($xs),
+            min($ys),
+            max($xs) - min($xs),
+            max($ys) - min($ys),
+            $spots,
+            $lines,
+            $this->layout->tension,
+            $this->layout->stiffness,
+            $section->base,
         );
     }
 
@@ -278,8 +323,17 @@ final readonly class Project
     public function land(Section $section, Lattice $lattice): LandModel
     {
         return new LandModel(
-            $section->width, $section->depth, $this->shaped($section, new Ground($lattice, $section->placement)),
-            new Grading($this->isHeld($section) ? array_values(array_filter($this->runsNear($section), fn (Run $r): bool => $r->liesOver($section->width, $section->depth))) : $this->runsNear($section), $this->layout->bankReach),
+            $section->width,
+            $section->depth,
+            $this->shaped($section, new Ground($lattice, $section->placement)),
+            new Grading(
+                $this->isHeld($section)
+                    ? array_values(
+                        array_filter($this->runsNear($section), fn (Run $r): bool => $r->liesOver($section->width, $section->depth)),
+                    )
+                    : $this->runsNear($section),
+                $this->layout->bankReach,
+            ),
         );
     }
 
@@ -290,7 +344,7 @@ final readonly class Project
     }
 
     /**
-     * @param list<Run> $runs
+     * @param  list<Run>  $runs
      * @return list<TunnelBore> the room of their tunnels
      */
     public function bores(array $runs): array
@@ -327,11 +381,17 @@ final readonly class Project
         // Heaps stand on rough ground, before anything is dug into it.
         foreach (['rough', 'heap', ...array_slice(LandFeature::SHAPES, 1)] as $kind) {
             foreach ($this->features as $feature) {
-                $here = ($kind === 'heap' ? $feature->hasFoot() : $feature->kind === $kind) ? $feature->at(array_map(function (Spot $p) use ($section): Spot {
-                    $at = $section->placement->toSection(new Point($p->x, $p->y));
+                $here = ($kind === 'heap'
+                        ? $feature->hasFoot()
+                        : $feature->kind === $kind)
+                    ? $feature->at(
+                        array_map(function (Spot $p) use ($section): Spot {
+                            $at = $section->placement->toSection(new Point($p->x, $p->y));
 
-                    return new Spot($at->x, $at->y, $p->z);
-                }, $feature->points)) : null;
+                            return new Spot($at->x, $at->y, $p->z);
+                        }, $feature->points),
+                    )
+                    : null;
                 if ($here !== null && self::reaches($here, $section)) {
                     $out[] = $here;
                 }
@@ -351,13 +411,42 @@ final readonly class Project
     private function shaped(Section $section, Ground $ground): Ground
     {
         foreach ($this->shapesNear($section) as $f) {
-            $ground = $ground->with(match ($f->kind) {
-                'rough' => new Roughness($f->uid, $f->plan(), $f->figures['height_mm'], $f->figures['grain_mm'], (int) $f->figures['seed'], $section->placement),
-                'spot', 'ridge' => new Heap($f->uid, $f->points, $f->figures['foot_mm'] ?? 0.0, $f->figures['foot_deg'] ?? Heap::NATURAL_SLOPE_DEG),
-                'pad' => new Pad($f->uid, $f->name, $f->plan(), $f->points[0]->z, $f->figures['batter']),
-                'stream' => Stream::along($f->uid, $f->name, $f->plan(), $f->figures['width_mm'], $f->figures['depth_mm'], $f->figures['below_mm'], $ground->at(...)),
-                default => new Basin($f->uid, $f->name, $f->plan(), $f->points[0]->z, $f->figures['depth_mm'], $f->figures['shore_mm']),
-            });
+            $ground = $ground->with(
+                match ($f->kind) {
+                    'rough' => new Roughness(
+                        $f->uid,
+                        $f->plan(),
+                        $f->figures['height_mm'],
+                        $f->figures['grain_mm'],
+                        (int) $f->figures['seed'],
+                        $section->placement,
+                    ),
+                    'spot', 'ridge' => new Heap(
+                        $f->uid,
+                        $f->points,
+                        $f->figures['foot_mm'] ?? 0.0,
+                        $f->figures['foot_deg'] ?? Heap::NATURAL_SLOPE_DEG,
+                    ),
+                    'pad' => new Pad($f->uid, $f->name, $f->plan(), $f->points[0]->z, $f->figures['batter']),
+                    'stream' => Stream::along(
+                        $f->uid,
+                        $f->name,
+                        $f->plan(),
+                        $f->figures['width_mm'],
+                        $f->figures['depth_mm'],
+                        $f->figures['below_mm'],
+                        $ground->at(...),
+                    ),
+                    default => new Basin(
+                        $f->uid,
+                        $f->name,
+                        $f->plan(),
+                        $f->points[0]->z,
+                        $f->figures['depth_mm'],
+                        $f->figures['shore_mm'],
+                    ),
+                },
+            );
         }
 
         return $ground;
@@ -391,8 +480,8 @@ final readonly class Project
     /**
      * Where a line passes through a spot, it has the spot's height there.
      *
-     * @param list<Spot> $points
-     * @param list<Spot> $spots
+     * @param  list<Spot>  $points
+     * @param  list<Spot>  $spots
      * @return list<Spot>
      */
     private static function onSpots(array $points, array $spots): array

@@ -23,15 +23,18 @@ final readonly class Section
 
     public string $name;
 
-    /** @var array<string, list<array{float, float}>> left, right, front, back → heights fixed along it: mm from its left or front end, mm over the datum */
+    /**
+     * @var array<string, list<array{float, float}>> left, right, front, back → heights fixed along it: mm from its left or front end, mm
+     *     over the datum
+     */
     public array $edges;
 
     /**
-     * @param array<string, string> $typed
-     * @param array<string, mixed> $extra
-     * @param array<string, list<array{float, float}>> $edges
-     * @param bool $runsOn whether the land of its neighbours runs on over it though it has no heights of its own
-     * @param list<array{int, string}> $stood until when (minutes of Unix time) it stood in which other room, in order
+     * @param  array<string, string>  $typed
+     * @param  array<string, mixed>  $extra
+     * @param  array<string, list<array{float, float}>>  $edges
+     * @param  bool  $runsOn whether the land of its neighbours runs on over it though it has no heights of its own
+     * @param  list<array{int, string}>  $stood until when (minutes of Unix time) it stood in which other room, in order
      *
      * @throws InvalidValue naming the field
      */
@@ -63,10 +66,10 @@ final readonly class Section
     }
 
     /**
-     * @param array<string, string> $typed
-     * @param array<string, mixed> $extra
-     * @param array<string, list<array{float, float}>> $edges
-     * @param list<array{int, string}> $stood
+     * @param  array<string, string>  $typed
+     * @param  array<string, mixed>  $extra
+     * @param  array<string, list<array{float, float}>>  $edges
+     * @param  list<array{int, string}>  $stood
      *
      * @throws InvalidValue naming the field
      */
@@ -86,7 +89,20 @@ final readonly class Section
         bool $runsOn = false,
         array $stood = [],
     ): self {
-        return new self($uid, $name, $width, $depth, new Placement($x, $y, $angleDeg), $base, $typed, $extra, $room, $edges, $runsOn, $stood);
+        return new self(
+            $uid,
+            $name,
+            $width,
+            $depth,
+            new Placement($x, $y, $angleDeg),
+            $base,
+            $typed,
+            $extra,
+            $room,
+            $edges,
+            $runsOn,
+            $stood,
+        );
     }
 
     /** The same board in a room. */
@@ -110,7 +126,7 @@ final readonly class Section
     /**
      * The same board with an edge's heights fixed, or free again.
      *
-     * @param list<array{float, float}>|null $profile
+     * @param  list<array{float, float}>|null  $profile
      *
      * @throws InvalidValue
      */
@@ -129,12 +145,14 @@ final readonly class Section
     /** A place on an edge, mm from its left or front end; layout coordinates. */
     public function onEdge(string $edge, float $at): Point
     {
-        return $this->placement->toLayout(match ($edge) {
-            'front' => new Point($at, 0.0),
-            'back' => new Point($at, $this->depth),
-            'left' => new Point(0.0, $at),
-            default => new Point($this->width, $at),
-        });
+        return $this->placement->toLayout(
+            match ($edge) {
+                'front' => new Point($at, 0.0),
+                'back' => new Point($at, $this->depth),
+                'left' => new Point(0.0, $at),
+                default => new Point($this->width, $at),
+            },
+        );
     }
 
     /** The height that an edge is fixed at; beyond its first and last point as there. */
@@ -148,7 +166,7 @@ final readonly class Section
             if ($at <= $x) {
                 [$px, $pz] = $profile[max(0, $k - 1)];
 
-                return $k === 0 ? $z : $pz + ($z - $pz) * ($at - $px) / ($x - $px);
+                return $k === 0 ? $z : $pz + (($z - $pz) * ($at - $px)) / ($x - $px);
             }
         }
 
@@ -192,7 +210,7 @@ final readonly class Section
     }
 
     /**
-     * @param array<string, list<array{float, float}>> $edges
+     * @param  array<string, list<array{float, float}>>  $edges
      * @return array<string, non-empty-list<array{float, float}>>
      */
     private static function profiles(array $edges, float $width, float $depth): array
@@ -210,7 +228,10 @@ final readonly class Section
                 InvalidValue::unlessBetween($at, 0.0, $length, 'The place', 'mm', "edges/{$edge}/{$k}/at_mm");
                 InvalidValue::unlessBetween($z, -1000.0, 3000.0, 'The height', 'mm', "edges/{$edge}/{$k}/z_mm");
                 if ($k > 0 && $at - $profile[$k - 1][0] < 0.5) {
-                    throw new InvalidValue('The points of an edge lie one after the other, half a millimetre apart at least.', "edges/{$edge}/{$k}/at_mm");
+                    throw new InvalidValue(
+                        'The points of an edge lie one after the other, half a millimetre apart at least.',
+                        "edges/{$edge}/{$k}/at_mm",
+                    );
                 }
             }
         }

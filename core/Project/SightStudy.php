@@ -17,8 +17,8 @@ final readonly class SightStudy
     public const CELL_MM = 10.0;
 
     /**
-     * @param list<LandClass> $hidden
-     * @param array<string, array{string, Quantity}> $runs uid → name, share seen
+     * @param  list<LandClass>  $hidden
+     * @param  array<string, array{string, Quantity}>  $runs uid → name, share seen
      */
     private function __construct(public Quantity $land, public array $runs, public array $hidden)
     {
@@ -27,7 +27,7 @@ final readonly class SightStudy
     /**
      * Null when it is looked at from nowhere.
      *
-     * @param list<string> $edges
+     * @param  list<string>  $edges
      */
     public static function of(array $edges, Section $section, LandModel $model): ?self
     {
@@ -35,7 +35,12 @@ final readonly class SightStudy
         if ($eyes === []) {
             return null;
         }
-        $from = ['eyes' => count($eyes).' along '.implode(', ', $edges), 'off the edge' => round(Viewpoints::DISTANCE_FROM_EDGE_MM).' mm', 'over the board' => round(Viewpoints::HEIGHT_OVER_BOARD_MM).' mm', 'cells of' => self::CELL_MM.' mm'];
+        $from = [
+            'eyes' => count($eyes).' along '.implode(', ', $edges),
+            'off the edge' => round(Viewpoints::DISTANCE_FROM_EDGE_MM).' mm',
+            'over the board' => round(Viewpoints::HEIGHT_OVER_BOARD_MM).' mm',
+            'cells of' => self::CELL_MM.' mm',
+        ];
         $grid = $model->terrain(self::CELL_MM)->grid();
         $sight = new Sight($grid, $eyes);
         $seen = $sight->cells();
@@ -44,13 +49,31 @@ final readonly class SightStudy
         foreach ($model->grading->runs as $run) {
             $here = $run->within($section->width, $section->depth);
             if ($here !== null && $here[1] - $here[0] > 10.0) {
-                $runs[$run->uid] = [$run->name, new Quantity(100.0 * $sight->shareOfRun($run, ...$here), '%', 'share of the run whose vehicles are seen from one eye at least; in tunnels none is', $from, 'starting value', 0)];
+                $runs[$run->uid] = [
+                    $run->name,
+                    new Quantity(
+                        100.0 * $sight->shareOfRun($run, ...$here),
+                        '%',
+                        'share of the run whose vehicles are seen from one eye at least; in tunnels none is',
+                        $from,
+                        'starting value',
+                        0,
+                    ),
+                ];
             }
         }
 
         return new self(
-            new Quantity(100.0 * $share, '%', 'share of the land’s plan that is seen from one eye at least', $from, 'starting value', 0), $runs,
-            LandClasses::where($grid, $section->width, $section->depth, array_map(fn (bool $s): float => $s ? 0.0 : 1.0, $seen), 'hidden', 0.5),
+            new Quantity(100.0 * $share, '%', 'share of the land’s plan that is seen from one eye at least', $from, 'starting value', 0),
+            $runs,
+            LandClasses::where(
+                $grid,
+                $section->width,
+                $section->depth,
+                array_map(fn (bool $s): float => $s ? 0.0 : 1.0, $seen),
+                'hidden',
+                0.5,
+            ),
         );
     }
 }

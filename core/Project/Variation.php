@@ -14,8 +14,13 @@ final class Variation
 {
     /** kind → what of it may be varied, with a first step, mm (a batter's is run over rise) */
     public const VARIABLES = [
-        'spot' => ['height' => 20.0], 'ridge' => ['height' => 20.0, 'place' => 40.0], 'hollow' => ['height' => 10.0, 'place' => 40.0],
-        'water' => ['height' => 3.0], 'pad' => ['height' => 5.0], 'track' => ['batter' => 0.5, 'height' => 5.0], 'road' => ['batter' => 0.5, 'height' => 5.0],
+        'spot' => ['height' => 20.0],
+        'ridge' => ['height' => 20.0, 'place' => 40.0],
+        'hollow' => ['height' => 10.0, 'place' => 40.0],
+        'water' => ['height' => 3.0],
+        'pad' => ['height' => 5.0],
+        'track' => ['batter' => 0.5, 'height' => 5.0],
+        'road' => ['batter' => 0.5, 'height' => 5.0],
     ];
 
     /** @throws InvalidValue when there is no such thing, or it cannot be varied so */
@@ -40,7 +45,13 @@ final class Variation
         $keep = fn (LandFeature|Run $one): bool => $one->uid !== $uid;
 
         return Project::of(
-            $project->layout, $project->sections, array_values(array_filter($project->runs, $keep)), array_values(array_filter($project->features, $keep)), $project->runExtras, $project->extra, $project->works,
+            $project->layout,
+            $project->sections,
+            array_values(array_filter($project->runs, $keep)),
+            array_values(array_filter($project->features, $keep)),
+            $project->runExtras,
+            $project->extra,
+            $project->works,
         );
     }
 
@@ -58,10 +69,16 @@ final class Variation
     private static function with(Project $project, LandFeature|Run $changed): Project
     {
         return Project::of(
-            $project->layout, $project->sections,
+            $project->layout,
+            $project->sections,
             array_map(fn (Run $one): Run => $changed instanceof Run && $one->uid === $changed->uid ? $changed : $one, $project->runs),
-            array_map(fn (LandFeature $one): LandFeature => $changed instanceof LandFeature && $one->uid === $changed->uid ? $changed : $one, $project->features),
-            $project->runExtras, $project->extra, $project->works,
+            array_map(
+                fn (LandFeature $one): LandFeature => $changed instanceof LandFeature && $one->uid === $changed->uid ? $changed : $one,
+                $project->features,
+            ),
+            $project->runExtras,
+            $project->extra,
+            $project->works,
         );
     }
 
@@ -74,7 +91,7 @@ final class Variation
         // Aside of the way from its first point to its last, to the left.
         [$a, $b] = [$points[0], $points[count($points) - 1]];
         $length = max(1e-9, hypot($b->x - $a->x, $b->y - $a->y));
-        [$dx, $dy] = [-$by * ($b->y - $a->y) / $length, $by * ($b->x - $a->x) / $length];
+        [$dx, $dy] = [(-$by * ($b->y - $a->y)) / $length, ($by * ($b->x - $a->x)) / $length];
 
         return $feature->at(array_map(fn (Spot $p): Spot => new Spot($p->x + $dx, $p->y + $dy, $p->z), $points));
     }
@@ -90,7 +107,9 @@ final class Variation
         }
 
         return $run->but(
-            startHeight: $run->startHeight + $lift, gradePoints: array_map(fn (array $p): array => ['height_mm' => $p['height_mm'] + $lift] + $p, $run->gradePoints), profile: FormationProfile::from($profile),
+            startHeight: $run->startHeight + $lift,
+            gradePoints: array_map(fn (array $p): array => ['height_mm' => $p['height_mm'] + $lift] + $p, $run->gradePoints),
+            profile: FormationProfile::from($profile),
         );
     }
 }

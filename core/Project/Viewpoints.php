@@ -17,7 +17,7 @@ final class Viewpoints
     private const SPACING_MM = 400.0;
 
     /**
-     * @param list<string> $edges front, back, left, right
+     * @param  list<string>  $edges front, back, left, right
      * @return list<array{float, float, float}> in section coordinates; none when it is looked at from nowhere
      */
     public static function before(Section $section, array $edges): array

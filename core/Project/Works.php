@@ -17,29 +17,43 @@ use IdleRidge\Core\Schedule\BenchTime;
 use IdleRidge\Core\Shelf\PackPrice;
 use IdleRidge\Core\Shelf\Store;
 
-/** What goes onto the land and when: zones, their coats in order, what was begun, rooms, bench times, the journal, what lies in store, recipes and colours of one's own. */
+/**
+ * What goes onto the land and when: zones, their coats in order, what was begun, rooms, bench times, the journal, what lies in store,
+ * recipes and colours of one's own.
+ */
 final readonly class Works
 {
     /**
-     * @param list<Zone> $zones
-     * @param list<Coat> $coats each zone's in their order
-     * @param list<CoatApplication> $laid
-     * @param list<Room> $rooms the first is where sections stand that name none
-     * @param list<BenchTime> $times
-     * @param list<JournalEntry> $journal
-     * @param list<OwnRecipe> $recipes
-     * @param list<Colour> $colours
-     * @param list<PackPrice> $prices
-     * @param array<string, AirLog> $logs room uid → what was read there
+     * @param  list<Zone>  $zones
+     * @param  list<Coat>  $coats each zone's in their order
+     * @param  list<CoatApplication>  $laid
+     * @param  list<Room>  $rooms the first is where sections stand that name none
+     * @param  list<BenchTime>  $times
+     * @param  list<JournalEntry>  $journal
+     * @param  list<OwnRecipe>  $recipes
+     * @param  list<Colour>  $colours
+     * @param  list<PackPrice>  $prices
+     * @param  array<string, AirLog>  $logs room uid → what was read there
      */
-    public function __construct(public array $zones = [], public array $coats = [], public array $laid = [], public array $rooms = [], public array $times = [], public array $journal = [], public Store $store = new Store, public array $recipes = [], public array $colours = [], public array $logs = [], public array $prices = [])
-    {
+    public function __construct(
+        public array $zones = [],
+        public array $coats = [],
+        public array $laid = [],
+        public array $rooms = [],
+        public array $times = [],
+        public array $journal = [],
+        public Store $store = new Store(),
+        public array $recipes = [],
+        public array $colours = [],
+        public array $logs = [],
+        public array $prices = [],
+    ) {
     }
 
     /**
      * The same with some lists in the place of its own.
      *
-     * @param array<string, mixed> $lists by the names of the constructor
+     * @param  array<string, mixed>  $lists by the names of the constructor
      */
     public function with(array $lists): self
     {
@@ -49,13 +63,13 @@ final readonly class Works
     /** What of them a plan is made of. */
     public function planned(): self
     {
-        return $this->with(['journal' => [], 'store' => new Store, 'recipes' => [], 'colours' => [], 'prices' => []]);
+        return $this->with(['journal' => [], 'store' => new Store(), 'recipes' => [], 'colours' => [], 'prices' => []]);
     }
 
     /**
      * What does not fit together.
      *
-     * @param list<Section> $sections
+     * @param  list<Section>  $sections
      * @return list<InvalidValue> with JSON pointers
      */
     public function faults(array $sections): array
@@ -73,7 +87,10 @@ final readonly class Works
             }
             $outline = $zone->outlineOn($board->placement);
             if ($outline !== null && Polygon::within($outline, 0.0, 0.0, $board->width, $board->depth) === []) {
-                $faults[] = new InvalidValue("“{$zone->name}” lies outside the board, which is {$board->width} × {$board->depth} mm.", "/zones/{$k}/outline");
+                $faults[] = new InvalidValue(
+                    "“{$zone->name}” lies outside the board, which is {$board->width} × {$board->depth} mm.",
+                    "/zones/{$k}/outline",
+                );
             }
             $key = $zone->section.mb_strtolower($zone->name);
             if (isset($names[$key])) {
@@ -101,7 +118,12 @@ final readonly class Works
                 $faults[] = new InvalidValue('There is no such section.', "/laid/{$k}/section");
             }
         }
-        foreach (['recipes' => array_map(fn (OwnRecipe $o): string => $o->recipe->id, $this->recipes), 'prices' => array_map(fn (PackPrice $p): string => $p->material, $this->prices)] as $list => $keys) {
+        foreach (
+            [
+                'recipes' => array_map(fn (OwnRecipe $o): string => $o->recipe->id, $this->recipes),
+                'prices' => array_map(fn (PackPrice $p): string => $p->material, $this->prices),
+            ] as $list => $keys
+        ) {
             foreach (array_diff_key($keys, array_unique($keys)) as $k => $key) {
                 $faults[] = new InvalidValue("“{$key}” stands twice.", "/{$list}/{$k}");
             }
@@ -163,8 +185,8 @@ final readonly class Works
     }
 
     /**
-     * @param array<string, Zone> $zones
-     * @param array<string, true> $seen
+     * @param  array<string, Zone>  $zones
+     * @param  array<string, true>  $seen
      */
     private function leavesOut(array $zones, string $from, string $wanted, array $seen = []): bool
     {

@@ -12,7 +12,13 @@ use IdleRidge\Core\Rulebook\Work\WorkRule;
 /** The rule book to read: each thing that rules find, in plain words and with its reason, by chapter. */
 final readonly class RulePages
 {
-    public const CHAPTERS = ['land' => 'Land and track', 'order' => 'What goes on before what', 'dry' => 'What has to be dry', 'coats' => 'How it is laid', 'cuts' => 'How it is cut and carried'];
+    public const CHAPTERS = [
+        'land' => 'Land and track',
+        'order' => 'What goes on before what',
+        'dry' => 'What has to be dry',
+        'coats' => 'How it is laid',
+        'cuts' => 'How it is cut and carried',
+    ];
 
     /** @param  list<array{id: string, name: string, what: string, why: string, chapter: string}>  $rules */
     private function __construct(public array $rules)
@@ -20,15 +26,27 @@ final readonly class RulePages
     }
 
     /**
-     * @param list<array{id: string, name: string, what: string, why: string, chapter: string}> $rules
+     * @param  list<array{id: string, name: string, what: string, why: string, chapter: string}>  $rules
      *
      * @throws InvalidValue when a rule is not told, told twice, or told and not there
      */
     public static function of(array $rules): self
     {
         $told = array_column($rules, 'id');
-        $there = array_merge(...array_map(fn (LandRule|WorkRule|CutRule $rule): array => $rule->ids(), [...Rulebook::rules(), ...Rulebook::workRules(), ...Rulebook::cutRules()]));
-        foreach ([...array_diff($there, $told), ...array_diff($told, $there), ...array_keys(array_filter(array_count_values($told), fn (int $n): bool => $n > 1))] as $id) {
+        $there = array_merge(
+            ...array_map(fn (LandRule|WorkRule|CutRule $rule): array => $rule->ids(), [
+                ...Rulebook::rules(),
+                ...Rulebook::workRules(),
+                ...Rulebook::cutRules(),
+            ]),
+        );
+        foreach (
+            [
+                ...array_diff($there, $told),
+                ...array_diff($told, $there),
+                ...array_keys(array_filter(array_count_values($told), fn (int $n): bool => $n > 1)),
+            ] as $id
+        ) {
             throw new InvalidValue("The rule “{$id}” has to be told once.", (string) $id);
         }
 

@@ -77,24 +77,77 @@ final class Rulebook
     /** @return list<LandRule> */
     public static function rules(): array
     {
-        return [new ClearanceOnCurve, new WallNeeded, new FaceTooSteep, new FormationsAtOdds, new BasinHolds, new TunnelHolds, new Headroom, new StructuresClear, new RunsMeet, new TurnoutsKeepClear, new CrossingsMeet, new TracksApart, new StreamsFall, new PadsHold, new JointsAgree, new BelowBoardTop, new SpanAcrossJoint];
+        return [
+            new ClearanceOnCurve(),
+            new WallNeeded(),
+            new FaceTooSteep(),
+            new FormationsAtOdds(),
+            new BasinHolds(),
+            new TunnelHolds(),
+            new Headroom(),
+            new StructuresClear(),
+            new RunsMeet(),
+            new TurnoutsKeepClear(),
+            new CrossingsMeet(),
+            new TracksApart(),
+            new StreamsFall(),
+            new PadsHold(),
+            new JointsAgree(),
+            new BelowBoardTop(),
+            new SpanAcrossJoint(),
+        ];
     }
 
     /** @return list<WorkRule> */
     public static function workRules(): array
     {
         return [
-            new TooColdToFilm, new SolventOnFoam, new FoamUnderWater, new VapourInRoom, new DryBeforeFibreOverFibre, new DryThroughBeforeSeal, new DryBeforeSanding, new WhiteShowing, new SlopeOverRestingAngle, new Uncovered,
-            new SkinBeforePaint, new BaseBeforeCover, new MessyPlasterBeforeTrack, new RoadBeforeCover, new SealBedBeforeBank, new SceneryBeforeFinalGloss, new ShortFibreBeforeLong, new OneLengthPerPass,
-            new AreaTooLarge, new PotTooLarge, new BallastBelowSleeperTop, new TooDampToDry, new CardSwells, new PointsClear, new WashOverRewettable, new ClothOnCard, new FilmOnFoam, new HumidityLowStatic, new ProtectFinished,
-            new WindowsMet, new CastingsWetted, new BallastBeforeWires, new TreesAfterBackdrop, new WiresLast, new RailsCleaned, new TestRun, new FlangewaysProven, new ThinUnderCrowns, new HotMeltTooLarge,
+            new TooColdToFilm(),
+            new SolventOnFoam(),
+            new FoamUnderWater(),
+            new VapourInRoom(),
+            new DryBeforeFibreOverFibre(),
+            new DryThroughBeforeSeal(),
+            new DryBeforeSanding(),
+            new WhiteShowing(),
+            new SlopeOverRestingAngle(),
+            new Uncovered(),
+            new SkinBeforePaint(),
+            new BaseBeforeCover(),
+            new MessyPlasterBeforeTrack(),
+            new RoadBeforeCover(),
+            new SealBedBeforeBank(),
+            new SceneryBeforeFinalGloss(),
+            new ShortFibreBeforeLong(),
+            new OneLengthPerPass(),
+            new AreaTooLarge(),
+            new PotTooLarge(),
+            new BallastBelowSleeperTop(),
+            new TooDampToDry(),
+            new CardSwells(),
+            new PointsClear(),
+            new WashOverRewettable(),
+            new ClothOnCard(),
+            new FilmOnFoam(),
+            new HumidityLowStatic(),
+            new ProtectFinished(),
+            new WindowsMet(),
+            new CastingsWetted(),
+            new BallastBeforeWires(),
+            new TreesAfterBackdrop(),
+            new WiresLast(),
+            new RailsCleaned(),
+            new TestRun(),
+            new FlangewaysProven(),
+            new ThinUnderCrowns(),
+            new HotMeltTooLarge(),
         ];
     }
 
     /** @return list<CutRule> */
     public static function cutRules(): array
     {
-        return [new GlueConfined, new WeightOverLimit];
+        return [new GlueConfined(), new WeightOverLimit()];
     }
 
     /** @return list<Finding> on a board as it is cut and carried, those that stop first */
@@ -126,7 +179,7 @@ final class Rulebook
     }
 
     /**
-     * @param list<Finding> $found
+     * @param  list<Finding>  $found
      * @return list<Finding>
      */
     private static function byWeight(array $found): array

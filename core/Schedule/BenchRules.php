@@ -20,9 +20,9 @@ final readonly class BenchRules
     public const MILESTONES = ['worked', 'shown', 'travel'];
 
     /**
-     * @param array<string, int> $tools how many there are; one of any that is not named
-     * @param list<array{section: string, date: string, milestone: string}> $due section uid → by when, at the beginning of the day
-     * @param list<string> $first moves in the order of a plan that was taken
+     * @param  array<string, int>  $tools how many there are; one of any that is not named
+     * @param  list<array{section: string, date: string, milestone: string}>  $due section uid → by when, at the beginning of the day
+     * @param  list<string>  $first moves in the order of a plan that was taken
      *
      * @throws InvalidValue naming the field
      */
@@ -75,7 +75,7 @@ final readonly class BenchRules
     /**
      * The same with a plan's order to begin from.
      *
-     * @param list<string> $first
+     * @param  list<string>  $first
      */
     public function taking(array $first): self
     {

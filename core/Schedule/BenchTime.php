@@ -34,9 +34,9 @@ final readonly class BenchTime
     public string $who;
 
     /**
-     * @param array<string, mixed> $extra
-     * @param string|null $until last date of a visit or of closed days
-     * @param string $who is there, or what takes the hours
+     * @param  array<string, mixed>  $extra
+     * @param  string|null  $until last date of a visit or of closed days
+     * @param  string  $who is there, or what takes the hours
      *
      * @throws InvalidValue naming the field
      */
@@ -89,14 +89,19 @@ final readonly class BenchTime
     {
         $date = $day->format('Y-m-d');
 
-        return $this->kind === 'weekly' ? (int) $day->format('N') === $this->weekday : $date >= $this->date && $date <= ($this->until ?? $this->date);
+        return $this->kind === 'weekly'
+            ? (int) $day->format('N') === $this->weekday
+            : $date >= $this->date && $date <= ($this->until ?? $this->date);
     }
 
     /** "19:30", "7.30" or "19" as minutes of the day. */
     public static function minute(string $text, string $place): int
     {
         if (preg_match('/^(\d{1,2})(?:[:.h](\d{2}))?$/', trim($text), $m) !== 1 || (int) $m[1] > 24 || (int) ($m[2] ?? 0) > 59) {
-            throw new InvalidValue($text === '' ? 'A time of day is missing.' : "“{$text}” is not a time of day; type it as 19:30.", $place);
+            throw new InvalidValue(
+                $text === '' ? 'A time of day is missing.' : "“{$text}” is not a time of day; type it as 19:30.",
+                $place,
+            );
         }
 
         return 60 * (int) $m[1] + (int) ($m[2] ?? 0);
@@ -111,7 +116,7 @@ final readonly class BenchTime
     /**
      * Sessions that end after a moment, in order, those that overlap or touch as one; minutes of Unix time.
      *
-     * @param list<self> $times
+     * @param  list<self>  $times
      * @return list<array{int, int, int}> from, to, the most hands
      */
     public static function sessions(array $times, DateTimeZone $zone, int $from, int $days): array
@@ -132,8 +137,8 @@ final readonly class BenchTime
     /**
      * From when on how many hands there are, within a session.
      *
-     * @param list<self> $times
-     * @param array{int, int, int} $session
+     * @param  list<self>  $times
+     * @param  array{int, int, int}  $session
      * @return list<array{int, int}>
      */
     public static function hands(array $times, DateTimeZone $zone, array $session): array
@@ -151,7 +156,7 @@ final readonly class BenchTime
     /**
      * Bench times at whose beginning or end the clocks change, and what becomes of them.
      *
-     * @param list<self> $times
+     * @param  list<self>  $times
      * @return list<string>
      */
     public static function clockChanges(array $times, DateTimeZone $zone, int $from, int $days): array
@@ -179,7 +184,7 @@ final readonly class BenchTime
      * Stretches with the same hands all along, in order; where several overlap the most hands count, and what is closed or
      * busy is taken out.
      *
-     * @param list<self> $times
+     * @param  list<self>  $times
      * @return list<array{int, int, int}>
      */
     private static function pieces(array $times, DateTimeZone $zone, int $from, int $days): array

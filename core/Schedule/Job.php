@@ -9,7 +9,8 @@ use IdleRidge\Core\Measure\InvalidValue;
 /**
  * Hands-on work that is not interrupted: minutes, how many hands, which tools all the while, and which of them it keeps
  * afterwards until a gap is over (clamps, a warm box). It starts at `notBefore` or later and, where `allowed` is given, within
- * one of its ranges of starts; it should end by `due`. What must not overlap it must not begin within `clear` minutes of its end. `group` says whose turn it is where work is done group by group.
+ * one of its ranges of starts; it should end by `due`. What must not overlap it must not begin within `clear` minutes of its end. `group`
+ * says whose turn it is where work is done group by group.
  */
 final readonly class Job
 {
@@ -17,9 +18,9 @@ final readonly class Job
     public array $tools;
 
     /**
-     * @param list<string> $tools
-     * @param list<array{int, int}>|null $allowed
-     * @param array<string, TimeLag> $holds tool → until when it is kept
+     * @param  list<string>  $tools
+     * @param  list<array{int, int}>|null  $allowed
+     * @param  array<string, TimeLag>  $holds tool → until when it is kept
      *
      * @throws InvalidValue
      */

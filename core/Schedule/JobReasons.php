@@ -8,7 +8,7 @@ namespace IdleRidge\Core\Schedule;
 final class JobReasons
 {
     /**
-     * @param array<string, int> $starts
+     * @param  array<string, int>  $starts
      * @return array<string, array{kind: string, ref: string, text: string}>
      */
     public static function of(Problem $problem, array $starts): array
@@ -22,7 +22,7 @@ final class JobReasons
     }
 
     /**
-     * @param array<string, int> $starts
+     * @param  array<string, int>  $starts
      * @return array{kind: string, ref: string, text: string}
      */
     private static function why(Problem $problem, array $starts, string $id, int $start): array
@@ -57,7 +57,11 @@ final class JobReasons
         }
         foreach ($problem->waits as $wait) {
             if ($wait->after === $id && $wait->max !== null) {
-                return self::reason('window', $wait->before, "any earlier, “{$wait->before}” would come more than {$wait->max} minutes after it");
+                return self::reason(
+                    'window',
+                    $wait->before,
+                    "any earlier, “{$wait->before}” would come more than {$wait->max} minutes after it",
+                );
             }
         }
 

@@ -33,8 +33,9 @@ final class Objective
     }
 
     /**
-     * @param array<string, int> $starts
-     * @return array{int, float, int, int, int} minutes late, finish (weighed where groups take turns), session days, idle minutes, minutes of work in the last session
+     * @param  array<string, int>  $starts
+     * @return array{int, float, int, int, int} minutes late, finish (weighed where groups take turns), session days, idle minutes, minutes
+     *     of work in the last session
      */
     public function of(array $starts): array
     {
@@ -72,7 +73,7 @@ final class Objective
      * The same as one number, by which a search finds its way: being early on average counts a little, and so does little work in
      * the last session, which may then not be needed.
      *
-     * @param array<string, int>|null $starts
+     * @param  array<string, int>|null  $starts
      */
     public function cost(?array $starts): float
     {
@@ -81,7 +82,12 @@ final class Objective
         }
         [$late, $finish, $days, $idle, $spill] = $this->of($starts);
 
-        return 1e3 * $late + $finish + 1e-2 * $days + 1e-4 * $idle + self::SPILL_WEIGHT * $spill + ($starts === [] ? 0.0 : 1e-3 * array_sum($starts) / count($starts));
+        return 1e3 * $late +
+            $finish +
+            1e-2 * $days +
+            1e-4 * $idle +
+            self::SPILL_WEIGHT * $spill +
+            ($starts === [] ? 0.0 : (1e-3 * array_sum($starts)) / count($starts));
     }
 
     private function sessionAt(int $minute): int

@@ -25,13 +25,14 @@ final readonly class Problem
     public array $steps;
 
     /**
-     * @param array<string, int> $tools
-     * @param list<array{int, int}> $sessions
-     * @param list<Job> $jobs
-     * @param list<Precedence> $waits
-     * @param list<array{string, string}> $apart
-     * @param list<int|list<array{int, int}>> $sessionHands hands in each session, or from when on how many; the problem’s where none is given
-     * @param array<string, list<array{int, int}>> $taken tool → from when to when something else has one
+     * @param  array<string, int>  $tools
+     * @param  list<array{int, int}>  $sessions
+     * @param  list<Job>  $jobs
+     * @param  list<Precedence>  $waits
+     * @param  list<array{string, string}>  $apart
+     * @param  list<int|list<array{int, int}>>  $sessionHands hands in each session, or from when on how many; the problem’s where none is
+     *     given
+     * @param  array<string, list<array{int, int}>>  $taken tool → from when to when something else has one
      *
      * @throws InvalidValue with a JSON pointer
      */
@@ -104,17 +105,27 @@ final readonly class Problem
     /**
      * The same with some jobs, and all that is about them, left out.
      *
-     * @param list<string> $ids
+     * @param  list<string>  $ids
      */
     public function without(array $ids): self
     {
         $gone = array_fill_keys($ids, true);
 
-        return $ids === [] ? $this : new self(
-            $this->horizon, $this->hands, $this->tools, $this->sessions, array_values(array_diff_key($this->jobs, $gone)),
-            array_values(array_filter($this->waits, fn (Precedence $w): bool => ! isset($gone[$w->after]) && ! isset($gone[$w->before]))),
-            array_values(array_filter($this->apart, fn (array $pair): bool => ! isset($gone[$pair[0]]) && ! isset($gone[$pair[1]]))), $this->steps, $this->taken,
-        );
+        return $ids === []
+            ? $this
+            : new self(
+                $this->horizon,
+                $this->hands,
+                $this->tools,
+                $this->sessions,
+                array_values(array_diff_key($this->jobs, $gone)),
+                array_values(
+                    array_filter($this->waits, fn (Precedence $w): bool => ! isset($gone[$w->after]) && ! isset($gone[$w->before])),
+                ),
+                array_values(array_filter($this->apart, fn (array $pair): bool => ! isset($gone[$pair[0]]) && ! isset($gone[$pair[1]]))),
+                $this->steps,
+                $this->taken,
+            );
     }
 
     /** The most hands there are at once in a session. */

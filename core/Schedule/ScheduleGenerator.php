@@ -54,9 +54,9 @@ final class ScheduleGenerator
     }
 
     /**
-     * @param list<string> $order all jobs, the most urgent first
-     * @param bool $most leave out what finds no place, and what waits for it, instead of giving up
-     * @param bool $eager what must not come late goes before all others as soon as it may: fewer orders lead nowhere
+     * @param  list<string>  $order all jobs, the most urgent first
+     * @param  bool  $most leave out what finds no place, and what waits for it, instead of giving up
+     * @param  bool  $eager what must not come late goes before all others as soon as it may: fewer orders lead nowhere
      * @return array<string, int>|null starts, null when this order leads nowhere
      */
     public function place(array $order, bool $most = false, bool $eager = false): ?array
@@ -87,9 +87,10 @@ final class ScheduleGenerator
     }
 
     /**
-     * @param list<string> $order
-     * @param array<string, int> $floors
-     * @return array{string, int|null}|null null when all is placed; else the job to push back, and from when on it may start (null: it finds no place)
+     * @param  list<string>  $order
+     * @param  array<string, int>  $floors
+     * @return array{string, int|null}|null null when all is placed; else the job to push back, and from when on it may start
+     *     (null: it finds no place)
      */
     private function attempt(array $order, array $floors, bool $most): ?array
     {
@@ -100,7 +101,7 @@ final class ScheduleGenerator
             $open[$id] = count($this->problem->before[$id] ?? []);
         }
         $rank = array_flip($order);
-        $free = new RankQueue;
+        $free = new RankQueue();
         foreach ($open as $id => $count) {
             if ($count === 0) {
                 $free->insert((string) $id, $rank[$id]);
@@ -187,8 +188,9 @@ final class ScheduleGenerator
     /**
      * What keeps a start from coming so late after the jobs before it.
      *
-     * @param array<string, int> $ends
-     * @return array{int|null, array{string, int}}|null the next start worth trying, if any, and the earlier job with the start it would have to have
+     * @param  array<string, int>  $ends
+     * @return array{int|null, array{string, int}}|null the next start worth trying, if any, and the earlier job with the start it would
+     *     have to have
      */
     private function held(string $id, int $start, array $ends): ?array
     {

@@ -29,14 +29,28 @@ final class Solver
     private const EAGER_SHARE = 0.5;
 
     /**
-     * @param list<list<string>> $first orders to try first, such as that of an earlier plan
-     * @param Closure(float): bool|null $each called with the share of the budget that is spent; false ends the search
+     * @param  list<list<string>>  $first orders to try first, such as that of an earlier plan
+     * @param  Closure(float): bool|null  $each called with the share of the budget that is spent; false ends the search
      */
-    public static function solve(Problem $problem, float $seconds = 2.0, int $seed = 1, int $steps = PHP_INT_MAX, array $first = [], ?Closure $each = null): Timetable
-    {
+    public static function solve(
+        Problem $problem,
+        float $seconds = 2.0,
+        int $seed = 1,
+        int $steps = PHP_INT_MAX,
+        array $first = [],
+        ?Closure $each = null,
+    ): Timetable {
         $order = $problem->inOrder();
         if ($order === null) {
-            return new Timetable('infeasible', null, 0, [], 'Jobs wait for each other in a circle: '.implode(', ', array_map(fn (string $id): string => "“{$id}”", $problem->circle())).'.');
+            return new Timetable(
+                'infeasible',
+                null,
+                0,
+                [],
+                'Jobs wait for each other in a circle: '.
+                    implode(', ', array_map(fn (string $id): string => "“{$id}”", $problem->circle())).
+                    '.',
+            );
         }
         $windows = StartWindows::in($problem);
         if ($windows->impossible !== null) {
@@ -48,7 +62,19 @@ final class Solver
         $tails = self::tails($problem, $order);
         $bound = LowerBound::of($problem, $windows, $tails);
         $worth = new Objective($problem);
-        $best = self::search($problem, new ScheduleGenerator($problem, $windows), $worth, $order, $tails, $bound, $seconds, $seed, $steps, $first, $each);
+        $best = self::search(
+            $problem,
+            new ScheduleGenerator($problem, $windows),
+            $worth,
+            $order,
+            $tails,
+            $bound,
+            $seconds,
+            $seed,
+            $steps,
+            $first,
+            $each,
+        );
         if ($best === null) {
             return new Timetable('unknown', null, $bound, [], 'No plan was found; that there is none is not proven.');
         }
@@ -61,13 +87,16 @@ final class Solver
     /**
      * Where not everything finds a place: as much as does, the most urgent first.
      *
-     * @param list<string>|null $order all jobs or more of them; the listed order without it
+     * @param  list<string>|null  $order all jobs or more of them; the listed order without it
      * @return array<string, int>
      */
     public static function most(Problem $problem, ?array $order = null): array
     {
         $windows = StartWindows::alone($problem);
-        $order = $order === null ? ($problem->inOrder() ?? []) : array_values(array_intersect($order, array_map('strval', array_keys($problem->jobs))));
+        $order =
+            $order === null
+                ? $problem->inOrder() ?? []
+                : array_values(array_intersect($order, array_map('strval', array_keys($problem->jobs))));
         $starts = (new ScheduleGenerator($problem, $windows))->place($order, most: true, eager: true) ?? [];
         ksort($starts);
 
@@ -86,18 +115,32 @@ final class Solver
     }
 
     /**
-     * @param list<string> $listed
-     * @param array<string, int> $tails
-     * @param list<list<string>> $first
-     * @param Closure(float): bool|null $each
+     * @param  list<string>  $listed
+     * @param  array<string, int>  $tails
+     * @param  list<list<string>>  $first
+     * @param  Closure(float): bool|null  $each
      * @return array<string, int>|null
      */
-    private static function search(Problem $problem, ScheduleGenerator $generator, Objective $worth, array $listed, array $tails, int $bound, float $seconds, int $seed, int $steps, array $first, ?Closure $each): ?array
-    {
+    private static function search(
+        Problem $problem,
+        ScheduleGenerator $generator,
+        Objective $worth,
+        array $listed,
+        array $tails,
+        int $bound,
+        float $seconds,
+        int $seed,
+        int $steps,
+        array $first,
+        ?Closure $each,
+    ): ?array {
         $random = new Randomizer(new Xoshiro256StarStar($seed));
         $began = hrtime(true);
         $until = $began + (int) ($seconds * 1e9);
-        $byTail = self::sorted($listed, fn (string $id): array => [$problem->jobs[$id]->group, $problem->jobs[$id]->due ?? PHP_INT_MAX, -$tails[$id]]);
+        $byTail = self::sorted(
+            $listed,
+            fn (string $id): array => [$problem->jobs[$id]->group, $problem->jobs[$id]->due ?? PHP_INT_MAX, -$tails[$id]],
+        );
         $best = null;
         $bestWorth = null;
         $current = $byTail;
@@ -131,10 +174,16 @@ final class Solver
                 [$currentCost, $held] = [INF, null];
                 $heat = self::START_TEMPERATURE;
             }
-            $trial = $held !== null && self::chance($random) < self::PULL_FORWARD_SHARE ? self::drawn($current, $held, $random) : self::changed($current, $random);
+            $trial =
+                $held !== null && self::chance($random) < self::PULL_FORWARD_SHARE
+                    ? self::drawn($current, $held, $random)
+                    : self::changed($current, $random);
             $starts = $generator->place($trial, eager: self::chance($random) < self::EAGER_SHARE);
             $cost = $worth->cost($starts);
-            if ($starts !== null && ($cost <= $currentCost || self::chance($random) < exp(($currentCost - $cost) / ($heat * $currentCost)))) {
+            if (
+                $starts !== null &&
+                ($cost <= $currentCost || self::chance($random) < exp(($currentCost - $cost) / ($heat * $currentCost)))
+            ) {
                 // In the order of its starts the same plan comes out, and a change of place means what it says.
                 asort($starts);
                 [$current, $currentCost, $held] = [array_map('strval', array_keys($starts)), $cost, self::holding($problem, $starts)];
@@ -149,8 +198,8 @@ final class Solver
     }
 
     /**
-     * @param list<string> $order
-     * @param Closure(string): array<int, int|float> $by
+     * @param  list<string>  $order
+     * @param  Closure(string): array<int, int|float>  $by
      * @return list<string>
      */
     private static function sorted(array $order, Closure $by): array
@@ -163,8 +212,8 @@ final class Solver
     /**
      * An earlier order made to fit: what is gone leaves it, what is new stands at its end.
      *
-     * @param list<string> $order
-     * @param list<string> $all
+     * @param  list<string>  $order
+     * @param  list<string>  $all
      * @return list<string>
      */
     private static function completed(array $order, array $all): array
@@ -177,7 +226,7 @@ final class Solver
     /**
      * The jobs that hold up the end: the last one, and back along what each waited for or had before it.
      *
-     * @param array<string, int> $starts
+     * @param  array<string, int>  $starts
      * @return non-empty-list<string>
      */
     private static function holding(Problem $problem, array $starts): array
@@ -218,8 +267,8 @@ final class Solver
     /**
      * One of the jobs that hold up the end, earlier; what it waits for goes with it.
      *
-     * @param list<string> $order
-     * @param non-empty-list<string> $held
+     * @param  list<string>  $order
+     * @param  non-empty-list<string>  $held
      * @return list<string>
      */
     private static function drawn(array $order, array $held, Randomizer $random): array
@@ -239,7 +288,7 @@ final class Solver
     }
 
     /**
-     * @param list<string> $order
+     * @param  list<string>  $order
      * @return list<string>
      */
     private static function changed(array $order, Randomizer $random): array
@@ -257,7 +306,7 @@ final class Solver
     /**
      * The least time from the start of each job to the end of all that waits for it.
      *
-     * @param list<string> $order
+     * @param  list<string>  $order
      * @return array<string, int>
      */
     private static function tails(Problem $problem, array $order): array

@@ -11,7 +11,7 @@ namespace IdleRidge\Core\Schedule;
 final readonly class StartWindows
 {
     /**
-     * @param array<string, list<array{int, int}>> $of job → [first start, last start] in each session that is left
+     * @param  array<string, list<array{int, int}>>  $of job → [first start, last start] in each session that is left
      */
     private function __construct(public array $of, public ?string $impossible)
     {
@@ -91,8 +91,8 @@ final readonly class StartWindows
     }
 
     /**
-     * @param list<array{int, int}> $windows
-     * @param list<array{int, int}> $partners
+     * @param  list<array{int, int}>  $windows
+     * @param  list<array{int, int}>  $partners
      * @return list<array{int, int}> the windows, narrowed to starts that some partner's start can meet
      */
     private static function reachable(array $windows, array $partners, int $least, int $most, bool $later): array

@@ -11,7 +11,12 @@ namespace IdleRidge\Core\Schedule;
 final readonly class Timetable
 {
     /** @param  array<string, int>  $starts */
-    public function __construct(public string $status, public ?int $finish, public int $lowerBound, public array $starts, public ?string $why = null)
-    {
+    public function __construct(
+        public string $status,
+        public ?int $finish,
+        public int $lowerBound,
+        public array $starts,
+        public ?string $why = null,
+    ) {
     }
 }

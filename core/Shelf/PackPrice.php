@@ -10,8 +10,8 @@ use IdleRidge\Core\Measure\InvalidValue;
 final readonly class PackPrice
 {
     /**
-     * @param float $amount of a pack, in the material's own unit
-     * @param array<string, mixed> $extra
+     * @param  float  $amount of a pack, in the material's own unit
+     * @param  array<string, mixed>  $extra
      *
      * @throws InvalidValue
      */
@@ -32,8 +32,8 @@ final readonly class PackPrice
     /**
      * What amounts come to by the share of packs that is used up, in the smallest unit, and the materials that have no price.
      *
-     * @param array<string, float> $amounts material → amount
-     * @param list<self> $prices
+     * @param  array<string, float>  $amounts material → amount
+     * @param  list<self>  $prices
      * @return array{int, list<string>}
      */
     public static function cost(array $amounts, array $prices): array

@@ -13,7 +13,7 @@ final readonly class SheetLot
     public const KINDS = ['sheet', 'offcut'];
 
     /**
-     * @param array<string, mixed> $extra
+     * @param  array<string, mixed>  $extra
      *
      * @throws InvalidValue
      */

@@ -12,7 +12,7 @@ final readonly class StockMovement
     public const CAUSES = ['bought', 'cut', 'left over', 'counted'];
 
     /**
-     * @param array<string, mixed> $extra
+     * @param  array<string, mixed>  $extra
      *
      * @throws InvalidValue
      */

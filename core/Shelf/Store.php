@@ -11,8 +11,8 @@ use IdleRidge\Core\Measure\InvalidValue;
 final readonly class Store
 {
     /**
-     * @param list<SheetLot> $lots
-     * @param list<StockMovement> $movements in their order
+     * @param  list<SheetLot>  $lots
+     * @param  list<StockMovement>  $movements in their order
      */
     public function __construct(public array $lots = [], public array $movements = [])
     {
@@ -26,8 +26,19 @@ final readonly class Store
     /** @return list<array{lot: SheetLot, count: int}> of which there are any, the thickest and largest first */
     public function inStore(): array
     {
-        $out = array_values(array_filter(array_map(fn (SheetLot $l): array => ['lot' => $l, 'count' => $this->count($l->uid)], $this->lots), fn (array $one): bool => $one['count'] > 0));
-        usort($out, fn (array $a, array $b): int => [$b['lot']->thickness, $b['lot']->width * $b['lot']->depth] <=> [$a['lot']->thickness, $a['lot']->width * $a['lot']->depth]);
+        $out = array_values(
+            array_filter(
+                array_map(fn (SheetLot $l): array => ['lot' => $l, 'count' => $this->count($l->uid)], $this->lots),
+                fn (array $one): bool => $one['count'] > 0,
+            ),
+        );
+        usort(
+            $out,
+            fn (array $a, array $b): int => [$b['lot']->thickness, $b['lot']->width * $b['lot']->depth] <=> [
+                $a['lot']->thickness,
+                $a['lot']->width * $a['lot']->depth,
+            ],
+        );
 
         return $out;
     }
@@ -35,7 +46,15 @@ final readonly class Store
     /** @return list<StockSheet> as pieces can be laid on them */
     public function sheets(): array
     {
-        return array_map(fn (array $one): StockSheet => new StockSheet($one['lot']->thickness, $one['lot']->width, $one['lot']->depth, min(500, $one['count'])), $this->inStore());
+        return array_map(
+            fn (array $one): StockSheet => new StockSheet(
+                $one['lot']->thickness,
+                $one['lot']->width,
+                $one['lot']->depth,
+                min(500, $one['count']),
+            ),
+            $this->inStore(),
+        );
     }
 
     /**

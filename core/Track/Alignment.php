@@ -38,7 +38,8 @@ final readonly class Alignment
      * Tangents by length; arcs by radius and angle, positive to the left; transitions by length and the radii at their
      * ends, positive to the left, 0 for straight.
      *
-     * @param array<array-key, array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
+     * @param array<array-key, array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float,
+     *     to_radius_mm?: float}> $pieces
      *
      * @throws InvalidValue naming the piece that cannot be
      */
@@ -56,18 +57,45 @@ final readonly class Alignment
         foreach ($pieces as $k => $piece) {
             $at = "elements/{$k}";
             if ($piece['kind'] === 'tangent') {
-                $length = InvalidValue::unlessBetween($piece['length_mm'] ?? NAN, 1.0, 100_000.0, 'The tangent’s length', 'mm', "{$at}/length_mm");
+                $length = InvalidValue::unlessBetween(
+                    $piece['length_mm'] ?? NAN,
+                    1.0,
+                    100_000.0,
+                    'The tangent’s length',
+                    'mm',
+                    "{$at}/length_mm",
+                );
                 $element = new Tangent($start, $heading, $length);
             } elseif ($piece['kind'] === 'arc') {
-                $radius = InvalidValue::unlessBetween($piece['radius_mm'] ?? NAN, self::MIN_RADIUS_MM, self::MAX_RADIUS_MM, 'The radius', 'mm', "{$at}/radius_mm");
+                $radius = InvalidValue::unlessBetween(
+                    $piece['radius_mm'] ?? NAN,
+                    self::MIN_RADIUS_MM,
+                    self::MAX_RADIUS_MM,
+                    'The radius',
+                    'mm',
+                    "{$at}/radius_mm",
+                );
                 $angle = InvalidValue::unlessBetween($piece['angle_deg'] ?? NAN, -350.0, 350.0, 'The arc’s angle', '°', "{$at}/angle_deg");
                 if (abs($angle) < 0.1) {
                     throw new InvalidValue('The arc’s angle is less than 0.1°; use a tangent.', "{$at}/angle_deg");
                 }
                 $element = new Arc($start, $heading, $radius * deg2rad(abs($angle)), $radius, $angle > 0 ? 1 : -1);
             } elseif ($piece['kind'] === 'transition') {
-                $length = InvalidValue::unlessBetween($piece['length_mm'] ?? NAN, 1.0, 10_000.0, 'The transition’s length', 'mm', "{$at}/length_mm");
-                $element = new Clothoid($start, $heading, $length, self::curvature($piece['from_radius_mm'] ?? NAN, "{$at}/from_radius_mm"), self::curvature($piece['to_radius_mm'] ?? NAN, "{$at}/to_radius_mm"));
+                $length = InvalidValue::unlessBetween(
+                    $piece['length_mm'] ?? NAN,
+                    1.0,
+                    10_000.0,
+                    'The transition’s length',
+                    'mm',
+                    "{$at}/length_mm",
+                );
+                $element = new Clothoid(
+                    $start,
+                    $heading,
+                    $length,
+                    self::curvature($piece['from_radius_mm'] ?? NAN, "{$at}/from_radius_mm"),
+                    self::curvature($piece['to_radius_mm'] ?? NAN, "{$at}/to_radius_mm"),
+                );
             } else {
                 throw new InvalidValue("“{$piece['kind']}” is neither tangent, arc nor transition.", "{$at}/kind");
             }
@@ -110,7 +138,11 @@ final readonly class Alignment
             $begin = max($from, $this->begins[$k]);
             $end = min($to, $this->begins[$k] + $element->length);
             if ($begin <= $end) {
-                $sharpest = max($sharpest, abs($element->curvatureAt($begin - $this->begins[$k])), abs($element->curvatureAt($end - $this->begins[$k])));
+                $sharpest = max(
+                    $sharpest,
+                    abs($element->curvatureAt($begin - $this->begins[$k])),
+                    abs($element->curvatureAt($end - $this->begins[$k])),
+                );
             }
         }
 
@@ -152,7 +184,7 @@ final readonly class Alignment
         $length = 0.0;
         $last = $this->beside($from, $offset);
         for ($k = 1; $k <= $parts; $k++) {
-            $next = $this->beside($from + ($to - $from) * $k / $parts, $offset);
+            $next = $this->beside($from + (($to - $from) * $k) / $parts, $offset);
             $length += $last->distanceTo($next);
             $last = $next;
         }
@@ -204,10 +236,10 @@ final readonly class Alignment
         foreach ($this->elements as $k => $element) {
             $begin = $this->begins[$k];
             $curvature = $element->sharpest();
-            $step = $curvature > 0.0 ? sqrt(8.0 * $sagitta / $curvature) : $element->length;
+            $step = $curvature > 0.0 ? sqrt((8.0 * $sagitta) / $curvature) : $element->length;
             $parts = max(1, (int) ceil($element->length / max($step, 1.0)));
             for ($i = $k === 0 ? 1 : 0; $i <= $parts; $i++) {
-                $station = $begin + $element->length * $i / $parts;
+                $station = $begin + ($element->length * $i) / $parts;
                 if ($station > $stations[count($stations) - 1] + 1e-6 && $station < $to - 1e-6) {
                     $stations[] = $station;
                 }

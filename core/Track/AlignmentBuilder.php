@@ -10,7 +10,8 @@ use IdleRidge\Core\Measure\InvalidValue;
 /**
  * Pieces of a run found from where it should go.
  *
- * @phpstan-type Piece array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}
+ * @phpstan-type Piece array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float,
+ *     to_radius_mm?: float}
  */
 final class AlignmentBuilder
 {
@@ -37,7 +38,10 @@ final class AlignmentBuilder
         }
         $radius = $chord / (2.0 * abs(sin($aside)));
         if (abs($aside) > 1.75 || $radius < Alignment::MIN_RADIUS_MM) {
-            throw new InvalidValue(sprintf('That lies so far aside that the track would bend to %d mm; end it further on.', round($radius)), 'x2');
+            throw new InvalidValue(
+                sprintf('That lies so far aside that the track would bend to %d mm; end it further on.', round($radius)),
+                'x2',
+            );
         }
 
         return ['kind' => 'arc', 'radius_mm' => round($radius, 1), 'angle_deg' => round(rad2deg(2.0 * $aside), 3)];
@@ -82,7 +86,10 @@ final class AlignmentBuilder
                 $left = ($piece['angle_deg'] ?? 0.0) > 0.0;
                 $piece['radius_mm'] = ($piece['radius_mm'] ?? 0.0) - ($left ? $offset : -$offset);
                 if ($piece['radius_mm'] < Alignment::MIN_RADIUS_MM) {
-                    throw new InvalidValue(sprintf('Beside piece %d the radius would be %s mm.', $k + 1, round($piece['radius_mm'], 1)), 'beside');
+                    throw new InvalidValue(
+                        sprintf('Beside piece %d the radius would be %s mm.', $k + 1, round($piece['radius_mm'], 1)),
+                        'beside',
+                    );
                 }
             } elseif ($piece['kind'] === 'transition') {
                 $element = $run->alignment->elements[$k];
@@ -90,8 +97,13 @@ final class AlignmentBuilder
                 // As long as the line beside it truly is, turning as much.
                 $length = ($piece['length_mm'] ?? 0.0) - $offset * $turn;
                 $from = $curve($piece['from_radius_mm'] ?? 0.0);
-                $end = 2.0 * $turn / $length - ($from === 0.0 ? 0.0 : 1.0 / $from);
-                $piece = ['kind' => 'transition', 'length_mm' => $length, 'from_radius_mm' => $from, 'to_radius_mm' => abs($end) < 1e-6 ? 0.0 : 1.0 / $end];
+                $end = (2.0 * $turn) / $length - ($from === 0.0 ? 0.0 : 1.0 / $from);
+                $piece = [
+                    'kind' => 'transition',
+                    'length_mm' => $length,
+                    'from_radius_mm' => $from,
+                    'to_radius_mm' => abs($end) < 1e-6 ? 0.0 : 1.0 / $end,
+                ];
             }
             $out[] = $piece;
         }

@@ -15,7 +15,13 @@ final readonly class Clothoid extends Element
     /** Most that the heading may turn within one step, radians. */
     private const MAX_TURN_PER_STEP_RAD = 0.12;
 
-    private const GAUSS_NODES = [[-0.906179845938664, 0.236926885056189], [-0.538469310105683, 0.478628670499366], [0.0, 0.568888888888889], [0.538469310105683, 0.478628670499366], [0.906179845938664, 0.236926885056189]];
+    private const GAUSS_NODES = [
+        [-0.906179845938664, 0.236926885056189],
+        [-0.538469310105683, 0.478628670499366],
+        [0.0, 0.568888888888889],
+        [0.538469310105683, 0.478628670499366],
+        [0.906179845938664, 0.236926885056189],
+    ];
 
     private float $step;
 
@@ -26,7 +32,7 @@ final readonly class Clothoid extends Element
     public function __construct(Point $start, float $heading, float $length, public float $from, public float $to)
     {
         parent::__construct($start, $heading, $length);
-        $steps = max(4, (int) ceil($length * max(abs($from), abs($to)) / self::MAX_TURN_PER_STEP_RAD));
+        $steps = max(4, (int) ceil(($length * max(abs($from), abs($to))) / self::MAX_TURN_PER_STEP_RAD));
         $this->step = $length / $steps;
         $places = [$start];
         for ($k = 0; $k < $steps; $k++) {
@@ -37,7 +43,7 @@ final readonly class Clothoid extends Element
 
     public function curvatureAt(float $along): float
     {
-        return $this->from + ($this->to - $this->from) * $along / $this->length;
+        return $this->from + (($this->to - $this->from) * $along) / $this->length;
     }
 
     public function sharpest(): float
@@ -54,7 +60,7 @@ final readonly class Clothoid extends Element
 
     public function headingAt(float $along): float
     {
-        return $this->heading + $this->from * $along + ($this->to - $this->from) * $along * $along / (2.0 * $this->length);
+        return $this->heading + $this->from * $along + (($this->to - $this->from) * $along * $along) / (2.0 * $this->length);
     }
 
     public function foot(float $x, float $y): ?array

@@ -9,8 +9,14 @@ use IdleRidge\Core\Geometry\Point;
 /** Where the centrelines of two runs cross in plan: stations on both, the lesser angle between them in degrees. */
 final readonly class Crossing
 {
-    private function __construct(public Run $one, public Run $other, public float $station, public float $otherStation, public float $angleDeg, public Point $at)
-    {
+    private function __construct(
+        public Run $one,
+        public Run $other,
+        public float $station,
+        public float $otherStation,
+        public float $angleDeg,
+        public Point $at,
+    ) {
     }
 
     /**
@@ -44,7 +50,7 @@ final readonly class Crossing
      * The grade points that bring a road to the rails wherever it crosses tracks on the level, and keep it there over the
      * tracks' width.
      *
-     * @param list<Run> $tracks
+     * @param  list<Run>  $tracks
      * @return list<array{station_mm: float, height_mm: float}> by station
      */
     public static function levelsOf(Run $road, array $tracks): array
@@ -60,13 +66,21 @@ final readonly class Crossing
         usort($crossings, fn (self $a, self $b): int => $a->otherStation <=> $b->otherStation);
         $points = [];
         foreach ($crossings as $k => $crossing) {
-            $height = round($crossing->one->grade->heightAt($crossing->station) + $crossing->one->profile->railTop() - $road->profile->railTop(), 2);
+            $height = round(
+                $crossing->one->grade->heightAt($crossing->station) + $crossing->one->profile->railTop() - $road->profile->railTop(),
+                2,
+            );
             $half = $crossing->width() / 2.0;
             $before = $crossings[$k - 1] ?? null;
             $after = $crossings[$k + 1] ?? null;
             // Where crossings run together, only what lies before the first and after the last is added.
-            $apart = fn (?self $other): bool => $other === null || abs($other->otherStation - $crossing->otherStation) > $half + $other->width() / 2.0 + 2.0;
-            $stations = [...($apart($before) ? [$crossing->otherStation - $half] : []), ...($apart($before) && $apart($after) ? [] : [$crossing->otherStation]), ...($apart($after) ? [$crossing->otherStation + $half] : [])];
+            $apart = fn (?self $other): bool => $other === null ||
+                abs($other->otherStation - $crossing->otherStation) > $half + $other->width() / 2.0 + 2.0;
+            $stations = [
+                ...$apart($before) ? [$crossing->otherStation - $half] : [],
+                ...$apart($before) && $apart($after) ? [] : [$crossing->otherStation],
+                ...$apart($after) ? [$crossing->otherStation + $half] : [],
+            ];
             foreach ($stations as $station) {
                 if ($station > 1.0 && $station < $road->alignment->length - 1.0) {
                     $points[] = ['station_mm' => round($station, 1), 'height_mm' => $height];
@@ -80,13 +94,17 @@ final readonly class Crossing
     /** How much of the road lies over the track's formation and a little more, mm. */
     private function width(): float
     {
-        return (2.0 * max($this->one->profile->halfWidth(true), $this->one->profile->halfWidth(false)) + 12.0) / max(0.2, sin(deg2rad($this->angleDeg)));
+        return (2.0 * max($this->one->profile->halfWidth(true), $this->one->profile->halfWidth(false)) + 12.0) /
+            max(0.2, sin(deg2rad($this->angleDeg)));
     }
 
     /** Top of the second over top of the first, mm. */
     public function over(): float
     {
-        return $this->other->grade->heightAt($this->otherStation) + $this->other->profile->railTop() - $this->one->grade->heightAt($this->station) - $this->one->profile->railTop();
+        return $this->other->grade->heightAt($this->otherStation) +
+            $this->other->profile->railTop() -
+            $this->one->grade->heightAt($this->station) -
+            $this->one->profile->railTop();
     }
 
     /** Whether neither goes over or under the other on a bridge or in a tunnel. */

@@ -17,18 +17,22 @@ final class FitChain
     private array $stations = [];
 
     /**
-     * @param non-empty-list<array{float, float}> $points
-     * @param list<float> $values x, y, heading, then curvature and length of each piece
-     * @param list<bool> $straight which pieces stay straight
+     * @param  non-empty-list<array{float, float}>  $points
+     * @param  list<float>  $values x, y, heading, then curvature and length of each piece
+     * @param  list<bool>  $straight which pieces stay straight
      */
-    private function __construct(private readonly array $points, private array $values, private readonly array $straight, private readonly FitBudget $budget)
-    {
+    private function __construct(
+        private readonly array $points,
+        private array $values,
+        private readonly array $straight,
+        private readonly FitBudget $budget,
+    ) {
         $this->follow();
     }
 
     /**
-     * @param non-empty-list<array{float, float}> $points
-     * @param array{float, float, float, list<array{float, float}>} $begin
+     * @param  non-empty-list<array{float, float}>  $points
+     * @param  array{float, float, float, list<array{float, float}>}  $begin
      */
     public static function near(array $points, array $begin, FitBudget $budget): self
     {
@@ -137,7 +141,10 @@ final class FitChain
         foreach ($this->points as $k => $p) {
             for ($n = 0; $n < 3 && $k > 0 && $k < $last; $n++) {
                 [$x, $y, $heading] = self::place($this->values, $begins, $this->stations[$k]);
-                $this->stations[$k] = max(0.0, min($length, $this->stations[$k] + ($p[0] - $x) * cos($heading) + ($p[1] - $y) * sin($heading)));
+                $this->stations[$k] = max(
+                    0.0,
+                    min($length, $this->stations[$k] + ($p[0] - $x) * cos($heading) + ($p[1] - $y) * sin($heading)),
+                );
             }
         }
         $this->stations[0] = 0.0;
@@ -158,7 +165,7 @@ final class FitChain
     /**
      * Distances across the chain; at both ends those along it too.
      *
-     * @param list<float> $values
+     * @param  list<float>  $values
      * @return list<float>
      */
     private function differences(array $values): array
@@ -186,11 +193,16 @@ final class FitChain
         $columns = [];
         for ($k = 0; $k < $n; $k++) {
             $by = match (true) {
-                $k < 2 => 1e-3, $k === 2 => 1e-6, $k % 2 === 1 => 1e-8, default => 1e-3,
+                $k < 2 => 1e-3,
+                $k === 2 => 1e-6,
+                $k % 2 === 1 => 1e-8,
+                default => 1e-3,
             };
             $moved = $this->values;
             $moved[$k] += $by;
-            $columns[] = $this->stays($k) ? null : array_map(fn (float $a, float $b): float => ($a - $b) / $by, $this->differences(array_values($moved)), $now);
+            $columns[] = $this->stays($k)
+                ? null
+                : array_map(fn (float $a, float $b): float => ($a - $b) / $by, $this->differences(array_values($moved)), $now);
         }
         $matrix = [];
         $right = [];
@@ -222,7 +234,7 @@ final class FitChain
     }
 
     /**
-     * @param list<float> $step
+     * @param  list<float>  $step
      * @return list<float>
      */
     private function moved(array $step): array
@@ -236,7 +248,7 @@ final class FitChain
     }
 
     /**
-     * @param list<float> $values
+     * @param  list<float>  $values
      * @return list<array{float, float}>
      */
     private static function of(array $values): array
@@ -252,7 +264,7 @@ final class FitChain
     /**
      * Where each piece begins: place and heading, by the index of its curvature among the values.
      *
-     * @param list<float> $values
+     * @param  list<float>  $values
      * @return array<int, array{float, float, float}>
      */
     private static function begins(array $values): array
@@ -270,8 +282,8 @@ final class FitChain
     /**
      * Place and heading at a station; beyond the end the last piece goes on.
      *
-     * @param list<float> $values
-     * @param array<int, array{float, float, float}> $begins of the pieces
+     * @param  list<float>  $values
+     * @param  array<int, array{float, float, float}>  $begins of the pieces
      * @return array{float, float, float}
      */
     private static function place(array $values, array $begins, float $station): array
@@ -285,7 +297,7 @@ final class FitChain
     }
 
     /**
-     * @param array{float, float, float} $from place and heading
+     * @param  array{float, float, float}  $from place and heading
      * @return array{float, float, float}
      */
     private static function along(array $from, float $curvature, float $length): array
@@ -293,13 +305,13 @@ final class FitChain
         [$x, $y, $heading] = $from;
         $turn = $curvature * $length;
         // The chord of an arc lies in the middle of its headings.
-        $chord = abs($turn) < 1e-7 ? $length : 2.0 * sin($turn / 2.0) / $curvature;
+        $chord = abs($turn) < 1e-7 ? $length : (2.0 * sin($turn / 2.0)) / $curvature;
 
         return [$x + $chord * cos($heading + $turn / 2.0), $y + $chord * sin($heading + $turn / 2.0), $heading + $turn];
     }
 
     /**
-     * @param list<float> $values
+     * @param  list<float>  $values
      * @return list<float> squares of the distances of the points from the chain
      */
     private function away(array $values): array
@@ -317,8 +329,8 @@ final class FitChain
     /**
      * Gaussian elimination with the greatest pivot of each column.
      *
-     * @param array<int, array<int, float>> $a
-     * @param array<int, float> $b
+     * @param  array<int, array<int, float>>  $a
+     * @param  array<int, float>  $b
      * @return list<float>
      */
     private static function solve(array $a, array $b): array

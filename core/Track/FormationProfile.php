@@ -29,7 +29,7 @@ final readonly class FormationProfile
     }
 
     /**
-     * @param array<string, float> $values what is not given takes a starting value
+     * @param  array<string, float>  $values what is not given takes a starting value
      *
      * @throws InvalidValue naming the value that cannot be
      */

@@ -14,16 +14,16 @@ use IdleRidge\Core\Measure\InvalidValue;
 final readonly class GradeProfile
 {
     /**
-     * @param list<float> $stations rising from 0
-     * @param list<float> $heights
-     * @param list<float> $curves length of the parabola at each point, 0 for none
+     * @param  list<float>  $stations rising from 0
+     * @param  list<float>  $heights
+     * @param  list<float>  $curves length of the parabola at each point, 0 for none
      */
     private function __construct(public array $stations, public array $heights, public array $curves, private bool $rounded)
     {
     }
 
     /**
-     * @param array<array-key, array{station_mm: float, height_mm: float, curve_mm?: float}> $points
+     * @param  array<array-key, array{station_mm: float, height_mm: float, curve_mm?: float}>  $points
      *
      * @throws InvalidValue for a point off the run, two at one station, or parabolas that meet
      */
@@ -34,23 +34,47 @@ final readonly class GradeProfile
         foreach ($points as $k => $point) {
             $station = $point['station_mm'];
             if (! is_finite($station) || $station <= 0.0 || $station > $length + 0.05) {
-                throw new InvalidValue(sprintf('Station %s lies outside the run, which goes from 0 to %s mm.', round($station, 1), round($length, 1)), "grade_points/{$k}/station_mm");
+                throw new InvalidValue(
+                    sprintf('Station %s lies outside the run, which goes from 0 to %s mm.', round($station, 1), round($length, 1)),
+                    "grade_points/{$k}/station_mm",
+                );
             }
             $station = min($station, $length);
             InvalidValue::unlessBetween($point['height_mm'], -1000.0, 3000.0, 'The height', 'mm', "grade_points/{$k}/height_mm");
             foreach ($byStation as [$other]) {
                 if (abs($other - $station) < 1.0) {
-                    throw new InvalidValue(sprintf('Two grade points stand at station %s.', round($station, 1)), "grade_points/{$k}/station_mm");
+                    throw new InvalidValue(
+                        sprintf('Two grade points stand at station %s.', round($station, 1)),
+                        "grade_points/{$k}/station_mm",
+                    );
                 }
             }
-            $curve = InvalidValue::unlessBetween($point['curve_mm'] ?? 0.0, 0.0, 20_000.0, 'The vertical curve', 'mm', "grade_points/{$k}/curve_mm");
+            $curve = InvalidValue::unlessBetween(
+                $point['curve_mm'] ?? 0.0,
+                0.0,
+                20_000.0,
+                'The vertical curve',
+                'mm',
+                "grade_points/{$k}/curve_mm",
+            );
             $byStation[] = [$station, $point['height_mm'], $curve, $k];
         }
         usort($byStation, fn (array $a, array $b): int => $a[0] <=> $b[0]);
         foreach ($byStation as $n => [$station, , $curve, $k]) {
-            $room = min($station - ($byStation[$n - 1][0] ?? 0.0) - ($byStation[$n - 1][2] ?? 0.0) / 2.0, ($byStation[$n + 1][0] ?? $length) - $station);
+            $room = min(
+                $station - ($byStation[$n - 1][0] ?? 0.0) - ($byStation[$n - 1][2] ?? 0.0) / 2.0,
+                ($byStation[$n + 1][0] ?? $length) - $station,
+            );
             if ($curve / 2.0 > $room + 1e-6) {
-                throw new InvalidValue(sprintf('A vertical curve of %s mm does not fit: from station %s there are %s mm to one side.', round($curve, 1), round($station, 1), round($room, 1)), "grade_points/{$k}/curve_mm");
+                throw new InvalidValue(
+                    sprintf(
+                        'A vertical curve of %s mm does not fit: from station %s there are %s mm to one side.',
+                        round($curve, 1),
+                        round($station, 1),
+                        round($room, 1),
+                    ),
+                    "grade_points/{$k}/curve_mm",
+                );
             }
         }
         $curves = [0.0, ...array_column($byStation, 2)];
@@ -80,7 +104,7 @@ final readonly class GradeProfile
         foreach ($this->curves as $k => $curve) {
             $away = abs($station - $this->stations[$k]);
             if ($curve > 0.0 && $away < $curve / 2.0) {
-                return $this->bend($k) * ($curve / 2.0 - $away) ** 2 / (2.0 * $curve);
+                return ($this->bend($k) * ($curve / 2.0 - $away) ** 2) / (2.0 * $curve);
             }
         }
 
@@ -109,7 +133,7 @@ final readonly class GradeProfile
         foreach ($this->rounded ? $this->curves : [] as $k => $curve) {
             $along = $station - $this->stations[$k] + $curve / 2.0;
             if ($curve > 0.0 && $along > 0.0 && $along < $curve) {
-                return $this->straightGrade($this->stations[$k] - 1e-6) + 100.0 * $this->bend($k) * $along / $curve;
+                return $this->straightGrade($this->stations[$k] - 1e-6) + (100.0 * $this->bend($k) * $along) / $curve;
             }
         }
 
@@ -123,7 +147,7 @@ final readonly class GradeProfile
             return 0.0;
         }
 
-        return 100.0 * ($this->heights[$k + 1] - $this->heights[$k]) / ($this->stations[$k + 1] - $this->stations[$k]);
+        return (100.0 * ($this->heights[$k + 1] - $this->heights[$k])) / ($this->stations[$k + 1] - $this->stations[$k]);
     }
 
     /**
@@ -137,7 +161,12 @@ final readonly class GradeProfile
         foreach ($this->stations as $k => $from) {
             $to = $this->stations[$k + 1] ?? $length;
             if ($to > $from) {
-                $out[] = ['from' => $from, 'to' => $to, 'grade' => $this->straightGrade($from), 'rise' => $this->straightAt($to) - $this->heights[$k]];
+                $out[] = [
+                    'from' => $from,
+                    'to' => $to,
+                    'grade' => $this->straightGrade($from),
+                    'rise' => $this->straightAt($to) - $this->heights[$k],
+                ];
             }
         }
 
@@ -162,7 +191,7 @@ final readonly class GradeProfile
     {
         $before = $this->straightGrade($this->stations[$k] - 1e-6) / 100.0;
         $bend = $this->bend($k);
-        $along = abs($bend) < 1e-12 ? -1.0 : -$before / $bend * $this->curves[$k];
+        $along = abs($bend) < 1e-12 ? -1.0 : (-$before / $bend) * $this->curves[$k];
 
         return $along > 0.0 && $along < $this->curves[$k] ? $this->stations[$k] - $this->curves[$k] / 2.0 + $along : $this->stations[$k];
     }
@@ -173,7 +202,7 @@ final readonly class GradeProfile
      */
     public static function curveResistance(float $curvature, float $gauge): float
     {
-        return 812.8 * abs($curvature) * $gauge / 16.5;
+        return (812.8 * abs($curvature) * $gauge) / 16.5;
     }
 
     private function stretchAt(float $station): int

@@ -20,9 +20,10 @@ final readonly class Run
     public const KINDS = ['track', 'road'];
 
     /**
-     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
-     * @param list<array{station_mm: float, height_mm: float, curve_mm?: float}> $gradePoints
-     * @param list<Structure> $structures by station
+     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float,
+     *     to_radius_mm?: float}> $pieces
+     * @param  list<array{station_mm: float, height_mm: float, curve_mm?: float}>  $gradePoints
+     * @param  list<Structure>  $structures by station
      */
     private function __construct(
         public string $uid,
@@ -41,9 +42,11 @@ final readonly class Run
     }
 
     /**
-     * @param array<array-key, array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
-     * @param array<array-key, array{station_mm: float, height_mm: float, curve_mm?: float}> $gradePoints
-     * @param array<array-key, array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int|float, lining_mm?: float, inside_mm?: float}> $structures bridges, tunnels and walls
+     * @param array<array-key, array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float,
+     *     to_radius_mm?: float}> $pieces
+     * @param  array<array-key, array{station_mm: float, height_mm: float, curve_mm?: float}>  $gradePoints
+     * @param array<array-key, array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int|float, lining_mm?: float,
+     *     inside_mm?: float}> $structures bridges, tunnels and walls
      *
      * Keys of the three lists are only for refusals to name their place by.
      *
@@ -72,7 +75,20 @@ final readonly class Run
         $alignment = Alignment::from($start, $headingDeg, $pieces);
         $grade = GradeProfile::from($startHeight, $gradePoints, $alignment->length);
 
-        return new self($uid, $name, $start, $headingDeg, array_values($pieces), $startHeight, array_values($gradePoints), $profile, $alignment, $grade, Structure::along($structures, $alignment->length), $kind);
+        return new self(
+            $uid,
+            $name,
+            $start,
+            $headingDeg,
+            array_values($pieces),
+            $startHeight,
+            array_values($gradePoints),
+            $profile,
+            $alignment,
+            $grade,
+            Structure::along($structures, $alignment->length),
+            $kind,
+        );
     }
 
     /**
@@ -82,11 +98,21 @@ final readonly class Run
      */
     public function but(mixed ...$changed): self
     {
-        return self::lay(...[
-            'uid' => $this->uid, 'name' => $this->name, 'start' => $this->start, 'headingDeg' => $this->headingDeg, 'pieces' => $this->pieces, 'startHeight' => $this->startHeight,
-            'gradePoints' => $this->gradePoints, 'profile' => $this->profile, 'structures' => array_map(fn (Structure $s): array => $s->toArray(), $this->structures), 'kind' => $this->kind,
-            ...$changed,
-        ]);
+        return self::lay(
+            ...[
+                'uid' => $this->uid,
+                'name' => $this->name,
+                'start' => $this->start,
+                'headingDeg' => $this->headingDeg,
+                'pieces' => $this->pieces,
+                'startHeight' => $this->startHeight,
+                'gradePoints' => $this->gradePoints,
+                'profile' => $this->profile,
+                'structures' => array_map(fn (Structure $s): array => $s->toArray(), $this->structures),
+                'kind' => $this->kind,
+                ...$changed,
+            ],
+        );
     }
 
     /** The same run in a section's own coordinates. */
@@ -162,7 +188,7 @@ final readonly class Run
         $first = $last = null;
         $parts = max(1, (int) ceil($this->alignment->length));
         for ($k = 0; $k <= $parts; $k++) {
-            $station = $this->alignment->length * $k / $parts;
+            $station = ($this->alignment->length * $k) / $parts;
             $p = $this->alignment->pointAt($station);
             if ($p->x >= -0.5 && $p->x <= $width + 0.5 && $p->y >= -0.5 && $p->y <= $depth + 0.5) {
                 $first ??= $station;

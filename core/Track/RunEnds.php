@@ -15,7 +15,9 @@ final class RunEnds
     /** Whether one run goes on where the other ends, or is meant to. */
     public static function meet(Run $run, float $station, Run $other, float $at): bool
     {
-        return $run->kind === $other->kind && $run->alignment->pointAt($station)->distanceTo($other->alignment->pointAt($at)) <= self::MAX_DISTANCE_MM && self::kink($run, $station, $other, $at) <= self::MAX_FACING_RAD;
+        return $run->kind === $other->kind &&
+            $run->alignment->pointAt($station)->distanceTo($other->alignment->pointAt($at)) <= self::MAX_DISTANCE_MM &&
+            self::kink($run, $station, $other, $at) <= self::MAX_FACING_RAD;
     }
 
     /** Going on means that the other's way out is the opposite of this one's; what is missing of that, radians. */
@@ -29,7 +31,7 @@ final class RunEnds
     /**
      * Where a run begins along the line it belongs to: the lengths of all runs before it, one going on as the next.
      *
-     * @param list<Run> $runs
+     * @param  list<Run>  $runs
      * @return array{float, Run} mm, and the first run of the line; 0 and the run itself when it goes on from none
      */
     public static function along(Run $run, array $runs): array
@@ -45,8 +47,8 @@ final class RunEnds
     }
 
     /**
-     * @param list<Run> $runs
-     * @param array<string, true> $seen a line that closes ends where it began
+     * @param  list<Run>  $runs
+     * @param  array<string, true>  $seen a line that closes ends where it began
      */
     private static function previous(Run $run, array $runs, array $seen): ?Run
     {

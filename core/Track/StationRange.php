@@ -22,8 +22,8 @@ final readonly class StationRange
      * Gathers samples into stretches. In each bin `$step` mm long the greatest value counts; gaps up to BRIDGED mm, as a
      * face one or two cells wide leaves them on a raster, do not part a stretch.
      *
-     * @param list<array{float, float}> $samples station, value
-     * @param float $within stretches end at 0 and here
+     * @param  list<array{float, float}>  $samples station, value
+     * @param  float  $within stretches end at 0 and here
      * @return list<self>
      */
     public static function gather(array $samples, float $step, float $within): array
@@ -60,10 +60,10 @@ final readonly class StationRange
     }
 
     /**
-     * @param non-empty-list<int> $group
-     * @param array<int, float> $bins
-     * @param array<int, float> $low
-     * @param array<int, float> $high
+     * @param  non-empty-list<int>  $group
+     * @param  array<int, float>  $bins
+     * @param  array<int, float>  $low
+     * @param  array<int, float>  $high
      */
     private static function over(array $group, array $bins, array $low, array $high, float $step, float $within): self
     {

@@ -18,12 +18,19 @@ final readonly class Structure
     /** What a deck takes under the formation, mm: a starting value. */
     public const DECK_THICKNESS_MM = 8.0;
 
-    private function __construct(public string $kind, public float $from, public float $to, public float $thick, public int $piers, public ?float $inside)
-    {
+    private function __construct(
+        public string $kind,
+        public float $from,
+        public float $to,
+        public float $thick,
+        public int $piers,
+        public ?float $inside,
+    ) {
     }
 
     /**
-     * @param array<array-key, array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int|float, lining_mm?: float, inside_mm?: float}> $given
+     * @param array<array-key, array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int|float, lining_mm?: float,
+     *     inside_mm?: float}> $given
      * @return list<self> by station
      *
      * @throws InvalidValue for one that leaves its run, or two of a place
@@ -38,7 +45,10 @@ final readonly class Structure
             $word = explode(' ', $one['kind'])[0];
             foreach (['from_mm', 'to_mm'] as $end) {
                 if (! is_finite($one[$end]) || $one[$end] < 0.0 || $one[$end] > $length + 0.05) {
-                    throw new InvalidValue(sprintf('The %s leaves its run, which goes from 0 to %s mm.', $word, round($length, 1)), "structures/{$k}/{$end}");
+                    throw new InvalidValue(
+                        sprintf('The %s leaves its run, which goes from 0 to %s mm.', $word, round($length, 1)),
+                        "structures/{$k}/{$end}",
+                    );
                 }
             }
             if ($one['to_mm'] - $one['from_mm'] < 5.0) {
@@ -46,8 +56,20 @@ final readonly class Structure
             }
             $made = self::made($one, $length, "structures/{$k}");
             foreach ($out as $other) {
-                if ($made->from < $other->to && $other->from < $made->to && ($made->kind === $other->kind || ($made->isWall() === $other->isWall() && ! $made->isWall()))) {
-                    throw new InvalidValue(sprintf('It overlaps the %s from %s to %s.', explode(' ', $other->kind)[0], round($other->from, 1), round($other->to, 1)), "structures/{$k}/from_mm");
+                if (
+                    $made->from < $other->to &&
+                    $other->from < $made->to &&
+                    ($made->kind === $other->kind || ($made->isWall() === $other->isWall() && ! $made->isWall()))
+                ) {
+                    throw new InvalidValue(
+                        sprintf(
+                            'It overlaps the %s from %s to %s.',
+                            explode(' ', $other->kind)[0],
+                            round($other->from, 1),
+                            round($other->to, 1),
+                        ),
+                        "structures/{$k}/from_mm",
+                    );
                 }
             }
             $out[] = $made;
@@ -72,7 +94,7 @@ final readonly class Structure
     {
         $out = [];
         for ($k = 1; $k <= $this->piers; $k++) {
-            $out[] = $this->from + $this->length() * $k / ($this->piers + 1);
+            $out[] = $this->from + ($this->length() * $k) / ($this->piers + 1);
         }
 
         return $out;
@@ -86,10 +108,15 @@ final readonly class Structure
             return $out + ['deck_mm' => $this->thick, 'piers' => $this->piers];
         }
 
-        return $this->kind === 'tunnel' ? $out + ['lining_mm' => $this->thick] + ($this->inside === null ? [] : ['inside_mm' => $this->inside]) : $out;
+        return $this->kind === 'tunnel'
+            ? $out + ['lining_mm' => $this->thick] + ($this->inside === null ? [] : ['inside_mm' => $this->inside])
+            : $out;
     }
 
-    /** @param  array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int|float, lining_mm?: float, inside_mm?: float}  $one */
+    /**
+     * @param  array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int|float, lining_mm?: float,
+     *     inside_mm?: float} $one
+     */
     private static function made(array $one, float $length, string $at): self
     {
         $thick = 0.0;
@@ -103,7 +130,9 @@ final readonly class Structure
             }
         } elseif ($one['kind'] === 'tunnel') {
             $thick = InvalidValue::unlessBetween($one['lining_mm'] ?? 0.0, 0.0, 50.0, 'The lining', 'mm', "{$at}/lining_mm");
-            $inside = isset($one['inside_mm']) ? InvalidValue::unlessBetween($one['inside_mm'], 10.0, 500.0, 'The width inside', 'mm', "{$at}/inside_mm") : null;
+            $inside = isset($one['inside_mm'])
+                ? InvalidValue::unlessBetween($one['inside_mm'], 10.0, 500.0, 'The width inside', 'mm', "{$at}/inside_mm")
+                : null;
         }
 
         return new self($one['kind'], $one['from_mm'], min($length, $one['to_mm']), $thick, (int) $piers, $inside);

@@ -36,20 +36,25 @@ final readonly class TrackFit
     private const MAX_RADIUS_MM = 25_000.0;
 
     /**
-     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}> $pieces
-     * @param float $worst distance of the furthest point from the chain, mm
-     * @param float $mean root of the mean square of all, mm
+     * @param  list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float}>  $pieces
+     * @param  float  $worst distance of the furthest point from the chain, mm
+     * @param  float  $mean root of the mean square of all, mm
      */
-    private function __construct(public Point $start, public float $headingDeg, public array $pieces, public float $worst, public float $mean)
-    {
+    private function __construct(
+        public Point $start,
+        public float $headingDeg,
+        public array $pieces,
+        public float $worst,
+        public float $mean,
+    ) {
     }
 
     /**
-     * @param list<array{float, float}> $points in the order of the run, mm
+     * @param  list<array{float, float}>  $points in the order of the run, mm
      *
      * @throws InvalidValue for a line of one place, or a curve tighter than any track
      */
-    public static function through(array $points, float $tolerance = self::TOLERANCE_MM, FitBudget $budget = new FitBudget): self
+    public static function through(array $points, float $tolerance = self::TOLERANCE_MM, FitBudget $budget = new FitBudget()): self
     {
         $points = self::thinned($points);
         [$best, $of] = [null, 0];
@@ -80,7 +85,14 @@ final readonly class TrackFit
                 $pieces[] = ['kind' => 'tangent', 'length_mm' => $length];
             } else {
                 if (abs(1.0 / $curvature) < Alignment::MIN_RADIUS_MM) {
-                    throw new InvalidValue(sprintf('The line bends to a radius of %d mm; no track is laid tighter than %d.', round(abs(1.0 / $curvature)), Alignment::MIN_RADIUS_MM), 'points');
+                    throw new InvalidValue(
+                        sprintf(
+                            'The line bends to a radius of %d mm; no track is laid tighter than %d.',
+                            round(abs(1.0 / $curvature)),
+                            Alignment::MIN_RADIUS_MM,
+                        ),
+                        'points',
+                    );
                 }
                 $pieces[] = ['kind' => 'arc', 'radius_mm' => abs(1.0 / $curvature), 'angle_deg' => rad2deg($curvature * $length)];
             }
@@ -90,7 +102,7 @@ final readonly class TrackFit
     }
 
     /**
-     * @param list<array{float, float}> $points
+     * @param  list<array{float, float}>  $points
      * @return non-empty-list<array{float, float}> points of one place are one; so many at most that the sums stay small
      */
     private static function thinned(array $points): array
@@ -115,7 +127,10 @@ final readonly class TrackFit
         $out = [$kept[0]];
         foreach (array_slice($kept, 1, -1) as $p) {
             $last = $kept[count($kept) - 1];
-            if (hypot($p[0] - $out[count($out) - 1][0], $p[1] - $out[count($out) - 1][1]) >= $gap && hypot($p[0] - $last[0], $p[1] - $last[1]) >= $gap / 2.0) {
+            if (
+                hypot($p[0] - $out[count($out) - 1][0], $p[1] - $out[count($out) - 1][1]) >= $gap &&
+                hypot($p[0] - $last[0], $p[1] - $last[1]) >= $gap / 2.0
+            ) {
                 $out[] = $p;
             }
         }
@@ -124,7 +139,7 @@ final readonly class TrackFit
     }
 
     /**
-     * @param non-empty-list<array{float, float}> $points
+     * @param  non-empty-list<array{float, float}>  $points
      * @return list<array{float, float, float}> middle along the line, heading without jumps, length
      */
     private static function segments(array $points): array
@@ -150,7 +165,7 @@ final readonly class TrackFit
     /**
      * The weighed squares that are left when one straight line is put through the headings from segment i to j.
      *
-     * @param list<array{float, float, float}> $segments
+     * @param  list<array{float, float, float}>  $segments
      * @return array<int, array<int, float>>
      */
     private static function costs(array $segments): array
@@ -168,9 +183,9 @@ final readonly class TrackFit
                 $wt += $l * $t;
                 $wst += $l * $s * $t;
                 $wtt += $l * $t * $t;
-                $spread = $wss - $ws * $ws / $w;
-                $slope = $spread > 1e-9 ? ($wst - $ws * $wt / $w) / $spread : 0.0;
-                $costs[$i][$j] = max(0.0, $wtt - $wt * $wt / $w - $slope * ($wst - $ws * $wt / $w));
+                $spread = $wss - ($ws * $ws) / $w;
+                $slope = $spread > 1e-9 ? ($wst - ($ws * $wt) / $w) / $spread : 0.0;
+                $costs[$i][$j] = max(0.0, $wtt - ($wt * $wt) / $w - $slope * ($wst - ($ws * $wt) / $w));
             }
         }
 
@@ -180,9 +195,9 @@ final readonly class TrackFit
     /**
      * The chain to begin from: start, heading, and curvature and length of so many pieces.
      *
-     * @param non-empty-list<array{float, float}> $points
-     * @param list<array{float, float, float}> $segments
-     * @param array<int, array<int, float>> $costs
+     * @param  non-empty-list<array{float, float}>  $points
+     * @param  list<array{float, float, float}>  $segments
+     * @param  array<int, array<int, float>>  $costs
      * @return array{float, float, float, list<array{float, float}>}
      */
     private static function begin(array $points, array $segments, array $costs, int $count): array
@@ -214,7 +229,7 @@ final readonly class TrackFit
             [$first, $last] = [$part[0], $part[count($part) - 1]];
             $slope = $last[0] - $first[0] > 1e-6 ? ($last[1] - $first[1]) / ($last[0] - $first[0]) : 0.0;
             if ($k === 0) {
-                $heading = $first[1] - $slope * $first[2] / 2.0;
+                $heading = $first[1] - ($slope * $first[2]) / 2.0;
             }
             $pieces[] = [$slope, array_sum(array_column($part, 2))];
         }

@@ -21,10 +21,10 @@ final readonly class Turnout
     private const STEP_MM = 5.0;
 
     /**
-     * @param bool $atEnd whether the branch ends here; else it begins here
-     * @param float $clear station on the branch up to (or from) which it fouls
-     * @param float $step rail top of the branch over that of the main at the toe, mm
-     * @param float $kinkDeg between their headings at the toe
+     * @param  bool  $atEnd whether the branch ends here; else it begins here
+     * @param  float  $clear station on the branch up to (or from) which it fouls
+     * @param  float  $step rail top of the branch over that of the main at the toe, mm
+     * @param  float  $kinkDeg between their headings at the toe
      */
     private function __construct(
         public Run $main,
@@ -41,8 +41,8 @@ final readonly class Turnout
     }
 
     /**
-     * @param list<Run> $runs
-     * @param non-empty-list<Vehicle> $vehicles
+     * @param  list<Run>  $runs
+     * @param  non-empty-list<Vehicle>  $vehicles
      * @return list<self>
      */
     public static function among(array $runs, array $vehicles, float $margin): array
@@ -81,7 +81,11 @@ final readonly class Turnout
         $place = $main->alignment->nearest($branch->alignment->pointAt($end));
         $toe = $place['station'];
         // At an end of the other track it goes on, it does not leave.
-        if (abs($place['offset']) > self::TOE_DISTANCE_MM || $toe < self::TOE_DISTANCE_MM || $toe > $main->alignment->length - self::TOE_DISTANCE_MM) {
+        if (
+            abs($place['offset']) > self::TOE_DISTANCE_MM ||
+            $toe < self::TOE_DISTANCE_MM ||
+            $toe > $main->alignment->length - self::TOE_DISTANCE_MM
+        ) {
             return null;
         }
         $out = $branch->alignment->headingAt($end) + ($atEnd ? M_PI : 0.0);
@@ -95,13 +99,21 @@ final readonly class Turnout
         $step = $branch->grade->heightAt($end) + $branch->profile->railTop() - $main->grade->heightAt($toe) - $main->profile->railTop();
 
         return new self(
-            $main, $branch, $toe, $atEnd, $left, max(0.0, $forward ? $toe - self::ROOM_BEFORE_TOE_MM : $far), min($main->alignment->length, $forward ? $far : $toe + self::ROOM_BEFORE_TOE_MM),
-            $clear, $step, $kink,
+            $main,
+            $branch,
+            $toe,
+            $atEnd,
+            $left,
+            max(0.0, $forward ? $toe - self::ROOM_BEFORE_TOE_MM : $far),
+            min($main->alignment->length, $forward ? $far : $toe + self::ROOM_BEFORE_TOE_MM),
+            $clear,
+            $step,
+            $kink,
         );
     }
 
     /**
-     * @param non-empty-list<Vehicle> $vehicles
+     * @param  non-empty-list<Vehicle>  $vehicles
      * @return array{float, float, bool} station of the fouling point on the main and on the branch, side of the branch
      */
     private static function fouling(Run $main, Run $branch, bool $atEnd, bool $forward, float $toe, array $vehicles, float $margin): array

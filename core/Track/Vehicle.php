@@ -9,8 +9,13 @@ use IdleRidge\Core\Measure\InvalidValue;
 /** A vehicle that runs on the layout: body length, distance of bogie centres, width, height over rail top; mm. */
 final readonly class Vehicle
 {
-    private function __construct(public float $body, public float $bogieCentres, public float $width, public float $height, public string $name)
-    {
+    private function __construct(
+        public float $body,
+        public float $bogieCentres,
+        public float $width,
+        public float $height,
+        public string $name,
+    ) {
     }
 
     /** @throws InvalidValue when it could not stand on a track */
@@ -30,7 +35,13 @@ final readonly class Vehicle
     /** @return array{name: string, body_mm: float, bogie_centres_mm: float, width_mm: float, height_mm: float} */
     public function toArray(): array
     {
-        return ['name' => $this->name, 'body_mm' => $this->body, 'bogie_centres_mm' => $this->bogieCentres, 'width_mm' => $this->width, 'height_mm' => $this->height];
+        return [
+            'name' => $this->name,
+            'body_mm' => $this->body,
+            'bogie_centres_mm' => $this->bogieCentres,
+            'width_mm' => $this->width,
+            'height_mm' => $this->height,
+        ];
     }
 
     /** The long coach that a layout begins with. */
@@ -50,7 +61,15 @@ final readonly class Vehicle
     public function throwOn(float $radius): array
     {
         if ($radius <= $this->bogieCentres / 2.0 + $this->width / 2.0) {
-            throw new InvalidValue(sprintf('The %s, with bogie centres %s mm apart, cannot stand on radius %s mm.', $this->name, $this->bogieCentres, round($radius)), 'radius_mm');
+            throw new InvalidValue(
+                sprintf(
+                    'The %s, with bogie centres %s mm apart, cannot stand on radius %s mm.',
+                    $this->name,
+                    $this->bogieCentres,
+                    round($radius),
+                ),
+                'radius_mm',
+            );
         }
         $middle = sqrt($radius ** 2 - $this->bogieCentres ** 2 / 4.0);
 

@@ -83,7 +83,7 @@ final class VehicleSweep
     /**
      * The greatest value near a place, by the golden section.
      *
-     * @param callable(float): float $value
+     * @param  callable(float): float  $value
      */
     private function greatest(callable $value, int $k): float
     {
@@ -136,7 +136,12 @@ final class VehicleSweep
         [$dx, $dy] = [$p->x - $middle->x, $p->y - $middle->y];
         $low = -INF;
         $high = INF;
-        foreach ([[$dx * $cos + $dy * $sin, $nx * $cos + $ny * $sin, $this->vehicle->body / 2.0], [$dy * $cos - $dx * $sin, $ny * $cos - $nx * $sin, $this->vehicle->width / 2.0]] as [$at, $slope, $half]) {
+        foreach (
+            [
+                [$dx * $cos + $dy * $sin, $nx * $cos + $ny * $sin, $this->vehicle->body / 2.0],
+                [$dy * $cos - $dx * $sin, $ny * $cos - $nx * $sin, $this->vehicle->width / 2.0],
+            ] as [$at, $slope, $half]
+        ) {
             if (abs($slope) < 1e-12) {
                 if (abs($at) > $half) {
                     return null;

@@ -40,7 +40,11 @@ final readonly class Sight
         $out = [];
         for ($j = 0; $j < $this->land->rows; $j++) {
             for ($i = 0; $i < $this->land->cols; $i++) {
-                $out[] = $this->sees($this->land->x0 + ($i + $off) * $this->land->cell, $this->land->y0 + ($j + $off) * $this->land->cell, $this->land->values[$j * $this->land->cols + $i]);
+                $out[] = $this->sees(
+                    $this->land->x0 + ($i + $off) * $this->land->cell,
+                    $this->land->y0 + ($j + $off) * $this->land->cell,
+                    $this->land->values[$j * $this->land->cols + $i],
+                );
             }
         }
 
@@ -61,9 +65,13 @@ final readonly class Sight
         $parts = max(1, (int) ceil(($to - $from) / self::STEP_MM));
         $seen = 0;
         for ($k = 0; $k < $parts; $k++) {
-            $station = $from + ($to - $from) * ($k + 0.5) / $parts;
+            $station = $from + (($to - $from) * ($k + 0.5)) / $parts;
             $p = $run->alignment->pointAt($station);
-            $seen += $run->structureAt($station)?->kind !== 'tunnel' && $this->sees($p->x, $p->y, $run->grade->heightAt($station) + $run->profile->railTop() + self::OVER_RAILS_MM) ? 1 : 0;
+            $seen +=
+                $run->structureAt($station)?->kind !== 'tunnel' &&
+                $this->sees($p->x, $p->y, $run->grade->heightAt($station) + $run->profile->railTop() + self::OVER_RAILS_MM)
+                    ? 1
+                    : 0;
         }
 
         return $seen / $parts;
@@ -88,7 +96,12 @@ final readonly class Sight
         [$u, $v] = [($x - $this->land->x0) / $cell - $off, ($y - $this->land->y0) / $cell - $off];
         [$du, $dv, $dz] = [($ex - $x) / $cell, ($ey - $y) / $cell, $ez - $z];
         // Rows of values, then columns: the other place on the row, and how far apart its neighbours are kept.
-        foreach ([[$v, $dv, $rows, $u, $du, $cols, $cols, 1], [$u, $du, $cols, $v, $dv, $rows, 1, $cols]] as [$at, $step, $count, $other, $aside, $across, $stride, $next]) {
+        foreach (
+            [
+                [$v, $dv, $rows, $u, $du, $cols, $cols, 1],
+                [$u, $du, $cols, $v, $dv, $rows, 1, $cols],
+            ] as [$at, $step, $count, $other, $aside, $across, $stride, $next]
+        ) {
             if (abs($step) < 1e-12) {
                 continue;
             }

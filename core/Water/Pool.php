@@ -37,10 +37,16 @@ final readonly class Pool
         $j = self::nearest($mesh->ys, $seedY);
         $seed = $j * $n + $i;
         if ($mesh->z[$seed] >= $level) {
-            throw new InvalidValue(sprintf('The ground at the seed is %.1f mm, not below the water at %.1f mm.', $mesh->z[$seed], $level), 'seed');
+            throw new InvalidValue(
+                sprintf('The ground at the seed is %.1f mm, not below the water at %.1f mm.', $mesh->z[$seed], $level),
+                'seed',
+            );
         }
         $wet = self::connected($mesh, $n, $m, $seed, $level);
-        $measures = $mesh->below($level, fn (int $p): bool => isset($wet[$p]) || isset($wet[$p + 1]) || isset($wet[$p + $n]) || isset($wet[$p + $n + 1]));
+        $measures = $mesh->below(
+            $level,
+            fn (int $p): bool => isset($wet[$p]) || isset($wet[$p + 1]) || isset($wet[$p + $n]) || isset($wet[$p + $n + 1]),
+        );
         [$spill, $at] = self::spill($mesh, $n, $m, $seed);
 
         return new self($level, $measures['volume'], $measures['area'], $spill, $mesh->xs[$at % $n], $mesh->ys[intdiv($at, $n)]);
@@ -67,7 +73,7 @@ final readonly class Pool
     /** @return array{float, int} the level, and the node it first has to rise over */
     private static function spill(HeightMesh $mesh, int $n, int $m, int $seed): array
     {
-        $queue = new SplPriorityQueue;
+        $queue = new SplPriorityQueue();
         $queue->setExtractFlags(SplPriorityQueue::EXTR_BOTH);
         $queue->insert([$seed, $seed], -$mesh->z[$seed]);
         $seen = [$seed => true];

@@ -31,7 +31,7 @@ return new class extends Migration
     /**
      * What was counted beside a kind of sheet becomes a lot of its own.
      *
-     * @param array<string, mixed> $cuts
+     * @param  array<string, mixed>  $cuts
      */
     private function moveCounts(int $layout, array $cuts): void
     {
@@ -40,16 +40,33 @@ return new class extends Migration
             if (isset($kind['count'])) {
                 $sizes = array_intersect_key($kind, ['sheet_mm' => 1, 'sheet_width_mm' => 1, 'sheet_depth_mm' => 1]);
                 [$lot, $moved] = [(string) Str::ulid(), (string) Str::ulid()];
-                DB::table('lots')->insert(['uid' => $lot, 'layout_id' => $layout, 'position' => $k, 'data' => json_encode(['kind' => 'sheet'] + $sizes)]);
+                DB::table('lots')->insert([
+                    'uid' => $lot,
+                    'layout_id' => $layout,
+                    'position' => $k,
+                    'data' => json_encode(['kind' => 'sheet'] + $sizes),
+                ]);
                 if ((int) $kind['count'] > 0) {
-                    DB::table('movements')->insert(['uid' => $moved, 'layout_id' => $layout, 'position' => $k, 'data' => json_encode(['lot' => $lot, 'by' => (int) $kind['count'], 'cause' => 'counted', 'at' => gmdate('Y-m-d\\TH:i\\Z')])]);
+                    DB::table('movements')->insert([
+                        'uid' => $moved,
+                        'layout_id' => $layout,
+                        'position' => $k,
+                        'data' => json_encode([
+                            'lot' => $lot,
+                            'by' => (int) $kind['count'],
+                            'cause' => 'counted',
+                            'at' => gmdate('Y-m-d\\TH:i\\Z'),
+                        ]),
+                    ]);
                 }
             } else {
                 $kinds[] = $kind;
             }
         }
         if (count($kinds) !== count((array) ($cuts['more'] ?? []))) {
-            DB::table('layouts')->where('id', $layout)->update(['cuts' => json_encode(['more' => $kinds] + $cuts)]);
+            DB::table('layouts')
+                ->where('id', $layout)
+                ->update(['cuts' => json_encode(['more' => $kinds] + $cuts)]);
         }
     }
 

@@ -8,7 +8,17 @@ use Illuminate\Support\Facades\Schema;
 return new class extends Migration
 {
     private const KEPT = [
-        'zones', 'coats', 'applications', 'rooms', 'bench_sessions', 'journal_entries', 'colours', 'recipes', 'prices', 'lots', 'movements',
+        'zones',
+        'coats',
+        'applications',
+        'rooms',
+        'bench_sessions',
+        'journal_entries',
+        'colours',
+        'recipes',
+        'prices',
+        'lots',
+        'movements',
     ];
 
     private const INDEXES = [
@@ -27,7 +37,10 @@ return new class extends Migration
         }
         foreach (self::KEPT as $table) {
             foreach (['insert' => 'before insert', 'update' => 'before update of data'] as $when => $event) {
-                DB::statement("create trigger {$table}_{$when}_json {$event} on {$table} when not json_valid(new.data) or json_type(new.data) is not 'object' begin select raise(abort, 'data of {$table} is no JSON object'); end");
+                DB::statement(
+                    "create trigger {$table}_{$when}_json {$event} on {$table} when not json_valid(new.data) or "
+                        ."json_type(new.data) is not 'object' begin select raise(abort, 'data of {$table} is no JSON object'); end",
+                );
             }
         }
     }
@@ -35,10 +48,20 @@ return new class extends Migration
     /** Rows of before that two hands at once left double are kept, and told apart. */
     private function part(): void
     {
-        foreach (DB::table('sections')->orderBy('id')->get(['id', 'layout_id', 'name']) as $row) {
-            $same = DB::table('sections')->where('layout_id', $row->layout_id)->where('id', '<', $row->id)->whereRaw('lower(name) = lower(?)', [$row->name])->count();
+        foreach (
+            DB::table('sections')
+                ->orderBy('id')
+                ->get(['id', 'layout_id', 'name']) as $row
+        ) {
+            $same = DB::table('sections')
+                ->where('layout_id', $row->layout_id)
+                ->where('id', '<', $row->id)
+                ->whereRaw('lower(name) = lower(?)', [$row->name])
+                ->count();
             if ($same > 0) {
-                DB::table('sections')->where('id', $row->id)->update(['name' => "{$row->name} ({$row->id})"]);
+                DB::table('sections')
+                    ->where('id', $row->id)
+                    ->update(['name' => "{$row->name} ({$row->id})"]);
             }
         }
         $names = [];
@@ -46,7 +69,9 @@ return new class extends Migration
             $zone = (array) json_decode($row->data, true);
             $key = $row->layout_id.'/'.($zone['section'] ?? '').'/'.strtolower($zone['name'] ?? '');
             if (isset($names[$key])) {
-                DB::table('zones')->where('id', $row->id)->update(['data' => json_encode(['name' => "{$zone['name']} ({$row->id})"] + $zone, JSON_UNESCAPED_UNICODE)]);
+                DB::table('zones')
+                    ->where('id', $row->id)
+                    ->update(['data' => json_encode(['name' => "{$zone['name']} ({$row->id})"] + $zone, JSON_UNESCAPED_UNICODE)]);
             }
             $names[$key] = true;
         }
@@ -55,13 +80,22 @@ return new class extends Migration
             $laid = (array) json_decode($row->data, true);
             if (! isset($laid['ended_at'])) {
                 if (isset($begun[$row->layout_id])) {
-                    DB::table('applications')->where('id', $row->id)->update(['data' => json_encode($laid + ['ended_at' => $laid['started_at'] ?? gmdate('Y-m-d\TH:i\Z')], JSON_UNESCAPED_UNICODE)]);
+                    DB::table('applications')
+                        ->where('id', $row->id)
+                        ->update([
+                            'data' => json_encode(
+                                $laid + ['ended_at' => $laid['started_at'] ?? gmdate('Y-m-d\TH:i\Z')],
+                                JSON_UNESCAPED_UNICODE,
+                            ),
+                        ]);
                 }
                 $begun[$row->layout_id] = true;
             }
         }
         foreach (['recipes' => '$.recipe.id', 'prices' => '$.material'] as $table => $path) {
-            DB::table($table)->whereRaw("id not in (select max(id) from {$table} group by layout_id, json_extract(data, '{$path}'))")->delete();
+            DB::table($table)
+                ->whereRaw("id not in (select max(id) from {$table} group by layout_id, json_extract(data, '{$path}'))")
+                ->delete();
         }
     }
 

@@ -36,12 +36,34 @@ final readonly class SkarnvikBranch
     public function land(): Project
     {
         return Project::of(
-            new LayoutSheet($this->uids->next(), 'Skarnvik Branch', 87.1, 16.5, Units::Metric, 'Europe/Oslo', 'EUR', ['front'], 'upland, cold', 'early autumn', [Vehicle::coach(), Vehicle::from(196.0, 92.0, 36.0, 52.0, 'crane')], bankReach: 70.0, cuts: CutSettings::of(price: 1490, plate: 4.0, board: new BoardBuild(opening: [760.0, 1980.0]))),
+            new LayoutSheet(
+                $this->uids->next(),
+                'Skarnvik Branch',
+                87.1,
+                16.5,
+                Units::Metric,
+                'Europe/Oslo',
+                'EUR',
+                ['front'],
+                'upland, cold',
+                'early autumn',
+                [Vehicle::coach(), Vehicle::from(196.0, 92.0, 36.0, 52.0, 'crane')],
+                bankReach: 70.0,
+                cuts: CutSettings::of(price: 1490, plate: 4.0, board: new BoardBuild(opening: [760.0, 1980.0])),
+            ),
             [
                 Section::of($this->uids->next(), 'Tarnhead', 1200, 600, 0, 0),
                 Section::of($this->uids->next(), 'Birch Cutting', 1000, 500, 1200, 0),
                 Section::of($this->uids->next(), 'Weir Bend', 900, 600, 2200, 0, edges: ['right' => self::JOINT]),
-                Section::of($this->uids->next(), 'Fell Halt', 960, 420, 3100, 0, edges: ['left' => self::JOINT, 'right' => [[0.0, 66.0], [170.0, 78.0], [420.0, 112.0]]]),
+                Section::of(
+                    $this->uids->next(),
+                    'Fell Halt',
+                    960,
+                    420,
+                    3100,
+                    0,
+                    edges: ['left' => self::JOINT, 'right' => [[0.0, 66.0], [170.0, 78.0], [420.0, 112.0]]],
+                ),
             ],
             [...$this->tarnheadRuns(), ...$this->otherRuns()],
             [...$this->tarnheadLand(), ...$this->otherLand()],
@@ -52,8 +74,20 @@ final readonly class SkarnvikBranch
     private function tarnheadRuns(): array
     {
         return [
-            $this->land->run('Running line', 0, 222, 10, [['kind' => 'tangent', 'length_mm' => 420.0], ['kind' => 'arc', 'radius_mm' => 720.0, 'angle_deg' => -28.0], ['kind' => 'tangent', 'length_mm' => 461.6]],
-                62, [[420, 62], [1060, 76.1, 120], [1233, 77.5]], ['batter_cut_left' => 0.2, 'batter_fill_right' => 1.4, 'ditch_depth_mm' => 1.5]),
+            $this->land->run(
+                'Running line',
+                0,
+                222,
+                10,
+                [
+                    ['kind' => 'tangent', 'length_mm' => 420.0],
+                    ['kind' => 'arc', 'radius_mm' => 720.0, 'angle_deg' => -28.0],
+                    ['kind' => 'tangent', 'length_mm' => 461.6],
+                ],
+                62,
+                [[420, 62], [1060, 76.1, 120], [1233, 77.5]],
+                ['batter_cut_left' => 0.2, 'batter_fill_right' => 1.4, 'ditch_depth_mm' => 1.5],
+            ),
             $this->land->run('Yard siding', 60, 174, 10, [['kind' => 'tangent', 'length_mm' => 310.0]], 50, [], []),
         ];
     }
@@ -61,21 +95,61 @@ final readonly class SkarnvikBranch
     /** @return list<Run> */
     private function otherRuns(): array
     {
-        $birch = $this->land->run('Birch line', 1200, 128, -18, [['kind' => 'arc', 'radius_mm' => 900.0, 'angle_deg' => 33.0], ['kind' => 'tangent', 'length_mm' => 506.2]], 77.5, [[1024, 92]], ['batter_cut_left' => 0.8, 'batter_cut_right' => 0.8],
-            [['kind' => 'tunnel', 'from_mm' => 520.0, 'to_mm' => 700.0, 'lining_mm' => 1.0]]);
-        $weir = $this->onward($birch, 'Weir line', [['kind' => 'tangent', 'length_mm' => 180.0], ['kind' => 'arc', 'radius_mm' => 650.0, 'angle_deg' => -30.0], ['kind' => 'tangent', 'length_mm' => 403.4]], [[500, 84], [923, 80]], [],
-            [['kind' => 'bridge', 'from_mm' => 430.0, 'to_mm' => 570.0, 'deck_mm' => 7.0, 'piers' => 2]]);
-        $halt = $this->onward($weir, 'Halt line', [['kind' => 'transition', 'length_mm' => 60.0, 'from_radius_mm' => 0.0, 'to_radius_mm' => 700.0], ['kind' => 'arc', 'radius_mm' => 700.0, 'angle_deg' => 12.544], ['kind' => 'tangent', 'length_mm' => 749.7]], [],
-            ['half_width_left_mm' => 32.0, 'ditch_depth_mm' => 1.5]);
+        $birch = $this->land->run(
+            'Birch line',
+            1200,
+            128,
+            -18,
+            [['kind' => 'arc', 'radius_mm' => 900.0, 'angle_deg' => 33.0], ['kind' => 'tangent', 'length_mm' => 506.2]],
+            77.5,
+            [[1024, 92]],
+            ['batter_cut_left' => 0.8, 'batter_cut_right' => 0.8],
+            [['kind' => 'tunnel', 'from_mm' => 520.0, 'to_mm' => 700.0, 'lining_mm' => 1.0]],
+        );
+        $weir = $this->onward(
+            $birch,
+            'Weir line',
+            [
+                ['kind' => 'tangent', 'length_mm' => 180.0],
+                ['kind' => 'arc', 'radius_mm' => 650.0, 'angle_deg' => -30.0],
+                ['kind' => 'tangent', 'length_mm' => 403.4],
+            ],
+            [[500, 84], [923, 80]],
+            [],
+            [['kind' => 'bridge', 'from_mm' => 430.0, 'to_mm' => 570.0, 'deck_mm' => 7.0, 'piers' => 2]],
+        );
+        $halt = $this->onward(
+            $weir,
+            'Halt line',
+            [
+                ['kind' => 'transition', 'length_mm' => 60.0, 'from_radius_mm' => 0.0, 'to_radius_mm' => 700.0],
+                ['kind' => 'arc', 'radius_mm' => 700.0, 'angle_deg' => 12.544],
+                ['kind' => 'tangent', 'length_mm' => 749.7],
+            ],
+            [],
+            ['half_width_left_mm' => 32.0, 'ditch_depth_mm' => 1.5],
+        );
         // The loop leaves to the left and comes back: twice two arcs that shift it by 58 mm, which long coaches need there.
         $curve = fn (float $angle): array => ['kind' => 'arc', 'radius_mm' => 500.0, 'angle_deg' => $angle];
         $leaves = 216.0;
         $place = $halt->alignment->pointAt($leaves);
-        $loop = $this->land->run('Loop', $place->x, $place->y, rad2deg($halt->alignment->headingAt($leaves)), [$curve(19.604), $curve(-19.604), ['kind' => 'tangent', 'length_mm' => 60.0], $curve(-19.604), $curve(19.604)], 80, [],
-            ['half_width_left_mm' => 44.0, 'half_width_right_mm' => 32.0, 'ditch_depth_mm' => 1.5], [['kind' => 'wall left', 'from_mm' => 170.0, 'to_mm' => 560.0]]);
+        $loop = $this->land->run(
+            'Loop',
+            $place->x,
+            $place->y,
+            rad2deg($halt->alignment->headingAt($leaves)),
+            [$curve(19.604), $curve(-19.604), ['kind' => 'tangent', 'length_mm' => 60.0], $curve(-19.604), $curve(19.604)],
+            80,
+            [],
+            ['half_width_left_mm' => 44.0, 'half_width_right_mm' => 32.0, 'ditch_depth_mm' => 1.5],
+            [['kind' => 'wall left', 'from_mm' => 170.0, 'to_mm' => 560.0]],
+        );
 
         return [
-            $birch, $weir, $halt, $loop,
+            $birch,
+            $weir,
+            $halt,
+            $loop,
             $this->road('Drove road', 2985, 0, 86, 421.0, 68, 112, 26.0, [$weir]),
             $this->road('Yard lane', 3362, 60, 84, 180.0, 71, 89, 18.0, [$halt, $loop]),
         ];
@@ -84,12 +158,37 @@ final readonly class SkarnvikBranch
     /**
      * A straight road, level with the rails where it crosses them.
      *
-     * @param list<Run> $tracks
+     * @param  list<Run>  $tracks
      */
-    private function road(string $name, float $x, float $y, float $heading, float $length, float $from, float $to, float $half, array $tracks): Run
-    {
-        $profile = ['half_width_left_mm' => $half, 'half_width_right_mm' => $half, 'roadbed_mm' => 1.0, 'sleeper_mm' => 0.0, 'rail_mm' => 0.0];
-        $road = $this->land->run($name, $x, $y, $heading, [['kind' => 'tangent', 'length_mm' => $length]], $from, [], $profile, kind: 'road');
+    private function road(
+        string $name,
+        float $x,
+        float $y,
+        float $heading,
+        float $length,
+        float $from,
+        float $to,
+        float $half,
+        array $tracks,
+    ): Run {
+        $profile = [
+            'half_width_left_mm' => $half,
+            'half_width_right_mm' => $half,
+            'roadbed_mm' => 1.0,
+            'sleeper_mm' => 0.0,
+            'rail_mm' => 0.0,
+        ];
+        $road = $this->land->run(
+            $name,
+            $x,
+            $y,
+            $heading,
+            [['kind' => 'tangent', 'length_mm' => $length]],
+            $from,
+            [],
+            $profile,
+            kind: 'road',
+        );
 
         return $road->but(gradePoints: [...Crossing::levelsOf($road, $tracks), ['station_mm' => $length, 'height_mm' => $to]]);
     }
@@ -97,29 +196,77 @@ final readonly class SkarnvikBranch
     /**
      * A run that goes on where another ends, with its heading and height.
      *
-     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
-     * @param list<array{int, int|float}> $grades
-     * @param array<string, float> $profile
-     * @param list<array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int}> $structures
+     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float,
+     *     to_radius_mm?: float}> $pieces
+     * @param  list<array{int, int|float}>  $grades
+     * @param  array<string, float>  $profile
+     * @param  list<array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int}>  $structures
      */
     private function onward(Run $before, string $name, array $pieces, array $grades, array $profile, array $structures = []): Run
     {
         $end = $before->alignment->length;
         $p = $before->alignment->pointAt($end);
 
-        return $this->land->run($name, $p->x, $p->y, rad2deg($before->alignment->headingAt($end)), $pieces, $before->grade->heightAt($end), $grades, $profile, $structures);
+        return $this->land->run(
+            $name,
+            $p->x,
+            $p->y,
+            rad2deg($before->alignment->headingAt($end)),
+            $pieces,
+            $before->grade->heightAt($end),
+            $grades,
+            $profile,
+            $structures,
+        );
     }
 
     /** @return list<LandFeature> */
     private function tarnheadLand(): array
     {
         return [
-            $this->land->spot(195, 535, 165, 'Birch bank'), $this->land->spot(20, 585, 150), $this->land->spot(885, 520, 208, 'Crag'), $this->land->spot(900, 595, 192), $this->land->spot(1180, 590, 160), $this->land->spot(1126, 452, 138), $this->land->spot(712, 428, 107),
-            $this->land->spot(97, 52, 57), $this->land->spot(351, 80, 56), $this->land->spot(40, 380, 92), $this->land->spot(640, 28, 44, 'Meadow'), $this->land->spot(600, 140, 39, 'Tarn'), $this->land->spot(800, 120, 41),
-            $this->land->spot(1090, 40, 78), $this->land->spot(1180, 250, 116),
-            new LandFeature($this->uids->next(), 'water', array_map(fn (int $k): Spot => new Spot(round(640.0 + 175.0 * cos($k * M_PI / 8)), round(92.0 + 62.0 * sin($k * M_PI / 8)), 33.5), range(0, 15)), 'Peat tarn', figures: ['depth_mm' => 9.0, 'shore_mm' => 30.0]),
+            $this->land->spot(195, 535, 165, 'Birch bank'),
+            $this->land->spot(20, 585, 150),
+            $this->land->spot(885, 520, 208, 'Crag'),
+            $this->land->spot(900, 595, 192),
+            $this->land->spot(1180, 590, 160),
+            $this->land->spot(1126, 452, 138),
+            $this->land->spot(712, 428, 107),
+            $this->land->spot(97, 52, 57),
+            $this->land->spot(351, 80, 56),
+            $this->land->spot(40, 380, 92),
+            $this->land->spot(640, 28, 44, 'Meadow'),
+            $this->land->spot(600, 140, 39, 'Tarn'),
+            $this->land->spot(800, 120, 41),
+            $this->land->spot(1090, 40, 78),
+            $this->land->spot(1180, 250, 116),
+            new LandFeature(
+                $this->uids->next(),
+                'water',
+                array_map(
+                    fn (int $k): Spot => new Spot(
+                        round(640.0 + 175.0 * cos(($k * M_PI) / 8)),
+                        round(92.0 + 62.0 * sin(($k * M_PI) / 8)),
+                        33.5,
+                    ),
+                    range(0, 15),
+                ),
+                'Peat tarn',
+                figures: ['depth_mm' => 9.0, 'shore_mm' => 30.0],
+            ),
             $this->land->line('hollow', 'Beck', [[470, 598, 104], [492, 470, 76], [520, 395, 58]]),
-            new LandFeature($this->uids->next(), 'rough', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 0.0), [[800.0, 440.0], [960.0, 430.0], [1040.0, 500.0], [1010.0, 590.0], [760.0, 590.0]]), 'Scree', figures: ['height_mm' => 4.0, 'grain_mm' => 40.0, 'seed' => 7.0]),
+            new LandFeature(
+                $this->uids->next(),
+                'rough',
+                array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 0.0), [
+                    [800.0, 440.0],
+                    [960.0, 430.0],
+                    [1040.0, 500.0],
+                    [1010.0, 590.0],
+                    [760.0, 590.0],
+                ]),
+                'Scree',
+                figures: ['height_mm' => 4.0, 'grain_mm' => 40.0, 'seed' => 7.0],
+            ),
             $this->land->line('ridge', 'Fell', [[690, 585, 176], [780, 540, 192], [885, 520, 208]]),
         ];
     }
@@ -128,13 +275,47 @@ final readonly class SkarnvikBranch
     private function otherLand(): array
     {
         return [
-            $this->land->spot(1420, 420, 170), $this->land->spot(1700, 380, 182, 'Birchwood'), $this->land->spot(1980, 430, 150), $this->land->spot(1600, 40, 96), $this->land->spot(2050, 60, 74),
+            $this->land->spot(1420, 420, 170),
+            $this->land->spot(1700, 380, 182, 'Birchwood'),
+            $this->land->spot(1980, 430, 150),
+            $this->land->spot(1600, 40, 96),
+            $this->land->spot(2050, 60, 74),
             $this->land->line('ridge', 'Bield spur', [[1800, 320, 181], [1795, 200, 178], [1790, 60, 166]]),
             $this->land->line('hollow', 'Weir burn', [[2700, 480, 84], [2692, 290, 62], [2650, 130, 52]]),
-            new LandFeature($this->uids->next(), 'stream', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 0.0), [[2706.0, 598.0], [2700.0, 480.0], [2692.0, 290.0], [2650.0, 130.0], [2610.0, 0.0]]), 'Weir burn', figures: ['width_mm' => 20.0, 'depth_mm' => 3.0, 'below_mm' => 2.0]),
-            new LandFeature($this->uids->next(), 'pad', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 72.0), [[3490.0, 20.0], [3730.0, 20.0], [3730.0, 106.0], [3490.0, 106.0]]), 'Stone yard', figures: ['batter' => 0.6]),
-            $this->land->spot(2380, 480, 128), $this->land->spot(2650, 540, 96), $this->land->spot(2500, 90, 52, 'Weir'), $this->land->spot(2950, 420, 112), $this->land->spot(2860, 60, 62),
-            $this->land->spot(3300, 360, 110), $this->land->spot(3700, 380, 124, 'Pasture'), $this->land->spot(3400, 50, 66), $this->land->spot(3950, 60, 72),
+            new LandFeature(
+                $this->uids->next(),
+                'stream',
+                array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 0.0), [
+                    [2706.0, 598.0],
+                    [2700.0, 480.0],
+                    [2692.0, 290.0],
+                    [2650.0, 130.0],
+                    [2610.0, 0.0],
+                ]),
+                'Weir burn',
+                figures: ['width_mm' => 20.0, 'depth_mm' => 3.0, 'below_mm' => 2.0],
+            ),
+            new LandFeature(
+                $this->uids->next(),
+                'pad',
+                array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 72.0), [
+                    [3490.0, 20.0],
+                    [3730.0, 20.0],
+                    [3730.0, 106.0],
+                    [3490.0, 106.0],
+                ]),
+                'Stone yard',
+                figures: ['batter' => 0.6],
+            ),
+            $this->land->spot(2380, 480, 128),
+            $this->land->spot(2650, 540, 96),
+            $this->land->spot(2500, 90, 52, 'Weir'),
+            $this->land->spot(2950, 420, 112),
+            $this->land->spot(2860, 60, 62),
+            $this->land->spot(3300, 360, 110),
+            $this->land->spot(3700, 380, 124, 'Pasture'),
+            $this->land->spot(3400, 50, 66),
+            $this->land->spot(3950, 60, 72),
         ];
     }
 }

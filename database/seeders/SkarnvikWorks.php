@@ -38,16 +38,31 @@ final class SkarnvikWorks
     /** @var array<string, Colour> by name */
     private array $colours;
 
-    public function __construct(private readonly UlidGenerator $uids, private readonly ClockInterface $clock, private readonly Library $library)
-    {
+    public function __construct(
+        private readonly UlidGenerator $uids,
+        private readonly ClockInterface $clock,
+        private readonly Library $library,
+    ) {
     }
 
     public function on(Project $land): Project
     {
         $this->zones = $this->coats = [];
         $this->colours = [];
-        foreach (['Wet peat' => ['burnt umber' => 3, 'black' => 1], 'Birch floor' => ['raw umber' => 2, 'yellow ochre' => 1], 'Wet rock' => ['slate blue' => 1, 'black' => 1, 'pale stone' => 2], 'Weir earth' => ['raw umber' => 3, 'yellow ochre' => 1, 'white' => 1]] as $name => $mix) {
-            $this->colours[$name] = new Colour($this->uids->next(), $name, array_map(fn (string $base, int $parts): array => ['base' => $base, 'parts' => (float) $parts], array_keys($mix), $mix), 'upland, early autumn');
+        foreach (
+            [
+                'Wet peat' => ['burnt umber' => 3, 'black' => 1],
+                'Birch floor' => ['raw umber' => 2, 'yellow ochre' => 1],
+                'Wet rock' => ['slate blue' => 1, 'black' => 1, 'pale stone' => 2],
+                'Weir earth' => ['raw umber' => 3, 'yellow ochre' => 1, 'white' => 1],
+            ] as $name => $mix
+        ) {
+            $this->colours[$name] = new Colour(
+                $this->uids->next(),
+                $name,
+                array_map(fn (string $base, int $parts): array => ['base' => $base, 'parts' => (float) $parts], array_keys($mix), $mix),
+                'upland, early autumn',
+            );
         }
         $rooms = [
             Room::of($this->uids->next(), 'Workroom', 18.5, 10.0, 62.0, 70.0),
@@ -58,29 +73,71 @@ final class SkarnvikWorks
         $this->tarnhead($land, $board('Tarnhead'));
         $this->others($land, $board);
         $works = new Works($this->zones, $this->coats, [], $rooms, $this->times(), colours: array_values($this->colours));
-        $whole = fn (Works $works): Project => Project::of($land->layout->planned($this->day(52), new BenchRules(tools: ['clamps and weights' => 2])), $sections, $land->runs, $land->features, $land->runExtras, $land->extra, $works);
+        $whole = fn (Works $works): Project => Project::of(
+            $land->layout->planned($this->day(52), new BenchRules(tools: ['clamps and weights' => 2])),
+            $sections,
+            $land->runs,
+            $land->features,
+            $land->runExtras,
+            $land->extra,
+            $works,
+        );
         [$laid, $journal] = $this->history($whole($works));
 
-        return $whole(new Works($this->zones, $this->coats, $laid, $rooms, $works->times, $journal, colours: $works->colours, prices: $this->prices()));
+        return $whole(
+            new Works(
+                $this->zones,
+                $this->coats,
+                $laid,
+                $rooms,
+                $works->times,
+                $journal,
+                colours: $works->colours,
+                prices: $this->prices(),
+            ),
+        );
     }
 
     /** @return list<PackPrice> of what most coats take; packs in the materials' own units */
     private function prices(): array
     {
         $of = [
-            'white glue' => [1000.0, 990], 'basing glue' => [500.0, 1150], 'earth paint' => [750.0, 1490], 'pulp plaster' => [1000.0, 640], 'casting plaster' => [2500.0, 780], 'sifted soil' => [1000.0, 450],
-            'stone ballast' => [500.0, 895], 'fibre 2 mm' => [100.0, 590], 'fibre 4 mm' => [100.0, 590], 'fibre 6 mm' => [100.0, 650], 'gloss medium' => [250.0, 1280], 'resin A' => [400.0, 2350], 'hardener B' => [200.0, 1450],
-            'fine turf' => [500.0, 560], 'plaster cloth' => [1500.0, 1190], 'wet water' => [1000.0, 120],
+            'white glue' => [1000.0, 990],
+            'basing glue' => [500.0, 1150],
+            'earth paint' => [750.0, 1490],
+            'pulp plaster' => [1000.0, 640],
+            'casting plaster' => [2500.0, 780],
+            'sifted soil' => [1000.0, 450],
+            'stone ballast' => [500.0, 895],
+            'fibre 2 mm' => [100.0, 590],
+            'fibre 4 mm' => [100.0, 590],
+            'fibre 6 mm' => [100.0, 650],
+            'gloss medium' => [250.0, 1280],
+            'resin A' => [400.0, 2350],
+            'hardener B' => [200.0, 1450],
+            'fine turf' => [500.0, 560],
+            'plaster cloth' => [1500.0, 1190],
+            'wet water' => [1000.0, 120],
         ];
 
-        return array_map(fn (string $material, array $pack): PackPrice => new PackPrice($this->uids->next(), $material, $pack[0], $pack[1]), array_keys($of), $of);
+        return array_map(
+            fn (string $material, array $pack): PackPrice => new PackPrice($this->uids->next(), $material, $pack[0], $pack[1]),
+            array_keys($of),
+            $of,
+        );
     }
 
     private function tarnhead(Project $land, string $board): void
     {
         $formation = $this->zone($board, 'Formation', near: ['run' => null, 'from' => 0.0, 'to' => 24.0]);
         $tarn = $this->zone($board, 'Tarn', outline: $this->oval(640, 92, 175, 62));
-        $crag = $this->zone($board, 'Crag', outline: [[700, 425], [1090, 420], [1120, 600], [640, 600]], slope: [32.0, 90.0], without: [$formation]);
+        $crag = $this->zone(
+            $board,
+            'Crag',
+            outline: [[700, 425], [1090, 420], [1120, 600], [640, 600]],
+            slope: [32.0, 90.0],
+            without: [$formation],
+        );
         $bank = $this->zone($board, 'Birch bank', outline: [[0, 400], [250, 395], [370, 470], [380, 600], [0, 600]], without: [$formation]);
         $meadow = $this->zone($board, 'Meadow', without: [$formation, $tarn, $crag, $bank]);
         $this->coat($formation, 'pulp-plaster-spreading', 4.0);
@@ -103,8 +160,17 @@ final class SkarnvikWorks
     /** @param  callable(string): string  $board */
     private function others(Project $land, callable $board): void
     {
-        $birch = $this->zone($board('Birch Cutting'), 'Cutting sides', slope: [20.0, 90.0], near: ['run' => $this->run($land, 'Birch line'), 'from' => 24.0, 'to' => 140.0]);
-        $weir = $this->zone($board('Weir Bend'), 'Embankment', near: ['run' => $this->run($land, 'Weir line'), 'from' => 24.0, 'to' => 110.0]);
+        $birch = $this->zone(
+            $board('Birch Cutting'),
+            'Cutting sides',
+            slope: [20.0, 90.0],
+            near: ['run' => $this->run($land, 'Birch line'), 'from' => 24.0, 'to' => 140.0],
+        );
+        $weir = $this->zone(
+            $board('Weir Bend'),
+            'Embankment',
+            near: ['run' => $this->run($land, 'Weir line'), 'from' => 24.0, 'to' => 110.0],
+        );
         $yard = $this->zone($board('Fell Halt'), 'Yard', outline: [[3120, 235], [3900, 235], [3900, 330], [3120, 330]]);
         foreach ([[$birch, 4.0], [$weir, 5.0], [$yard, 3.0]] as [$zone, $mm]) {
             $this->coat($zone, 'pulp-plaster-spreading', $mm);
@@ -116,15 +182,25 @@ final class SkarnvikWorks
     /** @return array{list<CoatApplication>, list<JournalEntry>} */
     private function history(Project $project): array
     {
-        $work = (new PlanReport)->work($project, $this->minute(0, '12:00'));
+        $work = (new PlanReport())->work($project, $this->minute(0, '12:00'));
         $laid = [];
-        foreach ([
-            ['Formation', 'Pulp plaster', 1, -17, '19:40'], ['Tarn', 'Bed plaster', 1, -17, '20:20'], ['Crag', 'Rock plaster', 1, -16, '19:35'],
-            ['Meadow', 'Pulp plaster', 1, -15, '10:00'], ['Birch bank', 'Pulp plaster', 1, -14, '19:30'],
-            ['Formation', 'Earth paint', 1, -9, '19:30'], ['Meadow', 'Earth paint', 1, -9, '19:55'], ['Tarn', 'Bed paint', 1, -8, '19:30'],
-            ['Meadow', 'Sifted soil', 1, -6, '10:00'], ['Tarn', 'Gloss medium', 1, -4, '20:50'], ['Tarn', 'Gloss medium', 2, -1, '20:55'], ['Birch bank', 'Earth paint', 1, -1, '19:45'],
-            ['Yard', 'Pulp plaster', 1, -1, '20:05'],
-        ] as [$zone, $coat, $pass, $days, $clock]) {
+        foreach (
+            [
+                ['Formation', 'Pulp plaster', 1, -17, '19:40'],
+                ['Tarn', 'Bed plaster', 1, -17, '20:20'],
+                ['Crag', 'Rock plaster', 1, -16, '19:35'],
+                ['Meadow', 'Pulp plaster', 1, -15, '10:00'],
+                ['Birch bank', 'Pulp plaster', 1, -14, '19:30'],
+                ['Formation', 'Earth paint', 1, -9, '19:30'],
+                ['Meadow', 'Earth paint', 1, -9, '19:55'],
+                ['Tarn', 'Bed paint', 1, -8, '19:30'],
+                ['Meadow', 'Sifted soil', 1, -6, '10:00'],
+                ['Tarn', 'Gloss medium', 1, -4, '20:50'],
+                ['Tarn', 'Gloss medium', 2, -1, '20:55'],
+                ['Birch bank', 'Earth paint', 1, -1, '19:45'],
+                ['Yard', 'Pulp plaster', 1, -1, '20:05'],
+            ] as [$zone, $coat, $pass, $days, $clock]
+        ) {
             array_push($laid, ...$this->lay($work, $zone, $coat, $pass, $this->minute($days, $clock)));
         }
         $last = $this->lay($work, 'Embankment', 'Pulp plaster', 1, $this->thisMinute() - 130);
@@ -132,9 +208,24 @@ final class SkarnvikWorks
         usort($laid, fn (CoatApplication $a, CoatApplication $b): int => $a->startedAt <=> $b->startedAt);
         $zones = array_column(array_map(fn (Zone $z): array => [$z->uid, $z->name], $this->zones), 1, 0);
         $journal = array_map(function (CoatApplication $one) use ($project, $zones): JournalEntry {
-            $air = $project->works->room($project->section($one->section))->at((int) $one->endedAt, new DateTimeZone($project->layout->zone));
+            $air = $project->works
+                ->room($project->section($one->section))
+                ->at((int) $one->endedAt, new DateTimeZone($project->layout->zone));
 
-            return new JournalEntry($this->uids->next(), (int) $one->endedAt, 'done', $one->section, $one->uid, "{$one->title} on {$zones[$one->zone]}, ".number_format($one->area / 1e4, 1).' dm²', $air->temperature, $air->humidity, array_map(fn (MaterialAmount $a): array => ['material' => $a->material, 'amount' => round($a->amount, 1), 'unit' => $a->unit], $one->amounts));
+            return new JournalEntry(
+                $this->uids->next(),
+                (int) $one->endedAt,
+                'done',
+                $one->section,
+                $one->uid,
+                "{$one->title} on {$zones[$one->zone]}, ".number_format($one->area / 1e4, 1).' dm²',
+                $air->temperature,
+                $air->humidity,
+                array_map(
+                    fn (MaterialAmount $a): array => ['material' => $a->material, 'amount' => round($a->amount, 1), 'unit' => $a->unit],
+                    $one->amounts,
+                ),
+            );
         }, $laid);
 
         return [$laid, $journal];
@@ -167,13 +258,19 @@ final class SkarnvikWorks
     }
 
     /**
-     * @param list<array{int|float, int|float}>|null $outline
-     * @param array{float, float}|null $slope
-     * @param array{run: string|null, from: float, to: float}|null $near
-     * @param list<string> $without
+     * @param  list<array{int|float, int|float}>|null  $outline
+     * @param  array{float, float}|null  $slope
+     * @param  array{run: string|null, from: float, to: float}|null  $near
+     * @param  list<string>  $without
      */
-    private function zone(string $board, string $name, ?array $outline = null, ?array $slope = null, ?array $near = null, array $without = []): string
-    {
+    private function zone(
+        string $board,
+        string $name,
+        ?array $outline = null,
+        ?array $slope = null,
+        ?array $near = null,
+        array $without = [],
+    ): string {
         $ring = $outline === null ? null : array_map(fn (array $p): array => [(float) $p[0], (float) $p[1]], $outline);
         $zone = new Zone($this->uids->next(), $board, $name, $ring, $slope, $near, $without);
         $this->zones[] = $zone;
@@ -181,15 +278,34 @@ final class SkarnvikWorks
         return $zone->uid;
     }
 
-    private function coat(string $zone, string $recipe, ?float $mm = null, float $share = 1.0, int $passes = 1, string $name = '', string $colour = ''): void
-    {
-        $this->coats[] = new Coat($this->uids->next(), $zone, $this->library->recipe($recipe), $mm, $share, $passes, $name, colour: ($this->colours[$colour] ?? null)?->uid);
+    private function coat(
+        string $zone,
+        string $recipe,
+        ?float $mm = null,
+        float $share = 1.0,
+        int $passes = 1,
+        string $name = '',
+        string $colour = '',
+    ): void {
+        $this->coats[] = new Coat(
+            $this->uids->next(),
+            $zone,
+            $this->library->recipe($recipe),
+            $mm,
+            $share,
+            $passes,
+            $name,
+            colour: ($this->colours[$colour] ?? null)?->uid,
+        );
     }
 
     /** @return list<array{float, float}> */
     private function oval(float $x, float $y, float $a, float $b): array
     {
-        return array_map(fn (int $k): array => [round($x + $a * cos($k * M_PI / 12)), round($y + $b * sin($k * M_PI / 12))], range(0, 23));
+        return array_map(
+            fn (int $k): array => [round($x + $a * cos(($k * M_PI) / 12)), round($y + $b * sin(($k * M_PI) / 12))],
+            range(0, 23),
+        );
     }
 
     private function run(Project $land, string $name): string

@@ -6,11 +6,17 @@ const words = (minutes) => {
     if (minutes < 0) {
         return 'over';
     }
-    return minutes < 60 ? `${Math.floor(minutes)} min` : `${Math.floor(minutes / 60)} h ${String(Math.floor(minutes % 60)).padStart(2, '0')}`;
+    return minutes < 60
+        ? `${Math.floor(minutes)} min`
+        : `${Math.floor(minutes / 60)} h ${String(Math.floor(minutes % 60)).padStart(2, '0')}`;
 };
 
 const beep = (audio) => {
-    for (const [at, pitch] of [[0, 660], [0.25, 880], [0.5, 660]]) {
+    for (const [at, pitch] of [
+        [0, 660],
+        [0.25, 880],
+        [0.5, 660],
+    ]) {
         const [tone, loud] = [audio.createOscillator(), audio.createGain()];
         tone.frequency.value = pitch;
         loud.gain.setValueAtTime(0.2, audio.currentTime + at);
@@ -36,7 +42,11 @@ export function countdown() {
             return;
         }
         [sheet, began] = [found, document.timeline.currentTime];
-        rows = [...sheet.querySelectorAll('[data-at]')].map((row) => ({ row, at: Number(row.dataset.at), told: Number(row.dataset.at) <= Number(sheet.dataset.now) }));
+        rows = [...sheet.querySelectorAll('[data-at]')].map((row) => ({
+            row,
+            at: Number(row.dataset.at),
+            told: Number(row.dataset.at) <= Number(sheet.dataset.now),
+        }));
         const button = sheet.querySelector('[data-notices]');
         button.hidden = false;
         if (audio) {

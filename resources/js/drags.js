@@ -11,7 +11,12 @@ export function drags({ onPlan, send, show, busy, done }) {
 
     const frame = () => {
         const profile = document.getElementById('profile');
-        return profile && { inverse: profile.getScreenCTM().inverse(), ...Object.fromEntries(['left', 'along', 'from', 'up', 'low', 'bottom'].map((k) => [k, Number(profile.dataset[k])])) };
+        return (
+            profile && {
+                inverse: profile.getScreenCTM().inverse(),
+                ...Object.fromEntries(['left', 'along', 'from', 'up', 'low', 'bottom'].map((k) => [k, Number(profile.dataset[k])])),
+            }
+        );
     };
     const onProfile = (event) => {
         const f = held.profile;
@@ -72,7 +77,14 @@ export function drags({ onPlan, send, show, busy, done }) {
         event.preventDefault();
         grip.focus({ preventScroll: true });
         document.body.dataset.busy = 'yes';
-        held = { grip: { ...grip.dataset }, profiled: grip.closest('#profile') !== null, profile: frame(), from: onPlan(event), at: [event.clientX, event.clientY], moved: false };
+        held = {
+            grip: { ...grip.dataset },
+            profiled: grip.closest('#profile') !== null,
+            profile: frame(),
+            from: onPlan(event),
+            at: [event.clientX, event.clientY],
+            moved: false,
+        };
     });
     document.addEventListener('pointermove', (event) => {
         if (!held) {

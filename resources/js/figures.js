@@ -26,7 +26,7 @@ export function figures() {
         const figure = event.target.closest('.fig');
         figure ? show(figure) : hide();
     });
-    document.addEventListener('focusin', (event) => event.target.matches('.fig') ? show(event.target) : hide());
+    document.addEventListener('focusin', (event) => (event.target.matches('.fig') ? show(event.target) : hide()));
     document.addEventListener('keydown', (event) => {
         if (event.key === 'Escape') {
             hide();

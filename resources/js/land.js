@@ -20,7 +20,21 @@ const HINTS = {
     cut: 'touch where to cut the land open',
     tape: 'touch two places; with shift more of them, Enter ends it',
 };
-const TOOL_KEYS = { p: 'pick', r: 'run', s: 'spot', e: 'ridge', h: 'hollow', w: 'water', m: 'stream', d: 'road', g: 'pad', f: 'rough', z: 'zone', c: 'cut', t: 'tape' };
+const TOOL_KEYS = {
+    p: 'pick',
+    r: 'run',
+    s: 'spot',
+    e: 'ridge',
+    h: 'hollow',
+    w: 'water',
+    m: 'stream',
+    d: 'road',
+    g: 'pad',
+    f: 'rough',
+    z: 'zone',
+    c: 'cut',
+    t: 'tape',
+};
 
 export function land(htmx) {
     if (!sheet()?.dataset.show) {
@@ -31,7 +45,8 @@ export function land(htmx) {
     let refocus = null;
     let added = 0;
 
-    const send = (method, url, values = {}) => htmx.ajax(method, url, { target: '#land', swap: 'outerHTML', values: { ...look(), ...values } });
+    const send = (method, url, values = {}) =>
+        htmx.ajax(method, url, { target: '#land', swap: 'outerHTML', values: { ...look(), ...values } });
     const show = (values = {}) => send('GET', sheet().dataset.show, values);
 
     // mm on the board under a pointer, from the plan's own frame.
@@ -42,7 +57,13 @@ export function land(htmx) {
         const p = at.matrixTransform(plan.getScreenCTM().inverse());
         const { scale, left, top, depth, width } = Object.fromEntries(Object.entries(plan.dataset).map(([k, v]) => [k, Number(v)]));
         const [x, y] = [(p.x - left) / scale, depth - (p.y - top) / scale];
-        return { x: Math.round(x * 10) / 10, y: Math.round(y * 10) / 10, px: p.x, py: p.y, inside: x >= -2 && y >= -2 && x <= width + 2 && y <= depth + 2 };
+        return {
+            x: Math.round(x * 10) / 10,
+            y: Math.round(y * 10) / 10,
+            px: p.x,
+            py: p.y,
+            inside: x >= -2 && y >= -2 && x <= width + 2 && y <= depth + 2,
+        };
     };
 
     const use = (name) => {
@@ -73,7 +94,13 @@ export function land(htmx) {
         use(after);
         return send('POST', url, values);
     };
-    const flat = (list) => Object.fromEntries(list.flatMap((p, k) => [[`points[${k}][x]`, p.x], [`points[${k}][y]`, p.y]]));
+    const flat = (list) =>
+        Object.fromEntries(
+            list.flatMap((p, k) => [
+                [`points[${k}][x]`, p.x],
+                [`points[${k}][y]`, p.y],
+            ]),
+        );
 
     const touch = (event) => {
         const p = onPlan(event);
@@ -91,7 +118,14 @@ export function land(htmx) {
                 measure();
             }
             if ((tool === 'run' || tool === 'road') && points.length === 2) {
-                place(sheet().dataset.runs, { kind: tool === 'road' ? 'road' : 'track', x1: points[0].x, y1: points[0].y, x2: p.x, y2: p.y, snap: event.altKey ? 0 : 1 });
+                place(sheet().dataset.runs, {
+                    kind: tool === 'road' ? 'road' : 'track',
+                    x1: points[0].x,
+                    y1: points[0].y,
+                    x2: p.x,
+                    y2: p.y,
+                    snap: event.altKey ? 0 : 1,
+                });
             }
         }
     };
@@ -113,12 +147,15 @@ export function land(htmx) {
             return;
         }
         asking = true;
-        fetch(`${url}?${new URLSearchParams(values)}`).then((answer) => (answer.ok ? answer.text() : '')).then((words) => {
-            const hint = document.getElementById('tool-hint');
-            hint.textContent = words || HINTS[tool];
-        }).finally(() => {
-            asking = false;
-        });
+        fetch(`${url}?${new URLSearchParams(values)}`)
+            .then((answer) => (answer.ok ? answer.text() : ''))
+            .then((words) => {
+                const hint = document.getElementById('tool-hint');
+                hint.textContent = words || HINTS[tool];
+            })
+            .finally(() => {
+                asking = false;
+            });
     };
     const measure = () => {
         const laid = flat(points);
@@ -141,7 +178,15 @@ export function land(htmx) {
 
     document.addEventListener('ridge:elsewhere', () => show());
 
-    drags({ onPlan, send, show, busy: () => tool !== 'pick' || document.body.classList.contains('guest'), done: (grip) => { refocus = grip; } });
+    drags({
+        onPlan,
+        send,
+        show,
+        busy: () => tool !== 'pick' || document.body.classList.contains('guest'),
+        done: (grip) => {
+            refocus = grip;
+        },
+    });
 
     document.addEventListener('click', (event) => {
         const hit = (selector) => event.target.closest(selector);
@@ -226,7 +271,17 @@ export function land(htmx) {
             return;
         }
         const by = event.shiftKey ? 10 : 1;
-        const ways = { ArrowLeft: { dx: -by }, ArrowRight: { dx: by }, ArrowUp: { dy: by }, ArrowDown: { dy: -by }, '+': { dz: 1 }, '=': { dz: 1 }, '-': { dz: -1 }, PageUp: { dz: 10 }, PageDown: { dz: -10 } };
+        const ways = {
+            ArrowLeft: { dx: -by },
+            ArrowRight: { dx: by },
+            ArrowUp: { dy: by },
+            ArrowDown: { dy: -by },
+            '+': { dz: 1 },
+            '=': { dz: 1 },
+            '-': { dz: -1 },
+            PageUp: { dz: 10 },
+            PageDown: { dz: -10 },
+        };
         const way = ways[event.key];
         if (!way) {
             return;
@@ -296,7 +351,10 @@ export function land(htmx) {
         const query = new URLSearchParams(Object.entries(state).filter(([, v]) => v !== ''));
         history.replaceState(null, '', `${location.pathname}?${query}`);
         if (refocus) {
-            const by = Object.entries(refocus).filter(([, v]) => v !== undefined).map(([k, v]) => `[data-${k}="${v}"]`).join('');
+            const by = Object.entries(refocus)
+                .filter(([, v]) => v !== undefined)
+                .map(([k, v]) => `[data-${k}="${v}"]`)
+                .join('');
             document.querySelector(`#plan ${by}, #profile ${by}`)?.focus();
             refocus = null;
         }

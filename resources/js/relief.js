@@ -2,7 +2,23 @@
 // in its place with a word about it.
 
 import Delaunator from 'delaunator';
-import { Box3, BufferAttribute, Color, DirectionalLight, HemisphereLight, BufferGeometry, Mesh, MeshLambertMaterial, PerspectiveCamera, Scene, Shape, ShapeGeometry, Sphere, Vector3, WebGLRenderer } from 'three';
+import {
+    Box3,
+    BufferAttribute,
+    Color,
+    DirectionalLight,
+    HemisphereLight,
+    BufferGeometry,
+    Mesh,
+    MeshLambertMaterial,
+    PerspectiveCamera,
+    Scene,
+    Shape,
+    ShapeGeometry,
+    Sphere,
+    Vector3,
+    WebGLRenderer,
+} from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { toCreasedNormals } from 'three/addons/utils/BufferGeometryUtils.js';
 
@@ -61,7 +77,14 @@ function strip({ kind, edges }) {
     const corners = edges.slice(1).flatMap((b, k) => {
         const a = edges[k];
         const at = (x, y, z) => [x, z + 0.6, -y];
-        return [...at(a[0], a[1], a[4]), ...at(a[2], a[3], a[4]), ...at(b[0], b[1], b[4]), ...at(b[0], b[1], b[4]), ...at(a[2], a[3], a[4]), ...at(b[2], b[3], b[4])];
+        return [
+            ...at(a[0], a[1], a[4]),
+            ...at(a[2], a[3], a[4]),
+            ...at(b[0], b[1], b[4]),
+            ...at(b[0], b[1], b[4]),
+            ...at(a[2], a[3], a[4]),
+            ...at(b[2], b[3], b[4]),
+        ];
     });
     const shape = new BufferGeometry();
     shape.setAttribute('position', new BufferAttribute(new Float32Array(corners), 3));
@@ -115,7 +138,15 @@ export async function turn(holder, url, objects = landObjects) {
     // Arrows turn, plus and minus come nearer and go away.
     canvas.addEventListener('keydown', (event) => {
         const from = camera.position.clone().sub(orbit.target);
-        const ways = { ArrowLeft: [-TURN, 0, 1], ArrowRight: [TURN, 0, 1], ArrowUp: [0, -TURN, 1], ArrowDown: [0, TURN, 1], '+': [0, 0, 0.9], '=': [0, 0, 0.9], '-': [0, 0, 1.1] };
+        const ways = {
+            ArrowLeft: [-TURN, 0, 1],
+            ArrowRight: [TURN, 0, 1],
+            ArrowUp: [0, -TURN, 1],
+            ArrowDown: [0, TURN, 1],
+            '+': [0, 0, 0.9],
+            '=': [0, 0, 0.9],
+            '-': [0, 0, 1.1],
+        };
         const way = ways[event.key];
         if (!way) {
             return;
@@ -124,7 +155,11 @@ export async function turn(holder, url, objects = landObjects) {
         const distance = from.length() * way[2];
         const around = Math.atan2(from.x, from.z) + way[0];
         const down = Math.min(orbit.maxPolarAngle, Math.max(0.05, Math.acos(from.y / from.length()) + way[1]));
-        camera.position.set(orbit.target.x + distance * Math.sin(down) * Math.sin(around), orbit.target.y + distance * Math.cos(down), orbit.target.z + distance * Math.sin(down) * Math.cos(around));
+        camera.position.set(
+            orbit.target.x + distance * Math.sin(down) * Math.sin(around),
+            orbit.target.y + distance * Math.cos(down),
+            orbit.target.z + distance * Math.sin(down) * Math.cos(around),
+        );
         orbit.update();
         draw();
     });

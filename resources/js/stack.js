@@ -1,6 +1,17 @@
 // What land is cut from, to turn: layers of foam lifted off one another, or ribs as they stand. The server tells the pieces.
 
-import { Color, EdgesGeometry, ExtrudeGeometry, Group, LineBasicMaterial, LineSegments, Mesh, MeshLambertMaterial, Path, Shape } from 'three';
+import {
+    Color,
+    EdgesGeometry,
+    ExtrudeGeometry,
+    Group,
+    LineBasicMaterial,
+    LineSegments,
+    Mesh,
+    MeshLambertMaterial,
+    Path,
+    Shape,
+} from 'three';
 import { turn } from './relief.js';
 
 const css = (name) => new Color(getComputedStyle(document.documentElement).getPropertyValue(name).trim());
@@ -37,7 +48,18 @@ function ribs(cut) {
 }
 
 function board(cut) {
-    const plate = solid([[[0, 0], [cut.width, 0], [cut.width, cut.depth], [0, cut.depth]]], 9, css('--hyp-3'));
+    const plate = solid(
+        [
+            [
+                [0, 0],
+                [cut.width, 0],
+                [cut.width, cut.depth],
+                [0, cut.depth],
+            ],
+        ],
+        9,
+        css('--hyp-3'),
+    );
     plate.rotation.x = -Math.PI / 2;
     plate.position.y = cut.base - 9;
     return plate;

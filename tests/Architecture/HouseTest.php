@@ -13,7 +13,24 @@ use PHPat\Test\PHPat;
 final class HouseTest
 {
     /** Core folders in order: each may use those before it. */
-    private const FOLDERS = ['Measure', 'Findings', 'Geometry', 'Track', 'Land', 'Cure', 'Cuts', 'Shelf', 'Coats', 'Schedule', 'Water', 'View', 'Project', 'Plan', 'Rulebook', 'Interchange'];
+    private const FOLDERS = [
+        'Measure',
+        'Findings',
+        'Geometry',
+        'Track',
+        'Land',
+        'Cure',
+        'Cuts',
+        'Shelf',
+        'Coats',
+        'Schedule',
+        'Water',
+        'View',
+        'Project',
+        'Plan',
+        'Rulebook',
+        'Interchange',
+    ];
 
     #[TestRule]
     public function core_knows_no_framework(): Rule
@@ -21,7 +38,12 @@ final class HouseTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('IdleRidge\Core'))
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('App'), Selector::inNamespace('Illuminate'), Selector::inNamespace('Database'), Selector::inNamespace('Symfony'))
+            ->classes(
+                Selector::inNamespace('App'),
+                Selector::inNamespace('Illuminate'),
+                Selector::inNamespace('Database'),
+                Selector::inNamespace('Symfony'),
+            )
             ->because('the computation is pure PHP');
     }
 
@@ -47,7 +69,12 @@ final class HouseTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('App\Http'))
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('IdleRidge\Core\Land'), Selector::inNamespace('IdleRidge\Core\Track'), Selector::inNamespace('IdleRidge\Core\Geometry'), Selector::inNamespace('IdleRidge\Core\Interchange'))
+            ->classes(
+                Selector::inNamespace('IdleRidge\Core\Land'),
+                Selector::inNamespace('IdleRidge\Core\Track'),
+                Selector::inNamespace('IdleRidge\Core\Geometry'),
+                Selector::inNamespace('IdleRidge\Core\Interchange'),
+            )
             ->because('use cases in the workshop do');
     }
 

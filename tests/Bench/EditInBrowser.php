@@ -14,7 +14,9 @@ final class EditInBrowser
     public static function measure(): array
     {
         $root = dirname(__DIR__, 2);
-        foreach (['APP_ENV=production', 'DB_DATABASE='.Bench::database(), 'DB_QUEUE_DATABASE='.Bench::folder().'/queue.sqlite'] as $set) {
+        foreach (
+            ['APP_ENV=production', 'DB_DATABASE='.Bench::database(), 'DB_QUEUE_DATABASE='.Bench::folder().'/queue.sqlite'] as $set
+        ) {
             putenv($set);
         }
         Bench::clear();
@@ -27,7 +29,19 @@ final class EditInBrowser
         $bench = Bench::start();
         $browser = $bench->browser();
         $rows = [];
-        foreach (['Layouts' => '/', 'Layout sheet' => "/layouts/{$layout}/settings", 'Land' => $land, 'Cuts' => "/layouts/{$layout}/sections/{$section}/cuts", 'Cuts, on sheets' => "/layouts/{$layout}/sections/{$section}/cuts?on=sheets", 'Cuts, glue-up' => "/layouts/{$layout}/sections/{$section}/cuts?on=glue", 'Coats' => "/layouts/{$layout}/sections/{$section}/coats", 'Tonight' => "/layouts/{$layout}/tonight", 'Drying line' => "/layouts/{$layout}/drying"] as $name => $path) {
+        foreach (
+            [
+                'Layouts' => '/',
+                'Layout sheet' => "/layouts/{$layout}/settings",
+                'Land' => $land,
+                'Cuts' => "/layouts/{$layout}/sections/{$section}/cuts",
+                'Cuts, on sheets' => "/layouts/{$layout}/sections/{$section}/cuts?on=sheets",
+                'Cuts, glue-up' => "/layouts/{$layout}/sections/{$section}/cuts?on=glue",
+                'Coats' => "/layouts/{$layout}/sections/{$section}/coats",
+                'Tonight' => "/layouts/{$layout}/tonight",
+                'Drying line' => "/layouts/{$layout}/drying",
+            ] as $name => $path
+        ) {
             $times = [];
             for ($k = 0; $k < 16; $k++) {
                 $start = hrtime(true);
@@ -39,8 +53,17 @@ final class EditInBrowser
         // One board alone, as most layouts begin, and the demo's four that hang together and share one ground.
         $stages = [
             'four boards joined' => [],
-            'one board of 1200 × 600' => ['delete from coats', 'delete from applications', 'delete from zones', "delete from sections where name <> 'Tarnhead'", "update sections set edges = '{}'"],
-            'one board of 2400 × 900, three runs' => ['update sections set width_mm = 2400, depth_mm = 900', "delete from runs where name not in ('Running line', 'Yard siding', 'Birch line')"],
+            'one board of 1200 × 600' => [
+                'delete from coats',
+                'delete from applications',
+                'delete from zones',
+                "delete from sections where name <> 'Tarnhead'",
+                "update sections set edges = '{}'",
+            ],
+            'one board of 2400 × 900, three runs' => [
+                'update sections set width_mm = 2400, depth_mm = 900',
+                "delete from runs where name not in ('Running line', 'Yard siding', 'Birch line')",
+            ],
         ];
         foreach ($stages as $boards => $first) {
             array_map($database->exec(...), $first);
@@ -63,7 +86,13 @@ final class EditInBrowser
         const [kind, uid, step, done] = arguments;
         const land = document.getElementById('land');
         const start = performance.now();
-        htmx.ajax('POST', land.dataset[kind], { target: '#land', swap: 'outerHTML', values: { ...Object.fromEntries(new FormData(document.getElementById('look'))), drag: 'height', uid, index: 0, dz: kind === 'grip' ? 1 : step } })
+        htmx.ajax(
+            'POST',
+            land.dataset[kind],
+            { target: '#land', swap: 'outerHTML', values: { ...Object.fromEntries(
+                new FormData(document.getElementById('look')),
+            ), drag: 'height', uid, index: 0, dz: kind === 'grip' ? 1 : step } },
+        )
             .then(() => requestAnimationFrame(() => requestAnimationFrame(() => done(performance.now() - start))));
     JS;
 

@@ -49,7 +49,7 @@ final class Bench
 
     public static function start(): self
     {
-        $self = new self;
+        $self = new self();
         register_shutdown_function(fn () => $self->stop());
         $root = dirname(__DIR__, 2);
         $self->port = self::freePort();
@@ -59,10 +59,21 @@ final class Bench
         self::await($self->port);
         self::await($driver);
 
-        $options = new ChromeOptions;
+        $options = new ChromeOptions();
         $profile = sys_get_temp_dir().'/idle-ridge-browser-'.getmypid();
-        $options->addArguments(['--headless', '--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync',
-            '--no-first-run', '--disable-dev-shm-usage', '--force-device-scale-factor=1', '--window-size=1280,800', "--user-data-dir={$profile}"]);
+        $options->addArguments([
+            '--headless',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--no-first-run',
+            '--disable-dev-shm-usage',
+            '--force-device-scale-factor=1',
+            '--window-size=1280,800',
+            "--user-data-dir={$profile}",
+        ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
@@ -99,7 +110,12 @@ final class Bench
     /** Sets the size of the page itself, not of the window around it. */
     public function window(int $width, int $height): void
     {
-        $this->command('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
+        $this->command('Emulation.setDeviceMetricsOverride', [
+            'width' => $width,
+            'height' => $height,
+            'deviceScaleFactor' => 1,
+            'mobile' => false,
+        ]);
     }
 
     /** @param  list<array{0: 'move'|'down'|'up', 1?: int, 2?: int}>  $steps */
@@ -113,7 +129,14 @@ final class Bench
             }
             $down = $step[0] === 'down' || ($down && $step[0] !== 'up');
             $type = ['move' => 'mouseMoved', 'down' => 'mousePressed', 'up' => 'mouseReleased'][$step[0]];
-            $this->command('Input.dispatchMouseEvent', ['type' => $type, 'x' => $x, 'y' => $y, 'button' => $step[0] === 'move' && ! $down ? 'none' : 'left', 'buttons' => $down ? 1 : 0, 'clickCount' => $step[0] === 'move' ? 0 : 1]);
+            $this->command('Input.dispatchMouseEvent', [
+                'type' => $type,
+                'x' => $x,
+                'y' => $y,
+                'button' => $step[0] === 'move' && ! $down ? 'none' : 'left',
+                'buttons' => $down ? 1 : 0,
+                'clickCount' => $step[0] === 'move' ? 0 : 1,
+            ]);
         }
     }
 
@@ -150,20 +173,34 @@ final class Bench
     private function serve(): void
     {
         $root = dirname(__DIR__, 2);
-        $this->server = $this->run(['setsid', $root.'/bin/php', '-S', "127.0.0.1:{$this->port}", '-t', 'public', 'public/server.php'], $root, [
-            'DB_DATABASE' => self::database(), 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'PHP_CLI_SERVER_WORKERS' => '2', 'RIDGE_CLOCK_FILE' => self::clock(),
-        ]);
+        $this->server = $this->run(
+            ['setsid', $root.'/bin/php', '-S', "127.0.0.1:{$this->port}", '-t', 'public', 'public/server.php'],
+            $root,
+            [
+                'DB_DATABASE' => self::database(),
+                'SESSION_DRIVER' => 'file',
+                'CACHE_STORE' => 'file',
+                'PHP_CLI_SERVER_WORKERS' => '2',
+                'RIDGE_CLOCK_FILE' => self::clock(),
+            ],
+        );
     }
 
     /**
-     * @param list<string> $command
-     * @param array<string, string> $environment
+     * @param  list<string>  $command
+     * @param  array<string, string>  $environment
      * @return resource
      */
     private function run(array $command, string $folder, array $environment)
     {
         $log = self::folder().'/'.basename($command[1]).'.log';
-        $process = proc_open($command, [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']], $pipes, $folder, $environment + getenv());
+        $process = proc_open(
+            $command,
+            [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']],
+            $pipes,
+            $folder,
+            $environment + getenv(),
+        );
         if ($process === false) {
             throw new RuntimeException("{$command[1]} does not start.");
         }

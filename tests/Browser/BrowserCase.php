@@ -105,12 +105,19 @@ abstract class BrowserCase extends TestCase
         $this->js('const root = document.documentElement, leave = () => { root.dataset.leaving = "yes"; };
             addEventListener("submit", (e) => e.defaultPrevented || e.target.method === "dialog" || leave());
             addEventListener("beforeunload", leave);
-            addEventListener("click", (e) => { const a = e.target.closest?.("a[href]"); a && !e.defaultPrevented && !a.hash && !a.target && !a.hasAttribute("download") && leave(); });');
+            addEventListener("click", (e) => {
+                const a = e.target.closest?.("a[href]");
+                a && !e.defaultPrevented && !a.hash && !a.target && !a.hasAttribute("download") && leave();
+            });');
     }
 
     protected function settled(): void
     {
-        $this->until("!document.documentElement.dataset.leaving && document.readyState === 'complete' && !document.querySelector('.htmx-request, .htmx-swapping, .htmx-settling') && document.fonts.status === 'loaded'", 'a settled page');
+        $this->until(
+            "!document.documentElement.dataset.leaving && document.readyState === 'complete' && "
+                ."!document.querySelector('.htmx-request, .htmx-swapping, .htmx-settling') && document.fonts.status === 'loaded'",
+            'a settled page',
+        );
     }
 
     protected function find(string $css): RemoteWebElement
@@ -147,7 +154,11 @@ abstract class BrowserCase extends TestCase
 
     protected function choose(string $css, string $value): void
     {
-        $this->js('const s = document.querySelector(arguments[0]); s.value = arguments[1]; s.dispatchEvent(new Event("change", {bubbles: true}))', $css, $value);
+        $this->js(
+            'const s = document.querySelector(arguments[0]); s.value = arguments[1]; s.dispatchEvent(new Event("change", {bubbles: true}))',
+            $css,
+            $value,
+        );
     }
 
     protected function press(string $keys): void
@@ -171,21 +182,34 @@ abstract class BrowserCase extends TestCase
     /** @return array{int, int} */
     protected function onScreen(float $x, float $y): array
     {
-        return $this->js('const p = document.getElementById("plan"), d = p.dataset, at = p.createSVGPoint();
+        return $this->js(
+            'const p = document.getElementById("plan"), d = p.dataset, at = p.createSVGPoint();
             at.x = Number(d.left) + arguments[0] * d.scale; at.y = Number(d.top) + (d.depth - arguments[1]) * d.scale;
-            const s = at.matrixTransform(p.getScreenCTM()); return [Math.round(s.x), Math.round(s.y)];', $x, $y);
+            const s = at.matrixTransform(p.getScreenCTM()); return [Math.round(s.x), Math.round(s.y)];',
+            $x,
+            $y,
+        );
     }
 
     /** @return array{int, int} the middle of an element on screen */
     protected function middle(string $css): array
     {
-        return $this->js('const r = document.querySelector(arguments[0]).getBoundingClientRect(); return [Math.round(r.x + r.width / 2), Math.round(r.y + r.height / 2)];', $css);
+        return $this->js(
+            'const r = document.querySelector(arguments[0]).getBoundingClientRect(); return '
+                .'[Math.round(r.x + r.width / 2), Math.round(r.y + r.height / 2)];',
+            $css,
+        );
     }
 
     /** No script error and no breach of the content policy so far. */
     protected function assertQuietConsole(): void
     {
-        $lines = array_filter($this->browser->manage()->getLog('browser'), fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], ' 422 ') && ! str_contains($line['message'], ' 409 '));
+        $lines = array_filter(
+            $this->browser->manage()->getLog('browser'),
+            fn (array $line): bool => $line['level'] === 'SEVERE' &&
+                ! str_contains($line['message'], ' 422 ') &&
+                ! str_contains($line['message'], ' 409 '),
+        );
         $this->assertSame([], array_values(array_map(fn (array $line): string => $line['message'], $lines)));
     }
 }

@@ -27,7 +27,10 @@ final class CoatsTest extends BrowserCase
         }
         $this->until('document.querySelector(".finding")?.textContent.includes("belongs under")', 'the order to be wrong');
         $this->button('Earlier')->click();
-        $this->until('! [...document.querySelectorAll(".finding")].some((f) => f.textContent.includes("belongs under"))', 'the order to be right');
+        $this->until(
+            '! [...document.querySelectorAll(".finding")].some((f) => f.textContent.includes("belongs under"))',
+            'the order to be right',
+        );
         $works = app(ProjectLoader::class)->works($layout);
         $bog = array_values(array_filter($works->zones, fn ($z): bool => $z->name === 'Bog'))[0];
         $this->assertSame(['fibre-2mm', 'fibre-6mm'], array_map(fn ($c): string => $c->recipe->id, $works->coatsOf($bog->uid)));

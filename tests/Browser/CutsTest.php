@@ -64,7 +64,11 @@ final class CutsTest extends BrowserCase
         $layout = Layout::query()->findOrFail($section->layout_id);
         $this->visit("/layouts/{$layout->uid}/sections/{$section->uid}/cuts?layer=5");
         $this->find('.cut-sheet .tools a:nth-child(2)')->click();
-        $this->until('document.querySelector("[data-solids]")?.dataset.drawn === "true" || document.querySelector("[data-solids]")?.dataset.plain === "true"', 'the stack to turn');
+        $this->until(
+            'document.querySelector("[data-solids]")?.dataset.drawn === "true" || '
+                .'document.querySelector("[data-solids]")?.dataset.plain === "true"',
+            'the stack to turn',
+        );
         $this->js('const s = document.querySelector("[data-apart]"); s.value = 100; s.dispatchEvent(new Event("input", {bubbles: true}))');
         $this->find('.cut-sheet .tools a:nth-child(4)')->click();
         $this->until('document.querySelectorAll(".glue-table tbody tr").length > 9', 'what is glued onto what');
@@ -94,7 +98,18 @@ final class CutsTest extends BrowserCase
         $this->until('document.querySelector(".cut-now")', 'the sheets');
         $this->button('These are cut')->click();
         $this->until('document.querySelector(".said")?.textContent.includes("taken")', 'them to be taken');
-        $this->assertSame(0, array_sum(array_map(fn ($m): int => json_decode($m->data, true)['by'], array_filter($layout->movements()->get()->all(), fn ($m): bool => json_decode($m->data, true)['lot'] === $layout->lots()->firstOrFail()->uid))));
+        $this->assertSame(
+            0,
+            array_sum(
+                array_map(
+                    fn ($m): int => json_decode($m->data, true)['by'],
+                    array_filter(
+                        $layout->movements()->get()->all(),
+                        fn ($m): bool => json_decode($m->data, true)['lot'] === $layout->lots()->firstOrFail()->uid,
+                    ),
+                ),
+            ),
+        );
         $this->assertQuietConsole();
     }
 

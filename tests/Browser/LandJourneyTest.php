@@ -21,7 +21,13 @@ final class LandJourneyTest extends BrowserCase
             $this->draw($tool, $points);
             $this->assertStringContainsString($tool === 'ridge' ? 'Ridge line' : 'Hollow', $this->find('.inspector h2')->getText());
         }
-        foreach (['water' => ['Water', [[900, 60], [1100, 60], [1100, 180], [900, 180]]], 'pad' => ['Pad', [[80, 60], [260, 60], [260, 160], [80, 160]]], 'rough' => ['Rough ground', [[950, 400], [1150, 400], [1150, 560]]]] as $tool => [$words, $points]) {
+        foreach (
+            [
+                'water' => ['Water', [[900, 60], [1100, 60], [1100, 180], [900, 180]]],
+                'pad' => ['Pad', [[80, 60], [260, 60], [260, 160], [80, 160]]],
+                'rough' => ['Rough ground', [[950, 400], [1150, 400], [1150, 560]]],
+            ] as $tool => [$words, $points]
+        ) {
             $this->draw($tool, $points);
             $this->assertSame($words, $this->find('.inspector h2')->getText());
         }
@@ -40,7 +46,11 @@ final class LandJourneyTest extends BrowserCase
         $from = $this->onScreen(170, 160);
         $to = $this->onScreen(170, 210);
         self::$bench?->pointer([['move', ...$from], ['down'], ['move', $to[0], $to[1] + 6], ['move', ...$to], ['up']]);
-        $this->until('document.querySelectorAll("#plan .handle").length === 5 && !document.querySelector(".title .sub").textContent.includes("preview")', 'a fifth corner');
+        $this->until(
+            'document.querySelectorAll("#plan .handle").length === 5 && '
+                .'!document.querySelector(".title .sub").textContent.includes("preview")',
+            'a fifth corner',
+        );
         $this->assertEqualsWithDelta(210.0, $pad->fresh()?->points[3]['y_mm'], 2.0);
         $this->js('document.querySelector(\'#plan [data-drag="point"][data-index="3"]\').focus()');
         $this->press(WebDriverKeys::ARROW_UP);
@@ -50,7 +60,10 @@ final class LandJourneyTest extends BrowserCase
         $this->until('document.querySelectorAll("#plan .handle").length === 4', 'four corners again');
         $this->js('document.querySelector(\'#plan [data-drag="insert"][data-index="0"]\').focus()');
         $this->press(WebDriverKeys::ENTER);
-        $this->until('document.activeElement.dataset.drag === "point" && document.activeElement.dataset.index === "1"', 'the new point in hand');
+        $this->until(
+            'document.activeElement.dataset.drag === "point" && document.activeElement.dataset.index === "1"',
+            'the new point in hand',
+        );
         $this->type('[name="level"]', '33 mm');
         $this->touch($this->find('.pick-form .btn'));
         $this->assertEquals(33, $pad->fresh()?->points[0]['z_mm']);
@@ -126,14 +139,20 @@ final class LandJourneyTest extends BrowserCase
         $section = $this->demo();
         $this->land($section);
         $this->touch($this->find('[data-turn]'));
-        $this->until('document.querySelector("#turn").dataset.drawn === "true" || document.querySelector("#turn").dataset.plain === "true"', 'a relief, or the plain picture', 15);
+        $this->until(
+            'document.querySelector("#turn").dataset.drawn === "true" || document.querySelector("#turn").dataset.plain === "true"',
+            'a relief, or the plain picture',
+            15,
+        );
         $before = (string) $this->js('return document.querySelector("#turn canvas").toDataURL()');
         $this->js('document.querySelector("#turn canvas").focus()');
         $this->press(WebDriverKeys::ARROW_LEFT);
         $this->assertNotSame('', $before);
         $this->touch($this->find('[data-turn]'));
         $this->assertFalse($this->find('#turn')->isDisplayed());
-        $this->js('const t = document.querySelector("[data-tint]"); t.value = "sight"; t.dispatchEvent(new Event("change", { bubbles: true }))');
+        $this->js(
+            'const t = document.querySelector("[data-tint]"); t.value = "sight"; t.dispatchEvent(new Event("change", { bubbles: true }))',
+        );
         $this->until('document.querySelector(".inspector").textContent.includes("Land seen from front")', 'what is seen');
         $this->assertNotNull($this->find('#plan .tint-sight-0'));
         $this->assertQuietConsole();
@@ -146,7 +165,7 @@ final class LandJourneyTest extends BrowserCase
         $bring = function (string $text, string $answer) use ($file): void {
             file_put_contents($file, $text);
             $input = $this->find('#bring-file');
-            $input->setFileDetector(new LocalFileDetector);
+            $input->setFileDetector(new LocalFileDetector());
             $input->sendKeys($file);
             $this->button('Bring in')->click();
             $this->until("document.readyState === 'complete' && document.querySelector('{$answer}')", 'an answer');
@@ -154,8 +173,37 @@ final class LandJourneyTest extends BrowserCase
         $this->land($section);
         $bring("0\nSECTION\n2\nENTITIES\n0\nENDSEC\n0\nEOF\n", '#bring-fault');
         $this->assertStringContainsString('There is no polyline in the file', $this->find('#bring-fault')->getText());
-        $bring(implode("\n", ['0', 'LWPOLYLINE', '8', 'Quay', '70', '0', '10', '0', '20', '150', '10', '600', '20', '150', '42', '0.1', '10', '900', '20', '220', '0', 'EOF']), '.said');
-        $this->assertMatchesRegularExpression('/“Quay” laid with 2 pieces; its furthest point lies 0(\.\d+)? mm off/', $this->find('.said')->getText());
+        $bring(
+            implode("\n", [
+                '0',
+                'LWPOLYLINE',
+                '8',
+                'Quay',
+                '70',
+                '0',
+                '10',
+                '0',
+                '20',
+                '150',
+                '10',
+                '600',
+                '20',
+                '150',
+                '42',
+                '0.1',
+                '10',
+                '900',
+                '20',
+                '220',
+                '0',
+                'EOF',
+            ]),
+            '.said',
+        );
+        $this->assertMatchesRegularExpression(
+            '/“Quay” laid with 2 pieces; its furthest point lies 0(\.\d+)? mm off/',
+            $this->find('.said')->getText(),
+        );
         $this->assertSame('Quay', Run::query()->firstOrFail()->name);
         unlink($file);
         $this->assertQuietConsole();

@@ -214,7 +214,10 @@ final class LandTest extends BrowserCase
         $this->touch($this->button('Arc'));
         $this->press('650');
         $this->press(WebDriverKeys::ENTER);
-        $this->until('document.querySelectorAll("[data-rows] tr").length === 2 && !document.querySelector("[data-rows] [name*=\"1001\"]")', 'the saved arc');
+        $this->until(
+            'document.querySelectorAll("[data-rows] tr").length === 2 && !document.querySelector("[data-rows] [name*=\"1001\"]")',
+            'the saved arc',
+        );
         $this->assertEquals(650, $run->fresh()?->elements[1]['radius_mm']);
     }
 

@@ -13,7 +13,8 @@ final class Looks
         const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
         for (let node = walker.nextNode(); node; node = walker.nextNode()) {
             const parent = node.parentElement;
-            if (!node.textContent.trim() || !parent.checkVisibility({ opacityProperty: true, visibilityProperty: true }) || parent.closest('title, dialog, .skip, select, script, template, [hidden]')) {
+            const shown = parent.checkVisibility({ opacityProperty: true, visibilityProperty: true });
+            if (!node.textContent.trim() || !shown || parent.closest('title, dialog, .skip, select, script, template, [hidden]')) {
                 continue;
             }
             const range = document.createRange();
@@ -25,7 +26,8 @@ final class Looks
             for (const r of rects) {
                 // Text boxes are taller than their letters: compare the middle two thirds.
                 const trim = r.height * 0.17;
-                const box = { l: r.left, r: r.right, t: r.top + trim, b: r.bottom - trim, text: node.textContent.trim().slice(0, 40), sticky };
+                const text = node.textContent.trim().slice(0, 40);
+                const box = { l: r.left, r: r.right, t: r.top + trim, b: r.bottom - trim, text, sticky };
                 if (box.t >= frame.top && box.b <= frame.bottom && box.r > box.l) {
                     boxes.push(box);
                 }
@@ -35,7 +37,9 @@ final class Looks
         for (let i = 0; i < boxes.length; i++) {
             for (let j = i + 1; j < boxes.length; j++) {
                 const [a, b] = [boxes[i], boxes[j]];
-                if (Boolean(a.sticky) === Boolean(b.sticky) && Math.min(a.r, b.r) - Math.max(a.l, b.l) > 1 && Math.min(a.b, b.b) - Math.max(a.t, b.t) > 1) {
+                const wide = Math.min(a.r, b.r) - Math.max(a.l, b.l);
+                const high = Math.min(a.b, b.b) - Math.max(a.t, b.t);
+                if (Boolean(a.sticky) === Boolean(b.sticky) && wide > 1 && high > 1) {
                     pairs.push(`${a.text} | ${b.text}`);
                 }
             }
@@ -74,5 +78,6 @@ final class Looks
         return cut;
     JS;
 
-    public const SCROLLS = 'const d = document.scrollingElement; return d.scrollHeight > innerHeight + 1 || d.scrollWidth > innerWidth + 1;';
+    public const SCROLLS = 'const d = document.scrollingElement; return d.scrollHeight '
+        .'> innerHeight + 1 || d.scrollWidth > innerWidth + 1;';
 }

@@ -59,14 +59,46 @@ final class LooksTest extends BrowserCase
         if ($theme === 'lamp') {
             $this->touch($this->find('.hz-lamp'));
         }
-        $pages = [...$this->planning($layout), '/', "/layouts/{$layout->uid}/settings", '/nowhere', "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$layout->features()->where('name', 'Birch bank')->value('uid')}", "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$layout->runs()->value('uid')}&what=batter", "/layouts/{$layout->uid}/tonight", "/layouts/{$layout->uid}/drying", "/layouts/{$layout->uid}/journal", "/layouts/{$layout->uid}/journal"];
+        $bank = $layout->features()->where('name', 'Birch bank')->value('uid');
+        $pages = [
+            ...$this->planning($layout),
+            '/',
+            "/layouts/{$layout->uid}/settings",
+            '/nowhere',
+            "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$bank}",
+            "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$layout->runs()->value('uid')}&what=batter",
+            "/layouts/{$layout->uid}/tonight",
+            "/layouts/{$layout->uid}/drying",
+            "/layouts/{$layout->uid}/journal",
+            "/layouts/{$layout->uid}/journal",
+        ];
         foreach ($layout->sections()->get() as $other) {
-            foreach ([...$layout->features()->whereNotIn('kind', ['spot'])->get(), ...$layout->runs()->get()] as $one) {
+            foreach (
+                [
+                    ...$layout
+                        ->features()
+                        ->whereNotIn('kind', ['spot'])
+                        ->get(),
+                    ...$layout->runs()->get(),
+                ] as $one
+            ) {
                 if ($theme === 'film' && $this->liesOn($one, $other)) {
                     $pages[] = "/layouts/{$layout->uid}/sections/{$other->uid}/land?pick={$one->uid}&tab=structures";
                 }
             }
-            array_push($pages, "/layouts/{$layout->uid}/sections/{$other->uid}/land", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?layer=3", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=sheets", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=glue", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=risers", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=edges", "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=board", "/layouts/{$layout->uid}/sections/{$other->uid}/coats", "/layouts/{$layout->uid}/sections/{$other->uid}/coats?edit=new", "/layouts/{$layout->uid}/sections/{$other->uid}/coats/schools?question=water");
+            array_push(
+                $pages,
+                "/layouts/{$layout->uid}/sections/{$other->uid}/land",
+                "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?layer=3",
+                "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=sheets",
+                "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=glue",
+                "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=risers",
+                "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=edges",
+                "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=board",
+                "/layouts/{$layout->uid}/sections/{$other->uid}/coats",
+                "/layouts/{$layout->uid}/sections/{$other->uid}/coats?edit=new",
+                "/layouts/{$layout->uid}/sections/{$other->uid}/coats/schools?question=water",
+            );
         }
         foreach ($pages as $page) {
             $this->visit($page);
@@ -81,11 +113,28 @@ final class LooksTest extends BrowserCase
         $room = $layout->rooms()->firstOrFail()->uid;
         $now = intdiv(strtotime('2026-10-14T17:10:00Z'), 60);
         SaveReadings::add($layout, $room, AirLog::of((new SimulatedRoom(11, 18.0, 2.0, 60.0))->readings($now - 1440 * 9, $now)), $now);
-        app(SaveBenchTimes::class)->add($layout, ['kind' => 'visit', 'date' => '2026-10-24', 'until' => '2026-10-25', 'from' => '10:00', 'to' => '16:00', 'hands' => '2', 'who' => 'A friend']);
+        app(SaveBenchTimes::class)->add($layout, [
+            'kind' => 'visit',
+            'date' => '2026-10-24',
+            'until' => '2026-10-25',
+            'from' => '10:00',
+            'to' => '16:00',
+            'hands' => '2',
+            'who' => 'A friend',
+        ]);
         $visit = $layout->benchSessions()->get()->last()?->uid;
         $root = "/layouts/{$layout->uid}";
 
-        return ["{$root}/bench", "{$root}/what-if", "{$root}/what-if?room={$room}&heater=22&airflow=fan&hands=2", "{$root}/what-if?heater=99", "{$root}/by", "{$root}/by?day=never", "{$root}/visits/{$visit}", "{$root}/rooms/{$room}"];
+        return [
+            "{$root}/bench",
+            "{$root}/what-if",
+            "{$root}/what-if?room={$room}&heater=22&airflow=fan&hands=2",
+            "{$root}/what-if?heater=99",
+            "{$root}/by",
+            "{$root}/by?day=never",
+            "{$root}/visits/{$visit}",
+            "{$root}/rooms/{$room}",
+        ];
     }
 
     #[DataProvider('themes')]
@@ -99,10 +148,36 @@ final class LooksTest extends BrowserCase
             $this->touch($this->find('.hz-lamp'));
         }
         $axe = (string) file_get_contents(base_path('node_modules/axe-core/axe.min.js'));
-        foreach ([...$this->planning($layout), '/', '/pair', "/layouts/{$layout->uid}/library?recipe=two-part-resin", "/layouts/{$layout->uid}/palette", "/layouts/{$layout->uid}/rules", "/layouts/{$layout->uid}/sections/{$section->uid}/coats/schools?question=water", "/layouts/{$layout->uid}/settings", "/layouts/{$layout->uid}/sections/{$section->uid}/land", "/layouts/{$layout->uid}/sections/{$section->uid}/cuts", "/layouts/{$layout->uid}/sections/{$section->uid}/coats", "/layouts/{$layout->uid}/sections/{$section->uid}/coats?edit=new", "/layouts/{$layout->uid}/tonight", "/layouts/{$layout->uid}/drying", "/layouts/{$layout->uid}/journal", "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=grade", "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=structures", "/layouts/{$layout->uid}/sections/{$section->uid}/land?tint=sight", "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$run->uid}", '/nowhere'] as $page) {
+        foreach (
+            [
+                ...$this->planning($layout),
+                '/',
+                '/pair',
+                "/layouts/{$layout->uid}/library?recipe=two-part-resin",
+                "/layouts/{$layout->uid}/palette",
+                "/layouts/{$layout->uid}/rules",
+                "/layouts/{$layout->uid}/sections/{$section->uid}/coats/schools?question=water",
+                "/layouts/{$layout->uid}/settings",
+                "/layouts/{$layout->uid}/sections/{$section->uid}/land",
+                "/layouts/{$layout->uid}/sections/{$section->uid}/cuts",
+                "/layouts/{$layout->uid}/sections/{$section->uid}/coats",
+                "/layouts/{$layout->uid}/sections/{$section->uid}/coats?edit=new",
+                "/layouts/{$layout->uid}/tonight",
+                "/layouts/{$layout->uid}/drying",
+                "/layouts/{$layout->uid}/journal",
+                "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=grade",
+                "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=structures",
+                "/layouts/{$layout->uid}/sections/{$section->uid}/land?tint=sight",
+                "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$run->uid}",
+                '/nowhere',
+            ] as $page
+        ) {
             $this->visit($page);
             $this->js($axe);
-            $found = $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run().then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).slice(0, 3).join(", ")}`)));');
+            $found = $this->browser->executeAsyncScript(
+                'const done = arguments[arguments.length - 1]; axe.run().then((r) => done(r.violations.map((v) '
+                    .'=> `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).slice(0, 3).join(", ")}`)));',
+            );
             $this->assertSame([], $found, "{$theme} {$page}");
         }
     }
@@ -127,9 +202,17 @@ final class LooksTest extends BrowserCase
         $this->land($section);
         $this->assertFalse($this->js(Looks::SCROLLS));
         foreach (['#plan', '#profile', '#cross'] as $view) {
-            $this->assertLessThanOrEqual(1000, $this->js('return document.querySelector(arguments[0]).getBoundingClientRect().bottom', $view), $view);
+            $this->assertLessThanOrEqual(
+                1000,
+                $this->js('return document.querySelector(arguments[0]).getBoundingClientRect().bottom', $view),
+                $view,
+            );
         }
-        $this->assertGreaterThan(900, $this->js('return document.querySelector("#plan .board").getBoundingClientRect().width'), 'the plan takes the room');
+        $this->assertGreaterThan(
+            900,
+            $this->js('return document.querySelector("#plan .board").getBoundingClientRect().width'),
+            'the plan takes the room',
+        );
     }
 
     #[DataProvider('themes')]
@@ -151,8 +234,18 @@ final class LooksTest extends BrowserCase
         $this->assertFalse($this->js('return document.scrollingElement.scrollWidth > innerWidth + 1'), 'scrolls sideways');
         $this->assertGreaterThanOrEqual(56, $this->js('return document.querySelector(".sticky-act .btn").getBoundingClientRect().height'));
         $this->assertLessThanOrEqual(844, $this->js('return document.querySelector(".sticky-act").getBoundingClientRect().bottom'));
-        $this->assertLessThan(560, $this->js('return document.querySelector("#now").getBoundingClientRect().top'), 'the current move comes first');
-        $this->assertSame([], $this->js('return [...document.querySelectorAll("#now button, .sticky-act button")].filter((b) => b.checkVisibility() && b.getBoundingClientRect().height < 44).map((b) => b.textContent)'));
+        $this->assertLessThan(
+            560,
+            $this->js('return document.querySelector("#now").getBoundingClientRect().top'),
+            'the current move comes first',
+        );
+        $this->assertSame(
+            [],
+            $this->js(
+                'return [...document.querySelectorAll("#now button, .sticky-act button")].filter((b) => '
+                    .'b.checkVisibility() && b.getBoundingClientRect().height < 44).map((b) => b.textContent)',
+            ),
+        );
     }
 
     public function test_screens_without_anything_to_show_say_what_to_do(): void

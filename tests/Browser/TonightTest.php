@@ -78,7 +78,10 @@ final class TonightTest extends BrowserCase
         // And back: undone after the restart, with an entry against it.
         $this->press('u');
         $this->until('document.querySelector("#now")', 'the move open again');
-        $this->assertSame(['done', 'undone'], array_map(fn (JournalEntry $e): string => $e->kind, app(ProjectLoader::class)->works($layout->refresh())->journal));
+        $this->assertSame(
+            ['done', 'undone'],
+            array_map(fn (JournalEntry $e): string => $e->kind, app(ProjectLoader::class)->works($layout->refresh())->journal),
+        );
     }
 
     public function test_an_evening_with_a_pause_a_stop_and_something_still_wet(): void
@@ -96,7 +99,9 @@ final class TonightTest extends BrowserCase
         $this->touch($this->button('Stop here'));
         $this->until('document.querySelector(".said").textContent.startsWith("Stopped")', 'the stop');
         $works = app(ProjectLoader::class)->works($layout);
-        $part = array_values(array_filter($works->laid, fn (CoatApplication $l): bool => $l->startedAt === intdiv(strtotime('2026-10-14T17:30Z'), 60)))[0];
+        $part = array_values(
+            array_filter($works->laid, fn (CoatApplication $l): bool => $l->startedAt === intdiv(strtotime('2026-10-14T17:30Z'), 60)),
+        )[0];
         $this->assertSame(10, $part->endedAt - $part->startedAt);
         $this->touch($this->button('Start move 2'));
         $zone = $this->js('return document.querySelector("#now").dataset.zone');
@@ -146,7 +151,9 @@ final class TonightTest extends BrowserCase
         $this->clock(gmdate('Y-m-d\\TH:i:00\\Z', 60 * $opens + 480));
         $this->touch($this->find('.title .lead .btn'));
         $this->until('document.querySelector(".said")', 'that it is cut');
-        $cut = array_values(array_filter(app(ProjectLoader::class)->works($layout)->laid, fn (CoatApplication $l): bool => $l->recipe->id === 'joint-cut'))[0];
+        $cut = array_values(
+            array_filter(app(ProjectLoader::class)->works($layout)->laid, fn (CoatApplication $l): bool => $l->recipe->id === 'joint-cut'),
+        )[0];
         $this->assertLessThanOrEqual($closes, $cut->startedAt);
         $this->assertStringNotContainsString('Cut the joint', $this->js('return document.querySelector(".due-sheet")?.textContent ?? ""'));
         // In the evening the plaster is touched and found dry; the room learns from it.
@@ -164,7 +171,9 @@ final class TonightTest extends BrowserCase
     {
         $layout = Layout::query()->findOrFail($this->demo()->layout_id);
         $this->visit("/layouts/{$layout->uid}/drying");
-        $this->js('document.querySelector("#dusk a[aria-label^=\'Sift on soil\'][aria-label*=\'on Birch bank,\']").setAttribute("id", "wanted")');
+        $this->js(
+            'document.querySelector("#dusk a[aria-label^=\'Sift on soil\'][aria-label*=\'on Birch bank,\']").setAttribute("id", "wanted")',
+        );
         self::$bench?->pointer([['move', ...$this->middle('#wanted .work')], ['down'], ['up']]);
         $this->until('document.querySelector(".mv-now .why")', 'the reason');
         $this->assertStringContainsString('Hands are with “Dark rock base” on Crag', $this->find('.why')->getText());
@@ -187,7 +196,10 @@ final class TonightTest extends BrowserCase
     {
         $layout = Layout::query()->findOrFail($this->demo()->layout_id);
         $this->visit("/layouts/{$layout->uid}/drying");
-        $last = fn (): string => $this->js('return [...document.querySelectorAll(".facts > div")].find((d) => d.textContent.includes("Last hands-on")).textContent.replace(/\\s+/g, " ")');
+        $last = fn (): string => $this->js(
+            'return [...document.querySelectorAll(".facts > div")].find((d) => '
+                .'d.textContent.includes("Last hands-on")).textContent.replace(/\\s+/g, " ")',
+        );
         $before = $last();
         $this->touch($this->button('What if'));
         $this->pick('[name="airflow"]', 'fan');
@@ -206,7 +218,10 @@ final class TonightTest extends BrowserCase
         $this->until('document.querySelector(".said").textContent.startsWith("Kept")', 'that it is kept');
         $this->assertNotSame($before, $last());
         $this->press('u');
-        $this->until('document.querySelector(".said") === null || ! document.querySelector(".said").textContent.startsWith("Kept")', 'that it is undone');
+        $this->until(
+            'document.querySelector(".said") === null || ! document.querySelector(".said").textContent.startsWith("Kept")',
+            'that it is undone',
+        );
         $this->visit("/layouts/{$layout->uid}/drying");
         $this->assertSame($before, $last(), 'one step takes it back');
         $this->assertQuietConsole();
@@ -226,9 +241,18 @@ final class TonightTest extends BrowserCase
         $this->pick('#f-build_up', 'shell');
         $this->touch($this->button('Set the zone'));
         $this->assertStringContainsString('Corner', $this->find('.zone-list')->getText());
-        $zone = array_values(array_filter(app(ProjectLoader::class)->works(Layout::query()->findOrFail($section->layout_id))->zones, fn ($z): bool => $z->name === 'Corner'))[0];
+        $zone = array_values(
+            array_filter(
+                app(ProjectLoader::class)->works(Layout::query()->findOrFail($section->layout_id))->zones,
+                fn ($z): bool => $z->name === 'Corner',
+            ),
+        )[0];
         $this->assertEqualsWithDelta([[900, 60], [1100, 60], [1100, 180], [900, 180]], $zone->outline, 2.0);
-        $this->touch($this->browser->findElement(\Facebook\WebDriver\WebDriverBy::xpath('//*[@id="cores"]//*[name()="a"][contains(., "Plaster cloth")]')));
+        $this->touch(
+            $this->browser->findElement(
+                \Facebook\WebDriver\WebDriverBy::xpath('//*[@id="cores"]//*[name()="a"][contains(., "Plaster cloth")]'),
+            ),
+        );
         $this->assertSame('Plaster cloth', $this->find('.coat-sheet h2')->getText());
         $this->assertQuietConsole();
     }
@@ -236,13 +260,22 @@ final class TonightTest extends BrowserCase
     private function pick(string $css, string $value): void
     {
         $this->actions++;
-        $this->js('const s = document.querySelector(arguments[0]); s.value = arguments[1]; s.dispatchEvent(new Event("change", { bubbles: true }));', $css, $value);
+        $this->js(
+            'const s = document.querySelector(arguments[0]); s.value = arguments[1]; '
+                .'s.dispatchEvent(new Event("change", { bubbles: true }));',
+            $css,
+            $value,
+        );
     }
 
     /** Starts the move whose words are these. */
     private function begin(string $words): void
     {
-        $this->js('const move = [...document.querySelectorAll(".mv")].find((m) => m.textContent.includes(arguments[0])); (move.querySelector("button") ?? document.querySelector(".title .lead .btn")).id = "begin"', $words);
+        $this->js(
+            'const move = [...document.querySelectorAll(".mv")].find((m) => m.textContent.includes(arguments[0])); '
+                .'(move.querySelector("button") ?? document.querySelector(".title .lead .btn")).id = "begin"',
+            $words,
+        );
         $this->touch($this->find('#begin'));
     }
 

@@ -11,7 +11,9 @@ use App\Models\LandFeature;
 use App\Models\Layout;
 use Facebook\WebDriver\WebDriverKeys;
 
-/** What is done on another device shows here, takes nothing out of one's hands, and is not overwritten. The other device is this process. */
+/**
+ * What is done on another device shows here, takes nothing out of one's hands, and is not overwritten. The other device is this process.
+ */
 final class TwoDevicesTest extends BrowserCase
 {
     public function test_tonight_follows_what_is_begun_and_done_elsewhere_within_two_seconds(): void
@@ -45,7 +47,11 @@ final class TwoDevicesTest extends BrowserCase
         $this->assertStringContainsString('Done on another device: Spot set to 188 mm', $this->find('#elsewhere')->getText());
         $this->assertSame('Tarnhead East', $name->getAttribute('value'));
         $this->touch($this->button('Show it'));
-        $this->until('document.getElementById("elsewhere").hidden && document.querySelector(\'[id^="section-"] [name="name"]\').value === "Tarnhead"', 'how it stands');
+        $this->until(
+            'document.getElementById("elsewhere").hidden && '
+                .'document.querySelector(\'[id^="section-"] [name="name"]\').value === "Tarnhead"',
+            'how it stands',
+        );
     }
 
     public function test_keys_pressed_while_a_step_is_under_way_all_count(): void
@@ -60,7 +66,11 @@ final class TwoDevicesTest extends BrowserCase
         $this->browser->getKeyboard()->sendKeys('++--+');
         $this->js("document.querySelector('#plan [data-uid=\"{$crag->uid}\"]').focus()");
         $this->browser->getKeyboard()->sendKeys(WebDriverKeys::ARROW_RIGHT);
-        for ($k = 0; $k < 100 && ((float) $crag->refresh()->points[0]['z_mm'] !== $z + 8.0 || (float) $crag->points[0]['x_mm'] !== 886.0); $k++) {
+        for (
+            $k = 0;
+            $k < 100 && ((float) $crag->refresh()->points[0]['z_mm'] !== $z + 8.0 || (float) $crag->points[0]['x_mm'] !== 886.0);
+            $k++
+        ) {
             usleep(100_000);
         }
         $this->assertSame([$z + 8.0, 886.0], [(float) $crag->points[0]['z_mm'], (float) $crag->points[0]['x_mm']]);
@@ -70,7 +80,11 @@ final class TwoDevicesTest extends BrowserCase
     /** Somebody changes the crag, or where no height is given another spot, on another device. */
     private function elsewhere(int $layout, ?float $height): void
     {
-        $row = LandFeature::query()->where('layout_id', $layout)->where('kind', 'spot')->where('name', $height === null ? '!=' : '=', 'Crag')->firstOrFail();
+        $row = LandFeature::query()
+            ->where('layout_id', $layout)
+            ->where('kind', 'spot')
+            ->where('name', $height === null ? '!=' : '=', 'Crag')
+            ->firstOrFail();
         $points = $row->points;
         $points[0]['z_mm'] = $height ?? (float) $points[0]['z_mm'] + 1.0;
         $row->points = $points;

@@ -11,7 +11,14 @@ require __DIR__.'/../../vendor/autoload.php';
 
 $folder = $argv[1];
 $root = dirname(__DIR__, 2);
-foreach (['RIDGE_NOW=2026-10-14T17:10:00Z', 'APP_ENV=production', 'DB_DATABASE='.Bench::database(), 'DB_QUEUE_DATABASE='.Bench::folder().'/queue.sqlite'] as $set) {
+foreach (
+    [
+        'RIDGE_NOW=2026-10-14T17:10:00Z',
+        'APP_ENV=production',
+        'DB_DATABASE='.Bench::database(),
+        'DB_QUEUE_DATABASE='.Bench::folder().'/queue.sqlite',
+    ] as $set
+) {
     putenv($set);
 }
 Bench::clear();
@@ -20,9 +27,12 @@ if ($code !== 0) {
     exit($code);
 }
 $database = new PDO('sqlite:'.Bench::database());
-$uid = fn (string $table, string $name): string => (string) $database->query("select uid from {$table} where name = ".$database->quote($name).' order by id')->fetchColumn();
+$uid = fn (string $table, string $name): string => (string) $database
+    ->query("select uid from {$table} where name = ".$database->quote($name).' order by id')
+    ->fetchColumn();
 $layout = '/layouts/'.$uid('layouts', 'Skarnvik Branch');
 $land = fn (string $section, string $query = ''): string => "{$layout}/sections/{$uid('sections', $section)}/land{$query}";
+$room = $database->query('select uid from rooms order by id')->fetchColumn();
 $views = [
     'layouts' => ['/', 1280, 800, 'film'],
     'layout-sheet' => ["{$layout}/settings", 1280, 800, 'film'],
@@ -30,7 +40,12 @@ $views = [
     'land-lamp' => [$land('Tarnhead', '?st=300&pick='.$uid('land_features', 'Birch bank')), 1280, 800, 'lamp'],
     'land-run' => [$land('Birch Cutting', '?st=480&tab=grade&pick='.$uid('runs', 'Birch line')), 1280, 800, 'film'],
     'tonight' => ["{$layout}/tonight", 1280, 800, 'film'],
-    'what-if' => ["{$layout}/what-if?room={$database->query('select uid from rooms order by id')->fetchColumn()}&airflow=fan&date=18+Oct&from=10:00&to=13:00", 1280, 800, 'film'],
+    'what-if' => [
+        "{$layout}/what-if?room={$room}&airflow=fan&date=18+Oct&from=10:00&to=13:00",
+        1280,
+        800,
+        'film',
+    ],
     'tonight-phone' => ["{$layout}/tonight", 390, 844, 'film'],
     'coats' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats", 1280, 800, 'film'],
     'schools' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats/schools?question=water", 1280, 800, 'film'],
@@ -42,7 +57,12 @@ $views = [
     'cuts' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/cuts?layer=4", 1280, 800, 'film'],
     'cuts-sheets' => ["{$layout}/sections/{$uid('sections', 'Weir Bend')}/cuts?on=sheets", 1280, 800, 'film'],
     'cuts-board' => ["{$layout}/sections/{$uid('sections', 'Fell Halt')}/cuts?on=board", 1280, 800, 'film'],
-    'cuts-shell' => ["/layouts/{$uid('layouts', 'Saltings Tramway')}/sections/{$uid('sections', 'Sluice End')}/cuts?layer=6", 1280, 800, 'film'],
+    'cuts-shell' => [
+        "/layouts/{$uid('layouts', 'Saltings Tramway')}/sections/{$uid('sections', 'Sluice End')}/cuts?layer=6",
+        1280,
+        800,
+        'film',
+    ],
 ];
 
 $bench = Bench::start();
@@ -53,7 +73,10 @@ foreach ($views as $name => [$path, $width, $height, $theme]) {
     if ($browser->executeScript('return document.documentElement.dataset.theme') !== $theme) {
         $browser->findElement(WebDriverBy::cssSelector('.hz-lamp'))->click();
     }
-    $browser->executeAsyncScript('const done = arguments[0]; document.fonts.ready.then(() => Promise.all([...document.querySelectorAll("image")].map((i) => fetch(i.href.baseVal)))).then(() => setTimeout(done, 300));');
+    $browser->executeAsyncScript(
+        'const done = arguments[0]; document.fonts.ready.then(() => Promise.all([...document.querySelectorAll("image")].map((i) '
+            .'=> fetch(i.href.baseVal)))).then(() => setTimeout(done, 300));',
+    );
     if (isset($views[$name][4])) {
         $browser->findElement(WebDriverBy::cssSelector($views[$name][4]))->click();
         sleep(2);

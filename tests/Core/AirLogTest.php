@@ -37,7 +37,11 @@ final class AirLogTest extends TestCase
             $this->assertEquals($all->readings, $one->readings, "seed {$seed}");
             $this->assertEquals($all->readings, $one->with($one)->readings, 'what comes twice stands once');
             $newer = array_map(fn (array $r): array => [$r[0], 1.0, 1.0], array_slice($all->readings, 0, 3));
-            $this->assertEquals([...$newer, ...array_slice($all->readings, 3)], $all->with(AirLog::of($newer))->readings, 'the newer reading counts');
+            $this->assertEquals(
+                [...$newer, ...array_slice($all->readings, 3)],
+                $all->with(AirLog::of($newer))->readings,
+                'the newer reading counts',
+            );
         }
     }
 
@@ -52,7 +56,11 @@ final class AirLogTest extends TestCase
                 $before = array_values(array_filter($readings, fn (array $r): bool => $r[0] <= $minute));
                 $this->assertSame($next[0][0] ?? null, $log->nextAfter($minute), "seed {$seed}");
                 $air = $log->at($minute);
-                $known = $next !== [] && $before !== [] && array_filter($gaps, fn (array $g): bool => $minute >= $g[1] && $minute < $g[2]) === [];
+                $known =
+                    $next !== [] && $before !== [] && array_filter(
+                        $gaps,
+                        fn (array $g): bool => $minute >= $g[1] && $minute < $g[2],
+                    ) === [];
                 $this->assertSame($known, $air !== null, "seed {$seed}");
                 if ($air !== null) {
                     $last = $before[count($before) - 1];
@@ -74,14 +82,25 @@ final class AirLogTest extends TestCase
                 $next = $air->nextChange($minute);
                 $this->assertGreaterThan($minute, $next, "seed {$seed}");
                 $this->assertEquals($air->at($minute), $air->at($next - 1), "seed {$seed}: nothing changes up to the next change");
-                $this->assertGreaterThanOrEqual($air->coldest() - 1e-9, $air->at(max($minute, $log->last()[0] ?? 0))->temperature, "seed {$seed}");
+                $this->assertGreaterThanOrEqual(
+                    $air->coldest() - 1e-9,
+                    $air->at(max($minute, $log->last()[0] ?? 0))->temperature,
+                    "seed {$seed}",
+                );
             }
         }
     }
 
     public function test_readings_out_of_order_or_that_cannot_be_are_named(): void
     {
-        foreach ([[[5, 20.0, 50.0], [5, 20.0, 50.0]], [[5, 20.0, 50.0], [4, 20.0, 50.0]], [[5, 20.0, 50.0], [6, 20.0, 101.0]], [[5, 20.0, 50.0], [6, 400.0, 50.0]]] as $readings) {
+        foreach (
+            [
+                [[5, 20.0, 50.0], [5, 20.0, 50.0]],
+                [[5, 20.0, 50.0], [4, 20.0, 50.0]],
+                [[5, 20.0, 50.0], [6, 20.0, 101.0]],
+                [[5, 20.0, 50.0], [6, 400.0, 50.0]],
+            ] as $readings
+        ) {
             try {
                 AirLog::of($readings);
                 $this->fail((string) json_encode($readings));
@@ -99,7 +118,12 @@ final class AirLogTest extends TestCase
             $seen = array_map(fn (): float => Build::between($random, -0.5, 0.6), range(1, $random->getInt(1, 8)));
             $precision = CureClock::PRIOR_SPREAD ** -2 + count($seen) * CureClock::CASE_SPREAD ** -2;
             $learned = LearnedFactor::from(array_map(fn (float $x): array => [$x, $x], $seen));
-            $this->assertEqualsWithDelta(array_sum($seen) * CureClock::CASE_SPREAD ** -2 / $precision, $learned->mean, 1e-4, "seed {$seed}");
+            $this->assertEqualsWithDelta(
+                (array_sum($seen) * CureClock::CASE_SPREAD ** -2) / $precision,
+                $learned->mean,
+                1e-4,
+                "seed {$seed}",
+            );
             $this->assertEqualsWithDelta($precision ** -0.5, $learned->sd, 1e-4, "seed {$seed}");
         }
     }

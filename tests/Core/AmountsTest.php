@@ -28,10 +28,14 @@ final class AmountsTest extends TestCase
 
     public function test_a_share_recovered_belongs_to_what_is_loose(): void
     {
-        foreach ([
-            'fibre-2mm' => ['fibre 2 mm' => 0.3, 'basing glue' => 0.0], 'scatter-in-paint' => ['fine turf' => 0.4, 'earth paint' => 0.0, 'white glue' => 0.0],
-            'pale-grout' => ['pale unsanded grout' => 0.2, 'wet water' => 0.0], 'sifted-soil' => ['sifted soil' => 0.3, 'wet water' => 0.0, 'white glue' => 0.0],
-        ] as $id => $shares) {
+        foreach (
+            [
+                'fibre-2mm' => ['fibre 2 mm' => 0.3, 'basing glue' => 0.0],
+                'scatter-in-paint' => ['fine turf' => 0.4, 'earth paint' => 0.0, 'white glue' => 0.0],
+                'pale-grout' => ['pale unsanded grout' => 0.2, 'wet water' => 0.0],
+                'sifted-soil' => ['sifted soil' => 0.3, 'wet water' => 0.0, 'white glue' => 0.0],
+            ] as $id => $shares
+        ) {
             $seen = [];
             foreach (Build::recipe($id)->amounts(1e5, 1e5) as $amount) {
                 if (isset($shares[$amount->material])) {
@@ -61,10 +65,20 @@ final class AmountsTest extends TestCase
                 // Two light layers are one of twice the thickness, in all that goes in.
                 $thick = $this->moves($id, 2.0 * $mm, 1);
                 foreach ($recipe->materials() as $material) {
-                    $byBed = array_filter($recipe->parts, fn ($p): bool => ($p->isLayer() || $p->rule === 'pores') && $p->base === 0.0 && in_array($material, array_column($p->of, 'material'), true));
+                    $byBed = array_filter(
+                        $recipe->parts,
+                        fn ($p): bool => ($p->isLayer() || $p->rule === 'pores') &&
+                            $p->base === 0.0 &&
+                            in_array($material, array_column($p->of, 'material'), true),
+                    );
                     $all = array_filter($recipe->parts, fn ($p): bool => in_array($material, array_column($p->of, 'material'), true));
                     if ($byBed === $all) {
-                        $this->assertEqualsWithDelta(2.0 * $this->sum($one, $material), $this->sum($thick, $material), 1e-6, "{$id}, {$material}");
+                        $this->assertEqualsWithDelta(
+                            2.0 * $this->sum($one, $material),
+                            $this->sum($thick, $material),
+                            1e-6,
+                            "{$id}, {$material}",
+                        );
                     }
                 }
             }
@@ -75,7 +89,7 @@ final class AmountsTest extends TestCase
     {
         // 1000 cm² at 12 mm: 1.2 l of bed. 20 ml of paste a m² at 6 mm are 1/300 of the bed; a tenth of waste.
         $moves = $this->moves('tinted-pulp-plaster', 12.0, 1);
-        $this->assertEqualsWithDelta(1200.0 / 300.0 * 1.1, $this->sum($moves, 'earth pigment paste'), 0.001);
+        $this->assertEqualsWithDelta((1200.0 / 300.0) * 1.1, $this->sum($moves, 'earth pigment paste'), 0.001);
         $this->assertSame((int) ceil(10 + 10.0 * 4.0 * 2.0), $this->minutes($moves));
     }
 
@@ -85,14 +99,18 @@ final class AmountsTest extends TestCase
         $road = Build::straight(4, 330.0, 20.0, 20.0, ['roadbed_mm' => 0.0, 'sleeper_mm' => 0.0, 'rail_mm' => 0.0])->but(kind: 'road');
         // 400 mm: sleepers 2600/87.1 long, 1.8 high, two fifths of the pitch; shoulders 300/87.1; sides of a roadbed of 5 mm, 3 mm thick.
         [$l, $s] = [2600.0 / 87.1, 300.0 / 87.1];
-        $section = $l * 1.8 * 0.6 + 2.0 * ($s * 1.8 + 1.5 * 1.8 * 1.8 / 2.0) + 2.0 * 3.0 * 5.0 * sqrt(1.0 + 1.5 ** 2);
-        $grams = 400.0 * $section / 1000.0 * 1.5 * 1.08;
+        $section = $l * 1.8 * 0.6 + 2.0 * ($s * 1.8 + (1.5 * 1.8 * 1.8) / 2.0) + 2.0 * 3.0 * 5.0 * sqrt(1.0 + 1.5 ** 2);
+        $grams = ((400.0 * $section) / 1000.0) * 1.5 * 1.08;
         foreach ([[$track], [$road, $track], [$track, $road]] as $runs) {
             $this->assertEqualsWithDelta($grams, $this->sum($this->moves('stone-ballast', 3.0, 1, $runs), 'stone ballast'), 0.005 * $grams);
         }
         $narrow = Build::straight(6, 150.0, 20.0, 20.0, ['roadbed_mm' => 0.0]);
-        $less = 400.0 * ($section - 2.0 * 3.0 * 5.0 * sqrt(1.0 + 1.5 ** 2)) / 1000.0 * 1.5 * 1.08;
-        $this->assertEqualsWithDelta($grams + $less, $this->sum($this->moves('stone-ballast', 3.0, 1, [$track, $narrow]), 'stone ballast'), 0.005 * $grams);
+        $less = ((400.0 * ($section - 2.0 * 3.0 * 5.0 * sqrt(1.0 + 1.5 ** 2))) / 1000.0) * 1.5 * 1.08;
+        $this->assertEqualsWithDelta(
+            $grams + $less,
+            $this->sum($this->moves('stone-ballast', 3.0, 1, [$track, $narrow]), 'stone ballast'),
+            0.005 * $grams,
+        );
         $this->assertSame(0.0, $this->sum($this->moves('stone-ballast', 3.0, 1, []), 'stone ballast'));
         $this->assertSame(0.0, $this->sum($this->moves('stone-ballast', 3.0, 1, [$road]), 'stone ballast'));
     }
@@ -100,21 +118,31 @@ final class AmountsTest extends TestCase
     public function test_what_lies_between_the_rails(): void
     {
         $ballast = Ballast::forTrack(87.1, FormationProfile::from());
-        $section = 2600.0 / 87.1 * 1.8 * 0.6 + 2.0 * (300.0 / 87.1 * 1.8 + 1.5 * 1.62) + 2.0 * 3.0 * 5.0 * sqrt(3.25);
-        $this->assertEqualsWithDelta(16.5 * 1.8 * 0.6 / $section, $ballast->middle(16.5, 3.0), 1e-9);
+        $section = (2600.0 / 87.1) * 1.8 * 0.6 + 2.0 * ((300.0 / 87.1) * 1.8 + 1.5 * 1.62) + 2.0 * 3.0 * 5.0 * sqrt(3.25);
+        $this->assertEqualsWithDelta((16.5 * 1.8 * 0.6) / $section, $ballast->middle(16.5, 3.0), 1e-9);
         $this->assertEqualsWithDelta(0.17, $ballast->middle(16.5, 3.0), 0.005);
-        $this->assertSame(0.0, Ballast::forTrack(87.1, FormationProfile::from(['sleeper_mm' => 0.0, 'roadbed_mm' => 0.0]))->middle(16.5, 3.0));
+        $this->assertSame(
+            0.0,
+            Ballast::forTrack(87.1, FormationProfile::from(['sleeper_mm' => 0.0, 'roadbed_mm' => 0.0]))->middle(16.5, 3.0),
+        );
     }
 
     public function test_only_ballast_takes_longer_round_turnouts(): void
     {
-        $runs = [Build::straight(5, 220.0, 20.0, 20.0), Build::run(6, 300.0, 220.0, 0.0, [['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 25.0]], 20.0)];
+        $runs = [
+            Build::straight(5, 220.0, 20.0, 20.0),
+            Build::run(6, 300.0, 220.0, 0.0, [['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 25.0]], 20.0),
+        ];
         $plain = fn (string $id): int => (int) ceil(Build::recipe($id)->labour->minutes(1e5, $this->track($runs)) - 1e-9);
         foreach (['rails-cleaned', 'test-run'] as $id) {
             $this->assertSame(max(1, $plain($id)), $this->minutes($this->moves($id, null, 1, $runs)), $id);
         }
         $this->assertEqualsWithDelta($plain('stone-ballast') + 25, $this->minutes($this->moves('stone-ballast', 3.0, 1, $runs)), 1.0);
-        $this->assertEqualsWithDelta(6 + ($plain('stone-ballast') - 6) / 2 + 12.5, $this->minutes($this->moves('stone-ballast', 1.5, 1, $runs)), 1.5);
+        $this->assertEqualsWithDelta(
+            6 + ($plain('stone-ballast') - 6) / 2 + 12.5,
+            $this->minutes($this->moves('stone-ballast', 1.5, 1, $runs)),
+            1.5,
+        );
     }
 
     public function test_posts_stand_along_a_strip_once(): void
@@ -123,21 +151,32 @@ final class AmountsTest extends TestCase
         foreach ([[Build::square(100, 100, 500, 104), 400.0], [Build::square(100, 100, 350, 350), 250.0]] as [$outline, $length]) {
             $posts = $this->sum($this->moves('poles-and-fences', null, 1, [], $outline), 'posts');
             $waste = 1.0 + Build::recipe('poles-and-fences')->waste;
-            $this->assertEqualsWithDelta(16.0 * $length / 1000.0 * $waste, $posts, 0.01);
+            $this->assertEqualsWithDelta(((16.0 * $length) / 1000.0) * $waste, $posts, 0.01);
         }
     }
 
     /**
-     * @param list<Run> $runs
-     * @param list<array{float, float}>|null $outline
+     * @param  list<Run>  $runs
+     * @param  list<array{float, float}>|null  $outline
      * @return list<Move>
      */
     private function moves(string $recipe, ?float $mm, int $passes, array $runs = [], ?array $outline = null): array
     {
         $zone = Build::zone(1, ['outline' => $outline ?? Build::square(100, 100, 500, 350)]);
         $coat = new Coat(Build::uid(20), $zone->uid, Build::recipe($recipe), $mm, 1.0, $passes);
-        $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)], $runs, works: new Works([$zone], [$coat]));
-        $survey = SectionSurvey::of(Build::planeSurvey([$zone], runs: $runs), new Placement(0.0, 0.0, 0.0), [$zone->uid => $zone], [$coat], []);
+        $project = Project::of(
+            new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5),
+            [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)],
+            $runs,
+            works: new Works([$zone], [$coat]),
+        );
+        $survey = SectionSurvey::of(
+            Build::planeSurvey([$zone], runs: $runs),
+            new Placement(0.0, 0.0, 0.0),
+            [$zone->uid => $zone],
+            [$coat],
+            [],
+        );
 
         return array_values((new BenchWork($project, [Build::uid(901) => $survey], Build::minute('2026-10-12T12:00Z')))->moves);
     }
@@ -147,16 +186,23 @@ final class AmountsTest extends TestCase
     {
         $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
 
-        return Build::planeSurvey([$zone], runs: $runs)->zone($zone->uid)->trackX->total();
+        return Build::planeSurvey([$zone], runs: $runs)
+            ->zone($zone->uid)
+            ->trackX->total();
     }
 
     /**
-     * @param list<Move> $moves
+     * @param  list<Move>  $moves
      * @return list<MaterialAmount>
      */
     private function of(array $moves, string $material): array
     {
-        return array_values(array_filter(array_merge(...array_map(fn (Move $m): array => $m->amounts, $moves)), fn (MaterialAmount $a): bool => $a->material === $material));
+        return array_values(
+            array_filter(
+                array_merge(...array_map(fn (Move $m): array => $m->amounts, $moves)),
+                fn (MaterialAmount $a): bool => $a->material === $material,
+            ),
+        );
     }
 
     /** @param  list<Move>  $moves */

@@ -33,10 +33,22 @@ final class BasinTest extends TestCase
         $this->assertEqualsWithDelta(40_000.0, $holds['surface'], 0.002 * 40_000.0);
         $this->assertEqualsWithDelta($volume, $holds['volume'], 0.005 * $volume);
         // Aslant of the raster, at five millimetres: no whole cells at its bank.
-        $slanted = new LandFeature(Build::uid(5), 'water', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 50.0), [[313.0, 207.0], [497.0, 261.0], [443.0, 445.0], [259.0, 391.0]]), figures: ['depth_mm' => 10.0, 'shore_mm' => 40.0]);
+        $slanted = new LandFeature(
+            Build::uid(5),
+            'water',
+            array_map(
+                fn (array $p): Spot => new Spot($p[0], $p[1], 50.0),
+                [[313.0, 207.0], [497.0, 261.0], [443.0, 445.0], [259.0, 391.0]],
+            ),
+            figures: ['depth_mm' => 10.0, 'shore_mm' => 40.0],
+        );
         $study = Build::study(Build::project([], [$slanted], base: 50.0));
         $area = abs(Polygon::area($slanted->plan()));
-        $this->assertEqualsWithDelta($area, $study->model->ground->basins[0]->water($study->model, $study->terrain->mesh())['surface'], 0.003 * $area);
+        $this->assertEqualsWithDelta(
+            $area,
+            $study->model->ground->basins[0]->water($study->model, $study->terrain->mesh())['surface'],
+            0.003 * $area,
+        );
         $this->assertSame([], self::ids($study), 'level with its bank it holds');
     }
 
@@ -46,14 +58,23 @@ final class BasinTest extends TestCase
         $this->assertEqualsWithDelta(50.0 + 15.0 / 1.5, $study->model->heightAt(285.0, 300.0), 1e-6, 'one up for one and a half out');
         $this->assertEqualsWithDelta(80.0, $study->model->heightAt(250.0, 300.0), 1e-6);
         $p = 60 * 240 + 57;
-        $this->assertEqualsWithDelta($study->model->heightAt(...$study->terrain->middle($p)), $study->terrain->heights[$p], 1e-6, 'raster and function agree');
+        $this->assertEqualsWithDelta(
+            $study->model->heightAt(...$study->terrain->middle($p)),
+            $study->terrain->heights[$p],
+            1e-6,
+            'raster and function agree',
+        );
         $this->assertSame([], self::ids($study));
     }
 
     public function test_water_over_its_bank_runs_out(): void
     {
         foreach (['50.4' => [], '50.6' => ['basin-spills']] as $level => $expected) {
-            $this->assertSame($expected, self::ids(Build::study(Build::project([], [self::water((float) $level, 10.0, 40.0)], base: 50.0))), "{$level} over ground at 50");
+            $this->assertSame(
+                $expected,
+                self::ids(Build::study(Build::project([], [self::water((float) $level, 10.0, 40.0)], base: 50.0))),
+                "{$level} over ground at 50",
+            );
         }
     }
 
@@ -64,29 +85,42 @@ final class BasinTest extends TestCase
             $study = Build::study(Build::project([], [self::water(50.0, 10.0, 40.0, $at((float) $front))], base: 50.0));
             $this->assertSame($expected, self::ids($study), "{$front} mm from the edge");
         }
-        $found = (new BasinHolds)->check(Build::study(Build::project([], [self::water(50.0, 10.0, 40.0, $at(0.0))], base: 50.0)));
+        $found = (new BasinHolds())->check(Build::study(Build::project([], [self::water(50.0, 10.0, 40.0, $at(0.0))], base: 50.0)));
         $this->assertEqualsWithDelta(200.0, $found[0]->figures['dam']->value, 20.0);
     }
 
     public function test_banks_that_cross_at_different_levels_are_found(): void
     {
-        $second = fn (float $level, float $x): LandFeature => new LandFeature(Build::uid(71), 'water', array_map(fn (array $p): Spot => new Spot($p[0] + $x, $p[1], $level), Build::square(300, 200, 500, 400)), 'Pool');
-        $ids = fn (LandFeature $other): array => self::ids(Build::study(Build::project([], [self::water(50.0, 10.0, 40.0), $other], base: 52.0)));
+        $second = fn (float $level, float $x): LandFeature => new LandFeature(
+            Build::uid(71),
+            'water',
+            array_map(fn (array $p): Spot => new Spot($p[0] + $x, $p[1], $level), Build::square(300, 200, 500, 400)),
+            'Pool',
+        );
+        $ids = fn (LandFeature $other): array => self::ids(
+            Build::study(Build::project([], [self::water(50.0, 10.0, 40.0), $other], base: 52.0)),
+        );
         $this->assertContains('banks-cross', $ids($second(49.4, 150.0)));
         $this->assertNotContains('banks-cross', $ids($second(49.6, 150.0)), 'as good as level');
         $this->assertNotContains('banks-cross', $ids($second(45.0, 250.0)), 'apart');
-        $inner = new LandFeature(Build::uid(71), 'water', array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 48.0), Build::square(350, 250, 400, 300)));
+        $inner = new LandFeature(
+            Build::uid(71),
+            'water',
+            array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 48.0), Build::square(350, 250, 400, 300)),
+        );
         $this->assertContains('banks-cross', $ids($inner), 'one within the other');
     }
 
     public function test_waters_that_cannot_be_are_refused(): void
     {
-        foreach ([
-            'points' => fn () => self::water(50.0, 10.0, 40.0, [[0.0, 0.0], [10.0, 10.0], [10.0, 0.0], [0.0, 10.0]]),
-            'depth_mm' => fn () => self::water(50.0, 0.0, 40.0),
-            'shore_mm' => fn () => self::water(50.0, 10.0, -1.0),
-            'points/1/z_mm' => fn () => new LandFeature('w', 'water', [new Spot(0, 0, 5), new Spot(9, 0, 6), new Spot(9, 9, 5)]),
-        ] as $place => $make) {
+        foreach (
+            [
+                'points' => fn () => self::water(50.0, 10.0, 40.0, [[0.0, 0.0], [10.0, 10.0], [10.0, 0.0], [0.0, 10.0]]),
+                'depth_mm' => fn () => self::water(50.0, 0.0, 40.0),
+                'shore_mm' => fn () => self::water(50.0, 10.0, -1.0),
+                'points/1/z_mm' => fn () => new LandFeature('w', 'water', [new Spot(0, 0, 5), new Spot(9, 0, 6), new Spot(9, 9, 5)]),
+            ] as $place => $make
+        ) {
             try {
                 $make();
                 $this->fail($place);
@@ -109,6 +143,6 @@ final class BasinTest extends TestCase
     /** @return list<string> */
     private static function ids(LandStudy $study): array
     {
-        return array_map(fn (Finding $f): string => $f->id, (new BasinHolds)->check($study));
+        return array_map(fn (Finding $f): string => $f->id, (new BasinHolds())->check($study));
     }
 }

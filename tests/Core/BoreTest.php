@@ -52,14 +52,25 @@ final class BoreTest extends TestCase
         $seen = $run->seenFrom($placement);
         $this->assertEquals($run->structures, $seen->structures);
         $here = $placement->toSection($run->alignment->pointAt(250.0));
-        $this->assertEqualsWithDelta([$here->x, $here->y], [$seen->alignment->pointAt(250.0)->x, $seen->alignment->pointAt(250.0)->y], 1e-6);
+        $this->assertEqualsWithDelta(
+            [$here->x, $here->y],
+            [$seen->alignment->pointAt(250.0)->x, $seen->alignment->pointAt(250.0)->y],
+            1e-6,
+        );
     }
 
     public function test_stations_in_a_table_name_what_is_built_there(): void
     {
         $run = $this->curve();
-        $lines = array_map(fn (string $line): array => explode(',', $line), explode("\r\n", trim(TrackTable::write([[$run, 145.0, 172.5]]))));
-        $this->assertSame(['145.000', '150.000', '160.000', '170.000', '172.500'], array_column(array_slice($lines, 1), 1), 'both ends and every ten between');
+        $lines = array_map(
+            fn (string $line): array => explode(',', $line),
+            explode("\r\n", trim(TrackTable::write([[$run, 145.0, 172.5]]))),
+        );
+        $this->assertSame(
+            ['145.000', '150.000', '160.000', '170.000', '172.500'],
+            array_column(array_slice($lines, 1), 1),
+            'both ends and every ten between',
+        );
         $this->assertSame(['', 'tunnel', 'tunnel', 'tunnel', 'tunnel'], array_column(array_slice($lines, 1), 9));
         $this->assertSame('600.0', $lines[2][7]);
         $this->assertEqualsWithDelta(170.0 + rad2deg(150.0 / 600.0) - 360.0, (float) $lines[2][6], 1e-4, 'headings stay within ±180°');
@@ -68,6 +79,16 @@ final class BoreTest extends TestCase
 
     private function curve(): Run
     {
-        return Build::run(1, 900.0, 100.0, 170.0, [['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 50.0]], 60.0, [], Build::evenProfile(), [['kind' => 'tunnel', 'from_mm' => 150.0, 'to_mm' => 350.0]]);
+        return Build::run(
+            1,
+            900.0,
+            100.0,
+            170.0,
+            [['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 50.0]],
+            60.0,
+            [],
+            Build::evenProfile(),
+            [['kind' => 'tunnel', 'from_mm' => 150.0, 'to_mm' => 350.0]],
+        );
     }
 }

@@ -26,7 +26,9 @@ final class BreakLinesTest extends TestCase
 
     public function test_a_wall_has_its_foot_and_its_top(): void
     {
-        $run = Build::straight(1, 300.0, 30.0, 30.0, Build::evenProfile(batter: 1.0), 1200.0, [['kind' => 'wall left', 'from_mm' => 0.0, 'to_mm' => 1200.0]]);
+        $run = Build::straight(1, 300.0, 30.0, 30.0, Build::evenProfile(batter: 1.0), 1200.0, [
+            ['kind' => 'wall left', 'from_mm' => 0.0, 'to_mm' => 1200.0],
+        ]);
         $left = array_filter((new BreakLines(Build::flatLand(60.0, [$run]), 4.0))->points(), fn (array $p): bool => $p[1] > 300.0);
         $this->assertEqualsWithDelta(30.0, min(array_column($left, 2)), 1e-6);
         $this->assertEqualsWithDelta(60.0, max(array_column($left, 2)), 1e-6);

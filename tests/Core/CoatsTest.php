@@ -37,20 +37,29 @@ final class CoatsTest extends TestCase
             $corners = $random->getInt(3, 14);
             for ($k = 0; $k < $corners; $k++) {
                 $r = $random->getInt(8, 48);
-                $ring[] = [50.0 + $r * cos(2 * M_PI * $k / $corners), 50.0 + $r * sin(2 * M_PI * $k / $corners)];
+                $ring[] = [50.0 + $r * cos((2 * M_PI * $k) / $corners), 50.0 + $r * sin((2 * M_PI * $k) / $corners)];
             }
             $cover = CellCoverage::of([$ring], $lines, $lines);
             $this->assertEqualsWithDelta(Polygon::area($ring), 25.0 * array_sum($cover), 1e-6, "seed {$seed}");
             $this->assertLessThanOrEqual(1.0, max($cover));
             $hole = array_reverse(array_map(fn (array $p): array => [50.0 + 0.4 * ($p[0] - 50.0), 50.0 + 0.4 * ($p[1] - 50.0)], $ring));
-            $this->assertEqualsWithDelta(0.84 * Polygon::area($ring), 25.0 * array_sum(CellCoverage::of([$ring, $hole], $lines, $lines)), 1e-6, "seed {$seed}");
+            $this->assertEqualsWithDelta(
+                0.84 * Polygon::area($ring),
+                25.0 * array_sum(CellCoverage::of([$ring, $hole], $lines, $lines)),
+                1e-6,
+                "seed {$seed}",
+            );
         }
     }
 
     public function test_a_ring_is_cut_by_a_rectangle_and_crossings_are_seen(): void
     {
         $star = [[0.0, 0.0], [100.0, 0.0], [100.0, 100.0], [50.0, 20.0], [0.0, 100.0]];
-        $this->assertEqualsWithDelta(Polygon::area($star), Polygon::area(Polygon::within($star, 0, 0, 100, 40)) + Polygon::area(Polygon::within($star, 0, 40, 100, 100)), 1e-9);
+        $this->assertEqualsWithDelta(
+            Polygon::area($star),
+            Polygon::area(Polygon::within($star, 0, 0, 100, 40)) + Polygon::area(Polygon::within($star, 0, 40, 100, 100)),
+            1e-9,
+        );
         $this->assertSame([], Polygon::within($star, 200, 0, 300, 100));
         $this->assertFalse(Polygon::crossesItself($star));
         $this->assertTrue(Polygon::crossesItself([[0.0, 0.0], [10.0, 10.0], [10.0, 0.0], [0.0, 10.0]]));
@@ -104,13 +113,15 @@ final class CoatsTest extends TestCase
 
     public function test_zones_that_cannot_be_are_refused(): void
     {
-        foreach ([
-            'name' => ['name' => ' '],
-            'outline' => ['outline' => [[0.0, 0.0], [10.0, 10.0], [10.0, 0.0], [0.0, 10.0]]],
-            'slope/to' => ['slope' => [30.0, 30.0]],
-            'near/to' => ['near' => ['run' => null, 'from' => 40.0, 'to' => 20.0]],
-            'without' => ['without' => [Build::uid(1)]],
-        ] as $place => $with) {
+        foreach (
+            [
+                'name' => ['name' => ' '],
+                'outline' => ['outline' => [[0.0, 0.0], [10.0, 10.0], [10.0, 0.0], [0.0, 10.0]]],
+                'slope/to' => ['slope' => [30.0, 30.0]],
+                'near/to' => ['near' => ['run' => null, 'from' => 40.0, 'to' => 20.0]],
+                'without' => ['without' => [Build::uid(1)]],
+            ] as $place => $with
+        ) {
             $this->assertSame($place, self::place(fn (): Zone => Build::zone(1, $with)));
         }
         $pair = [Build::zone(1, ['without' => [Build::uid(2)]]), Build::zone(2, ['without' => [Build::uid(1)]])];
@@ -119,8 +130,16 @@ final class CoatsTest extends TestCase
 
     public function test_a_rule_is_a_sentence(): void
     {
-        $zone = Build::zone(1, ['outline' => Build::square(0, 0, 9, 9), 'slope' => [30.0, 90.0], 'near' => ['run' => 'r', 'from' => 0.0, 'to' => 40.0], 'without' => ['z']]);
-        $this->assertSame('As drawn, 30° and steeper, within 40 mm of Branch, without Tarn', $zone->sentence(['r' => 'Branch', 'z' => 'Tarn']));
+        $zone = Build::zone(1, [
+            'outline' => Build::square(0, 0, 9, 9),
+            'slope' => [30.0, 90.0],
+            'near' => ['run' => 'r', 'from' => 0.0, 'to' => 40.0],
+            'without' => ['z'],
+        ]);
+        $this->assertSame(
+            'As drawn, 30° and steeper, within 40 mm of Branch, without Tarn',
+            $zone->sentence(['r' => 'Branch', 'z' => 'Tarn']),
+        );
         $this->assertSame('The whole board', Build::zone(1)->sentence([]));
     }
 
@@ -137,23 +156,59 @@ final class CoatsTest extends TestCase
     public function test_amounts_by_area_bed_pores_and_plaster(): void
     {
         // 2 dm² at 3 mm: a bed of 60 ml.
-        $of = fn (Ingredient $part): array => array_map(fn (array $a): string => round($a['amount'], 3)." {$a['unit']} {$a['material']}", $part->amounts(20_000.0, 60_000.0));
+        $of = fn (Ingredient $part): array => array_map(
+            fn (array $a): string => round($a['amount'], 3)." {$a['unit']} {$a['material']}",
+            $part->amounts(20_000.0, 60_000.0),
+        );
         $this->assertSame(['3 ml glue'], $of(new Ingredient('area', 150.0, 'ml', [['material' => 'glue', 'parts' => 1.0]])));
         $this->assertSame(['90 g stone'], $of(new Ingredient('volume', 1.5, 'g', [['material' => 'stone', 'parts' => 1.0]])));
         // 60 × 0.42 × 0.5 = 12.6, and 100 ml/m² × 0.02 m² = 2 into the base: 14.6 in four parts.
-        $this->assertSame(['3.65 ml glue', '10.95 ml water'], $of(new Ingredient('pores', 0.5, 'ml', [['material' => 'glue', 'parts' => 1.0], ['material' => 'water', 'parts' => 3.0]], 0.42, 100.0)));
+        $this->assertSame(
+            ['3.65 ml glue', '10.95 ml water'],
+            $of(
+                new Ingredient(
+                    'pores',
+                    0.5,
+                    'ml',
+                    [['material' => 'glue', 'parts' => 1.0], ['material' => 'water', 'parts' => 3.0]],
+                    0.42,
+                    100.0,
+                ),
+            ),
+        );
         foreach (Fixtures::vectors('plaster') as $case) {
-            [$powder, $water] = (new Ingredient('plaster', $case['water_powder'], 'g', [['material' => 'p', 'parts' => 1.0], ['material' => 'w', 'parts' => 1.0]]))->amounts(0.0, 1000.0 * $case['yield_ml']);
+            [$powder, $water] = (new Ingredient('plaster', $case['water_powder'], 'g', [
+                ['material' => 'p', 'parts' => 1.0],
+                ['material' => 'w', 'parts' => 1.0],
+            ]))->amounts(0.0, 1000.0 * $case['yield_ml']);
             $this->assertEqualsWithDelta($case['powder_g'], $powder['amount'], 1e-3);
             $this->assertEqualsWithDelta($case['water_ml'], $water['amount'], 1e-3);
         }
-        $this->assertEqualsWithDelta(1.262, 1000.0 / (new Ingredient('plaster', 0.75, 'g', [['material' => 'p', 'parts' => 1.0], ['material' => 'w', 'parts' => 1.0]], bulk: 1.12))->amounts(0.0, 1e6)[0]['amount'], 1e-3);
+        $this->assertEqualsWithDelta(
+            1.262,
+            1000.0 /
+                (new Ingredient(
+                    'plaster',
+                    0.75,
+                    'g',
+                    [['material' => 'p', 'parts' => 1.0], ['material' => 'w', 'parts' => 1.0]],
+                    bulk: 1.12,
+                ))->amounts(0.0, 1e6)[0]['amount'],
+            1e-3,
+        );
     }
 
     public function test_ballast_by_its_cross_section(): void
     {
         foreach (Fixtures::vectors('ballast') as $case) {
-            $ballast = new Ballast($case['sleeper_length_mm'], $case['sleeper_height_mm'], $case['sleeper_width_mm'], $case['pitch_mm'], $case['shoulder_mm'], $case['batter']);
+            $ballast = new Ballast(
+                $case['sleeper_length_mm'],
+                $case['sleeper_height_mm'],
+                $case['sleeper_width_mm'],
+                $case['pitch_mm'],
+                $case['shoulder_mm'],
+                $case['batter'],
+            );
             $this->assertEqualsWithDelta($case['volume_ml'], $ballast->volume($case['length_mm']) / 1000.0, 1e-3);
         }
         $bare = Ballast::forTrack(87.1, FormationProfile::from());
@@ -169,40 +224,65 @@ final class CoatsTest extends TestCase
     public function test_recovered_material_has_to_lie_ready(): void
     {
         $this->assertEqualsWithDelta(100.0, (new MaterialAmount('fibre', 70.0, 'g', 0.3))->atHand(), 1e-9);
-        $this->assertEquals([new MaterialAmount('fibre', 30.0, 'g', 0.3)], MaterialAmount::sum([new MaterialAmount('fibre', 10.0, 'g', 0.3), new MaterialAmount('fibre', 20.0, 'g', 0.3)]));
+        $this->assertEquals(
+            [new MaterialAmount('fibre', 30.0, 'g', 0.3)],
+            MaterialAmount::sum([new MaterialAmount('fibre', 10.0, 'g', 0.3), new MaterialAmount('fibre', 20.0, 'g', 0.3)]),
+        );
     }
 
     public function test_coats_of_a_zone_stand_by_stage_and_place(): void
     {
-        $names = fn (string ...$ids): array => array_map(fn (Coat $c): string => $c->recipe->id, Coat::inOrder(array_map(fn (string $id): Coat => new Coat($id, 'z', Build::recipe($id)), array_values($ids))));
-        $this->assertSame(['pulp-plaster-spreading', 'earth-paint', 'sifted-soil', 'fibre-4mm', 'fibre-2mm'], $names('fibre-4mm', 'sifted-soil', 'fibre-2mm', 'earth-paint', 'pulp-plaster-spreading'));
+        $names = fn (string ...$ids): array => array_map(
+            fn (Coat $c): string => $c->recipe->id,
+            Coat::inOrder(array_map(fn (string $id): Coat => new Coat($id, 'z', Build::recipe($id)), array_values($ids))),
+        );
+        $this->assertSame(
+            ['pulp-plaster-spreading', 'earth-paint', 'sifted-soil', 'fibre-4mm', 'fibre-2mm'],
+            $names('fibre-4mm', 'sifted-soil', 'fibre-2mm', 'earth-paint', 'pulp-plaster-spreading'),
+        );
     }
 
     public function test_recipes_that_cannot_be_are_refused_at_their_place(): void
     {
         $file = json_decode((string) file_get_contents(__DIR__.'/../../library/recipes/sifted-soil.json'), true);
-        foreach ([
-            '/parts' => ['parts' => []],
-            '/parts/0/of' => ['parts' => [['rule' => 'area', 'value' => 5, 'unit' => 'g', 'of' => [['material' => 'a', 'parts' => 0]]]]],
-            '/parts/0/rule' => ['parts' => [['rule' => 'by eye', 'value' => 5, 'unit' => 'g', 'of' => []]]],
-            '/stage' => ['stage' => 'later'],
-            '/family' => ['family' => 'glitter'],
-            '/hazards' => ['hazards' => ['boredom']],
-            '/needs/fibre' => ['needs' => ['fibre' => 'whenever']],
-            '/labour/setup_min' => ['labour' => ['setup_min' => -1]],
-            '/minutes' => ['minutes' => (object) []],
-            '/colour' => ['colour' => 'green'],
-        ] as $place => $with) {
+        foreach (
+            [
+                '/parts' => ['parts' => []],
+                '/parts/0/of' => [
+                    'parts' => [['rule' => 'area', 'value' => 5, 'unit' => 'g', 'of' => [['material' => 'a', 'parts' => 0]]]],
+                ],
+                '/parts/0/rule' => ['parts' => [['rule' => 'by eye', 'value' => 5, 'unit' => 'g', 'of' => []]]],
+                '/stage' => ['stage' => 'later'],
+                '/family' => ['family' => 'glitter'],
+                '/hazards' => ['hazards' => ['boredom']],
+                '/needs/fibre' => ['needs' => ['fibre' => 'whenever']],
+                '/labour/setup_min' => ['labour' => ['setup_min' => -1]],
+                '/minutes' => ['minutes' => (object) []],
+                '/colour' => ['colour' => 'green'],
+            ] as $place => $with
+        ) {
             $this->assertSame($place, self::place(fn (): Recipe => RecipeFile::read((string) json_encode($with + $file))), $place);
         }
         $written = RecipeFile::write(Build::recipe('sifted-soil'));
-        $this->assertEquals(Build::recipe('sifted-soil'), RecipeFile::read((string) json_encode($written)), 'what is written reads the same');
+        $this->assertEquals(
+            Build::recipe('sifted-soil'),
+            RecipeFile::read((string) json_encode($written)),
+            'what is written reads the same',
+        );
     }
 
     public function test_a_missing_milestone_falls_to_the_safe_one(): void
     {
         $cure = new CureFigures('a', 'A', Mechanism::Evaporation, ['dry_through' => 100.0]);
-        $slow = new Recipe($cure, 'A', 'Lay', Stage::Cover, 'cover', [new Ingredient('area', 1.0, 'g', [['material' => 'm', 'parts' => 1.0]])], new Labour(0.0, 1.0));
+        $slow = new Recipe(
+            $cure,
+            'A',
+            'Lay',
+            Stage::Cover,
+            'cover',
+            [new Ingredient('area', 1.0, 'g', [['material' => 'm', 'parts' => 1.0]])],
+            new Labour(0.0, 1.0),
+        );
         $this->assertSame('dry_through', Build::recipe('earth-paint')->needsOf($slow)->value);
         $this->assertSame('next_coat', Build::recipe('fibre-2mm')->needsOf(Build::recipe('sifted-soil'))->value);
         $this->assertSame('dry_through', Build::recipe('fibre-4mm')->needsOf(Build::recipe('fibre-2mm'))->value);

@@ -29,9 +29,21 @@ final class CureTest extends TestCase
 
     public function test_the_other_mechanisms(): void
     {
-        foreach (['two_part' => Mechanism::TwoPart, 'moisture' => Mechanism::Moisture, 'hydration' => Mechanism::Hydration, 'solvent' => Mechanism::Solvent] as $group => $mechanism) {
+        foreach (
+            [
+                'two_part' => Mechanism::TwoPart,
+                'moisture' => Mechanism::Moisture,
+                'hydration' => Mechanism::Hydration,
+                'solvent' => Mechanism::Solvent,
+            ] as $group => $mechanism
+        ) {
             foreach (Fixtures::vectors($group) as $of) {
-                $this->assertEqualsWithDelta($of['rate'], $mechanism->rate(new Climate($of['T'], $of['RH'] ?? 50.0, $of['airflow'] ?? 1.0)), 1e-4, "{$group} at {$of['T']}");
+                $this->assertEqualsWithDelta(
+                    $of['rate'],
+                    $mechanism->rate(new Climate($of['T'], $of['RH'] ?? 50.0, $of['airflow'] ?? 1.0)),
+                    1e-4,
+                    "{$group} at {$of['T']}",
+                );
             }
         }
         $this->assertSame(0.6, Mechanism::Hydration->rate(new Climate(0.0, 50.0)));
@@ -41,18 +53,36 @@ final class CureTest extends TestCase
     public function test_a_dose_is_used_up_as_the_air_changes(): void
     {
         $of = Fixtures::vectors('dose');
-        $steps = array_map(fn (array $s): array => ['minutes' => $s['minutes'] === null ? null : (float) $s['minutes'], 'air' => new Climate($s['T'], $s['RH'])], $of['steps']);
+        $steps = array_map(
+            fn (array $s): array => [
+                'minutes' => $s['minutes'] === null ? null : (float) $s['minutes'],
+                'air' => new Climate($s['T'], $s['RH']),
+            ],
+            $of['steps'],
+        );
         $this->assertEqualsWithDelta($of['reached_min'], CureClock::reached($of['t_ref_min'], Mechanism::Evaporation, $steps), 0.01);
         $this->assertSame(100.0, CureClock::reached(100.0, Mechanism::Evaporation, [['minutes' => 300.0, 'air' => Climate::reference()]]));
-        $this->assertSame(400.0, CureClock::reached(400.0, Mechanism::Evaporation, [['minutes' => 300.0, 'air' => Climate::reference()]]), 'the last step lasts');
+        $this->assertSame(
+            400.0,
+            CureClock::reached(400.0, Mechanism::Evaporation, [['minutes' => 300.0, 'air' => Climate::reference()]]),
+            'the last step lasts',
+        );
     }
 
     public function test_thickness_and_confined_joints(): void
     {
         $of = Fixtures::vectors('thickness');
-        $this->assertEqualsWithDelta($of['t_min'], $of['t_ref_min'] * CureClock::thickness($of['h_ref_mm'], $of['h_mm'], $of['exponent']), 0.01);
+        $this->assertEqualsWithDelta(
+            $of['t_min'],
+            $of['t_ref_min'] * CureClock::thickness($of['h_ref_mm'], $of['h_mm'], $of['exponent']),
+            0.01,
+        );
         foreach (Fixtures::vectors('confined') as $case) {
-            $this->assertEqualsWithDelta($case['t_min'], CureClock::confined($case['half_width_mm'], $case['thinner_sheet_mm'], $case['filmed'], Climate::reference()), 0.1);
+            $this->assertEqualsWithDelta(
+                $case['t_min'],
+                CureClock::confined($case['half_width_mm'], $case['thinner_sheet_mm'], $case['filmed'], Climate::reference()),
+                0.1,
+            );
         }
     }
 
@@ -66,7 +96,14 @@ final class CureTest extends TestCase
 
     public function test_plaster_sets_by_hydration_and_then_dries(): void
     {
-        $plaster = new CureFigures('pulp', 'Pulp plaster', Mechanism::Hydration, ['workable_until' => 30.0, 'touch_dry' => 120.0, 'next_coat' => 720.0, 'dry_through' => 2160.0], 6.0, 1.5);
+        $plaster = new CureFigures(
+            'pulp',
+            'Pulp plaster',
+            Mechanism::Hydration,
+            ['workable_until' => 30.0, 'touch_dry' => 120.0, 'next_coat' => 720.0, 'dry_through' => 2160.0],
+            6.0,
+            1.5,
+        );
         $here = CureClock::medians($plaster, Climate::reference());
         $this->assertEquals($plaster->minutes, $here);
         $cold = CureClock::medians($plaster, new Climate(10.0, 70.0));
@@ -86,13 +123,24 @@ final class CureTest extends TestCase
 
     public function test_rooms_and_recipes_that_cannot_be_are_refused(): void
     {
-        foreach ([
-            'temp' => fn () => new Climate(-40.0, 50.0), 'rh' => fn () => new Climate(20.0, 120.0), 'airflow' => fn () => new Climate(20.0, 50.0, 0.0),
-            'minutes' => fn () => new CureFigures('a', 'A', Mechanism::Solvent, []),
-            'minutes/dry_through' => fn () => new CureFigures('a', 'A', Mechanism::Solvent, ['next_coat' => 50.0, 'dry_through' => 20.0]),
-            'id' => fn () => new CureFigures('A b', 'A', Mechanism::Solvent, ['touch_dry' => 1.0]),
-            'mm' => fn () => CureClock::medians(new CureFigures('a', 'A', Mechanism::Solvent, ['touch_dry' => 1.0]), Climate::reference(), -1.0),
-        ] as $place => $make) {
+        foreach (
+            [
+                'temp' => fn () => new Climate(-40.0, 50.0),
+                'rh' => fn () => new Climate(20.0, 120.0),
+                'airflow' => fn () => new Climate(20.0, 50.0, 0.0),
+                'minutes' => fn () => new CureFigures('a', 'A', Mechanism::Solvent, []),
+                'minutes/dry_through' => fn () => new CureFigures('a', 'A', Mechanism::Solvent, [
+                    'next_coat' => 50.0,
+                    'dry_through' => 20.0,
+                ]),
+                'id' => fn () => new CureFigures('A b', 'A', Mechanism::Solvent, ['touch_dry' => 1.0]),
+                'mm' => fn () => CureClock::medians(
+                    new CureFigures('a', 'A', Mechanism::Solvent, ['touch_dry' => 1.0]),
+                    Climate::reference(),
+                    -1.0,
+                ),
+            ] as $place => $make
+        ) {
             try {
                 $make();
                 $this->fail("{$place} accepted");

@@ -36,9 +36,13 @@ final class CutsTest extends TestCase
                 // A cone's part of a slab under its middle level, layer by layer: rings out to the level below.
                 $filler = $carved = 0.0;
                 foreach ([0, 1, 2, 3] as $k) {
-                    [$low, $mid, $top] = array_map(fn (float $z): float => 200.0 * (1.0 - $z / 100.0), [25.0 * $k, 25.0 * $k + 12.5, 25.0 * $k + 25.0]);
-                    $under = M_PI / 3.0 * 12.5 * ($low ** 2 + $low * $mid + $mid ** 2);
-                    $over = M_PI / 3.0 * 12.5 * ($mid ** 2 + $mid * $top + $top ** 2);
+                    [$low, $mid, $top] = array_map(fn (float $z): float => 200.0 * (1.0 - $z / 100.0), [
+                        25.0 * $k,
+                        25.0 * $k + 12.5,
+                        25.0 * $k + 25.0,
+                    ]);
+                    $under = (M_PI / 3.0) * 12.5 * ($low ** 2 + $low * $mid + $mid ** 2);
+                    $over = (M_PI / 3.0) * 12.5 * ($mid ** 2 + $mid * $top + $top ** 2);
                     $filler += $under - M_PI * $mid ** 2 * 12.5;
                     $carved += M_PI * $mid ** 2 * 12.5 - $over;
                 }
@@ -55,7 +59,12 @@ final class CutsTest extends TestCase
             $mesh = self::random($seed)->mesh();
             foreach (CutSchool::foams() as $school) {
                 foreach (FoamStack::of($mesh, 0.0, 15.0, $school)->layers as $layer) {
-                    $this->assertEqualsWithDelta($layer->area, array_sum(array_map(fn (Piece $p): float => $p->area, $layer->pieces)), 0.001 * $layer->area + 20.0, "seed {$seed}");
+                    $this->assertEqualsWithDelta(
+                        $layer->area,
+                        array_sum(array_map(fn (Piece $p): float => $p->area, $layer->pieces)),
+                        0.001 * $layer->area + 20.0,
+                        "seed {$seed}",
+                    );
                     foreach ($layer->pieces as $piece) {
                         $this->assertGreaterThan(0.0, Polygon::area($piece->rings[0]));
                         foreach (array_slice($piece->rings, 1) as $hole) {
@@ -108,7 +117,20 @@ final class CutsTest extends TestCase
     {
         // Vehicles 34 wide and 50 high, margin 8, rail top 8.8: the bore is 50 wide, from 60 to 126.8.
         $vehicle = Vehicle::from(280.0, 190.0, 34.0, 50.0);
-        $project = Build::project([Build::straight(1, 301.0, 60.0, 60.0, Build::evenProfile(), structures: [['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 1200.0]])], sheet: ['vehicles' => [$vehicle]], base: 160.0);
+        $project = Build::project(
+            [
+                Build::straight(
+                    1,
+                    301.0,
+                    60.0,
+                    60.0,
+                    Build::evenProfile(),
+                    structures: [['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 1200.0]],
+                ),
+            ],
+            sheet: ['vehicles' => [$vehicle]],
+            base: 160.0,
+        );
         $shape = Build::study($project)->terrain->mesh();
         $stack = FoamStack::of($shape, 0.0, 20.0, CutSchool::Carved, $project->bores($project->runs));
         $this->assertCount(8, $stack->layers);
@@ -160,21 +182,36 @@ final class CutsTest extends TestCase
     public function test_what_is_in_store_limits_the_sequence_and_prices_turn_it(): void
     {
         $block = self::grid(fn (): float => 100.0)->mesh();
-        $stock = fn (?int $count, ?int $price = null): CutSettings => CutSettings::of(thickness: 20.0, price: 1000, more: [new StockSheet(50.0, 640.0, 500.0, $count, $price)]);
+        $stock = fn (?int $count, ?int $price = null): CutSettings => CutSettings::of(
+            thickness: 20.0,
+            price: 1000,
+            more: [new StockSheet(50.0, 640.0, 500.0, $count, $price)],
+        );
         $this->assertSame([50.0, 50.0], SheetSequence::of($block, 0.0, $stock(null)));
-        $this->assertSame(array_fill(0, 5, 20.0), SheetSequence::of($block, 0.0, $stock(1)), 'one in store is of no use: with three of 20 it would stand over the land');
+        $this->assertSame(
+            array_fill(0, 5, 20.0),
+            SheetSequence::of($block, 0.0, $stock(1)),
+            'one in store is of no use: with three of 20 it would stand over the land',
+        );
         $one = SheetSequence::of(self::grid(fn (): float => 110.0)->mesh(), 0.0, $stock(1));
         sort($one);
         $this->assertSame([20.0, 20.0, 20.0, 50.0], $one, 'here it is');
         $this->assertSame(array_fill(0, 5, 20.0), SheetSequence::of($block, 0.0, $stock(0)));
-        $this->assertSame(array_fill(0, 5, 20.0), SheetSequence::of($block, 0.0, $stock(null, 90_000)), 'dear sheets are left on the shelf');
+        $this->assertSame(
+            array_fill(0, 5, 20.0),
+            SheetSequence::of($block, 0.0, $stock(null, 90_000)),
+            'dear sheets are left on the shelf',
+        );
     }
 
     public function test_schools_differ_in_work_weight_and_dust(): void
     {
         $hill = self::grid(fn (float $x, float $y): float => 97.0 * max(0.0, 1.0 - hypot($x - 150.0, $y - 75.0) / 160.0))->mesh();
         $cuts = CutSettings::of(price: 900);
-        [$carved, $filled] = array_map(fn (CutSchool $s): FoamWork => FoamWork::of(FoamStack::of($hill, 0.0, 20.0, $s), $cuts, 5e4), [CutSchool::Carved, CutSchool::Fill]);
+        [$carved, $filled] = array_map(fn (CutSchool $s): FoamWork => FoamWork::of(FoamStack::of($hill, 0.0, 20.0, $s), $cuts, 5e4), [
+            CutSchool::Carved,
+            CutSchool::Fill,
+        ]);
         $this->assertGreaterThan($carved->weight, $filled->weight, 'filler is heavy');
         $this->assertEqualsWithDelta($carved->cutting + $carved->gluing + $carved->shaping, $carved->minutes(), 1e-9);
         $this->assertSame(25.0, $carved->gluing);
@@ -197,7 +234,11 @@ final class CutsTest extends TestCase
             }
             $land = $shape->volumeAbove($bottom) - $shape->volumeAbove($bottom + $t);
             [$under] = Contours::of($shape, [$bottom + 0.01]);
-            $sum += $area * $t + SheetSequence::CARVING_COST * max(0.0, $area * $t - $land) + SheetSequence::FILLING_COST * max(0.0, $land - $area * $t) + SheetSequence::LAYER_COST * $under->areaAbove;
+            $sum +=
+                $area * $t +
+                SheetSequence::CARVING_COST * max(0.0, $area * $t - $land) +
+                SheetSequence::FILLING_COST * max(0.0, $land - $area * $t) +
+                SheetSequence::LAYER_COST * $under->areaAbove;
             $bottom += $t;
         }
 
@@ -206,7 +247,15 @@ final class CutsTest extends TestCase
 
     public function test_settings_that_cannot_be_are_refused(): void
     {
-        foreach (['cuts/sheet_mm' => ['thickness' => 0.0], 'cuts/skin_mm' => ['skin' => -1.0], 'cuts/sheet_width_mm' => ['sheetWidth' => 3.0], 'cuts/kerf_mm' => ['kerf' => -1.0], 'cuts/margin_mm' => ['margin' => 300.0]] as $place => $with) {
+        foreach (
+            [
+                'cuts/sheet_mm' => ['thickness' => 0.0],
+                'cuts/skin_mm' => ['skin' => -1.0],
+                'cuts/sheet_width_mm' => ['sheetWidth' => 3.0],
+                'cuts/kerf_mm' => ['kerf' => -1.0],
+                'cuts/margin_mm' => ['margin' => 300.0],
+            ] as $place => $with
+        ) {
             try {
                 CutSettings::of(...$with);
                 $this->fail("{$place} accepted");

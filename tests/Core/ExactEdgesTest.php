@@ -28,11 +28,16 @@ final class ExactEdgesTest extends TestCase
     #[DataProvider('cells')]
     public function test_layers_run_along_a_cutting_at_the_offset_the_slope_says(float $cell): void
     {
-        // In a cutting 50 mm deep under land at 90: the layer with its bottom at 45 begins 5 mm out where the slope is 1 in 1, less the skin
+        // In a cutting 50 mm deep under land at 90: the layer with its bottom at 45 begins 5 mm out where the slope is 1 in 1, less the
+        // skin
         // of 3 mm square to it 3√2 further.
         foreach ([[0.0, 5.0], [3.0, 5.0 + 3.0 * sqrt(2.0)]] as [$skin, $beyond]) {
             foreach ($this->runs(40.0, ['batter_cut_left' => 1.0, 'batter_cut_right' => 1.0] + Build::evenProfile(24.3)) as $word => $run) {
-                $this->assertLessThan(0.5, $this->furthestOff(Build::flatLand(90.0, [$run]), $run, $cell, $skin, 45.0, 24.3 + $beyond), "{$word}, skin {$skin}");
+                $this->assertLessThan(
+                    0.5,
+                    $this->furthestOff(Build::flatLand(90.0, [$run]), $run, $cell, $skin, 45.0, 24.3 + $beyond),
+                    "{$word}, skin {$skin}",
+                );
             }
         }
     }
@@ -40,8 +45,17 @@ final class ExactEdgesTest extends TestCase
     #[DataProvider('cells')]
     public function test_layers_run_along_a_wall(float $cell): void
     {
-        foreach ($this->runs(40.0, Build::evenProfile(24.3), [['kind' => 'wall left', 'from_mm' => 0.0, 'to_mm' => 600.0], ['kind' => 'wall right', 'from_mm' => 0.0, 'to_mm' => 600.0]]) as $word => $run) {
-            $this->assertLessThan(0.5, $this->furthestOff(Build::flatLand(90.0, [$run]), $run, $cell, 0.0, 60.0, 24.3 + 20.0 / 50.0), $word);
+        foreach (
+            $this->runs(40.0, Build::evenProfile(24.3), [
+                ['kind' => 'wall left', 'from_mm' => 0.0, 'to_mm' => 600.0],
+                ['kind' => 'wall right', 'from_mm' => 0.0, 'to_mm' => 600.0],
+            ]) as $word => $run
+        ) {
+            $this->assertLessThan(
+                0.5,
+                $this->furthestOff(Build::flatLand(90.0, [$run]), $run, $cell, 0.0, 60.0, 24.3 + 20.0 / 50.0),
+                $word,
+            );
         }
     }
 
@@ -59,22 +73,53 @@ final class ExactEdgesTest extends TestCase
     {
         $run = Build::straight(1, 300.0, 40.0, 40.0, ['batter_cut_left' => 1.0, 'batter_cut_right' => 1.0] + Build::evenProfile(25.0));
         $shape = new SkinnedLand(Build::flatLand(90.0, [$run]), 3.0);
-        foreach ([[0.0, 37.0], [-10.0, 37.0], [1e-6, 37.0], [1.0, 40.0 - sqrt(8.0)], [2.0, 40.0 - sqrt(5.0)], [3.0, 43.0 - 3.0 * sqrt(2.0)], [20.0, 60.0 - 3.0 * sqrt(2.0)], [60.0, 87.0]] as [$beyond, $height]) {
+        foreach (
+            [
+                [0.0, 37.0],
+                [-10.0, 37.0],
+                [1e-6, 37.0],
+                [1.0, 40.0 - sqrt(8.0)],
+                [2.0, 40.0 - sqrt(5.0)],
+                [3.0, 43.0 - 3.0 * sqrt(2.0)],
+                [20.0, 60.0 - 3.0 * sqrt(2.0)],
+                [60.0, 87.0],
+            ] as [$beyond, $height]
+        ) {
             $this->assertEqualsWithDelta($height, $shape->at(600.0, 325.0 + $beyond), 1e-4, "{$beyond} mm");
         }
     }
 
     /**
-     * @param array<string, float> $profile
-     * @param list<array{kind: string, from_mm: float, to_mm: float}> $structures
+     * @param  array<string, float>  $profile
+     * @param  list<array{kind: string, from_mm: float, to_mm: float}>  $structures
      * @return array<string, Run>
      */
     private function runs(float $level, array $profile, array $structures = []): array
     {
         return [
             'aslant' => Build::run(1, 120.0, 120.0, 23.0, [['kind' => 'tangent', 'length_mm' => 800.0]], $level, [], $profile, $structures),
-            'nearly level' => Build::run(1, 120.0, 290.0, 1.3, [['kind' => 'tangent', 'length_mm' => 800.0]], $level, [], $profile, $structures),
-            'curved' => Build::run(1, 150.0, 120.0, 10.0, [['kind' => 'arc', 'radius_mm' => 700.0, 'angle_deg' => 55.0]], $level, [], $profile, $structures),
+            'nearly level' => Build::run(
+                1,
+                120.0,
+                290.0,
+                1.3,
+                [['kind' => 'tangent', 'length_mm' => 800.0]],
+                $level,
+                [],
+                $profile,
+                $structures,
+            ),
+            'curved' => Build::run(
+                1,
+                150.0,
+                120.0,
+                10.0,
+                [['kind' => 'arc', 'radius_mm' => 700.0, 'angle_deg' => 55.0]],
+                $level,
+                [],
+                $profile,
+                $structures,
+            ),
         ];
     }
 
@@ -92,7 +137,7 @@ final class ExactEdgesTest extends TestCase
                     $q = $ring[($k + 1) % count($ring)];
                     $parts = max(1, (int) ceil(hypot($q[0] - $p[0], $q[1] - $p[1]) / 3.0));
                     for ($t = 0; $t < $parts; $t++) {
-                        [$x, $y] = [$p[0] + ($q[0] - $p[0]) * $t / $parts, $p[1] + ($q[1] - $p[1]) * $t / $parts];
+                        [$x, $y] = [$p[0] + (($q[0] - $p[0]) * $t) / $parts, $p[1] + (($q[1] - $p[1]) * $t) / $parts];
                         $near = $run->alignment->nearest(new Point($x, $y));
                         $onEdge = min($x, $y, $model->width - $x, $model->depth - $y) < 12.0;
                         if ($near['station'] > 60.0 && $near['station'] < min(540.0, $run->alignment->length - 60.0) && ! $onEdge) {

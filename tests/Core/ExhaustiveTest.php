@@ -61,7 +61,11 @@ final class ExhaustiveTest extends TestCase
             }
             foreach ($every as $plan) {
                 foreach ($plan as $id => $start) {
-                    $this->assertNotSame([], array_filter($windows->of[$id], fn (array $w): bool => $start >= $w[0] && $start <= $w[1]), "seed {$seed}: {$id} may start at {$start}");
+                    $this->assertNotSame(
+                        [],
+                        array_filter($windows->of[$id], fn (array $w): bool => $start >= $w[0] && $start <= $w[1]),
+                        "seed {$seed}: {$id} may start at {$start}",
+                    );
                 }
             }
         }
@@ -74,14 +78,23 @@ final class ExhaustiveTest extends TestCase
             $problem = $this->random($seed);
             $windows = StartWindows::in($problem);
             $first = [];
-            $this->each($problem, function (array $starts) use (&$first): bool {
-                foreach ($starts as $id => $start) {
-                    $first[$id] = min($first[$id] ?? PHP_INT_MAX, $start);
-                }
+            $this->each(
+                $problem,
+                function (array $starts) use (&$first): bool {
+                    foreach ($starts as $id => $start) {
+                        $first[$id] = min($first[$id] ?? PHP_INT_MAX, $start);
+                    }
 
-                return true;
-            }, fn (): int => PHP_INT_MAX);
-            $urgent = array_unique(array_map(fn (Precedence $w): string => $w->after, array_filter($problem->waits, fn (Precedence $w): bool => $w->max !== null)));
+                    return true;
+                },
+                fn (): int => PHP_INT_MAX,
+            );
+            $urgent = array_unique(
+                array_map(
+                    fn (Precedence $w): string => $w->after,
+                    array_filter($problem->waits, fn (Precedence $w): bool => $w->max !== null),
+                ),
+            );
             foreach (array_keys($first) as $id) {
                 if (isset($problem->before[$id]) || in_array($id, $urgent, true)) {
                     continue;
@@ -109,10 +122,21 @@ final class ExhaustiveTest extends TestCase
         }
         $count = $random->getInt(3, 5);
         for ($k = 0; $k < $count; $k++) {
-            $jobs[] = new Job("j{$k}", self::STEP * $random->getInt(1, 4), $random->getInt(1, 2), $random->getInt(0, 2) === 0 ? ['wire'] : [], notBefore: $random->getInt(0, 4) === 0 ? self::STEP * $random->getInt(1, 12) : 0);
+            $jobs[] = new Job(
+                "j{$k}",
+                self::STEP * $random->getInt(1, 4),
+                $random->getInt(1, 2),
+                $random->getInt(0, 2) === 0 ? ['wire'] : [],
+                notBefore: $random->getInt(0, 4) === 0 ? self::STEP * $random->getInt(1, 12) : 0,
+            );
             if ($k > 0 && $random->getInt(0, 2) > 0) {
                 $min = self::STEP * $random->getInt(0, 6);
-                $waits[] = Precedence::of('j'.$random->getInt(0, $k - 1), "j{$k}", $min, $random->getInt(0, 2) === 0 ? $min + self::STEP * $random->getInt(0, 6) : null);
+                $waits[] = Precedence::of(
+                    'j'.$random->getInt(0, $k - 1),
+                    "j{$k}",
+                    $min,
+                    $random->getInt(0, 2) === 0 ? $min + self::STEP * $random->getInt(0, 6) : null,
+                );
             }
         }
 
@@ -122,13 +146,17 @@ final class ExhaustiveTest extends TestCase
     private function optimum(Problem $problem): ?int
     {
         $best = null;
-        $this->each($problem, function (array $starts) use (&$best, $problem): bool {
-            $best = min($best ?? PHP_INT_MAX, Solver::finish($problem, $starts));
+        $this->each(
+            $problem,
+            function (array $starts) use (&$best, $problem): bool {
+                $best = min($best ?? PHP_INT_MAX, Solver::finish($problem, $starts));
 
-            return true;
-        }, function () use (&$best): int {
-            return $best ?? PHP_INT_MAX;
-        });
+                return true;
+            },
+            function () use (&$best): int {
+                return $best ?? PHP_INT_MAX;
+            },
+        );
 
         return $best;
     }
@@ -137,18 +165,22 @@ final class ExhaustiveTest extends TestCase
     private function plans(Problem $problem, int $most): array
     {
         $plans = [];
-        $this->each($problem, function (array $starts) use (&$plans, $most): bool {
-            $plans[] = $starts;
+        $this->each(
+            $problem,
+            function (array $starts) use (&$plans, $most): bool {
+                $plans[] = $starts;
 
-            return count($plans) < $most;
-        }, fn (): int => PHP_INT_MAX);
+                return count($plans) < $most;
+            },
+            fn (): int => PHP_INT_MAX,
+        );
 
         return $plans;
     }
 
     /**
-     * @param callable(array<string, int>): bool $found told each plan; false ends the search
-     * @param callable(): int $until no plan that ends then or later is looked for
+     * @param  callable(array<string, int>): bool  $found told each plan; false ends the search
+     * @param  callable(): int  $until no plan that ends then or later is looked for
      */
     private function each(Problem $problem, callable $found, callable $until): void
     {
@@ -159,7 +191,11 @@ final class ExhaustiveTest extends TestCase
                 return $found($starts);
             }
             foreach ($problem->sessions as [$from, $to]) {
-                for ($start = $from; $start + $problem->jobs[$id]->minutes <= $to && $start + $problem->jobs[$id]->minutes < $until(); $start += self::STEP) {
+                for (
+                    $start = $from;
+                    $start + $problem->jobs[$id]->minutes <= $to && $start + $problem->jobs[$id]->minutes < $until();
+                    $start += self::STEP
+                ) {
                     if ($this->fits($problem, $starts, $id, $start) && ! $go([...$starts, $id => $start])) {
                         return false;
                     }
@@ -192,7 +228,10 @@ final class ExhaustiveTest extends TestCase
             foreach ($starts as $other => $at) {
                 if ($at <= $minute && $minute < $at + $problem->jobs[$other]->minutes) {
                     $hands += $problem->jobs[$other]->hands;
-                    if (array_intersect($job->tools, $problem->jobs[$other]->tools) !== [] || in_array([$other, $id], $problem->apart, true)) {
+                    if (
+                        array_intersect($job->tools, $problem->jobs[$other]->tools) !== [] ||
+                        in_array([$other, $id], $problem->apart, true)
+                    ) {
                         return false;
                     }
                 }

@@ -19,7 +19,14 @@ final class GradingTest extends TestCase
     /** @return list<array{string, float}> */
     public static function references(): array
     {
-        return [['d1-single', 5.0], ['d1-single', 2.5], ['d2-wall-constant', 5.0], ['d2-wall-constant', 2.5], ['d3-wall-growing', 5.0], ['d3-wall-growing', 2.5]];
+        return [
+            ['d1-single', 5.0],
+            ['d1-single', 2.5],
+            ['d2-wall-constant', 5.0],
+            ['d2-wall-constant', 2.5],
+            ['d3-wall-growing', 5.0],
+            ['d3-wall-growing', 2.5],
+        ];
     }
 
     #[DataProvider('references')]
@@ -62,7 +69,12 @@ final class GradingTest extends TestCase
 
     public function test_walls_of_the_references(): void
     {
-        foreach (['d2-wall-constant' => [0.0, 70.0 / 3.0, 28_000.0], 'd3-wall-growing' => [1000.0 / 3.0, 52.0 / 3.0, 7511.1]] as $case => [$from, $height, $face]) {
+        foreach (
+            [
+                'd2-wall-constant' => [0.0, 70.0 / 3.0, 28_000.0],
+                'd3-wall-growing' => [1000.0 / 3.0, 52.0 / 3.0, 7511.1],
+            ] as $case => [$from, $height, $face]
+        ) {
             foreach ([5.0, 2.5] as $cell) {
                 [, $model] = self::reference($case);
                 $walls = Walls::find($model, $model->terrain($cell));
@@ -83,7 +95,11 @@ final class GradingTest extends TestCase
         $this->assertCount(1, $walls);
         $this->assertSame(['left', 'edge'], [$walls[0]->side, $walls[0]->cause]);
         // 15 mm beyond the formation at 1 in 1.5 leave 60 − 10 = 50 mm, all along the edge.
-        $this->assertEqualsWithDelta([50.0, 50.0, 1200.0, 60_000.0], [$walls[0]->lowest, $walls[0]->highest, $walls[0]->length, $walls[0]->face], 0.01);
+        $this->assertEqualsWithDelta(
+            [50.0, 50.0, 1200.0, 60_000.0],
+            [$walls[0]->lowest, $walls[0]->highest, $walls[0]->length, $walls[0]->face],
+            0.01,
+        );
         $this->assertSame([], Walls::find($model, $terrain, ['back']));
     }
 
@@ -113,7 +129,10 @@ final class GradingTest extends TestCase
 
     public function test_where_formations_overlap_the_nearest_rules(): void
     {
-        $model = Build::flatLand(40.0, [Build::straight(1, 300.0, 50.0, 50.0, Build::evenProfile()), Build::straight(2, 330.0, 54.0, 54.0, Build::evenProfile())]);
+        $model = Build::flatLand(40.0, [
+            Build::straight(1, 300.0, 50.0, 50.0, Build::evenProfile()),
+            Build::straight(2, 330.0, 54.0, 54.0, Build::evenProfile()),
+        ]);
         $this->assertSame(50.0, $model->heightAt(600.0, 314.0));
         $this->assertSame(54.0, $model->heightAt(600.0, 316.0));
         $this->assertSame(50.0, $model->heightAt(600.0, 315.0), 'a tie goes to the lower id');
@@ -125,10 +144,23 @@ final class GradingTest extends TestCase
             mt_srand($seed);
             $runs = [];
             for ($k = 1; $k <= 3; $k++) {
-                $runs[] = Build::run($k, (float) mt_rand(0, 300), (float) mt_rand(50, 550), (float) mt_rand(-40, 40), [
-                    ['kind' => 'tangent', 'length_mm' => (float) mt_rand(100, 400)],
-                    ['kind' => 'arc', 'radius_mm' => (float) mt_rand(300, 800), 'angle_deg' => (float) mt_rand(5, 60) * (mt_rand(0, 1) * 2 - 1)],
-                ], (float) mt_rand(10, 90), [[90, mt_rand(10, 90)]], ['batter_cut_left' => mt_rand(2, 30) / 10.0, 'batter_fill_right' => mt_rand(2, 30) / 10.0, 'ditch_depth_mm' => 1.5]);
+                $runs[] = Build::run(
+                    $k,
+                    (float) mt_rand(0, 300),
+                    (float) mt_rand(50, 550),
+                    (float) mt_rand(-40, 40),
+                    [
+                        ['kind' => 'tangent', 'length_mm' => (float) mt_rand(100, 400)],
+                        [
+                            'kind' => 'arc',
+                            'radius_mm' => (float) mt_rand(300, 800),
+                            'angle_deg' => (float) mt_rand(5, 60) * (mt_rand(0, 1) * 2 - 1),
+                        ],
+                    ],
+                    (float) mt_rand(10, 90),
+                    [[90, mt_rand(10, 90)]],
+                    ['batter_cut_left' => mt_rand(2, 30) / 10.0, 'batter_fill_right' => mt_rand(2, 30) / 10.0, 'ditch_depth_mm' => 1.5],
+                );
             }
             $model = Build::flatLand((float) mt_rand(0, 100), $runs);
             $terrain = $model->terrain(20.0);
@@ -187,7 +219,13 @@ final class GradingTest extends TestCase
         $of = Fixtures::json("land/{$case}.json");
         $runs = [];
         foreach ($of['tracks'] as $k => $track) {
-            $runs[] = Build::straight($k + 1, (float) $track['from'][1], (float) $track['from'][2], (float) $track['to'][2], Build::evenProfile((float) $of['halfwidth'], (float) $of['slope_cut']));
+            $runs[] = Build::straight(
+                $k + 1,
+                (float) $track['from'][1],
+                (float) $track['from'][2],
+                (float) $track['to'][2],
+                Build::evenProfile((float) $of['halfwidth'], (float) $of['slope_cut']),
+            );
         }
 
         return [$of, Build::flatLand((float) $of['ground'], $runs)];

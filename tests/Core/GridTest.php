@@ -33,8 +33,18 @@ final class GridTest extends TestCase
             $of = $levels[$k];
             $this->assertCount($of['lines'], $contour->lines, "lines at {$contour->level}");
             $this->assertSame($of['closed_lines'], $contour->closedLines());
-            $this->assertEqualsWithDelta($of['length']['board']['expect'], $contour->length, $of['length']['board']['tol'], "length at {$contour->level}");
-            $this->assertEqualsWithDelta($of['area_above']['board']['expect'], $contour->areaAbove, $of['area_above']['board']['tol'], "area at {$contour->level}");
+            $this->assertEqualsWithDelta(
+                $of['length']['board']['expect'],
+                $contour->length,
+                $of['length']['board']['tol'],
+                "length at {$contour->level}",
+            );
+            $this->assertEqualsWithDelta(
+                $of['area_above']['board']['expect'],
+                $contour->areaAbove,
+                $of['area_above']['board']['tol'],
+                "area at {$contour->level}",
+            );
         }
     }
 
@@ -46,7 +56,11 @@ final class GridTest extends TestCase
         foreach ($expected['volume_above'] as $of) {
             $this->assertEqualsWithDelta($of['board']['expect'], $grid->mesh()->volumeAbove((float) $of['level']), $of['board']['tol']);
         }
-        $this->assertEqualsWithDelta($expected['area_3d']['board']['expect'], $grid->mesh()->surface(), $expected['area_3d']['board']['tol']);
+        $this->assertEqualsWithDelta(
+            $expected['area_3d']['board']['expect'],
+            $grid->mesh()->surface(),
+            $expected['area_3d']['board']['tol'],
+        );
         $this->assertGreaterThanOrEqual($expected['max_slope']['accept'][0], $grid->maxSlope());
         $this->assertLessThanOrEqual($expected['max_slope']['accept'][1], $grid->maxSlope());
     }
@@ -129,7 +143,12 @@ final class GridTest extends TestCase
         $segments = [];
         foreach (Contours::of($mesh, Contours::levels($mesh, 10.0)) as $contour) {
             foreach ($contour->lines as $line) {
-                $points = LineSimplifier::line($line['points'], 1.0, $line['closed'], LineSimplifier::withinBand($mesh, $contour->level, 4.5, 2.0));
+                $points = LineSimplifier::line(
+                    $line['points'],
+                    1.0,
+                    $line['closed'],
+                    LineSimplifier::withinBand($mesh, $contour->level, 4.5, 2.0),
+                );
                 $this->assertLessThanOrEqual(count($line['points']), count($points));
                 for ($k = 1; $k < count($points); $k++) {
                     $segments[] = [$contour->level, $points[$k - 1], $points[$k]];
@@ -157,14 +176,16 @@ final class GridTest extends TestCase
 
     public function test_a_broken_ascii_grid_names_its_line(): void
     {
-        foreach ([
-            "ncols 2\nnrows 2\ncellsize 5\n1 2\n3 x\n" => 'line 5',
-            "ncols 2\nnrows 2\ncellsize 5\n1 2\n3\n" => '3 heights',
-            "nrows 2\ncellsize 5\n1 2\n" => 'no ncols',
-            "ncols 2\nnrows 2\ncellsize 5\n1 2\n3 -9999\n" => 'NODATA',
-            "ncols 99999\nnrows 99999\ncellsize 5\n1\n" => 'cannot be read',
-            '' => 'no ncols',
-        ] as $text => $words) {
+        foreach (
+            [
+                "ncols 2\nnrows 2\ncellsize 5\n1 2\n3 x\n" => 'line 5',
+                "ncols 2\nnrows 2\ncellsize 5\n1 2\n3\n" => '3 heights',
+                "nrows 2\ncellsize 5\n1 2\n" => 'no ncols',
+                "ncols 2\nnrows 2\ncellsize 5\n1 2\n3 -9999\n" => 'NODATA',
+                "ncols 99999\nnrows 99999\ncellsize 5\n1\n" => 'cannot be read',
+                '' => 'no ncols',
+            ] as $text => $words
+        ) {
             try {
                 AsciiGrid::read($text);
                 $this->fail("accepted: {$text}");

@@ -22,7 +22,10 @@ final class GroundTest extends TestCase
         $of = Fixtures::json('land/ground-01.json');
         $reference = AsciiGrid::read(Fixtures::text('land/ground-01.asc'));
         $spots = array_map(fn (array $s): Spot => new Spot(...array_map('floatval', $s)), $of['spots']);
-        $lattice = GroundSolver::solve(GroundProblem::over(0.0, 0.0, $of['width'], $of['depth'], $spots, [], $of['tension'], $of['stiffness']), 5.0);
+        $lattice = GroundSolver::solve(
+            GroundProblem::over(0.0, 0.0, $of['width'], $of['depth'], $spots, [], $of['tension'], $of['stiffness']),
+            5.0,
+        );
         $this->assertSame(count($reference->values), count($lattice->heights));
         $sum = 0.0;
         foreach ($reference->values as $p => $z) {
@@ -69,7 +72,9 @@ final class GroundTest extends TestCase
         for ($seed = 1; $seed <= 5; $seed++) {
             $spots = self::random($seed);
             $here = GroundSolver::solve(GroundProblem::over(0.0, 0.0, 900.0, 500.0, $spots));
-            $there = GroundSolver::solve(GroundProblem::over(0.0, 0.0, 900.0, 500.0, array_map(fn (Spot $s): Spot => new Spot(900.0 - $s->x, $s->y, $s->z), $spots)));
+            $there = GroundSolver::solve(
+                GroundProblem::over(0.0, 0.0, 900.0, 500.0, array_map(fn (Spot $s): Spot => new Spot(900.0 - $s->x, $s->y, $s->z), $spots)),
+            );
             for ($x = 0.0; $x <= 900.0; $x += 45.0) {
                 for ($y = 0.0; $y <= 500.0; $y += 50.0) {
                     $this->assertEqualsWithDelta($here->at($x, $y), $there->at(900.0 - $x, $y), 0.1, "seed {$seed} at {$x}, {$y}");
@@ -81,7 +86,12 @@ final class GroundTest extends TestCase
     public function test_spots_on_a_plane_give_that_plane(): void
     {
         $plane = fn (float $x, float $y): float => 20.0 + 0.05 * $x - 0.03 * $y;
-        $spots = array_map(fn (array $p): Spot => new Spot($p[0], $p[1], $plane($p[0], $p[1])), [[50.0, 40.0], [700.0, 80.0], [400.0, 450.0], [812.3, 390.7]]);
+        $spots = array_map(fn (array $p): Spot => new Spot($p[0], $p[1], $plane($p[0], $p[1])), [
+            [50.0, 40.0],
+            [700.0, 80.0],
+            [400.0, 450.0],
+            [812.3, 390.7],
+        ]);
         $ground = GroundSolver::solve(GroundProblem::over(0.0, 0.0, 900.0, 500.0, $spots));
         foreach ([[0.0, 0.0], [900.0, 500.0], [450.0, 250.0], [0.0, 500.0]] as [$x, $y]) {
             $this->assertEqualsWithDelta($plane($x, $y), $ground->at($x, $y), 0.01);
@@ -92,7 +102,9 @@ final class GroundTest extends TestCase
     {
         $one = GroundSolver::solve(GroundProblem::over(0.0, 0.0, 900.0, 500.0, [new Spot(100.0, 100.0, 40.0)]));
         $this->assertEqualsWithDelta(40.0, $one->at(880.0, 480.0), 1e-6);
-        $two = GroundSolver::solve(GroundProblem::over(0.0, 0.0, 900.0, 500.0, [new Spot(100.0, 250.0, 40.0), new Spot(500.0, 250.0, 60.0)]));
+        $two = GroundSolver::solve(
+            GroundProblem::over(0.0, 0.0, 900.0, 500.0, [new Spot(100.0, 250.0, 40.0), new Spot(500.0, 250.0, 60.0)]),
+        );
         $this->assertEqualsWithDelta(50.0, $two->at(300.0, 20.0), 0.01);
         $this->assertEqualsWithDelta(70.0, $two->at(700.0, 480.0), 0.01);
         $none = GroundSolver::solve(GroundProblem::over(0.0, 0.0, 900.0, 500.0, [], base: 12.0));
@@ -134,7 +146,10 @@ final class GroundTest extends TestCase
 
     public function test_two_spots_in_one_place_with_different_heights_are_refused(): void
     {
-        $this->assertCount(1, GroundProblem::over(0.0, 0.0, 900.0, 500.0, [new Spot(100.0, 100.0, 40.0), new Spot(100.2, 100.0, 40.0)])->spots);
+        $this->assertCount(
+            1,
+            GroundProblem::over(0.0, 0.0, 900.0, 500.0, [new Spot(100.0, 100.0, 40.0), new Spot(100.2, 100.0, 40.0)])->spots,
+        );
         $this->expectException(InvalidValue::class);
         $this->expectExceptionMessageMatches('/Two spots at 100, 100/');
         GroundProblem::over(0.0, 0.0, 900.0, 500.0, [new Spot(100.0, 100.0, 40.0), new Spot(100.2, 100.0, 60.0)]);
@@ -142,13 +157,15 @@ final class GroundTest extends TestCase
 
     public function test_impossible_lines_and_sizes_are_refused(): void
     {
-        foreach ([
-            fn () => HeightLine::through([new Spot(1.0, 1.0, 1.0)]),
-            fn () => HeightLine::through([new Spot(1.0, 1.0, 1.0), new Spot(1.1, 1.0, 9.0)]),
-            fn () => GroundProblem::over(0.0, 0.0, -5.0, 500.0, []),
-            fn () => GroundProblem::over(0.0, 0.0, 900.0, 500.0, [], tension: 1.2),
-            fn () => GroundProblem::over(0.0, 0.0, 900.0, 500.0, [new Spot(NAN, 0.0, 0.0)]),
-        ] as $k => $make) {
+        foreach (
+            [
+                fn () => HeightLine::through([new Spot(1.0, 1.0, 1.0)]),
+                fn () => HeightLine::through([new Spot(1.0, 1.0, 1.0), new Spot(1.1, 1.0, 9.0)]),
+                fn () => GroundProblem::over(0.0, 0.0, -5.0, 500.0, []),
+                fn () => GroundProblem::over(0.0, 0.0, 900.0, 500.0, [], tension: 1.2),
+                fn () => GroundProblem::over(0.0, 0.0, 900.0, 500.0, [new Spot(NAN, 0.0, 0.0)]),
+            ] as $k => $make
+        ) {
             try {
                 $make();
                 $this->fail("case {$k} accepted");

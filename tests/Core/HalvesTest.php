@@ -17,7 +17,20 @@ final class HalvesTest extends TestCase
         [$left, $right] = PolygonSplitter::of([Build::square(0, 0, 100, 60)], 30.0);
         $this->assertEqualsWithDelta([1800.0, 4200.0], [Polygon::area($left[0][0]), Polygon::area($right[0][0])], 1e-3);
         // A handle to the left, three tines to the right.
-        $fork = [[0, 0], [100, 0], [100, 20], [40, 20], [40, 40], [100, 40], [100, 60], [40, 60], [40, 80], [100, 80], [100, 100], [0, 100]];
+        $fork = [
+            [0, 0],
+            [100, 0],
+            [100, 20],
+            [40, 20],
+            [40, 40],
+            [100, 40],
+            [100, 60],
+            [40, 60],
+            [40, 80],
+            [100, 80],
+            [100, 100],
+            [0, 100],
+        ];
         [$handle, $tines] = PolygonSplitter::of([array_map(fn (array $p): array => [(float) $p[0], (float) $p[1]], $fork)], 60.0);
         $this->assertCount(1, $handle);
         $this->assertEqualsWithDelta([800.0, 800.0, 800.0], array_map(fn (array $p): float => Polygon::area($p[0]), $tines), 1e-3);
@@ -25,7 +38,11 @@ final class HalvesTest extends TestCase
 
     public function test_holes_stay_in_their_half_or_open_into_the_cut(): void
     {
-        $frame = [Build::square(0, 0, 100, 100), array_reverse(Build::square(30, 30, 70, 70)), array_reverse(Build::square(80, 40, 90, 60))];
+        $frame = [
+            Build::square(0, 0, 100, 100),
+            array_reverse(Build::square(30, 30, 70, 70)),
+            array_reverse(Build::square(80, 40, 90, 60)),
+        ];
         [$left, $right] = PolygonSplitter::of($frame, 50.0);
         $this->assertEqualsWithDelta(5000.0 - 800.0, self::area($left), 1e-3);
         $this->assertEqualsWithDelta(5000.0 - 800.0 - 200.0, self::area($right), 1e-3);
@@ -40,7 +57,7 @@ final class HalvesTest extends TestCase
             $ring = array_map(function (int $k): array {
                 $away = mt_rand(20, 100);
 
-                return [$away * cos($k * M_PI / 12), $away * sin($k * M_PI / 12)];
+                return [$away * cos(($k * M_PI) / 12), $away * sin(($k * M_PI) / 12)];
             }, range(0, 23));
             foreach ([0.0, mt_rand(-60, 60), $ring[5][0]] as $at) {
                 [$left, $right] = PolygonSplitter::of([$ring], (float) $at);

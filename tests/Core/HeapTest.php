@@ -26,7 +26,12 @@ final class HeapTest extends TestCase
 {
     public function test_a_ridge_with_a_foot_stands_on_what_lies_there(): void
     {
-        $ridge = new LandFeature(Build::uid(5), 'ridge', [new Spot(300.0, 300.0, 60.0), new Spot(900.0, 300.0, 60.0)], figures: ['foot_deg' => 40.0]);
+        $ridge = new LandFeature(
+            Build::uid(5),
+            'ridge',
+            [new Spot(300.0, 300.0, 60.0), new Spot(900.0, 300.0, 60.0)],
+            figures: ['foot_deg' => 40.0],
+        );
         $project = Build::project([], [$ridge]);
         $model = $this->model($project);
         $foot = 60.0 / tan(deg2rad(40.0));
@@ -47,12 +52,22 @@ final class HeapTest extends TestCase
     {
         $ridge = new LandFeature(Build::uid(5), 'ridge', [new Spot(300.0, 300.0, 60.0), new Spot(900.0, 300.0, 60.0)]);
         $this->assertFalse($ridge->isShape());
-        $this->assertEqualsWithDelta(60.0, $this->model(Build::project([], [$ridge]))->heightAt(600.0, 0.0), 1.0, 'nothing else says how high the edge is');
+        $this->assertEqualsWithDelta(
+            60.0,
+            $this->model(Build::project([], [$ridge]))->heightAt(600.0, 0.0),
+            1.0,
+            'nothing else says how high the edge is',
+        );
     }
 
     public function test_a_heap_is_a_cone_on_a_slope(): void
     {
-        $ground = [Build::spot(1, 0.0, 0.0, 0.0), Build::spot(2, 1200.0, 0.0, 60.0), Build::spot(3, 0.0, 600.0, 0.0), Build::spot(4, 1200.0, 600.0, 60.0)];
+        $ground = [
+            Build::spot(1, 0.0, 0.0, 0.0),
+            Build::spot(2, 1200.0, 0.0, 60.0),
+            Build::spot(3, 0.0, 600.0, 0.0),
+            Build::spot(4, 1200.0, 600.0, 60.0),
+        ];
         $heap = new LandFeature(Build::uid(5), 'spot', [new Spot(600.0, 300.0, 80.0)], figures: ['foot_deg' => 35.0]);
         $model = $this->model(Build::project([], [...$ground, $heap]));
         foreach ([[600.0, 300.0], [560.0, 300.0], [620.0, 330.0], [700.0, 300.0]] as [$x, $y]) {
@@ -94,7 +109,9 @@ final class HeapTest extends TestCase
         $this->assertSame([], $this->found($this->two(true), 0));
         // Its own spot, or a fixed edge, makes it land of its own; a spot on the edge between both does not.
         $project = $this->two(false);
-        $with = fn (LandFeature $f): bool => Project::of($project->layout, $project->sections, [], [...$project->features, $f])->isHeld($project->sections[1]);
+        $with = fn (LandFeature $f): bool => Project::of($project->layout, $project->sections, [], [...$project->features, $f])->isHeld(
+            $project->sections[1],
+        );
         $this->assertFalse($with(Build::spot(20, 1500.0, 300.0, 30.0)));
         $this->assertTrue($with(Build::spot(20, 1200.0, 300.0, 30.0)));
         $this->assertTrue($with(Build::spot(20, 600.0, 300.0, 30.0)));
@@ -103,34 +120,70 @@ final class HeapTest extends TestCase
 
     public function test_a_run_that_ends_at_the_joint_or_passes_leaves_a_level_board_as_it_is(): void
     {
-        foreach ([[false, 1200.0, 300.0, false], [false, 1201.5, 300.0, false], [false, 1203.5, 300.0, true], [true, 1200.0, 300.0, true], [false, 2100.0, 640.0, false]] as [$runsOn, $length, $y, $graded]) {
+        foreach (
+            [
+                [false, 1200.0, 300.0, false],
+                [false, 1201.5, 300.0, false],
+                [false, 1203.5, 300.0, true],
+                [true, 1200.0, 300.0, true],
+                [false, 2100.0, 640.0, false],
+            ] as [$runsOn, $length, $y, $graded]
+        ) {
             $two = $this->two($runsOn);
-            $project = Project::of($two->layout, $two->sections, [Build::straight(9, $y, 70.0, 70.0, Build::evenProfile(), $length)], $two->features);
+            $project = Project::of(
+                $two->layout,
+                $two->sections,
+                [Build::straight(9, $y, 70.0, 70.0, Build::evenProfile(), $length)],
+                $two->features,
+            );
             $without = $this->model($two, 1);
-            $this->assertSame($graded, abs($this->model($project, 1)->heightAt(10.0, min(590.0, $y)) - $without->heightAt(10.0, min(590.0, $y))) > 1.0, "{$length} along, {$y} up");
+            $this->assertSame(
+                $graded,
+                abs($this->model($project, 1)->heightAt(10.0, min(590.0, $y)) - $without->heightAt(10.0, min(590.0, $y))) > 1.0,
+                "{$length} along, {$y} up",
+            );
         }
     }
 
     public function test_land_below_the_boards_top_is_told(): void
     {
         foreach ([[-0.4, 0], [-0.6, 1]] as [$z, $count]) {
-            $spots = array_map(fn (array $p, int $k): LandFeature => Build::spot($k + 1, $p[0], $p[1], $z), [[0.0, 0.0], [1200.0, 0.0], [0.0, 600.0], [1200.0, 600.0]], [0, 1, 2, 3]);
+            $spots = array_map(
+                fn (array $p, int $k): LandFeature => Build::spot($k + 1, $p[0], $p[1], $z),
+                [[0.0, 0.0], [1200.0, 0.0], [0.0, 600.0], [1200.0, 600.0]],
+                [0, 1, 2, 3],
+            );
             $study = Build::study(Build::project([], $spots));
             $found = array_values(array_filter(Rulebook::check($study), fn (Finding $f): bool => $f->id === 'below-board-top'));
             $this->assertCount($count, $found, "{$z} mm");
             if ($found !== []) {
-                $this->assertEqualsWithDelta([0.6, 7200.0], [$found[0]->figures['deepest']->value, $found[0]->figures['over']->value], 1e-6);
+                $this->assertEqualsWithDelta(
+                    [0.6, 7200.0],
+                    [$found[0]->figures['deepest']->value, $found[0]->figures['over']->value],
+                    1e-6,
+                );
             }
         }
     }
 
     private function two(bool $runsOn): Project
     {
-        $spots = [Build::spot(1, 0.0, 0.0, 0.0), Build::spot(2, 0.0, 600.0, 0.0), Build::spot(3, 1100.0, 300.0, 40.0), Build::spot(4, 1200.0, 0.0, 12.0), Build::spot(5, 1200.0, 600.0, 12.0)];
+        $spots = [
+            Build::spot(1, 0.0, 0.0, 0.0),
+            Build::spot(2, 0.0, 600.0, 0.0),
+            Build::spot(3, 1100.0, 300.0, 40.0),
+            Build::spot(4, 1200.0, 0.0, 12.0),
+            Build::spot(5, 1200.0, 600.0, 12.0),
+        ];
 
         return Project::of(
             new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5),
-            [Section::of(Build::uid(901), 'Hilly', 1200.0, 600.0), Section::of(Build::uid(902), 'Level', 900.0, 600.0, 1200.0, runsOn: $runsOn)], [], $spots,
+            [
+                Section::of(Build::uid(901), 'Hilly', 1200.0, 600.0),
+                Section::of(Build::uid(902), 'Level', 900.0, 600.0, 1200.0, runsOn: $runsOn),
+            ],
+            [],
+            $spots,
         );
     }
 
@@ -141,7 +194,12 @@ final class HeapTest extends TestCase
 
     private function across(Project $project, LandFeature $feature): float
     {
-        return BaseWidth::across($this->model($project), $this->model(Variation::without($project, $feature->uid)), $feature, $project->sections[0]);
+        return BaseWidth::across(
+            $this->model($project),
+            $this->model(Variation::without($project, $feature->uid)),
+            $feature,
+            $project->sections[0],
+        );
     }
 
     /** @return list<string> */
@@ -149,6 +207,9 @@ final class HeapTest extends TestCase
     {
         $model = $this->model($project, $k);
 
-        return array_map(fn (Finding $f): string => $f->id, Rulebook::check(LandStudy::of($project, $project->sections[$k], $model, $model->terrain(5.0))));
+        return array_map(
+            fn (Finding $f): string => $f->id,
+            Rulebook::check(LandStudy::of($project, $project->sections[$k], $model, $model->terrain(5.0))),
+        );
     }
 }

@@ -26,11 +26,20 @@ final class JointTest extends TestCase
     public function test_a_bridge_over_the_joint_of_two_boards_is_told_and_one_beside_it_is_not(): void
     {
         $found = function (float $from, float $to): array {
-            $run = Build::straight(1, 300.0, 80.0, 80.0, length: 2000.0, structures: [['kind' => 'bridge', 'from_mm' => $from, 'to_mm' => $to]]);
+            $run = Build::straight(
+                1,
+                300.0,
+                80.0,
+                80.0,
+                length: 2000.0,
+                structures: [['kind' => 'bridge', 'from_mm' => $from, 'to_mm' => $to]],
+            );
             $sections = [Section::of(Build::uid(901), 'Left', 1000.0, 600.0), Section::of(Build::uid(902), 'Right', 1000.0, 600.0, 1000.0)];
             $project = Project::of(new LayoutSheet(Build::uid(900), 'Two', 87.1, 16.5), $sections, [$run]);
 
-            return array_values(array_filter(Rulebook::check(Build::study($project, 10.0)), fn (Finding $f): bool => $f->id === 'span-across-moving-joint'));
+            return array_values(
+                array_filter(Rulebook::check(Build::study($project, 10.0)), fn (Finding $f): bool => $f->id === 'span-across-moving-joint'),
+            );
         };
         $this->assertSame([], $found(700.0, 996.0));
         $over = $found(900.0, 1150.0);
@@ -66,7 +75,13 @@ final class JointTest extends TestCase
             }
         }
         $this->assertEqualsWithDelta(62.5, (float) $a->edgeHeight('right', 150.0), 1e-9);
-        $this->assertSame(50.0, $this->board(1, 600.0, 400.0)->withEdge('right', [[100.0, 50.0]])->edgeHeight('right', 400.0), 'level beyond its points');
+        $this->assertSame(
+            50.0,
+            $this->board(1, 600.0, 400.0)
+                ->withEdge('right', [[100.0, 50.0]])
+                ->edgeHeight('right', 400.0),
+            'level beyond its points',
+        );
         $this->assertNull($a->edgeHeight('left', 10.0));
     }
 
@@ -75,7 +90,11 @@ final class JointTest extends TestCase
         $board = $this->board(1, 600.0, 400.0)->withEdge('right', [[0.0, 40.0], [400.0, 60.0]]);
         $project = Project::of(Build::project()->layout, [$board], [], [Build::spot(1, 600, 0, 0), Build::spot(2, 300, 200, 10)]);
         $this->assertCount(1, $project->groundProblem($board)->spots);
-        $this->assertEqualsWithDelta(40.0, $project->land($board, GroundSolver::solve($project->groundProblem($board)))->ground->at(600.0, 0.0), 0.6);
+        $this->assertEqualsWithDelta(
+            40.0,
+            $project->land($board, GroundSolver::solve($project->groundProblem($board)))->ground->at(600.0, 0.0),
+            0.6,
+        );
     }
 
     public function test_each_board_keeps_its_own_edge_and_a_step_between_them_is_found(): void
@@ -87,8 +106,11 @@ final class JointTest extends TestCase
             $out = [];
             foreach ([$a, $b] as $board) {
                 $model = $project->land($board, GroundSolver::solve($project->groundProblem($board)));
-                $found = (new JointsAgree)->check(LandStudy::of($project, $board, $model, $model->terrain(20.0)));
-                $out[] = [round($model->ground->at($board === $a ? 600.0 : 0.0, 400.0)), array_map(fn (Finding $f): string => $f->id, $found)];
+                $found = (new JointsAgree())->check(LandStudy::of($project, $board, $model, $model->terrain(20.0)));
+                $out[] = [
+                    round($model->ground->at($board === $a ? 600.0 : 0.0, 400.0)),
+                    array_map(fn (Finding $f): string => $f->id, $found),
+                ];
             }
 
             return $out;
@@ -99,7 +121,15 @@ final class JointTest extends TestCase
 
     public function test_edges_that_cannot_be_are_refused(): void
     {
-        foreach (['edges' => ['top' => [[0.0, 1.0]]], 'edges/left' => ['left' => []], 'edges/left/0/at_mm' => ['left' => [[700.0, 1.0]]], 'edges/left/1/at_mm' => ['left' => [[5.0, 1.0], [5.0, 2.0]]], 'edges/back/0/z_mm' => ['back' => [[5.0, 9e9]]]] as $place => $edges) {
+        foreach (
+            [
+                'edges' => ['top' => [[0.0, 1.0]]],
+                'edges/left' => ['left' => []],
+                'edges/left/0/at_mm' => ['left' => [[700.0, 1.0]]],
+                'edges/left/1/at_mm' => ['left' => [[5.0, 1.0], [5.0, 2.0]]],
+                'edges/back/0/z_mm' => ['back' => [[5.0, 9e9]]],
+            ] as $place => $edges
+        ) {
             try {
                 Section::of('s', 'S', 1200.0, 600.0, edges: $edges);
                 $this->fail($place);
@@ -119,7 +149,13 @@ final class JointTest extends TestCase
         $this->assertSame(100.0, Variation::of($project, Build::uid(4), 'height', 20.0)->features[0]->points[0]->z);
         $run = Variation::of($project, Build::uid(1), 'batter', -9.0)->runs[0];
         $this->assertSame(0.02, $run->profile->batterInCut(true), 'no steeper than rock');
-        $this->assertSame([65.0, 71.0], array_map(fn (float $s): float => Variation::of($project, Build::uid(1), 'height', 5.0)->runs[0]->grade->heightAt($s), [0.0, 1200.0]));
+        $this->assertSame(
+            [65.0, 71.0],
+            array_map(fn (float $s): float => Variation::of($project, Build::uid(1), 'height', 5.0)->runs[0]->grade->heightAt($s), [
+                0.0,
+                1200.0,
+            ]),
+        );
         $this->assertSame([$ridge], Variation::without($project, Build::uid(4))->features);
         foreach ([[Build::uid(4), 'place', 5.0], [Build::uid(9), 'height', 5.0], [Build::uid(4), 'height', NAN]] as [$uid, $what, $by]) {
             try {
@@ -143,7 +179,9 @@ final class JointTest extends TestCase
     public function test_a_line_has_the_height_of_the_spot_it_ends_at(): void
     {
         $ridge = new LandFeature(Build::uid(5), 'ridge', [new Spot(100.0, 300.0, 50.0), new Spot(600.0, 300.0, 60.0)]);
-        $problem = Build::project([], [Build::spot(4, 600, 300, 90), $ridge])->groundProblem(Section::of(Build::uid(901), 'Board', 1200.0, 600.0));
+        $problem = Build::project([], [Build::spot(4, 600, 300, 90), $ridge])->groundProblem(
+            Section::of(Build::uid(901), 'Board', 1200.0, 600.0),
+        );
         $this->assertSame([50.0, 90.0], array_column($problem->lines[0]->points, 'z'));
     }
 

@@ -25,13 +25,15 @@ final class LandClassesTest extends TestCase
         $this->assertGreaterThan($index[50 * 80 + 4] + 2.0, $floor, 'wetter than the slope beside it');
         // On an even slope every cell hands on its row: a counts from the top.
         $plane = Wetness::index(self::grid(fn (float $x, float $y): float => 0.2 * $x));
-        $this->assertEqualsWithDelta(log(10 * 5.0 / 0.2), $plane[20 * 80 + 70], 1e-6, 'ten cells at and above it');
+        $this->assertEqualsWithDelta(log((10 * 5.0) / 0.2), $plane[20 * 80 + 70], 1e-6, 'ten cells at and above it');
         $this->assertEqualsWithDelta(log(5.0 / 0.2), $plane[20 * 80 + 79], 1e-6);
     }
 
     public function test_a_pit_fills_and_drains(): void
     {
-        $index = Wetness::index(self::grid(fn (float $x, float $y): float => 50.0 - 30.0 * exp(-(($x - 200) ** 2 + ($y - 150) ** 2) / 1500.0) + 0.01 * $x));
+        $index = Wetness::index(
+            self::grid(fn (float $x, float $y): float => 50.0 - 30.0 * exp(-(($x - 200) ** 2 + ($y - 150) ** 2) / 1500.0) + 0.01 * $x),
+        );
         $this->assertCount(80 * 60, $index);
         $this->assertGreaterThan(2.0 + $index[5 * 80 + 60], $index[30 * 80 + 40], 'its middle is wet');
         foreach ($index as $value) {
@@ -56,9 +58,16 @@ final class LandClassesTest extends TestCase
         // A cone: 30° all round, flat beyond its foot.
         $land = self::grid(fn (float $x, float $y): float => max(0.0, 80.0 - tan(deg2rad(30.0)) * hypot($x - 200, $y - 150)));
         $classes = LandClasses::slopes($land, 400.0, 300.0);
-        $this->assertSame(['under 10°', '10–20°', '20–34°', '34–45°', '45° and steeper'], array_map(fn (LandClass $c): string => $c->name, $classes));
-        $this->assertEqualsWithDelta($land->mesh(400.0, 300.0)->surface(), array_sum(array_map(fn (LandClass $c): float => $c->area, $classes)), 1.0);
-        $cone = M_PI * (80.0 / tan(deg2rad(30.0))) ** 2 / cos(deg2rad(30.0));
+        $this->assertSame(
+            ['under 10°', '10–20°', '20–34°', '34–45°', '45° and steeper'],
+            array_map(fn (LandClass $c): string => $c->name, $classes),
+        );
+        $this->assertEqualsWithDelta(
+            $land->mesh(400.0, 300.0)->surface(),
+            array_sum(array_map(fn (LandClass $c): float => $c->area, $classes)),
+            1.0,
+        );
+        $cone = (M_PI * (80.0 / tan(deg2rad(30.0))) ** 2) / cos(deg2rad(30.0));
         $this->assertEqualsWithDelta($cone, $classes[2]->area, 0.06 * $cone);
         $this->assertEqualsWithDelta(0.0, $classes[4]->area, 1.0);
     }
@@ -73,7 +82,11 @@ final class LandClassesTest extends TestCase
         [$sun, $north] = LandClasses::sun($land, 400.0, 300.0, -90.0);
         $this->assertSame(0.0, $sun->area);
         $this->assertGreaterThan(100_000.0, $north->area);
-        $this->assertSame(0.0, LandClasses::sun(self::grid(fn (float $x, float $y): float => 0.05 * $y), 400.0, 300.0, 90.0)[0]->area, 'flat land faces nowhere');
+        $this->assertSame(
+            0.0,
+            LandClasses::sun(self::grid(fn (float $x, float $y): float => 0.05 * $y), 400.0, 300.0, 90.0)[0]->area,
+            'flat land faces nowhere',
+        );
     }
 
     public function test_a_tape_follows_the_ground(): void
@@ -84,7 +97,11 @@ final class LandClassesTest extends TestCase
         $this->assertEqualsWithDelta(400.0, $tape->plan, 1e-9);
         $this->assertEqualsWithDelta(400.0 - 80.0 + 80.0 * M_SQRT2, $tape->ground, 1.0);
         $this->assertEqualsWithDelta(0.0, $tape->rise, 1e-6);
-        $this->assertEqualsWithDelta(40.0, TapeMeasure::along($land, [new Point(600.0, 100.0), new Point(600.0, 200.0), new Point(600.0, 300.0)])->rise, 1e-6);
+        $this->assertEqualsWithDelta(
+            40.0,
+            TapeMeasure::along($land, [new Point(600.0, 100.0), new Point(600.0, 200.0), new Point(600.0, 300.0)])->rise,
+            1e-6,
+        );
     }
 
     /** @param  callable(float, float): float  $height over 400 × 300 mm at 5 mm */

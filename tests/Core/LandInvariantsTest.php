@@ -49,7 +49,9 @@ final class LandInvariantsTest extends TestCase
                 }
             }
             $works = $terrain->earthworks();
-            $change = array_sum(array_map(fn (float $z, float $g): float => $z - $g, $terrain->heights, $terrain->ground)) * self::CELL ** 2;
+            $change = array_sum(
+                array_map(fn (float $z, float $g): float => $z - $g, $terrain->heights, $terrain->ground),
+            ) * self::CELL ** 2;
             $this->assertEqualsWithDelta($change, $works['fill'] - $works['cut'], 1.0, "seed {$seed}");
             $this->contoursEnd($terrain, $seed);
             $this->betweenBounds($model, $terrain, $seed);
@@ -75,8 +77,16 @@ final class LandInvariantsTest extends TestCase
                 $level = $run->grade->heightAt($place['station']);
                 // Beside a level crossing a road may stand over a track's slope by its ballast.
                 $slack = 0.06 + ($model->grading->runs[0]->kind !== $model->grading->runs[1]->kind ? 8.8 : 0.0);
-                $this->assertGreaterThanOrEqual($level - $beyond / $run->profile->batterInFill($left) - $slack, $z, "seed {$seed}, cell {$p}: under the bank");
-                $this->assertLessThanOrEqual($level + $beyond / $run->profile->batterInCut($left) + $slack, $z, "seed {$seed}, cell {$p}: over the cutting");
+                $this->assertGreaterThanOrEqual(
+                    $level - $beyond / $run->profile->batterInFill($left) - $slack,
+                    $z,
+                    "seed {$seed}, cell {$p}: under the bank",
+                );
+                $this->assertLessThanOrEqual(
+                    $level + $beyond / $run->profile->batterInCut($left) + $slack,
+                    $z,
+                    "seed {$seed}, cell {$p}: over the cutting",
+                );
             }
         }
         $this->assertGreaterThan(1000, $tried);
@@ -88,7 +98,7 @@ final class LandInvariantsTest extends TestCase
             $one = self::land($seed, 1.0)->terrain(self::CELL);
             $other = self::land($seed, -1.0)->terrain(self::CELL);
             foreach ($one->heights as $p => $z) {
-                $mirrored = (intdiv(count($one->heights), $one->cols) - 1 - intdiv($p, $one->cols)) * $one->cols + $p % $one->cols;
+                $mirrored = (intdiv(count($one->heights), $one->cols) - 1 - intdiv($p, $one->cols)) * $one->cols + ($p % $one->cols);
                 $this->assertEqualsWithDelta($z, $other->heights[$mirrored], 0.05, "seed {$seed}, cell {$p}");
             }
         }
@@ -115,7 +125,10 @@ final class LandInvariantsTest extends TestCase
     {
         mt_srand($seed);
         $y = fn (float $at): float => $side > 0.0 ? $at : self::DEPTH - $at;
-        $spots = array_map(fn (): Spot => new Spot(mt_rand(0, 9000) / 10.0, $y(mt_rand(0, 5000) / 10.0), (float) mt_rand(0, 150)), range(1, 9));
+        $spots = array_map(
+            fn (): Spot => new Spot(mt_rand(0, 9000) / 10.0, $y(mt_rand(0, 5000) / 10.0), (float) mt_rand(0, 150)),
+            range(1, 9),
+        );
         $runs = [];
         for ($k = 1; $k <= 2; $k++) {
             $turn = $side * (mt_rand(0, 1) * 2 - 1);
@@ -124,14 +137,27 @@ final class LandInvariantsTest extends TestCase
             [$a, $b] = [['batter_cut' => $batter(), 'batter_fill' => $batter()], ['batter_cut' => $batter(), 'batter_fill' => $batter()]];
             [$left, $right] = $side > 0.0 ? [$a, $b] : [$b, $a];
             $from = (float) mt_rand(60, 200);
-            $runs[] = Build::run($k, mt_rand(0, 1500) / 10.0, $y(mt_rand(500, 4300) / 10.0), $side * mt_rand(-300, 300) / 10.0, [
-                ['kind' => 'tangent', 'length_mm' => (float) mt_rand(80, 300)],
-                ['kind' => 'transition', 'length_mm' => 90.0, 'from_radius_mm' => 0.0, 'to_radius_mm' => $turn * $radius],
-                ['kind' => 'arc', 'radius_mm' => $radius, 'angle_deg' => $turn * mt_rand(8, 30)],
-            ], (float) mt_rand(20, 90), [[160, mt_rand(20, 90)]], [
-                'batter_cut_left' => $left['batter_cut'], 'batter_fill_left' => $left['batter_fill'],
-                'batter_cut_right' => $right['batter_cut'], 'batter_fill_right' => $right['batter_fill'], 'ditch_depth_mm' => 0.0,
-            ], [['kind' => ['bridge', 'tunnel'][mt_rand(0, 1)], 'from_mm' => $from, 'to_mm' => $from + mt_rand(10, 60)]]);
+            $runs[] = Build::run(
+                $k,
+                mt_rand(0, 1500) / 10.0,
+                $y(mt_rand(500, 4300) / 10.0),
+                ($side * mt_rand(-300, 300)) / 10.0,
+                [
+                    ['kind' => 'tangent', 'length_mm' => (float) mt_rand(80, 300)],
+                    ['kind' => 'transition', 'length_mm' => 90.0, 'from_radius_mm' => 0.0, 'to_radius_mm' => $turn * $radius],
+                    ['kind' => 'arc', 'radius_mm' => $radius, 'angle_deg' => $turn * mt_rand(8, 30)],
+                ],
+                (float) mt_rand(20, 90),
+                [[160, mt_rand(20, 90)]],
+                [
+                    'batter_cut_left' => $left['batter_cut'],
+                    'batter_fill_left' => $left['batter_fill'],
+                    'batter_cut_right' => $right['batter_cut'],
+                    'batter_fill_right' => $right['batter_fill'],
+                    'ditch_depth_mm' => 0.0,
+                ],
+                [['kind' => ['bridge', 'tunnel'][mt_rand(0, 1)], 'from_mm' => $from, 'to_mm' => $from + mt_rand(10, 60)]],
+            );
         }
         $lattice = GroundSolver::solve(GroundProblem::over(0.0, 0.0, self::WIDTH, self::DEPTH, $spots));
 
@@ -143,7 +169,7 @@ final class LandInvariantsTest extends TestCase
     /**
      * A pad, a stream and a water anywhere, in the order in which they are made.
      *
-     * @param callable(float): float $y
+     * @param  callable(float): float  $y
      */
     private static function shaped(Ground $ground, callable $y): Ground
     {
@@ -162,14 +188,19 @@ final class LandInvariantsTest extends TestCase
     /**
      * The second run is a road now and then, and the first has a wall.
      *
-     * @param list<Run> $runs
+     * @param  list<Run>  $runs
      * @return list<Run>
      */
     private static function built(array $runs, float $side): array
     {
         $runs[1] = $runs[1]->but(kind: mt_rand(0, 1) === 1 ? 'road' : 'track');
-        $wall = (mt_rand(0, 1) === 1) === ($side > 0.0) ? 'wall left' : 'wall right';
-        $runs[0] = $runs[0]->but(structures: [...array_map(fn (Structure $s): array => $s->toArray(), $runs[0]->structures), ['kind' => $wall, 'from_mm' => 20.0, 'to_mm' => 90.0]]);
+        $wall = (mt_rand(0, 1) === 1) === $side > 0.0 ? 'wall left' : 'wall right';
+        $runs[0] = $runs[0]->but(
+            structures: [
+                ...array_map(fn (Structure $s): array => $s->toArray(), $runs[0]->structures),
+                ['kind' => $wall, 'from_mm' => 20.0, 'to_mm' => 90.0],
+            ],
+        );
 
         return array_values($runs);
     }

@@ -37,10 +37,17 @@ final class NestTest extends TestCase
         foreach (['hill-06', 'long-08'] as $name) {
             $problem = NestFile::read(Fixtures::text("nest/{$name}.json"));
             $given = json_decode(Fixtures::text("nest/{$name}.answer.json"), true);
-            $placements = array_map(fn (array $p): array => ['rotation' => (float) $p['rotation'], 'dx' => (float) $p['dx'], 'dy' => (float) $p['dy']] + $p, $given['placements']);
+            $placements = array_map(
+                fn (array $p): array => ['rotation' => (float) $p['rotation'], 'dx' => (float) $p['dx'], 'dy' => (float) $p['dy']] + $p,
+                $given['placements'],
+            );
             $this->assertSame([], NestChecker::faults($problem, new NestResult($placements, [], $given['unplaced'], 0.0)), $name);
             $placements[1]['dx'] = $placements[2]['dx'] - 4000.0;
-            $this->assertNotSame([], NestChecker::faults($problem, new NestResult($placements, [], $given['unplaced'], 0.0)), 'a piece pushed aside is seen');
+            $this->assertNotSame(
+                [],
+                NestChecker::faults($problem, new NestResult($placements, [], $given['unplaced'], 0.0)),
+                'a piece pushed aside is seen',
+            );
         }
     }
 
@@ -48,11 +55,24 @@ final class NestTest extends TestCase
     {
         for ($seed = 1; $seed <= 12; $seed++) {
             mt_srand($seed);
-            $pieces = array_map(fn (int $k): NestPiece => new NestPiece("p{$k}", self::blob(mt_rand(3, 9), mt_rand(300, 1600) / 10.0, $k % 4 === 0)), range(1, 9));
-            $problem = new NestProblem([new NestSheet('offcut', 420.0, 260.0, 1), new NestSheet('s', 900.0, 600.0, 3)], $pieces, mt_rand(0, 6), mt_rand(0, 10), mt_rand(0, 1) === 1 ? [0.0, 90.0, 180.0, 270.0] : [0.0, 45.0]);
+            $pieces = array_map(
+                fn (int $k): NestPiece => new NestPiece("p{$k}", self::blob(mt_rand(3, 9), mt_rand(300, 1600) / 10.0, $k % 4 === 0)),
+                range(1, 9),
+            );
+            $problem = new NestProblem(
+                [new NestSheet('offcut', 420.0, 260.0, 1), new NestSheet('s', 900.0, 600.0, 3)],
+                $pieces,
+                mt_rand(0, 6),
+                mt_rand(0, 10),
+                mt_rand(0, 1) === 1 ? [0.0, 90.0, 180.0, 270.0] : [0.0, 45.0],
+            );
             $answer = Nester::lay($problem, 0.0, $seed);
             $this->assertSame([], NestChecker::faults($problem, $answer), "seed {$seed}");
-            $this->assertEqualsWithDelta(array_sum(array_map(fn (NestPiece $p): float => in_array($p->id, $answer->unplaced, true) ? 0.0 : $p->area, $pieces)), $answer->area, 1e-6);
+            $this->assertEqualsWithDelta(
+                array_sum(array_map(fn (NestPiece $p): float => in_array($p->id, $answer->unplaced, true) ? 0.0 : $p->area, $pieces)),
+                $answer->area,
+                1e-6,
+            );
             $this->assertLessThan(1.0, $answer->utilisation());
         }
     }
@@ -70,12 +90,32 @@ final class NestTest extends TestCase
 
     public function test_what_fits_no_sheet_is_left_out_and_all_else_laid(): void
     {
-        $pieces = [new NestPiece('long', [Build::square(0, 0, 1300, 40)]), new NestPiece('turned', [Build::square(0, 0, 80, 1200)]), new NestPiece('small', [Build::square(-50, -50, 50, 50)])];
+        $pieces = [
+            new NestPiece('long', [Build::square(0, 0, 1300, 40)]),
+            new NestPiece('turned', [Build::square(0, 0, 80, 1200)]),
+            new NestPiece('small', [Build::square(-50, -50, 50, 50)]),
+        ];
         $sheets = [new NestSheet('s', 1250.0, 600.0, 1)];
         $answer = Nester::lay(new NestProblem($sheets, $pieces, 3.0, 5.0), 0.0);
         $this->assertSame(['long'], $answer->unplaced);
-        $this->assertSame(['long', 'turned'], Nester::lay(new NestProblem($sheets, $pieces, 3.0, 5.0, [0.0]), 0.0)->unplaced, 'not turned, it is too tall');
-        $this->assertSame(['b'], Nester::lay(new NestProblem([new NestSheet('s', 100.0, 100.0, 1)], [new NestPiece('a', [Build::square(0, 0, 90, 90)]), new NestPiece('b', [Build::square(0, 0, 80, 80)])], 0.0, 0.0), 0.0)->unplaced, 'no sheet is left');
+        $this->assertSame(
+            ['long', 'turned'],
+            Nester::lay(new NestProblem($sheets, $pieces, 3.0, 5.0, [0.0]), 0.0)->unplaced,
+            'not turned, it is too tall',
+        );
+        $this->assertSame(
+            ['b'],
+            Nester::lay(
+                new NestProblem(
+                    [new NestSheet('s', 100.0, 100.0, 1)],
+                    [new NestPiece('a', [Build::square(0, 0, 90, 90)]), new NestPiece('b', [Build::square(0, 0, 80, 80)])],
+                    0.0,
+                    0.0,
+                ),
+                0.0,
+            )->unplaced,
+            'no sheet is left',
+        );
     }
 
     public function test_the_same_seed_lays_the_same_and_looking_longer_is_never_worse(): void
@@ -94,11 +134,31 @@ final class NestTest extends TestCase
 
     public function test_problems_that_cannot_be_are_refused_at_their_place(): void
     {
-        $file = fn (array $with): string => (string) json_encode($with + ['format' => 'idle-ridge/nest', 'version' => 1, 'kerf' => 3, 'margin' => 5, 'sheets' => [['id' => 's', 'w' => 100, 'h' => 100, 'count' => 1]], 'pieces' => [['id' => 'a', 'rings' => [Build::square(0, 0, 9, 9)]]]]);
-        foreach ([
-            '/kerf' => ['kerf' => -1], '/sheets/0/w' => ['sheets' => [['id' => 's', 'w' => 0, 'h' => 9, 'count' => 1]]], '/pieces/0/rings/0' => ['pieces' => [['id' => 'a', 'rings' => [[[0, 0], [1, 1]]]]]],
-            '/pieces/1/id' => ['pieces' => [['id' => 'a', 'rings' => [Build::square(0, 0, 9, 9)]], ['id' => 'a', 'rings' => [Build::square(0, 0, 9, 9)]]]], '/rotations/0' => ['rotations' => ['up']], '/format' => ['format' => 'other'],
-        ] as $place => $with) {
+        $file = fn (array $with): string => (string) json_encode(
+            $with + [
+                'format' => 'idle-ridge/nest',
+                'version' => 1,
+                'kerf' => 3,
+                'margin' => 5,
+                'sheets' => [['id' => 's', 'w' => 100, 'h' => 100, 'count' => 1]],
+                'pieces' => [['id' => 'a', 'rings' => [Build::square(0, 0, 9, 9)]]],
+            ],
+        );
+        foreach (
+            [
+                '/kerf' => ['kerf' => -1],
+                '/sheets/0/w' => ['sheets' => [['id' => 's', 'w' => 0, 'h' => 9, 'count' => 1]]],
+                '/pieces/0/rings/0' => ['pieces' => [['id' => 'a', 'rings' => [[[0, 0], [1, 1]]]]]],
+                '/pieces/1/id' => [
+                    'pieces' => [
+                        ['id' => 'a', 'rings' => [Build::square(0, 0, 9, 9)]],
+                        ['id' => 'a', 'rings' => [Build::square(0, 0, 9, 9)]],
+                    ],
+                ],
+                '/rotations/0' => ['rotations' => ['up']],
+                '/format' => ['format' => 'other'],
+            ] as $place => $with
+        ) {
             try {
                 NestFile::read($file($with));
                 $this->fail($place);
@@ -113,7 +173,13 @@ final class NestTest extends TestCase
     /** @return list<list<array{float, float}>> */
     private static function blob(int $corners, float $size, bool $hollow): array
     {
-        $ring = fn (float $share): array => array_map(fn (int $k): array => [$share * $size * (0.6 + 0.4 * ($k % 2)) * cos(2.0 * M_PI * $k / (2 * $corners)), $share * $size * (0.6 + 0.4 * ($k % 2)) * sin(2.0 * M_PI * $k / (2 * $corners))], range(0, 2 * $corners - 1));
+        $ring = fn (float $share): array => array_map(
+            fn (int $k): array => [
+                $share * $size * (0.6 + 0.4 * ($k % 2)) * cos((2.0 * M_PI * $k) / (2 * $corners)),
+                $share * $size * (0.6 + 0.4 * ($k % 2)) * sin((2.0 * M_PI * $k) / (2 * $corners)),
+            ],
+            range(0, 2 * $corners - 1),
+        );
 
         return $hollow ? [$ring(1.0), array_reverse($ring(0.5))] : [$ring(1.0)];
     }

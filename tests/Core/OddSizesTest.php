@@ -49,7 +49,10 @@ final class OddSizesTest extends TestCase
             $this->assertGreaterThan(0.015 * $cell, min($strips), "{$width} mm");
             $this->assertLessThan(1.03 * $cell, max($strips), "{$width} mm");
             if ($k % 500 < 12) {
-                $mesh = HeightGrid::cells(count($middles), 2, $cell, 0.0, 0.0, array_fill(0, 2 * count($middles), 3.0))->mesh($width, 1.6 * $cell);
+                $mesh = HeightGrid::cells(count($middles), 2, $cell, 0.0, 0.0, array_fill(0, 2 * count($middles), 3.0))->mesh(
+                    $width,
+                    1.6 * $cell,
+                );
                 $this->assertEqualsWithDelta($width * 1.6 * $cell, $mesh->surface(), 1e-6 * $width);
                 $covered = CellCoverage::of([Build::square(0.0, 0.0, $width, 1.6 * $cell)], $mesh->xs, $mesh->ys);
                 $this->assertEqualsWithDelta((float) ((count($mesh->xs) - 1) * 3), array_sum($covered), 1e-6, "{$width} mm");
@@ -68,11 +71,29 @@ final class OddSizesTest extends TestCase
                 default => $random->getInt(120, 1600) / 2.0,
             };
             [$w, $d] = [$size($seed), min(400.0, $size($seed + 2))];
-            $section = Section::of(Build::uid(901), 'Board', $w, $d, Build::between($random, -500.0, 500.0), Build::between($random, -500.0, 500.0), [0.0, 90.0, $random->getInt(-1800, 1800) / 10.0][$random->getInt(0, 2)]);
+            $section = Section::of(
+                Build::uid(901),
+                'Board',
+                $w,
+                $d,
+                Build::between($random, -500.0, 500.0),
+                Build::between($random, -500.0, 500.0),
+                [0.0, 90.0, $random->getInt(-1800, 1800) / 10.0][$random->getInt(0, 2)],
+            );
             $middle = $section->onEdge('front', $w / 2.0);
             $centre = $section->placement->toLayout(new Point($w / 3.0, $d / 2.0));
-            $run = Build::run(1, $middle->x, $middle->y, $section->placement->angleDeg + 70.0, [['kind' => 'tangent', 'length_mm' => $d]], 12.0, [[$d, 20.0]]);
-            $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), [$section], $seed % 3 === 0 ? [] : [$run], [Build::spot(2, $centre->x, $centre->y, Build::between($random, 15.0, 60.0))]);
+            $run = Build::run(
+                1,
+                $middle->x,
+                $middle->y,
+                $section->placement->angleDeg + 70.0,
+                [['kind' => 'tangent', 'length_mm' => $d]],
+                12.0,
+                [[$d, 20.0]],
+            );
+            $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), [$section], $seed % 3 === 0 ? [] : [$run], [
+                Build::spot(2, $centre->x, $centre->y, Build::between($random, 15.0, 60.0)),
+            ]);
             $model = $project->land($section, GroundSolver::solve($project->groundProblem($section)));
             $terrain = $model->terrain(5.0);
             $study = LandStudy::of($project, $section, $model, $terrain);
@@ -92,7 +113,11 @@ final class OddSizesTest extends TestCase
                 $board = EdgeBoard::along($edge, $model->heightAt(...), $w, $d, 0.0, 20.0);
                 $this->assertGreaterThan(0.0, Polygon::area($board->ring));
             }
-            $zones = [Build::uid(10) => Build::zone(10), Build::uid(11) => Build::zone(11, ['slope' => [5.0, 90.0]]), Build::uid(12) => Build::zone(12, ['near' => ['run' => null, 'from' => 0.0, 'to' => 40.0]])];
+            $zones = [
+                Build::uid(10) => Build::zone(10),
+                Build::uid(11) => Build::zone(11, ['slope' => [5.0, 90.0]]),
+                Build::uid(12) => Build::zone(12, ['near' => ['run' => null, 'from' => 0.0, 'to' => 40.0]]),
+            ];
             $survey = ZoneSurvey::ofLand($model, 5.0, 0.0, $section->placement, $zones, 90.0);
             $areas = SectionSurvey::of($survey, $section->placement, $zones, [], [])->zones;
             $this->assertEqualsWithDelta($w * $d, $areas[Build::uid(10)]->plan, 1e-4 * $w * $d, "seed {$seed}");

@@ -17,7 +17,7 @@ final class PigmentTest extends TestCase
         // CIELAB of sRGB white, black and pure red under D65.
         $this->assertEqualsWithDelta([100.0, 0.0, 0.0], Pigment::hex('#ffffff')->lab(), 0.02);
         $this->assertEqualsWithDelta([0.0, 0.0, 0.0], Pigment::hex('#000000')->lab(), 0.02);
-        $this->assertEqualsWithDelta([53.24, 80.09, 67.20], Pigment::hex('#ff0000')->lab(), 0.05);
+        $this->assertEqualsWithDelta([53.24, 80.09, 67.2], Pigment::hex('#ff0000')->lab(), 0.05);
         $this->assertEqualsWithDelta(0.0, Pigment::hex('#8a6f4d')->from(Pigment::hex('#8a6f4d')), 1e-9);
         $this->assertEqualsWithDelta(100.0, Pigment::hex('#ffffff')->from(Pigment::hex('#000000')), 0.05);
     }
@@ -52,10 +52,17 @@ final class PigmentTest extends TestCase
         $mix = [['base' => 'white', 'parts' => 2.0], ['base' => 'black', 'parts' => 0.0]];
         $this->assertSame('2 white', (new Colour('u', 'Pale', $mix))->words(), 'nothing of a base is not in it');
         $refused = 0;
-        foreach ([
-            fn () => Pigment::hex('brown'), fn () => new Colour('u', '', $mix), fn () => new Colour('u', 'None', []), fn () => new Colour('u', 'None', [['base' => 'white', 'parts' => 0.0]]),
-            fn () => new Colour('u', 'Less', [['base' => 'white', 'parts' => -1.0]]), fn () => (new Colour('u', 'Odd', $mix))->wet([]), fn () => Pigment::mixed([[Pigment::hex('#ffffff'), 0.0]]),
-        ] as $try) {
+        foreach (
+            [
+                fn () => Pigment::hex('brown'),
+                fn () => new Colour('u', '', $mix),
+                fn () => new Colour('u', 'None', []),
+                fn () => new Colour('u', 'None', [['base' => 'white', 'parts' => 0.0]]),
+                fn () => new Colour('u', 'Less', [['base' => 'white', 'parts' => -1.0]]),
+                fn () => (new Colour('u', 'Odd', $mix))->wet([]),
+                fn () => Pigment::mixed([[Pigment::hex('#ffffff'), 0.0]]),
+            ] as $try
+        ) {
             try {
                 $try();
             } catch (InvalidValue) {

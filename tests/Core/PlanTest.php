@@ -40,7 +40,7 @@ final class PlanTest extends TestCase
         // Wetting 100 × 0.5 × 0.4 × 1.08 = 21.6 ml; glue (100 × 0.5 × 0.5 + 100 ml/m² × 0.1 m²) × 1.08 = 37.8 ml, one to three.
         $this->assertEqualsWithDelta(21.6, $items['wet water']['amount'], 0.11);
         $this->assertEqualsWithDelta(37.8 / 4, $items['white glue']['amount'], 0.05);
-        $this->assertEqualsWithDelta(37.8 * 3 / 4, $items['water']['amount'], 0.15);
+        $this->assertEqualsWithDelta((37.8 * 3) / 4, $items['water']['amount'], 0.15);
 
         $plan = BenchPlan::make($work);
         [$paint, $soil] = $plan->moves;
@@ -65,14 +65,29 @@ final class PlanTest extends TestCase
             $zones = $coats = $times = [];
             for ($k = 0; $k < $random->getInt(1, 4); $k++) {
                 $x = $random->getInt(0, 700);
-                $zones[] = Build::zone(10 + $k, ['outline' => Build::square($x, 20.0 + 60 * $k, $x + $random->getInt(80, 450), 120.0 + 100 * $k)]);
+                $zones[] = Build::zone(10 + $k, [
+                    'outline' => Build::square($x, 20.0 + 60 * $k, $x + $random->getInt(80, 450), 120.0 + 100 * $k),
+                ]);
                 for ($c = 0; $c < $random->getInt(1, 4); $c++) {
-                    $coats[] = new Coat(Build::uid(100 + 10 * $k + $c), $zones[$k]->uid, Build::recipe($ids[$random->getInt(0, count($ids) - 1)]), passes: $random->getInt(1, 2));
+                    $coats[] = new Coat(
+                        Build::uid(100 + 10 * $k + $c),
+                        $zones[$k]->uid,
+                        Build::recipe($ids[$random->getInt(0, count($ids) - 1)]),
+                        passes: $random->getInt(1, 2),
+                    );
                 }
             }
             foreach ([1, 2, 4, 6] as $k => $weekday) {
                 $from = $random->getInt(500, 1200);
-                $times[] = new BenchTime(Build::uid(200 + $k), 'weekly', $weekday, null, $from, $from + $random->getInt(20, 200), $random->getInt(1, 2));
+                $times[] = new BenchTime(
+                    Build::uid(200 + $k),
+                    'weekly',
+                    $weekday,
+                    null,
+                    $from,
+                    $from + $random->getInt(20, 200),
+                    $random->getInt(1, 2),
+                );
             }
             $room = Room::of(Build::uid(300), 'Room', $random->getInt(8, 22), $random->getInt(2, 16), 50.0, 70.0);
             $plan = BenchPlan::make(Build::work(new Works($zones, $coats, [], [$room], $times), self::NOW, 'Europe/Oslo'), 20);
@@ -89,14 +104,27 @@ final class PlanTest extends TestCase
         $under = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
         $over = Build::zone(2, ['outline' => Build::square(400, 100, 600, 350)]);
         $beside = Build::zone(3, ['outline' => Build::square(700, 100, 900, 350)]);
-        $coats = [new Coat(Build::uid(11), $under->uid, Build::recipe('pulp-plaster-spreading'), 4.0), new Coat(Build::uid(12), $over->uid, Build::recipe('earth-paint')), new Coat(Build::uid(13), $beside->uid, Build::recipe('earth-paint'))];
-        $plan = BenchPlan::make(Build::work(new Works([$under, $over, $beside], $coats, [], [], [$this->evening(1), $this->evening(2), $this->evening(3)]), self::NOW));
+        $coats = [
+            new Coat(Build::uid(11), $under->uid, Build::recipe('pulp-plaster-spreading'), 4.0),
+            new Coat(Build::uid(12), $over->uid, Build::recipe('earth-paint')),
+            new Coat(Build::uid(13), $beside->uid, Build::recipe('earth-paint')),
+        ];
+        $plan = BenchPlan::make(
+            Build::work(
+                new Works([$under, $over, $beside], $coats, [], [], [$this->evening(1), $this->evening(2), $this->evening(3)]),
+                self::NOW,
+            ),
+        );
         $at = [];
         foreach ($plan->moves as $placed) {
             $at[$placed->move->zone->name] = $placed;
         }
         $this->assertGreaterThan($at['Zone 1']->end + 700, $at['Zone 2']->start, 'it goes over the plaster of the other zone');
-        $this->assertSame(Build::minute('2026-10-12T19:00Z') + ($at['Zone 1']->start === Build::minute('2026-10-12T19:00Z') ? $at['Zone 1']->move->minutes : 0), $at['Zone 3']->start);
+        $this->assertSame(
+            Build::minute('2026-10-12T19:00Z') +
+                ($at['Zone 1']->start === Build::minute('2026-10-12T19:00Z') ? $at['Zone 1']->move->minutes : 0),
+            $at['Zone 3']->start,
+        );
         $this->assertSame([], BenchPlanChecker::faults($plan));
     }
 
@@ -128,13 +156,37 @@ final class PlanTest extends TestCase
         $work = Build::work($works, self::NOW);
         $laid = $work->begin(array_values($work->moves)[0], Build::uid(50), $work->now - 13, $work->now);
         $state = function (string $now, array $seen = []) use ($works, $laid): DryingState {
-            $one = new CoatApplication($laid->uid, $laid->section, $laid->zone, $laid->coat, 1, $laid->title, $laid->recipe, $laid->mm, $laid->rings, $laid->area, 0.0, 13, [], $laid->startedAt, $laid->endedAt, $seen);
+            $one = new CoatApplication(
+                $laid->uid,
+                $laid->section,
+                $laid->zone,
+                $laid->coat,
+                1,
+                $laid->title,
+                $laid->recipe,
+                $laid->mm,
+                $laid->rings,
+                $laid->area,
+                0.0,
+                13,
+                [],
+                $laid->startedAt,
+                $laid->endedAt,
+                $seen,
+            );
 
             return Build::work(new Works($works->zones, $works->coats, [$one], [], $works->times), $now)->state($one);
         };
         // Touch-dry 60 × 1.4362 = 86.2 min, next coat 172.3 min.
-        $this->assertSame([DryingState::Wet, DryingState::Setting, DryingState::Setting, DryingState::Ready], [$state('2026-10-12T13:26Z'), $state('2026-10-12T13:27Z'), $state('2026-10-12T14:52Z'), $state('2026-10-12T14:53Z')]);
-        $this->assertSame(DryingState::Wet, $state('2026-10-12T14:53Z', [['at' => Build::minute('2026-10-12T14:40Z'), 'what' => 'still wet', 'of' => 'next_coat']]), 'whoever touched it wet is believed');
+        $this->assertSame(
+            [DryingState::Wet, DryingState::Setting, DryingState::Setting, DryingState::Ready],
+            [$state('2026-10-12T13:26Z'), $state('2026-10-12T13:27Z'), $state('2026-10-12T14:52Z'), $state('2026-10-12T14:53Z')],
+        );
+        $this->assertSame(
+            DryingState::Wet,
+            $state('2026-10-12T14:53Z', [['at' => Build::minute('2026-10-12T14:40Z'), 'what' => 'still wet', 'of' => 'next_coat']]),
+            'whoever touched it wet is believed',
+        );
     }
 
     public function test_fibre_is_cut_into_strips_by_its_open_time(): void
@@ -174,14 +226,17 @@ final class PlanTest extends TestCase
     }
 
     /**
-     * @param list<string> $recipes
-     * @param list<BenchTime> $times
-     * @param list<Room> $rooms
+     * @param  list<string>  $recipes
+     * @param  list<BenchTime>  $times
+     * @param  list<Room>  $rooms
      */
     private function works(array $recipes, array $times, array $rooms = []): Works
     {
         $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
-        $coats = array_map(fn (int $k): Coat => new Coat(Build::uid(20 + $k), $zone->uid, Build::recipe($recipes[$k])), array_keys($recipes));
+        $coats = array_map(
+            fn (int $k): Coat => new Coat(Build::uid(20 + $k), $zone->uid, Build::recipe($recipes[$k])),
+            array_keys($recipes),
+        );
 
         return new Works([$zone], $coats, [], $rooms, $times);
     }

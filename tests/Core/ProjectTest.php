@@ -38,8 +38,18 @@ final class ProjectTest extends TestCase
     {
         $a = Section::of(Build::uid(1), 'A', 1200.0, 600.0, runsOn: true);
         $b = Section::of(Build::uid(2), 'B', 900.0, 600.0, 1200.0, 0.0, runsOn: true);
-        $features = [Build::spot(5, 1000, 300, 90), Build::spot(6, 1500, 200, 20), Build::spot(7, 300, 100, 40), Build::spot(8, 2000, 500, 70)];
-        $project = Project::of(new LayoutSheet(Build::uid(9), 'L', 87.1, 16.5), [$a, $b], [Build::run(10, 900, 300, 5, [['kind' => 'tangent', 'length_mm' => 800.0]], 60)], $features);
+        $features = [
+            Build::spot(5, 1000, 300, 90),
+            Build::spot(6, 1500, 200, 20),
+            Build::spot(7, 300, 100, 40),
+            Build::spot(8, 2000, 500, 70),
+        ];
+        $project = Project::of(
+            new LayoutSheet(Build::uid(9), 'L', 87.1, 16.5),
+            [$a, $b],
+            [Build::run(10, 900, 300, 5, [['kind' => 'tangent', 'length_mm' => 800.0]], 60)],
+            $features,
+        );
         $lattice = GroundSolver::solve($project->groundProblem($a));
         $this->assertEquals($project->groundProblem($a), $project->groundProblem($b));
         $left = $project->land($a, $lattice);
@@ -61,11 +71,21 @@ final class ProjectTest extends TestCase
 
     public function test_a_layout_refuses_what_cannot_be(): void
     {
-        foreach ([
-            'name' => ['name' => '  '], 'ratio' => ['ratio' => 0.5], 'gauge_mm' => ['gauge' => -1.0], 'zone' => ['zone' => 'Mars/Base'],
-            'currency' => ['currency' => 'crowns'], 'viewing_edges' => ['viewingEdges' => ['top']], 'face_limit_deg' => ['faceLimitDeg' => 95.0],
-            'bank_reach_mm' => ['bankReach' => 1.0], 'tension' => ['tension' => 2.0], 'stiffness_mm' => ['stiffness' => 1.0], 'region' => ['region' => str_repeat('x', 200)],
-        ] as $place => $with) {
+        foreach (
+            [
+                'name' => ['name' => '  '],
+                'ratio' => ['ratio' => 0.5],
+                'gauge_mm' => ['gauge' => -1.0],
+                'zone' => ['zone' => 'Mars/Base'],
+                'currency' => ['currency' => 'crowns'],
+                'viewing_edges' => ['viewingEdges' => ['top']],
+                'face_limit_deg' => ['faceLimitDeg' => 95.0],
+                'bank_reach_mm' => ['bankReach' => 1.0],
+                'tension' => ['tension' => 2.0],
+                'stiffness_mm' => ['stiffness' => 1.0],
+                'region' => ['region' => str_repeat('x', 200)],
+            ] as $place => $with
+        ) {
             try {
                 Build::project(sheet: $with);
                 $this->fail("{$place} accepted");
@@ -73,7 +93,9 @@ final class ProjectTest extends TestCase
                 $this->assertSame($place, $refusal->place);
             }
         }
-        foreach (['width_mm' => ['width' => -100.0], 'depth_mm' => ['depth' => 10_000_000.0], 'name' => ['name' => '']] as $place => $with) {
+        foreach (
+            ['width_mm' => ['width' => -100.0], 'depth_mm' => ['depth' => 10_000_000.0], 'name' => ['name' => '']] as $place => $with
+        ) {
             try {
                 Section::of(...['uid' => Build::uid(1), 'name' => 'A', 'width' => 100.0, 'depth' => 100.0, ...$with]);
                 $this->fail("{$place} accepted");
@@ -85,12 +107,17 @@ final class ProjectTest extends TestCase
 
     public function test_what_stands_twice_is_refused_with_its_pointer(): void
     {
-        $faults = self::faults(fn () => Project::of(
-            new LayoutSheet(Build::uid(9), 'L', 87.1, 16.5),
-            [Section::of(Build::uid(1), 'A', 1200.0, 600.0), Section::of(Build::uid(1), 'a', 900.0, 600.0)],
-        ));
+        $faults = self::faults(
+            fn () => Project::of(new LayoutSheet(Build::uid(9), 'L', 87.1, 16.5), [
+                Section::of(Build::uid(1), 'A', 1200.0, 600.0),
+                Section::of(Build::uid(1), 'a', 900.0, 600.0),
+            ]),
+        );
         $this->assertSame(['/sections/1/name', '/sections/1/uid'], $faults);
-        $this->assertSame(['/features/1/points/0'], self::faults(fn () => Build::project([], [Build::spot(1, 100, 100, 40), Build::spot(2, 100, 100, 60)])));
+        $this->assertSame(
+            ['/features/1/points/0'],
+            self::faults(fn () => Build::project([], [Build::spot(1, 100, 100, 40), Build::spot(2, 100, 100, 60)])),
+        );
     }
 
     public function test_every_field_of_a_file_comes_back_byte_for_byte(): void
@@ -143,32 +170,50 @@ final class ProjectTest extends TestCase
     public function test_faults_of_what_goes_onto_the_land_have_their_pointers(): void
     {
         $text = Fixtures::text('projects/version-3-full.ridge.json');
-        foreach ([
-            '/rooms/0/day_c' => fn (array &$f) => $f['rooms'][0]['day_c'] = -40,
-            '/rooms/0/night_rh' => fn (array &$f) => $f['rooms'][0]['night_rh'] = 120,
-            '/times/0/to' => fn (array &$f) => $f['times'][0]['to'] = '19:00',
-            '/times/1/date' => fn (array &$f) => $f['times'][1]['date'] = '2026-02-30',
-            '/zones/0/outline' => fn (array &$f) => $f['zones'][0]['outline'] = [[3000, 3000], [3100, 3000], [3100, 3100]],
-            '/zones/1/near/to' => fn (array &$f) => $f['zones'][1]['near']['to_mm'] = 0,
-            '/zones/0/without' => fn (array &$f) => $f['zones'][1]['without'] = [$f['zones'][0]['uid']],
-            '/coats/0/recipe' => fn (array &$f) => $f['coats'][0]['recipe'] = 'moon-dust',
-            '/coats/1/zone' => fn (array &$f) => $f['coats'][1]['zone'] = $f['layout']['uid'],
-            '/laid/0/recipe/parts' => fn (array &$f) => $f['laid'][0]['recipe']['parts'] = [],
-            '/laid/0/ended_at' => fn (array &$f) => $f['laid'][0]['ended_at'] = '2026-10-12T16:00Z',
-            '/laid/0/started_at' => fn (array &$f) => $f['laid'][0]['started_at'] = 'on Monday',
-            '/sections/0/room' => fn (array &$f) => $f['sections'][0]['room'] = $f['layout']['uid'],
-            '/layout/show_on' => fn (array &$f) => $f['layout']['show_on'] = 'soon',
-            '/journal/0/kind' => fn (array &$f) => $f['journal'][0]['kind'] = 'dreamt',
-        ] as $place => $spoil) {
+        foreach (
+            [
+                '/rooms/0/day_c' => fn (array &$f) => ($f['rooms'][0]['day_c'] = -40),
+                '/rooms/0/night_rh' => fn (array &$f) => ($f['rooms'][0]['night_rh'] = 120),
+                '/times/0/to' => fn (array &$f) => ($f['times'][0]['to'] = '19:00'),
+                '/times/1/date' => fn (array &$f) => ($f['times'][1]['date'] = '2026-02-30'),
+                '/zones/0/outline' => fn (array &$f) => ($f['zones'][0]['outline'] = [[3000, 3000], [3100, 3000], [3100, 3100]]),
+                '/zones/1/near/to' => fn (array &$f) => ($f['zones'][1]['near']['to_mm'] = 0),
+                '/zones/0/without' => fn (array &$f) => ($f['zones'][1]['without'] = [$f['zones'][0]['uid']]),
+                '/coats/0/recipe' => fn (array &$f) => ($f['coats'][0]['recipe'] = 'moon-dust'),
+                '/coats/1/zone' => fn (array &$f) => ($f['coats'][1]['zone'] = $f['layout']['uid']),
+                '/laid/0/recipe/parts' => fn (array &$f) => ($f['laid'][0]['recipe']['parts'] = []),
+                '/laid/0/ended_at' => fn (array &$f) => ($f['laid'][0]['ended_at'] = '2026-10-12T16:00Z'),
+                '/laid/0/started_at' => fn (array &$f) => ($f['laid'][0]['started_at'] = 'on Monday'),
+                '/sections/0/room' => fn (array &$f) => ($f['sections'][0]['room'] = $f['layout']['uid']),
+                '/layout/show_on' => fn (array &$f) => ($f['layout']['show_on'] = 'soon'),
+                '/journal/0/kind' => fn (array &$f) => ($f['journal'][0]['kind'] = 'dreamt'),
+            ] as $place => $spoil
+        ) {
             $file = json_decode($text, true);
             $spoil($file);
-            $this->assertSame($place, str_replace('/layout//show_on', '/layout/show_on', self::faults(fn () => RidgeReader::read((string) json_encode($file), Build::library()))[0]), $place);
+            $this->assertSame(
+                $place,
+                str_replace(
+                    '/layout//show_on',
+                    '/layout/show_on',
+                    self::faults(fn () => RidgeReader::read((string) json_encode($file), Build::library()))[0],
+                ),
+                $place,
+            );
         }
     }
 
     public function test_foreign_and_broken_files_are_refused(): void
     {
-        foreach (['{"layout"' => '/', '[1, 2]' => '/', '{"format": "other"}' => '/format', '{"format": "idle-ridge/layout", "version": 9}' => '/version', '{"format": "idle-ridge/layout", "version": 1}' => '/layout'] as $text => $place) {
+        foreach (
+            [
+                '{"layout"' => '/',
+                '[1, 2]' => '/',
+                '{"format": "other"}' => '/format',
+                '{"format": "idle-ridge/layout", "version": 9}' => '/version',
+                '{"format": "idle-ridge/layout", "version": 1}' => '/layout',
+            ] as $text => $place
+        ) {
             $this->assertSame($place, self::faults(fn () => RidgeReader::read($text, Build::library()))[0], $text);
         }
     }
@@ -183,7 +228,10 @@ final class ProjectTest extends TestCase
         $this->assertSame(['/sections/0/colour'], self::faults(fn () => RidgeReader::read((string) json_encode($file), Build::library())));
         unset($file->sections[0]->colour);
         $file->features[0]->points[0]->x_mark = 1;
-        $this->assertSame(['/features/0/points/0/x_mark'], self::faults(fn () => RidgeReader::read((string) json_encode($file), Build::library())));
+        $this->assertSame(
+            ['/features/0/points/0/x_mark'],
+            self::faults(fn () => RidgeReader::read((string) json_encode($file), Build::library())),
+        );
     }
 
     /** @return list<string> */

@@ -29,13 +29,22 @@ final class RiserTest extends TestCase
             $this->assertLessThanOrEqual(100.0 + 1e-9, $stations[$k] - $stations[$k - 1]);
         }
         foreach ($risers as $riser) {
-            $this->assertEqualsWithDelta($run->grade->heightAt($riser->station) - 4.0, $riser->height, 1e-9, 'up to the underside of the base');
+            $this->assertEqualsWithDelta(
+                $run->grade->heightAt($riser->station) - 4.0,
+                $riser->height,
+                1e-9,
+                'up to the underside of the base',
+            );
             $stacked = array_sum(array_map(fn (array $s): float => $s['thickness'] * $s['count'], $riser->of->sheets));
             $this->assertEqualsWithDelta($riser->height, $stacked + $riser->of->rest, 1e-9);
             $this->assertLessThan(1.0, $riser->of->rest);
         }
         $grade = rad2deg(atan(18.0 / 570.0));
-        $this->assertEqualsWithDelta([0.0, $grade / 2.0, $grade], [$risers[1]->bevelDeg, $risers[array_search(430.0, $stations, true)]->bevelDeg, $risers[count($risers) - 2]->bevelDeg], 0.01);
+        $this->assertEqualsWithDelta(
+            [0.0, $grade / 2.0, $grade],
+            [$risers[1]->bevelDeg, $risers[array_search(430.0, $stations, true)]->bevelDeg, $risers[count($risers) - 2]->bevelDeg],
+            0.01,
+        );
         $this->assertCount(22, Risers::along($run, [0.0, 1000.0], 0.0, 4.0, [20.0], 50.0));
     }
 

@@ -35,16 +35,28 @@ final class RoomTest extends TestCase
         // Laid eight hours ago: so much of its 720 is gathered at the rate of 10 °C, the rest goes at that of 20 °C, which is one.
         $slow = Mechanism::Evaporation->rate(new Climate(10.0, 50.0));
         $drying = new Drying($warm, new DateTimeZone('UTC'), $now - 1440);
-        $this->assertEqualsWithDelta($now + 720.0 - 480.0 * $slow, $drying->reached($glue, Milestone::NextCoat, 1.0, $now - 480.0, 0.5), 0.5);
+        $this->assertEqualsWithDelta(
+            $now + 720.0 - 480.0 * $slow,
+            $drying->reached($glue, Milestone::NextCoat, 1.0, $now - 480.0, 0.5),
+            0.5,
+        );
         $always = new Drying($this->room(20.0), new DateTimeZone('UTC'), $now - 1440);
-        $this->assertEqualsWithDelta($now + 240.0, $always->reached($glue, Milestone::NextCoat, 1.0, $now - 480.0, 0.5), 0.5, 'corrected, it was always so');
+        $this->assertEqualsWithDelta(
+            $now + 240.0,
+            $always->reached($glue, Milestone::NextCoat, 1.0, $now - 480.0, 0.5),
+            0.5,
+            'corrected, it was always so',
+        );
     }
 
     public function test_settings_follow_each_other_and_small_corrections_leave_no_trace(): void
     {
         $zone = new DateTimeZone('UTC');
         $room = $this->room(18.0)->after($this->room(15.0)->after($this->room(12.0), 1000), 2000);
-        $this->assertSame([12.0, 15.0, 15.0, 18.0, 18.0], array_map(fn (int $m): float => $room->at($m, $zone)->temperature, [999, 1000, 1999, 2000, 90_000]));
+        $this->assertSame(
+            [12.0, 15.0, 15.0, 18.0, 18.0],
+            array_map(fn (int $m): float => $room->at($m, $zone)->temperature, [999, 1000, 1999, 2000, 90_000]),
+        );
         $this->assertSame([1000, 2000], [$room->nextSetting(0), $room->nextSetting(1000)]);
         $this->assertSame(2000, $room->nextChange(1990, $zone), 'the air is another from then on');
         // Mistyped and put right in the same minute.
@@ -70,7 +82,9 @@ final class RoomTest extends TestCase
         $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
         $coat = new Coat(Build::uid(20), $zone->uid, Build::recipe('gloss-medium'));
         $works = new Works([$zone], [$coat], [], [Room::of(Build::uid(60), 'Shed', 10.0, 10.0, 60.0, 60.0)]);
-        $laid = (fn (BenchWork $w) => $w->begin(array_values($w->moves)[0], Build::uid(500), $w->now - 500, $w->now - 480))(Build::work($works, self::NOW));
+        $laid = (fn (BenchWork $w) => $w->begin(array_values($w->moves)[0], Build::uid(500), $w->now - 500, $w->now - 480))(
+            Build::work($works, self::NOW),
+        );
         $work = Build::work($works->with(['laid' => [$laid]]), self::NOW);
         $warm = new BenchWork(WhatIf::warmer($work->project, Build::uid(60), 24.0, $work->now), $work->surveys, $work->now);
         $rate = Mechanism::Evaporation->rate(new Climate(10.0, 60.0));
@@ -91,7 +105,11 @@ final class RoomTest extends TestCase
         $board = Section::of(Build::uid(901), 'Board', 1200.0, 600.0)->carried(Build::uid(61), Build::uid(60), $shed->now);
         $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), [$board], works: $works->with(['laid' => [$laid]]));
         $work = new BenchWork($project, $shed->surveys, $shed->now);
-        $this->assertEqualsWithDelta($work->now + 720.0 - 480.0 * Mechanism::Evaporation->rate(new Climate(10.0, 60.0)), $work->reached($laid, Milestone::NextCoat, 0.5), 1.0);
+        $this->assertEqualsWithDelta(
+            $work->now + 720.0 - 480.0 * Mechanism::Evaporation->rate(new Climate(10.0, 60.0)),
+            $work->reached($laid, Milestone::NextCoat, 0.5),
+            1.0,
+        );
         $this->assertSame('Workroom', $work->drying($board)->room->name);
     }
 

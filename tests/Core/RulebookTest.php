@@ -18,7 +18,10 @@ final class RulebookTest extends TestCase
     public function test_formations_at_odds_by_more_than_a_millimetre(): void
     {
         foreach (['0.99' => 0, '1.01' => 1] as $difference => $count) {
-            $runs = [Build::straight(1, 300.0, 40.0, 40.0, Build::evenProfile()), Build::straight(2, 330.0, 40.0 + (float) $difference, 40.0 + (float) $difference, Build::evenProfile())];
+            $runs = [
+                Build::straight(1, 300.0, 40.0, 40.0, Build::evenProfile()),
+                Build::straight(2, 330.0, 40.0 + (float) $difference, 40.0 + (float) $difference, Build::evenProfile()),
+            ];
             $found = self::found(Build::project($runs, sheet: ['faceLimitDeg' => 80.0]), 'formations-at-odds');
             $this->assertCount($count > 0 ? 2 : 0, $found, 'one on each side of the middle');
             if ($count > 0) {
@@ -33,7 +36,13 @@ final class RulebookTest extends TestCase
     {
         // 1 / tan 60° = 0.57735
         foreach (['0.5780' => 0, '0.5767' => 2] as $batter => $count) {
-            $run = Build::straight(1, 300.0, 40.0, 40.0, ['batter_cut_left' => (float) $batter, 'batter_cut_right' => (float) $batter] + Build::evenProfile());
+            $run = Build::straight(
+                1,
+                300.0,
+                40.0,
+                40.0,
+                ['batter_cut_left' => (float) $batter, 'batter_cut_right' => (float) $batter] + Build::evenProfile(),
+            );
             $found = self::found(Build::project([$run], base: 80.0), 'face-too-steep');
             $this->assertCount($count, $found, "batter {$batter}");
             foreach ($found as $finding) {
@@ -44,7 +53,10 @@ final class RulebookTest extends TestCase
 
     public function test_natural_ground_steeper_than_the_skin_holds(): void
     {
-        $cliff = fn (float $rise): Project => Build::project([], [Build::spot(1, 500, 300, 0), Build::spot(2, 560, 300, $rise), Build::spot(3, 100, 300, 0), Build::spot(4, 1100, 300, $rise)]);
+        $cliff = fn (float $rise): Project => Build::project(
+            [],
+            [Build::spot(1, 500, 300, 0), Build::spot(2, 560, 300, $rise), Build::spot(3, 100, 300, 0), Build::spot(4, 1100, 300, $rise)],
+        );
         $this->assertSame([], self::found($cliff(60.0), 'face-too-steep'));
         $found = self::found($cliff(160.0), 'face-too-steep');
         $this->assertCount(1, $found);
@@ -55,7 +67,9 @@ final class RulebookTest extends TestCase
     public function test_land_within_the_vehicles_room_and_margin(): void
     {
         // On the straight a coach of 34 and a margin of 8 take 25 mm; a face of 0.02 is over the rails, 8.8 mm up, 0.176 mm further out.
-        $run = fn (float $half): array => [Build::straight(1, 300.0, 40.0, 40.0, ['batter_cut_left' => 0.02, 'batter_cut_right' => 0.02] + Build::evenProfile($half))];
+        $run = fn (float $half): array => [
+            Build::straight(1, 300.0, 40.0, 40.0, ['batter_cut_left' => 0.02, 'batter_cut_right' => 0.02] + Build::evenProfile($half)),
+        ];
         $sheet = ['faceLimitDeg' => 89.0];
         $this->assertSame([], self::found(Build::project($run(25.0), sheet: $sheet, base: 90.0), 'clearance'));
         $found = self::found(Build::project($run(23.0), sheet: $sheet, base: 90.0), 'clearance');
@@ -72,8 +86,21 @@ final class RulebookTest extends TestCase
 
     public function test_clearance_on_a_curve_names_inside_and_stretch(): void
     {
-        $pieces = [['kind' => 'tangent', 'length_mm' => 300.0], ['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 40.0], ['kind' => 'tangent', 'length_mm' => 200.0]];
-        $run = Build::run(1, 0.0, 100.0, 0.0, $pieces, 40.0, [], ['batter_cut_left' => 0.1, 'batter_cut_right' => 0.1] + Build::evenProfile(27.0));
+        $pieces = [
+            ['kind' => 'tangent', 'length_mm' => 300.0],
+            ['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 40.0],
+            ['kind' => 'tangent', 'length_mm' => 200.0],
+        ];
+        $run = Build::run(
+            1,
+            0.0,
+            100.0,
+            0.0,
+            $pieces,
+            40.0,
+            [],
+            ['batter_cut_left' => 0.1, 'batter_cut_right' => 0.1] + Build::evenProfile(27.0),
+        );
         $found = self::found(Build::project([$run], sheet: ['faceLimitDeg' => 89.0], base: 90.0), 'clearance');
         $this->assertSame(['left', 'right'], array_map(fn (Finding $f): ?string => $f->place->side, $found));
         $this->assertSame('Clearance on a curve', $found[0]->subject);
@@ -86,9 +113,27 @@ final class RulebookTest extends TestCase
 
     public function test_depth_and_throw_are_of_the_worst_place_of_a_stretch(): void
     {
-        $pieces = [['kind' => 'arc', 'radius_mm' => 1500.0, 'angle_deg' => 22.0], ['kind' => 'arc', 'radius_mm' => 480.0, 'angle_deg' => 25.0], ['kind' => 'arc', 'radius_mm' => 1500.0, 'angle_deg' => 4.0]];
-        $run = Build::run(1, 0.0, 100.0, 0.0, $pieces, 40.0, [], ['batter_cut_left' => 0.1, 'batter_cut_right' => 0.1] + Build::evenProfile(24.0));
-        $found = array_values(array_filter(self::found(Build::project([$run], sheet: ['faceLimitDeg' => 89.0], base: 90.0), 'clearance'), fn (Finding $f): bool => $f->place->side === 'left'));
+        $pieces = [
+            ['kind' => 'arc', 'radius_mm' => 1500.0, 'angle_deg' => 22.0],
+            ['kind' => 'arc', 'radius_mm' => 480.0, 'angle_deg' => 25.0],
+            ['kind' => 'arc', 'radius_mm' => 1500.0, 'angle_deg' => 4.0],
+        ];
+        $run = Build::run(
+            1,
+            0.0,
+            100.0,
+            0.0,
+            $pieces,
+            40.0,
+            [],
+            ['batter_cut_left' => 0.1, 'batter_cut_right' => 0.1] + Build::evenProfile(24.0),
+        );
+        $found = array_values(
+            array_filter(
+                self::found(Build::project([$run], sheet: ['faceLimitDeg' => 89.0], base: 90.0), 'clearance'),
+                fn (Finding $f): bool => $f->place->side === 'left',
+            ),
+        );
         $this->assertCount(1, $found);
         // By the formula on 480 mm, inside: R − (√(R² − B²/4) − w/2).
         $vehicle = Build::project()->layout->vehicles[0];
@@ -109,7 +154,10 @@ final class RulebookTest extends TestCase
     {
         foreach (['7.5' => 0, '7.8' => 1] as $difference => $count) {
             // Shelves 10 mm apart at 1 in 1.5 take up 6.67 mm.
-            $runs = [Build::straight(1, 270.0, 40.0, 40.0, Build::evenProfile()), Build::straight(2, 330.0, 40.0 + (float) $difference, 40.0 + (float) $difference, Build::evenProfile())];
+            $runs = [
+                Build::straight(1, 270.0, 40.0, 40.0, Build::evenProfile()),
+                Build::straight(2, 330.0, 40.0 + (float) $difference, 40.0 + (float) $difference, Build::evenProfile()),
+            ];
             $this->assertCount($count, self::found(Build::project($runs, base: 40.0), 'wall-needed'), "difference {$difference}");
         }
     }
@@ -117,12 +165,31 @@ final class RulebookTest extends TestCase
     public function test_runs_that_should_go_on_into_each_other_meet(): void
     {
         $first = Build::run(1, 0.0, 300.0, 0.0, [['kind' => 'tangent', 'length_mm' => 600.0]], 40.0);
-        $on = fn (float $x, float $y, float $heading, float $level): Run => Build::run(2, $x, $y, $heading, [['kind' => 'tangent', 'length_mm' => 400.0]], $level);
-        $silent = [$on(600.0, 300.0, 0.0, 40.99), $on(600.0, 300.9, 1.4, 40.0), $on(616.0, 300.0, 0.0, 44.0), $on(600.0, 300.0, 90.0, 44.0), $on(600.0, 304.0, 180.0, 44.0)];
+        $on = fn (float $x, float $y, float $heading, float $level): Run => Build::run(
+            2,
+            $x,
+            $y,
+            $heading,
+            [['kind' => 'tangent', 'length_mm' => 400.0]],
+            $level,
+        );
+        $silent = [
+            $on(600.0, 300.0, 0.0, 40.99),
+            $on(600.0, 300.9, 1.4, 40.0),
+            $on(616.0, 300.0, 0.0, 44.0),
+            $on(600.0, 300.0, 90.0, 44.0),
+            $on(600.0, 304.0, 180.0, 44.0),
+        ];
         foreach ($silent as $k => $second) {
             $this->assertSame([], self::found(Build::project([$first, $second], sheet: ['faceLimitDeg' => 89.0]), 'run-joint'), "run {$k}");
         }
-        foreach (['step' => [$on(600.0, 300.0, 0.0, 41.01), 1.01], 'aside' => [$on(601.0, 301.1, 0.0, 40.0), 1.1], 'kink' => [$on(600.0, 300.0, -1.6, 40.0), 1.6]] as $figure => [$second, $value]) {
+        foreach (
+            [
+                'step' => [$on(600.0, 300.0, 0.0, 41.01), 1.01],
+                'aside' => [$on(601.0, 301.1, 0.0, 40.0), 1.1],
+                'kink' => [$on(600.0, 300.0, -1.6, 40.0), 1.6],
+            ] as $figure => [$second, $value]
+        ) {
             $found = self::found(Build::project([$first, $second]), 'run-joint');
             $this->assertCount(1, $found, $figure);
             $this->assertSame([$figure], array_keys($found[0]->figures));

@@ -86,7 +86,14 @@ final class ScheduleTest extends TestCase
     {
         // Two evenings with room for one job each: the one with a date goes first, though all would end sooner the other way.
         $job = fn (string $id, int $minutes, ?int $due = null): Job => new Job($id, $minutes, due: $due);
-        $problem = fn (?int $due): Problem => new Problem(5000, 1, [], [[100, 160], [1540, 1600]], [$job('long', 55), $job('short', 20, $due)], [Precedence::of('long', 'short', 1300, null)]);
+        $problem = fn (?int $due): Problem => new Problem(
+            5000,
+            1,
+            [],
+            [[100, 160], [1540, 1600]],
+            [$job('long', 55), $job('short', 20, $due)],
+            [Precedence::of('long', 'short', 1300, null)],
+        );
         $this->assertSame(1560, Solver::solve($problem(null), 0.05)->finish);
         $free = new Problem(5000, 1, [], [[100, 160], [1540, 1600]], [$job('a', 60), $job('b', 30, 200)]);
         $plan = Solver::solve($free, 0.05);
@@ -98,12 +105,24 @@ final class ScheduleTest extends TestCase
 
     public function test_what_stands_twice_or_touches_is_still_one_plan(): void
     {
-        $touching = ['sessions' => [[100, 160], [160, 220]], 'jobs' => [self::job('a', 60), self::job('b', 50)], 'waits' => [self::wait('a', 'b', 0), self::wait('a', 'b', 5, 100)]] + self::problem();
+        $touching =
+            [
+                'sessions' => [[100, 160], [160, 220]],
+                'jobs' => [self::job('a', 60), self::job('b', 50)],
+                'waits' => [self::wait('a', 'b', 0), self::wait('a', 'b', 5, 100)],
+            ] + self::problem();
         $plan = Solver::solve(BenchProblemFile::read((string) json_encode($touching)), 0.05);
         $this->assertSame(['a' => 100, 'b' => 165], $plan->starts, 'of two waits the longer holds');
         $against = ['waits' => [self::wait('a', 'b', 0, 10), self::wait('a', 'b', 30)]] + $touching;
         $this->assertSame('infeasible', Solver::solve(BenchProblemFile::read((string) json_encode($against)), 0.05)->status);
-        $ring = BenchProblemFile::read((string) json_encode(['jobs' => [self::job('a', 5), self::job('b', 5), self::job('c', 5), self::job('d', 5)], 'waits' => [self::wait('a', 'b', 0), self::wait('b', 'c', 0), self::wait('c', 'b', 0), self::wait('c', 'd', 0)]] + self::problem()));
+        $ring = BenchProblemFile::read(
+            (string) json_encode(
+                [
+                    'jobs' => [self::job('a', 5), self::job('b', 5), self::job('c', 5), self::job('d', 5)],
+                    'waits' => [self::wait('a', 'b', 0), self::wait('b', 'c', 0), self::wait('c', 'b', 0), self::wait('c', 'd', 0)],
+                ] + self::problem(),
+            ),
+        );
         $circle = $ring->circle();
         sort($circle);
         $this->assertSame(['b', 'c'], $circle);
@@ -113,14 +132,19 @@ final class ScheduleTest extends TestCase
 
     public function test_what_cannot_be_planned_says_why(): void
     {
-        foreach ([
-            'add an evening' => ['sessions' => []],
-            'longer than any session' => ['jobs' => [self::job('a', 500)]],
-            'needs 2 hands' => ['jobs' => [['hands' => 2] + self::job('a', 10)]],
-            'needs the tool' => ['tools' => ['wire' => 0], 'jobs' => [['tools' => ['wire']] + self::job('a', 10)]],
-            'in a circle' => ['jobs' => [self::job('a', 10), self::job('b', 10)], 'waits' => [self::wait('a', 'b', 0), self::wait('b', 'a', 0)]],
-            'no sessions allow' => ['jobs' => [self::job('a', 10), self::job('b', 10)], 'waits' => [self::wait('a', 'b', 200, 300)]],
-        ] as $words => $with) {
+        foreach (
+            [
+                'add an evening' => ['sessions' => []],
+                'longer than any session' => ['jobs' => [self::job('a', 500)]],
+                'needs 2 hands' => ['jobs' => [['hands' => 2] + self::job('a', 10)]],
+                'needs the tool' => ['tools' => ['wire' => 0], 'jobs' => [['tools' => ['wire']] + self::job('a', 10)]],
+                'in a circle' => [
+                    'jobs' => [self::job('a', 10), self::job('b', 10)],
+                    'waits' => [self::wait('a', 'b', 0), self::wait('b', 'a', 0)],
+                ],
+                'no sessions allow' => ['jobs' => [self::job('a', 10), self::job('b', 10)], 'waits' => [self::wait('a', 'b', 200, 300)]],
+            ] as $words => $with
+        ) {
             $plan = Solver::solve(BenchProblemFile::read((string) json_encode($with + self::problem())), 0.05);
             $this->assertSame('infeasible', $plan->status, $words);
             $this->assertStringContainsString($words, (string) $plan->why);
@@ -129,7 +153,12 @@ final class ScheduleTest extends TestCase
 
     public function test_reasons_name_what_binds(): void
     {
-        $file = ['jobs' => [self::job('first', 60), ['tools' => ['wire']] + self::job('second', 30), self::job('third', 20)], 'waits' => [self::wait('first', 'third', 15)], 'tools' => ['wire' => 1]] + self::problem();
+        $file =
+            [
+                'jobs' => [self::job('first', 60), ['tools' => ['wire']] + self::job('second', 30), self::job('third', 20)],
+                'waits' => [self::wait('first', 'third', 15)],
+                'tools' => ['wire' => 1],
+            ] + self::problem();
         $problem = BenchProblemFile::read((string) json_encode($file));
         $reasons = JobReasons::of($problem, ['first' => 100, 'second' => 160, 'third' => 200]);
         $this->assertSame(['session', 'hands', 'order'], array_column($reasons, 'kind'));
@@ -138,12 +167,20 @@ final class ScheduleTest extends TestCase
 
     public function test_files_that_cannot_be_are_refused_with_their_pointer(): void
     {
-        foreach ([
-            '/format' => ['format' => 'other'], '/sessions/0' => ['sessions' => [[50, 20]]], '/sessions/1' => ['sessions' => [[50, 90], [80, 120]]],
-            '/jobs/0/minutes' => ['jobs' => [self::job('a', 0)]], '/jobs/1/id' => ['jobs' => [self::job('a', 5), self::job('a', 5)]],
-            '/jobs/0/tools' => ['jobs' => [['tools' => ['saw']] + self::job('a', 5)]], '/waits/0' => ['waits' => [self::wait('a', 'z', 0)]],
-            '/waits/0/max' => ['jobs' => [self::job('a', 5), self::job('b', 5)], 'waits' => [self::wait('a', 'b', 60, 30)]], '/apart/0' => ['apart' => [['a', 'z']]], '/hands' => ['hands' => 0],
-        ] as $place => $with) {
+        foreach (
+            [
+                '/format' => ['format' => 'other'],
+                '/sessions/0' => ['sessions' => [[50, 20]]],
+                '/sessions/1' => ['sessions' => [[50, 90], [80, 120]]],
+                '/jobs/0/minutes' => ['jobs' => [self::job('a', 0)]],
+                '/jobs/1/id' => ['jobs' => [self::job('a', 5), self::job('a', 5)]],
+                '/jobs/0/tools' => ['jobs' => [['tools' => ['saw']] + self::job('a', 5)]],
+                '/waits/0' => ['waits' => [self::wait('a', 'z', 0)]],
+                '/waits/0/max' => ['jobs' => [self::job('a', 5), self::job('b', 5)], 'waits' => [self::wait('a', 'b', 60, 30)]],
+                '/apart/0' => ['apart' => [['a', 'z']]],
+                '/hands' => ['hands' => 0],
+            ] as $place => $with
+        ) {
             try {
                 BenchProblemFile::read((string) json_encode($with + self::problem()));
                 $this->fail("{$place} accepted");
@@ -156,7 +193,17 @@ final class ScheduleTest extends TestCase
     /** @return array<string, mixed> */
     private static function problem(): array
     {
-        return ['format' => 'idle-ridge/bench-problem', 'version' => 1, 'horizon' => 5000, 'hands' => 1, 'tools' => (object) [], 'sessions' => [[100, 220], [1540, 1660]], 'jobs' => [self::job('a', 10)], 'waits' => [], 'apart' => []];
+        return [
+            'format' => 'idle-ridge/bench-problem',
+            'version' => 1,
+            'horizon' => 5000,
+            'hands' => 1,
+            'tools' => (object) [],
+            'sessions' => [[100, 220], [1540, 1660]],
+            'jobs' => [self::job('a', 10)],
+            'waits' => [],
+            'apart' => [],
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -190,6 +237,16 @@ final class ScheduleTest extends TestCase
             }
         }
 
-        return ['format' => 'idle-ridge/bench-problem', 'version' => 1, 'horizon' => 10_000, 'hands' => 2, 'tools' => ['wire' => 1], 'sessions' => $sessions, 'jobs' => $jobs, 'waits' => $waits, 'apart' => $count > 3 ? [['j0', 'j2']] : []];
+        return [
+            'format' => 'idle-ridge/bench-problem',
+            'version' => 1,
+            'horizon' => 10_000,
+            'hands' => 2,
+            'tools' => ['wire' => 1],
+            'sessions' => $sessions,
+            'jobs' => $jobs,
+            'waits' => $waits,
+            'apart' => $count > 3 ? [['j0', 'j2']] : [],
+        ];
     }
 }

@@ -45,8 +45,8 @@ final class ShapesTest extends TestCase
         $clear = Build::study(Build::project([Build::straight(1, 400.0, 60.0, 60.0)], [$pad], base: 20.0));
         $this->assertEqualsWithDelta(60.0, $clear->model->heightAt(400.0, 160.0), 1e-9);
         $this->assertEqualsWithDelta(60.0, $clear->terrain->heights[32 * 240 + 80], 1e-9, 'the raster too');
-        $this->assertSame([], (new PadsHold)->check($clear));
-        $cut = (new PadsHold)->check(Build::study(Build::project([Build::straight(1, 240.0, 40.0, 40.0)], [$pad], base: 20.0)));
+        $this->assertSame([], (new PadsHold())->check($clear));
+        $cut = (new PadsHold())->check(Build::study(Build::project([Build::straight(1, 240.0, 40.0, 40.0)], [$pad], base: 20.0)));
         $this->assertSame(['pad-cut'], array_map(fn (Finding $f): string => $f->id, $cut));
         $this->assertGreaterThan(3.0, $cut[0]->figures['off']->value);
     }
@@ -54,7 +54,11 @@ final class ShapesTest extends TestCase
     public function test_a_stream_never_rises_and_cuts_where_the_ground_does(): void
     {
         // Down 40 over 400 mm, then up 15 over 100, then down again.
-        $ground = fn (float $x, float $y): float => $x < 400.0 ? 100.0 - $x / 10.0 : ($x < 500.0 ? 60.0 + ($x - 400.0) * 0.15 : 75.0 - ($x - 500.0) / 10.0);
+        $ground = fn (float $x, float $y): float => $x < 400.0
+            ? 100.0 - $x / 10.0
+            : ($x < 500.0
+                ? 60.0 + ($x - 400.0) * 0.15
+                : 75.0 - ($x - 500.0) / 10.0);
         $stream = Stream::along('s', 'Beck', [[0.0, 100.0], [800.0, 100.0]], 20.0, 4.0, 2.0, $ground);
         for ($k = 1; $k < count($stream->levels); $k++) {
             $this->assertLessThanOrEqual($stream->levels[$k - 1], $stream->levels[$k]);
@@ -76,12 +80,20 @@ final class ShapesTest extends TestCase
     {
         $stream = self::feature('stream', [[600, 590], [600, 10]], 0.0);
         $slope = [Build::spot(1, 0, 0, 40), Build::spot(2, 1200, 0, 40), Build::spot(3, 0, 600, 100), Build::spot(4, 1200, 600, 100)];
-        $ids = fn (Project $p): array => array_map(fn (Finding $f): string => $f->id, (new StreamsFall)->check(Build::study($p)));
+        $ids = fn (Project $p): array => array_map(fn (Finding $f): string => $f->id, (new StreamsFall())->check(Build::study($p)));
         $this->assertSame([], $ids(Build::project([], [...$slope, $stream])));
         $this->assertSame(['stream-climbs'], $ids(Build::project([], [...$slope, self::feature('stream', [[600, 10], [600, 590]], 0.0)])));
         $bank = Build::straight(1, 300.0, 84.0, 84.0);
         $this->assertSame(['stream-dammed'], $ids(Build::project([$bank], [...$slope, $stream])));
-        $this->assertSame([], $ids(Build::project([$bank->but(structures: [['kind' => 'bridge', 'from_mm' => 540.0, 'to_mm' => 660.0]])], [...$slope, $stream])));
+        $this->assertSame(
+            [],
+            $ids(
+                Build::project(
+                    [$bank->but(structures: [['kind' => 'bridge', 'from_mm' => 540.0, 'to_mm' => 660.0]])],
+                    [...$slope, $stream],
+                ),
+            ),
+        );
     }
 
     public function test_water_finds_its_way_down_the_valley_and_out_of_pits(): void
@@ -104,7 +116,14 @@ final class ShapesTest extends TestCase
     public function test_roughness_keeps_within_its_height_follows_its_seed_and_fades_out(): void
     {
         $ring = Build::square(100, 100, 500, 500);
-        $rough = fn (int $seed, float $height = 5.0): Roughness => new Roughness('r', $ring, $height, 60.0, $seed, new Placement(0.0, 0.0, 0.0));
+        $rough = fn (int $seed, float $height = 5.0): Roughness => new Roughness(
+            'r',
+            $ring,
+            $height,
+            60.0,
+            $seed,
+            new Placement(0.0, 0.0, 0.0),
+        );
         $values = [];
         for ($x = 60.0; $x < 540.0; $x += 7.0) {
             for ($y = 60.0; $y < 540.0; $y += 7.0) {
@@ -115,11 +134,19 @@ final class ShapesTest extends TestCase
                     $this->assertSame(0.0, $z);
                 } else {
                     $values[] = $z;
-                    $this->assertLessThanOrEqual(5.0 * min(1.0, Polygon::depth($ring, $x, $y) / 30.0) + 1e-9, abs($z), 'fading toward the outline');
+                    $this->assertLessThanOrEqual(
+                        5.0 * min(1.0, Polygon::depth($ring, $x, $y) / 30.0) + 1e-9,
+                        abs($z),
+                        'fading toward the outline',
+                    );
                 }
             }
         }
-        $this->assertGreaterThan(0.6, sqrt(array_sum(array_map(fn (float $v): float => $v * $v, $values)) / count($values)), 'rough at all');
+        $this->assertGreaterThan(
+            0.6,
+            sqrt(array_sum(array_map(fn (float $v): float => $v * $v, $values)) / count($values)),
+            'rough at all',
+        );
         $this->assertLessThan(1.0, abs(array_sum($values) / count($values)), 'up as much as down');
         $this->assertNotSame($rough(7)->shape(300.0, 300.0, 0.0), $rough(8)->shape(300.0, 300.0, 0.0));
         $this->assertSame(0.0, $rough(7, 0.0)->shape(300.0, 300.0, 0.0));
@@ -140,14 +167,16 @@ final class ShapesTest extends TestCase
 
     public function test_features_that_cannot_be_are_refused_at_their_figure(): void
     {
-        foreach ([
-            'batter' => fn () => self::feature('pad', [[0, 0], [9, 0], [9, 9]], 0.0, ['batter' => 0.0]),
-            'width_mm' => fn () => self::feature('stream', [[0, 0], [90, 0]], 0.0, ['width_mm' => 0.0]),
-            'grain_mm' => fn () => self::feature('rough', [[0, 0], [9, 0], [9, 9]], 0.0, ['grain_mm' => 1.0]),
-            'points' => fn () => self::feature('pad', [[0, 0], [10, 10], [10, 0], [0, 10]], 0.0),
-            'points/1' => fn () => self::feature('stream', [[0, 0], [0, 0]], 0.0),
-            'kind' => fn () => self::feature('castle', [[0, 0]], 0.0),
-        ] as $place => $make) {
+        foreach (
+            [
+                'batter' => fn () => self::feature('pad', [[0, 0], [9, 0], [9, 9]], 0.0, ['batter' => 0.0]),
+                'width_mm' => fn () => self::feature('stream', [[0, 0], [90, 0]], 0.0, ['width_mm' => 0.0]),
+                'grain_mm' => fn () => self::feature('rough', [[0, 0], [9, 0], [9, 9]], 0.0, ['grain_mm' => 1.0]),
+                'points' => fn () => self::feature('pad', [[0, 0], [10, 10], [10, 0], [0, 10]], 0.0),
+                'points/1' => fn () => self::feature('stream', [[0, 0], [0, 0]], 0.0),
+                'kind' => fn () => self::feature('castle', [[0, 0]], 0.0),
+            ] as $place => $make
+        ) {
             try {
                 $make();
                 $this->fail($place);
@@ -158,11 +187,17 @@ final class ShapesTest extends TestCase
     }
 
     /**
-     * @param list<array{float|int, float|int}> $at
-     * @param array<string, float> $figures
+     * @param  list<array{float|int, float|int}>  $at
+     * @param  array<string, float>  $figures
      */
     private static function feature(string $kind, array $at, float $level, array $figures = []): LandFeature
     {
-        return new LandFeature(Build::uid(70), $kind, array_map(fn (array $p): Spot => new Spot((float) $p[0], (float) $p[1], $level), $at), 'It', figures: $figures);
+        return new LandFeature(
+            Build::uid(70),
+            $kind,
+            array_map(fn (array $p): Spot => new Spot((float) $p[0], (float) $p[1], $level), $at),
+            'It',
+            figures: $figures,
+        );
     }
 }

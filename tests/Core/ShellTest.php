@@ -39,17 +39,38 @@ final class ShellTest extends TestCase
             $this->assertEqualsWithDelta(0.5 * 400.0 * 300.0, $rib->area(), 60.0, 'a triangle');
             $this->assertEqualsWithDelta(300.0, $rib->highest, 1e-9);
         }
-        $this->assertEqualsWithDelta(0.60 * $shell->cover() / 1e6 + 0.5 * 25.0 / 50.0 * $shell->surface / 1e6, $shell->weight(), 1e-9);
+        $this->assertEqualsWithDelta(
+            (0.6 * $shell->cover()) / 1e6 + (((0.5 * 25.0) / 50.0) * $shell->surface) / 1e6,
+            $shell->weight(),
+            1e-9,
+        );
         $towel = Shell::over($shape, 0.0, CutSchool::Towel, new ShellBuild(stripGap: 50.0, layers: 3));
-        $this->assertEqualsWithDelta(1.30 * 3.0 * $towel->surface / 1e6 * 1.6 + 0.25 * $towel->surface / 1e6, $towel->weight(true), 1e-9);
+        $this->assertEqualsWithDelta(
+            ((1.3 * 3.0 * $towel->surface) / 1e6) * 1.6 + (0.25 * $towel->surface) / 1e6,
+            $towel->weight(true),
+            1e-9,
+        );
         $more = Shell::over($shape, 0.0, CutSchool::Web, new ShellBuild(ribGap: 150.0, stripGap: 50.0, overlap: 0.5, layers: 3));
-        $this->assertEqualsWithDelta(3.0 * $shell->surface / 1e4, $more->minutes() - $shell->minutes(), 1e-6, 'three minutes a dm² more');
+        $this->assertEqualsWithDelta((3.0 * $shell->surface) / 1e4, $more->minutes() - $shell->minutes(), 1e-6, 'three minutes a dm² more');
     }
 
     public function test_a_rib_is_open_where_a_bore_goes_through_it(): void
     {
         $vehicle = Vehicle::from(280.0, 190.0, 34.0, 50.0);
-        $project = Build::project([Build::straight(1, 301.0, 60.0, 60.0, Build::evenProfile(), structures: [['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 1200.0]])], sheet: ['vehicles' => [$vehicle]], base: 160.0);
+        $project = Build::project(
+            [
+                Build::straight(
+                    1,
+                    301.0,
+                    60.0,
+                    60.0,
+                    Build::evenProfile(),
+                    structures: [['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 1200.0]],
+                ),
+            ],
+            sheet: ['vehicles' => [$vehicle]],
+            base: 160.0,
+        );
         $shape = Build::study($project)->terrain->mesh();
         $rib = Rib::at('R3', 600.0, $shape, 0.0, $project->bores($project->runs));
         $this->assertCount(2, $rib->rings);
@@ -76,7 +97,15 @@ final class ShellTest extends TestCase
 
     public function test_a_shell_that_cannot_be_is_refused(): void
     {
-        foreach (['cuts/shell/rib_gap_mm' => ['ribGap' => 5.0], 'cuts/shell/strip_mm' => ['strip' => 80.0], 'cuts/shell/overlap' => ['overlap' => 1.0], 'cuts/shell/layers' => ['layers' => 0], 'cuts/shell/cloth_width_mm' => ['clothWidth' => 0.0]] as $place => $with) {
+        foreach (
+            [
+                'cuts/shell/rib_gap_mm' => ['ribGap' => 5.0],
+                'cuts/shell/strip_mm' => ['strip' => 80.0],
+                'cuts/shell/overlap' => ['overlap' => 1.0],
+                'cuts/shell/layers' => ['layers' => 0],
+                'cuts/shell/cloth_width_mm' => ['clothWidth' => 0.0],
+            ] as $place => $with
+        ) {
             try {
                 new ShellBuild(...$with);
                 $this->fail("{$place} accepted");

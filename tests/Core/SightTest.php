@@ -47,13 +47,24 @@ final class SightTest extends TestCase
         $behind = Build::straight(2, 230.0, 0.0, 0.0, length: 600.0);
         $this->assertSame(1.0, $sight->shareOfRun($before, 0.0, 600.0));
         $this->assertLessThan(0.05, $sight->shareOfRun($behind, 0.0, 600.0));
-        $this->assertEqualsWithDelta(0.5, $sight->shareOfRun($before->but(structures: [['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 300.0]]), 0.0, 600.0), 0.02);
+        $this->assertEqualsWithDelta(
+            0.5,
+            $sight->shareOfRun($before->but(structures: [['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 300.0]]), 0.0, 600.0),
+            0.02,
+        );
     }
 
     public function test_eyes_stand_along_every_viewing_edge_and_over_the_board(): void
     {
         $board = Section::of('s', 'S', 1200.0, 600.0, base: 50.0);
-        $this->assertSame([[200.0, -Viewpoints::DISTANCE_FROM_EDGE_MM, 50.0 + Viewpoints::HEIGHT_OVER_BOARD_MM], [600.0, -Viewpoints::DISTANCE_FROM_EDGE_MM, 50.0 + Viewpoints::HEIGHT_OVER_BOARD_MM], [1000.0, -Viewpoints::DISTANCE_FROM_EDGE_MM, 50.0 + Viewpoints::HEIGHT_OVER_BOARD_MM]], Viewpoints::before($board, ['front']));
+        $this->assertSame(
+            [
+                [200.0, -Viewpoints::DISTANCE_FROM_EDGE_MM, 50.0 + Viewpoints::HEIGHT_OVER_BOARD_MM],
+                [600.0, -Viewpoints::DISTANCE_FROM_EDGE_MM, 50.0 + Viewpoints::HEIGHT_OVER_BOARD_MM],
+                [1000.0, -Viewpoints::DISTANCE_FROM_EDGE_MM, 50.0 + Viewpoints::HEIGHT_OVER_BOARD_MM],
+            ],
+            Viewpoints::before($board, ['front']),
+        );
         $this->assertCount(5, Viewpoints::before($board, ['front', 'left']));
         $study = Build::study(Build::project([Build::straight(1, 300.0, 20.0, 20.0)], [Build::spot(1, 600, 200, 150)]));
         $sight = SightStudy::of($study->project->layout->viewingEdges, $study->section, $study->model);
@@ -84,7 +95,17 @@ final class SightTest extends TestCase
     {
         $runs = [Build::straight(1, 200.0, 60.0, 60.0, length: 900.0)];
         $near = fn (float $x, float $y): Snap => Snap::near(new Point($x, $y), 1200.0, 600.0, $runs, [new Point(500.0, 400.0)]);
-        foreach ([[1196.0, 597.0, 'corner', 1200.0, 600.0], [903.0, 197.0, 'end', 900.0, 200.0], [504.0, 396.0, 'spot', 500.0, 400.0], [430.0, 206.0, 'run', 430.0, 200.0], [700.0, 4.0, 'edge', 700.0, 0.0], [700.0, 300.0, null, 700.0, 300.0], [430.0, 207.5, null, 430.0, 207.5]] as [$x, $y, $to, $atX, $atY]) {
+        foreach (
+            [
+                [1196.0, 597.0, 'corner', 1200.0, 600.0],
+                [903.0, 197.0, 'end', 900.0, 200.0],
+                [504.0, 396.0, 'spot', 500.0, 400.0],
+                [430.0, 206.0, 'run', 430.0, 200.0],
+                [700.0, 4.0, 'edge', 700.0, 0.0],
+                [700.0, 300.0, null, 700.0, 300.0],
+                [430.0, 207.5, null, 430.0, 207.5],
+            ] as [$x, $y, $to, $atX, $atY]
+        ) {
             $snap = $near($x, $y);
             $this->assertSame($to, $snap->to, "{$x}, {$y}");
             $this->assertEqualsWithDelta([$atX, $atY], [$snap->at->x, $snap->at->y], 1e-9);

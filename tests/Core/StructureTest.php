@@ -51,7 +51,16 @@ final class StructureTest extends TestCase
 
     public function test_a_run_is_cut_up_into_its_parts(): void
     {
-        $run = Build::straight(1, 300.0, 60.0, 60.0, structures: [['kind' => 'tunnel', 'from_mm' => 700.0, 'to_mm' => 1200.04], ['kind' => 'bridge', 'from_mm' => 0.0, 'to_mm' => 90.0]]);
+        $run = Build::straight(
+            1,
+            300.0,
+            60.0,
+            60.0,
+            structures: [
+                ['kind' => 'tunnel', 'from_mm' => 700.0, 'to_mm' => 1200.04],
+                ['kind' => 'bridge', 'from_mm' => 0.0, 'to_mm' => 90.0],
+            ],
+        );
         $this->assertSame([[0.0, 90.0, 'bridge'], [90.0, 700.0, null], [700.0, 1200.0, 'tunnel']], $run->parts());
         $this->assertSame('bridge', $run->structureAt(90.0)?->kind);
         $this->assertNull($run->structureAt(90.1));
@@ -61,13 +70,15 @@ final class StructureTest extends TestCase
     public function test_structures_that_cannot_be_are_refused_with_their_place(): void
     {
         $one = fn (string $kind, float $from, float $to): array => ['kind' => $kind, 'from_mm' => $from, 'to_mm' => $to];
-        foreach ([
-            'structures/0/kind' => [$one('arch', 0.0, 50.0)],
-            'structures/0/from_mm' => [$one('bridge', -1.0, 50.0)],
-            'structures/0/to_mm' => [$one('bridge', 100.0, 1201.0)],
-            'structures/1/to_mm' => [$one('bridge', 0.0, 50.0), $one('tunnel', 200.0, 204.9)],
-            'structures/1/from_mm' => [$one('bridge', 100.0, 150.0), $one('tunnel', 140.0, 240.0)],
-        ] as $place => $given) {
+        foreach (
+            [
+                'structures/0/kind' => [$one('arch', 0.0, 50.0)],
+                'structures/0/from_mm' => [$one('bridge', -1.0, 50.0)],
+                'structures/0/to_mm' => [$one('bridge', 100.0, 1201.0)],
+                'structures/1/to_mm' => [$one('bridge', 0.0, 50.0), $one('tunnel', 200.0, 204.9)],
+                'structures/1/from_mm' => [$one('bridge', 100.0, 150.0), $one('tunnel', 140.0, 240.0)],
+            ] as $place => $given
+        ) {
             try {
                 Structure::along($given, 1200.0);
                 $this->fail("{$place} was taken");
@@ -89,7 +100,11 @@ final class StructureTest extends TestCase
         // Formation 60, rail top 8.8 over it, vehicles 50, margin 8: the roof lies at 126.8.
         $vehicle = Vehicle::from(280.0, 190.0, 34.0, 50.0);
         foreach (['136.9' => null, '136.7' => Severity::Care, '126.7' => Severity::Stop] as $ground => $severity) {
-            $project = Build::project([$this->along('tunnel')], base: (float) $ground, sheet: ['faceLimitDeg' => 89.0, 'vehicles' => [$vehicle]]);
+            $project = Build::project(
+                [$this->along('tunnel')],
+                base: (float) $ground,
+                sheet: ['faceLimitDeg' => 89.0, 'vehicles' => [$vehicle]],
+            );
             $found = RulebookTest::found($project, 'tunnel-lid');
             $this->assertCount($severity === null ? 0 : 1, $found, $ground);
             if ($severity !== null) {
@@ -103,7 +118,14 @@ final class StructureTest extends TestCase
     public function test_a_tunnel_longer_than_two_arms_is_named(): void
     {
         foreach (['899' => 0, '901' => 1] as $length => $count) {
-            $run = Build::straight(1, 300.0, 60.0, 60.0, Build::evenProfile(), structures: [['kind' => 'tunnel', 'from_mm' => 100.0, 'to_mm' => 100.0 + (float) $length]]);
+            $run = Build::straight(
+                1,
+                300.0,
+                60.0,
+                60.0,
+                Build::evenProfile(),
+                structures: [['kind' => 'tunnel', 'from_mm' => 100.0, 'to_mm' => 100.0 + (float) $length]],
+            );
             $this->assertCount($count, RulebookTest::found(Build::project([$run], base: 180.0), 'reach-in-tunnel'));
         }
     }
@@ -114,7 +136,14 @@ final class StructureTest extends TestCase
         foreach (['0.05' => 0, '-0.05' => 1] as $spare => $count) {
             $below = Build::run(2, 600.0, 0.0, 90.0, [['kind' => 'tangent', 'length_mm' => 600.0]], 10.0, [], Build::evenProfile());
             $level = Build::project([$below])->roof($below, 300.0) + 8.0 + (float) $spare;
-            $above = Build::straight(1, 300.0, $level, $level, self::EVEN, structures: [['kind' => 'bridge', 'from_mm' => 500.0, 'to_mm' => 700.0]]);
+            $above = Build::straight(
+                1,
+                300.0,
+                $level,
+                $level,
+                self::EVEN,
+                structures: [['kind' => 'bridge', 'from_mm' => 500.0, 'to_mm' => 700.0]],
+            );
             $found = RulebookTest::found(Build::project([$above, $below]), 'headroom');
             $this->assertCount($count, $found);
             if ($count === 1) {
@@ -134,15 +163,36 @@ final class StructureTest extends TestCase
 
     public function test_a_wall_steps_the_land_at_the_formations_edge_and_is_as_high_as_the_step(): void
     {
-        $run = Build::straight(1, 300.0, 60.0, 60.0, Build::evenProfile(25.0, 1.0), structures: [['kind' => 'wall left', 'from_mm' => 400.0, 'to_mm' => 800.0]]);
+        $run = Build::straight(
+            1,
+            300.0,
+            60.0,
+            60.0,
+            Build::evenProfile(25.0, 1.0),
+            structures: [['kind' => 'wall left', 'from_mm' => 400.0, 'to_mm' => 800.0]],
+        );
         foreach (['90' => 30.0, '40' => 20.0] as $ground => $height) {
             $study = Build::study(Build::project([$run], base: (float) $ground, sheet: ['faceLimitDeg' => 45.5]));
             $this->assertEqualsWithDelta((float) $ground, $study->model->heightAt(600.0, 327.0), 1e-6, 'the ground stays beside it');
-            $this->assertEqualsWithDelta((float) $ground < 60.0 ? 58.0 : 62.0, $study->model->heightAt(300.0, 327.0), 1e-6, 'before it the slope');
-            $this->assertEqualsWithDelta((float) $ground < 60.0 ? 58.0 : 62.0, $study->model->heightAt(600.0, 273.0), 1e-6, 'and on the other side');
+            $this->assertEqualsWithDelta(
+                (float) $ground < 60.0 ? 58.0 : 62.0,
+                $study->model->heightAt(300.0, 327.0),
+                1e-6,
+                'before it the slope',
+            );
+            $this->assertEqualsWithDelta(
+                (float) $ground < 60.0 ? 58.0 : 62.0,
+                $study->model->heightAt(600.0, 273.0),
+                1e-6,
+                'and on the other side',
+            );
             [$wall] = $study->walls;
             $this->assertSame(['placed', 'left', 400.0, 800.0], [$wall->cause, $wall->side, $wall->from, $wall->to]);
-            $this->assertEqualsWithDelta([$height, $height, $height * 400.0], [$wall->lowest, $wall->highest, $wall->face], 1e-3 * $wall->face);
+            $this->assertEqualsWithDelta(
+                [$height, $height, $height * 400.0],
+                [$wall->lowest, $wall->highest, $wall->face],
+                1e-3 * $wall->face,
+            );
             $this->assertEqualsWithDelta([$height, $height], [$wall->lowest, $wall->highest], 1e-3);
             $this->assertCount(41, $wall->profile);
             $this->assertSame([], RulebookTest::found($study->project, 'wall-needed'), 'what stands is not asked for');
@@ -155,18 +205,34 @@ final class StructureTest extends TestCase
         $runs = [Build::straight(1, 200.0, 40.0, 40.0, Build::evenProfile()), Build::straight(2, 260.0, 70.0, 70.0, Build::evenProfile())];
         [$needed] = Build::study(Build::project($runs, base: 40.0))->walls;
         $this->assertSame(Build::uid(1), $needed->run, 'it stands at the lower run');
-        $walled = [$runs[0]->but(structures: [['kind' => "wall {$needed->side}", 'from_mm' => $needed->from, 'to_mm' => $needed->to]]), $runs[1]];
+        $walled = [
+            $runs[0]->but(structures: [['kind' => "wall {$needed->side}", 'from_mm' => $needed->from, 'to_mm' => $needed->to]]),
+            $runs[1],
+        ];
         $study = Build::study(Build::project($walled, base: 40.0));
         $this->assertSame(['placed'], array_map(fn (Wall $w): string => $w->cause, $study->walls));
         // 10 mm between the formations at 1 in 1.5 leave 30 − 6.67; what is built is what was asked for.
         $this->assertEqualsWithDelta(30.0 - 10.0 / 1.5, $needed->highest, 0.01);
-        $this->assertEqualsWithDelta([$needed->lowest, $needed->highest, $needed->face], [$study->walls[0]->lowest, $study->walls[0]->highest, $study->walls[0]->face], 1.0);
+        $this->assertEqualsWithDelta(
+            [$needed->lowest, $needed->highest, $needed->face],
+            [$study->walls[0]->lowest, $study->walls[0]->highest, $study->walls[0]->face],
+            1.0,
+        );
     }
 
     public function test_a_track_rules_where_a_road_crosses_it_on_the_level(): void
     {
         $track = Build::straight(1, 300.0, 60.0, 60.0);
-        $road = Build::run(2, 600.0, 0.0, 90.0, [['kind' => 'tangent', 'length_mm' => 600.0]], 67.8, [], ['roadbed_mm' => 1.0, 'sleeper_mm' => 0.0, 'rail_mm' => 0.0])->but(kind: 'road');
+        $road = Build::run(
+            2,
+            600.0,
+            0.0,
+            90.0,
+            [['kind' => 'tangent', 'length_mm' => 600.0]],
+            67.8,
+            [],
+            ['roadbed_mm' => 1.0, 'sleeper_mm' => 0.0, 'rail_mm' => 0.0],
+        )->but(kind: 'road');
         foreach ([[$track, $road], [$road->but(uid: Build::uid(1)), $track->but(uid: Build::uid(2))]] as $runs) {
             $land = Build::flatLand(50.0, $runs);
             $this->assertEqualsWithDelta(60.0, $land->heightAt(600.0, 300.0), 1e-6);
@@ -191,7 +257,16 @@ final class StructureTest extends TestCase
         // 34 wide and a margin of 8 on either side: 50 between the linings.
         $sheet = ['vehicles' => [Vehicle::from(200.0, 120.0, 34.0, 46.0)], 'clearanceMargin' => 8.0, 'faceLimitDeg' => 89.0];
         foreach (['50.1' => null, '49.9' => Severity::Care, '33.9' => Severity::Stop] as $inside => $severity) {
-            $run = Build::straight(1, 300.0, 60.0, 60.0, Build::evenProfile(), structures: [['kind' => 'tunnel', 'from_mm' => 500.0, 'to_mm' => 700.0, 'lining_mm' => 3.0, 'inside_mm' => (float) $inside]]);
+            $run = Build::straight(
+                1,
+                300.0,
+                60.0,
+                60.0,
+                Build::evenProfile(),
+                structures: [
+                    ['kind' => 'tunnel', 'from_mm' => 500.0, 'to_mm' => 700.0, 'lining_mm' => 3.0, 'inside_mm' => (float) $inside],
+                ],
+            );
             $found = RulebookTest::found(Build::project([$run], base: 180.0, sheet: $sheet), 'lining-clearance');
             $this->assertSame($severity, $found === [] ? null : $found[0]->severity, $inside);
         }
@@ -201,17 +276,28 @@ final class StructureTest extends TestCase
     {
         foreach ([1 => 1, 2 => 0] as $piers => $count) {
             $below = Build::run(2, 600.0, 0.0, 90.0, [['kind' => 'tangent', 'length_mm' => 600.0]], 10.0, [], Build::evenProfile());
-            $above = Build::straight(1, 300.0, 120.0, 120.0, self::EVEN, structures: [['kind' => 'bridge', 'from_mm' => 500.0, 'to_mm' => 700.0, 'piers' => $piers]]);
+            $above = Build::straight(
+                1,
+                300.0,
+                120.0,
+                120.0,
+                self::EVEN,
+                structures: [['kind' => 'bridge', 'from_mm' => 500.0, 'to_mm' => 700.0, 'piers' => $piers]],
+            );
             $this->assertCount($count, RulebookTest::found(Build::project([$above, $below]), 'pier-clearance'), "{$piers} piers");
         }
     }
 
     public function test_what_a_structure_is_made_of_is_checked_where_it_stands(): void
     {
-        foreach ([
-            'structures/0/piers' => ['kind' => 'bridge', 'from_mm' => 0.0, 'to_mm' => 90.0, 'piers' => 2.5], 'structures/0/deck_mm' => ['kind' => 'bridge', 'from_mm' => 0.0, 'to_mm' => 90.0, 'deck_mm' => 0.0],
-            'structures/0/lining_mm' => ['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 90.0, 'lining_mm' => -1.0], 'structures/0/inside_mm' => ['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 90.0, 'inside_mm' => 2.0],
-        ] as $place => $one) {
+        foreach (
+            [
+                'structures/0/piers' => ['kind' => 'bridge', 'from_mm' => 0.0, 'to_mm' => 90.0, 'piers' => 2.5],
+                'structures/0/deck_mm' => ['kind' => 'bridge', 'from_mm' => 0.0, 'to_mm' => 90.0, 'deck_mm' => 0.0],
+                'structures/0/lining_mm' => ['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 90.0, 'lining_mm' => -1.0],
+                'structures/0/inside_mm' => ['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 90.0, 'inside_mm' => 2.0],
+            ] as $place => $one
+        ) {
             try {
                 Build::straight(1, 300.0, 60.0, 60.0, structures: [$one]);
                 $this->fail($place);
@@ -219,13 +305,30 @@ final class StructureTest extends TestCase
                 $this->assertSame($place, $refusal->place);
             }
         }
-        $both = Build::straight(1, 300.0, 60.0, 60.0, structures: [['kind' => 'wall left', 'from_mm' => 0.0, 'to_mm' => 90.0], ['kind' => 'wall right', 'from_mm' => 10.0, 'to_mm' => 90.0], ['kind' => 'bridge', 'from_mm' => 50.0, 'to_mm' => 90.0]]);
+        $both = Build::straight(
+            1,
+            300.0,
+            60.0,
+            60.0,
+            structures: [
+                ['kind' => 'wall left', 'from_mm' => 0.0, 'to_mm' => 90.0],
+                ['kind' => 'wall right', 'from_mm' => 10.0, 'to_mm' => 90.0],
+                ['kind' => 'bridge', 'from_mm' => 50.0, 'to_mm' => 90.0],
+            ],
+        );
         $this->assertCount(3, $both->structures, 'walls on both sides, and beside a bridge');
         $this->assertSame([[0.0, 50.0, null], [50.0, 90.0, 'bridge'], [90.0, 1200.0, null]], $both->parts());
     }
 
     private function along(string $kind): Run
     {
-        return Build::straight(1, 300.0, 60.0, 60.0, Build::evenProfile(25.0, 1.0), structures: [['kind' => $kind, 'from_mm' => 500.0, 'to_mm' => 700.0]]);
+        return Build::straight(
+            1,
+            300.0,
+            60.0,
+            60.0,
+            Build::evenProfile(25.0, 1.0),
+            structures: [['kind' => $kind, 'from_mm' => 500.0, 'to_mm' => 700.0]],
+        );
     }
 }

@@ -33,7 +33,7 @@ final class TemplateTest extends TestCase
             $ring = [];
             for ($k = 0; $k < 24; $k++) {
                 $away = mt_rand(100, 600);
-                $ring[] = [900.0 + $away * cos($k * M_PI / 12), 300.0 + $away * sin($k * M_PI / 12)];
+                $ring[] = [900.0 + $away * cos(($k * M_PI) / 12), 300.0 + $away * sin(($k * M_PI) / 12)];
             }
             $paper = array_keys(TemplatePages::PAPERS)[$seed % 3];
             $tiling = TemplatePages::of([$ring], $paper);
@@ -52,11 +52,19 @@ final class TemplateTest extends TestCase
             [, , $right] = $tiling->part(0, 0);
             [$left] = $tiling->part(1, 0);
             $this->assertEqualsWithDelta(TemplatePages::PAGE_OVERLAP_MM, $right - $left, 1e-9);
-            $this->assertEqualsWithDelta(TemplatePages::PAPERS[$paper], [min($tiling->width, $tiling->height), max($tiling->width, $tiling->height)], 1e-9);
+            $this->assertEqualsWithDelta(
+                TemplatePages::PAPERS[$paper],
+                [min($tiling->width, $tiling->height), max($tiling->width, $tiling->height)],
+                1e-9,
+            );
         }
         $this->assertSame(['A1', 'Z3', 'AA1'], array_map(fn (array $p): string => $tiling->name(...$p), [[0, 0], [25, 2], [26, 0]]));
         $this->assertSame([[0, 0]], TemplatePages::of([Build::square(0, 0, 100, 80)], 'a4')->pages, 'what fits a page is on one');
-        $this->assertNotContains([1, 1], TemplatePages::of([Build::square(0, 0, 700, 700)], 'a4')->pages, 'a page without a line is not printed');
+        $this->assertNotContains(
+            [1, 1],
+            TemplatePages::of([Build::square(0, 0, 700, 700)], 'a4')->pages,
+            'a page without a line is not printed',
+        );
         $this->expectException(InvalidValue::class);
         TemplatePages::of([Build::square(0, 0, 9, 9)], 'a7');
     }
@@ -102,15 +110,25 @@ final class TemplateTest extends TestCase
         $template = new Template('1.1', '1.1, 20 mm thick', [Build::square(30, 40, 180, 140)]);
         $pdf = TemplatePdf::of([$template], 'a4', 'Trial', false);
         preg_match_all('/([\d.]+) ([\d.]+) m\n([\d.]+) ([\d.]+) l\n([\d.]+) ([\d.]+) l/', $pdf, $ways, PREG_SET_ORDER);
-        $sides = array_map(fn (array $w): array => [hypot($w[3] - $w[1], $w[4] - $w[2]) * 25.4 / 72.0, hypot($w[5] - $w[3], $w[6] - $w[4]) * 25.4 / 72.0], $ways);
+        $sides = array_map(
+            fn (array $w): array => [
+                (hypot($w[3] - $w[1], $w[4] - $w[2]) * 25.4) / 72.0,
+                (hypot($w[5] - $w[3], $w[6] - $w[4]) * 25.4) / 72.0,
+            ],
+            $ways,
+        );
         $this->assertEqualsWithDelta([150.0, 100.0], $sides[0], 0.01, 'the piece itself');
         preg_match_all('/([\d.]+) ([\d.]+) m ([\d.]+) ([\d.]+) l S/', $pdf, $strokes, PREG_SET_ORDER);
-        $lengths = array_map(fn (array $s): float => round(hypot($s[3] - $s[1], $s[4] - $s[2]) * 25.4 / 72.0, 1), $strokes);
+        $lengths = array_map(fn (array $s): float => round((hypot($s[3] - $s[1], $s[4] - $s[2]) * 25.4) / 72.0, 1), $strokes);
         $this->assertContains(100.0, $lengths, 'the bar to check the printer by');
         $this->assertStringContainsString('20 mm thick', $pdf);
         $this->assertSame(1, substr_count($pdf, '/Type /Page'."\n"));
         $large = TemplatePdf::of([new Template('big', 'big', [Build::square(0, 0, 900, 500)])], 'a3', 'Trial', false);
-        $this->assertSame(count(TemplatePages::of([Build::square(0, 0, 900, 500)], 'a3')->pages) + 1, substr_count($large, '/Type /Page'."\n"), 'its pages, and a map of them');
+        $this->assertSame(
+            count(TemplatePages::of([Build::square(0, 0, 900, 500)], 'a3')->pages) + 1,
+            substr_count($large, '/Type /Page'."\n"),
+            'its pages, and a map of them',
+        );
         $this->assertStringContainsString('There is nothing to cut', TemplatePdf::of([], 'a4', 'Trial', false));
     }
 
@@ -150,13 +168,29 @@ final class TemplateTest extends TestCase
         $whole = LayerPieces::of($flat, CutSettings::of());
         $this->assertSame([[], 1], [$whole->parted, count($whole->pieces['20'])]);
         $speck = FoamStack::of($this->plain(20.0, 15.0, 18.0), 0.0, 20.0, CutSchool::Carved);
-        $this->assertSame([[], ['1.1']], [LayerPieces::of($speck, CutSettings::of())->pieces, LayerPieces::of($speck, CutSettings::of())->filler]);
+        $this->assertSame(
+            [[], ['1.1']],
+            [LayerPieces::of($speck, CutSettings::of())->pieces, LayerPieces::of($speck, CutSettings::of())->filler],
+        );
     }
 
     public function test_the_solid_stands_on_the_boards_top(): void
     {
         foreach ([[10.0, 10.0], [10.0, 25.0]] as [$base, $lowest]) {
-            $study = Build::study(Build::project([], [Build::spot(1, 400.0, 300.0, 60.0), Build::spot(2, 0.0, 0.0, $lowest), Build::spot(3, 1200.0, 0.0, $lowest), Build::spot(4, 0.0, 600.0, $lowest), Build::spot(5, 1200.0, 600.0, $lowest)], base: $base), 20.0);
+            $study = Build::study(
+                Build::project(
+                    [],
+                    [
+                        Build::spot(1, 400.0, 300.0, 60.0),
+                        Build::spot(2, 0.0, 0.0, $lowest),
+                        Build::spot(3, 1200.0, 0.0, $lowest),
+                        Build::spot(4, 0.0, 600.0, $lowest),
+                        Build::spot(5, 1200.0, 600.0, $lowest),
+                    ],
+                    base: $base,
+                ),
+                20.0,
+            );
             $stl = Stl::ofLand($study->terrain->mesh(), $base);
             $heights = [];
             for ($k = 0; $k < (unpack('V', substr($stl, 80, 4))[1] ?? 0); $k++) {
@@ -182,7 +216,8 @@ final class TemplateTest extends TestCase
             $v = array_values(unpack('g12', substr($stl, 84 + 50 * $k, 48)) ?: []);
             $corners = array_map(fn (int $n): array => array_slice($v, 3 * $n, 3), [1, 2, 3]);
             foreach ([[0, 1], [1, 2], [2, 0]] as [$a, $b]) {
-                $edges[implode(',', $corners[$a]).'>'.implode(',', $corners[$b])] = ($edges[implode(',', $corners[$a]).'>'.implode(',', $corners[$b])] ?? 0) + 1;
+                $edges[implode(',', $corners[$a]).'>'.implode(',', $corners[$b])] =
+                    ($edges[implode(',', $corners[$a]).'>'.implode(',', $corners[$b])] ?? 0) + 1;
             }
             [[$ax, $ay, $az], [$bx, $by, $bz], [$cx, $cy, $cz]] = $corners;
             $volume += ($ax * ($by * $cz - $bz * $cy) - $ay * ($bx * $cz - $bz * $cx) + $az * ($bx * $cy - $by * $cx)) / 6.0;
@@ -196,12 +231,24 @@ final class TemplateTest extends TestCase
 
     public function test_the_boards_plan_marks_tracks_sleepers_and_offsets_of_curves(): void
     {
-        $run = Build::run(1, 100.0, 200.0, 0.0, [['kind' => 'tangent', 'length_mm' => 200.0], ['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 30.0]], 60.0);
+        $run = Build::run(
+            1,
+            100.0,
+            200.0,
+            0.0,
+            [['kind' => 'tangent', 'length_mm' => 200.0], ['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 30.0]],
+            60.0,
+        );
         $study = Build::study(Build::project([$run]), 20.0);
         $plan = BoardPlan::of($study->project, $study->section, $study->model);
         $this->assertSame([Build::square(0, 0, 1200, 600)], $plan->cut);
-        $length = 200.0 + 600.0 * M_PI / 6.0;
-        $this->assertEqualsWithDelta(3 + 2 * ($length / (650.0 / 87.1)) + 1, count($plan->lines), 4.0, 'centre, edges, a stroke at each sleeper’s ends, a chord');
+        $length = 200.0 + (600.0 * M_PI) / 6.0;
+        $this->assertEqualsWithDelta(
+            3 + 2 * ($length / (650.0 / 87.1)) + 1,
+            count($plan->lines),
+            4.0,
+            'centre, edges, a stroke at each sleeper’s ends, a chord',
+        );
         $words = array_column($plan->words, 2);
         $this->assertContains('Run 1', $words);
         $chord = 2.0 * 600.0 * sin(M_PI / 12.0);
@@ -211,7 +258,10 @@ final class TemplateTest extends TestCase
 
     public function test_drawings_for_cutters_read_back(): void
     {
-        $dxf = (string) (new DxfDrawing)->polyline('CUT 1.1', Build::square(5, 5, 305, 105), true)->point('DOWEL', 9.0, 9.0)->text('NAME', 1.0, 2.0, 'Größe 1.1');
+        $dxf = (string) (new DxfDrawing())
+            ->polyline('CUT 1.1', Build::square(5, 5, 305, 105), true)
+            ->point('DOWEL', 9.0, 9.0)
+            ->text('NAME', 1.0, 2.0, 'Größe 1.1');
         $lines = TrackDxf::read($dxf);
         $this->assertSame('CUT_1_1', $lines[0]->name);
         $this->assertEqualsWithDelta([5.0, 5.0], $lines[0]->points[0], 1e-6);

@@ -55,7 +55,46 @@ final class TrackFilesTest extends TestCase
 
     public function test_a_drawing_in_metres_with_bulges_and_light_polylines_is_read(): void
     {
-        $text = implode("\n", ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '6', '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES', '0', 'LWPOLYLINE', '8', 'Yard', '90', '2', '70', '0', '38', '0.05', '10', '0.0', '20', '0.0', '42', '0.41421356', '10', '1.0', '20', '1.0', '0', 'ENDSEC', '0', 'EOF']);
+        $text = implode("\n", [
+            '0',
+            'SECTION',
+            '2',
+            'HEADER',
+            '9',
+            '$INSUNITS',
+            '70',
+            '6',
+            '0',
+            'ENDSEC',
+            '0',
+            'SECTION',
+            '2',
+            'ENTITIES',
+            '0',
+            'LWPOLYLINE',
+            '8',
+            'Yard',
+            '90',
+            '2',
+            '70',
+            '0',
+            '38',
+            '0.05',
+            '10',
+            '0.0',
+            '20',
+            '0.0',
+            '42',
+            '0.41421356',
+            '10',
+            '1.0',
+            '20',
+            '1.0',
+            '0',
+            'ENDSEC',
+            '0',
+            'EOF',
+        ]);
         [$line] = TrackDxf::read($text);
         $this->assertSame('Yard', $line->name);
         $this->assertEqualsWithDelta(50.0, $line->heights[0] ?? 0.0, 1e-9);
@@ -67,16 +106,31 @@ final class TrackFilesTest extends TestCase
 
     public function test_paths_with_every_command_transform_and_unit_are_read(): void
     {
-        $this->assertEqualsWithDelta([[[0.0, 0.0], [10.0, 0.0], [10.0, 5.0], [4.0, 5.0], [4.0, 9.0]]], SvgPath::points('m0,0h10v5H4V9'), 1e-9);
+        $this->assertEqualsWithDelta(
+            [[[0.0, 0.0], [10.0, 0.0], [10.0, 5.0], [4.0, 5.0], [4.0, 9.0]]],
+            SvgPath::points('m0,0h10v5H4V9'),
+            1e-9,
+        );
         $arc = SvgPath::points('M0 0A10 10 0 0 1 10 10')[0];
         $this->assertEqualsWithDelta([10.0 * M_SQRT1_2, 10.0 - 10.0 * M_SQRT1_2], $arc[intdiv(count($arc) - 1, 2)], 1e-6);
-        foreach (['C0 50 50 100 100 100', 'Q0 100 100 100', 'c0 50 50 100 100 100', 'q0 50 50 50t50 50', 'S 50 100 100 100', 'T100 100'] as $curve) {
+        foreach (
+            [
+                'C0 50 50 100 100 100',
+                'Q0 100 100 100',
+                'c0 50 50 100 100 100',
+                'q0 50 50 50t50 50',
+                'S 50 100 100 100',
+                'T100 100',
+            ] as $curve
+        ) {
             $line = SvgPath::points("M0 0{$curve}")[0];
             $this->assertEqualsWithDelta([100.0, 100.0], $line[count($line) - 1], 1e-6, $curve);
             $this->assertGreaterThan(20, count($line));
         }
         $this->assertCount(2, SvgPath::points('M0 0L5 0Zm20 0l5 0'), 'a closed part and one after it');
-        $svg = '<svg xmlns="http://www.w3.org/2000/svg" width="120mm" height="60mm" viewBox="0 0 1200 600"><g transform="translate(100,0)"><path id="Spur" transform="rotate(90) scale(2)" d="M0 0L50 0"/></g></svg>';
+        $svg =
+            '<svg xmlns="http://www.w3.org/2000/svg" width="120mm" height="60mm" viewBox="0 0 1200 600"><g '
+                .'transform="translate(100,0)"><path id="Spur" transform="rotate(90) scale(2)" d="M0 0L50 0"/></g></svg>';
         [$line] = TrackSvg::read($svg);
         $this->assertEqualsWithDelta([10.0, 60.0], $line->points[0], 1e-6, 'a tenth of a millimetre for each unit, y upward');
         $this->assertEqualsWithDelta([10.0, 50.0], $line->points[count($line->points) - 1], 1e-6);
@@ -84,7 +138,12 @@ final class TrackFilesTest extends TestCase
 
     public function test_alignments_in_feet_with_their_profile_are_read(): void
     {
-        $xml = '<LandXML xmlns="http://www.landxml.org/schema/LandXML-1.2"><Units><Imperial linearUnit="foot"/></Units><Alignments><Alignment name="A" length="4" staStart="1"><CoordGeom><Line><Start>1 0</Start><End>1 2</End></Line><Curve rot="cw"><Start>1 2</Start><Center>-1 2</Center><End>-1 4</End></Curve></CoordGeom><Profile><ProfAlign><PVI>1 0.2</PVI><PVI>5 0.3</PVI></ProfAlign></Profile></Alignment></Alignments></LandXML>';
+        $xml =
+            '<LandXML xmlns="http://www.landxml.org/schema/LandXML-1.2"><Units><Imperial '
+                .'linearUnit="foot"/></Units><Alignments><Alignment name="A" length="4" staStart="1"><CoordGeom><Line><Start>1 '
+                .'0</Start><End>1 2</End></Line><Curve rot="cw"><Start>1 2</Start><Center>-1 2</Center><End>-1 '
+                .'4</End></Curve></CoordGeom><Profile><ProfAlign><PVI>1 0.2</PVI><PVI>5 '
+                .'0.3</PVI></ProfAlign></Profile></Alignment></Alignments></LandXML>';
         [$line] = TrackXml::read($xml);
         [$run] = $line->fitted(Build::uid(1), fn (): float => 0.0);
         $this->assertEqualsWithDelta(609.6, $run->pieces[0]['length_mm'] ?? 0.0, 0.5);
@@ -94,23 +153,36 @@ final class TrackFilesTest extends TestCase
 
     public function test_broken_files_are_refused_with_their_line(): void
     {
-        foreach ([
-            [TrackTable::read(...), "station,z\n1,2\n", 'line 1', 'x_mm'],
-            [TrackTable::read(...), "x,y\n1,2\n1,far\n", 'line 3', 'far'],
-            [TrackTable::read(...), "x,y\n", 'line 1', 'no line of stations'],
-            [TrackDxf::read(...), "hello\nthere\n", 'line 1', 'no DXF file'],
-            [TrackDxf::read(...), implode("\n", ['0', 'SECTION', '2', 'ENTITIES', '0', 'LINE', '8', '0', '10', '1', '20', '1', '0', 'EOF']), 'line 1', 'no polyline'],
-            [TrackDxf::read(...), implode("\n", ['0', 'LWPOLYLINE', '10', 'left', '20', '1']), 'line 4', 'left'],
-            [TrackSvg::read(...), '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0 L5"/></svg>', 'line 1', 'wants 2 numbers'],
-            [TrackSvg::read(...), '<svg xmlns="http://www.w3.org/2000/svg"><path d="L5 5"/></svg>', 'line 1', 'begins with M'],
-            [TrackSvg::read(...), '<svg><rect/></svg>', 'line 1', 'no path'],
-            [TrackSvg::read(...), "<svg>\n<path", 'line 2', 'no SVG drawing'],
-            [TrackSvg::read(...), '<html/>', 'line 1', 'no SVG drawing'],
-            [TrackXml::read(...), '', 'line 1', 'empty'],
-            [TrackXml::read(...), '<!DOCTYPE a [<!ENTITY b "c">]><a>&b;</a>', 'line 1', 'entities'],
-            [TrackXml::read(...), '<LandXML><Alignments><Alignment><CoordGeom><Line><Start>1</Start><End>2 3</End></Line></CoordGeom></Alignment></Alignments></LandXML>', 'line 1', 'northing'],
-            [TrackXml::read(...), '<LandXML/>', 'line 1', 'no alignment'],
-        ] as [$read, $text, $place, $words]) {
+        foreach (
+            [
+                [TrackTable::read(...), "station,z\n1,2\n", 'line 1', 'x_mm'],
+                [TrackTable::read(...), "x,y\n1,2\n1,far\n", 'line 3', 'far'],
+                [TrackTable::read(...), "x,y\n", 'line 1', 'no line of stations'],
+                [TrackDxf::read(...), "hello\nthere\n", 'line 1', 'no DXF file'],
+                [
+                    TrackDxf::read(...),
+                    implode("\n", ['0', 'SECTION', '2', 'ENTITIES', '0', 'LINE', '8', '0', '10', '1', '20', '1', '0', 'EOF']),
+                    'line 1',
+                    'no polyline',
+                ],
+                [TrackDxf::read(...), implode("\n", ['0', 'LWPOLYLINE', '10', 'left', '20', '1']), 'line 4', 'left'],
+                [TrackSvg::read(...), '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0 L5"/></svg>', 'line 1', 'wants 2 numbers'],
+                [TrackSvg::read(...), '<svg xmlns="http://www.w3.org/2000/svg"><path d="L5 5"/></svg>', 'line 1', 'begins with M'],
+                [TrackSvg::read(...), '<svg><rect/></svg>', 'line 1', 'no path'],
+                [TrackSvg::read(...), "<svg>\n<path", 'line 2', 'no SVG drawing'],
+                [TrackSvg::read(...), '<html/>', 'line 1', 'no SVG drawing'],
+                [TrackXml::read(...), '', 'line 1', 'empty'],
+                [TrackXml::read(...), '<!DOCTYPE a [<!ENTITY b "c">]><a>&b;</a>', 'line 1', 'entities'],
+                [
+                    TrackXml::read(...),
+                    '<LandXML><Alignments><Alignment><CoordGeom><Line><Start>1</Start><End>2 '
+                        .'3</End></Line></CoordGeom></Alignment></Alignments></LandXML>',
+                    'line 1',
+                    'northing',
+                ],
+                [TrackXml::read(...), '<LandXML/>', 'line 1', 'no alignment'],
+            ] as [$read, $text, $place, $words]
+        ) {
             try {
                 $read($text);
                 $this->fail($words);
@@ -123,15 +195,30 @@ final class TrackFilesTest extends TestCase
 
     private function line(): Run
     {
-        return Build::run(1, 30.0, 200.0, 10.0, [['kind' => 'tangent', 'length_mm' => 300.0], ['kind' => 'transition', 'length_mm' => 120.0, 'from_radius_mm' => 0.0, 'to_radius_mm' => -720.0], ['kind' => 'arc', 'radius_mm' => 720.0, 'angle_deg' => -28.0], ['kind' => 'tangent', 'length_mm' => 300.0]], 62.0, [[400, 62], [900, 75]]);
+        return Build::run(
+            1,
+            30.0,
+            200.0,
+            10.0,
+            [
+                ['kind' => 'tangent', 'length_mm' => 300.0],
+                ['kind' => 'transition', 'length_mm' => 120.0, 'from_radius_mm' => 0.0, 'to_radius_mm' => -720.0],
+                ['kind' => 'arc', 'radius_mm' => 720.0, 'angle_deg' => -28.0],
+                ['kind' => 'tangent', 'length_mm' => 300.0],
+            ],
+            62.0,
+            [[400, 62], [900, 75]],
+        );
     }
 
     /** @return array<string, array{string, callable(string): list<TrackLine>}> */
     private function forms(Run $run): array
     {
         return [
-            'csv' => [TrackTable::write([[$run, 0.0, $run->alignment->length]]), TrackTable::read(...)], 'dxf' => [TrackDxf::write([$run]), TrackDxf::read(...)],
-            'svg' => [TrackSvg::write([$run], 1200.0, 600.0), TrackSvg::read(...)], 'xml' => [TrackXml::write([$run], 'Board'), TrackXml::read(...)],
+            'csv' => [TrackTable::write([[$run, 0.0, $run->alignment->length]]), TrackTable::read(...)],
+            'dxf' => [TrackDxf::write([$run]), TrackDxf::read(...)],
+            'svg' => [TrackSvg::write([$run], 1200.0, 600.0), TrackSvg::read(...)],
+            'xml' => [TrackXml::write([$run], 'Board'), TrackXml::read(...)],
         ];
     }
 }

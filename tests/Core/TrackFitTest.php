@@ -15,7 +15,11 @@ use Random\Randomizer;
 /** Tangents and arcs laid through points: what was drawn comes back, and what does not fit is told. */
 final class TrackFitTest extends TestCase
 {
-    private const LINE = [['kind' => 'tangent', 'length_mm' => 420.0], ['kind' => 'arc', 'radius_mm' => 720.0, 'angle_deg' => -28.0], ['kind' => 'tangent', 'length_mm' => 461.6]];
+    private const LINE = [
+        ['kind' => 'tangent', 'length_mm' => 420.0],
+        ['kind' => 'arc', 'radius_mm' => 720.0, 'angle_deg' => -28.0],
+        ['kind' => 'tangent', 'length_mm' => 461.6],
+    ];
 
     public function test_a_chain_comes_back_piece_by_piece(): void
     {
@@ -43,7 +47,10 @@ final class TrackFitTest extends TestCase
     public function test_what_wavers_is_fitted_in_the_middle_and_the_rest_told(): void
     {
         $random = new Randomizer(new Mt19937(11));
-        $points = array_map(fn (array $p): array => [$p[0] + 0.3 * self::float($random, -1.0, 1.0), $p[1] + 0.3 * self::float($random, -1.0, 1.0)], self::points(self::LINE, 10.0));
+        $points = array_map(
+            fn (array $p): array => [$p[0] + 0.3 * self::float($random, -1.0, 1.0), $p[1] + 0.3 * self::float($random, -1.0, 1.0)],
+            self::points(self::LINE, 10.0),
+        );
         $fit = TrackFit::through($points);
         $this->assertLessThanOrEqual(TrackFit::TOLERANCE_MM, $fit->worst);
         $this->assertGreaterThan(0.1, $fit->mean, 'noise does not vanish');
@@ -53,7 +60,11 @@ final class TrackFitTest extends TestCase
 
     public function test_transitions_are_approached_by_arcs_within_the_tolerance(): void
     {
-        $pieces = [['kind' => 'tangent', 'length_mm' => 300.0], ['kind' => 'transition', 'length_mm' => 200.0, 'from_radius_mm' => 0.0, 'to_radius_mm' => 600.0], ['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 40.0]];
+        $pieces = [
+            ['kind' => 'tangent', 'length_mm' => 300.0],
+            ['kind' => 'transition', 'length_mm' => 200.0, 'from_radius_mm' => 0.0, 'to_radius_mm' => 600.0],
+            ['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 40.0],
+        ];
         $fit = TrackFit::through(self::points($pieces, 10.0));
         $this->assertLessThanOrEqual(TrackFit::TOLERANCE_MM, $fit->worst);
         $this->assertLessThan(TrackFit::TOLERANCE_MM + 0.2, self::off($fit, $pieces));
@@ -65,9 +76,14 @@ final class TrackFitTest extends TestCase
             $random = new Randomizer(new Mt19937($seed));
             $pieces = [];
             for ($k = 0, $n = $random->getInt(1, 5); $k < $n; $k++) {
-                $pieces[] = $k % 2 === $seed % 2
-                    ? ['kind' => 'tangent', 'length_mm' => self::float($random, 80.0, 500.0)]
-                    : ['kind' => 'arc', 'radius_mm' => self::float($random, 300.0, 1500.0), 'angle_deg' => self::float($random, 8.0, 60.0) * ($random->getInt(0, 1) === 1 ? 1.0 : -1.0)];
+                $pieces[] =
+                    $k % 2 === $seed % 2
+                        ? ['kind' => 'tangent', 'length_mm' => self::float($random, 80.0, 500.0)]
+                        : [
+                            'kind' => 'arc',
+                            'radius_mm' => self::float($random, 300.0, 1500.0),
+                            'angle_deg' => self::float($random, 8.0, 60.0) * ($random->getInt(0, 1) === 1 ? 1.0 : -1.0),
+                        ];
             }
             $fit = TrackFit::through(self::points($pieces, 12.0));
             $this->assertLessThanOrEqual(TrackFit::TOLERANCE_MM, $fit->worst, "seed {$seed}");
@@ -77,11 +93,13 @@ final class TrackFitTest extends TestCase
 
     public function test_lines_that_are_no_track_are_refused(): void
     {
-        foreach ([
-            'shorter than 10 mm' => [[0.0, 0.0], [3.0, 0.0]],
-            'is it in millimetres' => [[0.0, 0.0], [2e5, 0.0]],
-            'bends to a radius' => array_map(fn (int $k): array => [60.0 * cos($k / 10.0), 60.0 * sin($k / 10.0)], range(0, 40)),
-        ] as $words => $points) {
+        foreach (
+            [
+                'shorter than 10 mm' => [[0.0, 0.0], [3.0, 0.0]],
+                'is it in millimetres' => [[0.0, 0.0], [2e5, 0.0]],
+                'bends to a radius' => array_map(fn (int $k): array => [60.0 * cos($k / 10.0), 60.0 * sin($k / 10.0)], range(0, 40)),
+            ] as $words => $points
+        ) {
             try {
                 TrackFit::through($points);
                 $this->fail($words);
@@ -94,11 +112,12 @@ final class TrackFitTest extends TestCase
 
     private static function float(Randomizer $random, float $least, float $most): float
     {
-        return $least + ($most - $least) * $random->getInt(0, 1_000_000) / 1e6;
+        return $least + (($most - $least) * $random->getInt(0, 1_000_000)) / 1e6;
     }
 
     /**
-     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> $pieces
+     * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float,
+     *     to_radius_mm?: float}> $pieces
      * @return list<array{float, float}>
      */
     private static function points(array $pieces, float $step): array
@@ -106,10 +125,16 @@ final class TrackFitTest extends TestCase
         $line = Alignment::from(new Point(30.0, 200.0), 10.0, $pieces);
         $n = max(1, (int) round($line->length / $step));
 
-        return array_map(fn (int $k): array => [$line->pointAt($line->length * $k / $n)->x, $line->pointAt($line->length * $k / $n)->y], range(0, $n));
+        return array_map(
+            fn (int $k): array => [$line->pointAt(($line->length * $k) / $n)->x, $line->pointAt(($line->length * $k) / $n)->y],
+            range(0, $n),
+        );
     }
 
-    /** @param  list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}>  $pieces */
+    /**
+     * @param  list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float,
+     *     to_radius_mm?: float}>  $pieces
+     */
     private static function off(TrackFit $fit, array $pieces): float
     {
         $laid = Alignment::from($fit->start, $fit->headingDeg, $fit->pieces);

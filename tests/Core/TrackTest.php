@@ -21,7 +21,11 @@ final class TrackTest extends TestCase
 {
     public function test_a_quarter_turn_ends_where_it_should(): void
     {
-        $run = Alignment::from(new Point(0.0, 0.0), 0.0, [['kind' => 'tangent', 'length_mm' => 100.0], ['kind' => 'arc', 'radius_mm' => 400.0, 'angle_deg' => 90.0], ['kind' => 'tangent', 'length_mm' => 50.0]]);
+        $run = Alignment::from(new Point(0.0, 0.0), 0.0, [
+            ['kind' => 'tangent', 'length_mm' => 100.0],
+            ['kind' => 'arc', 'radius_mm' => 400.0, 'angle_deg' => 90.0],
+            ['kind' => 'tangent', 'length_mm' => 50.0],
+        ]);
         $this->assertEqualsWithDelta(150.0 + 200.0 * M_PI, $run->length, 1e-9);
         $end = $run->pointAt($run->length);
         $this->assertEqualsWithDelta(500.0, $end->x, 1e-9);
@@ -37,7 +41,14 @@ final class TrackTest extends TestCase
             mt_srand($seed);
             $pieces = [];
             for ($k = 0; $k < 4; $k++) {
-                $pieces[] = $k % 2 === 0 ? ['kind' => 'tangent', 'length_mm' => (float) mt_rand(50, 300)] : ['kind' => 'arc', 'radius_mm' => (float) mt_rand(300, 900), 'angle_deg' => (float) mt_rand(5, 60) * (mt_rand(0, 1) * 2 - 1)];
+                $pieces[] =
+                    $k % 2 === 0
+                        ? ['kind' => 'tangent', 'length_mm' => (float) mt_rand(50, 300)]
+                        : [
+                            'kind' => 'arc',
+                            'radius_mm' => (float) mt_rand(300, 900),
+                            'angle_deg' => (float) mt_rand(5, 60) * (mt_rand(0, 1) * 2 - 1),
+                        ];
             }
             $run = Alignment::from(new Point(10.0, 20.0), (float) mt_rand(0, 359), $pieces);
             foreach ($run->begins as $begin) {
@@ -66,17 +77,31 @@ final class TrackTest extends TestCase
 
     public function test_a_run_seen_from_a_turned_board_keeps_its_shape(): void
     {
-        $run = Build::run(1, 300.0, 200.0, 20.0, [['kind' => 'tangent', 'length_mm' => 100.0], ['kind' => 'arc', 'radius_mm' => 500.0, 'angle_deg' => -40.0]], 60.0);
+        $run = Build::run(
+            1,
+            300.0,
+            200.0,
+            20.0,
+            [['kind' => 'tangent', 'length_mm' => 100.0], ['kind' => 'arc', 'radius_mm' => 500.0, 'angle_deg' => -40.0]],
+            60.0,
+        );
         $placement = new Placement(120.0, -30.0, 25.0);
         $here = $run->seenFrom($placement);
         foreach ([0.0, 80.0, 300.0] as $station) {
-            $this->assertLessThan(1e-9, $placement->toLayout($here->alignment->pointAt($station))->distanceTo($run->alignment->pointAt($station)));
+            $this->assertLessThan(
+                1e-9,
+                $placement->toLayout($here->alignment->pointAt($station))->distanceTo($run->alignment->pointAt($station)),
+            );
         }
     }
 
     public function test_grades_between_points_and_level_after_the_last(): void
     {
-        $grade = GradeProfile::from(62.0, [['station_mm' => 1060.0, 'height_mm' => 76.1], ['station_mm' => 420.0, 'height_mm' => 62.0]], 1233.0);
+        $grade = GradeProfile::from(
+            62.0,
+            [['station_mm' => 1060.0, 'height_mm' => 76.1], ['station_mm' => 420.0, 'height_mm' => 62.0]],
+            1233.0,
+        );
         $this->assertEqualsWithDelta(62.0, $grade->heightAt(200.0), 1e-9);
         $this->assertEqualsWithDelta(69.05, $grade->heightAt(740.0), 1e-9);
         $this->assertEqualsWithDelta(76.1, $grade->heightAt(1200.0), 1e-9);
@@ -91,7 +116,7 @@ final class TrackTest extends TestCase
     public function test_curve_resistance_is_the_rule_of_thumb(): void
     {
         $this->assertEqualsWithDelta(812.8 / 720.0, GradeProfile::curveResistance(-1.0 / 720.0, 16.5), 1e-9);
-        $this->assertEqualsWithDelta(812.8 / 720.0 * 2.0, GradeProfile::curveResistance(1.0 / 720.0, 33.0), 1e-9);
+        $this->assertEqualsWithDelta((812.8 / 720.0) * 2.0, GradeProfile::curveResistance(1.0 / 720.0, 33.0), 1e-9);
     }
 
     public function test_the_room_of_vehicles_on_curves(): void
@@ -107,7 +132,9 @@ final class TrackTest extends TestCase
     {
         foreach (Fixtures::vectors('clearance') as $case) {
             $vehicle = Vehicle::from($case['body_mm'], $case['bogie_centres_mm'], $case['width_mm'], 46.0);
-            $run = Alignment::from(new Point(0.0, 0.0), 30.0, [['kind' => 'arc', 'radius_mm' => (float) $case['radius_mm'], 'angle_deg' => -170.0]]);
+            $run = Alignment::from(new Point(0.0, 0.0), 30.0, [
+                ['kind' => 'arc', 'radius_mm' => (float) $case['radius_mm'], 'angle_deg' => -170.0],
+            ]);
             $room = (new VehicleSweep($run, $vehicle))->at($run->length / 2.0);
             $this->assertEqualsWithDelta($case['outside_mm'], $room['left'], 0.02, 'outside of a right curve');
             $this->assertEqualsWithDelta($case['inside_mm'], $room['right'], 0.02);
@@ -117,7 +144,11 @@ final class TrackTest extends TestCase
 
     public function test_into_a_curve_the_room_grows_steadily_from_half_the_width(): void
     {
-        $pieces = [['kind' => 'tangent', 'length_mm' => 600.0], ['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 60.0], ['kind' => 'tangent', 'length_mm' => 600.0]];
+        $pieces = [
+            ['kind' => 'tangent', 'length_mm' => 600.0],
+            ['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 60.0],
+            ['kind' => 'tangent', 'length_mm' => 600.0],
+        ];
         $run = Alignment::from(new Point(0.0, 0.0), 0.0, $pieces);
         $coach = Vehicle::coach();
         $sweep = new VehicleSweep($run, $coach);
@@ -141,7 +172,11 @@ final class TrackTest extends TestCase
     {
         // From straight to R over L: heading L/2R, offset L²/6R − L⁴/336R³ (series), length along x L − L³/40R² + L⁵/3456R⁴.
         [$l, $r] = [300.0, 800.0];
-        $run = Alignment::from(new Point(0.0, 0.0), 0.0, [['kind' => 'transition', 'length_mm' => $l, 'from_radius_mm' => 0.0, 'to_radius_mm' => $r], ['kind' => 'arc', 'radius_mm' => $r, 'angle_deg' => 20.0], ['kind' => 'transition', 'length_mm' => $l, 'from_radius_mm' => $r, 'to_radius_mm' => 0.0]]);
+        $run = Alignment::from(new Point(0.0, 0.0), 0.0, [
+            ['kind' => 'transition', 'length_mm' => $l, 'from_radius_mm' => 0.0, 'to_radius_mm' => $r],
+            ['kind' => 'arc', 'radius_mm' => $r, 'angle_deg' => 20.0],
+            ['kind' => 'transition', 'length_mm' => $l, 'from_radius_mm' => $r, 'to_radius_mm' => 0.0],
+        ]);
         $end = $run->pointAt($l);
         $this->assertEqualsWithDelta($l - $l ** 3 / (40 * $r ** 2) + $l ** 5 / (3456 * $r ** 4), $end->x, 1e-4);
         $this->assertEqualsWithDelta($l ** 2 / (6 * $r) - $l ** 4 / (336 * $r ** 3) + $l ** 6 / (42240 * $r ** 5), $end->y, 1e-4);
@@ -162,16 +197,31 @@ final class TrackTest extends TestCase
     public function test_a_rounded_grade_point_is_a_parabola(): void
     {
         // From +2 % to −2 % over 400 mm at 1000: the middle lies A·L/8 = 0.04 × 400 / 8 = 2 mm under the point.
-        $grade = GradeProfile::from(0.0, [['station_mm' => 1000.0, 'height_mm' => 20.0, 'curve_mm' => 400.0], ['station_mm' => 2000.0, 'height_mm' => 0.0]], 2000.0);
+        $grade = GradeProfile::from(
+            0.0,
+            [['station_mm' => 1000.0, 'height_mm' => 20.0, 'curve_mm' => 400.0], ['station_mm' => 2000.0, 'height_mm' => 0.0]],
+            2000.0,
+        );
         $this->assertEqualsWithDelta(18.0, $grade->heightAt(1000.0), 1e-9);
         $this->assertEqualsWithDelta(16.0, $grade->heightAt(800.0), 1e-9, 'it begins on the straight grade');
-        $this->assertEqualsWithDelta([2.0, 1.0, 0.0, -1.0, -2.0], array_map($grade->gradeAt(...), [500.0, 900.0, 1000.0, 1100.0, 1500.0]), 1e-6);
+        $this->assertEqualsWithDelta(
+            [2.0, 1.0, 0.0, -1.0, -2.0],
+            array_map($grade->gradeAt(...), [500.0, 900.0, 1000.0, 1100.0, 1500.0]),
+            1e-6,
+        );
         $this->assertEqualsWithDelta([0.0, 18.0], $grade->range(), 1e-6);
         $this->assertEqualsWithDelta(100.0, $grade->rate(1), 1e-6, '400 mm for four percent');
         $this->assertEqualsWithDelta(1000.0, $grade->turning(1), 1e-6);
         $this->assertEqualsWithDelta($grade->heightAt(950.0), ($grade->heightAt(949.0) + $grade->heightAt(951.0)) / 2.0, 1e-3);
         $this->expectExceptionMessage('does not fit');
-        GradeProfile::from(0.0, [['station_mm' => 300.0, 'height_mm' => 6.0, 'curve_mm' => 500.0], ['station_mm' => 500.0, 'height_mm' => 6.0, 'curve_mm' => 200.0]], 2000.0);
+        GradeProfile::from(
+            0.0,
+            [
+                ['station_mm' => 300.0, 'height_mm' => 6.0, 'curve_mm' => 500.0],
+                ['station_mm' => 500.0, 'height_mm' => 6.0, 'curve_mm' => 200.0],
+            ],
+            2000.0,
+        );
     }
 
     public function test_stretches_are_gathered_and_parted(): void
@@ -190,21 +240,37 @@ final class TrackTest extends TestCase
     public function test_what_cannot_be_laid_is_refused_with_its_place(): void
     {
         $tangent = ['kind' => 'tangent', 'length_mm' => 300.0];
-        foreach ([
-            'elements' => fn () => Build::run(1, 0, 0, 0, [], 60),
-            'elements/1/radius_mm' => fn () => Build::run(1, 0, 0, 0, [$tangent, ['kind' => 'arc', 'radius_mm' => 60.0, 'angle_deg' => 20.0]], 60),
-            'elements/0/length_mm' => fn () => Build::run(1, 0, 0, 0, [['kind' => 'tangent', 'length_mm' => -20.0]], 60),
-            'elements/0/angle_deg' => fn () => Build::run(1, 0, 0, 0, [['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 0.0]], 60),
-            'elements/0/kind' => fn () => Build::run(1, 0, 0, 0, [['kind' => 'loop']], 60),
-            'grade_points/0/station_mm' => fn () => Build::run(1, 0, 0, 0, [$tangent], 60, [[400, 70]]),
-            'grade_points/1/station_mm' => fn () => Build::run(1, 0, 0, 0, [$tangent], 60, [[200, 70], [200.4, 80]]),
-            'grade_points/0/height_mm' => fn () => Build::run(1, 0, 0, 0, [$tangent], 60, [[200, 9000]]),
-            'profile/batter_cut_left' => fn () => FormationProfile::from(['batter_cut_left' => 0.0]),
-            'profile/ditch_width_mm' => fn () => FormationProfile::from(['ditch_depth_mm' => 2.0, 'ditch_width_mm' => 30.0]),
-            'profile' => fn () => FormationProfile::from(['wheels' => 4.0]),
-            'radius_mm' => fn () => Vehicle::coach()->throwOn(110.0),
-            'bogie_centres_mm' => fn () => Vehicle::from(100.0, 120.0, 30.0, 40.0),
-        ] as $place => $make) {
+        foreach (
+            [
+                'elements' => fn () => Build::run(1, 0, 0, 0, [], 60),
+                'elements/1/radius_mm' => fn () => Build::run(
+                    1,
+                    0,
+                    0,
+                    0,
+                    [$tangent, ['kind' => 'arc', 'radius_mm' => 60.0, 'angle_deg' => 20.0]],
+                    60,
+                ),
+                'elements/0/length_mm' => fn () => Build::run(1, 0, 0, 0, [['kind' => 'tangent', 'length_mm' => -20.0]], 60),
+                'elements/0/angle_deg' => fn () => Build::run(
+                    1,
+                    0,
+                    0,
+                    0,
+                    [['kind' => 'arc', 'radius_mm' => 600.0, 'angle_deg' => 0.0]],
+                    60,
+                ),
+                'elements/0/kind' => fn () => Build::run(1, 0, 0, 0, [['kind' => 'loop']], 60),
+                'grade_points/0/station_mm' => fn () => Build::run(1, 0, 0, 0, [$tangent], 60, [[400, 70]]),
+                'grade_points/1/station_mm' => fn () => Build::run(1, 0, 0, 0, [$tangent], 60, [[200, 70], [200.4, 80]]),
+                'grade_points/0/height_mm' => fn () => Build::run(1, 0, 0, 0, [$tangent], 60, [[200, 9000]]),
+                'profile/batter_cut_left' => fn () => FormationProfile::from(['batter_cut_left' => 0.0]),
+                'profile/ditch_width_mm' => fn () => FormationProfile::from(['ditch_depth_mm' => 2.0, 'ditch_width_mm' => 30.0]),
+                'profile' => fn () => FormationProfile::from(['wheels' => 4.0]),
+                'radius_mm' => fn () => Vehicle::coach()->throwOn(110.0),
+                'bogie_centres_mm' => fn () => Vehicle::from(100.0, 120.0, 30.0, 40.0),
+            ] as $place => $make
+        ) {
             try {
                 $make();
                 $this->fail("{$place} accepted");

@@ -27,7 +27,22 @@ final class WhyTest extends TestCase
 {
     private const NOW = '2026-10-12T12:00Z';
 
-    private const POOL = ['earth-paint', 'sifted-soil', 'fibre-2mm', 'fibre-4mm', 'pulp-plaster-stiff', 'foam-stack', 'thin-wash', 'alcohol-mist', 'gloss-medium', 'joint-cut', 'scenery-adhesive', 'masking-lifted', 'two-part-resin', 'stone-streaks'];
+    private const POOL = [
+        'earth-paint',
+        'sifted-soil',
+        'fibre-2mm',
+        'fibre-4mm',
+        'pulp-plaster-stiff',
+        'foam-stack',
+        'thin-wash',
+        'alcohol-mist',
+        'gloss-medium',
+        'joint-cut',
+        'scenery-adhesive',
+        'masking-lifted',
+        'two-part-resin',
+        'stone-streaks',
+    ];
 
     public function test_every_reason_names_what_is_so(): void
     {
@@ -37,8 +52,21 @@ final class WhyTest extends TestCase
             $this->assertSame([], BenchPlanChecker::faults($plan), "seed {$seed}");
             foreach ($plan->moves as $placed) {
                 $this->assertNotSame('', $placed->reason['text']);
-                $this->assertFalse($plan->work->drying($placed->move->section)->spoils($placed->move->coat->recipe->cure, $placed->move->coat->mm, (float) $placed->end, $plan->work->certainty()), "seed {$seed}: too cold");
-                $this->assertTrue($this->holds($plan, $placed), "seed {$seed}: {$placed->move->title()} at {$placed->start}: {$placed->reason['kind']}, {$placed->reason['text']}");
+                $this->assertFalse(
+                    $plan->work
+                        ->drying($placed->move->section)
+                        ->spoils(
+                            $placed->move->coat->recipe->cure,
+                            $placed->move->coat->mm,
+                            (float) $placed->end,
+                            $plan->work->certainty(),
+                        ),
+                    "seed {$seed}: too cold",
+                );
+                $this->assertTrue(
+                    $this->holds($plan, $placed),
+                    "seed {$seed}: {$placed->move->title()} at {$placed->start}: {$placed->reason['kind']}, {$placed->reason['text']}",
+                );
                 $kinds[$placed->reason['kind']] = true;
             }
             foreach ($plan->unplaced as $unplaced) {
@@ -63,7 +91,11 @@ final class WhyTest extends TestCase
             }
             if ($chain !== []) {
                 $dry = fn (PlacedMove $p): int => $plan->reached($p, BenchPlan::through($p->move->coat->recipe->cure->minutes), 0.8);
-                $this->assertSame(max(array_map($dry, $plan->moves)), $dry($by[$chain[count($chain) - 1]]), 'it ends with what is dry last');
+                $this->assertSame(
+                    max(array_map($dry, $plan->moves)),
+                    $dry($by[$chain[count($chain) - 1]]),
+                    'it ends with what is dry last',
+                );
             }
         }
     }
@@ -88,7 +120,15 @@ final class WhyTest extends TestCase
                 $whole[] = $placed->move->strips === 1 ? "{$placed->move->coat->uid}.{$placed->move->pass}" : '';
                 $now = $open ? $start + 1 : $end + $random->getInt(0, 30);
             }
-            $anew = BenchPlan::make(Build::work(new Works($works->zones, $works->coats, $laid, $works->rooms, $works->times), '@'.$now * 60, 'Europe/Oslo', $work->rules()), 8);
+            $anew = BenchPlan::make(
+                Build::work(
+                    new Works($works->zones, $works->coats, $laid, $works->rooms, $works->times),
+                    '@'.$now * 60,
+                    'Europe/Oslo',
+                    $work->rules(),
+                ),
+                8,
+            );
             $this->assertSame([], BenchPlanChecker::faults($anew), "seed {$seed}");
             foreach ($anew->moves as $placed) {
                 $this->assertGreaterThanOrEqual($anew->work->planFrom(), $placed->start, "seed {$seed}");
@@ -114,7 +154,10 @@ final class WhyTest extends TestCase
                     $this->assertGreaterThan($plan->freeIn($session), $placed->move->minutes);
                 }
                 if ($reason['kind'] === 'wait') {
-                    $ids = array_map(fn (Underlayer $b): string => $b->under instanceof Move ? $b->under->id : $b->under->uid, $plan->work->bases[$placed->move->id]);
+                    $ids = array_map(
+                        fn (Underlayer $b): string => $b->under instanceof Move ? $b->under->id : $b->under->uid,
+                        $plan->work->bases[$placed->move->id],
+                    );
                     $this->assertContains($reason['ref'], $ids, "seed {$seed}");
                 }
             }
@@ -132,7 +175,11 @@ final class WhyTest extends TestCase
             $total = (float) $trial->minutes;
             foreach ($laid as $k => $coat) {
                 $next = $laid[$k + 1] ?? null;
-                $total += $this->wait($coat, $next?->recipe->needsOf($coat->recipe) ?? BenchPlan::through($coat->recipe->cure->minutes), $next === null ? 1.281552 : 0.841621);
+                $total += $this->wait(
+                    $coat,
+                    $next?->recipe->needsOf($coat->recipe) ?? BenchPlan::through($coat->recipe->cure->minutes),
+                    $next === null ? 1.281552 : 0.841621,
+                );
             }
             $this->assertEqualsWithDelta($total / 1440.0, $trial->days90, 0.005 + 0.001 * $trial->days90, $school->key);
             $this->assertGreaterThanOrEqual($trial->days50, $trial->days90);
@@ -144,7 +191,9 @@ final class WhyTest extends TestCase
     {
         $cure = $coat->recipe->cure;
         $minutes = $cure->minutes[$milestone->value];
-        $thick = in_array($milestone, [Milestone::NextCoat, Milestone::DryThrough], true) ? ($coat->mm / $cure->referenceMm) ** $cure->exponent : 1.0;
+        $thick = in_array($milestone, [Milestone::NextCoat, Milestone::DryThrough], true)
+            ? ($coat->mm / $cure->referenceMm) ** $cure->exponent
+            : 1.0;
         $set = $cure->mechanism === Mechanism::Hydration ? $cure->minutes['touch_dry'] : 0.0;
 
         return exp(0.430116 * $deviations) * ($set + ($minutes - $set) * $thick);
@@ -154,17 +203,40 @@ final class WhyTest extends TestCase
     {
         $at = $plan->at();
         $ref = $placed->reason['ref'];
-        $session = array_values(array_filter($plan->work->sessions, fn (array $s): bool => $placed->start >= $s[0] && $placed->start < $s[1]))[0];
-        $with = array_filter($plan->moves, fn (PlacedMove $p): bool => $p->start >= $placed->end && $p->move->section === $placed->move->section && $p->move->coat->recipe->id === $placed->move->coat->recipe->id);
-        $bases = array_merge($plan->work->bases[$placed->move->id], ...array_map(fn (PlacedMove $p): array => $plan->work->bases[$p->move->id], array_values($with)));
-        $shares = fn (string $id): bool => array_intersect($plan->work->moves[$id]->coat->recipe->tools, $placed->move->coat->recipe->tools) !== [];
+        $session = array_values(
+            array_filter($plan->work->sessions, fn (array $s): bool => $placed->start >= $s[0] && $placed->start < $s[1]),
+        )[0];
+        $with = array_filter(
+            $plan->moves,
+            fn (PlacedMove $p): bool => $p->start >= $placed->end &&
+                $p->move->section === $placed->move->section &&
+                $p->move->coat->recipe->id === $placed->move->coat->recipe->id,
+        );
+        $bases = array_merge(
+            $plan->work->bases[$placed->move->id],
+            ...array_map(fn (PlacedMove $p): array => $plan->work->bases[$p->move->id], array_values($with)),
+        );
+        $shares = fn (string $id): bool => array_intersect(
+            $plan->work->moves[$id]->coat->recipe->tools,
+            $placed->move->coat->recipe->tools,
+        ) !== [];
 
         return match ($placed->reason['kind']) {
-            'wait' => array_filter($bases, fn (Underlayer $b): bool => $b->under instanceof Move && $b->under->id === $ref && $at[$ref][1] <= max([$placed->start, ...array_map(fn (PlacedMove $p): int => $p->start, $with)])) !== [],
+            'wait' => array_filter(
+                $bases,
+                fn (Underlayer $b): bool => $b->under instanceof Move &&
+                    $b->under->id === $ref &&
+                    $at[$ref][1] <= max([$placed->start, ...array_map(fn (PlacedMove $p): int => $p->start, $with)]),
+            ) !== [],
             'hands' => $ref === '' ? $placed->start === max($session[0], $plan->work->planFrom()) : $at[$ref][1] === $placed->start,
             'pot' => $at[$ref][1] === $placed->start && $plan->work->moves[$ref]->coat->recipe->id === $placed->move->coat->recipe->id,
-            'tool' => in_array($ref, $placed->move->coat->recipe->tools, true) && array_filter(array_keys($at), fn (string $id): bool => $at[$id][0] < $placed->start && $shares($id)) !== [],
-            'apart' => in_array('vapour', [...$plan->work->moves[$ref]->coat->recipe->hazards, ...$placed->move->coat->recipe->hazards], true) && $at[$ref][1] + $plan->work->airing($plan->work->moves[$ref]) === $placed->start,
+            'tool' => in_array($ref, $placed->move->coat->recipe->tools, true) &&
+                array_filter(array_keys($at), fn (string $id): bool => $at[$id][0] < $placed->start && $shares($id)) !== [],
+            'apart' => in_array(
+                'vapour',
+                [...$plan->work->moves[$ref]->coat->recipe->hazards, ...$placed->move->coat->recipe->hazards],
+                true,
+            ) && $at[$ref][1] + $plan->work->airing($plan->work->moves[$ref]) === $placed->start,
             'session' => $placed->start === max($session[0], $plan->work->planFrom()),
             'cold' => $placed->move->coat->recipe->cure->filmTemperature !== null,
             'order' => true,
@@ -178,13 +250,25 @@ final class WhyTest extends TestCase
         $zones = $coats = $times = [];
         for ($k = 1; $k <= $random->getInt(2, 4); $k++) {
             $x = 280.0 * ($k - 1) + $random->getInt(0, 60);
-            $zones[] = Build::zone($k, ['outline' => Build::square($x, 40.0, $x + $random->getInt(120, 300), 40.0 + $random->getInt(100, 500))]);
+            $zones[] = Build::zone($k, [
+                'outline' => Build::square($x, 40.0, $x + $random->getInt(120, 300), 40.0 + $random->getInt(100, 500)),
+            ]);
             for ($c = 0; $c < $random->getInt(1, 4); $c++) {
-                $coats[] = new Coat(Build::uid(10 * $k + 20 + $c), $zones[$k - 1]->uid, Build::recipe(self::POOL[$random->getInt(0, count(self::POOL) - 1)]), passes: $random->getInt(1, 2));
+                $coats[] = new Coat(
+                    Build::uid(10 * $k + 20 + $c),
+                    $zones[$k - 1]->uid,
+                    Build::recipe(self::POOL[$random->getInt(0, count(self::POOL) - 1)]),
+                    passes: $random->getInt(1, 2),
+                );
             }
         }
         foreach ([1, 2, 4, 6] as $k => $weekday) {
-            $times[] = $this->session($weekday, 1020 + 30 * $random->getInt(0, 3), 1290 + 30 * $random->getInt(0, 3), $random->getInt(1, 2));
+            $times[] = $this->session(
+                $weekday,
+                1020 + 30 * $random->getInt(0, 3),
+                1290 + 30 * $random->getInt(0, 3),
+                $random->getInt(1, 2),
+            );
         }
         $room = Room::of(Build::uid(300), 'Room', $random->getInt(14, 22), $random->getInt(5, 18), 50.0, 65.0);
         $rules = new BenchRules(BenchRules::CERTAINTIES[$random->getInt(0, 2)], BenchRules::ORDERS[$random->getInt(0, 2)]);

@@ -51,7 +51,11 @@ final class BackupTest extends TestCase
         $this->assertSame([], glob("{$this->folder}/copies/*.part"));
         $this->assertSame('0600', substr(sprintf('%o', fileperms($copy)), -4));
 
-        $this->post("/layouts/{$layout->uid}/sections/{$section->uid}/features", ['kind' => 'spot', 'points' => [['x' => '301', 'y' => '203', 'z' => '50']], 'seen' => '0'])->assertSessionHasNoErrors();
+        $this->post("/layouts/{$layout->uid}/sections/{$section->uid}/features", [
+            'kind' => 'spot',
+            'points' => [['x' => '301', 'y' => '203', 'z' => '50']],
+            'seen' => '0',
+        ])->assertSessionHasNoErrors();
         $this->post('/layouts', ['name' => 'Made since', 'ratio' => '87.1', 'gauge_mm' => '16.5', 'units' => 'metric']);
         $last = (int) app(Ledger::class)->newest($layout)?->id;
         $this->assertNotSame($before, $this->state());
@@ -81,24 +85,45 @@ final class BackupTest extends TestCase
         $bytes = (string) file_get_contents($copy);
         $zip = fn (callable $change): string => $this->changed($bytes, $change);
         $broken = [
-            'no copy made by Idle Ridge' => ['words', substr($bytes, 0, 2000), $zip(fn (ZipArchive $z) => $z->addFromString('manifest.json', '{"format": "other"}'))],
-            'cut off or changed' => [$zip(fn (ZipArchive $z) => $z->addFromString('ridge.sqlite', 'SQLite format 3')), $zip(fn (ZipArchive $z) => $z->deleteName('ridge.sqlite'))],
+            'no copy made by Idle Ridge' => [
+                'words',
+                substr($bytes, 0, 2000),
+                $zip(fn (ZipArchive $z) => $z->addFromString('manifest.json', '{"format": "other"}')),
+            ],
+            'cut off or changed' => [
+                $zip(fn (ZipArchive $z) => $z->addFromString('ridge.sqlite', 'SQLite format 3')),
+                $zip(fn (ZipArchive $z) => $z->deleteName('ridge.sqlite')),
+            ],
         ];
         foreach ($broken as $said => $contents) {
             foreach ($contents as $content) {
-                $this->followingRedirects()->from('/keeping')->post('/keeping/restore', ['file' => UploadedFile::fake()->createWithContent('x.zip', $content)])->assertSee($said);
+                $this->followingRedirects()
+                    ->from('/keeping')
+                    ->post('/keeping/restore', ['file' => UploadedFile::fake()->createWithContent('x.zip', $content)])
+                    ->assertSee($said);
             }
         }
-        $this->from('/keeping')->post('/keeping/restore', ['copy' => '../ridge.sqlite'])->assertSessionHasErrors('copy');
+        $this->from('/keeping')
+            ->post('/keeping/restore', ['copy' => '../ridge.sqlite'])
+            ->assertSessionHasErrors('copy');
         $this->from('/keeping')->post('/keeping/restore')->assertSessionHasErrors('file');
         $newer = $zip(function (ZipArchive $z): void {
             $file = "{$this->folder}/newer.sqlite";
             file_put_contents($file, $z->getFromName('ridge.sqlite'));
             (new \PDO("sqlite:{$file}"))->exec("insert into migrations (migration, batch) values ('2031_01_01_000001_what_is_to_come', 9)");
             $z->addFromString('ridge.sqlite', (string) file_get_contents($file));
-            $z->addFromString('manifest.json', json_encode(['sha256' => hash_file('sha256', $file)] + json_decode((string) $z->getFromName('manifest.json'), true), JSON_THROW_ON_ERROR));
+            $z->addFromString(
+                'manifest.json',
+                json_encode(
+                    ['sha256' => hash_file('sha256', $file)] + json_decode((string) $z->getFromName('manifest.json'), true),
+                    JSON_THROW_ON_ERROR,
+                ),
+            );
         });
-        $this->followingRedirects()->from('/keeping')->post('/keeping/restore', ['file' => UploadedFile::fake()->createWithContent('x.zip', $newer)])->assertSee('made by a newer version');
+        $this->followingRedirects()
+            ->from('/keeping')
+            ->post('/keeping/restore', ['file' => UploadedFile::fake()->createWithContent('x.zip', $newer)])
+            ->assertSee('made by a newer version');
         $this->assertSame($before, $this->state());
     }
 
@@ -113,7 +138,10 @@ final class BackupTest extends TestCase
         }
         $days = array_map(fn (array $c): string => $c['at']->format('m-d H'), $backups('2026-10-15T18:00:00Z')->all());
         // Seven days, and the last days of the three weeks before; the first week's newest is one of the seven.
-        $this->assertSame(['10-15 18', '10-14 18', '10-13 18', '10-12 18', '10-11 18', '10-10 18', '10-09 18', '10-04 18', '09-27 18'], $days);
+        $this->assertSame(
+            ['10-15 18', '10-14 18', '10-13 18', '10-12 18', '10-11 18', '10-10 18', '10-09 18', '10-04 18', '09-27 18'],
+            $days,
+        );
         $this->assertFalse($backups('2026-10-16T16:59:59Z')->isDue());
         $this->assertTrue($backups('2026-10-16T17:00:00Z')->isDue());
         $this->assertSame(0, Artisan::call('ridge:backup', ['--to' => $this->folder, '--json' => true]));
@@ -125,10 +153,17 @@ final class BackupTest extends TestCase
     {
         Demo::store();
         $this->get('/keeping')->assertOk()->assertSee('No copy was made yet')->assertSee("{$this->folder}/ridge.sqlite");
-        $this->followingRedirects()->post('/keeping')->assertSee('the copy is whole')->assertSee('Wed 14 Oct 2026, 20:30')->assertSee('Skarnvik Branch')->assertSee('the newest is of today');
+        $this->followingRedirects()
+            ->post('/keeping')
+            ->assertSee('the copy is whole')
+            ->assertSee('Wed 14 Oct 2026, 20:30')
+            ->assertSee('Skarnvik Branch')
+            ->assertSee('the newest is of today');
         $name = app(Backups::class)->all()[0]['name'];
         $this->get("/keeping/{$name}")->assertOk()->assertHeader('Content-Disposition', "attachment; filename={$name}");
-        $this->followingRedirects()->post('/keeping/restore', ['copy' => $name])->assertSee('Brought back');
+        $this->followingRedirects()
+            ->post('/keeping/restore', ['copy' => $name])
+            ->assertSee('Brought back');
     }
 
     private function at(string $now): Backups
@@ -142,7 +177,7 @@ final class BackupTest extends TestCase
     {
         $file = "{$this->folder}/changed.zip";
         file_put_contents($file, $bytes);
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         $zip->open($file);
         $change($zip);
         $zip->close();
@@ -154,7 +189,21 @@ final class BackupTest extends TestCase
     private function state(): array
     {
         $out = [];
-        foreach (['layouts', 'sections', 'runs', 'land_features', 'zones', 'coats', 'applications', 'rooms', 'journal_entries', 'lots', 'air_readings'] as $table) {
+        foreach (
+            [
+                'layouts',
+                'sections',
+                'runs',
+                'land_features',
+                'zones',
+                'coats',
+                'applications',
+                'rooms',
+                'journal_entries',
+                'lots',
+                'air_readings',
+            ] as $table
+        ) {
             $out[$table] = DB::table($table)->orderBy('id')->get()->map(fn (object $row): array => (array) $row)->all();
         }
 
@@ -163,7 +212,7 @@ final class BackupTest extends TestCase
 
     private function clear(): void
     {
-        foreach ([...(glob("{$this->folder}/copies/*") ?: []), ...(glob("{$this->folder}/*.*") ?: [])] as $file) {
+        foreach ([...glob("{$this->folder}/copies/*") ?: [], ...glob("{$this->folder}/*.*") ?: []] as $file) {
             unlink($file);
         }
         @rmdir("{$this->folder}/copies");

@@ -24,7 +24,9 @@ final class BenchTest extends FeatureCase
         $this->get("/layouts/{$layout->uid}/tonight")->assertOk()->assertSee('Start move 1')->assertSee('Drying now');
         $this->post("/layouts/{$layout->uid}/moves", ['move' => $move->id])->assertRedirect();
         $this->get("/layouts/{$layout->uid}/tonight")->assertSee('Stop here')->assertSee('Still wet')->assertDontSee('Start move');
-        $this->from('/')->post("/layouts/{$layout->uid}/moves", ['move' => $move->id])->assertSessionHasErrors('move');
+        $this->from('/')
+            ->post("/layouts/{$layout->uid}/moves", ['move' => $move->id])
+            ->assertSessionHasErrors('move');
         $this->setClock('2026-10-14T17:52Z');
         $laid = $this->open($layout);
         $this->post("/layouts/{$layout->uid}/moves/{$laid->uid}/done")->assertRedirect();
@@ -33,10 +35,17 @@ final class BenchTest extends FeatureCase
         $this->assertStringContainsString("{$move->coat->title()} on {$move->zone->name}", $entry->sentence);
         $this->assertNotSame([], $entry->amounts);
         $this->get("/layouts/{$layout->uid}/tonight")->assertSee('Start move 2');
-        $this->assertNotContains($move->id.' '.$move->strips, array_map(fn ($p): string => $p->move->id.' '.$p->move->strips, $this->plan($layout)->moves));
+        $this->assertNotContains(
+            $move->id.' '.$move->strips,
+            array_map(fn ($p): string => $p->move->id.' '.$p->move->strips, $this->plan($layout)->moves),
+        );
         $this->from('/')->post("/layouts/{$layout->uid}/moves/{$laid->uid}/done")->assertSessionHasErrors('move');
 
-        $this->get("/layouts/{$layout->uid}/journal")->assertOk()->assertSee('Wednesday 14 October')->assertSee($entry->sentence)->assertSee('18.5 °C, 62 %');
+        $this->get("/layouts/{$layout->uid}/journal")
+            ->assertOk()
+            ->assertSee('Wednesday 14 October')
+            ->assertSee($entry->sentence)
+            ->assertSee('18.5 °C, 62 %');
 
         // Undoing it is written down too, and so is doing it again.
         $this->post("/layouts/{$layout->uid}/undo");
@@ -71,9 +80,19 @@ final class BenchTest extends FeatureCase
     {
         $layout = $this->evening('2026-10-14T17:31Z');
         $moves = $this->plan($layout)->work->moves;
-        $find = fn (string $zone, string $coat): string => array_values(array_filter($moves, fn ($m): bool => $m->zone->name === $zone && $m->coat->title() === $coat))[0]->id;
-        foreach (['not laid yet' => $find('Meadow', 'Fibre 4 mm'), 'more likely wet than ready' => $find('Embankment', 'Earth paint'), 'moved on' => 'x.1.1'] as $words => $move) {
-            $this->from('/')->post("/layouts/{$layout->uid}/moves", ['move' => $move])->assertSessionHasErrors('move');
+        $find = fn (string $zone, string $coat): string => array_values(
+            array_filter($moves, fn ($m): bool => $m->zone->name === $zone && $m->coat->title() === $coat),
+        )[0]->id;
+        foreach (
+            [
+                'not laid yet' => $find('Meadow', 'Fibre 4 mm'),
+                'more likely wet than ready' => $find('Embankment', 'Earth paint'),
+                'moved on' => 'x.1.1',
+            ] as $words => $move
+        ) {
+            $this->from('/')
+                ->post("/layouts/{$layout->uid}/moves", ['move' => $move])
+                ->assertSessionHasErrors('move');
             $this->assertStringContainsString($words, session('errors')->first('move'));
         }
         $this->assertNull($this->plan($layout)->work->current());
@@ -83,7 +102,9 @@ final class BenchTest extends FeatureCase
     {
         $board = $this->board();
         $this->post($this->at($board, '/zones'), ['name' => 'Far end', 'outline' => '1000,100 1150,100 1150,300']);
-        $this->from('/')->patch($this->at($board), ['width_mm' => '800'])->assertSessionHasErrors(['width_mm' => '“Far end” lies outside the board, which is 800 × 600 mm.']);
+        $this->from('/')
+            ->patch($this->at($board), ['width_mm' => '800'])
+            ->assertSessionHasErrors(['width_mm' => '“Far end” lies outside the board, which is 800 × 600 mm.']);
         $this->assertEquals(1200, $board->fresh()?->width_mm);
     }
 
@@ -91,13 +112,19 @@ final class BenchTest extends FeatureCase
     {
         $layout = $this->evening('2026-10-14T17:31Z');
         $before = array_values(array_filter($this->plan($layout)->work->moves, fn ($m): bool => $m->title() === 'Dark rock base'))[0];
-        $this->post("/layouts/{$layout->uid}/moves", ['move' => $before->id])->assertRedirect()->assertSessionHasNoErrors();
+        $this->post("/layouts/{$layout->uid}/moves", ['move' => $before->id])
+            ->assertRedirect()
+            ->assertSessionHasNoErrors();
         $whole = $this->open($layout);
-        $this->from('/')->post("/layouts/{$layout->uid}/moves/{$whole->uid}/stop", ['share' => '140'])->assertSessionHasErrors('share');
+        $this->from('/')
+            ->post("/layouts/{$layout->uid}/moves/{$whole->uid}/stop", ['share' => '140'])
+            ->assertSessionHasErrors('share');
         $this->post("/layouts/{$layout->uid}/moves/{$whole->uid}/stop", ['share' => '40'])->assertRedirect();
         $laid = array_values(array_filter($this->works($layout)->laid, fn (CoatApplication $l): bool => $l->uid === $whole->uid))[0];
         $this->assertEqualsWithDelta(0.4 * $before->area, $laid->area, 1e-6);
-        $rest = array_sum(array_map(fn ($m): float => $m->coat->uid === $before->coat->uid ? $m->area : 0.0, $this->plan($layout)->work->moves));
+        $rest = array_sum(
+            array_map(fn ($m): float => $m->coat->uid === $before->coat->uid ? $m->area : 0.0, $this->plan($layout)->work->moves),
+        );
         $this->assertEqualsWithDelta(0.6 * $before->area, $rest, 0.03 * $before->area);
         $this->assertSame('stopped', $this->journal($layout)[0]->kind);
     }
@@ -123,19 +150,43 @@ final class BenchTest extends FeatureCase
         $this->post($this->at($board, '/zones'), ['name' => 'Meadow', 'build_up' => 'meadow']);
         $this->get("/layouts/{$layout->uid}/tonight")->assertOk()->assertSee('Nothing can be planned')->assertSee('Add an evening');
         $this->get("/layouts/{$layout->uid}/drying")->assertOk()->assertSee('Nothing can be planned: add an evening.');
-        foreach (['to' => ['from' => '21:30', 'to' => '19:30', 'weekdays' => ['3']], 'from' => ['from' => 'late', 'to' => '21:30', 'weekdays' => ['3']], 'weekdays' => ['from' => '19:30', 'to' => '21:30'], 'hands' => ['from' => '19:30', 'to' => '21:30', 'weekdays' => ['3'], 'hands' => '0']] as $field => $input) {
-            $this->from('/')->post("/layouts/{$layout->uid}/times", ['kind' => 'weekly'] + $input)->assertSessionHasErrors($field);
+        foreach (
+            [
+                'to' => ['from' => '21:30', 'to' => '19:30', 'weekdays' => ['3']],
+                'from' => ['from' => 'late', 'to' => '21:30', 'weekdays' => ['3']],
+                'weekdays' => ['from' => '19:30', 'to' => '21:30'],
+                'hands' => ['from' => '19:30', 'to' => '21:30', 'weekdays' => ['3'], 'hands' => '0'],
+            ] as $field => $input
+        ) {
+            $this->from('/')
+                ->post("/layouts/{$layout->uid}/times", ['kind' => 'weekly'] + $input)
+                ->assertSessionHasErrors($field);
         }
-        $this->from('/')->post("/layouts/{$layout->uid}/times", ['kind' => 'single', 'date' => 'some day', 'from' => '10', 'to' => '12'])->assertSessionHasErrors('date');
-        $this->post("/layouts/{$layout->uid}/times", ['kind' => 'weekly', 'weekdays' => ['1', '3'], 'from' => '19.30', 'to' => '21:30'])->assertSessionHasNoErrors();
-        $this->post("/layouts/{$layout->uid}/times", ['kind' => 'single', 'date' => '17.10.2027', 'from' => '10', 'to' => '12', 'hands' => '2'])->assertSessionHasNoErrors();
+        $this->from('/')
+            ->post("/layouts/{$layout->uid}/times", ['kind' => 'single', 'date' => 'some day', 'from' => '10', 'to' => '12'])
+            ->assertSessionHasErrors('date');
+        $this->post("/layouts/{$layout->uid}/times", [
+            'kind' => 'weekly',
+            'weekdays' => ['1', '3'],
+            'from' => '19.30',
+            'to' => '21:30',
+        ])->assertSessionHasNoErrors();
+        $this->post("/layouts/{$layout->uid}/times", [
+            'kind' => 'single',
+            'date' => '17.10.2027',
+            'from' => '10',
+            'to' => '12',
+            'hands' => '2',
+        ])->assertSessionHasNoErrors();
         $this->assertSame(['weekly', 'weekly', 'single'], array_map(fn ($t): string => $t->kind, $this->works($layout)->times));
         $this->get("/layouts/{$layout->uid}/drying")->assertSee('Spread pulp plaster');
         $this->delete("/layouts/{$layout->uid}/times/{$this->works($layout)->times[0]->uid}");
         $this->assertCount(2, $this->works($layout)->times);
         $this->patch("/layouts/{$layout->uid}/show-on", ['show_on' => '5 Dec 2030'])->assertSessionHasNoErrors();
         $this->assertSame('2030-12-05', $layout->fresh()?->show_on);
-        $this->from('/')->patch("/layouts/{$layout->uid}/show-on", ['show_on' => 'Christmas'])->assertSessionHasErrors('show_on');
+        $this->from('/')
+            ->patch("/layouts/{$layout->uid}/show-on", ['show_on' => 'Christmas'])
+            ->assertSessionHasErrors('show_on');
     }
 
     public function test_rooms_are_kept_and_refused_beside_their_field(): void
@@ -145,7 +196,9 @@ final class BenchTest extends FeatureCase
         $room = $this->works($layout)->rooms[0];
         $there = "/layouts/{$layout->uid}/rooms/{$room->uid}";
         foreach (['day_c' => '-40', 'night_rh' => '120', 'day_to' => '06:00'] as $field => $value) {
-            $this->from('/')->patch($there, [$field => $value])->assertSessionHasErrors($field);
+            $this->from('/')
+                ->patch($there, [$field => $value])
+                ->assertSessionHasErrors($field);
         }
         $this->from('/')->delete($there)->assertSessionHasErrors('name');
         $this->patch($there, ['name' => 'Loft', 'day_c' => '18,5', 'night_c' => '9', 'airflow' => 'fan'])->assertSessionHasNoErrors();
@@ -167,21 +220,47 @@ final class BenchTest extends FeatureCase
         $here = $this->plan($layout);
         $this->assertSame([], BenchPlanChecker::faults($here));
         $this->assertSame(
-            array_map(fn ($p): array => [$p->move->id, gmdate('Y-m-d\TH:i\Z', 60 * $p->start), $p->minutes(), $p->reason['text']], $here->moves),
+            array_map(
+                fn ($p): array => [$p->move->id, gmdate('Y-m-d\TH:i\Z', 60 * $p->start), $p->minutes(), $p->reason['text']],
+                $here->moves,
+            ),
             array_map(fn (array $m): array => [$m['id'], $m['start'], $m['minutes'], $m['reason']['text']], $plan['moves']),
         );
-        $takeOff = json_decode($this->ridge('ridge:takeoff', ['file' => $file, '--section' => 'Tarnhead', '--now' => '2026-10-14T17:10Z', '--json' => true], 'takeoff'), true);
+        $takeOff = json_decode(
+            $this->ridge(
+                'ridge:takeoff',
+                ['file' => $file, '--section' => 'Tarnhead', '--now' => '2026-10-14T17:10Z', '--json' => true],
+                'takeoff',
+            ),
+            true,
+        );
         $section = $layout->sections()->firstOrFail();
-        $this->assertSame(array_map(fn (array $i): array => [$i['coat'], $i['material'], round($i['amount'], 3)], TakeOff::items($here->work, $section->uid)), array_map(fn (array $i): array => [$i['coat'], $i['material'], (float) $i['amount']], $takeOff['items']));
+        $this->assertSame(
+            array_map(
+                fn (array $i): array => [$i['coat'], $i['material'], round($i['amount'], 3)],
+                TakeOff::items($here->work, $section->uid),
+            ),
+            array_map(fn (array $i): array => [$i['coat'], $i['material'], (float) $i['amount']], $takeOff['items']),
+        );
         $page = (string) $this->get("/layouts/{$layout->uid}/sections/{$section->uid}/coats")->getContent();
         foreach (TakeOff::byMaterial($here->work, $section->uid) as $row) {
-            $this->assertMatchesRegularExpression('#'.preg_quote($row['material'], '#').' <span>[^<]*</span></th><td class="num">'.preg_quote(Decimal::trimmed($row['at_hand'], $row['at_hand'] < 10 ? 1 : 0), '#').'</td>#', $page);
+            $this->assertMatchesRegularExpression(
+                '#'.
+                    preg_quote($row['material'], '#').
+                    ' <span>[^<]*</span></th><td class="num">'.
+                    preg_quote(Decimal::trimmed($row['at_hand'], $row['at_hand'] < 10 ? 1 : 0), '#').
+                    '</td>#',
+                $page,
+            );
         }
         $tonight = (string) $this->get("/layouts/{$layout->uid}/tonight")->getContent();
         foreach (array_slice($plan['moves'], 0, 3) as $move) {
             $this->assertStringContainsString($move['title'], $tonight);
         }
-        $check = json_decode($this->ridge('ridge:check', ['file' => $file, '--now' => '2026-10-14T17:10Z', '--json' => true], 'check'), true);
+        $check = json_decode(
+            $this->ridge('ridge:check', ['file' => $file, '--now' => '2026-10-14T17:10Z', '--json' => true], 'check'),
+            true,
+        );
         $this->assertContains('slope-over-resting-angle', array_column($check['findings'], 'id'));
         unlink($file);
         $this->assertSame(2, Artisan::call('ridge:plan', ['file' => 'nowhere.json']));

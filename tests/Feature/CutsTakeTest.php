@@ -14,20 +14,39 @@ final class CutsTakeTest extends FeatureCase
     public function test_every_form_comes_as_a_file_of_its_kind(): void
     {
         $section = $this->demo()->sections()->firstOrFail();
-        foreach ([
-            'pdf?layer=4&paper=a3' => ['application/pdf', '%PDF-', 'tarnhead-layer-4.pdf'], 'pdf?of=plan' => ['application/pdf', '%PDF-', 'tarnhead-plan.pdf'], 'pdf?of=risers' => ['application/pdf', '%PDF-', 'tarnhead-risers.pdf'], 'pdf?of=bases' => ['application/pdf', '%PDF-', 'tarnhead-bases.pdf'], 'dxf?of=edges&rise=40' => ['image/vnd.dxf', '  0', 'tarnhead-edges.dxf'], 'pdf?of=nothing' => ['application/pdf', '%PDF-', 'tarnhead-layers.pdf'], 'svg?layer=4' => ['image/svg+xml', '<?xml', 'tarnhead-layer-4.svg'],
-            'dxf?layer=0' => ['image/vnd.dxf', '  0', 'tarnhead-layers.dxf'], 'sheets' => ['image/svg+xml', '<?xml', 'tarnhead-sheets.svg'], 'stl' => ['model/stl', 'Idle Ridge', 'tarnhead.stl'],
-        ] as $path => [$type, $begins, $name]) {
+        foreach (
+            [
+                'pdf?layer=4&paper=a3' => ['application/pdf', '%PDF-', 'tarnhead-layer-4.pdf'],
+                'pdf?of=plan' => ['application/pdf', '%PDF-', 'tarnhead-plan.pdf'],
+                'pdf?of=risers' => ['application/pdf', '%PDF-', 'tarnhead-risers.pdf'],
+                'pdf?of=bases' => ['application/pdf', '%PDF-', 'tarnhead-bases.pdf'],
+                'dxf?of=edges&rise=40' => ['image/vnd.dxf', '  0', 'tarnhead-edges.dxf'],
+                'pdf?of=nothing' => ['application/pdf', '%PDF-', 'tarnhead-layers.pdf'],
+                'svg?layer=4' => ['image/svg+xml', '<?xml', 'tarnhead-layer-4.svg'],
+                'dxf?layer=0' => ['image/vnd.dxf', '  0', 'tarnhead-layers.dxf'],
+                'sheets' => ['image/svg+xml', '<?xml', 'tarnhead-sheets.svg'],
+                'stl' => ['model/stl', 'Idle Ridge', 'tarnhead.stl'],
+            ] as $path => [$type, $begins, $name]
+        ) {
             $answer = $this->get($this->at($section, "/cuts/take/{$path}"))->assertOk()->assertHeader('Content-Type', $type);
             $this->assertStringStartsWith($begins, (string) $answer->getContent(), $path);
             $this->assertStringContainsString($name, (string) $answer->headers->get('Content-Disposition'));
         }
         $svg = (string) $this->get($this->at($section, '/cuts/take/svg?layer=4'))->getContent();
         $this->assertStringContainsString('id="piece-4.1"', $svg);
-        $this->assertSame(1, preg_match('/width="([\d.]+)mm" height="([\d.]+)mm" viewBox="0 0 \1 \2"/', $svg), 'a millimetre is a millimetre');
+        $this->assertSame(
+            1,
+            preg_match('/width="([\d.]+)mm" height="([\d.]+)mm" viewBox="0 0 \1 \2"/', $svg),
+            'a millimetre is a millimetre',
+        );
         $this->from('/')->get($this->at($section, '/cuts/take/pdf?paper=a9'))->assertStatus(422);
         $this->get($this->at($section, '/cuts/take/gif'))->assertNotFound();
-        $this->get($this->at($section, '/cuts?on=risers'))->assertOk()->assertSee('Running line')->assertSee('stack and pack')->assertSee('as slices of one block')->assertSee('Plate under it');
+        $this->get($this->at($section, '/cuts?on=risers'))
+            ->assertOk()
+            ->assertSee('Running line')
+            ->assertSee('stack and pack')
+            ->assertSee('as slices of one block')
+            ->assertSee('Plate under it');
         $this->get($this->at($this->board(), '/cuts?on=risers'))->assertOk()->assertSee('Lay a run over this board');
         $this->get($this->at($this->board(), '/cuts/take/pdf'))->assertOk();
         $this->get($this->at($this->board(), '/cuts/take/svg?layer=7'))->assertOk();
@@ -36,14 +55,25 @@ final class CutsTakeTest extends FeatureCase
     public function test_pieces_lie_on_sheets_and_are_looked_at_closer(): void
     {
         $section = $this->demo()->sections()->where('name', 'Fell Halt')->firstOrFail();
-        $this->get($this->at($section, '/cuts?on=sheets'))->assertOk()->assertSee('Sheet 1')->assertSee('Sheets, laid out')->assertSee('A first layout')->assertSee('Look closer');
-        $this->get($this->at($section, '/cuts?on=closer&layer=2'))->assertOk()->assertSee('Looking closer')->assertSee('value="1"', false)->assertSee('Stop');
+        $this->get($this->at($section, '/cuts?on=sheets'))
+            ->assertOk()
+            ->assertSee('Sheet 1')
+            ->assertSee('Sheets, laid out')
+            ->assertSee('A first layout')
+            ->assertSee('Look closer');
+        $this->get($this->at($section, '/cuts?on=closer&layer=2'))
+            ->assertOk()
+            ->assertSee('Looking closer')
+            ->assertSee('value="1"', false)
+            ->assertSee('Stop');
         for ($k = 0; $k < 7; $k++) {
             $last = $this->get($this->at($section, '/cuts?on=closer'));
         }
         $last->assertSee('The best of 8 closer looks');
         $layout = $this->layoutOf($section);
-        $this->patch("/layouts/{$layout->uid}", ['cuts' => ['sheet_width_mm' => '400', 'sheet_depth_mm' => '300', 'kerf_mm' => '3', 'margin_mm' => '5']])->assertSessionHasNoErrors();
+        $this->patch("/layouts/{$layout->uid}", [
+            'cuts' => ['sheet_width_mm' => '400', 'sheet_depth_mm' => '300', 'kerf_mm' => '3', 'margin_mm' => '5'],
+        ])->assertSessionHasNoErrors();
         $this->get($this->at($section, '/cuts?on=sheets'))->assertSee('Parted with a butt joint');
         $this->patch("/layouts/{$layout->uid}", ['cuts' => ['kerf_mm' => '-1']])->assertSessionHasErrors('cuts/kerf_mm');
         $this->get($this->at($this->board(), '/cuts?on=sheets'))->assertOk()->assertSee('nothing is to be cut');
@@ -54,9 +84,23 @@ final class CutsTakeTest extends FeatureCase
         $section = $this->demo()->sections()->firstOrFail();
         $table = function (string $query) use ($section): array {
             $html = (string) $this->get($this->at($section, "/cuts{$query}"))->assertOk()->getContent();
-            preg_match_all('/<tr[^>]*>\s*<th scope="row">(carved|fill|web)<\/th>(.*?)<\/tr>/s', substr($html, (int) strpos($html, 'To compare')), $rows, PREG_SET_ORDER);
+            preg_match_all(
+                '/<tr[^>]*>\s*<th scope="row">(carved|fill|web)<\/th>(.*?)<\/tr>/s',
+                substr($html, (int) strpos($html, 'To compare')),
+                $rows,
+                PREG_SET_ORDER,
+            );
 
-            return array_combine(array_column($rows, 1), array_map(fn (array $row): array => array_map(fn (string $cell): string => trim((string) preg_replace('/\s+/', ' ', html_entity_decode(strip_tags($cell)))), explode('</td>', $row[2], 6)), $rows));
+            return array_combine(
+                array_column($rows, 1),
+                array_map(
+                    fn (array $row): array => array_map(
+                        fn (string $cell): string => trim((string) preg_replace('/\s+/', ' ', html_entity_decode(strip_tags($cell)))),
+                        explode('</td>', $row[2], 6),
+                    ),
+                    $rows,
+                ),
+            );
         };
         // A kerf that nothing was laid out by yet.
         $layout = $this->layoutOf($section);
@@ -72,7 +116,10 @@ final class CutsTakeTest extends FeatureCase
         }
         // What was laid out stands, in the table and over it.
         $this->assertSame($laid, $table(''));
-        $this->get($this->at($section, '/cuts'))->assertSee('Sheets, laid out')->assertDontSee('Sheets, at least')->assertSee('plaster cloth and');
+        $this->get($this->at($section, '/cuts'))
+            ->assertSee('Sheets, laid out')
+            ->assertDontSee('Sheets, at least')
+            ->assertSee('plaster cloth and');
     }
 
     public function test_the_command_lays_a_problem_out(): void

@@ -40,14 +40,19 @@ final class DemoTest extends FeatureCase
     public function test_every_feature_stands_in_the_section_that_the_table_names(): void
     {
         $project = app(ProjectLoader::class)->of($this->demo());
-        $work = (new PlanReport)->work($project, intdiv(app(ClockInterface::class)->now()->getTimestamp(), 60));
-        preg_match_all('/^\| (?!to be seen)([^|]+) \| ([^|]+) \| [^|]+ \|$/m', (string) file_get_contents(base_path('docs/demo.md')), $rows, PREG_SET_ORDER);
+        $work = (new PlanReport())->work($project, intdiv(app(ClockInterface::class)->now()->getTimestamp(), 60));
+        preg_match_all(
+            '/^\| (?!to be seen)([^|]+) \| ([^|]+) \| [^|]+ \|$/m',
+            (string) file_get_contents(base_path('docs/demo.md')),
+            $rows,
+            PREG_SET_ORDER,
+        );
         $looks = $this->looks();
         $this->assertEqualsCanonicalizing(array_keys($looks), array_column($rows, 1));
         $studies = [];
         foreach ($rows as [, $feature, $name]) {
             $section = $project->section($name);
-            $study = $studies[$name] ??= (new LandReport)->of($project, $section);
+            $study = $studies[$name] ??= (new LandReport())->of($project, $section);
             $this->assertTrue($looks[$feature]($study, $work), "{$feature} on {$name}");
         }
         $this->assertCount(4, $studies, 'every section shows something');
@@ -56,12 +61,29 @@ final class DemoTest extends FeatureCase
     /** @return array<string, callable(LandStudy, BenchWork): bool> */
     private function looks(): array
     {
-        $runs = fn (LandStudy $s): array => array_values(array_filter($s->model->grading->runs, fn (Run $r): bool => ($r->within($s->section->width, $s->section->depth) ?? [0.0, 0.0])[1] > 10.0));
-        $built = fn (string $kind): callable => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => array_filter($r->structures, fn (Structure $b): bool => $b->kind === $kind) !== []) !== [];
-        $found = fn (string $id): callable => fn (LandStudy $s): bool => array_filter(Rulebook::check($s), fn (Finding $f): bool => $f->id === $id) !== [];
-        $graded = fn (int $kind): callable => fn (LandStudy $s): bool => count(array_filter($s->terrain->graded, fn (Graded $g): bool => $g->kind === $kind)) > 200;
-        $line = fn (string $kind): callable => fn (LandStudy $s): bool => array_filter($s->project->features, fn (LandFeature $f): bool => $f->kind === $kind
-            && $f->points[0]->x > $s->section->placement->x && $f->points[0]->x < $s->section->placement->x + $s->section->width) !== [];
+        $runs = fn (LandStudy $s): array => array_values(
+            array_filter(
+                $s->model->grading->runs,
+                fn (Run $r): bool => ($r->within($s->section->width, $s->section->depth) ?? [0.0, 0.0])[1] > 10.0,
+            ),
+        );
+        $built = fn (string $kind): callable => fn (LandStudy $s): bool => array_filter(
+            $runs($s),
+            fn (Run $r): bool => array_filter($r->structures, fn (Structure $b): bool => $b->kind === $kind) !== [],
+        ) !== [];
+        $found = fn (string $id): callable => fn (LandStudy $s): bool => array_filter(
+            Rulebook::check($s),
+            fn (Finding $f): bool => $f->id === $id,
+        ) !== [];
+        $graded = fn (int $kind): callable => fn (LandStudy $s): bool => count(
+            array_filter($s->terrain->graded, fn (Graded $g): bool => $g->kind === $kind),
+        ) > 200;
+        $line = fn (string $kind): callable => fn (LandStudy $s): bool => array_filter(
+            $s->project->features,
+            fn (LandFeature $f): bool => $f->kind === $kind &&
+                $f->points[0]->x > $s->section->placement->x &&
+                $f->points[0]->x < $s->section->placement->x + $s->section->width,
+        ) !== [];
         $states = function (LandStudy $s, BenchWork $w): array {
             $states = [];
             foreach ($s->project->works->zonesOf($s->section->uid) as $zone) {
@@ -73,10 +95,15 @@ final class DemoTest extends FeatureCase
 
             return $states;
         };
-        $stack = fn (LandStudy $s): FoamStack => (new CutComputation)->page($s->project, $s->model, $s->section)->stack() ?? throw new LogicException('the demo is made of foam');
+        $stack = fn (LandStudy $s): FoamStack => (new CutComputation())->page($s->project, $s->model, $s->section)->stack() ??
+            throw new LogicException('the demo is made of foam');
 
         return [
-            'grade that changes' => fn (LandStudy $s): bool => count(array_unique(array_map(fn (float $at): int => (int) round(100 * $runs($s)[0]->grade->gradeAt($at)), [300.0, 700.0, 1100.0]))) === 3,
+            'grade that changes' => fn (LandStudy $s): bool => count(
+                array_unique(
+                    array_map(fn (float $at): int => (int) round(100 * $runs($s)[0]->grade->gradeAt($at)), [300.0, 700.0, 1100.0]),
+                ),
+            ) === 3,
             'siding beside the line' => fn (LandStudy $s): bool => count($runs($s)) >= 2,
             'wall between two formations' => fn (LandStudy $s): bool => $s->walls !== [],
             'what strikes the coach' => $found('clearance'),
@@ -84,34 +111,85 @@ final class DemoTest extends FeatureCase
             'ridge line' => $line('ridge'),
             'valley line' => $line('hollow'),
             'pond that holds its water' => fn (LandStudy $s): bool => $s->model->ground->basins !== [] && ! $found('basin-spills')($s),
-            'zones at every state' => fn (LandStudy $s, BenchWork $w): bool => array_diff(['bare', 'setting', 'ready'], array_column($states($s, $w), 'value')) === [],
+            'zones at every state' => fn (LandStudy $s, BenchWork $w): bool => array_diff(
+                ['bare', 'setting', 'ready'],
+                array_column($states($s, $w), 'value'),
+            ) === [],
             'foam seen as layers' => fn (LandStudy $s): bool => count($stack($s)->layers) > 5,
             'cutting' => $graded(Grading::CUT),
             'tunnel' => $built('tunnel'),
             'thin lid over a tunnel' => $found('tunnel-lid'),
-            'foam cut open by a bore' => fn (LandStudy $s): bool => count(array_filter($stack($s)->layers, fn (Layer $layer): bool => count($layer->pieces) === 2)) === 3,
+            'foam cut open by a bore' => fn (LandStudy $s): bool => count(
+                array_filter($stack($s)->layers, fn (Layer $layer): bool => count($layer->pieces) === 2),
+            ) === 3,
             'bank' => $graded(Grading::FILL),
             'bridge' => $built('bridge'),
             'coat still wet' => fn (LandStudy $s, BenchWork $w): bool => in_array(DryingState::Wet, $states($s, $w), true),
             'nights too cold for a film' => fn (LandStudy $s): bool => $s->project->works->room($s->section)->night->temperature < 8.0,
-            'curve, then straight' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => $r->alignment->elements[0] instanceof Arc && $r->alignment->elements[1] instanceof Tangent) !== [],
-            'vertical curve' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => max($r->grade->curves) > 100.0) !== [],
-            'rough ground' => fn (LandStudy $s): bool => array_filter($s->project->shapesNear($s->section), fn (LandFeature $f): bool => $f->kind === 'rough' && $f->figures['height_mm'] > 0.0) !== [],
-            'transition' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => $r->alignment->elements[0] instanceof Clothoid) !== [],
-            'run that goes on from the board before' => fn (LandStudy $s): bool => ! $found('run-joint')($s) && array_filter($s->model->grading->runs, fn (Run $r): bool => array_filter($s->model->grading->runs, fn (Run $o): bool => RunEnds::meet($r, $r->alignment->length, $o, 0.0)) !== []) !== [],
-            'turnouts that keep clear' => fn (LandStudy $s): bool => count($s->turnouts) === 2 && array_filter($s->turnouts, fn (Turnout $t): bool => $t->to - $t->from < 250.0) === [],
-            'two tracks with a ditch between' => fn (LandStudy $s): bool => $s->model->heightAt(560.0, 185.5) < 79.0 && abs($s->model->heightAt(560.0, 165.0) - 80.0) < 0.5 && abs($s->model->heightAt(560.0, 206.0) - 80.0) < 0.5,
+            'curve, then straight' => fn (LandStudy $s): bool => array_filter(
+                $runs($s),
+                fn (Run $r): bool => $r->alignment->elements[0] instanceof Arc && $r->alignment->elements[1] instanceof Tangent,
+            ) !== [],
+            'vertical curve' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => max($r->grade->curves) > 100.0) !==
+                [],
+            'rough ground' => fn (LandStudy $s): bool => array_filter(
+                $s->project->shapesNear($s->section),
+                fn (LandFeature $f): bool => $f->kind === 'rough' && $f->figures['height_mm'] > 0.0,
+            ) !== [],
+            'transition' => fn (LandStudy $s): bool => array_filter(
+                $runs($s),
+                fn (Run $r): bool => $r->alignment->elements[0] instanceof Clothoid,
+            ) !== [],
+            'run that goes on from the board before' => fn (LandStudy $s): bool => ! $found('run-joint')($s) &&
+                array_filter(
+                    $s->model->grading->runs,
+                    fn (Run $r): bool => array_filter(
+                        $s->model->grading->runs,
+                        fn (Run $o): bool => RunEnds::meet($r, $r->alignment->length, $o, 0.0),
+                    ) !== [],
+                ) !== [],
+            'turnouts that keep clear' => fn (LandStudy $s): bool => count($s->turnouts) === 2 &&
+                array_filter($s->turnouts, fn (Turnout $t): bool => $t->to - $t->from < 250.0) === [],
+            'two tracks with a ditch between' => fn (LandStudy $s): bool => $s->model->heightAt(560.0, 185.5) < 79.0 &&
+                abs($s->model->heightAt(560.0, 165.0) - 80.0) < 0.5 &&
+                abs($s->model->heightAt(560.0, 206.0) - 80.0) < 0.5,
             'road over a turnout' => $found('road-on-turnout'),
-            'placed wall' => fn (LandStudy $s): bool => array_filter($s->walls, fn (Wall $w): bool => $w->cause === 'placed' && $w->highest > 15.0 && count($w->profile) > 20) !== [],
+            'placed wall' => fn (LandStudy $s): bool => array_filter(
+                $s->walls,
+                fn (Wall $w): bool => $w->cause === 'placed' && $w->highest > 15.0 && count($w->profile) > 20,
+            ) !== [],
             'pad for a yard' => fn (LandStudy $s): bool => abs($s->model->heightAt(500.0, 60.0) - 72.0) < 1e-6 && ! $found('pad-cut')($s),
             'edge fixed for another club' => fn (LandStudy $s): bool => isset($s->section->edges['right']),
-            'joint agreed with the next board' => fn (LandStudy $s): bool => isset($s->section->edges['right']) && ! $found('joint-land')($s) && Joints::of($s->section, $s->project->sections)['right']->edges['left'] === $s->section->edges['right'],
-            'level crossing' => fn (LandStudy $s): bool => ! $found('level-crossing')($s) && array_filter($s->model->grading->runs, fn (Run $road): bool => $road->kind === 'road' && array_filter($runs($s), fn (Run $t): bool => $t->kind === 'track' && Crossing::between($t, $road) !== []) !== []) !== [],
-            'stream under the bridge' => fn (LandStudy $s): bool => $s->model->ground->streams !== [] && $s->model->ground->streams[0]->fall() > 30.0 && ! $found('stream-dammed')($s),
-            'bridge on piers' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => array_filter($r->structures, fn (Structure $b): bool => $b->piers > 0) !== []) !== [],
-            'lining in a tunnel' => fn (LandStudy $s): bool => array_filter($runs($s), fn (Run $r): bool => array_filter($r->structures, fn (Structure $b): bool => $b->kind === 'tunnel' && $b->thick > 0.0) !== []) !== [],
-            'hidden by the land' => fn (LandStudy $s): bool => (SightStudy::of($s->project->layout->viewingEdges, $s->section, $s->model)->land->value ?? 100.0) < 98.0,
-            'damp ground, slopes, sun side' => fn (LandStudy $s): bool => count(LandClasses::slopes($s->terrain->grid(), $s->section->width, $s->section->depth)) === 5 && LandClasses::damp($s->terrain->grid(), $s->section->width, $s->section->depth)[0]->area > 0.0,
+            'joint agreed with the next board' => fn (LandStudy $s): bool => isset($s->section->edges['right']) &&
+                ! $found('joint-land')($s) &&
+                Joints::of($s->section, $s->project->sections)['right']->edges['left'] === $s->section->edges['right'],
+            'level crossing' => fn (LandStudy $s): bool => ! $found('level-crossing')($s) &&
+                array_filter(
+                    $s->model->grading->runs,
+                    fn (Run $road): bool => $road->kind === 'road' &&
+                        array_filter($runs($s), fn (Run $t): bool => $t->kind === 'track' && Crossing::between($t, $road) !== []) !== [],
+                ) !== [],
+            'stream under the bridge' => fn (LandStudy $s): bool => $s->model->ground->streams !== [] &&
+                $s->model->ground->streams[0]->fall() > 30.0 &&
+                ! $found('stream-dammed')($s),
+            'bridge on piers' => fn (LandStudy $s): bool => array_filter(
+                $runs($s),
+                fn (Run $r): bool => array_filter($r->structures, fn (Structure $b): bool => $b->piers > 0) !== [],
+            ) !== [],
+            'lining in a tunnel' => fn (LandStudy $s): bool => array_filter(
+                $runs($s),
+                fn (Run $r): bool => array_filter(
+                    $r->structures,
+                    fn (Structure $b): bool => $b->kind === 'tunnel' && $b->thick > 0.0,
+                ) !== [],
+            ) !== [],
+            'hidden by the land' => fn (LandStudy $s): bool => (SightStudy::of($s->project->layout->viewingEdges, $s->section, $s->model)
+                ->land->value ??
+                100.0) <
+                98.0,
+            'damp ground, slopes, sun side' => fn (LandStudy $s): bool => count(
+                LandClasses::slopes($s->terrain->grid(), $s->section->width, $s->section->depth),
+            ) === 5 && LandClasses::damp($s->terrain->grid(), $s->section->width, $s->section->depth)[0]->area > 0.0,
             'two vehicles' => fn (LandStudy $s): bool => count($s->project->layout->vehicles) === 2,
         ];
     }

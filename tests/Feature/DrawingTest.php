@@ -15,7 +15,10 @@ final class DrawingTest extends FeatureCase
 {
     public function test_words_and_attributes_are_escaped(): void
     {
-        $svg = (new Svg(10, 10, 'A "board" <1>'))->text('m', 1, 2, '<script>')->rect('a', 0, 0, 5, -3, ['data-x' => '"&'])->toHtml();
+        $svg = (new Svg(10, 10, 'A "board" <1>'))
+            ->text('m', 1, 2, '<script>')
+            ->rect('a', 0, 0, 5, -3, ['data-x' => '"&'])
+            ->toHtml();
         $this->assertStringContainsString('aria-label="A &quot;board&quot; &lt;1&gt;"', $svg);
         $this->assertStringContainsString('&lt;script&gt;', $svg);
         $this->assertStringContainsString('data-x="&quot;&amp;"', $svg);
@@ -73,7 +76,20 @@ final class DrawingTest extends FeatureCase
                 $heights[] = $i < 30 ? 40.0 - 3.0 * abs($i - 15) : 0.0;
             }
         }
-        $sheet = new LandResult(str_repeat('a', 40), 5.0, 60, 30, [], [], [], [], [], pack('g*', ...$heights), [], pack('g*', ...array_fill(0, 184, 0.0)));
+        $sheet = new LandResult(
+            str_repeat('a', 40),
+            5.0,
+            60,
+            30,
+            [],
+            [],
+            [],
+            [],
+            [],
+            pack('g*', ...$heights),
+            [],
+            pack('g*', ...array_fill(0, 184, 0.0)),
+        );
         $picture = imagecreatefromstring(ReliefPng::png($sheet->grid()));
         $this->assertNotFalse($picture);
         $this->assertSame([120, 60], [imagesx($picture), imagesy($picture)]);
@@ -88,10 +104,19 @@ final class DrawingTest extends FeatureCase
     {
         $layout = $this->layoutOf($this->board());
         foreach (['Strip' => ['5000', '120'], 'Tower' => ['200', '2000'], 'Crumb' => ['50', '50']] as $name => [$width, $depth]) {
-            $this->post("/layouts/{$layout->uid}/sections", ['name' => $name, 'width_mm' => $width, 'depth_mm' => $depth])->assertRedirect();
+            $this->post("/layouts/{$layout->uid}/sections", [
+                'name' => $name,
+                'width_mm' => $width,
+                'depth_mm' => $depth,
+            ])->assertRedirect();
             $section = $layout->sections()->where('name', $name)->firstOrFail();
             foreach (['spot' => '20', 'ridge' => '45'] as $kind => $z) {
-                $this->post($this->at($section, '/features'), ['kind' => $kind, 'points' => $kind === 'spot' ? [['x' => '25', 'y' => '25', 'z' => $z]] : [['x' => '5', 'y' => '10', 'z' => $z], ['x' => '40', 'y' => '40', 'z' => $z]]])->assertRedirect();
+                $this->post($this->at($section, '/features'), [
+                    'kind' => $kind,
+                    'points' => $kind === 'spot'
+                            ? [['x' => '25', 'y' => '25', 'z' => $z]]
+                            : [['x' => '5', 'y' => '10', 'z' => $z], ['x' => '40', 'y' => '40', 'z' => $z]],
+                ])->assertRedirect();
             }
             $this->post($this->at($section, '/runs'), ['x1' => '0', 'y1' => '20', 'x2' => '49', 'y2' => '30'])->assertRedirect();
             foreach (['/land', '/land?st=9', '/cuts', '/cuts?layer=2'] as $page) {
@@ -105,9 +130,20 @@ final class DrawingTest extends FeatureCase
     public function test_a_turned_board_shows_its_runs_and_spots_where_they_lie(): void
     {
         $layout = $this->layoutOf($this->board());
-        $this->post("/layouts/{$layout->uid}/sections", ['name' => 'Turned', 'width_mm' => '800', 'depth_mm' => '400', 'x_mm' => '3000', 'y_mm' => '500', 'angle_deg' => '30']);
+        $this->post("/layouts/{$layout->uid}/sections", [
+            'name' => 'Turned',
+            'width_mm' => '800',
+            'depth_mm' => '400',
+            'x_mm' => '3000',
+            'y_mm' => '500',
+            'angle_deg' => '30',
+        ]);
         $section = $layout->sections()->where('name', 'Turned')->firstOrFail();
-        $this->post($this->at($section, '/features'), ['kind' => 'spot', 'points' => [['x' => '300', 'y' => '200', 'z' => '70']], 'name' => 'Knoll']);
+        $this->post($this->at($section, '/features'), [
+            'kind' => 'spot',
+            'points' => [['x' => '300', 'y' => '200', 'z' => '70']],
+            'name' => 'Knoll',
+        ]);
         $this->post($this->at($section, '/runs'), ['x1' => '0', 'y1' => '100', 'x2' => '800', 'y2' => '100']);
         $run = Run::query()->latest('id')->firstOrFail();
         $this->assertEqualsWithDelta(30.0, $run->heading_deg, 0.01);

@@ -30,8 +30,15 @@ abstract class FeatureCase extends TestCase
     /** Forms say what they were made from, as pages write it into them; a test that is about it says so itself. */
     public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null)
     {
-        if ($method !== 'GET' && ! isset($parameters['seen']) && preg_match('#^(?:https?://[^/]+)?/?layouts/([0-9A-Z]{26})#', (string) $uri, $m) === 1) {
-            $parameters['seen'] = (string) (int) Revision::query()->join('layouts', 'layouts.id', '=', 'revisions.layout_id')->where('layouts.uid', $m[1])->max('revisions.id');
+        if (
+            $method !== 'GET' &&
+            ! isset($parameters['seen']) &&
+            preg_match('#^(?:https?://[^/]+)?/?layouts/([0-9A-Z]{26})#', (string) $uri, $m) === 1
+        ) {
+            $parameters['seen'] = (string) (int) Revision::query()
+                ->join('layouts', 'layouts.id', '=', 'revisions.layout_id')
+                ->where('layouts.uid', $m[1])
+                ->max('revisions.id');
         }
 
         return parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
@@ -71,7 +78,11 @@ abstract class FeatureCase extends TestCase
     {
         $this->post('/layouts', ['name' => 'Trial', 'ratio' => '87.1', 'gauge_mm' => '16.5', 'units' => 'metric'])->assertRedirect();
         $layout = Layout::query()->latest('id')->firstOrFail();
-        $this->post("/layouts/{$layout->uid}/sections", ['name' => 'Board', 'width_mm' => '1200 mm', 'depth_mm' => '600'])->assertRedirect();
+        $this->post("/layouts/{$layout->uid}/sections", [
+            'name' => 'Board',
+            'width_mm' => '1200 mm',
+            'depth_mm' => '600',
+        ])->assertRedirect();
 
         return $layout->sections()->firstOrFail();
     }

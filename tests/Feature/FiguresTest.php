@@ -30,7 +30,9 @@ final class FiguresTest extends FeatureCase
         $this->setClock('2026-10-14T18:30:00Z');
         $layout = Layout::query()->firstOrFail();
         $table = require base_path('tests/figures.php');
-        $figure = fn (string $of, string $path): float => array_values(array_filter($table, fn (array $row): bool => $row['of'] === $of && $row['path'] === $path))[0]['value'];
+        $figure = fn (string $of, string $path): float => array_values(
+            array_filter($table, fn (array $row): bool => $row['of'] === $of && $row['path'] === $path),
+        )[0]['value'];
         $shown = fn (float $value, int $decimals): string => (string) round($value, $decimals);
         $sees = function (string $path, array $words) use ($layout): void {
             $html = (string) $this->get("/layouts/{$layout->uid}/{$path}")->assertOk()->getContent();
@@ -42,36 +44,66 @@ final class FiguresTest extends FeatureCase
         foreach (['Embankment', 'Hill'] as $name) {
             $board = $layout->sections()->where('name', $name)->firstOrFail();
             $land = "ridge:land {$name}";
-            $sees("sections/{$board->uid}/land", ["Highest point{$shown($figure($land, 'z_max_mm'), 1)} mm", "Land over the board{$shown($figure($land, 'volume_mm3') / 1e6, 1)} l"]);
+            $sees("sections/{$board->uid}/land", [
+                "Highest point{$shown($figure($land, 'z_max_mm'), 1)} mm",
+                "Land over the board{$shown($figure($land, 'volume_mm3') / 1e6, 1)} l",
+            ]);
         }
         $board = $layout->sections()->where('name', 'Embankment')->firstOrFail();
-        $sees("sections/{$board->uid}/land", ["true{$shown($figure('ridge:land Embankment', 'surface_mm2') / 1e6, 2)} m²", "Steepest{$shown($figure('ridge:land Embankment', 'max_slope_deg'), 0)} °"]);
+        $sees("sections/{$board->uid}/land", [
+            "true{$shown($figure('ridge:land Embankment', 'surface_mm2') / 1e6, 2)} m²",
+            "Steepest{$shown($figure('ridge:land Embankment', 'max_slope_deg'), 0)} °",
+        ]);
         $cuts = 'ridge:cuts Embankment --school=carved';
         $sees("sections/{$board->uid}/cuts", [
-            "at least{$shown($figure($cuts, 'sheets.0.count'), 0)} of 1220 × 610", "Foam{$shown($figure($cuts, 'foam_mm3') / 1e6, 1)} l", "Carved away{$shown($figure($cuts, 'carved_mm3') / 1e6, 1)} l",
-            ...array_map(fn (int $k): string => 'Layer '.($k + 1)."{$shown($figure($cuts, "layers.{$k}.area_mm2") / 100.0, 0)} cm²", [0, 1]),
+            "at least{$shown($figure($cuts, 'sheets.0.count'), 0)} of 1220 × 610",
+            "Foam{$shown($figure($cuts, 'foam_mm3') / 1e6, 1)} l",
+            "Carved away{$shown($figure($cuts, 'carved_mm3') / 1e6, 1)} l",
+            ...array_map(fn (int $k): string => 'Layer '.($k + 1)."{$shown($figure($cuts, "layers.{$k}.area_mm2") / 100.0, 0)} cm²", [
+                0,
+                1,
+            ]),
         ]);
-        $off = fn (string $path, float $share = 1.0): string => $shown($share * $figure('ridge:takeoff', $path), $share * $figure('ridge:takeoff', $path) < 10.0 ? 1 : 0);
+        $off = fn (string $path, float $share = 1.0): string => $shown(
+            $share * $figure('ridge:takeoff', $path),
+            $share * $figure('ridge:takeoff', $path) < 10.0 ? 1 : 0,
+        );
         $sees('tonight', [
-            "{$off('Meadow/slow base plaster')} g slow base plaster", "{$off('Batters/sifted soil', 0.5)} ml sifted soil", "{$off('Batters/white glue', 0.5)} ml white glue",
-            "{$off('Bed/stone ballast')} g stone ballast", "{$off('Bed/white glue')} ml white glue", "{$off('Slope/light filler')} ml light filler",
-            "02:34{$shown($figure('ridge:plan', 'Base plaster.minutes'), 0)}min", "{$shown($figure('ridge:plan', 'Ballast.minutes'), 0)}min",
+            "{$off('Meadow/slow base plaster')} g slow base plaster",
+            "{$off('Batters/sifted soil', 0.5)} ml sifted soil",
+            "{$off('Batters/white glue', 0.5)} ml white glue",
+            "{$off('Bed/stone ballast')} g stone ballast",
+            "{$off('Bed/white glue')} ml white glue",
+            "{$off('Slope/light filler')} ml light filler",
+            "02:34{$shown($figure('ridge:plan', 'Base plaster.minutes'), 0)}min",
+            "{$shown($figure('ridge:plan', 'Ballast.minutes'), 0)}min",
         ]);
-        $sees('take-off', array_map(fn (string $path): string => "{$shown($figure('ridge:takeoff', $path), 1)},", ['Meadow/fine turf', 'Meadow/earth paint', 'Bed/wet water']));
+        $sees(
+            'take-off',
+            array_map(fn (string $path): string => "{$shown($figure('ridge:takeoff', $path), 1)},", [
+                'Meadow/fine turf',
+                'Meadow/earth paint',
+                'Bed/wet water',
+            ]),
+        );
     }
 
     private function said(string $of, string $path): float
     {
         static $answers = [];
         [$command, $rest] = [...explode(' ', $of, 2), ''];
-        $answers[$of] ??= $this->answer(match ($command) {
-            'ridge:land', 'ridge:cuts' => $command.' '.self::FILE.' --section='.$rest,
-            'ridge:cure' => $of,
-            default => $command.' '.self::FILE.' --now='.self::NOW,
-        });
+        $answers[$of] ??= $this->answer(
+            match ($command) {
+                'ridge:land', 'ridge:cuts' => $command.' '.self::FILE.' --section='.$rest,
+                'ridge:cure' => $of,
+                default => $command.' '.self::FILE.' --now='.self::NOW,
+            },
+        );
         $answer = $answers[$of];
         if ($command === 'ridge:takeoff') {
-            return array_sum(array_column(array_filter($answer['items'], fn (array $i): bool => "{$i['zone']}/{$i['material']}" === $path), 'at_hand'));
+            return array_sum(
+                array_column(array_filter($answer['items'], fn (array $i): bool => "{$i['zone']}/{$i['material']}" === $path), 'at_hand'),
+            );
         }
         if ($command === 'ridge:plan') {
             [$coat, $what] = explode('.', $path);

@@ -36,7 +36,9 @@ final class FilesTest extends FeatureCase
         $file['sections'][0]['width_mm'] = -4;
         $file['runs'][0]['elements'][1]['radius_mm'] = 3;
         $this->followingRedirects();
-        $this->upload((string) json_encode($file))->assertSee('trial.ridge.json: /sections/0/width_mm')->assertSee('/runs/0/elements/1/radius_mm');
+        $this->upload((string) json_encode($file))
+            ->assertSee('trial.ridge.json: /sections/0/width_mm')
+            ->assertSee('/runs/0/elements/1/radius_mm');
         $this->followingRedirects()->from('/')->post('/layouts/import', [])->assertSee('Choose a *.ridge.json file');
         $this->assertSame(0, Layout::query()->count());
     }
@@ -68,7 +70,10 @@ final class FilesTest extends FeatureCase
         $json = $this->ridge('ridge:cuts', ['file' => $file, '--section' => 'Tarnhead', '--json' => true]);
         Schemas::assertMatches('cuts', $json);
         $cuts = json_decode($json, true);
-        $page = (string) $this->get($this->at($section, '/cuts'))->assertOk()->assertSee('Layer '.count($cuts['layers']))->getContent();
+        $page = (string) $this->get($this->at($section, '/cuts'))
+            ->assertOk()
+            ->assertSee('Layer '.count($cuts['layers']))
+            ->getContent();
         foreach ([$cuts['foam_mm3'] / 1e6, $cuts['carved_mm3'] / 1e6, $cuts['sheets'][0]['count']] as $figure) {
             $this->assertStringContainsString('>'.round($figure, 1).'</button>', $page);
         }
@@ -116,11 +121,25 @@ final class FilesTest extends FeatureCase
             $cure = json_decode($json, true);
             $this->assertSame(basename($file, '.json'), $cure['recipe']);
             foreach ($recipe['minutes'] as $milestone => $minutes) {
-                $this->assertEqualsWithDelta($minutes, $cure['milestones'][$milestone]['p50_min'], 0.1, 'its own times in the reference air');
+                $this->assertEqualsWithDelta(
+                    $minutes,
+                    $cure['milestones'][$milestone]['p50_min'],
+                    0.1,
+                    'its own times in the reference air',
+                );
                 $this->assertLessThan($cure['milestones'][$milestone]['p80_min'], $cure['milestones'][$milestone]['p20_min']);
             }
         }
-        $cold = json_decode($this->ridge('ridge:cure', ['recipe' => 'white-glue-neat', '--temp' => '6', '--rh' => '80', '--airflow' => 'closed', '--mm' => '0.4']), true);
+        $cold = json_decode(
+            $this->ridge('ridge:cure', [
+                'recipe' => 'white-glue-neat',
+                '--temp' => '6',
+                '--rh' => '80',
+                '--airflow' => 'closed',
+                '--mm' => '0.4',
+            ]),
+            true,
+        );
         $this->assertTrue($cold['spoiled']);
         $this->assertGreaterThan(24 * 60, $cold['milestones']['dry_through']['p50_min']);
     }
@@ -128,7 +147,11 @@ final class FilesTest extends FeatureCase
     public function test_problems_are_planned_from_the_command_line(): void
     {
         foreach (['s10-01' => 6935, 'infeasible-01' => null] as $name => $finish) {
-            $json = $this->ridge('ridge:schedule', ['file' => base_path("tests/fixtures/schedule/{$name}.json"), '--seconds' => '0.5', '--json' => true]);
+            $json = $this->ridge('ridge:schedule', [
+                'file' => base_path("tests/fixtures/schedule/{$name}.json"),
+                '--seconds' => '0.5',
+                '--json' => true,
+            ]);
             Schemas::assertMatches('schedule', $json);
             $this->assertSame($finish, json_decode($json, true)['finish']);
         }
@@ -137,7 +160,14 @@ final class FilesTest extends FeatureCase
     public function test_grids_are_measured_and_drawn(): void
     {
         $bowl = base_path('tests/fixtures/land/bowl.asc');
-        $grid = $this->ridge('ridge:grid', ['file' => $bowl, '--interval' => '12.5', '--water' => '55', '--seed' => '391.25,256.25', '--eye' => '400,-300,160', '--json' => true]);
+        $grid = $this->ridge('ridge:grid', [
+            'file' => $bowl,
+            '--interval' => '12.5',
+            '--water' => '55',
+            '--seed' => '391.25,256.25',
+            '--eye' => '400,-300,160',
+            '--json' => true,
+        ]);
         $this->assertGreaterThan(0.7, json_decode($grid, true)['visible_share']);
         $this->assertLessThan(1.0, json_decode($grid, true)['visible_share']);
         Schemas::assertMatches('grid', $grid);
@@ -148,32 +178,49 @@ final class FilesTest extends FeatureCase
         $out = $this->temporary('');
         Schemas::assertMatches('contours', $this->ridge('ridge:contours', ['file' => $bowl, '--interval' => '12.5', '--geojson' => $out]));
         $this->assertCount(4, json_decode((string) file_get_contents($out), true)['features']);
-        Schemas::assertMatches('ground', $this->ridge('ridge:ground', ['file' => base_path('tests/fixtures/land/ground-01.json'), '--asc' => $out]));
+        Schemas::assertMatches(
+            'ground',
+            $this->ridge('ridge:ground', ['file' => base_path('tests/fixtures/land/ground-01.json'), '--asc' => $out]),
+        );
         $this->assertStringStartsWith("ncols 121\nnrows 61\nxllcenter 0", (string) file_get_contents($out));
     }
 
     public function test_commands_refuse_bad_input_with_exit_code_2(): void
     {
-        foreach ([
-            ['ridge:grid', ['file' => '/nowhere.asc']],
-            ['ridge:grid', ['file' => base_path('tests/fixtures/land/bowl.asc'), '--interval' => '-3']],
-            ['ridge:grid', ['file' => base_path('tests/fixtures/land/bowl.asc'), '--water' => '55']],
-            ['ridge:grid', ['file' => base_path('tests/fixtures/land/bowl.asc'), '--water' => '55', '--seed' => 'here']],
-            ['ridge:ground', ['file' => base_path('tests/fixtures/vectors.json')]],
-            ['ridge:land', ['file' => base_path('tests/fixtures/projects/version-3-full.ridge.json'), '--section' => 'Nowhere']],
-            ['ridge:land', ['file' => base_path('tests/fixtures/projects/version-3-full.ridge.json')]],
-            ['ridge:check', ['file' => base_path('tests/fixtures/vectors.json')]],
-            ['ridge:cuts', ['file' => base_path('tests/fixtures/projects/version-3-full.ridge.json'), '--section' => 'Second', '--school' => 'paper']],
-            ['ridge:schedule', ['file' => base_path('composer.json')]],
-            ['ridge:schedule', ['file' => base_path('tests/fixtures/schedule/s10-01.json'), '--seconds' => 'long']],
-            ['ridge:cure', ['recipe' => 'glitter']],
-            ['ridge:cure', ['recipe' => 'earth-paint', '--rh' => '120']],
-            ['ridge:cure', ['recipe' => 'earth-paint', '--temp' => '-40']],
-            ['ridge:cure', ['recipe' => base_path('composer.json')]],
-            ['ridge:import', ['file' => base_path('composer.json')]],
-            ['ridge:export', ['layout' => 'Nobody']],
-        ] as [$command, $arguments]) {
-            $process = \Illuminate\Support\Facades\Process::path(base_path())->run(['bin/php', 'artisan', $command, ...self::words($arguments)]);
+        foreach (
+            [
+                ['ridge:grid', ['file' => '/nowhere.asc']],
+                ['ridge:grid', ['file' => base_path('tests/fixtures/land/bowl.asc'), '--interval' => '-3']],
+                ['ridge:grid', ['file' => base_path('tests/fixtures/land/bowl.asc'), '--water' => '55']],
+                ['ridge:grid', ['file' => base_path('tests/fixtures/land/bowl.asc'), '--water' => '55', '--seed' => 'here']],
+                ['ridge:ground', ['file' => base_path('tests/fixtures/vectors.json')]],
+                ['ridge:land', ['file' => base_path('tests/fixtures/projects/version-3-full.ridge.json'), '--section' => 'Nowhere']],
+                ['ridge:land', ['file' => base_path('tests/fixtures/projects/version-3-full.ridge.json')]],
+                ['ridge:check', ['file' => base_path('tests/fixtures/vectors.json')]],
+                [
+                    'ridge:cuts',
+                    [
+                        'file' => base_path('tests/fixtures/projects/version-3-full.ridge.json'),
+                        '--section' => 'Second',
+                        '--school' => 'paper',
+                    ],
+                ],
+                ['ridge:schedule', ['file' => base_path('composer.json')]],
+                ['ridge:schedule', ['file' => base_path('tests/fixtures/schedule/s10-01.json'), '--seconds' => 'long']],
+                ['ridge:cure', ['recipe' => 'glitter']],
+                ['ridge:cure', ['recipe' => 'earth-paint', '--rh' => '120']],
+                ['ridge:cure', ['recipe' => 'earth-paint', '--temp' => '-40']],
+                ['ridge:cure', ['recipe' => base_path('composer.json')]],
+                ['ridge:import', ['file' => base_path('composer.json')]],
+                ['ridge:export', ['layout' => 'Nobody']],
+            ] as [$command, $arguments]
+        ) {
+            $process = \Illuminate\Support\Facades\Process::path(base_path())->run([
+                'bin/php',
+                'artisan',
+                $command,
+                ...self::words($arguments),
+            ]);
             $this->assertSame(2, $process->exitCode(), $command.$process->output());
             $this->assertSame('', trim($process->output()), $command);
             $this->assertStringContainsString(': ', $process->errorOutput());
@@ -188,7 +235,10 @@ final class FilesTest extends FeatureCase
         $this->assertSame('Trial Branch', $answer['name']);
         $out = $this->temporary('');
         $this->ridge('ridge:export', ['layout' => 'Trial Branch', '--out' => $out]);
-        $this->assertSame(self::without(Fixtures::text('projects/version-3-full.ridge.json')), self::without((string) file_get_contents($out)));
+        $this->assertSame(
+            self::without(Fixtures::text('projects/version-3-full.ridge.json')),
+            self::without((string) file_get_contents($out)),
+        );
         $this->assertSame((string) file_get_contents($out), $this->ridge('ridge:export', ['layout' => $answer['layout']]));
     }
 
@@ -217,12 +267,16 @@ final class FilesTest extends FeatureCase
     }
 
     /**
-     * @param array<string, string> $arguments
+     * @param  array<string, string>  $arguments
      * @return list<string>
      */
     private static function words(array $arguments): array
     {
-        return array_map(fn (string $k, string $v): string => str_starts_with($k, '--') ? "{$k}={$v}" : $v, array_keys($arguments), $arguments);
+        return array_map(
+            fn (string $k, string $v): string => str_starts_with($k, '--') ? "{$k}={$v}" : $v,
+            array_keys($arguments),
+            $arguments,
+        );
     }
 
     /** @return array<string, mixed> */

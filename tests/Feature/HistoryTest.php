@@ -15,8 +15,17 @@ final class HistoryTest extends FeatureCase
         $section = $this->board();
         $layout = $this->layoutOf($section);
         $ledger = app(Ledger::class);
-        $place = fn (string $x) => $this->post($this->at($section, '/features'), ['kind' => 'spot', 'points' => [['x' => $x, 'y' => '300', 'z' => '50']]]);
-        $xs = fn (): array => LandFeature::query()->orderBy('id')->get()->map(fn (LandFeature $f) => $f->points[0]['x_mm'])->reject(fn ($x) => in_array((float) $x, [0.0, 1200.0], true))->values()->all();
+        $place = fn (string $x) => $this->post($this->at($section, '/features'), [
+            'kind' => 'spot',
+            'points' => [['x' => $x, 'y' => '300', 'z' => '50']],
+        ]);
+        $xs = fn (): array => LandFeature::query()
+            ->orderBy('id')
+            ->get()
+            ->map(fn (LandFeature $f) => $f->points[0]['x_mm'])
+            ->reject(fn ($x) => in_array((float) $x, [0.0, 1200.0], true))
+            ->values()
+            ->all();
         $place('100');
         $place('200');
         $this->assertEquals([100, 200], $xs());
@@ -56,7 +65,10 @@ final class HistoryTest extends FeatureCase
         $layout = $this->layoutOf($section);
         $this->post($this->at($section, '/features'), ['kind' => 'spot', 'points' => [['x' => '100', 'y' => '300', 'z' => '50']]]);
         DB::table('land_features')->update(['name' => 'Other']);
-        $this->followingRedirects()->from("/layouts/{$layout->uid}/settings")->post("/layouts/{$layout->uid}/undo")->assertSee('“Spot placed” was passed over');
+        $this->followingRedirects()
+            ->from("/layouts/{$layout->uid}/settings")
+            ->post("/layouts/{$layout->uid}/undo")
+            ->assertSee('“Spot placed” was passed over');
         $this->assertSame('Other', LandFeature::query()->orderByDesc('id')->firstOrFail()->name, 'what changed behind its back stays');
         $this->assertSame('Undone: Board added.', app(Ledger::class)->undo($layout)?->said(), 'and the way back goes on');
     }
@@ -64,8 +76,14 @@ final class HistoryTest extends FeatureCase
     public function test_with_nothing_to_undo_it_says_so(): void
     {
         $layout = $this->demo();
-        $this->followingRedirects()->from("/layouts/{$layout->uid}/settings")->post("/layouts/{$layout->uid}/undo")->assertSee('There is nothing to undo');
-        $this->followingRedirects()->from("/layouts/{$layout->uid}/settings")->post("/layouts/{$layout->uid}/redo")->assertSee('There is nothing to redo');
+        $this->followingRedirects()
+            ->from("/layouts/{$layout->uid}/settings")
+            ->post("/layouts/{$layout->uid}/undo")
+            ->assertSee('There is nothing to undo');
+        $this->followingRedirects()
+            ->from("/layouts/{$layout->uid}/settings")
+            ->post("/layouts/{$layout->uid}/redo")
+            ->assertSee('There is nothing to redo');
     }
 
     public function test_undoing_a_board_leads_away_from_its_page(): void

@@ -42,14 +42,22 @@ final class HouseTest extends FeatureCase
         $code = $this->code(Role::Builder);
         $this->assertMatchesRegularExpression('/^[0-9A-HJKMNP-TV-Z]{4}-[0-9A-HJKMNP-TV-Z]{4}$/', $code);
         $this->pair('0000-0000')->assertSessionHasErrors(['code' => 'That is not the code.']);
-        $shown = $this->pair(' '.strtr(strtolower(str_replace('-', ' ', $code)), ['0' => 'o', '1' => 'l']), "Phone\u{202E} of the\0 workroom")->assertRedirect(route('layouts.index'))->getCookie(Devices::COOKIE, true)?->getValue();
+        $shown = $this->pair(
+            ' '.strtr(strtolower(str_replace('-', ' ', $code)), ['0' => 'o', '1' => 'l']),
+            "Phone\u{202E} of the\0 workroom",
+        )
+            ->assertRedirect(route('layouts.index'))
+            ->getCookie(Devices::COOKIE, true)
+            ?->getValue();
         $this->far('GET', '/', [], (string) $shown)->assertOk();
         $this->far('GET', '/', [], substr((string) $shown, 0, -1).'0')->assertRedirect(route('pair.show'));
         $this->pair($code)->assertSessionHasErrors('code');
 
         $code = $this->code(Role::Builder);
         $this->setClock('2026-10-14T18:40:01Z');
-        $this->pair($code)->assertSessionHasErrors(['code' => 'That code was used already, or is older than ten minutes; ask for a new one at the bench.']);
+        $this->pair($code)->assertSessionHasErrors([
+            'code' => 'That code was used already, or is older than ten minutes; ask for a new one at the bench.',
+        ]);
         $this->setClock('2026-10-14T18:40:00Z');
         $this->pair($code)->assertRedirect(route('layouts.index'));
 
@@ -82,7 +90,10 @@ final class HouseTest extends FeatureCase
         config(['ridge.lan' => true]);
         $section = $this->board();
         $layout = $this->layoutOf($section);
-        $this->post('/devices/code', ['role' => 'guest'])->assertOk()->assertSee('may look')->assertSee('http://192.168.1.10:8080/pair?code=', false);
+        $this->post('/devices/code', ['role' => 'guest'])
+            ->assertOk()
+            ->assertSee('may look')
+            ->assertSee('http://192.168.1.10:8080/pair?code=', false);
         $guest = (string) $this->pair($this->code(Role::Guest), 'Club')->getCookie(Devices::COOKIE, true)?->getValue();
         $this->far('GET', "/layouts/{$layout->uid}/tonight", [], $guest)->assertOk()->assertSee('This device looks on');
         $this->far('GET', "/layouts/{$layout->uid}/sections/{$section->uid}/land", [], $guest)->assertOk();
@@ -91,8 +102,20 @@ final class HouseTest extends FeatureCase
             $this->far('GET', $path, [], $guest)->assertForbidden();
         }
         $before = $layout->revisions()->count();
-        foreach ([['POST', "/layouts/{$layout->uid}/undo"], ['PATCH', "/layouts/{$layout->uid}"], ['DELETE', "/layouts/{$layout->uid}"], ['POST', '/layouts'], ['POST', '/keeping'], ['POST', '/devices/code'], ['POST', "/layouts/{$layout->uid}/rooms"]] as [$method, $path]) {
-            $this->far($method, $path, ['name' => 'By a guest'], $guest)->assertForbidden()->assertSee('may look, and change nothing');
+        foreach (
+            [
+                ['POST', "/layouts/{$layout->uid}/undo"],
+                ['PATCH', "/layouts/{$layout->uid}"],
+                ['DELETE', "/layouts/{$layout->uid}"],
+                ['POST', '/layouts'],
+                ['POST', '/keeping'],
+                ['POST', '/devices/code'],
+                ['POST', "/layouts/{$layout->uid}/rooms"],
+            ] as [$method, $path]
+        ) {
+            $this->far($method, $path, ['name' => 'By a guest'], $guest)
+                ->assertForbidden()
+                ->assertSee('may look, and change nothing');
         }
         $this->assertSame([$before, 'Trial'], [$layout->revisions()->count(), $layout->fresh()?->name]);
     }
@@ -110,10 +133,27 @@ final class HouseTest extends FeatureCase
     {
         $section = $this->board();
         $layout = $this->layoutOf($section);
-        foreach (['database or disk is full' => 'The disk of this machine is full', 'attempt to write a readonly database' => 'cannot be written', 'database is locked' => 'Another device has been saving', 'disk I/O error' => 'does not answer as it should'] as $sign => $said) {
+        foreach (
+            [
+                'database or disk is full' => 'The disk of this machine is full',
+                'attempt to write a readonly database' => 'cannot be written',
+                'database is locked' => 'Another device has been saving',
+                'disk I/O error' => 'does not answer as it should',
+            ] as $sign => $said
+        ) {
             DB::statement("create temp trigger trouble before update on layouts begin select raise(abort, '{$sign}'); end");
-            $this->post("/layouts/{$layout->uid}", ['_method' => 'PATCH', 'name' => 'Moor & <b>Fell</b>', 'viewing_edges' => ['', 'left'], 'gauge_mm' => '16.5'])->assertStatus(507)
-                ->assertSee($said)->assertSee('Moor & <b>Fell</b>')->assertSee('name="viewing_edges[1]" value="left"', false)->assertSee('name="_method" value="PATCH"', false)->assertSee('Send it once more');
+            $this->post("/layouts/{$layout->uid}", [
+                '_method' => 'PATCH',
+                'name' => 'Moor & <b>Fell</b>',
+                'viewing_edges' => ['', 'left'],
+                'gauge_mm' => '16.5',
+            ])
+                ->assertStatus(507)
+                ->assertSee($said)
+                ->assertSee('Moor & <b>Fell</b>')
+                ->assertSee('name="viewing_edges[1]" value="left"', false)
+                ->assertSee('name="_method" value="PATCH"', false)
+                ->assertSee('Send it once more');
             DB::statement('drop trigger trouble');
         }
         $this->assertSame('Trial', $layout->fresh()?->name);
@@ -137,17 +177,35 @@ final class HouseTest extends FeatureCase
     /** @return TestResponse<\Illuminate\Http\Response> */
     private function pair(string $code, string $name = 'Phone', string $address = '192.168.1.20'): TestResponse
     {
-        return $this->call('POST', 'http://192.168.1.10/pair', ['code' => $code, 'name' => str_replace("\0", '', $name)], server: ['REMOTE_ADDR' => $address, 'HTTP_REFERER' => 'http://192.168.1.10/pair']);
+        return $this->call(
+            'POST',
+            'http://192.168.1.10/pair',
+            ['code' => $code, 'name' => str_replace("\0", '', $name)],
+            server: ['REMOTE_ADDR' => $address, 'HTTP_REFERER' => 'http://192.168.1.10/pair'],
+        );
     }
 
     /**
-     * @param array<string, mixed> $input
+     * @param  array<string, mixed>  $input
      * @return TestResponse<\Illuminate\Http\Response>
      */
     private function far(string $method, string $path, array $input = [], string $shown = ''): TestResponse
     {
         Cache::forget('pair');
 
-        return $this->withUnencryptedCookies([])->call($method, str_starts_with($path, 'http') ? $path : "http://192.168.1.10{$path}", $input, $shown === '' ? [] : [Devices::COOKIE => app('encrypter')->encrypt(\Illuminate\Cookie\CookieValuePrefix::create(Devices::COOKIE, app('encrypter')->getKey()).$shown, false)], server: self::FAR);
+        return $this->withUnencryptedCookies([])->call(
+            $method,
+            str_starts_with($path, 'http') ? $path : "http://192.168.1.10{$path}",
+            $input,
+            $shown === ''
+                ? []
+                : [
+                    Devices::COOKIE => app('encrypter')->encrypt(
+                        \Illuminate\Cookie\CookieValuePrefix::create(Devices::COOKIE, app('encrypter')->getKey()).$shown,
+                        false,
+                    ),
+                ],
+            server: self::FAR,
+        );
     }
 }

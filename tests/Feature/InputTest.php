@@ -60,7 +60,25 @@ final class InputTest extends FeatureCase
     {
         $layout = $this->demo();
         $section = $layout->sections()->firstOrFail();
-        $nonsense = ['', 'NaN', '-1e308', '9e99', "\u{202E}", str_repeat('9', 400), '<b>', '1; drop', '../..', ['deep' => ['er' => 'x']], null, '%', '0x10', "1\n2", '-5', '2026-02-31', '25:99'];
+        $nonsense = [
+            '',
+            'NaN',
+            '-1e308',
+            '9e99',
+            "\u{202E}",
+            str_repeat('9', 400),
+            '<b>',
+            '1; drop',
+            '../..',
+            ['deep' => ['er' => 'x']],
+            null,
+            '%',
+            '0x10',
+            "1\n2",
+            '-5',
+            '2026-02-31',
+            '25:99',
+        ];
         mt_srand(6);
         $pick = fn (): mixed => $nonsense[mt_rand(0, count($nonsense) - 1)];
         $root = "/layouts/{$layout->uid}";
@@ -70,21 +88,106 @@ final class InputTest extends FeatureCase
         $laid = $layout->applications()->firstOrFail()->uid;
         for ($k = 0; $k < 170; $k++) {
             [$method, $path, $input] = match ($k % 17) {
-                0 => ['POST', '/times', ['kind' => mt_rand(0, 1) ? 'visit' : $pick(), 'date' => $pick(), 'until' => $pick(), 'from' => $pick(), 'to' => $pick(), 'hands' => $pick(), 'who' => $pick(), 'weekdays' => $pick()]],
-                1 => ['PATCH', '/bench', ['certainty' => $pick(), 'order' => $pick(), 'tools' => [['name' => $pick(), 'count' => $pick()], $pick()], 'due' => [['section' => $pick(), 'date' => $pick(), 'milestone' => $pick()], $pick()]]],
-                2 => ['GET', '/what-if', ['room' => $pick(), 'heater' => $pick(), 'airflow' => $pick(), 'date' => $pick(), 'from' => $pick(), 'to' => $pick(), 'hands' => $pick(), 'zone' => $pick(), 'school' => $pick(), 'fewer' => $pick()]],
-                3 => ['POST', '/what-if', ['room' => $room, 'heater' => $pick(), 'date' => $pick(), 'hands' => $pick(), 'fewer' => $pick()]],
+                0 => [
+                    'POST',
+                    '/times',
+                    [
+                        'kind' => mt_rand(0, 1) ? 'visit' : $pick(),
+                        'date' => $pick(),
+                        'until' => $pick(),
+                        'from' => $pick(),
+                        'to' => $pick(),
+                        'hands' => $pick(),
+                        'who' => $pick(),
+                        'weekdays' => $pick(),
+                    ],
+                ],
+                1 => [
+                    'PATCH',
+                    '/bench',
+                    [
+                        'certainty' => $pick(),
+                        'order' => $pick(),
+                        'tools' => [['name' => $pick(), 'count' => $pick()], $pick()],
+                        'due' => [['section' => $pick(), 'date' => $pick(), 'milestone' => $pick()], $pick()],
+                    ],
+                ],
+                2 => [
+                    'GET',
+                    '/what-if',
+                    [
+                        'room' => $pick(),
+                        'heater' => $pick(),
+                        'airflow' => $pick(),
+                        'date' => $pick(),
+                        'from' => $pick(),
+                        'to' => $pick(),
+                        'hands' => $pick(),
+                        'zone' => $pick(),
+                        'school' => $pick(),
+                        'fewer' => $pick(),
+                    ],
+                ],
+                3 => [
+                    'POST',
+                    '/what-if',
+                    ['room' => $room, 'heater' => $pick(), 'date' => $pick(), 'hands' => $pick(), 'fewer' => $pick()],
+                ],
                 4 => ['GET', '/by', ['day' => $pick()]],
                 5 => ['PATCH', '/search', ['do' => $pick()]],
-                6 => ['PATCH', "/rooms/{$room}", ['day_c' => $pick(), 'night_rh' => $pick(), 'airflow' => $pick(), 'day_from' => $pick(), 'logger' => $pick(), 'volume_m3' => $pick()]],
+                6 => [
+                    'PATCH',
+                    "/rooms/{$room}",
+                    [
+                        'day_c' => $pick(),
+                        'night_rh' => $pick(),
+                        'airflow' => $pick(),
+                        'day_from' => $pick(),
+                        'logger' => $pick(),
+                        'volume_m3' => $pick(),
+                    ],
+                ],
                 7 => ['PATCH', "/rooms/{$room}/logger", ['logger' => $pick()]],
                 8 => ['POST', "/rooms/{$room}/air", ['file' => $pick()]],
                 9 => ['POST', '/bench/calendar', ['calendar' => $pick()]],
                 10 => ['DELETE', '/bench/calendar', ['name' => $pick()]],
-                11 => ['PATCH', "/sections/{$section->uid}/zones/{$zone}/coats/{$coat->uid}", ['mm' => $pick(), 'share' => $pick(), 'passes' => $pick(), 'blend_mm' => $pick(), 'minutes' => $pick(), 'colour' => $pick()]],
-                12 => ['POST', "/sections/{$section->uid}/zones", ['name' => $pick(), 'slope_from' => $pick(), 'near' => $pick(), 'near_to' => $pick(), 'crowns' => $pick(), 'made' => $pick(), 'damp' => $pick(), 'outline' => $pick(), 'within' => $pick()]],
-                13 => ['PATCH', '/library/fine-turf', ['parts' => [['value' => $pick()], $pick()], 'minutes' => $pick(), 'window' => $pick(), 'copy' => $pick()]],
-                14 => ['POST', '/prices', ['prices' => [['material' => $pick(), 'price' => $pick(), 'amount' => $pick()], $pick()], 'recipe' => $pick()]],
+                11 => [
+                    'PATCH',
+                    "/sections/{$section->uid}/zones/{$zone}/coats/{$coat->uid}",
+                    [
+                        'mm' => $pick(),
+                        'share' => $pick(),
+                        'passes' => $pick(),
+                        'blend_mm' => $pick(),
+                        'minutes' => $pick(),
+                        'colour' => $pick(),
+                    ],
+                ],
+                12 => [
+                    'POST',
+                    "/sections/{$section->uid}/zones",
+                    [
+                        'name' => $pick(),
+                        'slope_from' => $pick(),
+                        'near' => $pick(),
+                        'near_to' => $pick(),
+                        'crowns' => $pick(),
+                        'made' => $pick(),
+                        'damp' => $pick(),
+                        'outline' => $pick(),
+                        'within' => $pick(),
+                    ],
+                ],
+                13 => [
+                    'PATCH',
+                    '/library/fine-turf',
+                    ['parts' => [['value' => $pick()], $pick()], 'minutes' => $pick(), 'window' => $pick(), 'copy' => $pick()],
+                ],
+                14 => [
+                    'POST',
+                    '/prices',
+                    ['prices' => [['material' => $pick(), 'price' => $pick(), 'amount' => $pick()], $pick()], 'recipe' => $pick()],
+                ],
                 15 => ['POST', mt_rand(0, 1) ? "/laid/{$laid}/dry" : "/laid/{$laid}/wet", []],
                 default => ['POST', '/moves', ['move' => $pick()]],
             };
@@ -102,21 +205,65 @@ final class InputTest extends FeatureCase
         $layout = $this->demo();
         $section = $layout->sections()->firstOrFail();
         $before = $this->state();
-        $nonsense = ['', 'NaN', '-1e308', '9e99', "\u{202E}", str_repeat('9', 400), '<b>', '1; drop', '../..', ['deep' => ['er' => 'x']], null, '%', '0x10', "1\n2"];
+        $nonsense = [
+            '',
+            'NaN',
+            '-1e308',
+            '9e99',
+            "\u{202E}",
+            str_repeat('9', 400),
+            '<b>',
+            '1; drop',
+            '../..',
+            ['deep' => ['er' => 'x']],
+            null,
+            '%',
+            '0x10',
+            "1\n2",
+        ];
         mt_srand(5);
         $pick = fn (): mixed => $nonsense[mt_rand(0, count($nonsense) - 1)];
         $uid = $layout->features()->where('kind', 'ridge')->firstOrFail()->uid;
         $run = $layout->runs()->firstOrFail()->uid;
         for ($k = 0; $k < 120; $k++) {
             [$method, $path, $input] = match ($k % 6) {
-                0 => ['POST', '/features', ['kind' => $pick(), 'points' => mt_rand(0, 1) ? $pick() : [['x' => $pick(), 'y' => $pick(), 'z' => $pick()]]]],
+                0 => [
+                    'POST',
+                    '/features',
+                    ['kind' => $pick(), 'points' => mt_rand(0, 1) ? $pick() : [['x' => $pick(), 'y' => $pick(), 'z' => $pick()]]],
+                ],
                 1 => ['PATCH', "/features/{$uid}", ['points' => [['x' => $pick(), 'y' => $pick(), 'z' => $pick()]], 'name' => $pick()]],
                 2 => ['POST', '/runs', ['x1' => $pick(), 'y1' => $pick(), 'x2' => $pick(), 'y2' => $pick()]],
-                3 => ['PATCH', "/runs/{$run}", ['elements' => [['kind' => 'arc', 'radius' => $pick(), 'angle' => $pick()], $pick()], 'heading' => $pick()]],
-                4 => ['GET', '/land', ['st' => $pick(), 'run' => $pick(), 'pick' => $pick(), 'at_x' => $pick(), 'at_y' => $pick(), 'tab' => $pick(), 'cx' => $pick()]],
-                default => ['POST', '/land/preview', ['drag' => 'point', 'uid' => $uid, 'index' => $pick(), 'x' => $pick(), 'y' => $pick()]],
+                3 => [
+                    'PATCH',
+                    "/runs/{$run}",
+                    ['elements' => [['kind' => 'arc', 'radius' => $pick(), 'angle' => $pick()], $pick()], 'heading' => $pick()],
+                ],
+                4 => [
+                    'GET',
+                    '/land',
+                    [
+                        'st' => $pick(),
+                        'run' => $pick(),
+                        'pick' => $pick(),
+                        'at_x' => $pick(),
+                        'at_y' => $pick(),
+                        'tab' => $pick(),
+                        'cx' => $pick(),
+                    ],
+                ],
+                default => [
+                    'POST',
+                    '/land/preview',
+                    ['drag' => 'point', 'uid' => $uid, 'index' => $pick(), 'x' => $pick(), 'y' => $pick()],
+                ],
             };
-            $answer = $this->call($method, $this->at($section, $path), $input, server: $this->transformHeadersToServerVars(['HX-Request' => 'true']));
+            $answer = $this->call(
+                $method,
+                $this->at($section, $path),
+                $input,
+                server: $this->transformHeadersToServerVars(['HX-Request' => 'true']),
+            );
             $this->assertLessThan(500, $answer->status(), "{$method} {$path} ".json_encode($input, JSON_PARTIAL_OUTPUT_ON_ERROR));
         }
         $this->assertSame($before, $this->state());
@@ -128,40 +275,87 @@ final class InputTest extends FeatureCase
         $section = $layout->sections()->firstOrFail();
         $here = "/layouts/{$layout->uid}";
         $board = $this->at($section);
-        [$zone, $coat, $room, $laid] = array_map(fn ($rows): string => $rows->firstOrFail()->uid, [$layout->zones(), $layout->coats(), $layout->rooms(), $layout->applications()]);
-        $before = [$layout->zones()->pluck('data')->all(), $layout->coats()->pluck('data')->all(), $layout->rooms()->pluck('data')->all(), $layout->applications()->pluck('data')->all(), $layout->benchSessions()->pluck('data')->all()];
+        [$zone, $coat, $room, $laid] = array_map(fn ($rows): string => $rows->firstOrFail()->uid, [
+            $layout->zones(),
+            $layout->coats(),
+            $layout->rooms(),
+            $layout->applications(),
+        ]);
+        $before = [
+            $layout->zones()->pluck('data')->all(),
+            $layout->coats()->pluck('data')->all(),
+            $layout->rooms()->pluck('data')->all(),
+            $layout->applications()->pluck('data')->all(),
+            $layout->benchSessions()->pluck('data')->all(),
+        ];
         $nonsense = ['NaN', '-1e308', '9e99', "\u{202E}", str_repeat('9', 400), '1; drop', ['deep' => ['er' => 'x']], '%', '0x10', "1\n2"];
         mt_srand(7);
         $pick = fn (): mixed => $nonsense[mt_rand(0, count($nonsense) - 1)];
         for ($k = 0; $k < 110; $k++) {
             [$method, $path, $input] = match ($k % 11) {
-                0 => ['POST', "{$board}/zones", ['name' => 'N', 'slope_from' => $pick(), 'slope_to' => $pick(), 'near' => $pick(), 'near_to' => $pick()]],
-                1 => ['POST', "{$board}/zones", ['name' => 'N', 'outline' => $pick(), 'points' => [['x' => $pick(), 'y' => $pick()]], 'without' => [$pick()]]],
+                0 => [
+                    'POST',
+                    "{$board}/zones",
+                    ['name' => 'N', 'slope_from' => $pick(), 'slope_to' => $pick(), 'near' => $pick(), 'near_to' => $pick()],
+                ],
+                1 => [
+                    'POST',
+                    "{$board}/zones",
+                    ['name' => 'N', 'outline' => $pick(), 'points' => [['x' => $pick(), 'y' => $pick()]], 'without' => [$pick()]],
+                ],
                 2 => ['PATCH', "{$board}/zones/{$zone}", ['name' => 'N', 'near' => 'any', 'near_from' => $pick(), 'near_to' => $pick()]],
                 3 => ['POST', "{$board}/zones/{$zone}/coats", ['recipe' => $pick()]],
                 4 => ['PATCH', "{$board}/zones/{$zone}/coats/{$coat}", ['mm' => $pick(), 'share' => $pick(), 'passes' => $pick()]],
-                5 => ['POST', "{$here}/times", ['kind' => $pick(), 'weekdays' => $pick(), 'date' => $pick(), 'from' => $pick(), 'to' => $pick(), 'hands' => $pick()]],
-                6 => ['PATCH', "{$here}/rooms/{$room}", ['day_c' => $pick(), 'day_rh' => $pick(), 'day_from' => $pick(), 'airflow' => $pick()]],
+                5 => [
+                    'POST',
+                    "{$here}/times",
+                    ['kind' => $pick(), 'weekdays' => $pick(), 'date' => $pick(), 'from' => $pick(), 'to' => $pick(), 'hands' => $pick()],
+                ],
+                6 => [
+                    'PATCH',
+                    "{$here}/rooms/{$room}",
+                    ['day_c' => $pick(), 'day_rh' => $pick(), 'day_from' => $pick(), 'airflow' => $pick()],
+                ],
                 7 => ['POST', "{$here}/moves", ['move' => $pick()]],
                 8 => ['POST', "{$here}/moves/{$laid}/stop", ['share' => $pick()]],
                 9 => ['GET', "{$board}/coats", ['zone' => $pick(), 'coat' => $pick(), 'edit' => $pick()]],
                 default => ['GET', "{$here}/drying", ['move' => $pick()]],
             };
             $answer = $this->call($method, $path, $input);
-            $this->assertLessThan(500, $answer->status(), "{$method} {$path} ".json_encode($input, JSON_PARTIAL_OUTPUT_ON_ERROR).mb_substr($answer->exception?->getMessage() ?? '', 0, 200));
+            $this->assertLessThan(
+                500,
+                $answer->status(),
+                "{$method} {$path} ".
+                    json_encode($input, JSON_PARTIAL_OUTPUT_ON_ERROR).
+                    mb_substr($answer->exception?->getMessage() ?? '', 0, 200),
+            );
         }
-        $this->assertSame($before, [$layout->zones()->pluck('data')->all(), $layout->coats()->pluck('data')->all(), $layout->rooms()->pluck('data')->all(), $layout->applications()->pluck('data')->all(), $layout->benchSessions()->pluck('data')->all()]);
+        $this->assertSame($before, [
+            $layout->zones()->pluck('data')->all(),
+            $layout->coats()->pluck('data')->all(),
+            $layout->rooms()->pluck('data')->all(),
+            $layout->applications()->pluck('data')->all(),
+            $layout->benchSessions()->pluck('data')->all(),
+        ]);
     }
 
     public function test_names_are_shown_as_text(): void
     {
         $section = $this->board();
-        $this->post($this->at($section, '/features'), ['kind' => 'spot', 'points' => [['x' => '400', 'y' => '300', 'z' => '50']], 'name' => '<img src=x>']);
+        $this->post($this->at($section, '/features'), [
+            'kind' => 'spot',
+            'points' => [['x' => '400', 'y' => '300', 'z' => '50']],
+            'name' => '<img src=x>',
+        ]);
         $this->get($this->at($section, '/land'))->assertDontSee('<img src=x>', false)->assertSee('&lt;img src=x&gt;', false);
     }
 
     private function state(): string
     {
-        return (string) json_encode([Layout::query()->get()->toArray(), LandFeature::query()->get()->toArray(), Run::query()->get()->toArray()]);
+        return (string) json_encode([
+            Layout::query()->get()->toArray(),
+            LandFeature::query()->get()->toArray(),
+            Run::query()->get()->toArray(),
+        ]);
     }
 }

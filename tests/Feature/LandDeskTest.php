@@ -30,15 +30,27 @@ final class LandDeskTest extends FeatureCase
     {
         $layout = $this->demo();
         $before = $this->sheet($layout)->hash;
-        foreach ([
-            fn () => $layout->update(['face_limit_deg' => 55.0]),
-            fn () => $layout->update(['clearance_margin_mm' => 5.0]),
-            fn () => $layout->update(['bank_reach_mm' => null]),
-            fn () => $layout->update(['stiffness_mm' => 80.0]),
-            fn () => $layout->runs()->firstOrFail()->update(['start_height_mm' => 63.0]),
-            fn () => $layout->features()->firstOrFail()->update(['points' => [['x_mm' => 196, 'y_mm' => 535, 'z_mm' => 165]]]),
-            fn () => $layout->sections()->firstOrFail()->update(['base_mm' => 5.0]),
-        ] as $k => $change) {
+        foreach (
+            [
+                fn() => $layout->update(['face_limit_deg' => 55.0]),
+                fn() => $layout->update(['clearance_margin_mm' => 5.0]),
+                fn() => $layout->update(['bank_reach_mm' => null]),
+                fn() => $layout->update(['stiffness_mm' => 80.0]),
+                fn() => $layout
+                    ->runs()
+                    ->firstOrFail()
+                    ->update(['start_height_mm' => 63.0]),
+                fn() => $layout
+                    ->features()
+                    ->firstOrFail()
+                    ->update(['points' => [['x_mm' => 196, 'y_mm' => 535, 'z_mm' => 165]]]),
+                fn() => $layout
+                    ->sections()
+                    ->firstOrFail()
+                    ->update(['base_mm' => 5.0]),
+            ]
+            as $k => $change
+        ) {
             $change();
             $after = $this->sheet($layout)->hash;
             $this->assertNotSame($before, $after, "change {$k}");
@@ -70,7 +82,11 @@ final class LandDeskTest extends FeatureCase
         $this->assertSame([240, 120], [$saved->cols, $saved->rows]);
         $this->assertSame([120, 60], [$preview->cols, $preview->rows]);
         $this->assertEqualsWithDelta($saved->figures['z_max']->value, $preview->figures['z_max']->value, 3.0);
-        $this->assertEqualsWithDelta($saved->figures['surface']->value, $preview->figures['surface']->value, 0.01 * $saved->figures['surface']->value);
+        $this->assertEqualsWithDelta(
+            $saved->figures['surface']->value,
+            $preview->figures['surface']->value,
+            0.01 * $saved->figures['surface']->value,
+        );
     }
 
     public function test_contours_and_bands_that_are_kept_rise_and_stay_on_the_board(): void
@@ -95,7 +111,7 @@ final class LandDeskTest extends FeatureCase
     {
         $project = app(ProjectLoader::class)->of($layout->refresh());
 
-        return (new ComputedLand)->sheet($project, $project->sections[0], $cell);
+        return app(ComputedLand::class)->sheet($project, $project->sections[0], $cell);
     }
 
     /** @return list<float> */

@@ -23,7 +23,11 @@ final class LayoutsTest extends FeatureCase
             $this->assertStringNotContainsString('unsafe', $policy);
             $this->assertSame('nosniff', $answer->headers->get('X-Content-Type-Options'));
             $this->assertSame('same-origin', $answer->headers->get('Referrer-Policy'));
-            $this->assertDoesNotMatchRegularExpression('/\sstyle=|\son[a-z]+="/', (string) $answer->getContent(), 'no inline styles or handlers');
+            $this->assertDoesNotMatchRegularExpression(
+                '/\sstyle=|\son[a-z]+="/',
+                (string) $answer->getContent(),
+                'no inline styles or handlers',
+            );
         }
     }
 
@@ -39,10 +43,21 @@ final class LayoutsTest extends FeatureCase
 
     public function test_bad_input_is_said_beside_its_field_and_nothing_is_lost(): void
     {
-        $this->from('/')->post('/layouts', ['name' => ' ', 'ratio' => 'big', 'gauge_mm' => '-3'])->assertRedirect('/')->assertSessionHasErrors(['ratio']);
-        $this->from('/')->post('/layouts', ['name' => ' ', 'ratio' => '87.1', 'gauge_mm' => '16.5'])->assertSessionHasErrors(['name']);
-        $this->from('/')->post('/layouts', ['name' => 'A', 'ratio' => '87.1', 'gauge_mm' => '-3 mm'])->assertSessionHasErrors(['gauge_mm']);
-        $this->followingRedirects()->from('/')->post('/layouts', ['name' => 'Kept as typed', 'ratio' => 'big', 'gauge_mm' => '16.5'])->assertSee('Kept as typed')->assertSee('is not a number');
+        $this->from('/')
+            ->post('/layouts', ['name' => ' ', 'ratio' => 'big', 'gauge_mm' => '-3'])
+            ->assertRedirect('/')
+            ->assertSessionHasErrors(['ratio']);
+        $this->from('/')
+            ->post('/layouts', ['name' => ' ', 'ratio' => '87.1', 'gauge_mm' => '16.5'])
+            ->assertSessionHasErrors(['name']);
+        $this->from('/')
+            ->post('/layouts', ['name' => 'A', 'ratio' => '87.1', 'gauge_mm' => '-3 mm'])
+            ->assertSessionHasErrors(['gauge_mm']);
+        $this->followingRedirects()
+            ->from('/')
+            ->post('/layouts', ['name' => 'Kept as typed', 'ratio' => 'big', 'gauge_mm' => '16.5'])
+            ->assertSee('Kept as typed')
+            ->assertSee('is not a number');
         $this->assertSame(0, Layout::query()->count());
     }
 
@@ -51,13 +66,18 @@ final class LayoutsTest extends FeatureCase
         $section = $this->board();
         $layout = $this->layoutOf($section);
         $sheet = "/layouts/{$layout->uid}/settings";
-        foreach ([
-            ['width_mm', ['name' => 'B', 'width_mm' => '-400', 'depth_mm' => '300']],
-            ['depth_mm', ['name' => 'B', 'width_mm' => '400', 'depth_mm' => '10 km']],
-            ['name', ['name' => '', 'width_mm' => '400', 'depth_mm' => '300']],
-            ['name', ['name' => 'board', 'width_mm' => '400', 'depth_mm' => '300']],
-        ] as [$field, $input]) {
-            $this->from($sheet)->post("/layouts/{$layout->uid}/sections", $input)->assertRedirect($sheet)->assertSessionHasErrors([$field]);
+        foreach (
+            [
+                ['width_mm', ['name' => 'B', 'width_mm' => '-400', 'depth_mm' => '300']],
+                ['depth_mm', ['name' => 'B', 'width_mm' => '400', 'depth_mm' => '10 km']],
+                ['name', ['name' => '', 'width_mm' => '400', 'depth_mm' => '300']],
+                ['name', ['name' => 'board', 'width_mm' => '400', 'depth_mm' => '300']],
+            ] as [$field, $input]
+        ) {
+            $this->from($sheet)
+                ->post("/layouts/{$layout->uid}/sections", $input)
+                ->assertRedirect($sheet)
+                ->assertSessionHasErrors([$field]);
         }
         $this->assertSame(1, $layout->sections()->count());
     }
@@ -66,7 +86,10 @@ final class LayoutsTest extends FeatureCase
     {
         $layout = $this->layoutOf($this->board());
         $sheet = "/layouts/{$layout->uid}/settings";
-        $page = $this->followingRedirects()->from($sheet)->post("/layouts/{$layout->uid}/sections", ['form' => 'new', 'name' => 'Mistyped', 'width_mm' => '-4', 'depth_mm' => '300'])->assertOk();
+        $page = $this->followingRedirects()
+            ->from($sheet)
+            ->post("/layouts/{$layout->uid}/sections", ['form' => 'new', 'name' => 'Mistyped', 'width_mm' => '-4', 'depth_mm' => '300'])
+            ->assertOk();
         $page->assertSee('id="sheet-name" type="text" name="name" value="Trial"', false)->assertSee('value="Mistyped"', false);
         $this->assertSame(1, substr_count((string) $page->getContent(), 'must lie between'));
     }
@@ -86,7 +109,15 @@ final class LayoutsTest extends FeatureCase
         $row = $layout->sections()->firstOrFail();
         $spot = $layout->features()->where('name', 'Crag')->where('kind', 'spot')->firstOrFail();
         $run = $layout->runs()->firstOrFail();
-        $input = ['name' => $row->name, 'width_mm' => '1200', 'depth_mm' => '600', 'x_mm' => '-100', 'y_mm' => '50', 'angle_deg' => '0', 'base_mm' => '0'];
+        $input = [
+            'name' => $row->name,
+            'width_mm' => '1200',
+            'depth_mm' => '600',
+            'x_mm' => '-100',
+            'y_mm' => '50',
+            'angle_deg' => '0',
+            'base_mm' => '0',
+        ];
         $this->patch("/layouts/{$layout->uid}/sections/{$row->uid}", $input)->assertRedirect();
         $this->assertEqualsWithDelta(785.0, $spot->fresh()?->points[0]['x_mm'], 1e-6);
         $this->assertEqualsWithDelta(-100.0, $run->fresh()?->x_mm, 1e-6);
@@ -97,9 +128,18 @@ final class LayoutsTest extends FeatureCase
     public function test_a_stale_form_is_refused_with_both_versions(): void
     {
         $layout = $this->layoutOf($this->board());
-        $sheet = ['name' => 'First change', 'ratio' => '87.1', 'gauge_mm' => '16.5', 'zone' => 'UTC', 'seen' => (string) $layout->revisions()->max('id')];
+        $sheet = [
+            'name' => 'First change',
+            'ratio' => '87.1',
+            'gauge_mm' => '16.5',
+            'zone' => 'UTC',
+            'seen' => (string) $layout->revisions()->max('id'),
+        ];
         $this->patch("/layouts/{$layout->uid}", $sheet)->assertRedirect();
-        $this->patch("/layouts/{$layout->uid}", ['name' => 'Second change'] + $sheet)->assertStatus(409)->assertSee('First change')->assertSee('Second change');
+        $this->patch("/layouts/{$layout->uid}", ['name' => 'Second change'] + $sheet)
+            ->assertStatus(409)
+            ->assertSee('First change')
+            ->assertSee('Second change');
         $this->assertSame('First change', $layout->fresh()?->name);
     }
 
@@ -113,17 +153,47 @@ final class LayoutsTest extends FeatureCase
     public function test_the_sheet_changes_what_it_holds(): void
     {
         $layout = $this->demo();
-        $this->patch("/layouts/{$layout->uid}", ['name' => 'Skarnvik', 'ratio' => '76.2', 'gauge_mm' => '12', 'units' => 'metric', 'zone' => 'Europe/Oslo', 'currency' => 'sek',
-            'viewing_edges' => ['', 'front', 'left'], 'vehicles' => [['name' => 'coach', 'body_mm' => '280', 'bogie_centres_mm' => '190', 'width_mm' => '34', 'height_mm' => '46'], ['name' => 'crane', 'body_mm' => '210', 'bogie_centres_mm' => '96', 'width_mm' => '38', 'height_mm' => '58'], ['name' => '', 'body_mm' => '']], 'clearance_margin_mm' => '6', 'face_limit_deg' => '70°', 'bank_reach_mm' => ''])->assertRedirect();
+        $this->patch("/layouts/{$layout->uid}", [
+            'name' => 'Skarnvik',
+            'ratio' => '76.2',
+            'gauge_mm' => '12',
+            'units' => 'metric',
+            'zone' => 'Europe/Oslo',
+            'currency' => 'sek',
+            'viewing_edges' => ['', 'front', 'left'],
+            'vehicles' => [
+                ['name' => 'coach', 'body_mm' => '280', 'bogie_centres_mm' => '190', 'width_mm' => '34', 'height_mm' => '46'],
+                ['name' => 'crane', 'body_mm' => '210', 'bogie_centres_mm' => '96', 'width_mm' => '38', 'height_mm' => '58'],
+                ['name' => '', 'body_mm' => ''],
+            ],
+            'clearance_margin_mm' => '6',
+            'face_limit_deg' => '70°',
+            'bank_reach_mm' => '',
+        ])->assertRedirect();
         $fresh = $layout->fresh();
         $this->assertSame(['front', 'left'], $fresh?->viewing_edges);
         $this->assertSame('SEK', $fresh->currency);
         $this->assertNull($fresh->bank_reach_mm);
-        $this->assertEquals([['coach', 280], ['crane', 210]], array_map(fn (array $v): array => [$v['name'], $v['body_mm']], $fresh->vehicles));
+        $this->assertEquals(
+            [['coach', 280], ['crane', 210]],
+            array_map(fn (array $v): array => [$v['name'], $v['body_mm']], $fresh->vehicles),
+        );
         $this->assertSame('Layout sheet changed', Revision::query()->latest('id')->value('sentence'));
-        $this->patch("/layouts/{$layout->uid}", ['name' => 'S', 'ratio' => '76.2', 'gauge_mm' => '12', 'zone' => 'Nowhere'])->assertSessionHasErrors(['zone']);
+        $this->patch("/layouts/{$layout->uid}", [
+            'name' => 'S',
+            'ratio' => '76.2',
+            'gauge_mm' => '12',
+            'zone' => 'Nowhere',
+        ])->assertSessionHasErrors(['zone']);
         $sizes = ['body_mm' => '280', 'bogie_centres_mm' => '190', 'width_mm' => '34', 'height_mm' => '46'];
-        foreach (['vehicles/1/name' => [['name' => 'coach'] + $sizes, ['name' => 'Coach'] + $sizes], 'vehicles/0/bogie_centres_mm' => [['name' => 'coach', 'bogie_centres_mm' => '400'] + $sizes], 'vehicles' => [['name' => '']], 'vehicles/0/width_mm' => [['name' => 'tram', 'width_mm' => 'wide'] + $sizes]] as $place => $vehicles) {
+        foreach (
+            [
+                'vehicles/1/name' => [['name' => 'coach'] + $sizes, ['name' => 'Coach'] + $sizes],
+                'vehicles/0/bogie_centres_mm' => [['name' => 'coach', 'bogie_centres_mm' => '400'] + $sizes],
+                'vehicles' => [['name' => '']],
+                'vehicles/0/width_mm' => [['name' => 'tram', 'width_mm' => 'wide'] + $sizes],
+            ] as $place => $vehicles
+        ) {
             $this->patch("/layouts/{$layout->uid}", ['vehicles' => $vehicles])->assertSessionHasErrors([$place]);
         }
     }
@@ -133,10 +203,27 @@ final class LayoutsTest extends FeatureCase
         $section = $this->demo()->sections()->firstOrFail();
         $layout = $this->layoutOf($section);
         $cuts = $this->at($section, '/cuts');
-        $this->from($cuts)->patch("/layouts/{$layout->uid}", ['back' => 'cuts', 'cuts' => ['school' => 'fill', 'sheet_mm' => '2 in', 'skin_mm' => '0', 'sheet_width_mm' => '1250', 'sheet_depth_mm' => '600']])->assertRedirect($cuts);
+        $this->from($cuts)
+            ->patch("/layouts/{$layout->uid}", [
+                'back' => 'cuts',
+                'cuts' => [
+                    'school' => 'fill',
+                    'sheet_mm' => '2 in',
+                    'skin_mm' => '0',
+                    'sheet_width_mm' => '1250',
+                    'sheet_depth_mm' => '600',
+                ],
+            ])
+            ->assertRedirect($cuts);
         $this->get($cuts)->assertSee('filled out to shape')->assertSee('50.8');
-        $this->from($cuts)->patch("/layouts/{$layout->uid}", ['back' => 'cuts', 'cuts' => ['sheet_mm' => '-20']])->assertSessionHasErrors(['cuts/sheet_mm']);
-        $this->followingRedirects()->from($cuts)->patch("/layouts/{$layout->uid}", ['back' => 'cuts', 'cuts' => ['skin_mm' => 'thick']])->assertSee('is not a length')->assertSee('thick');
+        $this->from($cuts)
+            ->patch("/layouts/{$layout->uid}", ['back' => 'cuts', 'cuts' => ['sheet_mm' => '-20']])
+            ->assertSessionHasErrors(['cuts/sheet_mm']);
+        $this->followingRedirects()
+            ->from($cuts)
+            ->patch("/layouts/{$layout->uid}", ['back' => 'cuts', 'cuts' => ['skin_mm' => 'thick']])
+            ->assertSee('is not a length')
+            ->assertSee('thick');
     }
 
     public function test_a_board_without_land_has_nothing_to_cut(): void

@@ -14,12 +14,37 @@ final class OddBoardsTest extends FeatureCase
         foreach ([['1201', '600'], ['1676', '1202'], ['18"', '30"'], ['42"', '66"'], ['1202.5', '401.3']] as [$width, $depth]) {
             $board = $this->board();
             $layout = Layout::query()->findOrFail($board->layout_id);
-            $this->patch("/layouts/{$layout->uid}/sections/{$board->uid}", ['name' => 'Odd', 'width_mm' => $width, 'depth_mm' => $depth])->assertSessionHasNoErrors();
-            $this->withHeaders(['HX-Request' => 'true'])->post("/layouts/{$layout->uid}/sections/{$board->uid}/features", ['kind' => 'spot', 'points' => [['x' => '200', 'y' => '200', 'z' => '60']]])->assertOk();
-            foreach (['land', 'cuts', 'cuts?on=sheets', 'cuts?on=glue', 'cuts?on=risers', 'cuts?on=edges', 'cuts?on=board', 'cuts?on=turned', 'cuts?lay=all', 'coats'] as $screen) {
+            $this->patch("/layouts/{$layout->uid}/sections/{$board->uid}", [
+                'name' => 'Odd',
+                'width_mm' => $width,
+                'depth_mm' => $depth,
+            ])->assertSessionHasNoErrors();
+            $this->withHeaders(['HX-Request' => 'true'])
+                ->post("/layouts/{$layout->uid}/sections/{$board->uid}/features", [
+                    'kind' => 'spot',
+                    'points' => [['x' => '200', 'y' => '200', 'z' => '60']],
+                ])
+                ->assertOk();
+            foreach (
+                [
+                    'land',
+                    'cuts',
+                    'cuts?on=sheets',
+                    'cuts?on=glue',
+                    'cuts?on=risers',
+                    'cuts?on=edges',
+                    'cuts?on=board',
+                    'cuts?on=turned',
+                    'cuts?lay=all',
+                    'coats',
+                ] as $screen
+            ) {
                 $this->get("/layouts/{$layout->uid}/sections/{$board->uid}/{$screen}")->assertOk();
             }
-            $this->post("/layouts/{$layout->uid}/sections/{$board->uid}/zones", ['name' => 'All', 'build_up' => 'meadow'])->assertSessionHasNoErrors();
+            $this->post("/layouts/{$layout->uid}/sections/{$board->uid}/zones", [
+                'name' => 'All',
+                'build_up' => 'meadow',
+            ])->assertSessionHasNoErrors();
             $this->get("/layouts/{$layout->uid}/sections/{$board->uid}/coats")->assertOk();
             $this->get("/layouts/{$layout->uid}/tonight")->assertOk();
         }
@@ -45,7 +70,10 @@ final class OddBoardsTest extends FeatureCase
     {
         $layout = $this->evening('2026-10-14T17:31Z');
         $room = $layout->rooms()->firstOrFail();
-        $past = fn (): float => (float) $this->plan($layout)->work->project->works->rooms[0]->at($this->plan($layout)->work->now - 600, $this->plan($layout)->work->zone())->temperature;
+        $past = fn (): float => (float) $this->plan($layout)->work->project->works->rooms[0]->at(
+            $this->plan($layout)->work->now - 600,
+            $this->plan($layout)->work->zone(),
+        )->temperature;
         $before = $past();
         $this->patch("/layouts/{$layout->uid}/rooms/{$room->uid}", ['day_c' => '24', 'night_c' => '24'])->assertSessionHasNoErrors();
         $this->assertSame($before, $past());
@@ -61,9 +89,16 @@ final class OddBoardsTest extends FeatureCase
     {
         $board = $this->board();
         $layout = Layout::query()->findOrFail($board->layout_id);
-        $hx = fn (string $path, array $input) => $this->withHeaders(['HX-Request' => 'true'])->post("/layouts/{$layout->uid}/sections/{$board->uid}/{$path}", $input);
+        $hx = fn (string $path, array $input) => $this->withHeaders(['HX-Request' => 'true'])->post(
+            "/layouts/{$layout->uid}/sections/{$board->uid}/{$path}",
+            $input,
+        );
         $hx('features', ['kind' => 'spot', 'points' => [['x' => '1150', 'y' => '300', 'z' => '60']]])->assertOk();
-        $this->post("/layouts/{$layout->uid}/sections", ['name' => 'Beyond', 'width_mm' => '900', 'depth_mm' => '600'])->assertSessionHasNoErrors();
+        $this->post("/layouts/{$layout->uid}/sections", [
+            'name' => 'Beyond',
+            'width_mm' => '900',
+            'depth_mm' => '600',
+        ])->assertSessionHasNoErrors();
         $beyond = $layout->sections()->where('name', 'Beyond')->firstOrFail();
         $this->get("/layouts/{$layout->uid}/sections/{$board->uid}/land")->assertOk()->assertSee('Land steps at the joint with Beyond');
         $this->get("/layouts/{$layout->uid}/settings")->assertOk()->assertSee('land runs on over it', false);
@@ -77,16 +112,31 @@ final class OddBoardsTest extends FeatureCase
         $board = $this->board();
         $layout = Layout::query()->findOrFail($board->layout_id);
         $at = "/layouts/{$layout->uid}/sections/{$board->uid}";
-        $this->withHeaders(['HX-Request' => 'true'])->post("{$at}/features", ['kind' => 'ridge', 'points' => [['x' => '300', 'y' => '300', 'z' => '40'], ['x' => '800', 'y' => '300', 'z' => '40']]])->assertOk();
+        $this->withHeaders(['HX-Request' => 'true'])
+            ->post("{$at}/features", [
+                'kind' => 'ridge',
+                'points' => [['x' => '300', 'y' => '300', 'z' => '40'], ['x' => '800', 'y' => '300', 'z' => '40']],
+            ])
+            ->assertOk();
         $ridge = $layout->features()->where('kind', 'ridge')->firstOrFail();
         $points = [['x' => '300', 'y' => '300', 'z' => '40'], ['x' => '800', 'y' => '300', 'z' => '40']];
-        $change = fn (array $input) => $this->withHeaders(['HX-Request' => 'true'])->patch("{$at}/features/{$ridge->uid}", $input + ['points' => $points, 'pick' => $ridge->uid]);
+        $change = fn (array $input) => $this->withHeaders(['HX-Request' => 'true'])->patch(
+            "{$at}/features/{$ridge->uid}",
+            $input + ['points' => $points, 'pick' => $ridge->uid],
+        );
         $change(['foot_deg' => '40'])->assertOk();
         $this->assertEquals(['foot_deg' => 40], $ridge->fresh()?->figures);
         // 2 × 40 / tan 40° = 95; over what loose earth lies at by 5°.
-        $this->get("{$at}/land?pick={$ridge->uid}")->assertOk()->assertSee('It stands on what lies there')->assertSee('takes a base')->assertSee('>95<', false)->assertSee('over what loose earth lies at');
+        $this->get("{$at}/land?pick={$ridge->uid}")
+            ->assertOk()
+            ->assertSee('It stands on what lies there')
+            ->assertSee('takes a base')
+            ->assertSee('>95<', false)
+            ->assertSee('over what loose earth lies at');
         $this->get("{$at}/land/compare?pick={$ridge->uid}")->assertOk()->assertSee('Base across')->assertDontSee('Width taken');
-        $change(['foot_deg' => '95'])->assertStatus(422)->assertSee('must lie between');
+        $change(['foot_deg' => '95'])
+            ->assertStatus(422)
+            ->assertSee('must lie between');
         $change(['foot_deg' => '', 'foot_mm' => '30'])->assertOk();
         $this->assertEquals(['foot_mm' => 30], $ridge->fresh()?->figures);
         $this->get("{$at}/land?pick={$ridge->uid}")->assertSee('over what loose earth lies at');

@@ -13,33 +13,71 @@ final class PaletteTest extends FeatureCase
     public function test_a_colour_is_mixed_given_to_a_coat_and_kept_while_it_has_it(): void
     {
         $layout = $this->demo();
-        $this->get("/layouts/{$layout->uid}/palette")->assertOk()->assertSee('Birch floor')->assertSee('Tarnhead, Meadow')->assertSee('upland, cold');
-        $this->post("/layouts/{$layout->uid}/palette", ['name' => 'Bracken', 'season' => 'October', 'mix' => [['base' => 'burnt sienna', 'parts' => '2'], ['base' => 'yellow ochre', 'parts' => '1,5'], ['base' => '', 'parts' => '']]])->assertSessionHasNoErrors();
-        $colour = array_values(array_filter(app(ProjectLoader::class)->works($layout)->colours, fn ($c): bool => $c->name === 'Bracken'))[0];
+        $this->get("/layouts/{$layout->uid}/palette")
+            ->assertOk()
+            ->assertSee('Birch floor')
+            ->assertSee('Tarnhead, Meadow')
+            ->assertSee('upland, cold');
+        $this->post("/layouts/{$layout->uid}/palette", [
+            'name' => 'Bracken',
+            'season' => 'October',
+            'mix' => [
+                ['base' => 'burnt sienna', 'parts' => '2'],
+                ['base' => 'yellow ochre', 'parts' => '1,5'],
+                ['base' => '', 'parts' => ''],
+            ],
+        ])->assertSessionHasNoErrors();
+        $colour = array_values(
+            array_filter(app(ProjectLoader::class)->works($layout)->colours, fn ($c): bool => $c->name === 'Bracken'),
+        )[0];
         $this->assertSame('2 burnt sienna, 1.5 yellow ochre', $colour->words());
         $coat = app(ProjectLoader::class)->works($layout)->coats[0];
         $zone = array_values(array_filter(app(ProjectLoader::class)->works($layout)->zones, fn ($z): bool => $z->uid === $coat->zone))[0];
         $section = $layout->sections()->where('uid', $zone->section)->firstOrFail();
         $this->patch($this->at($section, "/zones/{$zone->uid}/coats/{$coat->uid}"), ['colour' => $colour->uid])->assertSessionHasNoErrors();
-        $this->assertSame($colour->uid, array_values(array_filter(app(ProjectLoader::class)->works($layout)->coats, fn (Coat $c): bool => $c->uid === $coat->uid))[0]->colour);
+        $this->assertSame(
+            $colour->uid,
+            array_values(array_filter(app(ProjectLoader::class)->works($layout)->coats, fn (Coat $c): bool => $c->uid === $coat->uid))[0]
+                ->colour,
+        );
         $this->from('/')->delete("/layouts/{$layout->uid}/palette/{$colour->uid}")->assertSessionHasErrors('colour');
         $this->patch($this->at($section, "/zones/{$zone->uid}/coats/{$coat->uid}"), ['colour' => ''])->assertSessionHasNoErrors();
         $this->delete("/layouts/{$layout->uid}/palette/{$colour->uid}")->assertSessionHasNoErrors();
-        $this->patch($this->at($section, "/zones/{$zone->uid}/coats/{$coat->uid}"), ['colour' => $colour->uid])->assertSessionHasErrors('colour');
+        $this->patch($this->at($section, "/zones/{$zone->uid}/coats/{$coat->uid}"), ['colour' => $colour->uid])->assertSessionHasErrors(
+            'colour',
+        );
     }
 
     public function test_two_colours_side_by_side_and_odd_wishes(): void
     {
         $layout = $this->demo();
         $colours = app(ProjectLoader::class)->works($layout)->colours;
-        $this->get("/layouts/{$layout->uid}/palette?one={$colours[0]->uid}&other={$colours[3]->uid}")->assertOk()->assertSee('seen at a glance');
-        $this->get("/layouts/{$layout->uid}/palette?one={$colours[1]->uid}&other={$colours[1]->uid}")->assertOk()->assertSee('nobody sees a difference');
+        $this->get("/layouts/{$layout->uid}/palette?one={$colours[0]->uid}&other={$colours[3]->uid}")
+            ->assertOk()
+            ->assertSee('seen at a glance');
+        $this->get("/layouts/{$layout->uid}/palette?one={$colours[1]->uid}&other={$colours[1]->uid}")
+            ->assertOk()
+            ->assertSee('nobody sees a difference');
         $at = "/layouts/{$layout->uid}/palette";
-        foreach (['name' => ['mix' => [['base' => 'white', 'parts' => '1']]], 'mix' => ['name' => 'None'], 'mix/0/base' => ['name' => 'Odd', 'mix' => [['base' => 'gold', 'parts' => '1']]], 'mix/0/parts' => ['name' => 'Odd', 'mix' => [['base' => 'white', 'parts' => 'lots']]]] as $place => $input) {
+        foreach (
+            [
+                'name' => ['mix' => [['base' => 'white', 'parts' => '1']]],
+                'mix' => ['name' => 'None'],
+                'mix/0/base' => ['name' => 'Odd', 'mix' => [['base' => 'gold', 'parts' => '1']]],
+                'mix/0/parts' => ['name' => 'Odd', 'mix' => [['base' => 'white', 'parts' => 'lots']]],
+            ] as $place => $input
+        ) {
             $this->post($at, $input)->assertSessionHasErrors($place);
         }
-        $this->patch("{$at}/{$colours[0]->uid}", ['name' => 'Wet peat', 'mix' => [['base' => 'black', 'parts' => '1']]])->assertSessionHasNoErrors();
-        $this->patch("{$at}/{$colours[0]->uid}", ['name' => 'Wetter peat', 'mix' => [['base' => 'black', 'parts' => '1']], 'seen' => '0'])->assertStatus(409);
+        $this->patch("{$at}/{$colours[0]->uid}", [
+            'name' => 'Wet peat',
+            'mix' => [['base' => 'black', 'parts' => '1']],
+        ])->assertSessionHasNoErrors();
+        $this->patch("{$at}/{$colours[0]->uid}", [
+            'name' => 'Wetter peat',
+            'mix' => [['base' => 'black', 'parts' => '1']],
+            'seen' => '0',
+        ])->assertStatus(409);
         $this->get("/layouts/{$this->layoutOf($this->board())->uid}/palette")->assertOk()->assertSee('Mix a first colour');
     }
 }

@@ -28,8 +28,8 @@ final class SameHeightsTest extends TestCase
     }
 
     /**
-     * @param list<string> $php
-     * @param list<string> $sections
+     * @param  list<string>  $php
+     * @param  list<string>  $sections
      * @return list<list<float>>
      */
     private function heights(array $php, array $sections): array

@@ -17,9 +17,21 @@ final class ServeTest extends TestCase
         foreach (['app', 'bin', 'bootstrap', 'config', 'core', 'database', 'library', 'public', 'resources', 'routes'] as $folder) {
             $this->sh("mkdir -p {$copy} && cp -a {$root}/{$folder} {$copy}/");
         }
-        $this->sh("cp -a {$root}/artisan {$root}/composer.json {$root}/package.json {$root}/package-lock.json {$root}/vite.config.js {$root}/.env {$copy}/ && ln -s {$root}/vendor {$copy}/vendor && ln -s {$root}/node_modules {$copy}/node_modules");
+        $this->sh(
+            "cp -a {$root}/artisan {$root}/composer.json {$root}/package.json {$root}/package-lock.json {$root}/vite.config.js "
+                ."{$root}/.env {$copy}/ && ln -s {$root}/vendor {$copy}/vendor && ln -s {$root}/node_modules {$copy}/node_modules",
+        );
         $port = random_int(20_000, 60_000);
-        $server = new Process(['setsid', 'bin/serve', "--port={$port}"], $copy, ['RIDGE_NOW' => false, 'DB_DATABASE' => "{$copy}/storage/ridge.sqlite", 'DB_QUEUE_DATABASE' => "{$copy}/storage/queue.sqlite", 'CACHE_STORE' => 'file', 'SESSION_DRIVER' => 'file', 'APP_ENV' => 'production', 'QUEUE_CONNECTION' => 'database', 'COMPUTED_PATH' => "{$copy}/storage/computed"]);
+        $server = new Process(['setsid', 'bin/serve', "--port={$port}"], $copy, [
+            'RIDGE_NOW' => false,
+            'DB_DATABASE' => "{$copy}/storage/ridge.sqlite",
+            'DB_QUEUE_DATABASE' => "{$copy}/storage/queue.sqlite",
+            'CACHE_STORE' => 'file',
+            'SESSION_DRIVER' => 'file',
+            'APP_ENV' => 'production',
+            'QUEUE_CONNECTION' => 'database',
+            'COMPUTED_PATH' => "{$copy}/storage/computed",
+        ]);
         $server->start();
         $group = (int) $server->getPid();
         try {
@@ -30,7 +42,10 @@ final class ServeTest extends TestCase
             }
             $this->assertStringContainsString("Idle Ridge is at http://127.0.0.1:{$port}", $said.$server->getErrorOutput());
             $this->assertStringContainsString('Begin the layout', $this->get($port, '/'));
-            $this->assertSame('HTTP/1.1 413', substr($this->ask($port, "POST / HTTP/1.1\r\nHost: 127.0.0.1:{$port}\r\nContent-Length: 99999999999999\r\n\r\n"), 0, 12));
+            $this->assertSame(
+                'HTTP/1.1 413',
+                substr($this->ask($port, "POST / HTTP/1.1\r\nHost: 127.0.0.1:{$port}\r\nContent-Length: 99999999999999\r\n\r\n"), 0, 12),
+            );
             $this->assertSame('HTTP/1.1 400', substr($this->ask($port, "GARBAGE\r\n\r\n"), 0, 12));
             $this->assertStringContainsString('Begin the layout', $this->get($port, '/'), 'it still answers');
             $asset = preg_match('#/build/assets/[\w.-]+\.js#', $this->get($port, '/'), $m) === 1 ? $m[0] : '';
@@ -73,7 +88,11 @@ final class ServeTest extends TestCase
 
     private function get(int $port, string $path): string
     {
-        return (string) @file_get_contents("http://127.0.0.1:{$port}{$path}", false, stream_context_create(['http' => ['timeout' => 20, 'ignore_errors' => true]]));
+        return (string) @file_get_contents(
+            "http://127.0.0.1:{$port}{$path}",
+            false,
+            stream_context_create(['http' => ['timeout' => 20, 'ignore_errors' => true]]),
+        );
     }
 
     private function ask(int $port, string $raw): string
@@ -87,6 +106,6 @@ final class ServeTest extends TestCase
 
     private function sh(string $command): void
     {
-        (Process::fromShellCommandline($command))->mustRun();
+        Process::fromShellCommandline($command)->mustRun();
     }
 }

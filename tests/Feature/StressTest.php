@@ -33,7 +33,10 @@ final class StressTest extends FeatureCase
     {
         $target = new Target(storage_path('framework/testing/stress-'.getmypid()));
         $out = Race::writers($target, 6, 3.0, 14);
-        $this->assertSame([0, 0, 0, 0, 0, 0], [$out['broken'], $out['lost'], $out['half'], $out['corrupt'], $out['overwritten'], $out['differ']]);
+        $this->assertSame(
+            [0, 0, 0, 0, 0, 0],
+            [$out['broken'], $out['lost'], $out['half'], $out['corrupt'], $out['overwritten'], $out['differ']],
+        );
         $this->assertGreaterThan(0, $out['saved']);
         $out = Race::kills($target, 3, 14);
         $this->assertSame([0, 0, 0, 0], [$out['lost'], $out['half'], $out['corrupt'], $out['overwritten']]);
@@ -45,9 +48,19 @@ final class StressTest extends FeatureCase
         $uids = fn ($rows): array => $rows->limit(4)->pluck('uid')->all();
 
         return [
-            'layout' => [$layout->uid], 'section' => $uids($layout->sections()), 'run' => $uids($layout->runs()), 'feature' => $uids($layout->features()), 'zone' => $uids($layout->zones()), 'coat' => $uids($layout->coats()),
-            'application' => $uids($layout->applications()), 'room' => $uids($layout->rooms()), 'session' => $uids($layout->benchSessions()), 'colour' => $uids($layout->colours()), 'recipe' => ['fine-turf', 'stone-ballast'],
-            'form' => ['csv', 'dxf', 'svg', 'xml', 'asc', 'geojson', 'png', 'pdf', 'stl', 'walls'], 'hash' => [str_repeat('a', 40)],
+            'layout' => [$layout->uid],
+            'section' => $uids($layout->sections()),
+            'run' => $uids($layout->runs()),
+            'feature' => $uids($layout->features()),
+            'zone' => $uids($layout->zones()),
+            'coat' => $uids($layout->coats()),
+            'application' => $uids($layout->applications()),
+            'room' => $uids($layout->rooms()),
+            'session' => $uids($layout->benchSessions()),
+            'colour' => $uids($layout->colours()),
+            'recipe' => ['fine-turf', 'stone-ballast'],
+            'form' => ['csv', 'dxf', 'svg', 'xml', 'asc', 'geojson', 'png', 'pdf', 'stl', 'walls'],
+            'hash' => [str_repeat('a', 40)],
         ];
     }
 }

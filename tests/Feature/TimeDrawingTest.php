@@ -32,18 +32,37 @@ final class TimeDrawingTest extends FeatureCase
 {
     public function test_spans_ranges_and_moments_read_as_one_says_them(): void
     {
-        $this->assertSame(['20 min', '89 min', '1 h 30', '2 h', '9 h 59', '10 h', '47 h', '2 d', '3.5 d', '12 d'], array_map(ClockWords::span(...), [20.0, 89.4, 90.0, 125.0, 599.0, 600.0, 2820.0, 2880.0, 5040.0, 17_280.0]));
-        $this->assertSame(['5–20 min', '20 min–3 h', '2–5 h', '0 min–2 d', '3 h'], [ClockWords::range(5.0, 20.0), ClockWords::range(20.0, 180.0), ClockWords::range(120.0, 300.0), ClockWords::range(-50.0, 2880.0), ClockWords::range(180.0, 181.0)]);
+        $this->assertSame(
+            ['20 min', '89 min', '1 h 30', '2 h', '9 h 59', '10 h', '47 h', '2 d', '3.5 d', '12 d'],
+            array_map(ClockWords::span(...), [20.0, 89.4, 90.0, 125.0, 599.0, 600.0, 2820.0, 2880.0, 5040.0, 17_280.0]),
+        );
+        $this->assertSame(
+            ['5–20 min', '20 min–3 h', '2–5 h', '0 min–2 d', '3 h'],
+            [
+                ClockWords::range(5.0, 20.0),
+                ClockWords::range(20.0, 180.0),
+                ClockWords::range(120.0, 300.0),
+                ClockWords::range(-50.0, 2880.0),
+                ClockWords::range(180.0, 181.0),
+            ],
+        );
         $now = Build::minute('2026-10-14T16:00Z');
         $words = new ClockWords(new DateTimeZone('Europe/Oslo'), $now);
-        $this->assertSame(['20:00', 'Thu 20:00', 'Tue 20 Oct', 'Fri 18:00'], array_map($words->moment(...), [$now + 120, $now + 1560, $now + 6 * 1440, $now - 5 * 1440]));
+        $this->assertSame(
+            ['20:00', 'Thu 20:00', 'Tue 20 Oct', 'Fri 18:00'],
+            array_map($words->moment(...), [$now + 120, $now + 1560, $now + 6 * 1440, $now - 5 * 1440]),
+        );
         $this->assertSame(['tonight', 'today', '15 Oct'], array_map($words->shortDay(...), [$now + 60, $now - 60, $now + 1440]));
     }
 
     public function test_a_tail_is_longer_for_longer_and_its_taper_follows_its_half(): void
     {
         $ends = function (float $half, float $most): array {
-            preg_match_all('/[\d.]+ [\d.]+/', (string) $this->xml(DryingTailDrawing::of($half, $most, 'wet'))->xpath('//path[contains(@class,"tail-fill")]')[0]['d'], $found);
+            preg_match_all(
+                '/[\d.]+ [\d.]+/',
+                (string) $this->xml(DryingTailDrawing::of($half, $most, 'wet'))->xpath('//path[contains(@class,"tail-fill")]')[0]['d'],
+                $found,
+            );
 
             return array_map(fn (string $p): float => (float) explode(' ', $p)[0], array_slice($found[0], 1, 2));
         };
@@ -61,7 +80,9 @@ final class TimeDrawingTest extends FeatureCase
     public function test_a_ring_turns_with_the_root_of_time(): void
     {
         $angle = function (float $since): float {
-            $hand = (string) $this->xml(CureRingDrawing::of($since, 60.0, 180.0, 1440.0, 'a coat'))->xpath('//path[contains(@class,"ring-hand")]')[0]['d'];
+            $hand = (string) $this->xml(CureRingDrawing::of($since, 60.0, 180.0, 1440.0, 'a coat'))->xpath(
+                '//path[contains(@class,"ring-hand")]',
+            )[0]['d'];
             preg_match('/L([\d.]+) ([\d.]+)/', $hand, $to);
             $turn = atan2((float) $to[1] - 66.0, 66.0 - (float) $to[2]);
 
@@ -83,7 +104,12 @@ final class TimeDrawingTest extends FeatureCase
         $this->assertCount(count($moves), $panes);
         $scale = 696.0 / ($session[1] - $session[0]);
         foreach ($moves as $k => $placed) {
-            $this->assertEqualsWithDelta(30.0 + $scale * ($placed->start - $session[0]), (float) $panes[$k]['x'], 1.6, $placed->move->title());
+            $this->assertEqualsWithDelta(
+                30.0 + $scale * ($placed->start - $session[0]),
+                (float) $panes[$k]['x'],
+                1.6,
+                $placed->move->title(),
+            );
             $this->assertEqualsWithDelta($scale * $placed->minutes(), (float) $panes[$k]['width'], 3.2, $placed->move->title());
         }
     }
@@ -93,7 +119,11 @@ final class TimeDrawingTest extends FeatureCase
         [$plan, $words] = $this->twoWeeks();
         $from = intdiv($words->at($words->now)->setTime(0, 0)->getTimestamp(), 60);
         $picked = $plan->moves[3]->move->id;
-        $xml = $this->xml(TimelineDrawing::of(new DryingPage($plan, $words, $from, 21, $plan->chain(), $picked, fn (string $move): string => "/x?move={$move}")));
+        $xml = $this->xml(
+            TimelineDrawing::of(
+                new DryingPage($plan, $words, $from, 21, $plan->chain(), $picked, fn (string $move): string => "/x?move={$move}"),
+            ),
+        );
         $links = [];
         foreach ($xml->xpath('//a') as $link) {
             parse_str((string) parse_url((string) $link['href'], PHP_URL_QUERY), $query);
@@ -104,7 +134,7 @@ final class TimeDrawingTest extends FeatureCase
             $link = $links[$placed->move->id] ?? null;
             $this->assertNotNull($link, $placed->move->title());
             $work = $link->xpath('.//rect[starts-with(@class,"work")]')[0];
-            $this->assertEqualsWithDelta(196.0 + 938.0 * ($placed->start - $from) / (21 * 1440), (float) $work['x'], 1.6);
+            $this->assertEqualsWithDelta(196.0 + (938.0 * ($placed->start - $from)) / (21 * 1440), (float) $work['x'], 1.6);
             $lanes[$placed->move->zone->uid][] = (float) $work['y'];
             $this->assertStringContainsString($placed->move->title(), (string) $link['aria-label']);
         }
@@ -131,7 +161,12 @@ final class TimeDrawingTest extends FeatureCase
         $this->assertGreaterThan(0, $gaps);
         $this->assertCount(2 * ($gaps + 1), $xml->xpath('//path[@class="air-read"]'), 'no line over what is not known');
         $this->assertCount(2, $xml->xpath('//path[@class="air-ahead"]'));
-        $last = fn (string $class): float => max(array_map(fn ($p): float => max(array_map('floatval', preg_split('/[ML ]/', (string) $p['d'], -1, PREG_SPLIT_NO_EMPTY) ?: [])), $xml->xpath("//path[@class=\"{$class}\"]")));
+        $last = fn (string $class): float => max(
+            array_map(
+                fn ($p): float => max(array_map('floatval', preg_split('/[ML ]/', (string) $p['d'], -1, PREG_SPLIT_NO_EMPTY) ?: [])),
+                $xml->xpath("//path[@class=\"{$class}\"]"),
+            ),
+        );
         $this->assertLessThan($last('air-ahead'), $last('air-read'));
         $bare = $this->xml(AirDrawing::of(new RoomAir($room, $zone), null, $now, $zone));
         $this->assertSame([], $bare->xpath('//path[@class="air-read"]'));
@@ -144,10 +179,13 @@ final class TimeDrawingTest extends FeatureCase
         $slow = LearnedFactor::from(array_fill(0, 6, [0.35, 0.45]));
         $this->assertStringContainsString('Earth paint takes 1.4', LearnedWords::of($slow, 'Earth paint', 'Shed'));
         $this->assertStringContainsString('seen 6 times', LearnedWords::of($slow, 'Earth paint', 'Shed'));
-        $this->assertStringContainsString('its figures’ time in Shed (seen once)', LearnedWords::of(LearnedFactor::from([[-0.1, 0.1]]), 'Earth paint', 'Shed'));
+        $this->assertStringContainsString(
+            'its figures’ time in Shed (seen once)',
+            LearnedWords::of(LearnedFactor::from([[-0.1, 0.1]]), 'Earth paint', 'Shed'),
+        );
         $dot = fn (LearnedFactor $l): float => (float) $this->xml(LearnedDrawing::of($l))->xpath('//circle')[0]['cx'];
         $this->assertSame(60.0, $dot(LearnedFactor::nothing()));
-        $this->assertEqualsWithDelta(60.0 + 40.0 * $slow->mean / M_LN2, $dot($slow), 0.06);
+        $this->assertEqualsWithDelta(60.0 + (40.0 * $slow->mean) / M_LN2, $dot($slow), 0.06);
         $width = fn (LearnedFactor $l): float => (float) $this->xml(LearnedDrawing::of($l))->xpath('//rect')[0]['width'];
         $this->assertLessThan($width(LearnedFactor::nothing()), $width($slow), 'what is known better is narrower');
     }

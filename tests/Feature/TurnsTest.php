@@ -90,10 +90,23 @@ final class TurnsTest extends TestCase
     /** Reads the count and writes it one higher, again and again, each in a transaction. */
     private function writer(int $times): Process
     {
-        $writer = new Process([PHP_BINARY, '-r', 'require $argv[1]; $d = new App\Database\ImmediatePdo("sqlite:{$argv[2]}", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $writer = new Process([
+            PHP_BINARY,
+            '-r',
+            'require $argv[1];
+            $d = new App\Database\ImmediatePdo("sqlite:{$argv[2]}", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
             $d->exec("pragma busy_timeout = 30000");
-            for ($k = 0; $k < (int) $argv[3]; $k++) { $d->beginTransaction(); $n = (int) $d->query("select n from counts")->fetchColumn(); usleep(200); $d->exec("update counts set n = ".($n + 1)); $d->commit(); }',
-            dirname(__DIR__, 2).'/app/Database/ImmediatePdo.php', $this->file, (string) $times]);
+            for ($k = 0; $k < (int) $argv[3]; $k++) {
+                $d->beginTransaction();
+                $n = (int) $d->query("select n from counts")->fetchColumn();
+                usleep(200);
+                $d->exec("update counts set n = ".($n + 1));
+                $d->commit();
+            }',
+            dirname(__DIR__, 2).'/app/Database/ImmediatePdo.php',
+            $this->file,
+            (string) $times,
+        ]);
         $writer->start();
 
         return $writer;

@@ -19,10 +19,19 @@ final class TwoHandsTest extends FeatureCase
     {
         $section = $this->board();
         foreach (['', 'x', '-1', '1e3', '9999999999999999', ['1']] as $seen) {
-            $this->from('/')->post($this->at($section, '/features'), ['kind' => 'spot', 'points' => [['x' => '100', 'y' => '100', 'z' => '5']], 'seen' => $seen])->assertSessionHasErrors('form');
+            $this->from('/')
+                ->post($this->at($section, '/features'), [
+                    'kind' => 'spot',
+                    'points' => [['x' => '100', 'y' => '100', 'z' => '5']],
+                    'seen' => $seen,
+                ])
+                ->assertSessionHasErrors('form');
         }
         $this->assertSame(0, LandFeature::query()->count());
-        $page = (string) $this->get($this->at($section, '/land'))->assertOk()->assertHeader('X-Seen', (string) $this->step($section))->getContent();
+        $page = (string) $this->get($this->at($section, '/land'))
+            ->assertOk()
+            ->assertHeader('X-Seen', (string) $this->step($section))
+            ->getContent();
         $this->assertStringContainsString('name="seen" value="'.$this->step($section).'"', $page);
         $this->assertSame(substr_count($page, 'method="post"'), substr_count($page, 'name="seen"'), 'every form of the page says it');
     }
@@ -32,11 +41,17 @@ final class TwoHandsTest extends FeatureCase
         [$section, $spot] = $this->spot();
         $seen = $this->step($section);
         $this->grip($section, ['uid' => $spot->uid, 'drag' => 'point', 'index' => 0, 'x' => '400', 'y' => '300'], $seen)->assertOk();
-        $this->grip($section, ['uid' => $spot->uid, 'drag' => 'point', 'index' => 0, 'x' => '700', 'y' => '300'], $seen)->assertStatus(409)->assertSee('changed elsewhere');
+        $this->grip($section, ['uid' => $spot->uid, 'drag' => 'point', 'index' => 0, 'x' => '700', 'y' => '300'], $seen)
+            ->assertStatus(409)
+            ->assertSee('changed elsewhere');
         $this->assertEquals(400, $spot->fresh()?->points[0]['x_mm']);
         $this->delete($this->at($section, "/features/{$spot->uid}"), ['seen' => (string) $seen])->assertStatus(409);
         $this->assertNotNull($spot->fresh());
-        $this->post($this->at($section, '/features'), ['kind' => 'spot', 'points' => [['x' => '900', 'y' => '100', 'z' => '5']], 'seen' => (string) $seen])->assertSessionHasNoErrors();
+        $this->post($this->at($section, '/features'), [
+            'kind' => 'spot',
+            'points' => [['x' => '900', 'y' => '100', 'z' => '5']],
+            'seen' => (string) $seen,
+        ])->assertSessionHasNoErrors();
         $this->assertSame(6, LandFeature::query()->count(), 'what lies beside it is nobody else’s');
         $this->delete($this->at($section, "/features/{$spot->uid}"))->assertSessionHasNoErrors();
         $this->assertNull($spot->fresh());
@@ -48,9 +63,13 @@ final class TwoHandsTest extends FeatureCase
         $layout = $this->layoutOf($section);
         $seen = (string) $this->step($section);
         $this->grip($section, ['uid' => $spot->uid, 'drag' => 'point', 'index' => 0, 'x' => '500', 'y' => '300'], (int) $seen)->assertOk();
-        $this->patch("/layouts/{$layout->uid}/sections/{$section->uid}", ['x_mm' => '1000', 'seen' => $seen])->assertSessionHasNoErrors()->assertRedirect();
+        $this->patch("/layouts/{$layout->uid}/sections/{$section->uid}", ['x_mm' => '1000', 'seen' => $seen])
+            ->assertSessionHasNoErrors()
+            ->assertRedirect();
         $this->assertEqualsWithDelta(1500.0, $spot->fresh()?->points[0]['x_mm'], 1e-9);
-        $this->patch("/layouts/{$layout->uid}/sections/{$section->uid}", ['x_mm' => '2000', 'seen' => $seen])->assertStatus(409)->assertSee('Show what stands now');
+        $this->patch("/layouts/{$layout->uid}/sections/{$section->uid}", ['x_mm' => '2000', 'seen' => $seen])
+            ->assertStatus(409)
+            ->assertSee('Show what stands now');
     }
 
     public function test_a_step_by_a_key_adds_to_what_stands(): void
@@ -62,7 +81,10 @@ final class TwoHandsTest extends FeatureCase
         }
         $this->assertEquals(62, $spot->fresh()?->points[0]['z_mm']);
 
-        $this->post($this->at($section, '/features'), ['kind' => 'ridge', 'points' => [['x' => '100', 'y' => '300', 'z' => '50'], ['x' => '300', 'y' => '300', 'z' => '60']]]);
+        $this->post($this->at($section, '/features'), [
+            'kind' => 'ridge',
+            'points' => [['x' => '100', 'y' => '300', 'z' => '50'], ['x' => '300', 'y' => '300', 'z' => '60']],
+        ]);
         $ridge = LandFeature::query()->where('kind', 'ridge')->firstOrFail();
         $seen = $this->step($section);
         $this->grip($section, ['uid' => $ridge->uid, 'drag' => 'insert', 'index' => 0], $seen)->assertOk();
@@ -76,12 +98,16 @@ final class TwoHandsTest extends FeatureCase
         $layout = $this->layoutOf($section);
         $seen = (string) $this->step($section);
         $this->grip($section, ['uid' => $spot->uid, 'drag' => 'height', 'index' => 0, 'dz' => '9'], (int) $seen)->assertOk();
-        $undo = fn (?string $seen): TestResponse => $this->followingRedirects()->from($this->at($section, '/land'))->post("/layouts/{$layout->uid}/undo", $seen === null ? [] : ['seen' => $seen]);
+        $undo = fn (?string $seen): TestResponse => $this->followingRedirects()
+            ->from($this->at($section, '/land'))
+            ->post("/layouts/{$layout->uid}/undo", $seen === null ? [] : ['seen' => $seen]);
         $undo($seen)->assertSee('was done on another device meanwhile');
         $this->assertEquals(59, $spot->fresh()?->points[0]['z_mm']);
         $undo(null)->assertSee('Undone: Spot set to 59 mm.');
         $this->assertEquals(50, $spot->fresh()?->points[0]['z_mm']);
-        $this->get("/layouts/{$layout->uid}/step?seen={$seen}")->assertOk()->assertJson(['said' => 'Spot set to 59 mm']);
+        $this->get("/layouts/{$layout->uid}/step?seen={$seen}")
+            ->assertOk()
+            ->assertJson(['said' => 'Spot set to 59 mm']);
         $this->get("/layouts/{$layout->uid}/step?seen={$this->step($section)}")->assertNoContent();
     }
 
@@ -92,14 +118,21 @@ final class TwoHandsTest extends FeatureCase
         $move = $this->plan($layout)->moves[0]->move->id;
         $seen = (string) (int) $layout->revisions()->max('id');
         $laid = $layout->applications()->count();
-        $this->from("{$there}/tonight")->post("{$there}/moves", ['move' => $move, 'seen' => $seen])->assertSessionHasNoErrors();
-        $this->from("{$there}/tonight")->post("{$there}/moves", ['move' => $move, 'seen' => $seen])->assertSessionHasErrors('move');
+        $this->from("{$there}/tonight")
+            ->post("{$there}/moves", ['move' => $move, 'seen' => $seen])
+            ->assertSessionHasNoErrors();
+        $this->from("{$there}/tonight")
+            ->post("{$there}/moves", ['move' => $move, 'seen' => $seen])
+            ->assertSessionHasErrors('move');
         $this->assertSame($laid + 1, $layout->applications()->count());
         $open = $layout->applications()->reorder('id', 'desc')->firstOrFail();
         $notes = $layout->journalEntries()->count();
         $seen = (string) (int) $layout->revisions()->max('id');
         $this->post("{$there}/moves/{$open->uid}/done", ['seen' => $seen])->assertSessionHasNoErrors();
-        $this->followingRedirects()->from("{$there}/tonight")->post("{$there}/moves/{$open->uid}/done", ['seen' => $seen])->assertSee('is finished already');
+        $this->followingRedirects()
+            ->from("{$there}/tonight")
+            ->post("{$there}/moves/{$open->uid}/done", ['seen' => $seen])
+            ->assertSee('is finished already');
         $this->assertSame($notes + 1, $layout->journalEntries()->count());
         $this->from("{$there}/tonight")->post("{$there}/moves/01ARZ3NDEKTSV4RRFFQ69G5FAV/done")->assertSessionHasErrors('move');
     }
@@ -123,7 +156,9 @@ final class TwoHandsTest extends FeatureCase
     {
         $layout = $this->demo();
         $section = $layout->sections()->where('name', 'Tarnhead')->firstOrFail();
-        $cut = fn (string $seen): TestResponse => $this->followingRedirects()->from($this->at($section, '/cuts'))->post($this->at($section, '/cuts/cut'), ['seen' => $seen]);
+        $cut = fn (string $seen): TestResponse => $this->followingRedirects()
+            ->from($this->at($section, '/cuts'))
+            ->post($this->at($section, '/cuts/cut'), ['seen' => $seen]);
         $seen = (string) (int) $layout->revisions()->max('id');
         $cut($seen)->assertDontSee('a moment ago');
         $moved = $layout->movements()->count();
@@ -132,7 +167,10 @@ final class TwoHandsTest extends FeatureCase
 
         $store = $this->works($layout)->store;
         $lot = array_values(array_filter($store->lots, fn ($l): bool => $store->count($l->uid) > 0))[0];
-        $count = fn (string $typed, string $shown): TestResponse => $this->post($this->at($section, '/cuts/store'), ['lots' => [$lot->uid => $typed], 'shown' => [$lot->uid => $shown]]);
+        $count = fn (string $typed, string $shown): TestResponse => $this->post($this->at($section, '/cuts/store'), [
+            'lots' => [$lot->uid => $typed],
+            'shown' => [$lot->uid => $shown],
+        ]);
         $now = $store->count($lot->uid);
         $count((string) ($now + 2), (string) ($now + 2))->assertSessionHasNoErrors();
         $this->assertSame($now, $this->works($layout)->store->count($lot->uid), 'what nobody typed anew was not counted');
@@ -154,14 +192,19 @@ final class TwoHandsTest extends FeatureCase
                 $this->assertMatchesRegularExpression('/constraint|JSON object/', $refused->getMessage());
             }
         };
-        $refused('sections', ['name' => 'BOARD'] + array_diff_key($section->getRawOriginal(), ['id' => 0, 'uid' => 0, 'layout_id' => 0, 'name' => 0]));
+        $refused(
+            'sections',
+            ['name' => 'BOARD'] + array_diff_key($section->getRawOriginal(), ['id' => 0, 'uid' => 0, 'layout_id' => 0, 'name' => 0]),
+        );
         foreach (['{', '[]', '7', '"x"'] as $data) {
             $refused('coats', ['data' => $data]);
         }
         DB::table('applications')->insert($again + ['data' => '{"started_at":"2026-10-14T17:10Z"}']);
         $refused('applications', ['uid' => '01ARZ3NDEKTSV4RRFFQ69G5FAW', 'data' => '{}']);
         $refused('rooms', ['layout_id' => 99_999, 'data' => '{}']);
-        $this->from('/')->post("/layouts/{$layout->uid}/sections", ['name' => 'board', 'width_mm' => '600', 'depth_mm' => '300'])->assertSessionHasErrors(['name' => 'There is one of that name already.']);
+        $this->from('/')
+            ->post("/layouts/{$layout->uid}/sections", ['name' => 'board', 'width_mm' => '600', 'depth_mm' => '300'])
+            ->assertSessionHasErrors(['name' => 'There is one of that name already.']);
     }
 
     public function test_a_layout_that_cannot_be_read_hides_no_other_and_finds_its_way_back(): void
@@ -170,13 +213,32 @@ final class TwoHandsTest extends FeatureCase
         [$section, $spot] = $this->spot();
         $layout = $this->layoutOf($section);
         $this->grip($section, ['uid' => $spot->uid, 'drag' => 'height', 'index' => 0, 'dz' => '4'], $this->step($section));
-        foreach ([fn () => $layout->rooms()->firstOrFail()->forceFill(['data' => '{"name":7}'])->save(), fn () => $layout->forceFill(['units' => 'cubits'])->save(), fn () => DB::table('runs')->insert($this->oddRun($layout))] as $k => $break) {
+        foreach (
+            [
+                fn () => $layout
+                    ->rooms()
+                    ->firstOrFail()
+                    ->forceFill(['data' => '{"name":7}'])
+                    ->save(),
+                fn () => $layout->forceFill(['units' => 'cubits'])->save(),
+                fn () => DB::table('runs')->insert($this->oddRun($layout)),
+            ] as $k => $break
+        ) {
             DB::beginTransaction();
             $break();
-            $this->get('/')->assertOk()->assertSee($good->name)->assertSee('cannot be read')->assertSee('Undo the last step')->assertSee('Export as it is');
+            $this->get('/')
+                ->assertOk()
+                ->assertSee($good->name)
+                ->assertSee('cannot be read')
+                ->assertSee('Undo the last step')
+                ->assertSee('Export as it is');
             $this->get("/layouts/{$layout->uid}/tonight")->assertStatus(422)->assertSee('Trial cannot be read');
             $this->get($this->at($section, '/land'))->assertStatus(422);
-            $rows = json_decode((string) $this->get("/layouts/{$layout->uid}/rows")->assertOk()->getContent(), true, flags: JSON_THROW_ON_ERROR);
+            $rows = json_decode(
+                (string) $this->get("/layouts/{$layout->uid}/rows")->assertOk()->getContent(),
+                true,
+                flags: JSON_THROW_ON_ERROR,
+            );
             $this->assertSame([5, 'Trial'], [count($rows['land_features']), $rows['layouts'][0]['name']], "break {$k}");
             $this->followingRedirects()->from('/')->post("/layouts/{$layout->uid}/undo")->assertOk();
             $this->assertEquals(50, $spot->fresh()?->points[0]['z_mm'], 'the way back is open');
@@ -198,8 +260,19 @@ final class TwoHandsTest extends FeatureCase
     private function oddRun(Layout $layout): array
     {
         return [
-            'uid' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'layout_id' => $layout->id, 'name' => 'Odd', 'kind' => 'track', 'x_mm' => 0, 'y_mm' => 0, 'heading_deg' => 0,
-            'elements' => '[{"kind":"loop"}]', 'start_height_mm' => 0, 'grade_points' => '[]', 'profile' => '{}', 'structures' => '[]', 'extra' => '{}',
+            'uid' => '01ARZ3NDEKTSV4RRFFQ69G5FAV',
+            'layout_id' => $layout->id,
+            'name' => 'Odd',
+            'kind' => 'track',
+            'x_mm' => 0,
+            'y_mm' => 0,
+            'heading_deg' => 0,
+            'elements' => '[{"kind":"loop"}]',
+            'start_height_mm' => 0,
+            'grade_points' => '[]',
+            'profile' => '{}',
+            'structures' => '[]',
+            'extra' => '{}',
         ];
     }
 
@@ -211,6 +284,11 @@ final class TwoHandsTest extends FeatureCase
     /** @param  array<string, mixed>  $grip */
     private function grip(Section $section, array $grip, int $seen): TestResponse
     {
-        return $this->call('POST', $this->at($section, '/land/grip'), $grip + ['seen' => (string) $seen], server: ['HTTP_HX_REQUEST' => 'true']);
+        return $this->call(
+            'POST',
+            $this->at($section, '/land/grip'),
+            $grip + ['seen' => (string) $seen],
+            server: ['HTTP_HX_REQUEST' => 'true'],
+        );
     }
 }

@@ -35,8 +35,15 @@ final class Clients
         $data = $target->data();
         $layout = $data->query('select id, uid from layouts order by id limit 1')->fetch();
         $this->things = [
-            'layout' => $layout['uid'], 'section' => $data->query("select uid from sections where layout_id = {$layout['id']} order by id limit 1")->fetchColumn(),
-            'features' => array_slice($data->query("select uid from land_features where layout_id = {$layout['id']} and kind in ('spot', 'ridge') order by id")->fetchAll(\PDO::FETCH_COLUMN), 0, 8),
+            'layout' => $layout['uid'],
+            'section' => $data->query("select uid from sections where layout_id = {$layout['id']} order by id limit 1")->fetchColumn(),
+            'features' => array_slice(
+                $data
+                    ->query("select uid from land_features where layout_id = {$layout['id']} and kind in ('spot', 'ridge') order by id")
+                    ->fetchAll(\PDO::FETCH_COLUMN),
+                0,
+                8,
+            ),
         ];
         for ($k = 0; $k < $count; $k++) {
             $this->clients[] = ['seen' => -1, 'jar' => (string) tempnam(sys_get_temp_dir(), 'jar'), 'token' => '', 'sent' => null];
@@ -111,11 +118,51 @@ final class Clients
         $section = "{$this->layout()}/sections/{$this->things['section']}";
         $feature = $this->things['features'][$this->dice->getInt(0, count($this->things['features']) - 1)];
         [$path, $method, $input, $uid, $adds] = match ($this->dice->getInt(0, 9)) {
-            0, 1, 2 => ["{$section}/land/grip", 'POST', ['drag' => 'point', 'uid' => $feature, 'index' => 0, 'x' => $this->dice->getInt(10, 1190), 'y' => $this->dice->getInt(10, 590), 'snap' => 0], $feature, false],
-            3, 4, 5 => ["{$section}/land/grip", 'POST', ['drag' => 'height', 'uid' => $feature, 'index' => 0, 'dz' => $this->dice->getInt(0, 1) === 0 ? 1 : -1], $feature, true],
-            6 => ["{$section}/features", 'POST', ['kind' => 'spot', 'points' => [['x' => $this->dice->getInt(0, 11999) / 10, 'y' => $this->dice->getInt(0, 5999) / 10, 'z' => $this->dice->getInt(0, 60)]]], '', true],
+            0, 1, 2 => [
+                "{$section}/land/grip",
+                'POST',
+                [
+                    'drag' => 'point',
+                    'uid' => $feature,
+                    'index' => 0,
+                    'x' => $this->dice->getInt(10, 1190),
+                    'y' => $this->dice->getInt(10, 590),
+                    'snap' => 0,
+                ],
+                $feature,
+                false,
+            ],
+            3, 4, 5 => [
+                "{$section}/land/grip",
+                'POST',
+                ['drag' => 'height', 'uid' => $feature, 'index' => 0, 'dz' => $this->dice->getInt(0, 1) === 0 ? 1 : -1],
+                $feature,
+                true,
+            ],
+            6 => [
+                "{$section}/features",
+                'POST',
+                [
+                    'kind' => 'spot',
+                    'points' => [
+                        [
+                            'x' => $this->dice->getInt(0, 11999) / 10,
+                            'y' => $this->dice->getInt(0, 5999) / 10,
+                            'z' => $this->dice->getInt(0, 60),
+                        ],
+                    ],
+                ],
+                '',
+                true,
+            ],
             7 => [$this->layout(), 'PATCH', ['name' => 'Layout '.$this->dice->getInt(1, 9999)], $this->things['layout'], false],
-            8 => ["{$this->layout()}/times", 'POST', ['kind' => 'single', 'date' => '2026-11-'.$this->dice->getInt(10, 28), 'from' => '18:00', 'to' => '21:00'], '', true],
+            8 => [
+                "{$this->layout()}/times",
+                'POST',
+                ['kind' => 'single', 'date' => '2026-11-'.$this->dice->getInt(10, 28), 'from' => '18:00', 'to' => '21:00'],
+                '',
+                true,
+            ],
             default => ["{$this->layout()}/moves", 'POST', ['move' => 'none.1.1'], '', true],
         };
         $this->clients[$k]['sent'] = ['uid' => $uid, 'seen' => $this->clients[$k]['seen'], 'adds' => $adds, 'look' => false];
@@ -127,9 +174,21 @@ final class Clients
     private function handle(int $k, string $path, ?array $send = null): CurlHandle
     {
         $handle = curl_init($this->target->address().$path);
-        curl_setopt_array($handle, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_TIMEOUT => self::PATIENCE, CURLOPT_COOKIEFILE => $this->clients[$k]['jar'], CURLOPT_COOKIEJAR => $this->clients[$k]['jar']]);
+        curl_setopt_array($handle, [
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_HEADER => true,
+            CURLOPT_TIMEOUT => self::PATIENCE,
+            CURLOPT_COOKIEFILE => $this->clients[$k]['jar'],
+            CURLOPT_COOKIEJAR => $this->clients[$k]['jar'],
+        ]);
         if ($send !== null) {
-            curl_setopt($handle, CURLOPT_POSTFIELDS, http_build_query(['_token' => $this->clients[$k]['token'], '_method' => $send[0]] + $send[1] + ['seen' => $this->clients[$k]['seen']]));
+            curl_setopt(
+                $handle,
+                CURLOPT_POSTFIELDS,
+                http_build_query(
+                    ['_token' => $this->clients[$k]['token'], '_method' => $send[0]] + $send[1] + ['seen' => $this->clients[$k]['seen']],
+                ),
+            );
         }
 
         return $handle;

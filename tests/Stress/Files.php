@@ -32,7 +32,28 @@ final class Files
     public const MAX_MB = 256;
 
     /** Words that stand for numbers nobody has. */
-    private const ODD = ['1e400', '-1e308', 'NaN', '0', '-0', '99999999999999999999', '1e-300', '""', 'null', '[]', '{}', '9999', "\0", "\xFF", '</', ']]>', '&x;', '=1+1', '-99999-01-01', "\u{202E}"];
+    private const ODD = [
+        '1e400',
+        '-1e308',
+        'NaN',
+        '0',
+        '-0',
+        '99999999999999999999',
+        '1e-300',
+        '""',
+        'null',
+        '[]',
+        '{}',
+        '9999',
+        "\0",
+        "\xFF",
+        '</',
+        ']]>',
+        '&x;',
+        '=1+1',
+        '-99999-01-01',
+        "\u{202E}",
+    ];
 
     private readonly Randomizer $dice;
 
@@ -42,12 +63,23 @@ final class Files
     }
 
     /**
-     * @param array<string, string> $whole name → a file that can be read
-     * @return array{files: int, read: int, refused: int, crashed: int, slow: int, large: int, longest_s: float, most_mb: float, first: string}
+     * @param  array<string, string>  $whole name → a file that can be read
+     * @return array{files: int, read: int, refused: int, crashed: int, slow: int, large: int, longest_s: float, most_mb: float,
+     *     first: string}
      */
     public function mutated(array $whole, int $count): array
     {
-        $out = ['files' => 0, 'read' => 0, 'refused' => 0, 'crashed' => 0, 'slow' => 0, 'large' => 0, 'longest_s' => 0.0, 'most_mb' => 0.0, 'first' => ''];
+        $out = [
+            'files' => 0,
+            'read' => 0,
+            'refused' => 0,
+            'crashed' => 0,
+            'slow' => 0,
+            'large' => 0,
+            'longest_s' => 0.0,
+            'most_mb' => 0.0,
+            'first' => '',
+        ];
         $names = array_keys($whole);
         for ($k = 0; $k < $count; $k++) {
             $name = $names[$k % count($names)];
@@ -61,7 +93,17 @@ final class Files
                 $out['refused']++;
             } catch (Throwable $crash) {
                 $out['crashed']++;
-                $out['first'] = $out['first'] !== '' ? $out['first'] : "{$name} {$k}: ".$crash::class.': '.mb_substr($crash->getMessage(), 0, 160).' '.basename($crash->getFile()).':'.$crash->getLine();
+                $out['first'] =
+                    $out['first'] !== ''
+                        ? $out['first']
+                        : "{$name} {$k}: ".
+                            $crash::class.
+                            ': '.
+                            mb_substr($crash->getMessage(), 0, 160).
+                            ' '.
+                            basename($crash->getFile()).
+                            ':'.
+                            $crash->getLine();
             }
             [$seconds, $mb] = [microtime(true) - $began, (memory_get_peak_usage() - $held) / 1e6];
             $out['files']++;
@@ -130,8 +172,13 @@ final class Files
     /** The next number after a place becomes another. */
     private function odd(string $text, int $at): string
     {
-        $word = $this->dice->getInt(0, 2) === 0 ? (string) $this->dice->getInt(-1_000_000_000, 1_000_000_000) : self::ODD[$this->dice->getInt(0, count(self::ODD) - 1)];
+        $word =
+            $this->dice->getInt(0, 2) === 0
+                ? (string) $this->dice->getInt(-1_000_000_000, 1_000_000_000)
+                : self::ODD[$this->dice->getInt(0, count(self::ODD) - 1)];
 
-        return preg_match('/-?\d+(?:\.\d+)?/', $text, $m, PREG_OFFSET_CAPTURE, $at) === 1 ? substr_replace($text, $word, (int) $m[0][1], strlen($m[0][0])) : substr_replace($text, $word, $at, 0);
+        return preg_match('/-?\d+(?:\.\d+)?/', $text, $m, PREG_OFFSET_CAPTURE, $at) === 1
+            ? substr_replace($text, $word, (int) $m[0][1], strlen($m[0][0]))
+            : substr_replace($text, $word, $at, 0);
     }
 }

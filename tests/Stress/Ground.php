@@ -10,7 +10,7 @@ use PDO;
 final class Ground
 {
     /**
-     * @param list<array{seen: int, step: int, uid: string, adds: bool}> $saved what clients were told
+     * @param  list<array{seen: int, step: int, uid: string, adds: bool}>  $saved what clients were told
      * @return array{lost: int, half: int, corrupt: int, overwritten: int}
      */
     public static function faults(PDO $data, array $saved): array
@@ -49,15 +49,18 @@ final class Ground
     {
         $out = [];
         foreach (['layouts', 'sections', 'runs', 'land_features', 'zones', 'coats', 'applications', 'rooms', 'bench_sessions'] as $table) {
-            $out[$table] = array_map(fn (array $row): array => array_diff_key($row, ['id' => 0, 'rev' => 0]), $data->query("select * from {$table} order by uid")->fetchAll());
+            $out[$table] = array_map(
+                fn (array $row): array => array_diff_key($row, ['id' => 0, 'rev' => 0]),
+                $data->query("select * from {$table} order by uid")->fetchAll(),
+            );
         }
 
         return $out;
     }
 
     /**
-     * @param array<string, mixed>|null $a
-     * @param array<string, mixed>|null $b
+     * @param  array<string, mixed>|null  $a
+     * @param  array<string, mixed>|null  $b
      */
     private static function same(?array $a, ?array $b): bool
     {
@@ -65,7 +68,10 @@ final class Ground
             return $a === $b;
         }
         foreach ($a as $key => $value) {
-            $near = is_numeric($value) && is_numeric($b[$key] ?? null) ? abs($value - $b[$key]) <= 1e-9 * max(1.0, abs($value)) : $value == ($b[$key] ?? null);
+            $near =
+                is_numeric($value) && is_numeric($b[$key] ?? null)
+                    ? abs($value - $b[$key]) <= 1e-9 * max(1.0, abs($value))
+                    : $value == ($b[$key] ?? null);
             if (! $near) {
                 return false;
             }

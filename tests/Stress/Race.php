@@ -18,7 +18,11 @@ final class Race
         $undone = 0;
         for (; $undone < 20_000; $undone++) {
             [$status, $body] = $clients->post("{$clients->layout()}/undo");
-            if ($status !== 302 || (int) $target->data()->query("select count(*) from revisions where kind = 'edit'")->fetchColumn() === (int) $target->data()->query("select count(*) from revisions where kind = 'undo'")->fetchColumn()) {
+            if (
+                $status !== 302 ||
+                (int) $target->data()->query("select count(*) from revisions where kind = 'edit'")->fetchColumn() ===
+                    (int) $target->data()->query("select count(*) from revisions where kind = 'undo'")->fetchColumn()
+            ) {
                 break;
             }
         }
@@ -30,9 +34,12 @@ final class Race
         $target->kill();
 
         return [
-            'requests' => array_sum($clients->statuses), 'saved' => count($clients->saved), 'stale' => $clients->statuses[409] ?? 0,
-            'broken' => array_sum(array_filter($clients->statuses, fn (int $s): bool => $s === 0 || ($s >= 500), ARRAY_FILTER_USE_KEY)),
-            'undone' => $undone + 1, 'differ' => $differ,
+            'requests' => array_sum($clients->statuses),
+            'saved' => count($clients->saved),
+            'stale' => $clients->statuses[409] ?? 0,
+            'broken' => array_sum(array_filter($clients->statuses, fn (int $s): bool => $s === 0 || $s >= 500, ARRAY_FILTER_USE_KEY)),
+            'undone' => $undone + 1,
+            'differ' => $differ,
         ] + $faults;
     }
 

@@ -33,7 +33,14 @@ final class Target
 
     public function data(): PDO
     {
-        return new PDO("sqlite:{$this->database()}", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC, PDO::ATTR_TIMEOUT => 30]);
+        return new PDO(
+            "sqlite:{$this->database()}",
+            options: [
+                PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION,
+                PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC,
+                PDO::ATTR_TIMEOUT => 30,
+            ],
+        );
     }
 
     public function address(): string
@@ -48,8 +55,21 @@ final class Target
         fclose($socket);
         $log = "{$this->folder}/server.log";
         $process = proc_open(
-            ['setsid', self::root().'/bin/php', '-d', 'max_execution_time=60', '-S', "127.0.0.1:{$this->port}", '-t', 'public', 'public/server.php'],
-            [['file', '/dev/null', 'r'], ['file', $log, 'a'], ['file', $log, 'a']], $pipes, self::root(), ['PHP_CLI_SERVER_WORKERS' => (string) $workers] + $this->environment(),
+            [
+                'setsid',
+                self::root().'/bin/php',
+                '-d',
+                'max_execution_time=60',
+                '-S',
+                "127.0.0.1:{$this->port}",
+                '-t',
+                'public',
+                'public/server.php',
+            ],
+            [['file', '/dev/null', 'r'], ['file', $log, 'a'], ['file', $log, 'a']],
+            $pipes,
+            self::root(),
+            ['PHP_CLI_SERVER_WORKERS' => (string) $workers] + $this->environment(),
         );
         $this->process = $process === false ? throw new RuntimeException('The server does not start.') : $process;
         for ($k = 0; $k < 200; $k++) {
@@ -76,7 +96,13 @@ final class Target
 
     private function artisan(string ...$words): void
     {
-        $process = proc_open([self::root().'/bin/php', 'artisan', ...$words], [['file', '/dev/null', 'r']], $pipes, self::root(), $this->environment());
+        $process = proc_open(
+            [self::root().'/bin/php', 'artisan', ...$words],
+            [['file', '/dev/null', 'r']],
+            $pipes,
+            self::root(),
+            $this->environment(),
+        );
         if ($process === false || proc_close($process) !== 0) {
             throw new RuntimeException("artisan {$words[0]} failed.");
         }
@@ -86,8 +112,15 @@ final class Target
     private function environment(): array
     {
         return [
-            'APP_ENV' => 'production', 'APP_KEY' => 'base64:AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA=', 'DB_DATABASE' => $this->database(), 'DB_QUEUE_DATABASE' => "{$this->folder}/queue.sqlite",
-            'CACHE_STORE' => 'file', 'SESSION_DRIVER' => 'file', 'COMPUTED_PATH' => "{$this->folder}/computed", 'RIDGE_NOW' => '2026-10-14T17:10:00Z', 'RIDGE_BACKUPS' => "{$this->folder}/backups",
+            'APP_ENV' => 'production',
+            'APP_KEY' => 'base64:AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA=',
+            'DB_DATABASE' => $this->database(),
+            'DB_QUEUE_DATABASE' => "{$this->folder}/queue.sqlite",
+            'CACHE_STORE' => 'file',
+            'SESSION_DRIVER' => 'file',
+            'COMPUTED_PATH' => "{$this->folder}/computed",
+            'RIDGE_NOW' => '2026-10-14T17:10:00Z',
+            'RIDGE_BACKUPS' => "{$this->folder}/backups",
         ] + getenv();
     }
 

@@ -45,7 +45,10 @@ final readonly class ImportReadings
         $last = (RoomReadings::logs($layout, $now)[$room->uid] ?? null)?->last()[0] ?? $now - self::FIRST_MINUTES;
         $log = $this->logger->since($room->logger, $last);
         if (($log->last()[0] ?? 0) > $now + RoomReadings::MAX_MINUTES_AHEAD) {
-            throw new InvalidValue('Its readings are dated ahead: its clock is wrong, or this machine’s is. Nothing was taken in.', 'logger');
+            throw new InvalidValue(
+                'Its readings are dated ahead: its clock is wrong, or this machine’s is. Nothing was taken in.',
+                'logger',
+            );
         }
 
         return SaveReadings::add($layout, $room->uid, $log, $now);
@@ -86,7 +89,10 @@ final readonly class ImportReadings
         }
         $count = SaveReadings::add($layout, $room->uid, $log, $now);
         if ($count === 0) {
-            throw new InvalidValue('All of it is older than '.RoomReadings::USED_DAYS.' days: it says nothing any more about what dries.', 'file');
+            throw new InvalidValue(
+                'All of it is older than '.RoomReadings::USED_DAYS.' days: it says nothing any more about what dries.',
+                'file',
+            );
         }
 
         return $this->sentence($log, $zone, $count);
@@ -95,8 +101,18 @@ final readonly class ImportReadings
     private function sentence(AirLog $log, DateTimeZone $zone, int $count): string
     {
         $words = fn (int $minute): string => (new DateTimeImmutable('@'.$minute * 60))->setTimezone($zone)->format('D j M H:i');
-        $gaps = array_map(fn (array $gap): string => 'after line '.($gap[0] + 2).", {$words($gap[1])} to {$words($gap[2])}", $log->gaps());
+        $gaps = array_map(
+            fn (array $gap): string => 'after line '.($gap[0] + 2).", {$words($gap[1])} to {$words($gap[2])}",
+            $log->gaps(),
+        );
 
-        return "{$count} readings taken in.".($count < count($log->readings) ? ' Those from more than '.RoomReadings::USED_DAYS.' days ago were left out.' : '').($gaps === [] ? '' : ' Nothing is known '.implode('; ', array_slice($gaps, 0, 3)).(count($gaps) > 3 ? ' and '.(count($gaps) - 3).' times more' : '').'; the usual air of the hour stands there.');
+        return "{$count} readings taken in.".
+            ($count < count($log->readings) ? ' Those from more than '.RoomReadings::USED_DAYS.' days ago were left out.' : '').
+            ($gaps === []
+                ? ''
+                : ' Nothing is known '.
+                    implode('; ', array_slice($gaps, 0, 3)).
+                    (count($gaps) > 3 ? ' and '.(count($gaps) - 3).' times more' : '').
+                    '; the usual air of the hour stands there.');
     }
 }

@@ -26,12 +26,25 @@ final class SaveReadings
     public static function add(Layout $layout, string $room, AirLog $log, int $now): int
     {
         $log = $log->between($now - 1440 * RoomReadings::USED_DAYS, $now + RoomReadings::MAX_MINUTES_AHEAD);
-        $rows = array_map(fn (array $r): array => ['layout_id' => $layout->id, 'room' => $room, 'at' => $r[0], 'temperature' => $r[1], 'humidity' => $r[2]], $log->readings);
+        $rows = array_map(
+            fn (array $r): array => [
+                'layout_id' => $layout->id,
+                'room' => $room,
+                'at' => $r[0],
+                'temperature' => $r[1],
+                'humidity' => $r[2],
+            ],
+            $log->readings,
+        );
         DB::transaction(function () use ($layout, $room, $rows, $now): void {
             foreach (array_chunk($rows, self::ROWS_AT_ONCE) as $some) {
                 AirReading::query()->upsert($some, ['layout_id', 'room', 'at'], ['temperature', 'humidity']);
             }
-            AirReading::query()->where('layout_id', $layout->id)->where('room', $room)->where('at', '<', $now - 1440 * self::KEPT_DAYS)->delete();
+            AirReading::query()
+                ->where('layout_id', $layout->id)
+                ->where('room', $room)
+                ->where('at', '<', $now - 1440 * self::KEPT_DAYS)
+                ->delete();
         });
 
         return count($rows);

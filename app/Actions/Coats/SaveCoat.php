@@ -28,7 +28,7 @@ final readonly class SaveCoat
     }
 
     /**
-     * @param array<string, mixed> $input recipe, `all:` and a build-up, or `school:` and a school
+     * @param  array<string, mixed>  $input recipe, `all:` and a build-up, or `school:` and a school
      * @return CoatRow the last of them
      */
     public function create(Layout $layout, ZoneRow $zone, array $input): CoatRow
@@ -36,21 +36,31 @@ final readonly class SaveCoat
         $typed = new FormInput($input, Units::from($layout->units));
         $word = $typed->text('recipe');
         $library = $this->library->with(OwnRecipe::recipes($this->load->works($layout)->recipes));
-        $ids = str_starts_with($word, 'all:') ? ($this->library->buildUps[substr($word, 4)]['recipes'] ?? []) : [$word];
-        $school = str_starts_with($word, 'school:') ? ($library->schools[substr($word, 7)] ?? throw new InvalidValue('There is no such school.', 'recipe')) : null;
-        $coats = $typed->made(fn (): array => $school !== null ? $school->coats($zone->uid, $this->rows->uid(...)) : array_map(fn (string $id): Coat => new Coat($this->rows->uid(), $zone->uid, $library->recipe($id)), $ids));
+        $ids = str_starts_with($word, 'all:') ? $this->library->buildUps[substr($word, 4)]['recipes'] ?? [] : [$word];
+        $school = str_starts_with($word, 'school:')
+            ? $library->schools[substr($word, 7)] ?? throw new InvalidValue('There is no such school.', 'recipe')
+            : null;
+        $coats = $typed->made(
+            fn (): array => $school !== null
+                ? $school->coats($zone->uid, $this->rows->uid(...))
+                : array_map(fn (string $id): Coat => new Coat($this->rows->uid(), $zone->uid, $library->recipe($id)), $ids),
+        );
         if ($coats === []) {
             throw new InvalidValue('There is no such build-up.', 'recipe');
         }
 
-        return $this->ledger->record($layout, $school !== null ? $school->name : (count($coats) === 1 ? "{$coats[0]->title()} added" : 'A build-up added'), function (ChangeSet $changes) use ($layout, $coats): CoatRow {
-            $row = null;
-            foreach ($coats as $coat) {
-                $row = $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat($coat));
-            }
+        return $this->ledger->record(
+            $layout,
+            $school !== null ? $school->name : (count($coats) === 1 ? "{$coats[0]->title()} added" : 'A build-up added'),
+            function (ChangeSet $changes) use ($layout, $coats): CoatRow {
+                $row = null;
+                foreach ($coats as $coat) {
+                    $row = $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat($coat));
+                }
 
-            return $row;
-        });
+                return $row;
+            },
+        );
     }
 
     /** @param  array<string, mixed>  $input mm, share (%), passes, name, blend_mm, minutes a pass, colour, rev */
@@ -61,10 +71,28 @@ final readonly class SaveCoat
         $mm = $typed->length('mm', $old->mm, $old->mm);
         $share = $typed->number('share', 100.0 * $old->share);
         $passes = $typed->number('passes', (float) $old->passes);
-        $blend = $typed->has('blend_mm') ? ($typed->text('blend_mm') === '' ? 0.0 : $typed->length('blend_mm', $old->blend, $old->blend)) : $old->blend;
+        $blend = $typed->has('blend_mm')
+            ? ($typed->text('blend_mm') === ''
+                ? 0.0
+                : $typed->length('blend_mm', $old->blend, $old->blend))
+            : $old->blend;
         $minutes = $typed->has('minutes') ? ($typed->text('minutes') === '' ? null : $typed->number('minutes')) : $old->minutes;
         $colour = $typed->has('colour') ? ($typed->text('colour') ?: null) : $old->colour;
-        $coat = $typed->made(fn (): Coat => new Coat($old->uid, $old->zone, $old->recipe, $mm, $share / 100.0, (int) $passes, $typed->text('name', $old->name), $old->extra, $minutes, $colour, $blend));
+        $coat = $typed->made(
+            fn (): Coat => new Coat(
+                $old->uid,
+                $old->zone,
+                $old->recipe,
+                $mm,
+                $share / 100.0,
+                (int) $passes,
+                $typed->text('name', $old->name),
+                $old->extra,
+                $minutes,
+                $colour,
+                $blend,
+            ),
+        );
         $values = WorksFile::fromCoat($coat);
         $this->ledger->record($layout, "{$coat->title()} changed", function (ChangeSet $changes) use ($row, $values): void {
             $changes->save($row->keep($values));
@@ -75,7 +103,15 @@ final readonly class SaveCoat
     public function move(Layout $layout, CoatRow $row, int $by): void
     {
         $coat = $this->find($layout, $row);
-        $order = array_map(fn (Coat $c): string => $c->uid, array_values(array_filter($this->load->works($layout)->coatsOf($coat->zone), fn (Coat $c): bool => $c->recipe->stage === $coat->recipe->stage)));
+        $order = array_map(
+            fn (Coat $c): string => $c->uid,
+            array_values(
+                array_filter(
+                    $this->load->works($layout)->coatsOf($coat->zone),
+                    fn (Coat $c): bool => $c->recipe->stage === $coat->recipe->stage,
+                ),
+            ),
+        );
         $at = (int) array_search($coat->uid, $order, true);
         $other = $order[$at + ($by > 0 ? 1 : -1)] ?? null;
         if ($other === null) {

@@ -25,7 +25,7 @@ final readonly class SaveColour
     }
 
     /**
-     * @param array<string, mixed> $input name, season, mix[k][base], mix[k][parts], rev
+     * @param  array<string, mixed>  $input name, season, mix[k][base], mix[k][parts], rev
      * @return string its uid
      */
     public function keep(Layout $layout, ?ColourRow $row, array $input): string

@@ -38,7 +38,13 @@ final readonly class SavePrices
             [$price, $amount] = [$typed->number("prices.{$k}.price"), $typed->number("prices.{$k}.amount")];
             $set[] = function () use ($k, $material, $price, $amount, $old): PackPrice {
                 try {
-                    return new PackPrice($old[$material]->uid ?? $this->rows->uid(), $material, $amount, (int) round(100.0 * $price), $old[$material]->extra ?? []);
+                    return new PackPrice(
+                        $old[$material]->uid ?? $this->rows->uid(),
+                        $material,
+                        $amount,
+                        (int) round(100.0 * $price),
+                        $old[$material]->extra ?? [],
+                    );
                 } catch (InvalidValue $refusal) {
                     throw $refusal->within("prices/{$k}");
                 }
@@ -48,7 +54,9 @@ final readonly class SavePrices
         $this->ledger->record($layout, 'Prices set', function (ChangeSet $changes) use ($layout, $prices, $gone, $old): void {
             foreach ($prices as $price) {
                 $values = StockFile::fromPrice($price);
-                isset($old[$price->material]) ? $changes->save($layout->prices()->where('uid', $price->uid)->firstOrFail()->keep($values)) : $this->rows->add($changes, $layout, PriceRow::class, $values);
+                isset($old[$price->material])
+                    ? $changes->save($layout->prices()->where('uid', $price->uid)->firstOrFail()->keep($values))
+                    : $this->rows->add($changes, $layout, PriceRow::class, $values);
             }
             foreach (array_intersect_key($old, array_flip($gone)) as $price) {
                 $changes->delete($layout->prices()->where('uid', $price->uid)->firstOrFail());

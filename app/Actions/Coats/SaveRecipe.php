@@ -36,7 +36,8 @@ final readonly class SaveRecipe
     }
 
     /**
-     * @param array<string, mixed> $input parts[k][value], waste, recovered (%), minutes[milestone], window[opens, closes, again], labour[…], reference_mm, exponent, film_c, resting_deg; `copy` for a new name
+     * @param  array<string, mixed>  $input parts[k][value], waste, recovered (%), minutes[milestone], window[opens, closes, again],
+     *     labour[…], reference_mm, exponent, film_c, resting_deg; `copy` for a new name
      * @return string its id
      */
     public function keep(Layout $layout, string $id, array $input): string
@@ -54,16 +55,26 @@ final readonly class SaveRecipe
         $values['provenance'] = 'yours';
         $recipe = $typed->made(function () use ($values): Recipe {
             try {
-                return RecipeFile::recipe(new Values(json_decode(json_encode($values, JSON_THROW_ON_ERROR), false, 32, JSON_THROW_ON_ERROR), ''));
+                return RecipeFile::recipe(
+                    new Values(json_decode(json_encode($values, JSON_THROW_ON_ERROR), false, 32, JSON_THROW_ON_ERROR), ''),
+                );
             } catch (InvalidValue $refusal) {
                 // A file's pointer begins with a slash, a field's place does not.
                 throw new InvalidValue($refusal->getMessage(), ltrim($refusal->place, '/'));
             }
         });
-        $this->ledger->record($layout, $copy === '' ? "{$recipe->name}: figures changed" : "{$recipe->name} made", function (ChangeSet $changes) use ($layout, $own, $recipe): void {
+        $this->ledger->record($layout, $copy === '' ? "{$recipe->name}: figures changed" : "{$recipe->name} made", function (
+            ChangeSet $changes,
+        ) use ($layout, $own, $recipe): void {
             foreach ($own as $one) {
                 if ($one->recipe->id === $recipe->id) {
-                    $changes->save($layout->recipes()->where('uid', $one->uid)->firstOrFail()->keep(WorksFile::fromRecipe(new OwnRecipe($one->uid, $recipe, $one->extra))));
+                    $changes->save(
+                        $layout
+                            ->recipes()
+                            ->where('uid', $one->uid)
+                            ->firstOrFail()
+                            ->keep(WorksFile::fromRecipe(new OwnRecipe($one->uid, $recipe, $one->extra))),
+                    );
 
                     return;
                 }
@@ -82,17 +93,23 @@ final readonly class SaveRecipe
     public function drop(Layout $layout, string $id): void
     {
         $works = $this->load->works($layout);
-        $own = array_values(array_filter($works->recipes, fn (OwnRecipe $o): bool => $o->recipe->id === $id))[0] ?? throw new InvalidValue('It stands at its starting values already.', 'recipe');
+        $own =
+            array_values(array_filter($works->recipes, fn (OwnRecipe $o): bool => $o->recipe->id === $id))[0] ??
+            throw new InvalidValue('It stands at its starting values already.', 'recipe');
         $coat = array_values(array_filter($works->coats, fn (Coat $c): bool => $c->recipe->id === $id))[0] ?? null;
         if ($coat !== null && ! isset($this->library->recipes[$id])) {
             $zone = array_values(array_filter($works->zones, fn ($z): bool => $z->uid === $coat->zone))[0]->name ?? 'a zone';
             throw new InvalidValue("{$own->recipe->name} is a coat on {$zone}. Remove that first, or leave it.", 'recipe');
         }
-        $this->ledger->record($layout, "{$own->recipe->name}: back to starting values", fn (ChangeSet $changes) => $changes->delete($layout->recipes()->where('uid', $own->uid)->firstOrFail()));
+        $this->ledger->record(
+            $layout,
+            "{$own->recipe->name}: back to starting values",
+            fn (ChangeSet $changes) => $changes->delete($layout->recipes()->where('uid', $own->uid)->firstOrFail()),
+        );
     }
 
     /**
-     * @param array<string, mixed> $values
+     * @param  array<string, mixed>  $values
      * @return array<string, mixed>
      */
     private function values(FormInput $typed, array $values): array

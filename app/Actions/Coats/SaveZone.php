@@ -31,7 +31,10 @@ final readonly class SaveZone
     {
     }
 
-    /** @param  array<string, mixed>  $input name, outline ("x,y x,y …") or points[], slope_from, slope_to, near (run uid, any or none), near_from, near_to, height_from, height_to, damp (%), aspect, made, crowns ("x,y,wide …"), without[], within[], also[], build_up */
+    /**
+     * @param  array<string, mixed>  $input name, outline ("x,y x,y …") or points[], slope_from, slope_to, near (run uid, any or none),
+     *     near_from, near_to, height_from, height_to, damp (%), aspect, made, crowns ("x,y,wide …"), without[], within[], also[], build_up
+     */
     public function create(Layout $layout, SectionRow $row, array $input): ZoneRow
     {
         $project = $this->load->of($layout);
@@ -52,7 +55,12 @@ final readonly class SaveZone
     private function buildUp(ChangeSet $changes, Layout $layout, string $zone, string $key): void
     {
         foreach ($this->library->buildUps[$key]['recipes'] ?? [] as $recipe) {
-            $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat(new Coat($this->rows->uid(), $zone, $this->library->recipe($recipe))));
+            $this->rows->add(
+                $changes,
+                $layout,
+                CoatRow::class,
+                WorksFile::fromCoat(new Coat($this->rows->uid(), $zone, $this->library->recipe($recipe))),
+            );
         }
     }
 
@@ -96,20 +104,48 @@ final readonly class SaveZone
         }
         $near = null;
         if (! in_array($typed->text('near'), ['', 'none'], true)) {
-            $near = ['run' => $typed->text('near') === 'any' ? null : $typed->text('near'), 'from' => $typed->length('near_from', 0.0), 'to' => $typed->length('near_to')];
+            $near = [
+                'run' => $typed->text('near') === 'any' ? null : $typed->text('near'),
+                'from' => $typed->length('near_from', 0.0),
+                'to' => $typed->length('near_to'),
+            ];
         }
         $height = null;
         if ($typed->text('height_from').$typed->text('height_to') !== '') {
             // Typed over the datum, as the plan has heights; kept over the board, which may be set lower or higher.
-            $height = [$typed->length('height_from', $section->base) - $section->base, $typed->length('height_to', 3000.0) - $section->base];
+            $height = [
+                $typed->length('height_from', $section->base) - $section->base,
+                $typed->length('height_to', 3000.0) - $section->base,
+            ];
         }
         $damp = $typed->text('damp') === '' ? null : $typed->number('damp') / 100.0;
         $aspect = $typed->text('aspect') === '' ? null : $typed->text('aspect');
         $made = $typed->text('made') ?: null;
         $crowns = $this->crowns($typed, $section);
-        [$without, $within, $also] = array_map(fn (string $key): array => array_values(array_filter(array_map('strval', array_filter($typed->list($key), 'is_scalar')))), ['without', 'within', 'also']);
+        [$without, $within, $also] = array_map(
+            fn (string $key): array => array_values(array_filter(array_map('strval', array_filter($typed->list($key), 'is_scalar')))),
+            ['without', 'within', 'also'],
+        );
 
-        return $typed->made(fn (): Zone => new Zone($old->uid, $old->section, $name, $outline, $slope, $near, $without, $old->extra, $height, $damp, $aspect, $within, $also, $crowns, $made));
+        return $typed->made(
+            fn (): Zone => new Zone(
+                $old->uid,
+                $old->section,
+                $name,
+                $outline,
+                $slope,
+                $near,
+                $without,
+                $old->extra,
+                $height,
+                $damp,
+                $aspect,
+                $within,
+                $also,
+                $crowns,
+                $made,
+            ),
+        );
     }
 
     /** @return list<array{float, float, float}>|null layout coordinates and diameters */
@@ -156,16 +192,25 @@ final readonly class SaveZone
     /** Crowns as a form shows them: "700,425,60 760,440,45". */
     public static function crownsOf(Zone $zone, Section $section): string
     {
-        return implode(' ', array_map(function (array $c) use ($section): string {
-            $p = $section->placement->toSection(new Point($c[0], $c[1]));
+        return implode(
+            ' ',
+            array_map(function (array $c) use ($section): string {
+                $p = $section->placement->toSection(new Point($c[0], $c[1]));
 
-            return Decimal::trimmed($p->x, 1).','.Decimal::trimmed($p->y, 1).','.Decimal::trimmed($c[2], 1);
-        }, $zone->crowns ?? []));
+                return Decimal::trimmed($p->x, 1).','.Decimal::trimmed($p->y, 1).','.Decimal::trimmed($c[2], 1);
+            }, $zone->crowns ?? []),
+        );
     }
 
     /** Corners as a form shows them: "700,425 1090,420". */
     public static function corners(Zone $zone, Section $section): string
     {
-        return implode(' ', array_map(fn (array $p): string => Decimal::trimmed($p[0], 1).','.Decimal::trimmed($p[1], 1), $zone->outlineOn($section->placement) ?? []));
+        return implode(
+            ' ',
+            array_map(
+                fn (array $p): string => Decimal::trimmed($p[0], 1).','.Decimal::trimmed($p[1], 1),
+                $zone->outlineOn($section->placement) ?? [],
+            ),
+        );
     }
 }

@@ -36,8 +36,14 @@ final readonly class SaveCutCoats
     /** Glue → what is laid with it, from the board up: large faces first, small pieces on top. */
     private const RECIPES = ['adhesive' => 'foam-stack', 'contact' => 'foam-stack-contact', 'hot melt' => 'foam-stack-melt'];
 
-    public function __construct(private Ledger $ledger, private NewRows $rows, private ProjectLoader $load, private ComputedCuts $desk, private ComputedPlan $plan, private Library $library)
-    {
+    public function __construct(
+        private Ledger $ledger,
+        private NewRows $rows,
+        private ProjectLoader $load,
+        private ComputedCuts $desk,
+        private ComputedPlan $plan,
+        private Library $library,
+    ) {
     }
 
     /** @return list<Coat> the coats that stand for it, one for each glue */
@@ -72,7 +78,13 @@ final readonly class SaveCutCoats
         $sessions = $this->plan->planOf($project, $this->plan->minute())->work->sessions;
         $longest = max([0, ...array_map(fn (array $s): int => $s[1] - $s[0], $sessions)]) ?: self::USUAL_SESSION_MINUTES;
 
-        return $this->ledger->record($layout, 'Cutting put on the schedule', function (ChangeSet $changes) use ($layout, $page, $project, $old, $longest): string {
+        return $this->ledger->record($layout, 'Cutting put on the schedule', function (ChangeSet $changes) use (
+            $layout,
+            $page,
+            $project,
+            $old,
+            $longest,
+        ): string {
             $zone = $old === [] ? $this->board($changes, $layout, $project->works, $page->section->uid) : $old[0]->zone;
             $goes = 0;
             foreach ($this->coats($page, $zone, $longest) as $coat) {
@@ -101,7 +113,19 @@ final readonly class SaveCutCoats
         if ($gluing === null) {
             $count = $goes($page->minutes());
 
-            return [new Coat($this->rows->uid(), $zone, $this->library->recipe('shell-web'), 1.0 / $count, 1.0, $count, '', [], max(1.0, $page->minutes() / $count))];
+            return [
+                new Coat(
+                    $this->rows->uid(),
+                    $zone,
+                    $this->library->recipe('shell-web'),
+                    1.0 / $count,
+                    1.0,
+                    $count,
+                    '',
+                    [],
+                    max(1.0, $page->minutes() / $count),
+                ),
+            ];
         }
         $out = [];
         $amounts = $gluing->amounts();
@@ -112,9 +136,9 @@ final readonly class SaveCutCoats
             }
             $recipe = $this->library->recipe($id);
             // Work goes by what is glued with it; what is used up is what the joints take, waste in it.
-            $minutes = $page->minutes() * $gluing->areaOf($glue) / max(1.0, $gluing->areaOf());
+            $minutes = ($page->minutes() * $gluing->areaOf($glue)) / max(1.0, $gluing->areaOf());
             $count = $goes($minutes);
-            $mm = $ml * 1000.0 / (1.0 + $recipe->waste) / max(1.0, $page->land()->surface()) / $count;
+            $mm = ($ml * 1000.0) / (1.0 + $recipe->waste) / max(1.0, $page->land()->surface()) / $count;
             $out[] = new Coat($this->rows->uid(), $zone, $recipe, max(0.01, $mm), 1.0, $count, '', [], max(1.0, $minutes / $count));
         }
 

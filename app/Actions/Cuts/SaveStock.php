@@ -29,11 +29,20 @@ final readonly class SaveStock
 {
     private const MAX_SHEETS = 500;
 
-    public function __construct(private Ledger $ledger, private NewRows $rows, private ProjectLoader $load, private ComputedCuts $desk, private ComputedSheets $sheets, private ClockInterface $clock)
-    {
+    public function __construct(
+        private Ledger $ledger,
+        private NewRows $rows,
+        private ProjectLoader $load,
+        private ComputedCuts $desk,
+        private ComputedSheets $sheets,
+        private ClockInterface $clock,
+    ) {
     }
 
-    /** @param  array<string, mixed>  $input lots[uid] → how many there are, shown[uid] → how many the page said; new[sheet_mm, sheet_width_mm, sheet_depth_mm, count, kind] */
+    /**
+     * @param  array<string, mixed>  $input lots[uid] → how many there are, shown[uid] → how many the page said; new[sheet_mm,
+     *     sheet_width_mm, sheet_depth_mm, count, kind]
+     */
     public function counted(Layout $layout, array $input): void
     {
         $store = $this->load->works($layout)->store;
@@ -48,7 +57,17 @@ final readonly class SaveStock
             }
         }
         $new = null;
-        if (implode('', array_map(fn (string $part): string => $typed->text("new.{$part}"), ['sheet_mm', 'sheet_width_mm', 'sheet_depth_mm', 'count'])) !== '') {
+        if (
+            implode(
+                '',
+                array_map(fn (string $part): string => $typed->text("new.{$part}"), [
+                    'sheet_mm',
+                    'sheet_width_mm',
+                    'sheet_depth_mm',
+                    'count',
+                ]),
+            ) !== ''
+        ) {
             $sizes = [$typed->length('new.sheet_mm'), $typed->length('new.sheet_width_mm'), $typed->length('new.sheet_depth_mm')];
             $many = $typed->text('new.count') === '' ? 1 : $this->count($typed, 'new.count');
             $kind = $typed->text('new.kind', 'sheet');
@@ -84,7 +103,12 @@ final readonly class SaveStock
                 $kinds = $cuts->ofThickness((float) $thickness);
                 foreach ($nested->used as $used) {
                     $sheet = $kinds[(int) substr((string) strrchr($used['sheet'], '-'), 1)] ?? $cuts->first();
-                    $lot = $this->like($changes, $layout, $store, $this->lot('sheet', [$sheet->thickness, $sheet->width, $sheet->depth], 'cuts'));
+                    $lot = $this->like(
+                        $changes,
+                        $layout,
+                        $store,
+                        $this->lot('sheet', [$sheet->thickness, $sheet->width, $sheet->depth], 'cuts'),
+                    );
                     if ($sheet->count === null) {
                         $this->move($changes, $layout, $lot, 1, 'bought', $section->uid);
                     }
@@ -93,12 +117,20 @@ final readonly class SaveStock
                 }
             }
             foreach ($laid->offcuts() as $strip) {
-                $lot = $this->like($changes, $layout, $this->load->works($layout)->store, $this->lot('offcut', [$strip['thickness'], floor($strip['width']), floor($strip['height'])], 'cuts'));
+                $lot = $this->like(
+                    $changes,
+                    $layout,
+                    $this->load->works($layout)->store,
+                    $this->lot('offcut', [$strip['thickness'], floor($strip['width']), floor($strip['height'])], 'cuts'),
+                );
                 $this->move($changes, $layout, $lot, 1, 'left over', $section->uid);
             }
             $count = count($laid->offcuts());
 
-            return $laid->count().($laid->count() === 1 ? ' sheet' : ' sheets').' taken'.($count === 0 ? '.' : ($count === 1 ? ', an offcut put into store.' : ", {$count} offcuts put into store."));
+            return $laid->count().
+                ($laid->count() === 1 ? ' sheet' : ' sheets').
+                ' taken'.
+                ($count === 0 ? '.' : ($count === 1 ? ', an offcut put into store.' : ", {$count} offcuts put into store."));
         });
     }
 
@@ -121,7 +153,7 @@ final readonly class SaveStock
     }
 
     /**
-     * @param array{float, float, float} $sizes
+     * @param  array{float, float, float}  $sizes
      *
      * @throws InvalidValue
      */
@@ -151,7 +183,12 @@ final readonly class SaveStock
     {
         if ($by !== 0) {
             $now = intdiv($this->clock->now()->getTimestamp(), 60);
-            $this->rows->add($changes, $layout, MovementRow::class, StockFile::fromMovement(new StockMovement($this->rows->uid(), $lot, $by, $cause, $section, $now)));
+            $this->rows->add(
+                $changes,
+                $layout,
+                MovementRow::class,
+                StockFile::fromMovement(new StockMovement($this->rows->uid(), $lot, $by, $cause, $section, $now)),
+            );
         }
     }
 }

@@ -43,8 +43,12 @@ final readonly class LayoutFiles
 {
     public const MAX_BYTES = 20_000_000;
 
-    public function __construct(private ProjectLoader $load, private UlidGenerator $uids, private ClockInterface $clock, private Library $library)
-    {
+    public function __construct(
+        private ProjectLoader $load,
+        private UlidGenerator $uids,
+        private ClockInterface $clock,
+        private Library $library,
+    ) {
     }
 
     public function export(Layout $layout): string
@@ -67,12 +71,23 @@ final readonly class LayoutFiles
         $encode = fn (array $extra): string => json_encode((object) $extra, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
 
         return DB::transaction(function () use ($project, $encode): Layout {
-            $layout = new Layout([
-                'uid' => $this->uids->next(), 'rev' => 1, 'extra' => $encode($project->layout->extra), 'file_extra' => $encode($project->extra),
-                'name' => $this->freeName($project->layout->name),
-            ] + SaveLayout::columns($project->layout));
+            $layout = new Layout(
+                [
+                    'uid' => $this->uids->next(),
+                    'rev' => 1,
+                    'extra' => $encode($project->layout->extra),
+                    'file_extra' => $encode($project->extra),
+                    'name' => $this->freeName($project->layout->name),
+                ] + SaveLayout::columns($project->layout),
+            );
             $layout->save();
-            $row = fn (string $uid, int $k, array $extra): array => ['uid' => $uid, 'layout_id' => $layout->id, 'rev' => 1, 'position' => $k + 1, 'extra' => $encode($extra)];
+            $row = fn (string $uid, int $k, array $extra): array => [
+                'uid' => $uid,
+                'layout_id' => $layout->id,
+                'rev' => 1,
+                'position' => $k + 1,
+                'extra' => $encode($extra),
+            ];
             foreach ($project->sections as $k => $section) {
                 (new Section($row($section->uid, $k, $section->extra) + SaveSection::columns($section)))->save();
             }
@@ -85,7 +100,9 @@ final readonly class LayoutFiles
 
             foreach (self::works($project->works) as $model => $records) {
                 foreach ($records as $k => $values) {
-                    (new $model(['uid' => $values['uid'], 'layout_id' => $layout->id, 'rev' => 1, 'position' => $k + 1]))->keep($values)->save();
+                    (new $model(['uid' => $values['uid'], 'layout_id' => $layout->id, 'rev' => 1, 'position' => $k + 1]))
+                        ->keep($values)
+                        ->save();
                 }
             }
             foreach ($project->works->logs as $room => $log) {

@@ -32,7 +32,7 @@ final readonly class Backups
     }
 
     /**
-     * @param string|null $to a folder or file; without it among the copies that are kept here, where old ones give way
+     * @param  string|null  $to a folder or file; without it among the copies that are kept here, where old ones give way
      * @return string the file
      *
      * @throws InvalidValue when it cannot be written, or what was written is not whole
@@ -47,7 +47,9 @@ final readonly class Backups
         $copy = "{$file}.sqlite";
         try {
             @unlink($copy);
-            DB::connection('sqlite')->getPdo()->exec('VACUUM INTO '.DB::connection('sqlite')->getPdo()->quote($copy));
+            DB::connection('sqlite')
+                ->getPdo()
+                ->exec('VACUUM INTO '.DB::connection('sqlite')->getPdo()->quote($copy));
             $this->pack($copy, "{$file}.part");
             rename("{$file}.part", $file);
             chmod($file, 0600);
@@ -70,13 +72,21 @@ final readonly class Backups
         if ($faults !== []) {
             throw new InvalidValue('The copy is not whole: '.implode('; ', $faults).'.', 'to');
         }
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         $manifest = [
-            'format' => self::FORMAT, 'made_at' => $this->clock->now()->format('Y-m-d\TH:i:s\Z'), 'data' => $this->version->ours(), 'sha256' => hash_file('sha256', $copy),
-            'layouts' => array_column(self::rows(self::open($copy), 'select name from layouts where removed_at is null order by id'), 'name'),
+            'format' => self::FORMAT,
+            'made_at' => $this->clock->now()->format('Y-m-d\TH:i:s\Z'),
+            'data' => $this->version->ours(),
+            'sha256' => hash_file('sha256', $copy),
+            'layouts' => array_column(
+                self::rows(self::open($copy), 'select name from layouts where removed_at is null order by id'),
+                'name',
+            ),
         ];
-        $done = $zip->open($file, ZipArchive::CREATE | ZipArchive::OVERWRITE) === true
-            && $zip->addFile($copy, 'ridge.sqlite') && $zip->addFromString('manifest.json', json_encode($manifest, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE));
+        $done =
+            $zip->open($file, ZipArchive::CREATE | ZipArchive::OVERWRITE) === true &&
+            $zip->addFile($copy, 'ridge.sqlite') &&
+            $zip->addFromString('manifest.json', json_encode($manifest, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE));
         if (! $done || ! @$zip->close()) {
             throw new InvalidValue("It could not be written to {$file}: is the disk full?", 'to');
         }
@@ -90,7 +100,7 @@ final readonly class Backups
             $faults = array_diff(array_column(self::rows($data, 'pragma integrity_check'), 'integrity_check'), ['ok']);
             $loose = self::rows($data, 'pragma foreign_key_check');
 
-            return [...array_values($faults), ...($loose === [] ? [] : [count($loose).' rows belong to nothing'])];
+            return [...array_values($faults), ...$loose === [] ? [] : [count($loose).' rows belong to nothing']];
         } catch (PDOException $broken) {
             return [$broken->getMessage()];
         }
@@ -98,7 +108,10 @@ final readonly class Backups
 
     private static function open(string $database): PDO
     {
-        return new PDO("sqlite:{$database}", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC]);
+        return new PDO(
+            "sqlite:{$database}",
+            options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC],
+        );
     }
 
     /** @return list<array<string, mixed>> */
@@ -116,7 +129,12 @@ final readonly class Backups
         foreach (glob(self::folder().'/*'.self::SUFFIX) ?: [] as $file) {
             $manifest = self::manifest($file);
             if ($manifest !== null) {
-                $out[] = ['name' => basename($file), 'at' => new DateTimeImmutable($manifest['made_at'], new DateTimeZone('UTC')), 'bytes' => (int) filesize($file), 'layouts' => $manifest['layouts']];
+                $out[] = [
+                    'name' => basename($file),
+                    'at' => new DateTimeImmutable($manifest['made_at'], new DateTimeZone('UTC')),
+                    'bytes' => (int) filesize($file),
+                    'layouts' => $manifest['layouts'],
+                ];
             }
         }
 
@@ -141,17 +159,26 @@ final readonly class Backups
         return str_ends_with($name, self::SUFFIX) && is_file($file) ? $file : throw new InvalidValue('There is no such copy here.', 'copy');
     }
 
-    /** @return array{format: string, made_at: string, data: string, sha256: string, layouts: list<string>}|null null when it is no copy of ours */
+    /**
+     * @return array{format: string, made_at: string, data: string, sha256: string, layouts: list<string>}|null null when it is no copy of
+     *     ours
+     */
     public static function manifest(string $file): ?array
     {
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         if ($zip->open($file) !== true) {
             return null;
         }
         $manifest = json_decode((string) $zip->getFromName('manifest.json', 100_000), true);
         $zip->close();
-        $isOurs = is_array($manifest) && ($manifest['format'] ?? '') === self::FORMAT && is_string($manifest['made_at'] ?? null) && DateTimeImmutable::createFromFormat('Y-m-d\TH:i:s\Z', $manifest['made_at']) !== false
-            && is_string($manifest['data'] ?? null) && is_string($manifest['sha256'] ?? null) && is_array($manifest['layouts'] ?? null);
+        $isOurs =
+            is_array($manifest) &&
+            ($manifest['format'] ?? '') === self::FORMAT &&
+            is_string($manifest['made_at'] ?? null) &&
+            DateTimeImmutable::createFromFormat('Y-m-d\TH:i:s\Z', $manifest['made_at']) !== false &&
+            is_string($manifest['data'] ?? null) &&
+            is_string($manifest['sha256'] ?? null) &&
+            is_array($manifest['layouts'] ?? null);
 
         /** @var array{format: string, made_at: string, data: string, sha256: string, layouts: list<string>} $manifest */
         return $isOurs ? $manifest : null;

@@ -31,7 +31,9 @@ final class DataVersion
             return [];
         }
 
-        return array_values(array_map('strval', array_diff(DB::connection($connection)->table('migrations')->pluck('migration')->all(), $this->known)));
+        return array_values(
+            array_map('strval', array_diff(DB::connection($connection)->table('migrations')->pluck('migration')->all(), $this->known)),
+        );
     }
 
     /** Whether the data has still to be brought to the form of this program. */

@@ -40,8 +40,11 @@ final readonly class Devices
         $role = $this->pairing->with($code, $address);
         $secret = bin2hex(random_bytes(24));
         $device = Device::query()->create([
-            'uid' => $this->uids->next(), 'name' => mb_substr($name === '' ? 'A device' : $name, 0, self::MAX_NAME_LENGTH), 'secret_hash' => hash('sha256', $secret),
-            'role' => $role, 'paired_at' => $this->clock->now()->format('Y-m-d H:i:s'),
+            'uid' => $this->uids->next(),
+            'name' => mb_substr($name === '' ? 'A device' : $name, 0, self::MAX_NAME_LENGTH),
+            'secret_hash' => hash('sha256', $secret),
+            'role' => $role,
+            'paired_at' => $this->clock->now()->format('Y-m-d H:i:s'),
         ]);
         $this->saw($device);
 
@@ -73,11 +76,20 @@ final readonly class Devices
     public function all(): array
     {
         $now = $this->clock->now()->getTimestamp();
-        $rows = Device::query()->orderByDesc('id')->get()->map(function (Device $d) use ($now): array {
-            $paired = (new DateTimeImmutable($d->paired_at, new DateTimeZone('UTC')))->getTimestamp();
+        $rows = Device::query()
+            ->orderByDesc('id')
+            ->get()
+            ->map(function (Device $d) use ($now): array {
+                $paired = (new DateTimeImmutable($d->paired_at, new DateTimeZone('UTC')))->getTimestamp();
 
-            return ['uid' => $d->uid, 'name' => $d->name, 'role' => $d->role, 'paired' => self::ago($now - $paired), 'seen' => self::ago($now - (int) Cache::get("device-{$d->uid}", $paired))];
-        });
+                return [
+                    'uid' => $d->uid,
+                    'name' => $d->name,
+                    'role' => $d->role,
+                    'paired' => self::ago($now - $paired),
+                    'seen' => self::ago($now - (int) Cache::get("device-{$d->uid}", $paired)),
+                ];
+            });
 
         return array_values($rows->all());
     }

@@ -21,7 +21,10 @@ final readonly class Pairing
 
     private const PAIRING_CODE_LETTERS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
 
-    /** So many tries a minute from one address, and from all of them; then each address has one a minute, so that nobody locks the owner out. */
+    /**
+     * So many tries a minute from one address, and from all of them; then each address has one a minute, so that nobody locks the owner
+     * out.
+     */
     private const MAX_TRIES_PER_ADDRESS = 5;
 
     private const MAX_TRIES_IN_ALL = 40;
@@ -40,7 +43,11 @@ final readonly class Pairing
             $code .= self::PAIRING_CODE_LETTERS[random_int(0, 31)];
         }
         $until = $this->clock->now()->getTimestamp() + self::PAIRING_CODE_SECONDS;
-        file_put_contents(self::file(), json_encode(['hash' => password_hash($code, PASSWORD_DEFAULT), 'until' => $until, 'role' => $role->value], JSON_THROW_ON_ERROR), LOCK_EX);
+        file_put_contents(
+            self::file(),
+            json_encode(['hash' => password_hash($code, PASSWORD_DEFAULT), 'until' => $until, 'role' => $role->value], JSON_THROW_ON_ERROR),
+            LOCK_EX,
+        );
         chmod(self::file(), 0600);
 
         return substr($code, 0, 4).'-'.substr($code, 4);

@@ -22,8 +22,12 @@ final readonly class RestoreBackup
 
     private const MAX_BYTES = 2_000_000_000;
 
-    public function __construct(private Backups $backups, private DataVersion $version, private ClockInterface $clock, private UlidGenerator $uids)
-    {
+    public function __construct(
+        private Backups $backups,
+        private DataVersion $version,
+        private ClockInterface $clock,
+        private UlidGenerator $uids,
+    ) {
     }
 
     /**
@@ -37,7 +41,9 @@ final readonly class RestoreBackup
         $data = $this->unpacked($file, $manifest['sha256']);
         try {
             $this->fitted($data);
-            $before = $this->backups->make(config('ridge.backups').'/before-'.$this->clock->now()->format('Y-m-d-His').Backups::SUFFIX);
+            $before = $this->backups->make(
+                config('ridge.backups').'/before-'.$this->clock->now()->format('Y-m-d-His').Backups::SUFFIX,
+            );
             $this->exchange($data, $manifest['made_at']);
 
             return $before;
@@ -51,7 +57,7 @@ final readonly class RestoreBackup
 
     private function unpacked(string $file, string $hash): string
     {
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         $zip->open($file);
         $size = $zip->statName('ridge.sqlite')['size'] ?? 0;
         $from = $size > 0 && $size < self::MAX_BYTES ? $zip->getStream('ridge.sqlite') : false;
@@ -91,16 +97,29 @@ final readonly class RestoreBackup
         $pdo->exec('PRAGMA foreign_keys = OFF');
         try {
             $here->transaction(function () use ($pdo, $madeAt): void {
-                $tables = array_column(Backups::rows($pdo, "select name from restored.sqlite_master where type = 'table' and name not like 'sqlite_%'"), 'name');
+                $tables = array_column(
+                    Backups::rows($pdo, "select name from restored.sqlite_master where type = 'table' and name not like 'sqlite_%'"),
+                    'name',
+                );
                 foreach (array_diff($tables, self::TABLES_THAT_STAY) as $table) {
-                    $columns = implode(', ', array_map(fn (string $c): string => "\"{$c}\"", array_column(Backups::rows($pdo, "select name from pragma_table_info('{$table}')"), 'name')));
+                    $columns = implode(
+                        ', ',
+                        array_map(
+                            fn (string $c): string => "\"{$c}\"",
+                            array_column(Backups::rows($pdo, "select name from pragma_table_info('{$table}')"), 'name'),
+                        ),
+                    );
                     $pdo->exec("DELETE FROM main.\"{$table}\"");
                     $pdo->exec("INSERT INTO main.\"{$table}\" ({$columns}) SELECT {$columns} FROM restored.\"{$table}\"");
                 }
                 foreach (Layout::query()->get() as $layout) {
                     Revision::query()->create([
-                        'uid' => $this->uids->next(), 'layout_id' => $layout->id, 'kind' => 'restore', 'sentence' => 'Brought back from the copy of '.substr($madeAt, 0, 10),
-                        'changes' => [], 'made_at' => $this->clock->now()->format('Y-m-d H:i:s'),
+                        'uid' => $this->uids->next(),
+                        'layout_id' => $layout->id,
+                        'kind' => 'restore',
+                        'sentence' => 'Brought back from the copy of '.substr($madeAt, 0, 10),
+                        'changes' => [],
+                        'made_at' => $this->clock->now()->format('Y-m-d H:i:s'),
                     ]);
                 }
             });

@@ -39,8 +39,26 @@ final readonly class SaveJournal
         };
         $room = $project->works->room($project->section($laid->section));
         $air = (new RoomAir($room, new DateTimeZone($layout->zone), $project->works->logs[$room->uid] ?? null))->at($this->desk->minute());
-        $amounts = in_array($kind, ['still wet', 'dry'], true) ? [] : array_map(fn (MaterialAmount $a): array => ['material' => $a->material, 'amount' => round($a->amount, 1), 'unit' => $a->unit], $laid->amounts);
-        $this->write($layout, new JournalEntry($this->uids->next(), $this->desk->minute(), $kind, $laid->section, $laid->uid, $words, $air->temperature, $air->humidity, $amounts));
+        $amounts = in_array($kind, ['still wet', 'dry'], true)
+            ? []
+            : array_map(
+                fn (MaterialAmount $a): array => ['material' => $a->material, 'amount' => round($a->amount, 1), 'unit' => $a->unit],
+                $laid->amounts,
+            );
+        $this->write(
+            $layout,
+            new JournalEntry(
+                $this->uids->next(),
+                $this->desk->minute(),
+                $kind,
+                $laid->section,
+                $laid->uid,
+                $words,
+                $air->temperature,
+                $air->humidity,
+                $amounts,
+            ),
+        );
     }
 
     /** A step that touched laid work was undone or done again. */
@@ -50,9 +68,19 @@ final readonly class SaveJournal
             if ($row['table'] !== 'applications') {
                 continue;
             }
-            $data = json_decode((string) ($row['after']['data'] ?? $row['before']['data'] ?? '{}'), true);
+            $data = json_decode((string) ($row['after']['data'] ?? ($row['before']['data'] ?? '{}')), true);
             $kind = $step->kind === 'undo' ? 'undone' : 'done again';
-            $this->write($step->layout, new JournalEntry($this->uids->next(), $this->desk->minute(), $kind, (string) $data['section'], $row['uid'], ucfirst($kind).": {$step->sentence}"));
+            $this->write(
+                $step->layout,
+                new JournalEntry(
+                    $this->uids->next(),
+                    $this->desk->minute(),
+                    $kind,
+                    (string) $data['section'],
+                    $row['uid'],
+                    ucfirst($kind).": {$step->sentence}",
+                ),
+            );
 
             return;
         }
@@ -61,6 +89,8 @@ final readonly class SaveJournal
     private function write(Layout $layout, JournalEntry $entry): void
     {
         $position = (int) $layout->journalEntries()->max('position') + 1;
-        (new EntryRow(['uid' => $entry->uid, 'layout_id' => $layout->id, 'rev' => 1, 'position' => $position]))->keep(WorksFile::fromEntry($entry))->save();
+        (new EntryRow(['uid' => $entry->uid, 'layout_id' => $layout->id, 'rev' => 1, 'position' => $position]))
+            ->keep(WorksFile::fromEntry($entry))
+            ->save();
     }
 }

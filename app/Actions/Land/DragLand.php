@@ -27,12 +27,17 @@ final readonly class DragLand
     /** Where a grip is said to be, other than by how much it goes. */
     private const PLACES = ['x', 'y', 'station', 'height'];
 
-    public function __construct(private SaveLandFeature $place, private SaveRun $lay, private ProjectLoader $load, private Freshness $freshness)
-    {
+    public function __construct(
+        private SaveLandFeature $place,
+        private SaveRun $lay,
+        private ProjectLoader $load,
+        private Freshness $freshness,
+    ) {
     }
 
     /**
-     * @param array<string, mixed> $grip drag, uid, index; x, y, station, height (where it is now) or dx, dy, dz (by how much); snap 0 to take places as they are
+     * @param  array<string, mixed>  $grip drag, uid, index; x, y, station, height (where it is now) or dx, dy, dz (by how much); snap 0 to
+     *     take places as they are
      *
      * @throws InvalidValue when there is no such grip
      */
@@ -52,7 +57,7 @@ final readonly class DragLand
     /**
      * A place that was dragged to is where it was seen to go; a step by a key adds to what stands, whoever set that.
      *
-     * @param array<string, mixed> $grip
+     * @param  array<string, mixed>  $grip
      */
     public function save(Layout $layout, Section $section, array $grip): void
     {
@@ -61,7 +66,12 @@ final readonly class DragLand
         if ($row instanceof LandFeature) {
             $this->place->save($layout, $row, SaveLandFeature::sentence(ProjectLoader::feature($row)), $adds);
         } else {
-            $this->lay->save($layout, $row, in_array($grip['drag'] ?? '', ['start', 'end'], true) ? "{$row->name} moved" : "Grade of {$row->name} changed", $adds);
+            $this->lay->save(
+                $layout,
+                $row,
+                in_array($grip['drag'] ?? '', ['start', 'end'], true) ? "{$row->name} moved" : "Grade of {$row->name} changed",
+                $adds,
+            );
         }
     }
 
@@ -71,7 +81,9 @@ final readonly class DragLand
         $seen = $this->freshness->asSeen($row);
         $list = $row instanceof Run ? 'grade_points' : 'points';
 
-        return $seen === null || count((array) json_decode((string) ($seen[$list] ?? '[]'), true)) === count((array) json_decode((string) $row->getRawOriginal($list), true));
+        return $seen === null ||
+            count((array) json_decode((string) ($seen[$list] ?? '[]'), true)) ===
+                count((array) json_decode((string) $row->getRawOriginal($list), true));
     }
 
     /** @param  array<string, mixed>  $grip */
@@ -91,18 +103,34 @@ final readonly class DragLand
         }
         if ($drag === 'insert') {
             $next = $points[$index + 1] ?? $points[0];
-            $between = array_map(fn (float|int $a, float|int $b): float => ($a + $b) / 2.0, [$point['x_mm'], $point['y_mm'], $point['z_mm']], [$next['x_mm'], $next['y_mm'], $next['z_mm']]);
+            $between = array_map(
+                fn (float|int $a, float|int $b): float => ($a + $b) / 2.0,
+                [$point['x_mm'], $point['y_mm'], $point['z_mm']],
+                [$next['x_mm'], $next['y_mm'], $next['z_mm']],
+            );
             $here = $placement->toSection(new Point($between[0], $between[1]));
             array_splice($points, ++$index, 0, [['x_mm' => $between[0], 'y_mm' => $between[1], 'z_mm' => $between[2]]]);
         }
         if ($drag === 'height') {
             $height = max(-1000.0, min(3000.0, round((float) $point['z_mm'] + self::number($grip, 'dz', 0.0))));
             // Water and pads stay level.
-            $points = array_map(fn (array $p, int $k): array => $k === $index || in_array($row->kind, ['water', 'pad'], true) ? ['z_mm' => $height] + $p : $p, $points, array_keys($points));
+            $points = array_map(
+                fn (array $p, int $k): array => $k === $index || in_array($row->kind, ['water', 'pad'], true)
+                    ? ['z_mm' => $height] + $p
+                    : $p,
+                $points,
+                array_keys($points),
+            );
         } else {
             $x = round(max(0.0, min($section->width_mm, self::number($grip, 'x', $here->x) + self::number($grip, 'dx', 0.0))), 1);
             $y = round(max(0.0, min($section->depth_mm, self::number($grip, 'y', $here->y) + self::number($grip, 'dy', 0.0))), 1);
-            $at = $this->meant($layout, $section, $row->uid, new Point(self::whole($x, $section->width_mm), self::whole($y, $section->depth_mm)), $grip);
+            $at = $this->meant(
+                $layout,
+                $section,
+                $row->uid,
+                new Point(self::whole($x, $section->width_mm), self::whole($y, $section->depth_mm)),
+                $grip,
+            );
             $there = $placement->toLayout($at);
             $points[$index] = ['x_mm' => $there->x, 'y_mm' => $there->y, 'z_mm' => (float) ($points[$index]['z_mm'] ?? $point['z_mm'])];
         }
@@ -117,15 +145,23 @@ final readonly class DragLand
         $placement = ProjectLoader::section($section)->placement;
         $run = ProjectLoader::run($row)->seenFrom($placement);
         if ($drag === 'level') {
-            $row->start_height_mm = round(self::number($grip, 'height', $row->start_height_mm) + self::number($grip, 'dz', 0.0) + self::number($grip, 'dy', 0.0));
+            $row->start_height_mm = round(
+                self::number($grip, 'height', $row->start_height_mm) + self::number($grip, 'dz', 0.0) + self::number($grip, 'dy', 0.0),
+            );
 
             return $row;
         }
         if ($drag === 'start') {
-            $at = $this->meant($layout, $section, $row->uid, new Point(
-                round(self::number($grip, 'x', $run->start->x) + self::number($grip, 'dx', 0.0)),
-                round(self::number($grip, 'y', $run->start->y) + self::number($grip, 'dy', 0.0)),
-            ), $grip);
+            $at = $this->meant(
+                $layout,
+                $section,
+                $row->uid,
+                new Point(
+                    round(self::number($grip, 'x', $run->start->x) + self::number($grip, 'dx', 0.0)),
+                    round(self::number($grip, 'y', $run->start->y) + self::number($grip, 'dy', 0.0)),
+                ),
+                $grip,
+            );
             $p = $placement->toLayout($at);
             $row->x_mm = $p->x;
             $row->y_mm = $p->y;
@@ -134,12 +170,25 @@ final readonly class DragLand
         }
         if ($drag === 'end') {
             $now = $run->alignment->pointAt($run->alignment->length);
-            $goal = $this->meant($layout, $section, $row->uid, new Point(self::number($grip, 'x', $now->x) + self::number($grip, 'dx', 0.0), self::number($grip, 'y', $now->y) + self::number($grip, 'dy', 0.0)), $grip);
+            $goal = $this->meant(
+                $layout,
+                $section,
+                $row->uid,
+                new Point(
+                    self::number($grip, 'x', $now->x) + self::number($grip, 'dx', 0.0),
+                    self::number($grip, 'y', $now->y) + self::number($grip, 'dy', 0.0),
+                ),
+                $grip,
+            );
             $longer = $run->but(pieces: AlignmentBuilder::ending($run, $goal), gradePoints: [], structures: []);
             // What stood beyond the new end is held back to it.
             $row->elements = $longer->pieces;
-            $row->grade_points = array_values(array_filter($row->grade_points, fn (array $p): bool => (float) $p['station_mm'] <= $longer->alignment->length));
-            $row->structures = array_values(array_filter($row->structures, fn (array $s): bool => (float) $s['to_mm'] <= $longer->alignment->length));
+            $row->grade_points = array_values(
+                array_filter($row->grade_points, fn (array $p): bool => (float) $p['station_mm'] <= $longer->alignment->length),
+            );
+            $row->structures = array_values(
+                array_filter($row->structures, fn (array $s): bool => (float) $s['to_mm'] <= $longer->alignment->length),
+            );
 
             return $row;
         }
@@ -150,18 +199,36 @@ final readonly class DragLand
         $station = (float) $point['station_mm'] + self::number($grip, 'dx', 0.0);
         if (isset($grip['x'], $grip['y'])) {
             $start = $run->alignment->pointAt($station);
-            $station = $run->alignment->nearest(new Point(self::number($grip, 'x', $start->x), self::number($grip, 'y', $start->y)))['station'];
+            $station = $run->alignment->nearest(new Point(self::number($grip, 'x', $start->x), self::number($grip, 'y', $start->y)))[
+                'station'
+            ];
         } elseif (isset($grip['station'])) {
             $station = self::number($grip, 'station', $station);
         }
         // Neither past its neighbours nor into their vertical curves.
         $curve = fn (int $k): float => (float) ($sorted[$k]['curve_mm'] ?? 0.0) / 2.0;
-        $least = $index > 0 ? (float) $sorted[$index - 1]['station_mm'] + max(10.0, $curve($index - 1) + $curve($index)) : max(10.0, $curve($index));
-        $most = isset($sorted[$index + 1]) ? (float) $sorted[$index + 1]['station_mm'] - max(10.0, $curve($index) + $curve($index + 1)) : $run->alignment->length - $curve($index);
-        $sorted[$index] = [
-            'station_mm' => max($least, min($most, self::whole($station, $run->alignment->length))),
-            'height_mm' => max(-1000.0, min(3000.0, round(self::number($grip, 'height', (float) $point['height_mm']) + self::number($grip, 'dz', 0.0) + self::number($grip, 'dy', 0.0)))),
-        ] + array_intersect_key($point, ['curve_mm' => true]);
+        $least =
+            $index > 0
+                ? (float) $sorted[$index - 1]['station_mm'] + max(10.0, $curve($index - 1) + $curve($index))
+                : max(10.0, $curve($index));
+        $most = isset($sorted[$index + 1])
+            ? (float) $sorted[$index + 1]['station_mm'] - max(10.0, $curve($index) + $curve($index + 1))
+            : $run->alignment->length - $curve($index);
+        $sorted[$index] =
+            [
+                'station_mm' => max($least, min($most, self::whole($station, $run->alignment->length))),
+                'height_mm' => max(
+                    -1000.0,
+                    min(
+                        3000.0,
+                        round(
+                            self::number($grip, 'height', (float) $point['height_mm']) +
+                                self::number($grip, 'dz', 0.0) +
+                                self::number($grip, 'dy', 0.0),
+                        ),
+                    ),
+                ),
+            ] + array_intersect_key($point, ['curve_mm' => true]);
         $row->grade_points = $sorted;
 
         return $row;
@@ -170,7 +237,7 @@ final readonly class DragLand
     /**
      * Where a dragged place is meant to be: keys move it freely.
      *
-     * @param array<string, mixed> $grip
+     * @param  array<string, mixed>  $grip
      */
     private function meant(Layout $layout, Section $section, string $uid, Point $p, array $grip): Point
     {

@@ -37,12 +37,16 @@ final readonly class ImportLand
     /** What reaches further is no model, mm. */
     private const FULL_SIZE_FROM_MM = 100_000.0;
 
-    public function __construct(private Ledger $ledger, private UlidGenerator $uids, private ProjectLoader $load, private ComputedLand $desk)
-    {
+    public function __construct(
+        private Ledger $ledger,
+        private UlidGenerator $uids,
+        private ProjectLoader $load,
+        private ComputedLand $desk,
+    ) {
     }
 
     /**
-     * @param bool $full whether the file's lengths are those of the real thing
+     * @param  bool  $full whether the file's lengths are those of the real thing
      * @return string what came of it, with how far it lies from the file
      *
      * @throws InvalidValue with the file's name and line
@@ -73,7 +77,7 @@ final readonly class ImportLand
     /**
      * Lines at the model's size; those of the real thing begin at the board's corner, for theirs is a map's.
      *
-     * @param list<TrackLine> $lines
+     * @param  list<TrackLine>  $lines
      * @return list<TrackLine>
      */
     private static function modelled(array $lines, float $by): array
@@ -82,10 +86,17 @@ final readonly class ImportLand
         [$x1, $y1, $x2, $y2] = TrackLine::extent($lines);
         $reach = max($x2 - $x1, $y2 - $y1);
         if ($reach > self::FULL_SIZE_FROM_MM) {
-            throw new InvalidValue(sprintf('It reaches over %s m: these are lengths of the real thing. Choose “full size” beside the file, and bring it in again.', Decimal::trimmed($reach / 1000.0, 0)));
+            throw new InvalidValue(
+                sprintf(
+                    'It reaches over %s m: these are lengths of the real thing. Choose “full size” beside the file, and bring it in again.',
+                    Decimal::trimmed($reach / 1000.0, 0),
+                ),
+            );
         }
 
-        return max(abs($x1), abs($y1)) > self::FULL_SIZE_FROM_MM ? array_map(fn (TrackLine $l): TrackLine => $l->moved(1.0, -$x1, -$y1), $lines) : $lines;
+        return max(abs($x1), abs($y1)) > self::FULL_SIZE_FROM_MM
+            ? array_map(fn (TrackLine $l): TrackLine => $l->moved(1.0, -$x1, -$y1), $lines)
+            : $lines;
     }
 
     /** @param  list<TrackLine>  $lines */
@@ -98,25 +109,43 @@ final readonly class ImportLand
         foreach ($lines as $line) {
             [$run, $fit] = $line->fitted($this->uids->next(), $ground->at(...), FitBudget::among(count($lines)));
             if ($run->within($section->width, $section->depth) === null) {
-                throw new InvalidValue(sprintf('“%s” lies nowhere over the board, which is %s × %s mm; places count from its lower left corner.', $run->name, Decimal::trimmed($section->width, 1), Decimal::trimmed($section->depth, 1)));
+                throw new InvalidValue(
+                    sprintf(
+                        '“%s” lies nowhere over the board, which is %s × %s mm; places count from its lower left corner.',
+                        $run->name,
+                        Decimal::trimmed($section->width, 1),
+                        Decimal::trimmed($section->depth, 1),
+                    ),
+                );
             }
             $fitted[] = [$run, $fit];
         }
-        $fitted = $this->ledger->record($layout, count($fitted) === 1 ? "{$fitted[0][0]->name} brought in" : count($fitted).' runs brought in', function (ChangeSet $changes) use ($layout, $section, $fitted): array {
-            foreach ($fitted as $k => [$run]) {
-                $fitted[$k][0] = $this->named($run, $layout);
-                $changes->save(SaveRun::row($layout, $fitted[$k][0]->placed($section->placement)));
-            }
+        $fitted = $this->ledger->record(
+            $layout,
+            count($fitted) === 1 ? "{$fitted[0][0]->name} brought in" : count($fitted).' runs brought in',
+            function (ChangeSet $changes) use ($layout, $section, $fitted): array {
+                foreach ($fitted as $k => [$run]) {
+                    $fitted[$k][0] = $this->named($run, $layout);
+                    $changes->save(SaveRun::row($layout, $fitted[$k][0]->placed($section->placement)));
+                }
 
-            return $fitted;
-        });
+                return $fitted;
+            },
+        );
 
         return implode(' ', array_map(fn (array $pair): string => $this->said($pair[0], $pair[1]), $fitted));
     }
 
     private function said(Run $run, TrackFit $fit): string
     {
-        return sprintf('“%s” laid with %d %s; its furthest point lies %s mm off, the mean is %s mm.', $run->name, count($fit->pieces), count($fit->pieces) === 1 ? 'piece' : 'pieces', Decimal::trimmed($fit->worst, 2), Decimal::trimmed($fit->mean, 2));
+        return sprintf(
+            '“%s” laid with %d %s; its furthest point lies %s mm off, the mean is %s mm.',
+            $run->name,
+            count($fit->pieces),
+            count($fit->pieces) === 1 ? 'piece' : 'pieces',
+            Decimal::trimmed($fit->worst, 2),
+            Decimal::trimmed($fit->mean, 2),
+        );
     }
 
     private function named(Run $run, Layout $layout): Run
@@ -136,8 +165,25 @@ final readonly class ImportLand
         $section = $project->section($row->uid);
         $edge = $grid->onNodes ? 0.0 : $grid->cell;
         [$width, $depth] = [($grid->cols - ($grid->onNodes ? 1 : 0)) * $grid->cell, ($grid->rows - ($grid->onNodes ? 1 : 0)) * $grid->cell];
-        if (abs($grid->x0) > $edge + 1.0 || abs($grid->y0) > $edge + 1.0 || abs($width - $section->width) > $edge + 1.0 || abs($depth - $section->depth) > $edge + 1.0) {
-            throw new InvalidValue(sprintf('The grid covers %s × %s mm from %s, %s; the board is %s × %s mm from 0, 0.', ...array_map(fn (float $v): string => Decimal::trimmed($v, 1), [$width, $depth, $grid->x0, $grid->y0, $section->width, $section->depth])));
+        if (
+            abs($grid->x0) > $edge + 1.0 ||
+            abs($grid->y0) > $edge + 1.0 ||
+            abs($width - $section->width) > $edge + 1.0 ||
+            abs($depth - $section->depth) > $edge + 1.0
+        ) {
+            throw new InvalidValue(
+                sprintf(
+                    'The grid covers %s × %s mm from %s, %s; the board is %s × %s mm from 0, 0.',
+                    ...array_map(fn (float $v): string => Decimal::trimmed($v, 1), [
+                        $width,
+                        $depth,
+                        $grid->x0,
+                        $grid->y0,
+                        $section->width,
+                        $section->depth,
+                    ]),
+                ),
+            );
         }
         $fit = SurveyFit::of($grid, $project->layout->tension, $project->layout->stiffness);
         $this->ledger->record($layout, 'Heights brought in', function (ChangeSet $changes) use ($layout, $section, $fit): void {
@@ -145,12 +191,22 @@ final readonly class ImportLand
                 $changes->delete($old);
             }
             foreach ($fit->spots as $spot) {
-                $p = $section->placement->toLayout(new Point(min($section->width, max(0.0, $spot->x)), min($section->depth, max(0.0, $spot->y))));
-                $changes->save(SaveLandFeature::row($layout, new LandFeature($this->uids->next(), 'spot', [new Spot($p->x, $p->y, $spot->z)])));
+                $p = $section->placement->toLayout(
+                    new Point(min($section->width, max(0.0, $spot->x)), min($section->depth, max(0.0, $spot->y))),
+                );
+                $changes->save(
+                    SaveLandFeature::row($layout, new LandFeature($this->uids->next(), 'spot', [new Spot($p->x, $p->y, $spot->z)])),
+                );
             }
         });
 
-        return sprintf('The land now follows the grid through %d spot heights, with a mean of %s mm and %s mm at worst; the heights that stood on the board were taken out, Undo brings them back.', count($fit->spots), Decimal::trimmed($fit->mean, 2), Decimal::trimmed($fit->worst, 1));
+        return sprintf(
+            'The land now follows the grid through %d spot heights, with a mean of %s mm and %s mm at '
+                .'worst; the heights that stood on the board were taken out, Undo brings them back.',
+            count($fit->spots),
+            Decimal::trimmed($fit->mean, 2),
+            Decimal::trimmed($fit->worst, 1),
+        );
     }
 
     /** @return list<\App\Models\LandFeature> the spots and lines that lie wholly on the board */

@@ -29,7 +29,7 @@ final readonly class SaveEdge
     }
 
     /**
-     * @param string $how fix, free, copy
+     * @param  string  $how fix, free, copy
      *
      * @throws InvalidValue
      */
@@ -55,7 +55,7 @@ final readonly class SaveEdge
         $length = $section->edgeLength($edge);
         $line = [];
         for ($k = 0, $n = max(1, (int) ceil($length / self::STEP_MM)); $k <= $n; $k++) {
-            $at = $length * $k / $n;
+            $at = ($length * $k) / $n;
             $p = $section->placement->toSection($section->onEdge($edge, $at));
             $line[] = [$at, $ground->at($p->x, $p->y)];
         }
@@ -68,7 +68,9 @@ final readonly class SaveEdge
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
         $other = Joints::of($section, $project->sections)[$edge] ?? throw new InvalidValue('No board lies against this edge.', 'edge');
-        $against = Joints::against($section, $edge, $other) ?? throw new InvalidValue("{$other->name} lies aslant of this edge; an edge is copied to one that lies along it.", 'edge');
+        $against =
+            Joints::against($section, $edge, $other) ??
+            throw new InvalidValue("{$other->name} lies aslant of this edge; an edge is copied to one that lies along it.", 'edge');
         if (! isset($section->edges[$edge])) {
             throw new InvalidValue('Fix the edge first: only then is there something to copy.', 'edge');
         }

@@ -37,8 +37,12 @@ final readonly class SaveLandFeature
     /** New water lies so far below the lowest corner of its bank, mm. */
     private const BELOW_BANK_MM = 1.0;
 
-    public function __construct(private Ledger $ledger, private UlidGenerator $uids, private ProjectLoader $load, private ComputedLand $desk)
-    {
+    public function __construct(
+        private Ledger $ledger,
+        private UlidGenerator $uids,
+        private ProjectLoader $load,
+        private ComputedLand $desk,
+    ) {
     }
 
     /** @param  array<string, mixed>  $input kind, points[]{x, y, z?}: where no height is given the ground's is taken */
@@ -64,17 +68,24 @@ final readonly class SaveLandFeature
         }
         $heights = array_map(fn (Spot $p): float => $p->z, $points);
         if ($points !== [] && in_array($kind, LandFeature::SHAPES, true)) {
-            $points = self::level($points, match ($kind) {
-                'water' => min($heights) - self::BELOW_BANK_MM,
-                'pad' => round(array_sum($heights) / count($heights)),
-                default => 0.0,
-            });
+            $points = self::level(
+                $points,
+                match ($kind) {
+                    'water' => min($heights) - self::BELOW_BANK_MM,
+                    'pad' => round(array_sum($heights) / count($heights)),
+                    default => 0.0,
+                },
+            );
         }
         $feature = $typed->made(fn (): LandFeature => new LandFeature($this->uids->next(), $kind, $points, $typed->text('name')));
 
         $pins = in_array($kind, LandFeature::SHAPES, true) || $project->hasLand($section) ? [] : $this->pins($section, $feature);
 
-        return $this->ledger->record($layout, ucfirst($kind).' placed', function (ChangeSet $changes) use ($layout, $feature, $pins): FeatureRow {
+        return $this->ledger->record($layout, ucfirst($kind).' placed', function (ChangeSet $changes) use (
+            $layout,
+            $feature,
+            $pins,
+        ): FeatureRow {
             foreach ($pins as $pin) {
                 $changes->save(self::row($layout, $pin));
             }
@@ -103,7 +114,10 @@ final readonly class SaveLandFeature
         }
         $grid = HeightGrid::cells(count($xs), count($ys), self::VALLEY_RASTER_MM, 0.0, 0.0, $ground->raster($xs, $ys));
         $wet = fn (float $x, float $y): bool => array_filter($ground->basins, fn (Basin $b): bool => $b->waterAt($x, $y) !== null) !== [];
-        $way = LineSimplifier::line([[$from->x, $from->y], ...array_slice(Wetness::downhill($grid, $from->x, $from->y, $wet), 1)], self::VALLEY_RASTER_MM * 0.8);
+        $way = LineSimplifier::line(
+            [[$from->x, $from->y], ...array_slice(Wetness::downhill($grid, $from->x, $from->y, $wet), 1)],
+            self::VALLEY_RASTER_MM * 0.8,
+        );
 
         return array_map(function (array $p) use ($section): Spot {
             $there = $section->placement->toLayout(new Point(round($p[0]), round($p[1])));
@@ -133,9 +147,15 @@ final readonly class SaveLandFeature
 
     public static function row(Layout $layout, LandFeature $feature): FeatureRow
     {
-        return new FeatureRow([
-            'uid' => $feature->uid, 'layout_id' => $layout->id, 'rev' => 1, 'extra' => '{}', 'position' => (int) $layout->features()->max('position') + 1,
-        ] + self::columns($feature));
+        return new FeatureRow(
+            [
+                'uid' => $feature->uid,
+                'layout_id' => $layout->id,
+                'rev' => 1,
+                'extra' => '{}',
+                'position' => (int) $layout->features()->max('position') + 1,
+            ] + self::columns($feature),
+        );
     }
 
     /** @param  array<string, mixed>  $input points[]{x, y, z}, name, rev */
@@ -149,7 +169,9 @@ final readonly class SaveLandFeature
             $here = $old === null ? null : $standing->toSection(new Point((float) $old['x_mm'], (float) $old['y_mm']));
             $x = $typed->length("points.{$k}.x", current: $here === null ? null : round($here->x, 6));
             $y = $typed->length("points.{$k}.y", current: $here === null ? null : round($here->y, 6));
-            $z = in_array($feature->kind, LandFeature::SHAPES, true) ? (float) ($old['z_mm'] ?? 0.0) : $typed->length("points.{$k}.z", current: $old === null ? null : (float) $old['z_mm']);
+            $z = in_array($feature->kind, LandFeature::SHAPES, true)
+                ? (float) ($old['z_mm'] ?? 0.0)
+                : $typed->length("points.{$k}.z", current: $old === null ? null : (float) $old['z_mm']);
             $points[] = $this->onBoard($typed, $section, $x, $y, $z, $k);
         }
         $old = ProjectLoader::feature($feature);
@@ -167,7 +189,9 @@ final readonly class SaveLandFeature
         if ($feature->kind === 'water' || $feature->kind === 'pad') {
             $points = self::level($points, $typed->length('level', $old->points[0]->z, $old->points[0]->z));
         }
-        $made = $typed->made(fn (): LandFeature => new LandFeature($feature->uid, $feature->kind, $points, $typed->text('name'), $old->extra, $figures));
+        $made = $typed->made(
+            fn (): LandFeature => new LandFeature($feature->uid, $feature->kind, $points, $typed->text('name'), $old->extra, $figures),
+        );
         $feature->fill(self::columns($made));
         $this->save($layout, $feature, self::sentence($made));
     }
@@ -197,7 +221,7 @@ final readonly class SaveLandFeature
     }
 
     /**
-     * @param list<Spot> $points
+     * @param  list<Spot>  $points
      * @return list<Spot> all at one height
      */
     private static function level(array $points, float $level): array
@@ -215,7 +239,14 @@ final readonly class SaveLandFeature
     {
         if ($x < -0.5 || $x > $row->width_mm + 0.5 || $y < -0.5 || $y > $row->depth_mm + 0.5) {
             $axis = $x < -0.5 || $x > $row->width_mm + 0.5 ? 'x' : 'y';
-            $typed->fault(sprintf('That lies outside the board, which is %s × %s mm.', Decimal::trimmed($row->width_mm, 1), Decimal::trimmed($row->depth_mm, 1)), "points/{$k}/{$axis}");
+            $typed->fault(
+                sprintf(
+                    'That lies outside the board, which is %s × %s mm.',
+                    Decimal::trimmed($row->width_mm, 1),
+                    Decimal::trimmed($row->depth_mm, 1),
+                ),
+                "points/{$k}/{$axis}",
+            );
         }
         $p = ProjectLoader::section($row)->placement->toLayout(new Point($x, $y));
 

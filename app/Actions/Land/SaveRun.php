@@ -29,10 +29,20 @@ use IdleRidge\Core\Track\Structure;
 final readonly class SaveRun
 {
     /** Cross-section that a road begins with: two narrow lanes, thin surfacing. */
-    private const ROAD = ['half_width_left_mm' => 32.0, 'half_width_right_mm' => 32.0, 'roadbed_mm' => 1.0, 'sleeper_mm' => 0.0, 'rail_mm' => 0.0];
+    private const ROAD = [
+        'half_width_left_mm' => 32.0,
+        'half_width_right_mm' => 32.0,
+        'roadbed_mm' => 1.0,
+        'sleeper_mm' => 0.0,
+        'rail_mm' => 0.0,
+    ];
 
-    public function __construct(private Ledger $ledger, private UlidGenerator $uids, private ProjectLoader $load, private ComputedLand $desk)
-    {
+    public function __construct(
+        private Ledger $ledger,
+        private UlidGenerator $uids,
+        private ProjectLoader $load,
+        private ComputedLand $desk,
+    ) {
     }
 
     /**
@@ -40,7 +50,7 @@ final readonly class SaveRun
      * at another's end goes on: both with its heading and height. A road takes the ground's heights, and that of the rails
      * where it crosses them.
      *
-     * @param array<string, mixed> $input x1, y1, x2, y2, kind; `snap` 0 to take the places as they are
+     * @param  array<string, mixed>  $input x1, y1, x2, y2, kind; `snap` 0 to take the places as they are
      */
     public function create(Layout $layout, SectionRow $row, array $input): RunRow
     {
@@ -54,10 +64,19 @@ final readonly class SaveRun
                 throw new InvalidValue('The two ends of the run lie in one place.', 'x2');
             }
             $model = $this->desk->model($project, $section);
-            $begun = $typed->text('snap', '1') === '0' || $kind !== 'track' ? null : Snap::near(new Point($x1, $y1), $section->width, $section->depth, array_values(array_filter($model->grading->runs, fn (Run $r): bool => $r->kind === 'track')));
-            $here = $begun?->run === null
-                ? $this->fresh($kind, $this->name($layout, $kind), $model, new Point(round($x1), round($y1)), new Point($x2, $y2))
-                : $this->leaving($this->name($layout, $kind), $begun->run, $begun->station, new Point($x2, $y2));
+            $begun =
+                $typed->text('snap', '1') === '0' || $kind !== 'track'
+                    ? null
+                    : Snap::near(
+                        new Point($x1, $y1),
+                        $section->width,
+                        $section->depth,
+                        array_values(array_filter($model->grading->runs, fn (Run $r): bool => $r->kind === 'track')),
+                    );
+            $here =
+                $begun?->run === null
+                    ? $this->fresh($kind, $this->name($layout, $kind), $model, new Point(round($x1), round($y1)), new Point($x2, $y2))
+                    : $this->leaving($this->name($layout, $kind), $begun->run, $begun->station, new Point($x2, $y2));
             $this->onBoard($here, $section->width, $section->depth);
 
             return $here->placed($section->placement);
@@ -69,7 +88,7 @@ final readonly class SaveRun
     /**
      * A second track beside one, with a ditch between the two where the first has a ditch.
      *
-     * @param array<string, mixed> $input side (left or right), apart
+     * @param  array<string, mixed>  $input side (left or right), apart
      */
     public function beside(Layout $layout, RunRow $row, array $input): RunRow
     {
@@ -85,17 +104,34 @@ final readonly class SaveRun
             $facing = ($apart + ($profile['ditch_depth_mm'] > 0.0 ? $profile['ditch_width_mm'] : 0.0)) / 2.0;
             $with = fn (string $side): FormationProfile => FormationProfile::from(["half_width_{$side}_mm" => $facing] + $profile);
             $second = $run->but(
-                uid: $this->uids->next(), name: $this->name($layout, 'track'), start: $run->alignment->beside(0.0, $offset), pieces: AlignmentBuilder::beside($run, $offset), gradePoints: [], profile: $with($left ? 'right' : 'left'), structures: [],
+                uid: $this->uids->next(),
+                name: $this->name($layout, 'track'),
+                start: $run->alignment->beside(0.0, $offset),
+                pieces: AlignmentBuilder::beside($run, $offset),
+                gradePoints: [],
+                profile: $with($left ? 'right' : 'left'),
+                structures: [],
             );
             $points = [];
             foreach ($run->gradePoints as $point) {
-                $points[] = ['station_mm' => min($second->alignment->length, $second->alignment->nearest($run->alignment->beside($point['station_mm'], $offset))['station'])] + $point;
+                $points[] =
+                    [
+                        'station_mm' => min(
+                            $second->alignment->length,
+                            $second->alignment->nearest($run->alignment->beside($point['station_mm'], $offset))['station'],
+                        ),
+                    ] + $point;
             }
 
             return [$run->but(profile: $with($left ? 'left' : 'right')), $second->but(gradePoints: $points)];
         });
 
-        return $this->ledger->record($layout, "Track laid beside {$run->name}", function (ChangeSet $changes) use ($layout, $row, $first, $second): RunRow {
+        return $this->ledger->record($layout, "Track laid beside {$run->name}", function (ChangeSet $changes) use (
+            $layout,
+            $row,
+            $first,
+            $second,
+        ): RunRow {
             $row->fill(self::columns($first));
             $changes->save($row);
             $new = self::row($layout, $second);
@@ -108,7 +144,7 @@ final readonly class SaveRun
     /**
      * A wall where the land needs one, on one side between two stations.
      *
-     * @param array<string, mixed> $input side (left or right), from, to
+     * @param  array<string, mixed>  $input side (left or right), from, to
      */
     public function wall(Layout $layout, RunRow $row, array $input): void
     {
@@ -137,7 +173,15 @@ final readonly class SaveRun
 
     public static function row(Layout $layout, Run $run): RunRow
     {
-        return new RunRow(['layout_id' => $layout->id, 'rev' => 1, 'extra' => '{}', 'position' => (int) $layout->runs()->max('position') + 1, 'uid' => $run->uid] + self::columns($run));
+        return new RunRow(
+            [
+                'layout_id' => $layout->id,
+                'rev' => 1,
+                'extra' => '{}',
+                'position' => (int) $layout->runs()->max('position') + 1,
+                'uid' => $run->uid,
+            ] + self::columns($run),
+        );
     }
 
     private function laid(Layout $layout, Run $run, string $sentence): RunRow
@@ -158,13 +202,31 @@ final readonly class SaveRun
         $piece = [['kind' => 'tangent', 'length_mm' => $length]];
         $ground = fn (Point $p): float => round($model->ground->at($p->x, $p->y));
         $middle = new Point(($from->x + $to->x) / 2.0, ($from->y + $to->y) / 2.0);
-        $run = Run::lay($this->uids->next(), $name, $from, $heading, $piece, $kind === 'road' ? $ground($from) : $ground($middle), [], $profile, [], $kind);
+        $run = Run::lay(
+            $this->uids->next(),
+            $name,
+            $from,
+            $heading,
+            $piece,
+            $kind === 'road' ? $ground($from) : $ground($middle),
+            [],
+            $profile,
+            [],
+            $kind,
+        );
         if ($kind !== 'road') {
             return $run;
         }
         $points = Crossing::levelsOf($run, $model->grading->runs);
 
-        return $run->but(gradePoints: [...$points, ...(array_filter($points, fn (array $p): bool => $p['station_mm'] > $length - 1.0) === [] ? [['station_mm' => $length, 'height_mm' => $ground($to)]] : [])]);
+        return $run->but(
+            gradePoints: [
+                ...$points,
+                ...array_filter($points, fn (array $p): bool => $p['station_mm'] > $length - 1.0) === []
+                    ? [['station_mm' => $length, 'height_mm' => $ground($to)]]
+                    : [],
+            ],
+        );
     }
 
     private function leaving(string $name, Run $main, float $station, Point $to): Run
@@ -175,7 +237,18 @@ final readonly class SaveRun
         $ahead = ($to->x - $from->x) * cos($heading) + ($to->y - $from->y) * sin($heading) >= 0.0;
         $heading += $ahead ? 0.0 : M_PI;
 
-        return Run::lay($this->uids->next(), $name, $from, rad2deg($heading), [AlignmentBuilder::toward($from, $heading, $to)], $main->grade->heightAt($station), [], $main->profile, [], 'track');
+        return Run::lay(
+            $this->uids->next(),
+            $name,
+            $from,
+            rad2deg($heading),
+            [AlignmentBuilder::toward($from, $heading, $to)],
+            $main->grade->heightAt($station),
+            [],
+            $main->profile,
+            [],
+            'track',
+        );
     }
 
     /** @param  array<string, mixed>  $input name, x, y, heading, elements[], start_height, grade_points[], profile[], rev */
@@ -202,8 +275,15 @@ final readonly class SaveRun
     public static function columns(Run $run): array
     {
         return [
-            'name' => $run->name, 'kind' => $run->kind, 'x_mm' => $run->start->x, 'y_mm' => $run->start->y, 'heading_deg' => $run->headingDeg, 'elements' => $run->pieces,
-            'start_height_mm' => $run->startHeight, 'grade_points' => $run->gradePoints, 'profile' => $run->profile->toArray(),
+            'name' => $run->name,
+            'kind' => $run->kind,
+            'x_mm' => $run->start->x,
+            'y_mm' => $run->start->y,
+            'heading_deg' => $run->headingDeg,
+            'elements' => $run->pieces,
+            'start_height_mm' => $run->startHeight,
+            'grade_points' => $run->gradePoints,
+            'profile' => $run->profile->toArray(),
             'structures' => array_map(fn (Structure $s): array => $s->toArray(), $run->structures),
         ];
     }
@@ -222,14 +302,29 @@ final readonly class SaveRun
         $profile = $old->profile->toArray();
         foreach ($profile as $key => $value) {
             if ($typed->has("profile.{$key}")) {
-                $profile[$key] = str_ends_with($key, '_mm') ? $typed->length("profile.{$key}", $value, $value) : $typed->number("profile.{$key}", $value);
+                $profile[$key] = str_ends_with($key, '_mm')
+                    ? $typed->length("profile.{$key}", $value, $value)
+                    : $typed->number("profile.{$key}", $value);
             }
         }
 
         return $typed->made(function () use ($typed, $section, $standing, $old, $x, $y, $heading, $pieces, $level, $profile): Run {
-            $structures = $typed->has('structures') ? $this->structures($typed, $old) : array_map(fn (Structure $s): array => $s->toArray(), $old->structures);
+            $structures = $typed->has('structures')
+                ? $this->structures($typed, $old)
+                : array_map(fn (Structure $s): array => $s->toArray(), $old->structures);
             $points = $typed->has('grade_points') ? $this->gradePoints($typed, $level, $old) : $old->gradePoints;
-            $here = Run::lay($standing->uid, $typed->text('name', $standing->name), new Point($x, $y), $heading, $pieces, $level, $points, FormationProfile::from($profile), $structures, $old->kind);
+            $here = Run::lay(
+                $standing->uid,
+                $typed->text('name', $standing->name),
+                new Point($x, $y),
+                $heading,
+                $pieces,
+                $level,
+                $points,
+                FormationProfile::from($profile),
+                $structures,
+                $old->kind,
+            );
             $this->onBoard($here, $section->width, $section->depth);
             $moved = abs($x - $old->start->x) > 1e-6 || abs($y - $old->start->y) > 1e-6;
             $start = $moved ? $section->placement->toLayout($here->start) : new Point($standing->x_mm, $standing->y_mm);
@@ -239,7 +334,10 @@ final readonly class SaveRun
         });
     }
 
-    /** @return array<array-key, array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float, to_radius_mm?: float}> */
+    /**
+     * @return array<array-key, array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float,
+     *     to_radius_mm?: float}>
+     */
     private function pieces(FormInput $typed, Run $old): array
     {
         $pieces = [];
@@ -247,21 +345,38 @@ final readonly class SaveRun
             $was = $old->pieces[$k] ?? [];
             if ($typed->text("elements.{$k}.kind") === 'arc') {
                 $pieces[$k] = [
-                    'kind' => 'arc', 'radius_mm' => $typed->length("elements.{$k}.radius", current: $was['radius_mm'] ?? null),
+                    'kind' => 'arc',
+                    'radius_mm' => $typed->length("elements.{$k}.radius", current: $was['radius_mm'] ?? null),
                     'angle_deg' => $typed->number("elements.{$k}.angle"),
                 ];
             } elseif ($typed->text("elements.{$k}.kind") === 'transition') {
-                $radius = fn (string $end): float => $typed->text("elements.{$k}.{$end}") === '' ? 0.0 : $typed->length("elements.{$k}.{$end}", current: $end === 'from' ? ($was['from_radius_mm'] ?? null) : ($was['to_radius_mm'] ?? null));
-                $pieces[$k] = ['kind' => 'transition', 'length_mm' => $typed->length("elements.{$k}.length", current: $was['length_mm'] ?? null), 'from_radius_mm' => $radius('from'), 'to_radius_mm' => $radius('to')];
+                $radius = fn (string $end): float => $typed->text("elements.{$k}.{$end}") === ''
+                    ? 0.0
+                    : $typed->length(
+                        "elements.{$k}.{$end}",
+                        current: $end === 'from' ? $was['from_radius_mm'] ?? null : $was['to_radius_mm'] ?? null,
+                    );
+                $pieces[$k] = [
+                    'kind' => 'transition',
+                    'length_mm' => $typed->length("elements.{$k}.length", current: $was['length_mm'] ?? null),
+                    'from_radius_mm' => $radius('from'),
+                    'to_radius_mm' => $radius('to'),
+                ];
             } elseif ($typed->text("elements.{$k}.kind") === 'tangent') {
-                $pieces[$k] = ['kind' => 'tangent', 'length_mm' => $typed->length("elements.{$k}.length", current: $was['length_mm'] ?? null)];
+                $pieces[$k] = [
+                    'kind' => 'tangent',
+                    'length_mm' => $typed->length("elements.{$k}.length", current: $was['length_mm'] ?? null),
+                ];
             }
         }
 
         return $pieces;
     }
 
-    /** @return array<array-key, array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: float, lining_mm?: float, inside_mm?: float}> rows with nothing typed are left out */
+    /**
+     * @return array<array-key, array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: float, lining_mm?: float,
+     *     inside_mm?: float}> rows with nothing typed are left out
+     */
     private function structures(FormInput $typed, Run $old): array
     {
         $out = [];
@@ -269,13 +384,27 @@ final readonly class SaveRun
             if ($typed->text("structures.{$k}.from").$typed->text("structures.{$k}.to") !== '') {
                 $was = $old->structures[$k] ?? null;
                 $kind = $typed->text("structures.{$k}.kind");
-                $out[$k] = ['kind' => $kind, 'from_mm' => $typed->length("structures.{$k}.from", current: $was?->from), 'to_mm' => $typed->length("structures.{$k}.to", current: $was?->to)];
-                $thick = $typed->text("structures.{$k}.thick") === '' ? null : $typed->length("structures.{$k}.thick", current: $was?->thick);
+                $out[$k] = [
+                    'kind' => $kind,
+                    'from_mm' => $typed->length("structures.{$k}.from", current: $was?->from),
+                    'to_mm' => $typed->length("structures.{$k}.to", current: $was?->to),
+                ];
+                $thick =
+                    $typed->text("structures.{$k}.thick") === '' ? null : $typed->length("structures.{$k}.thick", current: $was?->thick);
                 $more = $typed->text("structures.{$k}.more") !== '';
                 if ($kind === 'bridge') {
-                    $out[$k] += array_filter(['deck_mm' => $thick, 'piers' => $more ? $typed->number("structures.{$k}.more") : null], is_float(...));
+                    $out[$k] += array_filter(
+                        ['deck_mm' => $thick, 'piers' => $more ? $typed->number("structures.{$k}.more") : null],
+                        is_float(...),
+                    );
                 } elseif ($kind === 'tunnel') {
-                    $out[$k] += array_filter(['lining_mm' => $thick, 'inside_mm' => $more ? $typed->length("structures.{$k}.more", current: $was?->inside) : null], is_float(...));
+                    $out[$k] += array_filter(
+                        [
+                            'lining_mm' => $thick,
+                            'inside_mm' => $more ? $typed->length("structures.{$k}.more", current: $was?->inside) : null,
+                        ],
+                        is_float(...),
+                    );
                 }
             }
         }
@@ -299,12 +428,14 @@ final readonly class SaveRun
             $was = $old->gradePoints[$k] ?? [];
             $station = $typed->length("grade_points.{$k}.station", current: $was['station_mm'] ?? null);
             if (str_ends_with($typed->text("grade_points.{$k}.height"), '%')) {
-                $height += $typed->number("grade_points.{$k}.height") / 100.0 * ($station - $before);
+                $height += ($typed->number("grade_points.{$k}.height") / 100.0) * ($station - $before);
             } else {
                 $height = $typed->length("grade_points.{$k}.height", current: $was['height_mm'] ?? null);
             }
             $before = $station;
-            $curve = $typed->has("grade_points.{$k}.curve") ? $typed->length("grade_points.{$k}.curve", 0.0, $was['curve_mm'] ?? null) : ($was['curve_mm'] ?? 0.0);
+            $curve = $typed->has("grade_points.{$k}.curve")
+                ? $typed->length("grade_points.{$k}.curve", 0.0, $was['curve_mm'] ?? null)
+                : $was['curve_mm'] ?? 0.0;
             $points[$k] = ['station_mm' => $station, 'height_mm' => $height] + ($curve === 0.0 ? [] : ['curve_mm' => $curve]);
         }
 
@@ -314,7 +445,14 @@ final readonly class SaveRun
     private function onBoard(Run $here, float $width, float $depth): void
     {
         if ($here->within($width, $depth) === null) {
-            throw new InvalidValue(sprintf('The run lies nowhere over the board, which is %s × %s mm.', Decimal::trimmed($width, 1), Decimal::trimmed($depth, 1)), 'x');
+            throw new InvalidValue(
+                sprintf(
+                    'The run lies nowhere over the board, which is %s × %s mm.',
+                    Decimal::trimmed($width, 1),
+                    Decimal::trimmed($depth, 1),
+                ),
+                'x',
+            );
         }
     }
 

@@ -21,40 +21,81 @@ final class CutSettingsInput
         $first = $old->first();
         $school = CutSchool::tryFrom($typed->text('cuts.school')) ?? $old->school;
         $values = [];
-        foreach (['sheet_mm' => $first->thickness, 'skin_mm' => $old->skin, 'sheet_width_mm' => $first->width, 'sheet_depth_mm' => $first->depth, 'kerf_mm' => $old->kerf, 'margin_mm' => $old->margin] as $key => $now) {
+        foreach (
+            [
+                'sheet_mm' => $first->thickness,
+                'skin_mm' => $old->skin,
+                'sheet_width_mm' => $first->width,
+                'sheet_depth_mm' => $first->depth,
+                'kerf_mm' => $old->kerf,
+                'margin_mm' => $old->margin,
+            ] as $key => $now
+        ) {
             $values[] = $typed->length("cuts.{$key}", $now, $now);
         }
         $price = $typed->has('cuts.price') ? self::price($typed, 'cuts.price') : $first->price;
         $rows = $typed->has('cuts.more') ? self::rows($typed, $old) : null;
 
-        $hollow = $typed->has('cuts.hollow_mm') ? ($typed->text('cuts.hollow_mm') === '' ? null : $typed->length('cuts.hollow_mm', current: $old->hollow)) : $old->hollow;
+        $hollow = $typed->has('cuts.hollow_mm')
+            ? ($typed->text('cuts.hollow_mm') === ''
+                ? null
+                : $typed->length('cuts.hollow_mm', current: $old->hollow))
+            : $old->hollow;
         $plate = $typed->length('cuts.plate_mm', $old->plate, $old->plate);
         $gap = $typed->length('cuts.riser_gap_mm', $old->riserGap, $old->riserGap);
         $board = self::board($typed, $old->board);
         $shell = self::shell($typed, $old->shell);
 
-        return fn (): CutSettings => CutSettings::of($school, ...[...$values, $rows === null ? array_slice($old->sheets, 1) : self::sheets($rows), $price, $hollow, $plate, $gap, $board(), $shell()]);
+        return fn (): CutSettings => CutSettings::of(
+            $school,
+            ...[
+                ...$values,
+                $rows === null ? array_slice($old->sheets, 1) : self::sheets($rows),
+                $price,
+                $hollow,
+                $plate,
+                $gap,
+                $board(),
+                $shell(),
+            ],
+        );
     }
 
     /** @return callable(): BoardBuild */
     private static function board(FormInput $typed, BoardBuild $old): callable
     {
         $values = [];
-        foreach (['top_mm' => $old->top, 'timber_mm' => $old->timber, 'timber_high_mm' => $old->timberHigh, 'gap_mm' => $old->gap, 'stock_mm' => $old->stock] as $key => $now) {
+        foreach (
+            [
+                'top_mm' => $old->top,
+                'timber_mm' => $old->timber,
+                'timber_high_mm' => $old->timberHigh,
+                'gap_mm' => $old->gap,
+                'stock_mm' => $old->stock,
+            ] as $key => $now
+        ) {
             $values[] = $typed->length("cuts.board.{$key}", $now, $now);
         }
         $values[] = $typed->number('cuts.board.lift_kg', $old->lift);
         $opening = $old->opening;
         if ($typed->has('cuts.board.opening_width_mm')) {
             $none = $typed->text('cuts.board.opening_width_mm').$typed->text('cuts.board.opening_height_mm') === '';
-            $opening = $none ? null : [$typed->length('cuts.board.opening_width_mm', current: $old->opening[0] ?? null), $typed->length('cuts.board.opening_height_mm', current: $old->opening[1] ?? null)];
+            $opening = $none
+                ? null
+                : [
+                    $typed->length('cuts.board.opening_width_mm', current: $old->opening[0] ?? null),
+                    $typed->length('cuts.board.opening_height_mm', current: $old->opening[1] ?? null),
+                ];
         }
         $packing = $old->packing;
         if ($typed->has('cuts.board.packing_mm')) {
             $packing = [];
             foreach (preg_split('/[\s;]+/', $typed->text('cuts.board.packing_mm'), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
                 if (! is_numeric(str_replace(',', '.', $word))) {
-                    $typed->fault("“{$word}” is not a thickness; type millimetres with spaces between, such as 1 2 3 5.", 'cuts/board/packing_mm');
+                    $typed->fault(
+                        "“{$word}” is not a thickness; type millimetres with spaces between, such as 1 2 3 5.",
+                        'cuts/board/packing_mm',
+                    );
                 }
                 $packing[] = (float) str_replace(',', '.', $word);
             }
@@ -67,7 +108,15 @@ final class CutSettingsInput
     private static function shell(FormInput $typed, ShellBuild $old): callable
     {
         $values = [];
-        foreach (['rib_gap_mm' => $old->ribGap, 'strip_gap_mm' => $old->stripGap, 'strip_mm' => $old->strip, 'cloth_width_mm' => $old->clothWidth, 'cloth_length_mm' => $old->clothLength] as $key => $now) {
+        foreach (
+            [
+                'rib_gap_mm' => $old->ribGap,
+                'strip_gap_mm' => $old->stripGap,
+                'strip_mm' => $old->strip,
+                'cloth_width_mm' => $old->clothWidth,
+                'cloth_length_mm' => $old->clothLength,
+            ] as $key => $now
+        ) {
             $values[] = $typed->length("cuts.shell.{$key}", $now, $now);
         }
         $overlap = $typed->has('cuts.shell.overlap') ? $typed->number('cuts.shell.overlap', 100.0 * $old->overlap) / 100.0 : $old->overlap;
@@ -82,13 +131,27 @@ final class CutSettingsInput
         $rows = [];
         foreach (array_keys($typed->list('cuts.more')) as $k) {
             $at = fn (string $part): string => "cuts.more.{$k}.{$part}";
-            if (implode('', array_map(fn (string $part): string => $typed->text($at($part)), ['sheet_mm', 'sheet_width_mm', 'sheet_depth_mm', 'count', 'price'])) === '') {
+            if (
+                implode(
+                    '',
+                    array_map(fn (string $part): string => $typed->text($at($part)), [
+                        'sheet_mm',
+                        'sheet_width_mm',
+                        'sheet_depth_mm',
+                        'count',
+                        'price',
+                    ]),
+                ) === ''
+            ) {
                 continue;
             }
             $was = $old->sheets[(int) $k + 1] ?? null;
             $rows[$k] = [
-                $typed->length($at('sheet_mm'), current: $was?->thickness), $typed->length($at('sheet_width_mm'), current: $was?->width), $typed->length($at('sheet_depth_mm'), current: $was?->depth),
-                $typed->text($at('count')) === '' ? null : (int) $typed->number($at('count')), self::price($typed, $at('price')),
+                $typed->length($at('sheet_mm'), current: $was?->thickness),
+                $typed->length($at('sheet_width_mm'), current: $was?->width),
+                $typed->length($at('sheet_depth_mm'), current: $was?->depth),
+                $typed->text($at('count')) === '' ? null : (int) $typed->number($at('count')),
+                self::price($typed, $at('price')),
             ];
         }
 
@@ -102,7 +165,7 @@ final class CutSettingsInput
     }
 
     /**
-     * @param array<array-key, array{float, float, float, int|null, int|null}> $rows
+     * @param  array<array-key, array{float, float, float, int|null, int|null}>  $rows
      * @return list<StockSheet>
      */
     private static function sheets(array $rows): array

@@ -36,7 +36,9 @@ final readonly class SaveLayout
         DB::transaction(function () use ($layout): void {
             $layout->save();
             // Something has to say how fast things dry; the builder mends it on the sheet.
-            (new Room(['uid' => $this->uids->next(), 'layout_id' => $layout->id, 'rev' => 1, 'position' => 1]))->keep(WorksFile::fromRoom(CoreRoom::standard()))->save();
+            (new Room(['uid' => $this->uids->next(), 'layout_id' => $layout->id, 'rev' => 1, 'position' => 1]))
+                ->keep(WorksFile::fromRoom(CoreRoom::standard()))
+                ->save();
         });
 
         return $layout;
@@ -64,11 +66,27 @@ final readonly class SaveLayout
     public static function columns(LayoutSheet $sheet): array
     {
         return [
-            'name' => $sheet->name, 'ratio' => $sheet->scale->ratio, 'gauge_mm' => $sheet->gauge, 'units' => $sheet->units->value,
-            'zone' => $sheet->zone, 'currency' => $sheet->currency, 'viewing_edges' => $sheet->viewingEdges, 'region' => $sheet->region, 'season' => $sheet->season,
-            'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $sheet->vehicles), 'felt_grade' => $sheet->feltGrade,
-            'clearance_margin_mm' => $sheet->clearanceMargin, 'face_limit_deg' => $sheet->faceLimitDeg, 'bank_reach_mm' => $sheet->bankReach,
-            'tension' => $sheet->tension, 'stiffness_mm' => $sheet->stiffness, 'cuts' => $sheet->cuts->toArray(), 'typed' => $sheet->typed, 'show_on' => $sheet->showOn, 'north_deg' => $sheet->northDeg, 'bench' => BenchFile::fromRules($sheet->bench),
+            'name' => $sheet->name,
+            'ratio' => $sheet->scale->ratio,
+            'gauge_mm' => $sheet->gauge,
+            'units' => $sheet->units->value,
+            'zone' => $sheet->zone,
+            'currency' => $sheet->currency,
+            'viewing_edges' => $sheet->viewingEdges,
+            'region' => $sheet->region,
+            'season' => $sheet->season,
+            'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $sheet->vehicles),
+            'felt_grade' => $sheet->feltGrade,
+            'clearance_margin_mm' => $sheet->clearanceMargin,
+            'face_limit_deg' => $sheet->faceLimitDeg,
+            'bank_reach_mm' => $sheet->bankReach,
+            'tension' => $sheet->tension,
+            'stiffness_mm' => $sheet->stiffness,
+            'cuts' => $sheet->cuts->toArray(),
+            'typed' => $sheet->typed,
+            'show_on' => $sheet->showOn,
+            'north_deg' => $sheet->northDeg,
+            'bench' => BenchFile::fromRules($sheet->bench),
         ];
     }
 
@@ -82,18 +100,46 @@ final readonly class SaveLayout
         $gauge = $typed->length('gauge_mm', $old->gauge, $old->gauge);
         $margin = $typed->length('clearance_margin_mm', $old->clearanceMargin, $old->clearanceMargin);
         $face = $typed->number('face_limit_deg', $old->faceLimitDeg);
-        $reach = $typed->has('bank_reach_mm') ? ($typed->text('bank_reach_mm') === '' ? null : $typed->length('bank_reach_mm', current: $old->bankReach)) : $old->bankReach;
+        $reach = $typed->has('bank_reach_mm')
+            ? ($typed->text('bank_reach_mm') === ''
+                ? null
+                : $typed->length('bank_reach_mm', current: $old->bankReach))
+            : $old->bankReach;
         $tension = $typed->number('tension', $old->tension);
         $stiffness = $typed->length('stiffness_mm', $old->stiffness, $old->stiffness);
         $cuts = CutSettingsInput::read($typed, $old->cuts);
         $north = $typed->number('north_deg', $old->northDeg);
-        $edges = $typed->has('viewing_edges') ? array_values(array_filter(array_map('strval', array_filter($typed->list('viewing_edges'), 'is_scalar')))) : $old->viewingEdges;
+        $edges = $typed->has('viewing_edges')
+            ? array_values(array_filter(array_map('strval', array_filter($typed->list('viewing_edges'), 'is_scalar'))))
+            : $old->viewingEdges;
 
-        return $typed->made(fn (): LayoutSheet => new LayoutSheet(
-            $old->uid, $typed->text('name', $old->name), $ratio, $gauge, $units, $typed->text('zone', $old->zone), strtoupper($typed->text('currency', $old->currency)),
-            $edges, $typed->text('region', $old->region), $typed->text('season', $old->season), $typed->has('vehicles') ? $this->vehicles($typed, $old) : $old->vehicles, $margin, $face, $reach, $tension, $stiffness, $cuts(),
-            $typed->kept() + $old->typed, $old->extra, $typed->has('show_on') ? ($typed->text('show_on') ?: null) : $old->showOn, $north, $typed->has('felt_grade') ? $typed->text('felt_grade') === '1' : $old->feltGrade, $old->bench,
-        ));
+        return $typed->made(
+            fn (): LayoutSheet => new LayoutSheet(
+                $old->uid,
+                $typed->text('name', $old->name),
+                $ratio,
+                $gauge,
+                $units,
+                $typed->text('zone', $old->zone),
+                strtoupper($typed->text('currency', $old->currency)),
+                $edges,
+                $typed->text('region', $old->region),
+                $typed->text('season', $old->season),
+                $typed->has('vehicles') ? $this->vehicles($typed, $old) : $old->vehicles,
+                $margin,
+                $face,
+                $reach,
+                $tension,
+                $stiffness,
+                $cuts(),
+                $typed->kept() + $old->typed,
+                $old->extra,
+                $typed->has('show_on') ? ($typed->text('show_on') ?: null) : $old->showOn,
+                $north,
+                $typed->has('felt_grade') ? $typed->text('felt_grade') === '1' : $old->feltGrade,
+                $old->bench,
+            ),
+        );
     }
 
     /**
@@ -106,13 +152,26 @@ final readonly class SaveLayout
         $out = [];
         foreach (array_keys($typed->list('vehicles')) as $k) {
             $field = fn (string $part): string => "vehicles.{$k}.{$part}";
-            if (implode('', array_map(fn (string $part): string => $typed->text($field($part)), ['name', 'body_mm', 'bogie_centres_mm', 'width_mm', 'height_mm'])) === '') {
+            if (
+                implode(
+                    '',
+                    array_map(fn (string $part): string => $typed->text($field($part)), [
+                        'name',
+                        'body_mm',
+                        'bogie_centres_mm',
+                        'width_mm',
+                        'height_mm',
+                    ]),
+                ) === ''
+            ) {
                 continue;
             }
             $was = $old->vehicles[$k] ?? null;
             $sizes = [
-                $typed->length($field('body_mm'), current: $was?->body), $typed->length($field('bogie_centres_mm'), current: $was?->bogieCentres),
-                $typed->length($field('width_mm'), current: $was?->width), $typed->length($field('height_mm'), current: $was?->height),
+                $typed->length($field('body_mm'), current: $was?->body),
+                $typed->length($field('bogie_centres_mm'), current: $was?->bogieCentres),
+                $typed->length($field('width_mm'), current: $was?->width),
+                $typed->length($field('height_mm'), current: $was?->height),
             ];
             try {
                 $out[] = Vehicle::from(...[...$sizes, $typed->text($field('name'))]);

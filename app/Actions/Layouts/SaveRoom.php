@@ -26,18 +26,25 @@ final readonly class SaveRoom
     {
     }
 
-    /** @param  array<string, mixed>  $input name, day_c, night_c, day_rh, night_rh, airflow, day_from, day_to, volume_m3, air_changes, logger */
+    /**
+     * @param  array<string, mixed>  $input name, day_c, night_c, day_rh, night_rh, airflow, day_from, day_to, volume_m3, air_changes,
+     *     logger
+     */
     public function create(Layout $layout, array $input): void
     {
         $room = $this->read($input, Room::standard($this->rows->uid(), 'Room '.($layout->rooms()->count() + 1)));
-        $this->ledger->record($layout, "{$room->name} added", fn (ChangeSet $changes) => $this->rows->add($changes, $layout, RoomRow::class, WorksFile::fromRoom($room)));
+        $this->ledger->record(
+            $layout,
+            "{$room->name} added",
+            fn (ChangeSet $changes) => $this->rows->add($changes, $layout, RoomRow::class, WorksFile::fromRoom($room)),
+        );
         $this->trust($layout, $room, $input);
     }
 
     /**
      * An address that was typed may be called.
      *
-     * @param array<string, mixed> $input
+     * @param  array<string, mixed>  $input
      */
     private function trust(Layout $layout, Room $room, array $input): void
     {
@@ -51,9 +58,15 @@ final readonly class SaveRoom
     {
         $old = WorksFile::room(new Values($row->values(), ''), $row->uid);
         // What is set holds from now on, unless the past is corrected in so many words.
-        $room = empty($input['always']) ? $this->read($input, $old)->after($old, intdiv($this->clock->now()->getTimestamp(), 60)) : $this->read($input, $old);
+        $room = empty($input['always'])
+            ? $this->read($input, $old)->after($old, intdiv($this->clock->now()->getTimestamp(), 60))
+            : $this->read($input, $old);
         $values = WorksFile::fromRoom($room);
-        $this->ledger->record($layout, empty($input['always']) ? "{$room->name} changed" : "{$room->name} corrected, the past too", fn (ChangeSet $changes) => $changes->save($row->keep($values)));
+        $this->ledger->record(
+            $layout,
+            empty($input['always']) ? "{$room->name} changed" : "{$room->name} corrected, the past too",
+            fn (ChangeSet $changes) => $changes->save($row->keep($values)),
+        );
         $this->trust($layout, $room, $input);
     }
 
@@ -74,7 +87,12 @@ final readonly class SaveRoom
     {
         $typed = new FormInput($input);
         $number = fn (string $field, float $now): float => $typed->number($field, $now);
-        $air = [$number('day_c', $old->day->temperature), $number('night_c', $old->night->temperature), $number('day_rh', $old->day->humidity), $number('night_rh', $old->night->humidity)];
+        $air = [
+            $number('day_c', $old->day->temperature),
+            $number('night_c', $old->night->temperature),
+            $number('day_rh', $old->day->humidity),
+            $number('night_rh', $old->night->humidity),
+        ];
         $flow = Climate::AIRFLOW_FACTORS[$typed->text('airflow')] ?? $typed->number('airflow', $old->day->airflow);
         [$from, $to] = [$typed->clock('day_from', $old->dayFrom), $typed->clock('day_to', $old->dayTo)];
 
@@ -82,6 +100,22 @@ final readonly class SaveRoom
 
         $logger = $typed->text('logger', $old->logger);
 
-        return $typed->made(fn (): Room => Room::of($old->uid, $typed->text('name', $old->name), $air[0], $air[1], $air[2], $air[3], $flow, $from, $to, $old->extra, $volume, $changes, $logger === '' ? '' : HttpRoomLogger::allowed($logger)));
+        return $typed->made(
+            fn (): Room => Room::of(
+                $old->uid,
+                $typed->text('name', $old->name),
+                $air[0],
+                $air[1],
+                $air[2],
+                $air[3],
+                $flow,
+                $from,
+                $to,
+                $old->extra,
+                $volume,
+                $changes,
+                $logger === '' ? '' : HttpRoomLogger::allowed($logger),
+            ),
+        );
     }
 }

@@ -28,8 +28,12 @@ final readonly class SaveSection
 {
     private const FIELDS = ['name', 'depth_mm', 'x_mm', 'y_mm', 'angle_deg', 'base_mm', 'room'];
 
-    public function __construct(private Ledger $ledger, private UlidGenerator $uids, private ProjectLoader $load, private ClockInterface $clock)
-    {
+    public function __construct(
+        private Ledger $ledger,
+        private UlidGenerator $uids,
+        private ProjectLoader $load,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @param  array<string, mixed>  $input name, width_mm, depth_mm and, if given, x_mm, y_mm, angle_deg, base_mm */
@@ -42,12 +46,25 @@ final readonly class SaveSection
         }
         $section = $this->read($typed, Section::of($this->uids->next(), 'New', 1200.0, 600.0, $right));
 
-        return $this->besideItsField(fn (): SectionRow => $this->ledger->record($layout, "{$section->name} added", function (ChangeSet $changes) use ($layout, $section): SectionRow {
-            $row = new SectionRow(['uid' => $section->uid, 'layout_id' => $layout->id, 'rev' => 1, 'extra' => '{}', 'position' => (int) $layout->sections()->max('position') + 1] + self::columns($section));
-            $changes->save($row);
+        return $this->besideItsField(
+            fn (): SectionRow => $this->ledger->record($layout, "{$section->name} added", function (ChangeSet $changes) use (
+                $layout,
+                $section,
+            ): SectionRow {
+                $row = new SectionRow(
+                    [
+                        'uid' => $section->uid,
+                        'layout_id' => $layout->id,
+                        'rev' => 1,
+                        'extra' => '{}',
+                        'position' => (int) $layout->sections()->max('position') + 1,
+                    ] + self::columns($section),
+                );
+                $changes->save($row);
 
-            return $row;
-        }));
+                return $row;
+            }),
+        );
     }
 
     /** @param  array<string, mixed>  $input as above, rev, and `leave_land` to keep the land where it is */
@@ -55,13 +72,21 @@ final readonly class SaveSection
     {
         $old = ProjectLoader::section($row);
         $section = $this->carried($layout, $old, $this->read(new FormInput($input, Units::from($layout->units)), $old));
-        $this->besideItsField(fn () => $this->ledger->record($layout, "{$section->name} changed", function (ChangeSet $changes) use ($layout, $row, $old, $section, $input): void {
-            $row->fill(self::columns($section));
-            $changes->save($row);
-            if ($old->placement != $section->placement && empty($input['leave_land'])) {
-                $this->carryLand($layout, $changes, $old, $section);
-            }
-        }));
+        $this->besideItsField(
+            fn () => $this->ledger->record($layout, "{$section->name} changed", function (ChangeSet $changes) use (
+                $layout,
+                $row,
+                $old,
+                $section,
+                $input,
+            ): void {
+                $row->fill(self::columns($section));
+                $changes->save($row);
+                if ($old->placement != $section->placement && empty($input['leave_land'])) {
+                    $this->carryLand($layout, $changes, $old, $section);
+                }
+            }),
+        );
     }
 
     /** What dries on a board that is carried into another room has dried in the old one until now. */
@@ -70,16 +95,30 @@ final readonly class SaveSection
         $first = $layout->rooms()->orderBy('position')->first()?->uid;
         $from = $old->room ?? $first;
 
-        return $from === null || $from === ($section->room ?? $first) ? $section : $section->carried($section->room, $from, intdiv($this->clock->now()->getTimestamp(), 60));
+        return $from === null || $from === ($section->room ?? $first)
+            ? $section
+            : $section->carried($section->room, $from, intdiv($this->clock->now()->getTimestamp(), 60));
     }
 
     public function remove(Layout $layout, SectionRow $row): void
     {
         $works = $this->load->works($layout);
         $zones = array_keys($works->zonesOf($row->uid));
-        $coats = array_map(fn (Coat $c): string => $c->uid, array_filter($works->coats, fn (Coat $c): bool => in_array($c->zone, $zones, true)));
-        $laid = array_map(fn (CoatApplication $l): string => $l->uid, array_filter($works->laid, fn (CoatApplication $l): bool => $l->section === $row->uid));
-        $this->ledger->record($layout, "{$row->name} removed", function (ChangeSet $changes) use ($layout, $row, $zones, $coats, $laid): void {
+        $coats = array_map(
+            fn (Coat $c): string => $c->uid,
+            array_filter($works->coats, fn (Coat $c): bool => in_array($c->zone, $zones, true)),
+        );
+        $laid = array_map(
+            fn (CoatApplication $l): string => $l->uid,
+            array_filter($works->laid, fn (CoatApplication $l): bool => $l->section === $row->uid),
+        );
+        $this->ledger->record($layout, "{$row->name} removed", function (ChangeSet $changes) use (
+            $layout,
+            $row,
+            $zones,
+            $coats,
+            $laid,
+        ): void {
             foreach ([[$layout->coats(), $coats], [$layout->applications(), $laid], [$layout->zones(), $zones]] as [$rows, $uids]) {
                 foreach ($rows->whereIn('uid', $uids)->get() as $gone) {
                     $changes->delete($gone);
@@ -93,9 +132,18 @@ final readonly class SaveSection
     public static function columns(Section $section): array
     {
         return [
-            'name' => $section->name, 'width_mm' => $section->width, 'depth_mm' => $section->depth, 'x_mm' => $section->placement->x,
-            'y_mm' => $section->placement->y, 'angle_deg' => $section->placement->angleDeg, 'base_mm' => $section->base, 'typed' => $section->typed, 'room' => $section->room, 'edges' => $section->edges,
-            'runs_on' => $section->runsOn, 'stood' => WorksFile::fromStood($section->stood),
+            'name' => $section->name,
+            'width_mm' => $section->width,
+            'depth_mm' => $section->depth,
+            'x_mm' => $section->placement->x,
+            'y_mm' => $section->placement->y,
+            'angle_deg' => $section->placement->angleDeg,
+            'base_mm' => $section->base,
+            'typed' => $section->typed,
+            'room' => $section->room,
+            'edges' => $section->edges,
+            'runs_on' => $section->runsOn,
+            'stood' => WorksFile::fromStood($section->stood),
         ];
     }
 
@@ -104,7 +152,7 @@ final readonly class SaveSection
      *
      * @template T
      *
-     * @param callable(): T $record
+     * @param  callable(): T  $record
      * @return T
      */
     private function besideItsField(callable $record): mixed
@@ -112,7 +160,15 @@ final readonly class SaveSection
         try {
             return $record();
         } catch (InvalidValues $faults) {
-            throw new InvalidValues(array_map(fn (InvalidValue $r): InvalidValue => new InvalidValue($r->getMessage(), in_array($r->place, self::FIELDS, true) ? $r->place : 'width_mm'), $faults->all));
+            throw new InvalidValues(
+                array_map(
+                    fn (InvalidValue $r): InvalidValue => new InvalidValue(
+                        $r->getMessage(),
+                        in_array($r->place, self::FIELDS, true) ? $r->place : 'width_mm',
+                    ),
+                    $faults->all,
+                ),
+            );
         }
     }
 
@@ -126,10 +182,24 @@ final readonly class SaveSection
 
         $runsOn = $typed->has('runs_on') ? $typed->text('runs_on') === '1' : $old->runsOn;
 
-        return $typed->made(fn (): Section => Section::of(
-            $old->uid, $typed->text('name', $old->name), $width, $depth, $x, $y, $angle, $base, $typed->kept() + $old->typed, $old->extra,
-            $typed->has('room') ? ($typed->text('room') ?: null) : $old->room, $this->edges($old, $width, $depth), $runsOn, $old->stood,
-        ));
+        return $typed->made(
+            fn (): Section => Section::of(
+                $old->uid,
+                $typed->text('name', $old->name),
+                $width,
+                $depth,
+                $x,
+                $y,
+                $angle,
+                $base,
+                $typed->kept() + $old->typed,
+                $old->extra,
+                $typed->has('room') ? ($typed->text('room') ?: null) : $old->room,
+                $this->edges($old, $width, $depth),
+                $runsOn,
+                $old->stood,
+            ),
+        );
     }
 
     /**
@@ -178,7 +248,11 @@ final readonly class SaveSection
             /** @var Run $run */
             if ($from->holds($run->x_mm, $run->y_mm, 0.5)) {
                 $there = $move($run->x_mm, $run->y_mm);
-                $run->fill(['x_mm' => $there->x, 'y_mm' => $there->y, 'heading_deg' => $run->heading_deg + $to->placement->angleDeg - $from->placement->angleDeg]);
+                $run->fill([
+                    'x_mm' => $there->x,
+                    'y_mm' => $there->y,
+                    'heading_deg' => $run->heading_deg + $to->placement->angleDeg - $from->placement->angleDeg,
+                ]);
                 $changes->add($run);
             }
         }

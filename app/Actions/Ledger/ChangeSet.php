@@ -39,14 +39,24 @@ final class ChangeSet
             $changed = $record->newQuery()->whereKey($record->id)->where('rev', $before['rev'])->update($record->getDirty());
             $changed === 1 ? $record->syncOriginal() : throw StaleRecord::of($record, Freshness::name($record), $record->getDirty());
         }
-        $this->rows[] = ['table' => $record->getTable(), 'uid' => $record->uid, 'before' => $before, 'after' => self::row($record->getAttributes())];
+        $this->rows[] = [
+            'table' => $record->getTable(),
+            'uid' => $record->uid,
+            'before' => $before,
+            'after' => self::row($record->getAttributes()),
+        ];
     }
 
     /** @throws StaleRecord as above */
     public function delete(Record $record): void
     {
         $this->freshness->unlessStale($record, []);
-        $this->rows[] = ['table' => $record->getTable(), 'uid' => $record->uid, 'before' => self::row($record->getRawOriginal()), 'after' => null];
+        $this->rows[] = [
+            'table' => $record->getTable(),
+            'uid' => $record->uid,
+            'before' => self::row($record->getRawOriginal()),
+            'after' => null,
+        ];
         $record->delete();
     }
 
@@ -57,7 +67,7 @@ final class ChangeSet
     }
 
     /**
-     * @param array<string, mixed> $attributes
+     * @param  array<string, mixed>  $attributes
      * @return array<string, mixed>
      */
     private static function row(array $attributes): array

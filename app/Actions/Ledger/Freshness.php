@@ -10,7 +10,9 @@ use App\Models\Record;
 use App\Models\Revision;
 use Illuminate\Database\Eloquent\Builder;
 
-/** Whether a row is still as it was seen on the page that a change comes from. Told row by row: what others did beside it does not matter. */
+/**
+ * Whether a row is still as it was seen on the page that a change comes from. Told row by row: what others did beside it does not matter.
+ */
 final readonly class Freshness
 {
     public function __construct(private SeenRevision $seen)
@@ -18,7 +20,7 @@ final readonly class Freshness
     }
 
     /**
-     * @param array<string, mixed> $sent field → value, as the row names them: both versions are shown
+     * @param  array<string, mixed>  $sent field → value, as the row names them: both versions are shown
      *
      * @throws StaleRecord
      */
@@ -47,7 +49,10 @@ final readonly class Freshness
         if ($record instanceof Layout) {
             return 'The layout sheet';
         }
-        $name = $record instanceof JsonRecord ? ($record->values()->name ?? $record->values()->title ?? '') : ($record->getRawOriginal('name') ?? '');
+        $name =
+            $record instanceof JsonRecord
+                ? $record->values()->name ?? ($record->values()->title ?? '')
+                : $record->getRawOriginal('name') ?? '';
 
         return is_string($name) && $name !== '' ? "“{$name}”" : 'What this is about';
     }
@@ -60,7 +65,14 @@ final readonly class Freshness
         }
         $layout = $record instanceof Layout ? $record->id : (int) $record->getAttribute('layout_id');
 
-        return Revision::query()->where('layout_id', $layout)->where('id', '>', $this->seen->step)->whereNotIn('id', $this->seen->own)
-            ->whereRaw("(revisions.kind = 'restore' or exists (select 1 from json_each(revisions.changes) as one where json_extract(one.value, '$.uid') = ?))", [$record->uid]);
+        return Revision::query()
+            ->where('layout_id', $layout)
+            ->where('id', '>', $this->seen->step)
+            ->whereNotIn('id', $this->seen->own)
+            ->whereRaw(
+                "(revisions.kind = 'restore' or exists (select 1 from json_each(revisions.changes) "
+                    ."as one where json_extract(one.value, '$.uid') = ?))",
+                [$record->uid],
+            );
     }
 }

@@ -21,14 +21,19 @@ use Psr\Clock\ClockInterface;
  */
 final readonly class Ledger
 {
-    public function __construct(private ClockInterface $clock, private UlidGenerator $uids, private SeenRevision $seen, private Freshness $freshness, private ProjectLoader $load)
-    {
+    public function __construct(
+        private ClockInterface $clock,
+        private UlidGenerator $uids,
+        private SeenRevision $seen,
+        private Freshness $freshness,
+        private ProjectLoader $load,
+    ) {
     }
 
     /**
      * @template T
      *
-     * @param callable(ChangeSet): T $work
+     * @param  callable(ChangeSet): T  $work
      * @return T
      *
      * @throws InvalidValues when the layout would not hold together with it; nothing is changed then
@@ -59,7 +64,9 @@ final readonly class Ledger
      */
     public function unlessDone(Layout $layout, string $sentence): void
     {
-        $since = Revision::query()->where('layout_id', $layout->id)->where('id', '>', $this->seen->step ?? PHP_INT_MAX);
+        $since = Revision::query()
+            ->where('layout_id', $layout->id)
+            ->where('id', '>', $this->seen->step ?? PHP_INT_MAX);
         if ($since->where('kind', 'edit')->where('sentence', $sentence)->exists()) {
             throw new Overtaken("“{$sentence}” was done on another device a moment ago. This is how it stands.");
         }
@@ -71,11 +78,16 @@ final readonly class Ledger
         preg_match("/index '(\w+)'/", $double->getMessage(), $index);
         $place = $places[$index[1] ?? ''] ?? 'form';
 
-        return new InvalidValues([new InvalidValue(match ($place) {
-            'name' => 'There is one of that name already.',
-            'move' => 'Something is being laid already; finish it or stop there first.',
-            default => 'That stands already; load the page again.',
-        }, $place)]);
+        return new InvalidValues([
+            new InvalidValue(
+                match ($place) {
+                    'name' => 'There is one of that name already.',
+                    'move' => 'Something is being laid already; finish it or stop there first.',
+                    default => 'That stands already; load the page again.',
+                },
+                $place,
+            ),
+        ]);
     }
 
     /** Reads the layout as it would be: what does not fit is refused beside its field, and the transaction undone. */
@@ -84,7 +96,12 @@ final readonly class Ledger
         try {
             $this->load->of(Layout::query()->findOrFail($layout->id));
         } catch (UnreadableLayout $unreadable) {
-            throw new InvalidValues(array_map(fn (InvalidValue $r): InvalidValue => new InvalidValue($r->getMessage(), basename($r->place)), $unreadable->faults->all));
+            throw new InvalidValues(
+                array_map(
+                    fn (InvalidValue $r): InvalidValue => new InvalidValue($r->getMessage(), basename($r->place)),
+                    $unreadable->faults->all,
+                ),
+            );
         }
     }
 
@@ -116,7 +133,10 @@ final readonly class Ledger
     /** The newest step, with its sentence as the history tells it. */
     public function newest(Layout $layout): ?Revision
     {
-        return Revision::query()->where('layout_id', $layout->id)->orderByDesc('id')->first(['id', 'kind', 'sentence']);
+        return Revision::query()
+            ->where('layout_id', $layout->id)
+            ->orderByDesc('id')
+            ->first(['id', 'kind', 'sentence']);
     }
 
     /** @param  'undo'|'redo'  $kind */
@@ -125,7 +145,9 @@ final readonly class Ledger
         return DB::transaction(function () use ($layout, $kind): ?UndoResult {
             $last = $this->newest($layout);
             if ($this->seen->step !== null && $last !== null && $last->id > $this->seen->step) {
-                throw new Overtaken("“{$last->sentence}” was done on another device meanwhile, so nothing was turned back. Once more takes that back.");
+                throw new Overtaken(
+                    "“{$last->sentence}” was done on another device meanwhile, so nothing was turned back. Once more takes that back.",
+                );
             }
             [$done, $undone] = $this->stacks($layout);
             $id = self::last($kind === 'undo' ? $done : $undone);
@@ -144,7 +166,8 @@ final readonly class Ledger
     /**
      * Brings all rows of a step to where they were, or none of them.
      *
-     * @return list<array{table: string, uid: string, before: array<string, mixed>|null, after: array<string, mixed>|null}>|null null when one is not in the state it should be in
+     * @return list<array{table: string, uid: string, before: array<string, mixed>|null, after: array<string, mixed>|null}>|null null when
+     *     one is not in the state it should be in
      */
     private function rows(Layout $layout, string $kind, Revision $revision): ?array
     {
@@ -167,15 +190,16 @@ final readonly class Ledger
     /**
      * Brings a row from one state to another.
      *
-     * @param array<string, mixed>|null $from
-     * @param array<string, mixed>|null $to
+     * @param  array<string, mixed>|null  $from
+     * @param  array<string, mixed>|null  $to
      * @return array{table: string, uid: string, before: array<string, mixed>|null, after: array<string, mixed>|null}
      *
      * @throws StaleRecord when the row is not in the state it should be in
      */
     private function put(Layout $layout, string $table, string $uid, ?array $from, ?array $to): array
     {
-        $query = fn () => DB::table($table)->where('uid', $uid)
+        $query = fn () => DB::table($table)
+            ->where('uid', $uid)
             ->when($table !== 'layouts', fn ($q) => $q->where('layout_id', $layout->id));
         $found = $query()->first();
         $now = $found === null ? null : array_diff_key((array) $found, ['id' => true]);
@@ -195,8 +219,8 @@ final readonly class Ledger
     /**
      * Whether two states of a row are one, but for its count of changes. The database keeps fourteen digits of a number.
      *
-     * @param array<string, mixed>|null $a
-     * @param array<string, mixed>|null $b
+     * @param  array<string, mixed>|null  $a
+     * @param  array<string, mixed>|null  $b
      */
     private static function same(?array $a, ?array $b): bool
     {
@@ -217,7 +241,12 @@ final readonly class Ledger
     private function stacks(Layout $layout): array
     {
         $done = $undone = [];
-        foreach (Revision::query()->where('layout_id', $layout->id)->orderBy('id')->get(['id', 'kind', 'target_id']) as $revision) {
+        foreach (
+            Revision::query()
+                ->where('layout_id', $layout->id)
+                ->orderBy('id')
+                ->get(['id', 'kind', 'target_id']) as $revision
+        ) {
             if ($revision->kind === 'edit') {
                 $done[] = $revision->id;
                 $undone = [];

@@ -23,8 +23,8 @@ final readonly class NewRows
     /**
      * @template T of JsonRecord
      *
-     * @param class-string<T> $model
-     * @param array<string, mixed> $values as a file holds them, with the uid
+     * @param  class-string<T>  $model
+     * @param  array<string, mixed>  $values as a file holds them, with the uid
      * @return T
      */
     public function add(ChangeSet $changes, Layout $layout, string $model, array $values): JsonRecord

@@ -12,8 +12,8 @@ use RuntimeException;
 final class StaleRecord extends RuntimeException
 {
     /**
-     * @param array<string, string> $theirs field → what stands now
-     * @param array<string, string> $yours field → what was sent
+     * @param  array<string, string>  $theirs field → what stands now
+     * @param  array<string, string>  $yours field → what was sent
      */
     public function __construct(public readonly string $what, public readonly array $theirs, public readonly array $yours)
     {
@@ -25,7 +25,10 @@ final class StaleRecord extends RuntimeException
     {
         $standing = $record->getRawOriginal();
         if ($record instanceof JsonRecord) {
-            [$sent, $standing] = [(array) json_decode((string) ($sent['data'] ?? '{}'), true), (array) json_decode((string) $standing['data'], true)];
+            [$sent, $standing] = [
+                (array) json_decode((string) ($sent['data'] ?? '{}'), true),
+                (array) json_decode((string) $standing['data'], true),
+            ];
         }
         $now = [];
         $yours = [];

@@ -10,8 +10,8 @@ use App\Models\Layout;
 final readonly class StepReverted
 {
     /**
-     * @param 'undo'|'redo' $kind
-     * @param list<array{table: string, uid: string, before: array<string, mixed>|null, after: array<string, mixed>|null}> $rows
+     * @param  'undo'|'redo'  $kind
+     * @param  list<array{table: string, uid: string, before: array<string, mixed>|null, after: array<string, mixed>|null}>  $rows
      */
     public function __construct(public Layout $layout, public string $kind, public string $sentence, public array $rows)
     {

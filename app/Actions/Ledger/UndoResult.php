@@ -8,8 +8,8 @@ namespace App\Actions\Ledger;
 final readonly class UndoResult
 {
     /**
-     * @param 'undo'|'redo' $kind
-     * @param bool $left whether all stayed as it was, for what the step was about is not as the step left it
+     * @param  'undo'|'redo'  $kind
+     * @param  bool  $left whether all stayed as it was, for what the step was about is not as the step left it
      */
     public function __construct(public string $kind, public string $sentence, public bool $left)
     {

@@ -23,7 +23,7 @@ final readonly class ImportCalendar
     }
 
     /**
-     * @param int $now minutes of Unix time
+     * @param  int  $now minutes of Unix time
      * @return list<array{date: string, from: int, to: int}> local wall time
      *
      * @throws InvalidValue
@@ -34,16 +34,31 @@ final readonly class ImportCalendar
             throw new InvalidValue('It is over five megabytes: export the coming months only.', 'calendar');
         }
         $reader = new Process(
-            [(string) (new PhpExecutableFinder)->find(), '-d', 'memory_limit=256M', base_path('artisan'), 'ridge:busy', "--zone={$zone->getName()}", "--from={$now}", "--days={$days}"],
-            base_path(), input: $text, timeout: $this->seconds,
+            [
+                (string) (new PhpExecutableFinder())->find(),
+                '-d',
+                'memory_limit=256M',
+                base_path('artisan'),
+                'ridge:busy',
+                "--zone={$zone->getName()}",
+                "--from={$now}",
+                "--days={$days}",
+            ],
+            base_path(),
+            input: $text,
+            timeout: $this->seconds,
         );
         try {
             $reader->run();
         } catch (ProcessTimedOutException) {
-            throw new InvalidValue('It takes too long to read: one of its rules repeats without end or never comes true. Export the coming months only.', 'calendar');
+            throw new InvalidValue(
+                'It takes too long to read: one of its rules repeats without end or never comes true. Export the coming months only.',
+                'calendar',
+            );
         }
         $answer = json_decode($reader->getOutput(), true);
 
-        return $answer['hours'] ?? throw new InvalidValue($answer['fault'] ?? 'It is too large to be read here: export the coming months only.', 'calendar');
+        return $answer['hours'] ??
+            throw new InvalidValue($answer['fault'] ?? 'It is too large to be read here: export the coming months only.', 'calendar');
     }
 }

@@ -14,13 +14,19 @@ use IdleRidge\Core\Plan\PlacedMove;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\Cache;
 
-/** A long search for a better plan: begun here, run on the queue, offered when it found one, never put in the place of the old by itself. */
+/**
+ * A long search for a better plan: begun here, run on the queue, offered when it found one, never put in the place of the old by itself.
+ */
 final readonly class PlanSearch
 {
     private const KEPT_SECONDS = 3600;
 
-    public function __construct(private ProjectLoader $load, private ComputedPlan $desk, private UlidGenerator $uids, private SavePlanRules $rules)
-    {
+    public function __construct(
+        private ProjectLoader $load,
+        private ComputedPlan $desk,
+        private UlidGenerator $uids,
+        private SavePlanRules $rules,
+    ) {
     }
 
     /** @return string the search that is now to be run */
@@ -44,31 +50,55 @@ final readonly class PlanSearch
     {
         $project = $this->load->of($layout);
         $plan = $this->desk->planOf($project, $this->desk->minute());
-        $found = BenchPlan::solve($plan->work, seconds: (float) config('ridge.search_seconds'), seed: 1 + $plan->work->now % 10_000, each: function (float $share) use ($layout, $search): bool {
-            $state = $this->state($layout);
-            if ($state === null || $state['search'] !== $search || $state['stop']) {
-                return false;
-            }
-            if ($share - $state['share'] > 0.02) {
-                $this->put($layout, ['share' => $share] + $state);
-            }
+        $found = BenchPlan::solve(
+            $plan->work,
+            seconds: (float) config('ridge.search_seconds'),
+            seed: 1 + ($plan->work->now % 10_000),
+            each: function (float $share) use ($layout, $search): bool {
+                $state = $this->state($layout);
+                if ($state === null || $state['search'] !== $search || $state['stop']) {
+                    return false;
+                }
+                if ($share - $state['share'] > 0.02) {
+                    $this->put($layout, ['share' => $share] + $state);
+                }
 
-            return true;
-        });
+                return true;
+            },
+        );
         $state = $this->state($layout);
         if ($state === null || $state['search'] !== $search) {
             return;
         }
         $better = BenchPlan::of($plan->work, $found);
-        $this->put($layout, ['share' => 1.0, 'done' => true, 'offer' => self::isBetter($better, $plan) ? ['moves' => array_map(fn (PlacedMove $p): string => $p->move->id, $better->moves), 'last' => (int) $better->lastHandsOn(), 'ready' => (int) $better->ready(0.8)] : null] + $state);
+        $this->put(
+            $layout,
+            [
+                'share' => 1.0,
+                'done' => true,
+                'offer' => self::isBetter($better, $plan)
+                    ? [
+                        'moves' => array_map(fn (PlacedMove $p): string => $p->move->id, $better->moves),
+                        'last' => (int) $better->lastHandsOn(),
+                        'ready' => (int) $better->ready(0.8),
+                    ]
+                    : null,
+            ] + $state,
+        );
     }
 
-    /** @return array{search: string, share: float, stop: bool, offer: array{moves: list<string>, last: int, ready: int}|null, done: bool}|null */
+    /**
+     * @return array{search: string, share: float, stop: bool, offer: array{moves: list<string>, last: int, ready: int}|null,
+     *     done: bool}|null
+     */
     public function state(Layout $layout): ?array
     {
         $state = $this->store()->get($this->key($layout));
 
-        /** @var array{search: string, share: float, stop: bool, offer: array{moves: list<string>, last: int, ready: int}|null, done: bool}|null $state */
+        /**
+         * @var array{search: string, share: float, stop: bool, offer: array{moves: list<string>, last: int, ready: int}|null,
+         *     done: bool}|null $state
+         */
         return is_array($state) ? $state : null;
     }
 

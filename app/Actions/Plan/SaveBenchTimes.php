@@ -33,15 +33,31 @@ final readonly class SaveBenchTimes
         if ($kind === 'weekly' && $days === []) {
             $typed->fault('Tick the days on which it is.', 'weekdays');
         }
-        $times = $typed->made(fn (): array => array_map(
-            fn (?int $day): BenchTime => new BenchTime($this->rows->uid(), $kind, $day, $kind === 'weekly' ? null : $typed->day('date', $this->clock->now()), $from, $to, (int) $hands, until: in_array($kind, ['visit', 'closed'], true) ? ($typed->day('until', $this->clock->now()) ?: null) : null, who: $typed->text('who')),
-            $kind === 'weekly' ? array_values($days) : [null],
-        ));
-        $this->ledger->record($layout, $kind === 'closed' ? 'A day closed' : (count($times) === 1 ? 'A session added' : 'Sessions added'), function (ChangeSet $changes) use ($layout, $times): void {
-            foreach ($times as $time) {
-                $this->rows->add($changes, $layout, BenchSession::class, WorksFile::fromTime($time));
-            }
-        });
+        $times = $typed->made(
+            fn (): array => array_map(
+                fn (?int $day): BenchTime => new BenchTime(
+                    $this->rows->uid(),
+                    $kind,
+                    $day,
+                    $kind === 'weekly' ? null : $typed->day('date', $this->clock->now()),
+                    $from,
+                    $to,
+                    (int) $hands,
+                    until: in_array($kind, ['visit', 'closed'], true) ? ($typed->day('until', $this->clock->now()) ?: null) : null,
+                    who: $typed->text('who'),
+                ),
+                $kind === 'weekly' ? array_values($days) : [null],
+            ),
+        );
+        $this->ledger->record(
+            $layout,
+            $kind === 'closed' ? 'A day closed' : (count($times) === 1 ? 'A session added' : 'Sessions added'),
+            function (ChangeSet $changes) use ($layout, $times): void {
+                foreach ($times as $time) {
+                    $this->rows->add($changes, $layout, BenchSession::class, WorksFile::fromTime($time));
+                }
+            },
+        );
     }
 
     public function remove(Layout $layout, BenchSession $row): void
@@ -53,7 +69,10 @@ final readonly class SaveBenchTimes
     public function show(Layout $layout, array $input): void
     {
         $date = (new FormInput($input))->day('show_on', $this->clock->now());
-        $this->ledger->record($layout, $date === '' ? 'No show date' : "Show on {$date}", function (ChangeSet $changes) use ($layout, $date): void {
+        $this->ledger->record($layout, $date === '' ? 'No show date' : "Show on {$date}", function (ChangeSet $changes) use (
+            $layout,
+            $date,
+        ): void {
             $layout->show_on = $date === '' ? null : $date;
             ProjectLoader::sheet($layout);
             $changes->save($layout);

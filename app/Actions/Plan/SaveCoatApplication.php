@@ -27,8 +27,13 @@ use IdleRidge\Core\Plan\Move;
 /** What one does at the bench: begins a move, finishes it, stops half-way, or finds what is under it still wet. */
 final readonly class SaveCoatApplication
 {
-    public function __construct(private Ledger $ledger, private NewRows $rows, private ProjectLoader $load, private ComputedPlan $desk, private SaveJournal $journal)
-    {
+    public function __construct(
+        private Ledger $ledger,
+        private NewRows $rows,
+        private ProjectLoader $load,
+        private ComputedPlan $desk,
+        private SaveJournal $journal,
+    ) {
     }
 
     /** @throws InvalidValue when another is being laid, or the plan has moved on */
@@ -39,10 +44,16 @@ final readonly class SaveCoatApplication
         if ($current !== null) {
             throw new InvalidValue("“{$current->title}” is being laid; finish it or stop there first.", 'move');
         }
-        $move = $plan->work->moves[$moveId] ?? throw new InvalidValue('The plan has moved on: that move is no longer in it. This is the plan as it stands.', 'move');
+        $move =
+            $plan->work->moves[$moveId] ??
+            throw new InvalidValue('The plan has moved on: that move is no longer in it. This is the plan as it stands.', 'move');
         $this->unlessReady($plan, $move);
         $laid = $plan->work->begin($move, $this->rows->uid(), $plan->work->now);
-        $this->ledger->record($layout, "{$move->title()} begun on {$move->zone->name}", fn (ChangeSet $changes) => $this->rows->add($changes, $layout, CoatApplicationRow::class, WorksFile::fromLaid($laid)));
+        $this->ledger->record(
+            $layout,
+            "{$move->title()} begun on {$move->zone->name}",
+            fn (ChangeSet $changes) => $this->rows->add($changes, $layout, CoatApplicationRow::class, WorksFile::fromLaid($laid)),
+        );
     }
 
     /** @throws InvalidValue when what is under it is not laid, or more likely wet than ready */
@@ -55,14 +66,24 @@ final readonly class SaveCoatApplication
             if ($base->window !== null) {
                 $opens = $plan->work->windowOf($base, $base->under->section)->earliest($plan->work->endOf($base->under));
                 if ($opens > $plan->work->now) {
-                    throw new InvalidValue("“{$base->under->title}” under it is right for it from ".(new ClockWords($plan->work->zone(), $plan->work->now))->moment($opens).' on.', 'move');
+                    throw new InvalidValue(
+                        "“{$base->under->title}” under it is right for it from ".
+                            (new ClockWords($plan->work->zone(), $plan->work->now))->moment($opens).
+                            ' on.',
+                        'move',
+                    );
                 }
 
                 continue;
             }
             $ready = (int) ceil($plan->work->reached($base->under, $base->milestone, 0.5));
             if ($ready > $plan->work->now) {
-                throw new InvalidValue("“{$base->under->title}” under it is more likely wet than ready before ".(new ClockWords($plan->work->zone(), $plan->work->now))->moment($ready).'.', 'move');
+                throw new InvalidValue(
+                    "“{$base->under->title}” under it is more likely wet than ready before ".
+                        (new ClockWords($plan->work->zone(), $plan->work->now))->moment($ready).
+                        '.',
+                    'move',
+                );
             }
         }
     }
@@ -77,22 +98,40 @@ final readonly class SaveCoatApplication
     /**
      * Stops where one is: what is laid stays laid, the rest comes back as a move.
      *
-     * @param float|null $share done so far, %; without it what the time says
+     * @param  float|null  $share done so far, %; without it what the time says
      */
     public function stop(Layout $layout, CoatApplicationRow $row, ?float $share): void
     {
         $laid = $this->open($layout, $row);
         $now = max($laid->startedAt, $this->desk->minute());
-        $percent = $share ?? max(5.0, min(95.0, 100.0 * ($now - $laid->startedAt) / $laid->minutes));
+        $percent = $share ?? max(5.0, min(95.0, (100.0 * ($now - $laid->startedAt)) / $laid->minutes));
         InvalidValue::unlessBetween($percent, 1.0, 99.0, 'The share done', '%', 'share');
         $part = $percent / 100.0;
         $band = $this->firstPart($layout, $laid, $part);
-        $amounts = array_map(fn (MaterialAmount $a): MaterialAmount => new MaterialAmount($a->material, $a->amount * $part, $a->unit, $a->recovered), $laid->amounts);
+        $amounts = array_map(
+            fn (MaterialAmount $a): MaterialAmount => new MaterialAmount($a->material, $a->amount * $part, $a->unit, $a->recovered),
+            $laid->amounts,
+        );
         $placement = $this->load->of($layout)->section($laid->section)->placement;
         $rings = CoatApplication::moved($band->of($laid->ringsOn($placement)), fn (Point $p): Point => $placement->toLayout($p));
         $stopped = new CoatApplication(
-            $laid->uid, $laid->section, $laid->zone, $laid->coat, $laid->pass, $laid->title, $laid->recipe, $laid->mm, $rings, $laid->area * $part, $laid->track * $part,
-            max(1, $now - $laid->startedAt), $amounts, $laid->startedAt, $now, $laid->seen, $laid->extra,
+            $laid->uid,
+            $laid->section,
+            $laid->zone,
+            $laid->coat,
+            $laid->pass,
+            $laid->title,
+            $laid->recipe,
+            $laid->mm,
+            $rings,
+            $laid->area * $part,
+            $laid->track * $part,
+            max(1, $now - $laid->startedAt),
+            $amounts,
+            $laid->startedAt,
+            $now,
+            $laid->seen,
+            $laid->extra,
         );
         $this->close($layout, $row, $stopped, 'stopped');
     }
@@ -115,11 +154,24 @@ final readonly class SaveCoatApplication
     /** @return list<CoatApplication> the patches of the coat that was laid last under this one */
     private function under(Layout $layout, CoatApplication $laid): array
     {
-        $below = array_filter($this->load->works($layout)->laid, fn (CoatApplication $l): bool => $l->zone === $laid->zone && $l->endedAt !== null
-            && [$l->coat, $l->pass] !== [$laid->coat, $laid->pass] && $l->recipe->stage->value <= $laid->recipe->stage->value);
-        usort($below, fn (CoatApplication $a, CoatApplication $b): int => [$b->recipe->stage->value, $b->endedAt] <=> [$a->recipe->stage->value, $a->endedAt]);
+        $below = array_filter(
+            $this->load->works($layout)->laid,
+            fn (CoatApplication $l): bool => $l->zone === $laid->zone &&
+                $l->endedAt !== null &&
+                [$l->coat, $l->pass] !== [$laid->coat, $laid->pass] &&
+                $l->recipe->stage->value <= $laid->recipe->stage->value,
+        );
+        usort(
+            $below,
+            fn (CoatApplication $a, CoatApplication $b): int => [$b->recipe->stage->value, $b->endedAt] <=> [
+                $a->recipe->stage->value,
+                $a->endedAt,
+            ],
+        );
 
-        return array_values(array_filter($below, fn (CoatApplication $l): bool => [$l->coat, $l->pass] === [$below[0]->coat, $below[0]->pass]));
+        return array_values(
+            array_filter($below, fn (CoatApplication $l): bool => [$l->coat, $l->pass] === [$below[0]->coat, $below[0]->pass]),
+        );
     }
 
     /** Something that dries was touched and is still wet. */
@@ -129,7 +181,11 @@ final readonly class SaveCoatApplication
         if ($wet->endedAt === null) {
             throw new InvalidValue('It is being laid.', 'move');
         }
-        $this->ledger->record($layout, "{$wet->title} found still wet", fn (ChangeSet $changes) => $this->see($layout, $changes, $wet, 'still wet'));
+        $this->ledger->record(
+            $layout,
+            "{$wet->title} found still wet",
+            fn (ChangeSet $changes) => $this->see($layout, $changes, $wet, 'still wet'),
+        );
         $this->journal->note($layout, $wet, 'still wet');
     }
 
@@ -149,12 +205,28 @@ final readonly class SaveCoatApplication
     {
         $row = $layout->applications()->where('uid', $laid->uid)->firstOrFail();
         $of = $this->desk->plan($layout)->opens($laid)[1] ?? $laid->recipe->needsOf($laid->recipe);
-        $changes->add($row->keep(WorksFile::fromLaid($this->with($laid, seen: [...$laid->seen, ['at' => max((int) $laid->endedAt, $this->desk->minute()), 'what' => $what, 'of' => $of->value]]))));
+        $changes->add(
+            $row->keep(
+                WorksFile::fromLaid(
+                    $this->with(
+                        $laid,
+                        seen: [
+                            ...$laid->seen,
+                            ['at' => max((int) $laid->endedAt, $this->desk->minute()), 'what' => $what, 'of' => $of->value],
+                        ],
+                    ),
+                ),
+            ),
+        );
     }
 
     private function close(Layout $layout, CoatApplicationRow $row, CoatApplication $laid, string $kind): void
     {
-        $this->ledger->record($layout, "{$laid->title} ".($kind === 'done' ? 'done' : 'stopped half-way'), fn (ChangeSet $changes) => $changes->save($row->keep(WorksFile::fromLaid($laid))));
+        $this->ledger->record(
+            $layout,
+            "{$laid->title} ".($kind === 'done' ? 'done' : 'stopped half-way'),
+            fn (ChangeSet $changes) => $changes->save($row->keep(WorksFile::fromLaid($laid))),
+        );
         $this->journal->note($layout, $laid, $kind);
     }
 
@@ -171,13 +243,28 @@ final readonly class SaveCoatApplication
     }
 
     /**
-     * @param list<array{at: int, what: string, of: string}>|null $seen
+     * @param  list<array{at: int, what: string, of: string}>|null  $seen
      */
     private function with(CoatApplication $l, ?int $endedAt = null, ?array $seen = null): CoatApplication
     {
         return new CoatApplication(
-            $l->uid, $l->section, $l->zone, $l->coat, $l->pass, $l->title, $l->recipe, $l->mm, $l->rings, $l->area, $l->track, $l->minutes, $l->amounts,
-            $l->startedAt, $endedAt ?? $l->endedAt, $seen ?? $l->seen, $l->extra,
+            $l->uid,
+            $l->section,
+            $l->zone,
+            $l->coat,
+            $l->pass,
+            $l->title,
+            $l->recipe,
+            $l->mm,
+            $l->rings,
+            $l->area,
+            $l->track,
+            $l->minutes,
+            $l->amounts,
+            $l->startedAt,
+            $endedAt ?? $l->endedAt,
+            $seen ?? $l->seen,
+            $l->extra,
         );
     }
 

@@ -23,8 +23,12 @@ use Psr\Clock\ClockInterface;
 /** How the layout is planned: how sure, in which turns, with which tools, by when; busy hours from a calendar; a plan that is taken. */
 final readonly class SavePlanRules
 {
-    public function __construct(private Ledger $ledger, private NewRows $rows, private ClockInterface $clock, private ImportCalendar $calendars)
-    {
+    public function __construct(
+        private Ledger $ledger,
+        private NewRows $rows,
+        private ClockInterface $clock,
+        private ImportCalendar $calendars,
+    ) {
     }
 
     /** @param  array<string, mixed>  $input certainty (%), order, tools[name], due[section] with date and milestone */
@@ -44,10 +48,22 @@ final readonly class SavePlanRules
         foreach (array_keys($typed->list('due')) as $k) {
             $date = $typed->day("due.{$k}.date", $this->clock->now());
             if ($date !== '') {
-                $due[] = ['section' => $typed->text("due.{$k}.section"), 'date' => $date, 'milestone' => $typed->text("due.{$k}.milestone", 'travel')];
+                $due[] = [
+                    'section' => $typed->text("due.{$k}.section"),
+                    'date' => $date,
+                    'milestone' => $typed->text("due.{$k}.milestone", 'travel'),
+                ];
             }
         }
-        $rules = $typed->made(fn (): BenchRules => new BenchRules(round($certainty, 2), $typed->text('order', $old->order), $typed->has('tools') ? $tools : $old->tools, $typed->has('due') ? $due : $old->due, $old->first));
+        $rules = $typed->made(
+            fn (): BenchRules => new BenchRules(
+                round($certainty, 2),
+                $typed->text('order', $old->order),
+                $typed->has('tools') ? $tools : $old->tools,
+                $typed->has('due') ? $due : $old->due,
+                $old->first,
+            ),
+        );
         $this->keep($layout, $rules, 'Planned otherwise');
     }
 
@@ -57,7 +73,10 @@ final readonly class SavePlanRules
         $zone = new DateTimeZone($layout->zone);
         $hours = $this->calendars->busy($text, $zone, intdiv($this->clock->now()->getTimestamp(), 60), BenchWork::HORIZON_DAYS);
         $name = mb_substr($name, 0, 80);
-        $times = array_map(fn (array $h): BenchTime => new BenchTime($this->rows->uid(), 'busy', null, $h['date'], $h['from'], $h['to'], who: $name), $hours);
+        $times = array_map(
+            fn (array $h): BenchTime => new BenchTime($this->rows->uid(), 'busy', null, $h['date'], $h['from'], $h['to'], who: $name),
+            $hours,
+        );
         $this->ledger->record($layout, "Busy hours from {$name}", function (ChangeSet $changes) use ($layout, $times, $name): void {
             $this->forgetRows($changes, $layout, $name);
             foreach ($times as $time) {
@@ -76,7 +95,11 @@ final readonly class SavePlanRules
     /** @param  list<PlacedMove>  $moves in the order of a plan */
     public function take(Layout $layout, array $moves): void
     {
-        $this->keep($layout, ProjectLoader::sheet($layout)->bench->taking(array_map(fn (PlacedMove $p): string => $p->move->id, $moves)), 'A better plan taken');
+        $this->keep(
+            $layout,
+            ProjectLoader::sheet($layout)->bench->taking(array_map(fn (PlacedMove $p): string => $p->move->id, $moves)),
+            'A better plan taken',
+        );
     }
 
     private function forgetRows(ChangeSet $changes, Layout $layout, string $name): void

@@ -31,8 +31,13 @@ use Psr\Clock\ClockInterface;
 /** What a form asks to be tried: the layout with that changed, and, when it is liked, the same kept. */
 final readonly class SaveWhatIf
 {
-    public function __construct(private Library $library, private NewRows $rows, private ClockInterface $clock, private ProjectLoader $load, private Ledger $ledger)
-    {
+    public function __construct(
+        private Library $library,
+        private NewRows $rows,
+        private ClockInterface $clock,
+        private ProjectLoader $load,
+        private Ledger $ledger,
+    ) {
     }
 
     /**
@@ -43,7 +48,7 @@ final readonly class SaveWhatIf
     public function of(Project $project, FormInput $typed): array
     {
         $said = [];
-        $room = $typed->text('room') ?: ($project->works->rooms[0]->uid ?? '');
+        $room = $typed->text('room') ?: $project->works->rooms[0]->uid ?? '';
         $name = array_values(array_filter($project->works->rooms, fn (Room $r): bool => $r->uid === $room))[0]->name ?? 'the room';
         if ($typed->text('heater') !== '') {
             $celsius = $typed->number('heater');
@@ -93,7 +98,7 @@ final readonly class SaveWhatIf
     /**
      * Keeps what was tried, in one step that can be undone.
      *
-     * @param array<string, mixed> $input as `of` reads it
+     * @param  array<string, mixed>  $input as `of` reads it
      *
      * @throws InvalidValue when nothing was asked for
      */
@@ -104,9 +109,27 @@ final readonly class SaveWhatIf
             throw new InvalidValue('Nothing was changed that could be kept.', 'form');
         }
         $this->ledger->record($layout, ucfirst(implode(', ', $said)), function (ChangeSet $changes) use ($layout, $changed): void {
-            $this->keepRows($changes, $layout, RoomRow::class, $layout->rooms(), array_map(WorksFile::fromRoom(...), $changed->works->rooms));
-            $this->keepRows($changes, $layout, BenchSession::class, $layout->benchSessions(), array_map(WorksFile::fromTime(...), $changed->works->times));
-            $this->keepRows($changes, $layout, CoatRow::class, $layout->coats(), array_map(WorksFile::fromCoat(...), $changed->works->coats));
+            $this->keepRows(
+                $changes,
+                $layout,
+                RoomRow::class,
+                $layout->rooms(),
+                array_map(WorksFile::fromRoom(...), $changed->works->rooms),
+            );
+            $this->keepRows(
+                $changes,
+                $layout,
+                BenchSession::class,
+                $layout->benchSessions(),
+                array_map(WorksFile::fromTime(...), $changed->works->times),
+            );
+            $this->keepRows(
+                $changes,
+                $layout,
+                CoatRow::class,
+                $layout->coats(),
+                array_map(WorksFile::fromCoat(...), $changed->works->coats),
+            );
         });
     }
 
@@ -115,9 +138,9 @@ final readonly class SaveWhatIf
      *
      * @template T of JsonRecord
      *
-     * @param class-string<T> $model
-     * @param HasMany<T, Layout> $rows
-     * @param list<array<string, mixed>> $records
+     * @param  class-string<T>  $model
+     * @param  HasMany<T, Layout>  $rows
+     * @param  list<array<string, mixed>>  $records
      */
     private function keepRows(ChangeSet $changes, Layout $layout, string $model, HasMany $rows, array $records): void
     {

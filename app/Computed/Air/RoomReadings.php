@@ -28,17 +28,34 @@ final class RoomReadings
      */
     public static function logs(Layout $layout, int $now): array
     {
-        $known = fn () => $layout->airReadings()->where('at', '<=', $now + self::MAX_MINUTES_AHEAD)
-            ->whereBetween('temperature', [Climate::MIN_C, Climate::MAX_C])->whereBetween('humidity', [0.0, 100.0]);
+        $known = fn () => $layout
+            ->airReadings()
+            ->where('at', '<=', $now + self::MAX_MINUTES_AHEAD)
+            ->whereBetween('temperature', [Climate::MIN_C, Climate::MAX_C])
+            ->whereBetween('humidity', [0.0, 100.0]);
         $newest = (int) $known()->max('at');
         if ($newest === 0) {
             return [];
         }
         $fine = intdiv($newest - 1440 * self::FINE_DAYS, 60) * 60;
         $readings = [];
-        $hours = $known()->where('at', '>=', $newest - 1440 * self::USED_DAYS - 60)->where('at', '<', $fine)->groupByRaw('room, at / 60')->orderBy('at')
-            ->toBase()->selectRaw('room, (at / 60) * 60 + 30 as at, avg(temperature) as temperature, avg(humidity) as humidity');
-        foreach ([$hours->get(), $known()->where('at', '>=', $fine)->orderBy('at')->toBase()->get(['room', 'at', 'temperature', 'humidity'])] as $rows) {
+        $hours = $known()
+            ->where('at', '>=', $newest - 1440 * self::USED_DAYS - 60)
+            ->where('at', '<', $fine)
+            ->groupByRaw('room, at / 60')
+            ->orderBy('at')
+            ->toBase()
+            ->selectRaw('room, (at / 60) * 60 + 30 as at, avg(temperature) as temperature, avg(humidity) as humidity');
+        foreach (
+            [
+                $hours->get(),
+                $known()
+                    ->where('at', '>=', $fine)
+                    ->orderBy('at')
+                    ->toBase()
+                    ->get(['room', 'at', 'temperature', 'humidity']),
+            ] as $rows
+        ) {
             foreach ($rows as $row) {
                 $readings[$row->room][] = [(int) $row->at, round((float) $row->temperature, 3), round((float) $row->humidity, 3)];
             }

@@ -34,6 +34,8 @@ final readonly class ClockDoubt
             return null;
         }
 
-        return "This machine’s clock says {$now->setTimezone($zone)->format('D j M Y, H:i')}, but something was done here on {$last->setTimezone($zone)->format('D j M Y, H:i')}. Set the clock before anything is begun: what dries is reckoned by it.";
+        return "This machine’s clock says {$now->setTimezone($zone)->format('D j M Y, H:i')}, but something was done here "
+            ."on {$last->setTimezone($zone)->format('D j M Y, H:i')}. Set the "
+            .'clock before anything is begun: what dries is reckoned by it.';
     }
 }

@@ -26,8 +26,12 @@ use IdleRidge\Core\Rulebook\Rulebook;
 /** What a section is made of, from what was computed before where land and settings are the same. */
 final readonly class ComputedCuts
 {
-    public function __construct(private ComputedLand $desk, private CutComputation $cut, private ComputedPlan $plan, private ComputedCache $cache)
-    {
+    public function __construct(
+        private ComputedLand $desk,
+        private CutComputation $cut,
+        private ComputedPlan $plan,
+        private ComputedCache $cache,
+    ) {
     }
 
     public function page(Project $project, Section $section): CutResult
@@ -38,7 +42,9 @@ final readonly class ComputedCuts
     /** The same land made another way. */
     public function by(CutSchool $school, CutResult $page): CutResult
     {
-        return $school === $page->cuts->school ? $page : $this->made($page->project, $page->section, $page->cuts->by($school), $page->plaster);
+        return $school === $page->cuts->school
+            ? $page
+            : $this->made($page->project, $page->section, $page->cuts->by($school), $page->plaster);
     }
 
     private function made(Project $project, Section $section, CutSettings $cuts, ?PlasterLayer $plaster): CutResult
@@ -46,7 +52,13 @@ final readonly class ComputedCuts
         $model = fn (): LandModel => $this->desk->model($project, $section);
         $grid = fn (): HeightGrid => $this->desk->sheet($project, $section)->grid();
         /** @var array{FoamStack|Shell, BoardWeight, float} $kept */
-        $kept = $this->cache->remember('cuts', $this->asked($project, $section, $cuts, $plaster), function () use ($project, $section, $cuts, $model, $plaster): array {
+        $kept = $this->cache->remember('cuts', $this->asked($project, $section, $cuts, $plaster), function () use (
+            $project,
+            $section,
+            $cuts,
+            $model,
+            $plaster,
+        ): array {
             $page = $this->cut->of($project, $model(), $section, $cuts, $plaster);
 
             return [$page->body, $page->weight, $page->surface];
@@ -59,7 +71,9 @@ final readonly class ComputedCuts
     private function plaster(Project $project, Section $section): ?PlasterLayer
     {
         $zones = $project->works->zonesOf($section->uid);
-        $coats = array_values(array_filter($project->works->coats, fn (Coat $c): bool => isset($zones[$c->zone]) && $c->recipe->family === 'plaster'));
+        $coats = array_values(
+            array_filter($project->works->coats, fn (Coat $c): bool => isset($zones[$c->zone]) && $c->recipe->family === 'plaster'),
+        );
 
         return $coats === [] ? null : PlasterLayer::of($this->plan->survey($project, $section), $coats);
     }
@@ -74,7 +88,14 @@ final readonly class ComputedCuts
     {
         $stack = $page->stack();
         /** @var Gluing|null $gluing */
-        $gluing = $stack === null ? null : $this->cache->remember('gluing', $this->asked($page->project, $page->section, $page->cuts), fn (): Gluing => Gluing::of($stack));
+        $gluing =
+            $stack === null
+                ? null
+                : $this->cache->remember(
+                    'gluing',
+                    $this->asked($page->project, $page->section, $page->cuts),
+                    fn (): Gluing => Gluing::of($stack),
+                );
 
         return $gluing;
     }
@@ -82,6 +103,11 @@ final readonly class ComputedCuts
     /** The fingerprint of what a body depends on. */
     private function asked(Project $project, Section $section, CutSettings $cuts, ?PlasterLayer $plaster = null): string
     {
-        return $this->cache->fingerprint($this->desk->hash($project, $section, ComputedLand::CELL_MM), $project->layout->gauge, $cuts, $plaster);
+        return $this->cache->fingerprint(
+            $this->desk->hash($project, $section, ComputedLand::CELL_MM),
+            $project->layout->gauge,
+            $cuts,
+            $plaster,
+        );
     }
 }

@@ -71,7 +71,12 @@ final readonly class ComputedSheets
         $pieces = LayerPieces::of($page->body, $cuts);
         $problems = [];
         foreach ($pieces->pieces as $thickness => $those) {
-            $problems[$thickness] = new NestProblem(self::stock($cuts, (float) $thickness), array_slice($those, 0, NestProblem::MAX_PIECES), $cuts->kerf, $cuts->margin);
+            $problems[$thickness] = new NestProblem(
+                self::stock($cuts, (float) $thickness),
+                array_slice($those, 0, NestProblem::MAX_PIECES),
+                $cuts->kerf,
+                $cuts->margin,
+            );
         }
         krsort($problems, SORT_NUMERIC);
 
@@ -98,7 +103,12 @@ final readonly class ComputedSheets
     {
         $out = [];
         foreach ($cuts->ofThickness($thickness) as $k => $sheet) {
-            $out[] = new NestSheet("{$thickness}-{$k}", $sheet->width, $sheet->depth, min(self::MAX_SHEETS, $sheet->count ?? self::MAX_SHEETS));
+            $out[] = new NestSheet(
+                "{$thickness}-{$k}",
+                $sheet->width,
+                $sheet->depth,
+                min(self::MAX_SHEETS, $sheet->count ?? self::MAX_SHEETS),
+            );
         }
 
         return $out;

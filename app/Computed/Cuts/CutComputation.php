@@ -34,8 +34,13 @@ final class CutComputation
     private const CELL_MM = 5.0;
 
     /** @param  CutSchool|null  $school another than the layout's */
-    public function page(Project $project, LandModel $model, Section $section, ?CutSchool $school = null, ?PlasterLayer $plaster = null): CutResult
-    {
+    public function page(
+        Project $project,
+        LandModel $model,
+        Section $section,
+        ?CutSchool $school = null,
+        ?PlasterLayer $plaster = null,
+    ): CutResult {
         $cuts = $project->cuts();
 
         return $this->of($project, $model, $section, $school === null ? $cuts : $cuts->by($school), $plaster);
@@ -49,14 +54,41 @@ final class CutComputation
         $skinned = new SkinnedLand($model, $cuts->skin);
         $shape = $skinned->grid($terrain)->mesh($section->width, $section->depth);
         $body = self::body($project, $model, $section, $cuts, $shape, $land, $skinned->at(...));
-        $weight = BoardWeight::of($section, $land, $shape, $cuts->skin, $body, $cuts->board, $model->grading->runs, $project->layout->gauge, $plaster);
+        $weight = BoardWeight::of(
+            $section,
+            $land,
+            $shape,
+            $cuts->skin,
+            $body,
+            $cuts->board,
+            $model->grading->runs,
+            $project->layout->gauge,
+            $plaster,
+        );
 
-        return new CutResult($project, $section, $cuts, $body, $weight, $plaster, self::surface($land, $section->base), fn (): LandModel => $model, fn (): HeightGrid => $grid);
+        return new CutResult(
+            $project,
+            $section,
+            $cuts,
+            $body,
+            $weight,
+            $plaster,
+            self::surface($land, $section->base),
+            fn (): LandModel => $model,
+            fn (): HeightGrid => $grid,
+        );
     }
 
     /** @param  Closure(float, float): float  $exact height of the shape at any place */
-    private static function body(Project $project, LandModel $model, Section $section, CutSettings $cuts, HeightMesh $shape, HeightMesh $land, Closure $exact): FoamStack|Shell
-    {
+    private static function body(
+        Project $project,
+        LandModel $model,
+        Section $section,
+        CutSettings $cuts,
+        HeightMesh $shape,
+        HeightMesh $land,
+        Closure $exact,
+    ): FoamStack|Shell {
         $bores = $project->bores($model->grading->runs);
         if (! $cuts->school->isFoam()) {
             return Shell::over($shape, $section->base, $cuts->school, $cuts->shell, $bores, $land, $exact);
@@ -78,8 +110,15 @@ final class CutComputation
         $laid = [];
         foreach (LayerPieces::of($stack, $cuts)->pieces as $thickness => $pieces) {
             $sheets = $cuts->ofThickness((float) $thickness) ?: [$cuts->first()];
-            $kinds = array_map(fn (StockSheet $s, int $k): NestSheet => new NestSheet("s{$k}", $s->width, $s->depth, min(200, $s->count ?? 200)), $sheets, array_keys($sheets));
-            foreach (Nester::lay(new NestProblem($kinds, array_slice($pieces, 0, NestProblem::MAX_PIECES), $cuts->kerf, $cuts->margin), 0.0, 1)->used as $used) {
+            $kinds = array_map(
+                fn (StockSheet $s, int $k): NestSheet => new NestSheet("s{$k}", $s->width, $s->depth, min(200, $s->count ?? 200)),
+                $sheets,
+                array_keys($sheets),
+            );
+            foreach (
+                Nester::lay(new NestProblem($kinds, array_slice($pieces, 0, NestProblem::MAX_PIECES), $cuts->kerf, $cuts->margin), 0.0, 1)
+                    ->used as $used
+            ) {
                 $laid[] = $sheets[(int) substr($used['sheet'], 1)];
             }
         }
@@ -92,13 +131,16 @@ final class CutComputation
     {
         [$outline] = Contours::of($land, [$base + 0.5]);
 
-        return $land->surface() * $outline->areaAbove / max(1.0, $land->planArea());
+        return ($land->surface() * $outline->areaAbove) / max(1.0, $land->planArea());
     }
 
     /** @return array<string, mixed> the form of docs/formats/cuts.schema.json */
     public function facts(CutResult $page): array
     {
-        $rings = fn (array $rings): array => array_map(fn (array $ring): array => array_map(fn (array $p): array => [round($p[0], 2), round($p[1], 2)], $ring), $rings);
+        $rings = fn (array $rings): array => array_map(
+            fn (array $ring): array => array_map(fn (array $p): array => [round($p[0], 2), round($p[1], 2)], $ring),
+            $rings,
+        );
         $stack = $page->stack();
         $shell = $page->shell();
         $weight = $page->weight;
@@ -106,20 +148,47 @@ final class CutComputation
         return [
             'section' => $page->section->uid,
             'school' => $page->cuts->school->value,
-            'layers' => array_map(fn (Layer $layer): array => [
-                'index' => $layer->index, 'bottom_mm' => round($layer->bottom, 3), 'thickness_mm' => $layer->thickness, 'area_mm2' => round($layer->area, 1),
-                'pieces' => array_map(fn (Piece $piece): array => ['id' => $piece->id, 'rings' => $rings($piece->rings)], $layer->pieces),
-            ], $stack->layers ?? []),
+            'layers' => array_map(
+                fn (Layer $layer): array => [
+                    'index' => $layer->index,
+                    'bottom_mm' => round($layer->bottom, 3),
+                    'thickness_mm' => $layer->thickness,
+                    'area_mm2' => round($layer->area, 1),
+                    'pieces' => array_map(
+                        fn (Piece $piece): array => ['id' => $piece->id, 'rings' => $rings($piece->rings)],
+                        $layer->pieces,
+                    ),
+                ],
+                $stack->layers ?? [],
+            ),
             'foam_mm3' => round($stack->foam ?? 0.0, 1),
             'carved_mm3' => round($stack->carved ?? 0.0, 1),
             'filler_mm3' => round($stack->filler ?? 0.0, 1),
             'hollow_mm3' => round($stack->hollowed ?? 0.0, 1),
-            'sheets' => array_map(fn (array $s): array => ['thickness_mm' => $s['thickness'], 'count' => $s['count'], 'by' => 'area'], $stack?->sheets($page->cuts) ?? []),
-            'weight' => ['dry_kg' => round($weight->dry(), 3), 'wet_kg' => round($weight->wet(), 3), 'centre_mm' => array_map(fn (float $v): float => round($v, 1), $weight->centre)],
+            'sheets' => array_map(
+                fn (array $s): array => ['thickness_mm' => $s['thickness'], 'count' => $s['count'], 'by' => 'area'],
+                $stack?->sheets($page->cuts) ?? [],
+            ),
+            'weight' => [
+                'dry_kg' => round($weight->dry(), 3),
+                'wet_kg' => round($weight->wet(), 3),
+                'centre_mm' => array_map(fn (float $v): float => round($v, 1), $weight->centre),
+            ],
             'minutes' => (int) ceil($page->minutes()),
-        ] + ($shell === null ? [] : ['shell' => [
-            'ribs' => array_map(fn (Rib $rib): array => ['name' => $rib->name, 'x_mm' => round($rib->x, 2), 'rings' => $rings($rib->rings)], $shell->ribs),
-            'surface_mm2' => round($shell->surface, 1), 'strips_mm' => round($shell->strips, 1), 'cloth_mm2' => round($shell->cover(), 1), 'pieces' => $shell->pieces(),
-        ]]);
+        ] +
+            ($shell === null
+                ? []
+                : [
+                    'shell' => [
+                        'ribs' => array_map(
+                            fn (Rib $rib): array => ['name' => $rib->name, 'x_mm' => round($rib->x, 2), 'rings' => $rings($rib->rings)],
+                            $shell->ribs,
+                        ),
+                        'surface_mm2' => round($shell->surface, 1),
+                        'strips_mm' => round($shell->strips, 1),
+                        'cloth_mm2' => round($shell->cover(), 1),
+                        'pieces' => $shell->pieces(),
+                    ],
+                ]);
     }
 }

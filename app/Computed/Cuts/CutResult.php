@@ -18,7 +18,9 @@ use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Track\Run;
 
-/** A section and what its land is made of by its school: a stack of foam or a shell. Land itself is looked at only where it is asked for. */
+/**
+ * A section and what its land is made of by its school: a stack of foam or a shell. Land itself is looked at only where it is asked for.
+ */
 final class CutResult
 {
     private ?LandModel $model = null;
@@ -26,9 +28,9 @@ final class CutResult
     private ?HeightGrid $grid = null;
 
     /**
-     * @param Closure(): LandModel $makeModel
-     * @param Closure(): HeightGrid $makeGrid land with its skin
-     * @param float $surface true area of the land that stands over the board, mm²
+     * @param  Closure(): LandModel  $makeModel
+     * @param  Closure(): HeightGrid  $makeGrid land with its skin
+     * @param  float  $surface true area of the land that stands over the board, mm²
      */
     public function __construct(
         public readonly Project $project,
@@ -69,7 +71,9 @@ final class CutResult
     /** Whole sheets by area alone: never fewer than these. */
     public function sheetsByArea(): int
     {
-        return $this->body instanceof Shell ? (int) ceil($this->body->ribArea() / $this->cuts->first()->area() - 1e-9) : (int) array_sum(array_column($this->body->sheets($this->cuts), 'count'));
+        return $this->body instanceof Shell
+            ? (int) ceil($this->body->ribArea() / $this->cuts->first()->area() - 1e-9)
+            : (int) array_sum(array_column($this->body->sheets($this->cuts), 'count'));
     }
 
     /** What those cost, in the currency's smallest unit; null where a sheet has no price. */
@@ -87,7 +91,9 @@ final class CutResult
     /** Hands-on minutes until coats can go on: those of a shell's cover are its coats'. */
     public function minutes(): float
     {
-        return $this->body instanceof Shell ? $this->body->formMinutes() : FoamWork::of($this->body, $this->cuts, $this->surface)->minutes();
+        return $this->body instanceof Shell
+            ? $this->body->formMinutes()
+            : FoamWork::of($this->body, $this->cuts, $this->surface)->minutes();
     }
 
     /** @return list<array{Run, array{float, float}}> runs over the board with the stations between which they are, the longest first */
@@ -100,7 +106,7 @@ final class CutResult
                 $here[] = [$run, $over];
             }
         }
-        usort($here, fn (array $a, array $b): int => ($b[1][1] - $b[1][0]) <=> ($a[1][1] - $a[1][0]));
+        usort($here, fn (array $a, array $b): int => $b[1][1] - $b[1][0] <=> $a[1][1] - $a[1][0]);
 
         return $here;
     }

@@ -12,14 +12,22 @@ use IdleRidge\Core\Cuts\Template;
 final class CutTemplates
 {
     /**
-     * @param int $layer of the foam, or the rib; 0 for all
+     * @param  int  $layer of the foam, or the rib; 0 for all
      * @return list<Template>
      */
     public static function of(CutResult $page, int $layer = 0): array
     {
         $shell = $page->shell();
         if ($shell !== null) {
-            return array_values(array_filter(array_map(fn (Rib $rib, int $k): ?Template => $layer !== 0 && $layer !== $k + 1 ? null : $rib->template(), $shell->ribs, array_keys($shell->ribs))));
+            return array_values(
+                array_filter(
+                    array_map(
+                        fn (Rib $rib, int $k): ?Template => $layer !== 0 && $layer !== $k + 1 ? null : $rib->template(),
+                        $shell->ribs,
+                        array_keys($shell->ribs),
+                    ),
+                ),
+            );
         }
 
         return self::ofStack($page->stack(), $layer);

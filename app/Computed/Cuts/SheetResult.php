@@ -16,8 +16,8 @@ final readonly class SheetResult
     private const MIN_OFFCUT_MM = 80.0;
 
     /**
-     * @param array<array-key, NestProblem> $problems
-     * @param array<array-key, NestResult> $nested
+     * @param  array<array-key, NestProblem>  $problems
+     * @param  array<array-key, NestResult>  $nested
      */
     public function __construct(public LayerPieces $pieces, public array $problems, public array $nested, public int $round)
     {
@@ -49,7 +49,12 @@ final readonly class SheetResult
     /** Area of the pieces over that of the sheets, 0 … 1. */
     public function utilisation(): float
     {
-        $sheets = array_sum(array_map(fn (NestResult $n): float => array_sum(array_map(fn (array $s): float => $s['width'] * $s['height'], $n->used)), $this->nested));
+        $sheets = array_sum(
+            array_map(
+                fn (NestResult $n): float => array_sum(array_map(fn (array $s): float => $s['width'] * $s['height'], $n->used)),
+                $this->nested,
+            ),
+        );
 
         return $sheets > 0.0 ? array_sum(array_map(fn (NestResult $n): float => $n->area, $this->nested)) / $sheets : 0.0;
     }
@@ -67,7 +72,11 @@ final readonly class SheetResult
         foreach ($this->nested as $thickness => $nested) {
             foreach ($nested->used as $sheet) {
                 if ($sheet['width'] - $sheet['right'] >= self::MIN_OFFCUT_MM) {
-                    $out[] = ['width' => $sheet['width'] - $sheet['right'], 'height' => $sheet['height'], 'thickness' => (float) $thickness];
+                    $out[] = [
+                        'width' => $sheet['width'] - $sheet['right'],
+                        'height' => $sheet['height'],
+                        'thickness' => (float) $thickness,
+                    ];
                 }
             }
         }

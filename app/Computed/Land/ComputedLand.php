@@ -67,8 +67,18 @@ final class ComputedLand
         $mesh = $study->terrain->mesh();
         [$contours, $bands] = $this->lines($mesh, $cell);
         $sheet = new LandResult(
-            $hash, $cell, $study->terrain->cols, $study->terrain->rows, $study->figures(), Rulebook::check($study),
-            $study->walls, $contours, $bands, pack('g*', ...$study->terrain->heights), $study->turnouts, pack('g*', ...$study->terrain->rim ?? []),
+            $hash,
+            $cell,
+            $study->terrain->cols,
+            $study->terrain->rows,
+            $study->figures(),
+            Rulebook::check($study),
+            $study->walls,
+            $contours,
+            $bands,
+            pack('g*', ...$study->terrain->heights),
+            $study->turnouts,
+            pack('g*', ...$study->terrain->rim ?? []),
         );
         $this->cache->put(self::LAND, $hash, $sheet);
 
@@ -82,7 +92,10 @@ final class ComputedLand
      */
     public function thumb(Project $project, Section $section): array
     {
-        return $this->cache->remember('thumb', $this->hash($project, $section, self::THUMB_CELL_MM), function () use ($project, $section): array {
+        return $this->cache->remember('thumb', $this->hash($project, $section, self::THUMB_CELL_MM), function () use (
+            $project,
+            $section,
+        ): array {
             $mesh = $this->model($project, $section)->terrain(self::THUMB_CELL_MM)->mesh();
             $range = max($mesh->z) - min($mesh->z);
             $lines = [];
@@ -130,7 +143,11 @@ final class ComputedLand
         $edges = $project->layout->viewingEdges;
         $from = $this->cache->fingerprint($this->hash($project, $section, self::CELL_MM), $edges);
 
-        return $this->cache->remember('sight', $from, fn (): ?SightStudy => SightStudy::of($edges, $section, $this->model($project, $section)));
+        return $this->cache->remember(
+            'sight',
+            $from,
+            fn (): ?SightStudy => SightStudy::of($edges, $section, $this->model($project, $section)),
+        );
     }
 
     public function kept(string $hash): ?LandResult
@@ -156,7 +173,12 @@ final class ComputedLand
         // The last ground of these boards is a good place to begin from: an edit changes little of it.
         $lastKey = $this->cache->fingerprint($finest, $problem->x0, $problem->y0, $problem->width, $problem->depth, $project->layout->uid);
         $last = $this->cache->get('last-ground', $lastKey);
-        $answer = GroundSolver::answer($problem, $finest, is_array($last) ? $this->unpacked($last, $problem) : null, $finest > self::CELL_MM && is_array($last));
+        $answer = GroundSolver::answer(
+            $problem,
+            $finest,
+            is_array($last) ? $this->unpacked($last, $problem) : null,
+            $finest > self::CELL_MM && is_array($last),
+        );
         $lattice = $answer->lattice;
         $pack = [$lattice->spacing, $lattice->cols, $lattice->rows, pack('e*', ...$lattice->heights), $answer->multipliers];
         $this->cache->put('ground', $key, $pack);
@@ -170,12 +192,15 @@ final class ComputedLand
     {
         [$spacing, $cols, $rows, $heights, $multipliers] = $pack;
 
-        return new GroundAnswer(new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, array_values(unpack('e*', $heights) ?: [])), $multipliers);
+        return new GroundAnswer(
+            new Lattice($problem->x0, $problem->y0, $spacing, $cols, $rows, array_values(unpack('e*', $heights) ?: [])),
+            $multipliers,
+        );
     }
 
     public function hash(Project $project, Section $section, float $cell): string
     {
-        $this->hashes ??= new WeakMap;
+        $this->hashes ??= new WeakMap();
         $known = $this->hashes[$project] ?? [];
         $key = "{$section->uid} {$cell}";
         if (! isset($known[$key])) {
@@ -186,7 +211,8 @@ final class ComputedLand
     }
 
     /**
-     * @return array{list<array{level: float, lines: list<array{points: list<array{float, float}>, closed: bool}>}>, list<array{level: float, rings: list<list<array{float, float}>>}>}
+     * @return array{list<array{level: float, lines: list<array{points: list<array{float, float}>, closed: bool}>}>,
+     *     list<array{level: float, rings: list<list<array{float, float}>>}>}
      */
     private function lines(HeightMesh $mesh, float $cell): array
     {
@@ -199,12 +225,26 @@ final class ComputedLand
         $contours = $bands = [];
         foreach (Contours::of($mesh, Contours::levels($mesh, $interval)) as $contour) {
             $allowed = LineSimplifier::withinBand($mesh, $contour->level, 0.45 * $interval, 2.0 * $cell);
-            $lines = array_map(fn (array $line): array => ['points' => self::short(LineSimplifier::line($line['points'], $tolerance, $line['closed'], $allowed)), 'closed' => $line['closed']], $contour->lines);
+            $lines = array_map(
+                fn (array $line): array => [
+                    'points' => self::short(LineSimplifier::line($line['points'], $tolerance, $line['closed'], $allowed)),
+                    'closed' => $line['closed'],
+                ],
+                $contour->lines,
+            );
             $contours[] = ['level' => $contour->level, 'lines' => $lines];
             if (fmod($contour->level, 2.0 * $interval) === 0.0) {
                 // A contour that closes by itself is its own ring; only those along the edge differ.
                 $whole = count($contour->rings) === $contour->closedLines();
-                $bands[] = ['level' => $contour->level, 'rings' => $whole ? array_column($lines, 'points') : array_map(fn (array $ring): array => self::short(LineSimplifier::line($ring, 2.0 * $tolerance, true)), $contour->rings)];
+                $bands[] = [
+                    'level' => $contour->level,
+                    'rings' => $whole
+                        ? array_column($lines, 'points')
+                        : array_map(
+                            fn (array $ring): array => self::short(LineSimplifier::line($ring, 2.0 * $tolerance, true)),
+                            $contour->rings,
+                        ),
+                ];
             }
         }
 
@@ -214,7 +254,7 @@ final class ComputedLand
     /**
      * To a hundredth of a millimetre: what is kept is a third as large, and as quick to read again.
      *
-     * @param list<array{float, float}> $points
+     * @param  list<array{float, float}>  $points
      * @return list<array{float, float}>
      */
     private static function short(array $points): array

@@ -44,14 +44,57 @@ final class LandReport
             'plan_mm2' => $figures['plan'],
             'surface_mm2' => $figures['surface'],
             'max_slope_deg' => $figures['max_slope'],
-            'walls' => array_map(fn (Wall $w): array => [
-                'run' => $w->run, 'side' => $w->side, 'from_mm' => round($w->from, 1), 'to_mm' => round($w->to, 1),
-                'height_min_mm' => round($w->lowest, 2), 'height_max_mm' => round($w->highest, 2), 'length_mm' => round($w->length, 1), 'face_mm2' => round($w->face, 1), 'cause' => $w->cause,
-                'profile' => array_map(fn (array $p): array => ['station_mm' => round($p['station'], 1), 'along_mm' => round($p['along'], 1), 'foot_mm' => round($p['foot'], 2), 'height_mm' => round($p['top'] - $p['foot'], 2)], $w->profile),
-            ], $study->walls),
-            'water' => array_map(fn (Basin $b): array => ['uid' => $b->uid, 'name' => $b->name, 'level_mm' => $b->level] + array_combine(['surface_mm2', 'volume_mm3'], array_map(fn (float $v): float => round($v, 1), array_values($b->water($study->model, $study->terrain->mesh())))), $study->model->ground->basins),
-            'streams' => array_map(fn (Stream $s): array => ['uid' => $s->uid, 'name' => $s->name, 'length_mm' => round($s->length(), 1), 'fall_mm' => round($s->fall(), 2)], $study->model->ground->streams),
-            'turnouts' => array_map(fn (Turnout $t): array => ['run' => $t->main->uid, 'branch' => $t->branch->uid, 'toe_mm' => round($t->toe, 1), 'from_mm' => round($t->from, 1), 'to_mm' => round($t->to, 1), 'hand' => $t->left ? 'left' : 'right'], $study->turnouts),
+            'walls' => array_map(
+                fn (Wall $w): array => [
+                    'run' => $w->run,
+                    'side' => $w->side,
+                    'from_mm' => round($w->from, 1),
+                    'to_mm' => round($w->to, 1),
+                    'height_min_mm' => round($w->lowest, 2),
+                    'height_max_mm' => round($w->highest, 2),
+                    'length_mm' => round($w->length, 1),
+                    'face_mm2' => round($w->face, 1),
+                    'cause' => $w->cause,
+                    'profile' => array_map(
+                        fn (array $p): array => [
+                            'station_mm' => round($p['station'], 1),
+                            'along_mm' => round($p['along'], 1),
+                            'foot_mm' => round($p['foot'], 2),
+                            'height_mm' => round($p['top'] - $p['foot'], 2),
+                        ],
+                        $w->profile,
+                    ),
+                ],
+                $study->walls,
+            ),
+            'water' => array_map(
+                fn (Basin $b): array => ['uid' => $b->uid, 'name' => $b->name, 'level_mm' => $b->level] +
+                    array_combine(
+                        ['surface_mm2', 'volume_mm3'],
+                        array_map(fn (float $v): float => round($v, 1), array_values($b->water($study->model, $study->terrain->mesh()))),
+                    ),
+                $study->model->ground->basins,
+            ),
+            'streams' => array_map(
+                fn (Stream $s): array => [
+                    'uid' => $s->uid,
+                    'name' => $s->name,
+                    'length_mm' => round($s->length(), 1),
+                    'fall_mm' => round($s->fall(), 2),
+                ],
+                $study->model->ground->streams,
+            ),
+            'turnouts' => array_map(
+                fn (Turnout $t): array => [
+                    'run' => $t->main->uid,
+                    'branch' => $t->branch->uid,
+                    'toe_mm' => round($t->toe, 1),
+                    'from_mm' => round($t->from, 1),
+                    'to_mm' => round($t->to, 1),
+                    'hand' => $t->left ? 'left' : 'right',
+                ],
+                $study->turnouts,
+            ),
             'findings' => $this->findings($study),
         ];
     }

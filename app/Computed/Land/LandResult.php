@@ -17,14 +17,14 @@ use IdleRidge\Core\Track\Turnout;
 final readonly class LandResult
 {
     /**
-     * @param array<string, Quantity> $figures
-     * @param list<Finding> $findings
-     * @param list<Wall> $walls
-     * @param list<array{level: float, lines: list<array{points: list<array{float, float}>, closed: bool}>}> $contours
-     * @param list<array{level: float, rings: list<list<array{float, float}>>}> $bands rising; each covers what is at or above its level
-     * @param list<Turnout> $turnouts
-     * @param string $heights packed 32-bit floats, row by row from the front
-     * @param string $rim likewise, along the board's edges
+     * @param  array<string, Quantity>  $figures
+     * @param  list<Finding>  $findings
+     * @param  list<Wall>  $walls
+     * @param  list<array{level: float, lines: list<array{points: list<array{float, float}>, closed: bool}>}>  $contours
+     * @param  list<array{level: float, rings: list<list<array{float, float}>>}>  $bands rising; each covers what is at or above its level
+     * @param  list<Turnout>  $turnouts
+     * @param  string  $heights packed 32-bit floats, row by row from the front
+     * @param  string  $rim likewise, along the board's edges
      */
     public function __construct(
         public string $hash,

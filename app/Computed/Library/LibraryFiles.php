@@ -20,7 +20,7 @@ final readonly class LibraryFiles
     /** As it was read before, until a file changes. */
     public function kept(string $folder): Library
     {
-        $files = [...(glob("{$folder}/recipes/*.json") ?: []), ...(glob("{$folder}/*.json") ?: [])];
+        $files = [...glob("{$folder}/recipes/*.json") ?: [], ...glob("{$folder}/*.json") ?: []];
         $from = $this->cache->fingerprint(array_map(fn (string $file): array => [$file, filemtime($file), filesize($file)], $files));
 
         return $this->cache->remember('library', $from, fn (): Library => self::read($folder));
@@ -34,12 +34,22 @@ final readonly class LibraryFiles
             $files[basename($file)] = (string) file_get_contents($file);
         }
 
-        return RecipeFile::library($files, ...array_map(fn (string $name): string => (string) file_get_contents("{$folder}/{$name}.json"), ['build-ups', 'materials', 'schools']));
+        return RecipeFile::library(
+            $files,
+            ...array_map(fn (string $name): string => (string) file_get_contents("{$folder}/{$name}.json"), [
+                'build-ups',
+                'materials',
+                'schools',
+            ]),
+        );
     }
 
     /** @return array<string, Pigment> base paint → as it looks wet */
     public static function basePaints(): array
     {
-        return array_map(Pigment::hex(...), json_decode((string) file_get_contents(base_path('library/pigments.json')), true, 4, JSON_THROW_ON_ERROR));
+        return array_map(
+            Pigment::hex(...),
+            json_decode((string) file_get_contents(base_path('library/pigments.json')), true, 4, JSON_THROW_ON_ERROR),
+        );
     }
 }

@@ -24,8 +24,12 @@ use Psr\Clock\ClockInterface;
 /** Surveys zones and plans the work, or takes it from what was computed before. */
 final class ComputedPlan
 {
-    public function __construct(private readonly ComputedLand $land, private readonly ProjectLoader $load, private readonly ClockInterface $clock, private readonly ComputedCache $cache)
-    {
+    public function __construct(
+        private readonly ComputedLand $land,
+        private readonly ProjectLoader $load,
+        private readonly ClockInterface $clock,
+        private readonly ComputedCache $cache,
+    ) {
     }
 
     public function minute(): int
@@ -66,7 +70,14 @@ final class ComputedPlan
     {
         return $this->cache->remember('survey', $this->surveyed($project, $section), function () use ($project, $section): SectionSurvey {
             [$zones, $passes, $patches] = $this->toSurvey($project, $section);
-            $survey = ZoneSurvey::ofLand($this->land->model($project, $section), ComputedLand::CELL_MM, $section->base, $section->placement, $zones, $project->layout->northDeg);
+            $survey = ZoneSurvey::ofLand(
+                $this->land->model($project, $section),
+                ComputedLand::CELL_MM,
+                $section->base,
+                $section->placement,
+                $zones,
+                $project->layout->northDeg,
+            );
 
             return SectionSurvey::ofPasses($survey, $section->placement, $zones, $passes, $patches);
         });
@@ -75,7 +86,11 @@ final class ComputedPlan
     /** The fingerprint of what a section's survey depends on. */
     private function surveyed(Project $project, Section $section): string
     {
-        return $this->cache->fingerprint($this->land->hash($project, $section, ComputedLand::CELL_MM), $project->layout->northDeg, $this->toSurvey($project, $section));
+        return $this->cache->fingerprint(
+            $this->land->hash($project, $section, ComputedLand::CELL_MM),
+            $project->layout->northDeg,
+            $this->toSurvey($project, $section),
+        );
     }
 
     /** @return array{array<string, Zone>, list<CoatPasses>, list<LaidPatch>} */

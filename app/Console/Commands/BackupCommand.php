@@ -9,7 +9,8 @@ use App\Actions\House\Backups;
 /** Copies all data, whole and checked, while others work. */
 final class BackupCommand extends RidgeCommand
 {
-    protected $signature = 'ridge:backup {--to= : a folder or file, else among the copies kept here} {--due : only when the newest copy here is a day old} {--json}';
+    protected $signature = 'ridge:backup {--to= : a folder or file, else among the copies '
+        .'kept here} {--due : only when the newest copy here is a day old} {--json}';
 
     protected $description = 'Copies all data: {"file"}; of the copies kept here the newest of seven days and of four weeks stay';
 

@@ -21,7 +21,14 @@ final class BusyCommand extends Command
     public function handle(): int
     {
         try {
-            $answer = ['hours' => CalendarFile::busy((string) stream_get_contents(STDIN), new DateTimeZone((string) $this->option('zone')), (int) $this->option('from'), (int) $this->option('days'))];
+            $answer = [
+                'hours' => CalendarFile::busy(
+                    (string) stream_get_contents(STDIN),
+                    new DateTimeZone((string) $this->option('zone')),
+                    (int) $this->option('from'),
+                    (int) $this->option('days'),
+                ),
+            ];
         } catch (InvalidValue $refusal) {
             $answer = ['fault' => $refusal->getMessage()];
         }

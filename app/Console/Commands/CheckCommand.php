@@ -11,21 +11,22 @@ use IdleRidge\Core\Rulebook\Rulebook;
 
 final class CheckCommand extends RidgeCommand
 {
-    protected $signature = 'ridge:check {file : a *.ridge.json} {--section= : only this one, by uid or name} {--now= : a moment in ISO 8601; without it the clock\'s} {--json}';
+    protected $signature = 'ridge:check {file : a *.ridge.json} {--section= : only this one, by '
+        .'uid or name} {--now= : a moment in ISO 8601; without it the clock\'s} {--json}';
 
     protected $description = 'Lists the findings of a layout';
 
     protected function answer(): array
     {
         $project = $this->project();
-        $works = new LandReport;
+        $works = new LandReport();
         $findings = [];
         $only = $this->word('section');
         foreach ($only === '' ? $project->sections : [$project->section($only)] as $section) {
             array_push($findings, ...$works->findings($works->of($project, $section)));
         }
 
-        $plans = new PlanReport;
+        $plans = new PlanReport();
         $wanted = $only === '' ? null : $project->section($only)->uid;
         foreach (Rulebook::checkWork(BenchPlan::make($plans->work($project, $this->minute()))) as $finding) {
             if ($wanted === null || $finding->section === $wanted) {

@@ -11,7 +11,8 @@ use IdleRidge\Core\Interchange\GeoJson;
 
 final class ContoursCommand extends RidgeCommand
 {
-    protected $signature = 'ridge:contours {file : an ESRI ASCII grid} {--interval=10 : between contours, mm} {--geojson= : file to write, one MultiLineString a level} {--json}';
+    protected $signature = 'ridge:contours {file : an ESRI ASCII grid} {--interval=10 : between '
+        .'contours, mm} {--geojson= : file to write, one MultiLineString a level} {--json}';
 
     protected $description = 'Draws the contours of a grid of heights';
 
@@ -23,6 +24,11 @@ final class ContoursCommand extends RidgeCommand
             $this->put($this->word('geojson'), GeoJson::contours($contours));
         }
 
-        return ['contours' => array_map(fn (Contour $c): array => ['level' => $c->level, 'lines' => count($c->lines), 'length_mm' => round($c->length, 3)], $contours)];
+        return [
+            'contours' => array_map(
+                fn (Contour $c): array => ['level' => $c->level, 'lines' => count($c->lines), 'length_mm' => round($c->length, 3)],
+                $contours,
+            ),
+        ];
     }
 }

@@ -19,19 +19,27 @@ use IdleRidge\Core\Measure\InvalidValue;
 
 final class CutsCommand extends RidgeCommand
 {
-    protected $signature = 'ridge:cuts {file : a *.ridge.json} {--section= : uid or name} {--school= : carved, fill, balanced, web or towel; without it the layout\'s} {--layer=0 : of the drawings; 0 for all} {--paper=a4 : a4, a3 or letter} {--pdf= : templates at full size} {--svg= : the same} {--dxf= : the same} {--json}';
+    protected $signature = 'ridge:cuts {file : a *.ridge.json} {--section= : uid or name} {--school= : carved, fill, '
+        .'balanced, web or towel; without it the layout\'s} {--layer=0 : of the drawings; 0 for all} {--paper=a4 : a4, '
+        .'a3 or letter} {--pdf= : templates at full size} {--svg= : the same} {--dxf= : the same} {--json}';
 
     protected $description = 'Cuts the land of a section into foam layers';
 
     protected function answer(): array
     {
         $project = $this->project();
-        $section = $project->section($this->word('section') === '' ? throw new InvalidValue('name a section by its uid or name', '--section') : $this->word('section'));
+        $section = $project->section(
+            $this->word('section') === ''
+                ? throw new InvalidValue('name a section by its uid or name', '--section')
+                : $this->word('section'),
+        );
         $school = null;
         if ($this->word('school') !== '') {
-            $school = CutSchool::tryFrom($this->word('school')) ?? throw new InvalidValue('the school is '.implode(', ', array_column(CutSchool::cases(), 'value')).'', '--school');
+            $school =
+                CutSchool::tryFrom($this->word('school')) ??
+                throw new InvalidValue('the school is '.implode(', ', array_column(CutSchool::cases(), 'value')).'', '--school');
         }
-        $works = new CutComputation;
+        $works = new CutComputation();
         $model = $project->land($section, GroundSolver::solve($project->groundProblem($section), ComputedLand::CELL_MM));
 
         $zones = $project->works->zonesOf($section->uid);
@@ -40,7 +48,13 @@ final class CutsCommand extends RidgeCommand
         $page = $works->page($project, $model, $section, $school, $plaster);
         $templates = CutTemplates::of($page, (int) $this->number('layer', 0.0, 400.0, ''));
         $title = "{$project->layout->name}, {$section->name}";
-        foreach (['pdf' => fn (): string => TemplatePdf::of($templates, $this->word('paper'), $title), 'svg' => fn (): string => TemplateSvg::of($templates), 'dxf' => fn (): string => TemplateDxf::write($templates)] as $form => $make) {
+        foreach (
+            [
+                'pdf' => fn (): string => TemplatePdf::of($templates, $this->word('paper'), $title),
+                'svg' => fn (): string => TemplateSvg::of($templates),
+                'dxf' => fn (): string => TemplateDxf::write($templates),
+            ] as $form => $make
+        ) {
             if ($this->word($form) !== '') {
                 $this->put($this->word($form), $make());
             }

@@ -9,7 +9,8 @@ use App\Models\Layout;
 
 final class ExportCommand extends RidgeCommand
 {
-    protected $signature = 'ridge:export {layout : uid or name} {--out= : file to write; without it the file goes to standard output and nothing else does} {--json}';
+    protected $signature = 'ridge:export {layout : uid or name} {--out= : file to write; '
+        .'without it the file goes to standard output and nothing else does} {--json}';
 
     protected $description = 'Writes a layout from the database to a file, or to standard output';
 
@@ -32,6 +33,10 @@ final class ExportCommand extends RidgeCommand
     {
         $word = $this->file();
 
-        return Layout::query()->whereNull('removed_at')->where(fn ($q) => $q->where('uid', $word)->orWhere('name', $word))->orderByDesc('id')->firstOrFail();
+        return Layout::query()
+            ->whereNull('removed_at')
+            ->where(fn ($q) => $q->where('uid', $word)->orWhere('name', $word))
+            ->orderByDesc('id')
+            ->firstOrFail();
     }
 }

@@ -18,7 +18,9 @@ final class FitCommand extends Command
     public function handle(DataVersion $version, Backups $backups): int
     {
         if ($version->unknown() !== []) {
-            $this->getOutput()->getErrorStyle()->writeln('The data here was written by a newer version of Idle Ridge. Bring the program up to date; nothing was changed.');
+            $this->getOutput()
+                ->getErrorStyle()
+                ->writeln('The data here was written by a newer version of Idle Ridge. Bring the program up to date; nothing was changed.');
 
             return 1;
         }

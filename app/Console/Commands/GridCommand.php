@@ -13,7 +13,9 @@ use IdleRidge\Core\Water\Pool;
 
 final class GridCommand extends RidgeCommand
 {
-    protected $signature = 'ridge:grid {file : an ESRI ASCII grid} {--base=0 : volume counts from this level, mm} {--interval=10 : between contours, mm} {--water= : a water level, mm} {--seed= : x,y of a place under that water} {--eye= : x,y,z of an eye, mm} {--json}';
+    protected $signature = 'ridge:grid {file : an ESRI ASCII grid} {--base=0 : volume counts from this level, mm} '
+        .'{--interval=10 : between contours, mm} {--water= : a water level, mm} {--seed= : '
+        .'x,y of a place under that water} {--eye= : x,y,z of an eye, mm} {--json}';
 
     protected $description = 'Measures a grid of heights: volume, surface, slope, contours, a pool, what is seen';
 
@@ -26,10 +28,15 @@ final class GridCommand extends RidgeCommand
             'volume_mm3' => round($mesh->volumeAbove($this->number('base', -1e6, 1e6, 'mm')), 3),
             'surface_mm2' => round($mesh->surface(), 3),
             'max_slope_deg' => round(rad2deg(atan($grid->maxSlope())), 4),
-            'contours' => array_map(fn (Contour $c): array => [
-                'level' => $c->level, 'length_mm' => round($c->length, 3), 'area_mm2' => round($c->areaAbove, 3),
-                'closed' => $c->lines !== [] && $c->closedLines() === count($c->lines),
-            ], Contours::of($mesh, $levels)),
+            'contours' => array_map(
+                fn (Contour $c): array => [
+                    'level' => $c->level,
+                    'length_mm' => round($c->length, 3),
+                    'area_mm2' => round($c->areaAbove, 3),
+                    'closed' => $c->lines !== [] && $c->closedLines() === count($c->lines),
+                ],
+                Contours::of($mesh, $levels),
+            ),
         ];
         if (($this->word('water') === '') !== ($this->word('seed') === '')) {
             throw new InvalidValue('--water and --seed belong together', '--water');
@@ -37,8 +44,10 @@ final class GridCommand extends RidgeCommand
         if ($this->word('water') !== '') {
             $pool = Pool::fill($mesh, $this->number('water', -1e6, 1e6, 'mm'), ...$this->numbers('seed', 2));
             $answer['pool'] = [
-                'volume_mm3' => round($pool->volume, 3), 'surface_mm2' => round($pool->surface, 3),
-                'spill_level' => round($pool->spillLevel, 4), 'spill_at' => [$pool->spillX, $pool->spillY],
+                'volume_mm3' => round($pool->volume, 3),
+                'surface_mm2' => round($pool->surface, 3),
+                'spill_level' => round($pool->spillLevel, 4),
+                'spill_at' => [$pool->spillX, $pool->spillY],
             ];
         }
 

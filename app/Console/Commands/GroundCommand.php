@@ -13,7 +13,8 @@ use IdleRidge\Core\Measure\InvalidValue;
 
 final class GroundCommand extends RidgeCommand
 {
-    protected $signature = 'ridge:ground {file : width, depth, spots [[x, y, z]], tension and stiffness as JSON} {--cell=5 : mm} {--asc= : grid to write, values on the board\'s edges too} {--json}';
+    protected $signature = 'ridge:ground {file : width, depth, spots [[x, y, z]], tension and stiffness as '
+        .'JSON} {--cell=5 : mm} {--asc= : grid to write, values on the board\'s edges too} {--json}';
 
     protected $description = 'Lays natural ground through spot heights';
 
@@ -27,16 +28,28 @@ final class GroundCommand extends RidgeCommand
             throw new InvalidValue('that cell gives more values than a grid may hold', '--cell');
         }
         $lattice = GroundSolver::solve($problem, $cell);
-        $grid = HeightGrid::nodes($cols, $rows, $cell, 0.0, 0.0, $lattice->raster(
-            array_map(fn (int $i): float => $i * $cell, range(0, $cols - 1)), array_map(fn (int $j): float => $j * $cell, range(0, $rows - 1)),
-        ));
+        $grid = HeightGrid::nodes(
+            $cols,
+            $rows,
+            $cell,
+            0.0,
+            0.0,
+            $lattice->raster(
+                array_map(fn (int $i): float => $i * $cell, range(0, $cols - 1)),
+                array_map(fn (int $j): float => $j * $cell, range(0, $rows - 1)),
+            ),
+        );
         if ($this->word('asc') !== '') {
             $this->put($this->word('asc'), AsciiGrid::write($grid));
         }
 
         return [
-            'cell_mm' => $cell, 'cols' => $cols, 'rows' => $rows, 'spots' => count($problem->spots),
-            'z_min_mm' => round(min($grid->values), 3), 'z_max_mm' => round(max($grid->values), 3),
+            'cell_mm' => $cell,
+            'cols' => $cols,
+            'rows' => $rows,
+            'spots' => count($problem->spots),
+            'z_min_mm' => round(min($grid->values), 3),
+            'z_max_mm' => round(max($grid->values), 3),
         ];
     }
 
@@ -49,18 +62,30 @@ final class GroundCommand extends RidgeCommand
             }
         }
         $spots = [];
-        foreach (is_array($json['spots']) ? array_values($json['spots']) : throw new InvalidValue('expected a list', '/spots') as $k => $spot) {
-            if (! is_array($spot) || count($spot) !== 3 || array_filter($spot, fn (mixed $v): bool => ! is_int($v) && ! is_float($v)) !== []) {
+        foreach (
+            is_array($json['spots']) ? array_values($json['spots']) : throw new InvalidValue('expected a list', '/spots') as $k => $spot
+        ) {
+            $isNumber = fn (mixed $v): bool => is_int($v) || is_float($v);
+            if (! is_array($spot) || count($spot) !== 3 || count(array_filter($spot, $isNumber)) !== 3) {
                 throw new InvalidValue('expected [x, y, z]', "/spots/{$k}");
             }
             $spots[] = new Spot(...array_map('floatval', array_values($spot)));
         }
-        $number = fn (string $key, float $otherwise): float => ! isset($json[$key]) ? $otherwise
-            : (is_int($json[$key]) || is_float($json[$key]) ? (float) $json[$key] : throw new InvalidValue('expected a number', "/{$key}"));
+        $number = fn (string $key, float $otherwise): float => ! isset($json[$key])
+            ? $otherwise
+            : (is_int($json[$key]) || is_float($json[$key])
+                ? (float) $json[$key]
+                : throw new InvalidValue('expected a number', "/{$key}"));
         try {
             return GroundProblem::over(
-                0.0, 0.0, $number('width', 0.0), $number('depth', 0.0), $spots, [],
-                $number('tension', GroundProblem::TENSION), $number('stiffness', GroundProblem::STIFFNESS),
+                0.0,
+                0.0,
+                $number('width', 0.0),
+                $number('depth', 0.0),
+                $spots,
+                [],
+                $number('tension', GroundProblem::TENSION),
+                $number('stiffness', GroundProblem::STIFFNESS),
             );
         } catch (InvalidValue $refusal) {
             throw $refusal->within('');

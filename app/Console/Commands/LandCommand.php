@@ -14,7 +14,9 @@ use IdleRidge\Core\Measure\InvalidValue;
 
 final class LandCommand extends RidgeCommand
 {
-    protected $signature = 'ridge:land {file : a *.ridge.json} {--section= : uid or name} {--cell=5 : mm} {--interval=10 : between contours, mm} {--asc= : grid to write} {--geojson= : contours to write} {--stl= : closed solid to write} {--png= : shaded relief to write} {--json}';
+    protected $signature = 'ridge:land {file : a *.ridge.json} {--section= : uid or name} {--cell=5 : mm} {--interval=10 '
+        .': between contours, mm} {--asc= : grid to write} {--geojson= : contours to write} '
+        .'{--stl= : closed solid to write} {--png= : shaded relief to write} {--json}';
 
     protected $description = 'Works out the land of a section: terrain, cut and fill, walls, findings';
 
@@ -25,14 +27,17 @@ final class LandCommand extends RidgeCommand
         if ($name === '') {
             throw new InvalidValue('name a section by its uid or name', '--section');
         }
-        $works = new LandReport;
+        $works = new LandReport();
         $study = $works->of($project, $project->section($name), $this->number('cell', 1.0, 100.0, 'mm'));
         if ($this->word('asc') !== '') {
             $this->put($this->word('asc'), AsciiGrid::write($study->terrain->grid()));
         }
         if ($this->word('geojson') !== '') {
             $mesh = $study->terrain->mesh();
-            $this->put($this->word('geojson'), GeoJson::contours(Contours::of($mesh, Contours::levels($mesh, $this->number('interval', 0.01, 10_000.0, 'mm')))));
+            $this->put(
+                $this->word('geojson'),
+                GeoJson::contours(Contours::of($mesh, Contours::levels($mesh, $this->number('interval', 0.01, 10_000.0, 'mm')))),
+            );
         }
 
         if ($this->word('stl') !== '') {

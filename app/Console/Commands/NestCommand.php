@@ -10,7 +10,8 @@ use IdleRidge\Core\Interchange\NestFile;
 
 final class NestCommand extends RidgeCommand
 {
-    protected $signature = 'ridge:nest {file : sheets and pieces as JSON} {--seconds=10 : how long to look} {--seed=1} {--svg= : a drawing to write} {--json}';
+    protected $signature = 'ridge:nest {file : sheets and pieces as JSON} {--seconds=10 '
+        .': how long to look} {--seed=1} {--svg= : a drawing to write} {--json}';
 
     protected $description = 'Lays pieces on sheets';
 
@@ -23,7 +24,18 @@ final class NestCommand extends RidgeCommand
         }
 
         return [
-            'placements' => array_map(fn (array $p): array => ['piece' => $p['piece'], 'sheet' => $p['sheet'], 'index' => $p['index'], 'rotation' => $p['rotation'], 'dx' => round($p['dx'], 4), 'dy' => round($p['dy'], 4), 'mirrored' => false], $nested->placements),
+            'placements' => array_map(
+                fn (array $p): array => [
+                    'piece' => $p['piece'],
+                    'sheet' => $p['sheet'],
+                    'index' => $p['index'],
+                    'rotation' => $p['rotation'],
+                    'dx' => round($p['dx'], 4),
+                    'dy' => round($p['dy'], 4),
+                    'mirrored' => false,
+                ],
+                $nested->placements,
+            ),
             'sheets_used' => array_map(fn (array $u): array => ['sheet' => $u['sheet'], 'index' => $u['index']], $nested->used),
             'unplaced' => $nested->unplaced,
             'utilisation' => round($nested->utilisation(), 4),

@@ -143,7 +143,10 @@ abstract class RidgeCommand extends Command
     {
         $name = $this->file();
         foreach ($faults as $fault) {
-            fwrite(STDERR, implode(': ', array_filter([$name, $fault->place, $fault->getMessage()], fn (string $part): bool => $part !== ''))."\n");
+            fwrite(
+                STDERR,
+                implode(': ', array_filter([$name, $fault->place, $fault->getMessage()], fn (string $part): bool => $part !== ''))."\n",
+            );
         }
 
         return self::INVALID;

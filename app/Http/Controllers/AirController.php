@@ -29,23 +29,31 @@ final class AirController
 
     public function logger(Request $request, Layout $layout, string $room, SaveRoom $keep): RedirectResponse
     {
-        $keep->change($layout, $layout->rooms()->where('uid', $room)->firstOrFail(), ['logger' => is_string($request->input('logger')) ? $request->input('logger') : '']);
+        $keep->change($layout, $layout->rooms()->where('uid', $room)->firstOrFail(), [
+            'logger' => is_string($request->input('logger')) ? $request->input('logger') : '',
+        ]);
 
-        return redirect()->route('rooms.show', [$layout, $room])->with('said', 'Set.');
+        return redirect()
+            ->route('rooms.show', [$layout, $room])
+            ->with('said', 'Set.');
     }
 
     public function read(Layout $layout, string $room): RedirectResponse
     {
         $count = $this->read->listen($layout, $this->room($layout, $room));
 
-        return redirect()->route('rooms.show', [$layout, $room])->with('said', $count === 0 ? 'Nothing new.' : "{$count} readings came in.");
+        return redirect()
+            ->route('rooms.show', [$layout, $room])
+            ->with('said', $count === 0 ? 'Nothing new.' : "{$count} readings came in.");
     }
 
     public function air(Request $request, Layout $layout, string $room): RedirectResponse
     {
         $file = UploadedText::of($request, 'file', 'Choose a file of readings first.');
 
-        return redirect()->route('rooms.show', [$layout, $room])->with('said', $this->read->file($layout, $this->room($layout, $room), $file->text));
+        return redirect()
+            ->route('rooms.show', [$layout, $room])
+            ->with('said', $this->read->file($layout, $this->room($layout, $room), $file->text));
     }
 
     private function room(Layout $layout, string $uid): Room

@@ -43,7 +43,9 @@ final class BenchController
         $file = UploadedText::of($request, 'calendar', 'Choose a calendar file first.');
         $count = $this->rules->calendar($layout, $file->name, $file->text);
 
-        return redirect()->route('bench.show', $layout)->with('said', $count === 0 ? 'Nothing in it is busy in the coming months.' : "{$count} busy hours taken out of the sessions.");
+        return redirect()
+            ->route('bench.show', $layout)
+            ->with('said', $count === 0 ? 'Nothing in it is busy in the coming months.' : "{$count} busy hours taken out of the sessions.");
     }
 
     public function forget(Request $request, Layout $layout): RedirectResponse
@@ -55,7 +57,10 @@ final class BenchController
 
     public function ics(Layout $layout, ExportCalendar $export): Response
     {
-        return response($export->of($layout), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="bench.ics"']);
+        return response($export->of($layout), 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="bench.ics"',
+        ]);
     }
 
     public function whatIf(Request $request, Layout $layout, ShowWhatIf $show): View
@@ -95,9 +100,13 @@ final class BenchController
     public function endSearch(Request $request, Layout $layout): RedirectResponse
     {
         match ($request->input('do')) {
-            'take' => $this->search->take($layout), 'stop' => $this->search->stop($layout), default => $this->search->leave($layout),
+            'take' => $this->search->take($layout),
+            'stop' => $this->search->stop($layout),
+            default => $this->search->leave($layout),
         };
 
-        return $request->input('do') === 'take' ? redirect()->route('drying.show', $layout)->with('said', 'Taken. Undo brings the plan before it back.') : redirect()->route('bench.show', $layout);
+        return $request->input('do') === 'take'
+            ? redirect()->route('drying.show', $layout)->with('said', 'Taken. Undo brings the plan before it back.')
+            : redirect()->route('bench.show', $layout);
     }
 }

@@ -34,7 +34,9 @@ final class DeviceController
     {
         $name = $this->devices->takeBack($device);
 
-        return redirect()->route('devices.index')->with('said', $name === null ? 'It was taken back already.' : "{$name} is let in no longer.");
+        return redirect()
+            ->route('devices.index')
+            ->with('said', $name === null ? 'It was taken back already.' : "{$name} is let in no longer.");
     }
 
     private function page(Request $request, ?string $code, Role $role): View
@@ -42,7 +44,11 @@ final class DeviceController
         abort_if($request->attributes->get('role') === Role::Guest, 403);
 
         return view('house.devices', [
-            'devices' => $this->devices->all(), 'code' => $code, 'role' => $role, 'open' => config('ridge.lan') === true, 'house' => (string) config('ridge.house'),
+            'devices' => $this->devices->all(),
+            'code' => $code,
+            'role' => $role,
+            'open' => config('ridge.lan') === true,
+            'house' => (string) config('ridge.house'),
             'minutes' => intdiv(Pairing::PAIRING_CODE_SECONDS, 60),
         ]);
     }

@@ -34,7 +34,10 @@ final class FileController
     /** For a layout that cannot be read any more. */
     public function rows(Layout $layout): Response
     {
-        return response(ExportRows::of($layout), 200, ['Content-Type' => 'application/json; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.(Str::slug($layout->name) ?: 'layout').'.rows.json"']);
+        return response(ExportRows::of($layout), 200, [
+            'Content-Type' => 'application/json; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="'.(Str::slug($layout->name) ?: 'layout').'.rows.json"',
+        ]);
     }
 
     public function import(Request $request): RedirectResponse
@@ -47,7 +50,9 @@ final class FileController
             $layout = $this->files->import($file->text);
         } catch (InvalidValues $faults) {
             $lines = array_map(fn (InvalidValue $r): string => "{$file->name}: {$r->place}: {$r->getMessage()}", $faults->all);
-            throw new InvalidValues(array_map(fn (string $line): InvalidValue => new InvalidValue($line, 'file'), array_slice($lines, 0, 20)));
+            throw new InvalidValues(
+                array_map(fn (string $line): InvalidValue => new InvalidValue($line, 'file'), array_slice($lines, 0, 20)),
+            );
         }
 
         return redirect()->route('layouts.show', $layout);

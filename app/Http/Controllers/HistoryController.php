@@ -32,7 +32,9 @@ final class HistoryController
     {
         $last = $this->ledger->newest($layout);
 
-        return $last === null || (string) $last->id === $request->query('seen') ? response('', 204) : new JsonResponse(['step' => $last->id, 'said' => $last->sentence]);
+        return $last === null || (string) $last->id === $request->query('seen')
+            ? response('', 204)
+            : new JsonResponse(['step' => $last->id, 'said' => $last->sentence]);
     }
 
     /** Back to where it was asked from, unless that place is gone with the step. */

@@ -21,8 +21,13 @@ use Symfony\Component\HttpFoundation\Response;
 
 final class LandController
 {
-    public function __construct(private readonly OpenLandPage $open, private readonly DragLand $move, private readonly ShowLand $show, private readonly ShowRail $rail, private readonly LandAnswer $answer)
-    {
+    public function __construct(
+        private readonly OpenLandPage $open,
+        private readonly DragLand $move,
+        private readonly ShowLand $show,
+        private readonly ShowRail $rail,
+        private readonly LandAnswer $answer,
+    ) {
     }
 
     public function show(Request $request, Layout $layout, Section $section): View
@@ -36,7 +41,12 @@ final class LandController
 
     public function preview(Request $request, Layout $layout, Section $section): View
     {
-        $page = $this->open->page($layout, $section, ViewState::from($request->input()), $this->move->apply($layout, $section, $request->input()));
+        $page = $this->open->page(
+            $layout,
+            $section,
+            ViewState::from($request->input()),
+            $this->move->apply($layout, $section, $request->input()),
+        );
 
         return view('land.views', $this->show->of($page, $layout));
     }
@@ -50,12 +60,19 @@ final class LandController
 
     public function at(Request $request, Layout $layout, Section $section, ShowMeasure $measure): Response
     {
-        return response($measure->at($layout, $section, $request->float('x'), $request->float('y')), 200, ['Content-Type' => 'text/plain; charset=utf-8']);
+        return response($measure->at($layout, $section, $request->float('x'), $request->float('y')), 200, [
+            'Content-Type' => 'text/plain; charset=utf-8',
+        ]);
     }
 
     public function tape(Request $request, Layout $layout, Section $section, ShowMeasure $measure): Response
     {
-        $points = array_map(fn (mixed $p): array => is_array($p) && is_numeric($p['x'] ?? null) && is_numeric($p['y'] ?? null) ? [(float) $p['x'], (float) $p['y']] : [0.0, 0.0], array_values((array) $request->query('points', [])));
+        $points = array_map(
+            fn (mixed $p): array => is_array($p) && is_numeric($p['x'] ?? null) && is_numeric($p['y'] ?? null)
+                ? [(float) $p['x'], (float) $p['y']]
+                : [0.0, 0.0],
+            array_values((array) $request->query('points', [])),
+        );
 
         return response($measure->tape($layout, $section, $points), 200, ['Content-Type' => 'text/plain; charset=utf-8']);
     }
@@ -64,7 +81,10 @@ final class LandController
     {
         $file = $take->as($form, $layout, $section);
 
-        return response($file['body'], 200, ['Content-Type' => $file['type'], 'Content-Disposition' => "attachment; filename=\"{$file['name']}\""]);
+        return response($file['body'], 200, [
+            'Content-Type' => $file['type'],
+            'Content-Disposition' => "attachment; filename=\"{$file['name']}\"",
+        ]);
     }
 
     /** The picture of the land that the address names; where that was changed meanwhile and is no longer kept, of what it became. */
@@ -72,6 +92,9 @@ final class LandController
     {
         ['picture' => $picture, 'lasts' => $lasts] = $export->of($layout, $section, $hash);
 
-        return response($picture, 200, ['Content-Type' => 'image/png', 'Cache-Control' => $lasts ? 'private, max-age=31536000, immutable' : 'no-store']);
+        return response($picture, 200, [
+            'Content-Type' => 'image/png',
+            'Cache-Control' => $lasts ? 'private, max-age=31536000, immutable' : 'no-store',
+        ]);
     }
 }

@@ -43,21 +43,44 @@ final class LandWorkController
     {
         $new = $work->beside($layout, $layout->runs()->where('uid', $run)->firstOrFail(), $request->input());
 
-        return $this->answer->to($request, $layout, $section, ViewState::from($request->input())->picking($new->uid, 'line')->followingRun($new->uid));
+        return $this->answer->to(
+            $request,
+            $layout,
+            $section,
+            ViewState::from($request->input())->picking($new->uid, 'line')->followingRun($new->uid),
+        );
     }
 
     public function compare(Request $request, Layout $layout, Section $section, CompareLand $work): View
     {
         $step = $request->query('step');
 
-        return view('land.compare', ['layout' => $layout, 'section' => $section] + $work->of($layout, $section, self::word($request, 'pick'), self::word($request, 'what'), is_numeric($step) ? (float) $step : null));
+        return view(
+            'land.compare',
+            ['layout' => $layout, 'section' => $section] +
+                $work->of(
+                    $layout,
+                    $section,
+                    self::word($request, 'pick'),
+                    self::word($request, 'what'),
+                    is_numeric($step) ? (float) $step : null,
+                ),
+        );
     }
 
     public function candidate(Request $request, Layout $layout, Section $section, CompareLand $work): RedirectResponse
     {
-        $work->take($layout, $section, self::word($request, 'pick'), self::word($request, 'what'), is_numeric($request->input('by')) ? (float) $request->input('by') : NAN);
+        $work->take(
+            $layout,
+            $section,
+            self::word($request, 'pick'),
+            self::word($request, 'what'),
+            is_numeric($request->input('by')) ? (float) $request->input('by') : NAN,
+        );
 
-        return redirect()->route('land.show', [$layout, $section, 'pick' => self::word($request, 'pick')])->with('said', 'Taken. Undo brings back what stood before.');
+        return redirect()
+            ->route('land.show', [$layout, $section, 'pick' => self::word($request, 'pick')])
+            ->with('said', 'Taken. Undo brings back what stood before.');
     }
 
     public function mesh(Layout $layout, Section $section, ShowLandMesh $work): JsonResponse
@@ -69,7 +92,9 @@ final class LandWorkController
     {
         $file = UploadedText::of($request, 'file', 'Choose a file: track as CSV, DXF, SVG or LandXML, heights as an ASCII grid.');
 
-        return redirect()->route('land.show', [$layout, $section])->with('said', $work->from($layout, $section, $file->name, $file->text, $request->input('size') === 'full'));
+        return redirect()
+            ->route('land.show', [$layout, $section])
+            ->with('said', $work->from($layout, $section, $file->name, $file->text, $request->input('size') === 'full'));
     }
 
     private static function word(Request $request, string $key): string

@@ -31,9 +31,7 @@ final class LayoutController
     {
         $section = $layout->sections()->first();
 
-        return $section === null
-            ? redirect()->route('layouts.settings', $layout)
-            : redirect()->route('land.show', [$layout, $section]);
+        return $section === null ? redirect()->route('layouts.settings', $layout) : redirect()->route('land.show', [$layout, $section]);
     }
 
     public function settings(Layout $layout): View
@@ -45,7 +43,10 @@ final class LayoutController
     {
         $this->keep->change($layout, $request->input());
 
-        return ($request->input('back') === 'cuts' ? redirect()->back() : redirect()->route('layouts.settings', $layout))->with('said', 'Saved.');
+        return ($request->input('back') === 'cuts' ? redirect()->back() : redirect()->route('layouts.settings', $layout))->with(
+            'said',
+            'Saved.',
+        );
     }
 
     public function destroy(Layout $layout): RedirectResponse

@@ -31,21 +31,27 @@ final class LibraryController
     {
         $id = $work->keep($layout, $recipe, $request->input());
 
-        return redirect()->route('library.show', [$layout, 'recipe' => $id])->with('said', 'Kept. It is yours now.');
+        return redirect()
+            ->route('library.show', [$layout, 'recipe' => $id])
+            ->with('said', 'Kept. It is yours now.');
     }
 
     public function drop(Layout $layout, string $recipe, SaveRecipe $work): RedirectResponse
     {
         $work->drop($layout, $recipe);
 
-        return redirect()->route('library.show', [$layout, 'recipe' => $recipe])->with('said', 'Back to the starting values.');
+        return redirect()
+            ->route('library.show', [$layout, 'recipe' => $recipe])
+            ->with('said', 'Back to the starting values.');
     }
 
     public function prices(Request $request, Layout $layout, SavePrices $work): RedirectResponse
     {
         $work->keep($layout, $request->input());
 
-        return redirect()->route('library.show', [$layout, 'recipe' => is_string($request->input('recipe')) ? $request->input('recipe') : ''])->with('said', 'Prices set.');
+        return redirect()
+            ->route('library.show', [$layout, 'recipe' => is_string($request->input('recipe')) ? $request->input('recipe') : ''])
+            ->with('said', 'Prices set.');
     }
 
     public function rules(Layout $layout, ShowRules $show): View
@@ -62,14 +68,21 @@ final class LibraryController
     {
         /** @var Zone $row */
         $row = $layout->zones()->where('uid', $zone)->firstOrFail();
-        $coat = $work->create($layout, $row, ['recipe' => 'school:'.(is_string($request->input('school')) ? $request->input('school') : '')]);
+        $coat = $work->create($layout, $row, [
+            'recipe' => 'school:'.(is_string($request->input('school')) ? $request->input('school') : ''),
+        ]);
 
-        return redirect()->route('coats.show', [$layout, $section, 'zone' => $zone, 'coat' => $coat->uid])->with('said', 'Its coats are on the zone.');
+        return redirect()
+            ->route('coats.show', [$layout, $section, 'zone' => $zone, 'coat' => $coat->uid])
+            ->with('said', 'Its coats are on the zone.');
     }
 
     public function takeOff(Request $request, Layout $layout, ExportTakeOff $work): Response
     {
-        return response($work->csv($layout, self::word($request, 'section')), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="take-off.csv"']);
+        return response($work->csv($layout, self::word($request, 'section')), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="take-off.csv"',
+        ]);
     }
 
     private static function word(Request $request, string $key): string

@@ -20,10 +20,15 @@ final class PairController
 
     public function store(Request $request, Devices $devices): RedirectResponse
     {
-        [$code, $name] = array_map(fn (string $key): string => is_string($request->input($key)) ? $request->input($key) : '', ['code', 'name']);
+        [$code, $name] = array_map(fn (string $key): string => is_string($request->input($key)) ? $request->input($key) : '', [
+            'code',
+            'name',
+        ]);
         $shown = $devices->pair($code, $name, (string) $request->ip());
         $request->session()->regenerate();
 
-        return redirect()->route('layouts.index')->withCookie(Cookie::make(Devices::COOKIE, $shown, Devices::COOKIE_MINUTES, httpOnly: true, sameSite: 'strict'));
+        return redirect()
+            ->route('layouts.index')
+            ->withCookie(Cookie::make(Devices::COOKIE, $shown, Devices::COOKIE_MINUTES, httpOnly: true, sameSite: 'strict'));
     }
 }

@@ -25,12 +25,16 @@ final class PaletteController
 
     public function store(Request $request, Layout $layout): RedirectResponse
     {
-        return redirect()->route('palette.show', [$layout, 'colour' => $this->colours->keep($layout, null, $request->input())])->with('said', 'Mixed.');
+        return redirect()
+            ->route('palette.show', [$layout, 'colour' => $this->colours->keep($layout, null, $request->input())])
+            ->with('said', 'Mixed.');
     }
 
     public function update(Request $request, Layout $layout, Colour $colour): RedirectResponse
     {
-        return redirect()->route('palette.show', [$layout, 'colour' => $this->colours->keep($layout, $colour, $request->input())])->with('said', 'Mixed again.');
+        return redirect()
+            ->route('palette.show', [$layout, 'colour' => $this->colours->keep($layout, $colour, $request->input())])
+            ->with('said', 'Mixed again.');
     }
 
     public function destroy(Layout $layout, Colour $colour): RedirectResponse

@@ -54,7 +54,11 @@ final class PlanController
 
     public function stop(Request $request, Layout $layout, string $application): RedirectResponse
     {
-        $this->lay->stop($layout, $this->application($layout, $application), is_numeric($request->input('share')) ? (float) $request->input('share') : null);
+        $this->lay->stop(
+            $layout,
+            $this->application($layout, $application),
+            is_numeric($request->input('share')) ? (float) $request->input('share') : null,
+        );
 
         return redirect()->route('tonight.show', $layout)->with('said', 'Stopped here; the rest comes back as a move.');
     }
@@ -112,6 +116,7 @@ final class PlanController
 
     private function application(Layout $layout, string $uid): CoatApplication
     {
-        return $layout->applications()->where('uid', $uid)->first() ?? throw new InvalidValue('That is no longer being laid: somebody stopped it or took it back. This is how it stands.', 'move');
+        return $layout->applications()->where('uid', $uid)->first() ??
+            throw new InvalidValue('That is no longer being laid: somebody stopped it or took it back. This is how it stands.', 'move');
     }
 }

@@ -23,7 +23,9 @@ final class Paired
 
     public function handle(Request $request, Closure $next): Response
     {
-        $role = self::isHere($request) ? Role::Builder : $this->devices->roleOf(is_string($request->cookie(Devices::COOKIE)) ? $request->cookie(Devices::COOKIE) : '');
+        $role = self::isHere($request)
+            ? Role::Builder
+            : $this->devices->roleOf(is_string($request->cookie(Devices::COOKIE)) ? $request->cookie(Devices::COOKIE) : '');
         $request->attributes->set('role', $role);
         if ($role === null && ! $request->is('pair')) {
             return config('ridge.lan') === true ? redirect()->route('pair.show') : abort(403);

@@ -30,7 +30,9 @@ final class PlainInput
         if (is_string($packed)) {
             $values = json_decode($packed, true, self::MAX_DEPTH);
             $request->request->remove(self::PACKED);
-            $request->request->add(is_array($values) ? $values : throw new InvalidValue('The form could not be read; nothing was changed.', 'form'));
+            $request->request->add(
+                is_array($values) ? $values : throw new InvalidValue('The form could not be read; nothing was changed.', 'form'),
+            );
         }
         foreach ([$request->query, $request->request] as $bag) {
             $this->clean($bag, $bag === $request->request && ! is_string($packed) ? (int) ini_get('max_input_vars') : self::MAX_FIELDS);

@@ -27,7 +27,10 @@ final class WhatWasSeen
         $this->seen->own = [];
         // Before anything is read: a page may know more than it says, never less.
         $this->seen->step = $request->isMethod('GET')
-            ? (int) Revision::query()->join('layouts', 'layouts.id', '=', 'revisions.layout_id')->where('layouts.uid', $layout)->max('revisions.id')
+            ? (int) Revision::query()
+                ->join('layouts', 'layouts.id', '=', 'revisions.layout_id')
+                ->where('layouts.uid', $layout)
+                ->max('revisions.id')
             : $this->sent($request);
         try {
             $response = $next($request);
@@ -43,7 +46,11 @@ final class WhatWasSeen
     {
         $step = $request->header('X-Seen') ?? $request->input('seen');
 
-        return is_string($step) && preg_match('/^\d{1,15}$/', $step) === 1 ? (int) $step
-            : throw new InvalidValue('It does not say which state of the layout it was made from: load the page again and send it once more.', 'form');
+        return is_string($step) && preg_match('/^\d{1,15}$/', $step) === 1
+            ? (int) $step
+            : throw new InvalidValue(
+                'It does not say which state of the layout it was made from: load the page again and send it once more.',
+                'form',
+            );
     }
 }

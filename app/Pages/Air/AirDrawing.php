@@ -28,8 +28,13 @@ final class AirDrawing
     {
         $from = $now - 1440 * self::BEFORE;
         $to = $now + 1440 * self::AFTER;
-        $x = fn (float $minute): float => 34.0 + (self::WIDE - 90.0) * ($minute - $from) / ($to - $from);
-        $svg = new Svg(self::WIDE, self::HIGH, "Air of {$air->room->name}: temperature and humidity of the last ".self::BEFORE.' days and the coming '.self::AFTER, ['class' => 'drawing air']);
+        $x = fn (float $minute): float => 34.0 + ((self::WIDE - 90.0) * ($minute - $from)) / ($to - $from);
+        $svg = new Svg(
+            self::WIDE,
+            self::HIGH,
+            "Air of {$air->room->name}: temperature and humidity of the last ".self::BEFORE.' days and the coming '.self::AFTER,
+            ['class' => 'drawing air'],
+        );
         $readings = array_values(array_filter($log->readings ?? [], fn (array $r): bool => $r[0] >= $from && $r[0] <= $now));
         $ahead = [];
         for ($minute = $now; $minute <= $to; $minute += 30) {
@@ -51,9 +56,15 @@ final class AirDrawing
         foreach (self::PANELS as $k => [$unit, $top, $high]) {
             $values = array_column([...$readings, ...$ahead], $k + 1);
             [$low, $most] = self::bounds($values, $k === 0 ? 6.0 : 20.0);
-            $y = fn (float $value): float => $top + $high * ($most - $value) / ($most - $low);
+            $y = fn (float $value): float => $top + ($high * ($most - $value)) / ($most - $low);
             foreach ([$low, ($low + $most) / 2.0, $most] as $value) {
-                $svg->line('datum', 34.0, $y($value), self::WIDE - 56.0, $y($value))->text('note small', 28.0, $y($value) + 3.5, (string) round($value), 'end');
+                $svg->line('datum', 34.0, $y($value), self::WIDE - 56.0, $y($value))->text(
+                    'note small',
+                    28.0,
+                    $y($value) + 3.5,
+                    (string) round($value),
+                    'end',
+                );
             }
             $svg->text('note small', self::WIDE - 48.0, $top + 8.0, $unit);
             foreach (self::stretches($readings) as $stretch) {
@@ -66,7 +77,7 @@ final class AirDrawing
     }
 
     /**
-     * @param list<float> $values
+     * @param  list<float>  $values
      * @return array{float, float}
      */
     private static function bounds(array $values, float $least): array
@@ -78,7 +89,7 @@ final class AirDrawing
     }
 
     /**
-     * @param list<array{int, float, float}> $readings
+     * @param  list<array{int, float, float}>  $readings
      * @return list<list<array{int, float, float}>> without a gap in any
      */
     private static function stretches(array $readings): array

@@ -18,6 +18,8 @@ final class LearnedDrawing
             $svg->line($factor === 1.0 ? 'datum' : 'doubling', $x($factor), 2.0, $x($factor), 18.0);
         }
 
-        return $svg->rect('learned-bar', $x($learned->factor(0.1)), 7.0, $x($learned->factor(0.9)) - $x($learned->factor(0.1)), 6.0)->circle('learned-dot', $x($learned->factor(0.5)), 10.0, 4.0);
+        return $svg
+            ->rect('learned-bar', $x($learned->factor(0.1)), 7.0, $x($learned->factor(0.9)) - $x($learned->factor(0.1)), 6.0)
+            ->circle('learned-dot', $x($learned->factor(0.5)), 10.0, 4.0);
     }
 }

@@ -40,15 +40,32 @@ final readonly class ShowRoom
         foreach ($names as $id => $name) {
             $of = $drying->learned((string) $id);
             if ($of->cases > 0) {
-                $learned[] = ['name' => $name, 'words' => LearnedWords::of($of, $name, $room->name), 'picture' => LearnedDrawing::of($of), 'range' => Decimal::trimmed($of->factor(0.1), 2).' to '.Decimal::trimmed($of->factor(0.9), 2)];
+                $learned[] = [
+                    'name' => $name,
+                    'words' => LearnedWords::of($of, $name, $room->name),
+                    'picture' => LearnedDrawing::of($of),
+                    'range' => Decimal::trimmed($of->factor(0.1), 2).' to '.Decimal::trimmed($of->factor(0.9), 2),
+                ];
             }
         }
 
         return [
-            'layout' => $layout, 'room' => $room, 'first' => $project->sections[0] ?? null, 'drawing' => AirDrawing::of($drying->air, $log, $work->now, $work->zone()), 'learned' => $learned,
-            'last' => $last === null ? null : $words->moment($last[0]).': '.Decimal::trimmed($last[1], 1).' °C, '.Decimal::trimmed($last[2], 0).' %',
-            'gaps' => array_map(fn (array $g): string => "{$words->moment($g[1])} to {$words->moment($g[2])}", array_slice(array_reverse($log?->gaps() ?? []), 0, 5)),
-            'sections' => array_values(array_filter($project->sections, fn ($s): bool => $this->standsIn($project->works->room($s), $room))), 'isRead' => $drying->air->isRead(),
+            'layout' => $layout,
+            'room' => $room,
+            'first' => $project->sections[0] ?? null,
+            'drawing' => AirDrawing::of($drying->air, $log, $work->now, $work->zone()),
+            'learned' => $learned,
+            'last' => $last === null
+                    ? null
+                    : $words->moment($last[0]).': '.Decimal::trimmed($last[1], 1).' °C, '.Decimal::trimmed($last[2], 0).' %',
+            'gaps' => array_map(
+                fn (array $g): string => "{$words->moment($g[1])} to {$words->moment($g[2])}",
+                array_slice(array_reverse($log?->gaps() ?? []), 0, 5),
+            ),
+            'sections' => array_values(
+                array_filter($project->sections, fn ($s): bool => $this->standsIn($project->works->room($s), $room)),
+            ),
+            'isRead' => $drying->air->isRead(),
             'asks' => $room->logger !== '' && ! TrustedLogger::has($layout, $room->uid, $room->logger),
         ];
     }

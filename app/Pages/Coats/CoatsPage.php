@@ -15,10 +15,10 @@ use IdleRidge\Core\Project\Section;
 final readonly class CoatsPage
 {
     /**
-     * @param array<string, Zone> $zones
-     * @param array<string, ZoneArea> $areas
-     * @param array<string, list<CoatState>> $states zone → its coats as they are laid
-     * @param callable(array<string, string>): string $address of this screen with a query
+     * @param  array<string, Zone>  $zones
+     * @param  array<string, ZoneArea>  $areas
+     * @param  array<string, list<CoatState>>  $states zone → its coats as they are laid
+     * @param  callable(array<string, string>): string  $address of this screen with a query
      */
     public function __construct(
         public BenchPlan $plan,

@@ -47,7 +47,11 @@ final class CoreSampleDrawing
 
     private function __construct(private readonly CoatsPage $page)
     {
-        $this->svg = new Svg(self::WIDTH, self::HEIGHT, "Core samples of {$page->section->name}", ['id' => 'cores', 'role' => 'group', 'class' => 'drawing cores']);
+        $this->svg = new Svg(self::WIDTH, self::HEIGHT, "Core samples of {$page->section->name}", [
+            'id' => 'cores',
+            'role' => 'group',
+            'class' => 'drawing cores',
+        ]);
     }
 
     public static function of(CoatsPage $page): Svg
@@ -62,7 +66,13 @@ final class CoreSampleDrawing
         $count = count($this->page->zones);
         $open = $count <= 5 ? $count : max(1, min(4, intdiv((int) (self::WIDTH - 24.0 - 33.0 * $count), 100)));
         $pitch = $count <= 5 ? (self::WIDTH - 20.0) / max(1, $count, 4) : (self::WIDTH - 20.0 - 33.0 * ($count - $open)) / $open;
-        $tallest = max(1.0, ...array_map(fn (Zone $z): float => array_sum($this->sizes($this->page->states[$z->uid])) + $this->foam($z), array_values($this->page->zones)));
+        $tallest = max(
+            1.0,
+            ...array_map(
+                fn (Zone $z): float => array_sum($this->sizes($this->page->states[$z->uid])) + $this->foam($z),
+                array_values($this->page->zones),
+            ),
+        );
         $this->stretch = max(1.0, min(self::MAX_STRETCH, (self::FOOT - self::TOP - 20.0) / $tallest));
         $x = 14.0;
         foreach ($this->order($open) as $k => $zone) {
@@ -126,7 +136,10 @@ final class CoreSampleDrawing
             $this->labels($zone, $marks, $x + $width, $pitch - $width - 14.0, $foam);
         } else {
             $this->foldedMarks($states, $sizes, $shrink, $x, self::FOOT - $tall);
-            $this->svg->open(['transform' => 'translate('.Svg::n($x + 13.0).' '.Svg::n($y - 8.0).') rotate(-90)'])->text('h', 0.0, 0.0, $this->fitting($zone->name, 6.6, min(110.0, $y - 10.0)))->close();
+            $this->svg
+                ->open(['transform' => 'translate('.Svg::n($x + 13.0).' '.Svg::n($y - 8.0).') rotate(-90)'])
+                ->text('h', 0.0, 0.0, $this->fitting($zone->name, 6.6, min(110.0, $y - 10.0)))
+                ->close();
         }
     }
 
@@ -148,7 +161,7 @@ final class CoreSampleDrawing
     }
 
     /**
-     * @param list<CoatState> $states
+     * @param  list<CoatState>  $states
      * @return list<float>
      */
     private function sizes(array $states): array
@@ -162,12 +175,24 @@ final class CoreSampleDrawing
         return count(array_filter($states, fn (CoatState $s): bool => $s->isWhole()));
     }
 
-    private function stratum(string $id, float $x, float $bottom, float $top, float $width, bool $laid, string $family, string $foot = ''): void
-    {
-        $edge = fn (float $y, float $swing): array => array_map(fn (int $k): array => [$x + $width * $k / 8.0, $y + $swing * sin(2.3 * $k + strlen($id) + ord(substr($id, -3, 1)))], range(0, 8));
-        $low = $foot === 'broken'
-            ? array_map(fn (int $k): array => [$x + $width * $k / 8.0, $bottom + ($k % 2 === 0 ? 3.0 : -3.0)], range(0, 8))
-            : [[$x, $bottom], [$x + $width, $bottom]];
+    private function stratum(
+        string $id,
+        float $x,
+        float $bottom,
+        float $top,
+        float $width,
+        bool $laid,
+        string $family,
+        string $foot = '',
+    ): void {
+        $edge = fn (float $y, float $swing): array => array_map(
+            fn (int $k): array => [$x + ($width * $k) / 8.0, $y + $swing * sin(2.3 * $k + strlen($id) + ord(substr($id, -3, 1)))],
+            range(0, 8),
+        );
+        $low =
+            $foot === 'broken'
+                ? array_map(fn (int $k): array => [$x + ($width * $k) / 8.0, $bottom + ($k % 2 === 0 ? 3.0 : -3.0)], range(0, 8))
+                : [[$x, $bottom], [$x + $width, $bottom]];
         $high = $edge($top, $family === 'paint' || $family === 'gloss' ? 0.5 : 1.1);
         $d = Svg::d([...$low, ...array_reverse($high)], true);
         $this->svg->path($laid ? 'stratum' : 'stratum to-come', $d, ['fill' => StrataPatterns::fill($family)]);
@@ -181,8 +206,10 @@ final class CoreSampleDrawing
 
             return;
         }
-        $this->svg->link(($this->page->address)(['zone' => $zone->uid]))
-            ->text($zone === $this->page->zone ? 'h on' : 'h', $x, $y, $this->fitting($zone->name, 6.4, $pitch - 6.0))->endLink();
+        $this->svg
+            ->link(($this->page->address)(['zone' => $zone->uid]))
+            ->text($zone === $this->page->zone ? 'h on' : 'h', $x, $y, $this->fitting($zone->name, 6.4, $pitch - 6.0))
+            ->endLink();
         $this->svg->text('note small', $x, $y + 15.0, $all === 0 ? 'no coats yet' : "{$laid} of {$all} laid");
     }
 
@@ -206,13 +233,23 @@ final class CoreSampleDrawing
         foreach ($marks as $k => [$y, $state]) {
             $at = $places[$k];
             $left = $right + 12.0;
-            $this->svg->path('leader-line', Svg::d([[$right, $y], [$right + 5.0, $y], [$right + 8.0, $at - 4.0], [$left - 1.0, $at - 4.0]]));
+            $this->svg->path(
+                'leader-line',
+                Svg::d([[$right, $y], [$right + 5.0, $y], [$right + 8.0, $at - 4.0], [$left - 1.0, $at - 4.0]]),
+            );
             if ($state === null) {
                 $layers = $this->page->plan->work->project->layout->cuts->school->isFoam();
-                $this->svg->text('h', $left, $at, $layers ? 'Foam' : 'Shell')->text('m tick', $left + 36.0, $at, '≈ '.Decimal::trimmed($foam, 0));
+                $this->svg
+                    ->text('h', $left, $at, $layers ? 'Foam' : 'Shell')
+                    ->text('m tick', $left + 36.0, $at, '≈ '.Decimal::trimmed($foam, 0));
                 $count = max(1, (int) ceil($foam / $this->page->sheet));
                 $words = $layers ? $count.($count === 1 ? ' layer' : ' layers') : 'ribs and web';
-                $this->svg->text('note small', $left, $at + 14.0, $words.($this->formed() === null || $this->formed()->isWhole() ? '' : ', not up yet'));
+                $this->svg->text(
+                    'note small',
+                    $left,
+                    $at + 14.0,
+                    $words.($this->formed() === null || $this->formed()->isWhole() ? '' : ', not up yet'),
+                );
 
                 continue;
             }
@@ -227,7 +264,9 @@ final class CoreSampleDrawing
             $this->svg->rect('picked-wash', $left - 4.0, $at - 13.0, $room + 6.0, self::LABEL);
         }
         $words = $this->words($state);
-        $this->svg->link(($this->page->address)(['zone' => $zone->uid, 'coat' => $state->coat->uid]))->rect('target', $left - 4.0, $at - 13.0, $room + 6.0, self::LABEL);
+        $this->svg
+            ->link(($this->page->address)(['zone' => $zone->uid, 'coat' => $state->coat->uid]))
+            ->rect('target', $left - 4.0, $at - 13.0, $room + 6.0, self::LABEL);
         $name = $this->fitting($state->coat->title(), 5.9, $room);
         $this->svg->text($on ? 'h on' : 'h', $left, $at, $name);
         $mm = Decimal::fixed($state->coat->mm * $state->coat->passes, 1);
@@ -235,7 +274,9 @@ final class CoreSampleDrawing
             $this->svg->text('m tick', $left + mb_strlen($name) * 5.9 + 3.0, $at, $mm);
         }
         StateMarks::draw($this->svg, $state->state, $left, $at + 4.0);
-        $this->svg->text("st-word st-{$state->state->value}", $left + 16.0, $at + 14.0, $this->fitting($words, 5.5, $room - 14.0))->endLink();
+        $this->svg
+            ->text("st-word st-{$state->state->value}", $left + 16.0, $at + 14.0, $this->fitting($words, 5.5, $room - 14.0))
+            ->endLink();
     }
 
     private function words(CoatState $state): string
@@ -253,8 +294,8 @@ final class CoreSampleDrawing
     }
 
     /**
-     * @param list<CoatState> $states
-     * @param list<float> $sizes
+     * @param  list<CoatState>  $states
+     * @param  list<float>  $sizes
      */
     private function foldedMarks(array $states, array $sizes, float $shrink, float $x, float $y): void
     {

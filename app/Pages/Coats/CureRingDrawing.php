@@ -14,8 +14,8 @@ use IdleRidge\Core\Measure\ClockWords;
 final class CureRingDrawing
 {
     /**
-     * @param float $since minutes since it was laid
-     * @param float $wet minutes to touch-dry, `$setting` to the next coat, `$through` to dry through
+     * @param  float  $since minutes since it was laid
+     * @param  float  $wet minutes to touch-dry, `$setting` to the next coat, `$through` to dry through
      */
     public static function of(float $since, float $wet, float $setting, float $through, string $label): Svg
     {
@@ -27,7 +27,7 @@ final class CureRingDrawing
             $outer = $inner = [];
             $steps = max(2, (int) ceil(($to - $from) / 0.08));
             for ($k = 0; $k <= $steps; $k++) {
-                $a = $from + ($to - $from) * $k / $steps;
+                $a = $from + (($to - $from) * $k) / $steps;
                 $outer[] = [66.0 + 58.0 * sin($a), 66.0 - 58.0 * cos($a)];
                 $inner[] = [66.0 + 44.0 * sin($a), 66.0 - 44.0 * cos($a)];
             }
@@ -36,11 +36,15 @@ final class CureRingDrawing
         };
         $svg->path('ring-rest', $band($angle($setting), $angle($through)));
         $svg->path('ring-wet', $band(0.0, $angle($wet)))->path('', $band(0.0, $angle($wet)), ['fill' => 'url(#ring-wave)']);
-        $svg->path('ring-setting', $band($angle($wet), $angle($setting)))->path('', $band($angle($wet), $angle($setting)), ['fill' => 'url(#ring-hatch)']);
+        $svg->path('ring-setting', $band($angle($wet), $angle($setting)))->path('', $band($angle($wet), $angle($setting)), [
+            'fill' => 'url(#ring-hatch)',
+        ]);
         $svg->path('ring-notch', 'M60 4H72L66 20Z');
         $now = $angle($since);
         $svg->line('ring-hand', 66.0 + 38.0 * sin($now), 66.0 - 38.0 * cos($now), 66.0 + 62.0 * sin($now), 66.0 - 62.0 * cos($now));
 
-        return $svg->text('ring-figure', 66.0, 68.0, ClockWords::span($since), 'middle')->text('note small', 66.0, 84.0, 'since laid', 'middle');
+        return $svg
+            ->text('ring-figure', 66.0, 68.0, ClockWords::span($since), 'middle')
+            ->text('note small', 66.0, 84.0, 'since laid', 'middle');
     }
 }

@@ -28,7 +28,19 @@ final readonly class ExportTakeOff
 
             return $without === [] ? sprintf('%.2f', $minor / 100.0) : '';
         };
-        $rows = array_map(fn (array $i): array => [$i['section'], $i['zone'], $i['coat'], $i['material'], round($i['amount'], 1), round($i['at_hand'], 1), $i['unit'], $cost($i)], TakeOff::items($plan->work, $section === '' ? null : $section));
+        $rows = array_map(
+            fn (array $i): array => [
+                $i['section'],
+                $i['zone'],
+                $i['coat'],
+                $i['material'],
+                round($i['amount'], 1),
+                round($i['at_hand'], 1),
+                $i['unit'],
+                $cost($i),
+            ],
+            TakeOff::items($plan->work, $section === '' ? null : $section),
+        );
 
         return Csv::write(['section', 'zone', 'coat', 'material', 'used_up', 'to_lie_ready', 'unit', 'cost'], $rows);
     }

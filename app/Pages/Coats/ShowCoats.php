@@ -34,14 +34,23 @@ use IdleRidge\Core\Track\Run;
 /** The Coats screen: zones, their core samples, the picked coat's recipe and cure, the take-off. */
 final readonly class ShowCoats
 {
-    private const WORDS = ['workable_until' => 'workable until', 'touch_dry' => 'touch-dry', 'next_coat' => 'next coat', 'dry_through' => 'dry through'];
+    private const WORDS = [
+        'workable_until' => 'workable until',
+        'touch_dry' => 'touch-dry',
+        'next_coat' => 'next coat',
+        'dry_through' => 'dry through',
+    ];
 
-    public function __construct(private ProjectLoader $load, private ComputedPlan $desk, private ShowRail $rail, private Library $library)
-    {
+    public function __construct(
+        private ProjectLoader $load,
+        private ComputedPlan $desk,
+        private ShowRail $rail,
+        private Library $library,
+    ) {
     }
 
     /**
-     * @param array<string, mixed> $query zone, coat, edit (zone or new)
+     * @param  array<string, mixed>  $query zone, coat, edit (zone or new)
      * @return array<string, mixed> for the view coats.show
      */
     public function of(Layout $layout, SectionRow $row, array $query): array
@@ -50,22 +59,52 @@ final readonly class ShowCoats
         $section = $project->section($row->uid);
         $plan = $this->desk->planOf($project, $this->desk->minute());
         $zones = $project->works->zonesOf($section->uid);
-        $states = array_map(fn (Zone $z): array => array_map(fn ($c): CoatState => CoatState::of($plan, $c), $project->works->coatsOf($z->uid)), $zones);
+        $states = array_map(
+            fn (Zone $z): array => array_map(fn ($c): CoatState => CoatState::of($plan, $c), $project->works->coatsOf($z->uid)),
+            $zones,
+        );
         $query = array_filter($query, is_string(...));
-        $zone = $zones[$query['zone'] ?? ''] ?? array_values($zones)[0] ?? null;
+        $zone = $zones[$query['zone'] ?? ''] ?? (array_values($zones)[0] ?? null);
         $picked = $zone === null ? null : $this->picked($states[$zone->uid], $query['coat'] ?? '');
         $words = new ClockWords($plan->work->zone(), $plan->work->now);
         $address = fn (array $more): string => route('coats.show', [$layout, $section->uid, ...$more]);
-        $page = new CoatsPage($plan, $section, $zones, $plan->work->surveys[$section->uid]->zones ?? [], $states, $zone, $picked, $words, $project->layout->cuts->first()->thickness, $address);
+        $page = new CoatsPage(
+            $plan,
+            $section,
+            $zones,
+            $plan->work->surveys[$section->uid]->zones ?? [],
+            $states,
+            $zone,
+            $picked,
+            $words,
+            $project->layout->cuts->first()->thickness,
+            $address,
+        );
         $mode = $zones === [] || ($query['edit'] ?? '') === 'new' ? 'new' : (($query['edit'] ?? '') === 'zone' ? 'zone' : 'coat');
 
         return [
-            'layout' => $layout, 'section' => $section, 'units' => $project->layout->units, 'page' => $page, 'mode' => $mode, 'rail' => $this->rail->of($project, $section, $plan->work),
-            'facts' => $this->facts($page), 'rows' => $this->zoneRows($page, $project->runsNear($section)), 'cores' => $zones === [] ? null : CoreSampleDrawing::of($page),
-            'coat' => $picked === null ? null : $this->coat($page, $picked), 'takeOff' => TakeOff::byMaterial($plan->work, $section->uid),
-            'findings' => array_values(array_filter(Rulebook::checkWork($plan), fn (Finding $f): bool => $zone !== null && $f->place->zone === $zone->uid)),
-            'bare' => $this->bare($page), 'colours' => $project->works->colours, 'over' => $this->over($page),
-            'library' => $this->library->with(OwnRecipe::recipes($project->works->recipes)), 'runs' => $project->runsNear($section), 'zone' => $zone, 'corners' => $zone === null ? '' : SaveZone::corners($zone, $section), 'crowns' => $zone === null ? '' : SaveZone::crownsOf($zone, $section),
+            'layout' => $layout,
+            'section' => $section,
+            'units' => $project->layout->units,
+            'page' => $page,
+            'mode' => $mode,
+            'rail' => $this->rail->of($project, $section, $plan->work),
+            'facts' => $this->facts($page),
+            'rows' => $this->zoneRows($page, $project->runsNear($section)),
+            'cores' => $zones === [] ? null : CoreSampleDrawing::of($page),
+            'coat' => $picked === null ? null : $this->coat($page, $picked),
+            'takeOff' => TakeOff::byMaterial($plan->work, $section->uid),
+            'findings' => array_values(
+                array_filter(Rulebook::checkWork($plan), fn (Finding $f): bool => $zone !== null && $f->place->zone === $zone->uid),
+            ),
+            'bare' => $this->bare($page),
+            'colours' => $project->works->colours,
+            'over' => $this->over($page),
+            'library' => $this->library->with(OwnRecipe::recipes($project->works->recipes)),
+            'runs' => $project->runsNear($section),
+            'zone' => $zone,
+            'corners' => $zone === null ? '' : SaveZone::corners($zone, $section),
+            'crowns' => $zone === null ? '' : SaveZone::crownsOf($zone, $section),
         ];
     }
 
@@ -99,24 +138,60 @@ final readonly class ShowCoats
         $laid = count(array_filter($all, fn (CoatState $s): bool => $s->isWhole()));
         $drying = array_filter($all, fn (CoatState $s): bool => in_array($s->state, [DryingState::Wet, DryingState::Setting], true));
         $session = $page->plan->session();
-        $tonight = $session === null ? [] : array_filter($page->plan->within($session[0], $session[1]), fn (PlacedMove $p): bool => $p->move->section->uid === $page->section->uid);
-        $hands = array_sum(array_map(fn (PlacedMove $p): int => $p->move->section->uid === $page->section->uid ? $p->move->minutes : 0, $page->plan->moves));
+        $tonight =
+            $session === null
+                ? []
+                : array_filter(
+                    $page->plan->within($session[0], $session[1]),
+                    fn (PlacedMove $p): bool => $p->move->section->uid === $page->section->uid,
+                );
+        $hands = array_sum(
+            array_map(
+                fn (PlacedMove $p): int => $p->move->section->uid === $page->section->uid ? $p->move->minutes : 0,
+                $page->plan->moves,
+            ),
+        );
         $facts = [
-            ['label' => 'Coats laid', 'figure' => new Quantity($laid, 'coats', 'coats that are laid on all of their zone'), 'text' => '', 'unit' => 'of '.count($all)],
-            ['label' => 'Drying now', 'figure' => new Quantity(count($drying), 'coats', 'coats laid and not yet ready for the next at 80 %'), 'text' => '', 'unit' => count($drying) === 1 ? 'coat' : 'coats'],
-            ['label' => $session !== null && $page->words->isToday($session[0]) ? 'Tonight here' : 'Next session here', 'figure' => new Quantity(count($tonight), 'moves', 'moves of this section in the session'), 'text' => '', 'unit' => count($tonight) === 1 ? 'move' : 'moves'],
-            ['label' => 'Hands on, to come', 'figure' => new Quantity($hands / 60.0, 'h', 'minutes of all planned moves of this section', decimals: 1), 'text' => '', 'unit' => 'h'],
+            [
+                'label' => 'Coats laid',
+                'figure' => new Quantity($laid, 'coats', 'coats that are laid on all of their zone'),
+                'text' => '',
+                'unit' => 'of '.count($all),
+            ],
+            [
+                'label' => 'Drying now',
+                'figure' => new Quantity(count($drying), 'coats', 'coats laid and not yet ready for the next at 80 %'),
+                'text' => '',
+                'unit' => count($drying) === 1 ? 'coat' : 'coats',
+            ],
+            [
+                'label' => $session !== null && $page->words->isToday($session[0]) ? 'Tonight here' : 'Next session here',
+                'figure' => new Quantity(count($tonight), 'moves', 'moves of this section in the session'),
+                'text' => '',
+                'unit' => count($tonight) === 1 ? 'move' : 'moves',
+            ],
+            [
+                'label' => 'Hands on, to come',
+                'figure' => new Quantity($hands / 60.0, 'h', 'minutes of all planned moves of this section', decimals: 1),
+                'text' => '',
+                'unit' => 'h',
+            ],
         ];
         [$half, $most] = [$page->plan->ready(0.5, $page->section), $page->plan->ready(0.9, $page->section)];
         if ($half !== null && $most !== null) {
-            $facts[] = ['label' => 'All cured, 50–90 %', 'figure' => null, 'text' => $page->words->at($half)->format('j M'), 'unit' => 'to '.$page->words->at($most)->format('j M')];
+            $facts[] = [
+                'label' => 'All cured, 50–90 %',
+                'figure' => null,
+                'text' => $page->words->at($half)->format('j M'),
+                'unit' => 'to '.$page->words->at($most)->format('j M'),
+            ];
         }
 
         return $facts;
     }
 
     /**
-     * @param list<Run> $runs
+     * @param  list<Run>  $runs
      * @return list<array{zone: Zone, area: Quantity, thumb: Svg, sentence: string, current: bool}>
      */
     private function zoneRows(CoatsPage $page, array $runs): array
@@ -129,8 +204,14 @@ final readonly class ShowCoats
         foreach ($page->zones as $zone) {
             $area = $page->areas[$zone->uid];
             $rows[] = [
-                'zone' => $zone, 'sentence' => $zone->sentence($names, $page->section->base), 'current' => $page->zone === $zone, 'thumb' => ZoneDrawing::of($page->section, $area->rings, $page->zone === $zone),
-                'area' => new Quantity($area->surface / 100.0, 'cm²', 'true surface of the land within the zone, partial cells counted', ['plan' => Decimal::trimmed($area->plan / 100.0, 0).' cm²', 'cells of' => '5 mm']),
+                'zone' => $zone,
+                'sentence' => $zone->sentence($names, $page->section->base),
+                'current' => $page->zone === $zone,
+                'thumb' => ZoneDrawing::of($page->section, $area->rings, $page->zone === $zone),
+                'area' => new Quantity($area->surface / 100.0, 'cm²', 'true surface of the land within the zone, partial cells counted', [
+                    'plan' => Decimal::trimmed($area->plan / 100.0, 0).' cm²',
+                    'cells of' => '5 mm',
+                ]),
             ];
         }
 
@@ -142,7 +223,9 @@ final readonly class ShowCoats
     {
         $survey = $page->plan->work->surveys[$page->section->uid] ?? null;
 
-        return $survey === null || $survey->bare < 500.0 ? null : new Quantity($survey->bare / 100.0, 'cm²', 'true surface of the board less what zones cover', decimals: 0);
+        return $survey === null || $survey->bare < 500.0
+            ? null
+            : new Quantity($survey->bare / 100.0, 'cm²', 'true surface of the board less what zones cover', decimals: 0);
     }
 
     /** @return list<array{name: string, figure: Quantity}> zones that lie over the picked one */
@@ -151,7 +234,14 @@ final readonly class ShowCoats
         $survey = $page->plan->work->surveys[$page->section->uid] ?? null;
         $shared = $survey === null || $page->zone === null ? [] : $survey->over($page->zone->uid);
 
-        return array_map(fn (string $uid, float $area): array => ['name' => $page->zones[$uid]->name, 'figure' => new Quantity($area / 100.0, 'cm²', 'true surface that both zones have', decimals: 0)], array_keys($shared), $shared);
+        return array_map(
+            fn (string $uid, float $area): array => [
+                'name' => $page->zones[$uid]->name,
+                'figure' => new Quantity($area / 100.0, 'cm²', 'true surface that both zones have', decimals: 0),
+            ],
+            array_keys($shared),
+            $shared,
+        );
     }
 
     /** @return array<string, mixed> what the sheet about one coat shows */
@@ -161,16 +251,39 @@ final readonly class ShowCoats
         $plan = $page->plan;
         $moves = array_values(array_filter($plan->work->moves, fn ($m): bool => $m->coat->uid === $coat->uid));
         $amounts = MaterialAmount::sum(array_merge(...array_map(fn ($m): array => $m->amounts, $moves), ...[[]]));
-        $laidAmounts = $state->last !== null && $moves === [] ? MaterialAmount::sum(array_merge(...array_map(fn ($l): array => $l->coat === $coat->uid ? $l->amounts : [], $plan->work->project->works->laid))) : [];
+        $laidAmounts =
+            $state->last !== null && $moves === []
+                ? MaterialAmount::sum(
+                    array_merge(
+                        ...array_map(fn ($l): array => $l->coat === $coat->uid ? $l->amounts : [], $plan->work->project->works->laid),
+                    ),
+                )
+                : [];
         $air = $plan->work->drying($page->section)->room;
 
         return [
-            'state' => $state, 'amounts' => $amounts === [] ? $laidAmounts : $amounts, 'used' => $amounts === [] && $laidAmounts !== [],
-            'minutes' => array_sum(array_map(fn ($m): int => $m->minutes, $moves)), 'moves' => count($moves),
-            'ring' => $state->last === null || $state->state === DryingState::Ready ? null : $this->ring($page, $state), 'milestones' => $this->milestones($page, $state),
-            'when' => $this->when($page, $state), 'why' => $state->next !== null ? $state->next->reason['text'] : ($state->held->text ?? ''), 'needs' => $this->needs($page, $state),
-            'spread' => $coat->recipe->family === 'ballast' ? $this->spread($page, $coat) : '', 'window' => $this->window($coat), 'learned' => $this->learned($page, $coat),
-            'air' => $coat->recipe->cure->filmTemperature === null ? '' : sprintf('over %s °C until touch-dry; %s has %s by day, %s at night', Decimal::trimmed($coat->recipe->cure->filmTemperature, 1), $air->name, Decimal::trimmed($air->day->temperature, 1), Decimal::trimmed($air->night->temperature, 1)),
+            'state' => $state,
+            'amounts' => $amounts === [] ? $laidAmounts : $amounts,
+            'used' => $amounts === [] && $laidAmounts !== [],
+            'minutes' => array_sum(array_map(fn ($m): int => $m->minutes, $moves)),
+            'moves' => count($moves),
+            'ring' => $state->last === null || $state->state === DryingState::Ready ? null : $this->ring($page, $state),
+            'milestones' => $this->milestones($page, $state),
+            'when' => $this->when($page, $state),
+            'why' => $state->next !== null ? $state->next->reason['text'] : $state->held->text ?? '',
+            'needs' => $this->needs($page, $state),
+            'spread' => $coat->recipe->family === 'ballast' ? $this->spread($page, $coat) : '',
+            'window' => $this->window($coat),
+            'learned' => $this->learned($page, $coat),
+            'air' => $coat->recipe->cure->filmTemperature === null
+                    ? ''
+                    : sprintf(
+                        'over %s °C until touch-dry; %s has %s by day, %s at night',
+                        Decimal::trimmed($coat->recipe->cure->filmTemperature, 1),
+                        $air->name,
+                        Decimal::trimmed($air->day->temperature, 1),
+                        Decimal::trimmed($air->night->temperature, 1),
+                    ),
         ];
     }
 
@@ -178,7 +291,10 @@ final readonly class ShowCoats
     private function spread(CoatsPage $page, Coat $coat): string
     {
         $project = $page->plan->work->project;
-        $tracks = array_filter($project->runsNear($page->section), fn (Run $run): bool => isset($page->areas[$coat->zone]->tracks[$run->uid]));
+        $tracks = array_filter(
+            $project->runsNear($page->section),
+            fn (Run $run): bool => isset($page->areas[$coat->zone]->tracks[$run->uid]),
+        );
         if ($tracks === []) {
             return 'no track lies in this zone';
         }
@@ -186,7 +302,8 @@ final readonly class ShowCoats
         $middle = 100.0 * $ballast->middle($project->layout->gauge, $coat->recipe->cure->referenceMm);
         [$between, $aside] = [Decimal::trimmed($middle, 0), Decimal::trimmed((100.0 - $middle) / 2.0, 0)];
 
-        return "{$between} % between the rails, {$aside} % to each side, roadbed’s slopes counted".($coat->passes > 1 ? "; in {$coat->passes} light layers" : '');
+        return "{$between} % between the rails, {$aside} % to each side, roadbed’s slopes counted".
+            ($coat->passes > 1 ? "; in {$coat->passes} light layers" : '');
     }
 
     private function window(Coat $coat): string
@@ -195,11 +312,18 @@ final readonly class ShowCoats
         if ($window === null) {
             return '';
         }
-        $word = fn (Milestone|float $at): string => $at instanceof Milestone ? str_replace('_', ' ', $at->value) : Decimal::trimmed($at, 0).' min';
+        $word = fn (Milestone|float $at): string => $at instanceof Milestone
+            ? str_replace('_', ' ', $at->value)
+            : Decimal::trimmed($at, 0).' min';
 
         return match ($window->side) {
-            'self' => 'the next pour', 'above' => 'what goes on it', default => 'this',
-        }." between {$word($window->opens)} and {$word($window->closes)} ".($window->side === 'below' ? 'of the coat below' : 'after it').($window->again === null ? '' : ', or from '.ClockWords::span($window->again).' on');
+            'self' => 'the next pour',
+            'above' => 'what goes on it',
+            default => 'this',
+        }.
+            " between {$word($window->opens)} and {$word($window->closes)} ".
+            ($window->side === 'below' ? 'of the coat below' : 'after it').
+            ($window->again === null ? '' : ', or from '.ClockWords::span($window->again).' on');
     }
 
     private function isInWindow(Coat $below, Coat $above): bool
@@ -227,10 +351,18 @@ final readonly class ShowCoats
             return null;
         }
         $end = $page->plan->work->endOf($laid);
-        $at = fn (Milestone $m): float => isset($laid->recipe->cure->minutes[$m->value]) ? $page->plan->work->reached($laid, $m, 0.8) - $end : 0.0;
+        $at = fn (Milestone $m): float => isset($laid->recipe->cure->minutes[$m->value])
+            ? $page->plan->work->reached($laid, $m, 0.8) - $end
+            : 0.0;
         $through = $page->plan->work->reached($laid, BenchPlan::through($laid->recipe->cure->minutes), 0.8) - $end;
 
-        return CureRingDrawing::of($page->plan->work->now - $end, $at(Milestone::TouchDry), $at(Milestone::NextCoat), $through, "{$laid->title}: {$state->state->value}, ".ClockWords::span($page->plan->work->now - $end).' since laid');
+        return CureRingDrawing::of(
+            $page->plan->work->now - $end,
+            $at(Milestone::TouchDry),
+            $at(Milestone::NextCoat),
+            $through,
+            "{$laid->title}: {$state->state->value}, ".ClockWords::span($page->plan->work->now - $end).' since laid',
+        );
     }
 
     /** @return list<array{word: string, text: string, strong: bool}> */
@@ -245,11 +377,18 @@ final readonly class ShowCoats
             }
             if ($state->last !== null) {
                 [$half, $most] = [$work->reached($state->last, $milestone, 0.5), $work->reached($state->last, $milestone, 0.9)];
-                $text = $most <= $work->now ? 'passed '.$page->words->moment((int) $most) : 'in '.ClockWords::range($half - $work->now, $most - $work->now);
+                $text =
+                    $most <= $work->now
+                        ? 'passed '.$page->words->moment((int) $most)
+                        : 'in '.ClockWords::range($half - $work->now, $most - $work->now);
             } else {
                 $text = 'about '.ClockWords::span($reference).' at 20 °C, 50 %';
                 if ($state->next !== null) {
-                    $text = ClockWords::range($page->plan->reached($state->next, $milestone, 0.5) - $state->next->end, $page->plan->reached($state->next, $milestone, 0.9) - $state->next->end).' after laying';
+                    $text =
+                        ClockWords::range(
+                            $page->plan->reached($state->next, $milestone, 0.5) - $state->next->end,
+                            $page->plan->reached($state->next, $milestone, 0.9) - $state->next->end,
+                        ).' after laying';
                 }
             }
             $out[] = ['word' => self::WORDS[$key], 'text' => $text, 'strong' => $milestone === Milestone::NextCoat];
@@ -261,7 +400,11 @@ final readonly class ShowCoats
     private function when(CoatsPage $page, CoatState $state): string
     {
         $coat = $state->coat;
-        $how = Decimal::trimmed($coat->mm, 2).' mm'.($coat->passes > 1 ? " × {$coat->passes}" : '').($coat->share < 1.0 ? ', over '.Decimal::trimmed(100.0 * $coat->share, 0).' %' : '');
+        $how =
+            Decimal::trimmed($coat->mm, 2).
+            ' mm'.
+            ($coat->passes > 1 ? " × {$coat->passes}" : '').
+            ($coat->share < 1.0 ? ', over '.Decimal::trimmed(100.0 * $coat->share, 0).' %' : '');
         if ($state->last !== null) {
             $how .= ', laid '.$page->words->moment($page->plan->work->endOf($state->last));
         }
@@ -285,7 +428,13 @@ final readonly class ShowCoats
         }
         // What has to follow while the coat below is soft does not wait until it is hard; its window is told beside it.
         if ($before !== null && ! $this->isInWindow($before->coat, $state->coat)) {
-            $out[] = $before->coat->title().' '.(self::WORDS[$state->coat->recipe->needsOf($before->coat->recipe)->value] === 'next coat' ? 'ready for the next coat' : 'dry through').($before->coat->recipe->check === '' ? '' : ': '.$before->coat->recipe->check);
+            $out[] =
+                $before->coat->title().
+                ' '.
+                (self::WORDS[$state->coat->recipe->needsOf($before->coat->recipe)->value] === 'next coat'
+                    ? 'ready for the next coat'
+                    : 'dry through').
+                ($before->coat->recipe->check === '' ? '' : ': '.$before->coat->recipe->check);
         }
 
         return $out;

@@ -32,8 +32,14 @@ final readonly class ShowLibrary
         $picked = $library->recipes[$id] ?? null;
 
         return [
-            'layout' => $layout, 'first' => $layout->sections()->first(), 'groups' => $groups, 'picked' => $picked, 'start' => $this->library->recipes[$id] ?? null,
-            'mine' => array_column(array_map(fn (OwnRecipe $o): array => [$o->recipe->id, $o->uid], $own), 1, 0), 'materials' => $library->materials, 'currency' => $layout->currency,
+            'layout' => $layout,
+            'first' => $layout->sections()->first(),
+            'groups' => $groups,
+            'picked' => $picked,
+            'start' => $this->library->recipes[$id] ?? null,
+            'mine' => array_column(array_map(fn (OwnRecipe $o): array => [$o->recipe->id, $o->uid], $own), 1, 0),
+            'materials' => $library->materials,
+            'currency' => $layout->currency,
             'prices' => array_column(array_map(fn (PackPrice $p): array => [$p->material, $p], $works->prices), 1, 0),
             'low' => fn (Recipe $r, string $at): ?array => $r->ranges[$at] ?? null,
         ];

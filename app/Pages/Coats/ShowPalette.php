@@ -23,7 +23,7 @@ final readonly class ShowPalette
     }
 
     /**
-     * @param array<string, mixed> $query colour to change; `one` and `other` to hold side by side
+     * @param  array<string, mixed>  $query colour to change; `one` and `other` to hold side by side
      * @return array<string, mixed> for the view coats.palette
      */
     public function of(Layout $layout, array $query): array
@@ -34,14 +34,30 @@ final readonly class ShowPalette
         $rows = [];
         foreach ($project->works->colours as $colour) {
             $wet = $colour->wet($bases);
-            $rows[$colour->uid] = ['colour' => $colour, 'wet' => $wet->toHex(), 'dry' => $wet->dry()->toHex(), 'lies' => $this->lies($project, $colour), 'pigment' => $wet->dry()];
+            $rows[$colour->uid] = [
+                'colour' => $colour,
+                'wet' => $wet->toHex(),
+                'dry' => $wet->dry()->toHex(),
+                'lies' => $this->lies($project, $colour),
+                'pigment' => $wet->dry(),
+            ];
         }
-        [$one, $other] = [$rows[$query['one'] ?? ''] ?? array_values($rows)[0] ?? null, $rows[$query['other'] ?? ''] ?? array_values($rows)[1] ?? null];
+        [$one, $other] = [
+            $rows[$query['one'] ?? ''] ?? (array_values($rows)[0] ?? null),
+            $rows[$query['other'] ?? ''] ?? (array_values($rows)[1] ?? null),
+        ];
         $apart = $one === null || $other === null ? null : $one['pigment']->from($other['pigment']);
 
         return [
-            'layout' => $layout, 'first' => $layout->sections()->first(), 'rows' => $rows, 'bases' => array_map(fn (Pigment $p): string => $p->toHex(), $bases),
-            'picked' => $rows[$query['colour'] ?? '']['colour'] ?? null, 'one' => $one, 'other' => $other, 'region' => $project->layout->region, 'season' => $project->layout->season,
+            'layout' => $layout,
+            'first' => $layout->sections()->first(),
+            'rows' => $rows,
+            'bases' => array_map(fn (Pigment $p): string => $p->toHex(), $bases),
+            'picked' => $rows[$query['colour'] ?? '']['colour'] ?? null,
+            'one' => $one,
+            'other' => $other,
+            'region' => $project->layout->region,
+            'season' => $project->layout->season,
             'apart' => $apart === null ? null : new Quantity($apart, '', 'distance of both in CIELAB, dry (ΔE 1976)', decimals: 1),
             'seen' => match (true) {
                 $apart === null => '',
@@ -60,6 +76,8 @@ final readonly class ShowPalette
         $boards = array_column(array_map(fn (Section $s): array => [$s->uid, $s->name], $project->sections), 1, 0);
         $coats = array_filter($project->works->coats, fn (Coat $c): bool => $c->colour === $colour->uid && isset($zones[$c->zone]));
 
-        return array_values(array_unique(array_map(fn (Coat $c): string => "{$boards[$zones[$c->zone]->section]}, {$zones[$c->zone]->name}", $coats)));
+        return array_values(
+            array_unique(array_map(fn (Coat $c): string => "{$boards[$zones[$c->zone]->section]}, {$zones[$c->zone]->name}", $coats)),
+        );
     }
 }

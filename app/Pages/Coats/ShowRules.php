@@ -19,8 +19,12 @@ final readonly class ShowRules
     /** Findings about cutting and the view of Cuts that shows them. */
     private const CUTS = ['glue-confined-between-foam' => 'glue', 'weight-over-limit' => 'board'];
 
-    public function __construct(private ProjectLoader $load, private ComputedPlan $plan, private ComputedLand $land, private ComputedCuts $cuts)
-    {
+    public function __construct(
+        private ProjectLoader $load,
+        private ComputedPlan $plan,
+        private ComputedLand $land,
+        private ComputedCuts $cuts,
+    ) {
     }
 
     /** @return array<string, mixed> for the view coats.rules */
@@ -38,9 +42,18 @@ final readonly class ShowRules
         }
         $names = array_column(array_map(fn ($s): array => [$s->uid, $s->name], $project->sections), 1, 0);
 
-        return ['layout' => $layout, 'first' => $layout->sections()->first(), 'book' => self::book(), 'found' => $by, 'sections' => $names, 'address' => fn (Finding $f): string => match (true) {
-            isset(self::CUTS[$f->id]) => route('cuts.show', [$layout, $f->section, 'on' => self::CUTS[$f->id]]), $f->place->zone === null => route('land.show', [$layout, $f->section]), default => route('coats.show', [$layout, $f->section, 'zone' => $f->place->zone]),
-        }];
+        return [
+            'layout' => $layout,
+            'first' => $layout->sections()->first(),
+            'book' => self::book(),
+            'found' => $by,
+            'sections' => $names,
+            'address' => fn (Finding $f): string => match (true) {
+                isset(self::CUTS[$f->id]) => route('cuts.show', [$layout, $f->section, 'on' => self::CUTS[$f->id]]),
+                $f->place->zone === null => route('land.show', [$layout, $f->section]),
+                default => route('coats.show', [$layout, $f->section, 'zone' => $f->place->zone]),
+            },
+        ];
     }
 
     public static function book(): RulePages

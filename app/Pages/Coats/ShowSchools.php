@@ -25,8 +25,14 @@ use IdleRidge\Core\Project\Section;
 /** The schools of one question beside each other on a zone, before one is taken. */
 final readonly class ShowSchools
 {
-    public function __construct(private ProjectLoader $load, private ComputedPlan $desk, private Library $library, private ShowRail $rail, private ComputedCuts $cuts, private ComputedSheets $sheets)
-    {
+    public function __construct(
+        private ProjectLoader $load,
+        private ComputedPlan $desk,
+        private Library $library,
+        private ShowRail $rail,
+        private ComputedCuts $cuts,
+        private ComputedSheets $sheets,
+    ) {
     }
 
     /** @return array<string, mixed> for the view coats.schools */
@@ -36,14 +42,29 @@ final readonly class ShowSchools
         $section = $project->section($row->uid);
         $library = $this->library->with(OwnRecipe::recipes($project->works->recipes));
         $zones = $project->works->zonesOf($section->uid);
-        $picked = $zones[$zone] ?? array_values($zones)[0] ?? null;
+        $picked = $zones[$zone] ?? (array_values($zones)[0] ?? null);
         $questions = $library->questions();
         $asked = isset($questions[$question]) ? $question : (string) array_key_first($questions);
         $work = $this->desk->planOf($project, $this->desk->minute())->work;
 
         return [
-            'layout' => $layout, 'section' => $section, 'rail' => $this->rail->of($project, $section, $work), 'zones' => $zones, 'zone' => $picked, 'questions' => array_keys($questions), 'asked' => $asked,
-            'room' => $work->project->works->room($section), 'trials' => $picked === null ? [] : array_map(fn (School $s): array => $this->trial(SchoolTrial::of($work, $section, $picked, $s, $library, $this->body($project, $section, $work, $picked, $s)), $project->layout->currency), $questions[$asked] ?? []),
+            'layout' => $layout,
+            'section' => $section,
+            'rail' => $this->rail->of($project, $section, $work),
+            'zones' => $zones,
+            'zone' => $picked,
+            'questions' => array_keys($questions),
+            'asked' => $asked,
+            'room' => $work->project->works->room($section),
+            'trials' => $picked === null
+                    ? []
+                    : array_map(
+                        fn (School $s): array => $this->trial(
+                            SchoolTrial::of($work, $section, $picked, $s, $library, $this->body($project, $section, $work, $picked, $s)),
+                            $project->layout->currency,
+                        ),
+                        $questions[$asked] ?? [],
+                    ),
         ];
     }
 
@@ -52,16 +73,66 @@ final readonly class ShowSchools
     {
         $under = $trial->body > 0.0 ? ['foam or ribs' => Decimal::trimmed($trial->body / 1000.0, 2).' kg'] : [];
 
-        return ['trial' => $trial, 'rows' => [
-            ['label' => 'At the bench', 'figure' => new Quantity($trial->minutes / 60.0, 'h', 'hands-on minutes of every move', ['moves' => (string) $trial->moves], 'starting value', 1), 'after' => 'h in '.$trial->moves.($trial->moves === 1 ? ' move' : ' moves')],
-            ['label' => 'Until dry through', 'figure' => new Quantity($trial->days50, 'days', 'each coat laid as soon as the one below allows (80 %), in the air of the room', ['90 %' => Decimal::trimmed($trial->days90, 1).' days'], 'starting value', 1), 'after' => 'to '.Decimal::trimmed($trial->days90, 1).' days'],
-            ['label' => 'Weighs, wet', 'figure' => new Quantity($trial->wet / 1000.0, 'kg', 'amounts × their densities', $under, decimals: 2), 'after' => 'kg'],
-            ['label' => 'Weighs, dry', 'figure' => new Quantity($trial->dry / 1000.0, 'kg', 'amounts × their densities × what of them stays', $under, decimals: 2), 'after' => 'kg'],
-            // What has no price costs something too: then this is only the least, or nothing that could be told.
-            $trial->cost === 0 && $trial->unpriced !== []
-                ? ['label' => 'Uses up', 'figure' => null, 'after' => 'no price yet']
-                : ['label' => 'Uses up', 'before' => $trial->unpriced === [] ? '' : 'over', 'figure' => Quantity::money($trial->cost, $currency, 'amounts × price of a pack ÷ what is in it'.($trial->body > 0.0 ? ', and whole sheets by area' : ''), $trial->unpriced === [] ? [] : ['without a price' => implode(', ', $trial->unpriced)], 'yours'), 'after' => $currency],
-        ]];
+        return [
+            'trial' => $trial,
+            'rows' => [
+                [
+                    'label' => 'At the bench',
+                    'figure' => new Quantity(
+                        $trial->minutes / 60.0,
+                        'h',
+                        'hands-on minutes of every move',
+                        ['moves' => (string) $trial->moves],
+                        'starting value',
+                        1,
+                    ),
+                    'after' => 'h in '.$trial->moves.($trial->moves === 1 ? ' move' : ' moves'),
+                ],
+                [
+                    'label' => 'Until dry through',
+                    'figure' => new Quantity(
+                        $trial->days50,
+                        'days',
+                        'each coat laid as soon as the one below allows (80 %), in the air of the room',
+                        ['90 %' => Decimal::trimmed($trial->days90, 1).' days'],
+                        'starting value',
+                        1,
+                    ),
+                    'after' => 'to '.Decimal::trimmed($trial->days90, 1).' days',
+                ],
+                [
+                    'label' => 'Weighs, wet',
+                    'figure' => new Quantity($trial->wet / 1000.0, 'kg', 'amounts × their densities', $under, decimals: 2),
+                    'after' => 'kg',
+                ],
+                [
+                    'label' => 'Weighs, dry',
+                    'figure' => new Quantity(
+                        $trial->dry / 1000.0,
+                        'kg',
+                        'amounts × their densities × what of them stays',
+                        $under,
+                        decimals: 2,
+                    ),
+                    'after' => 'kg',
+                ],
+                // What has no price costs something too: then this is only the least, or nothing that could be told.
+                $trial->cost === 0 && $trial->unpriced !== []
+                    ? ['label' => 'Uses up', 'figure' => null, 'after' => 'no price yet']
+                    : [
+                        'label' => 'Uses up',
+                        'before' => $trial->unpriced === [] ? '' : 'over',
+                        'figure' => Quantity::money(
+                            $trial->cost,
+                            $currency,
+                            'amounts × price of a pack ÷ what is in it'.($trial->body > 0.0 ? ', and whole sheets by area' : ''),
+                            $trial->unpriced === [] ? [] : ['without a price' => implode(', ', $trial->unpriced)],
+                            'yours',
+                        ),
+                        'after' => $currency,
+                    ],
+            ],
+        ];
     }
 
     /**
@@ -78,6 +149,9 @@ final readonly class ShowSchools
         $share = min(1.0, $work->surveys[$section->uid]->zones[$zone->uid]->plan / max(1.0, $section->width * $section->depth));
         $minor = $this->sheets->costOf($page);
 
-        return ['grams' => 1000.0 * $share * $page->weight->ofParts('foam', 'ribs'), 'minor' => $minor === null ? null : (int) round($share * $minor)];
+        return [
+            'grams' => 1000.0 * $share * $page->weight->ofParts('foam', 'ribs'),
+            'minor' => $minor === null ? null : (int) round($share * $minor),
+        ];
     }
 }

@@ -18,6 +18,8 @@ final class ZoneDrawing
         $svg = new Svg(50.0, 28.0, '', ['class' => 'zone-thumb', 'width' => 50, 'height' => 28, 'aria-hidden' => 'true']);
         $svg->rect('brd', $frame->left, $frame->top, $frame->width, $frame->height);
 
-        return $svg->path($picked ? 'zf on' : 'zf', implode('', array_map(fn (array $ring): string => $frame->d($ring, true), $rings)), ['fill-rule' => 'evenodd']);
+        return $svg->path($picked ? 'zf on' : 'zf', implode('', array_map(fn (array $ring): string => $frame->d($ring, true), $rings)), [
+            'fill-rule' => 'evenodd',
+        ]);
     }
 }

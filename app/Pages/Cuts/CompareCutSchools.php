@@ -25,8 +25,9 @@ final readonly class CompareCutSchools
     /**
      * Before a figure stands ≥ where it is the least by area, > where more than sheets is to be paid.
      *
-     * @param bool $lay whether all of them are laid out now
-     * @return array{rows: array<string, array<string, array{figure: Quantity|null, before: string}>>, laid: bool} school → column → figure; whether all are laid out
+     * @param  bool  $lay whether all of them are laid out now
+     * @return array{rows: array<string, array<string, array{figure: Quantity|null, before: string}>>, laid: bool} school → column → figure;
+     *     whether all are laid out
      */
     public function of(CutResult $page, bool $lay = false): array
     {
@@ -46,21 +47,45 @@ final readonly class CompareCutSchools
     private function figures(CutResult $page, ?SheetResult $laid): array
     {
         $weight = $page->weight;
-        $from = $page->stack() === null ? ['ribs' => (string) count($page->shell()->ribs ?? [])] : ['stack' => $page->stack()->words().' mm'];
+        $from =
+            $page->stack() === null ? ['ribs' => (string) count($page->shell()->ribs ?? [])] : ['stack' => $page->stack()->words().' mm'];
         $before = $laid === null ? '≥' : '';
-        [$how, $paid] = $laid === null
-            ? ['area of what is cut over that of sheets, rounded up: laying it out takes as many or more', 'sheets by area × their price, so much at least']
-            : ['laid out by their outlines, a kerf apart', 'sheets as they are laid out × their price; what lies in store is paid'];
+        [$how, $paid] =
+            $laid === null
+                ? [
+                    'area of what is cut over that of sheets, rounded up: laying it out takes as many or more',
+                    'sheets by area × their price, so much at least',
+                ]
+                : ['laid out by their outlines, a kerf apart', 'sheets as they are laid out × their price; what lies in store is paid'];
         $cost = $laid === null ? $page->costByArea() : $laid->cost($page->cuts);
         $dust = $page->stack()?->carved;
         $more = self::more($page);
 
         return array_combine(self::COLUMNS, [
-            ['figure' => new Quantity((float) ($laid === null ? $page->sheetsByArea() : $laid->count()), '', $how, $from), 'before' => $before],
+            [
+                'figure' => new Quantity((float) ($laid === null ? $page->sheetsByArea() : $laid->count()), '', $how, $from),
+                'before' => $before,
+            ],
             ['figure' => $this->hours($page), 'before' => ''],
-            ['figure' => new Quantity($weight->dry(), 'kg', 'board, land and track, dry', array_column(array_map(fn (array $p): array => [$p['part'], round($p['dry'], 2).' kg'], $weight->parts), 1, 0), 'starting value', 1), 'before' => ''],
-            ['figure' => $dust === null ? null : new Quantity($dust / 1e6, 'l', 'foam that is cut away', $from, decimals: 1), 'before' => ''],
-            ['figure' => $cost === null ? null : Quantity::money($cost, $page->project->layout->currency, $paid, $from + $more), 'before' => $more === [] ? $before : '>'],
+            [
+                'figure' => new Quantity(
+                    $weight->dry(),
+                    'kg',
+                    'board, land and track, dry',
+                    array_column(array_map(fn (array $p): array => [$p['part'], round($p['dry'], 2).' kg'], $weight->parts), 1, 0),
+                    'starting value',
+                    1,
+                ),
+                'before' => '',
+            ],
+            [
+                'figure' => $dust === null ? null : new Quantity($dust / 1e6, 'l', 'foam that is cut away', $from, decimals: 1),
+                'before' => '',
+            ],
+            [
+                'figure' => $cost === null ? null : Quantity::money($cost, $page->project->layout->currency, $paid, $from + $more),
+                'before' => $more === [] ? $before : '>',
+            ],
         ]);
     }
 
@@ -69,7 +94,10 @@ final readonly class CompareCutSchools
     {
         $shell = $page->shell();
         if ($shell !== null) {
-            $cover = Decimal::trimmed($shell->cover() / 1e6, 2).' m² of '.($shell->school === CutSchool::Towel ? 'towels in plaster' : 'plaster cloth');
+            $cover =
+                Decimal::trimmed($shell->cover() / 1e6, 2).
+                ' m² of '.
+                ($shell->school === CutSchool::Towel ? 'towels in plaster' : 'plaster cloth');
 
             return ['without' => $cover.' and '.Decimal::trimmed($shell->strips / 1000.0, 1).' m of card'];
         }
@@ -82,10 +110,28 @@ final readonly class CompareCutSchools
     {
         $shell = $page->shell();
         if ($shell !== null) {
-            return new Quantity($shell->minutes() / 60.0, 'h', 'ribs by piece and outline, strips by length, layers by area', ['layers' => (string) $shell->build->layers], 'starting value', 1);
+            return new Quantity(
+                $shell->minutes() / 60.0,
+                'h',
+                'ribs by piece and outline, strips by length, layers by area',
+                ['layers' => (string) $shell->build->layers],
+                'starting value',
+                1,
+            );
         }
         $work = FoamWork::of($page->stack() ?? throw new \LogicException('what is no shell is a stack'), $page->cuts, $page->surface);
 
-        return new Quantity($work->minutes() / 60.0, 'h', 'cutting by piece and outline, gluing by layer, shaping by true area', ['cutting' => round($work->cutting).' min', 'gluing' => round($work->gluing).' min', 'shaping' => round($work->shaping).' min'], 'starting value', 1);
+        return new Quantity(
+            $work->minutes() / 60.0,
+            'h',
+            'cutting by piece and outline, gluing by layer, shaping by true area',
+            [
+                'cutting' => round($work->cutting).' min',
+                'gluing' => round($work->gluing).' min',
+                'shaping' => round($work->shaping).' min',
+            ],
+            'starting value',
+            1,
+        );
     }
 }

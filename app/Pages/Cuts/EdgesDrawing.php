@@ -36,16 +36,29 @@ final class EdgesDrawing
         foreach ($boards as $board) {
             $zero = $y + $board->high * $scale;
             $d = Svg::d(array_map(fn (array $p): array => [self::LEFT + $p[0] * $scale, $zero - $p[1] * $scale], $board->ring), true);
-            $svg->path('foam even', $d)->path('body-hatch', $d, ['fill' => 'url(#hatch-edge)'])
+            $svg->path('foam even', $d)
+                ->path('body-hatch', $d, ['fill' => 'url(#hatch-edge)'])
                 ->line('boardtop', self::LEFT, $zero, self::LEFT + $board->length * $scale, $zero)
                 ->text('h', self::LEFT - 10.0, $zero + 4.0, $board->edge, 'end');
             $foot = $zero - $board->ring[0][1] * $scale + 13.0;
             foreach ([[0.0, 'start'], [$board->length, 'end']] as [$at, $anchor]) {
                 $svg->text('m tick', self::LEFT + $at * $scale, $foot, Length::cell(self::heightAt($board, $at), $units, 1), $anchor);
             }
-            $words = Length::cell($board->length, $units).' long, '.Length::cell($board->low, $units, 1).' to '.Length::cell($board->high, $units, 1).' over the board';
+            $words =
+                Length::cell($board->length, $units).
+                ' long, '.
+                Length::cell($board->low, $units, 1).
+                ' to '.
+                Length::cell($board->high, $units, 1).
+                ' over the board';
             $beside = $board->length * $scale < self::WORDS;
-            $svg->text('m tick', self::LEFT + $board->length * $scale * ($beside ? 1.0 : 0.5) + ($beside ? 14.0 : 0.0), $beside ? $zero + 4.0 : $foot, $words, $beside ? 'start' : 'middle');
+            $svg->text(
+                'm tick',
+                self::LEFT + $board->length * $scale * ($beside ? 1.0 : 0.5) + ($beside ? 14.0 : 0.0),
+                $beside ? $zero + 4.0 : $foot,
+                $words,
+                $beside ? 'start' : 'middle',
+            );
             $y += $tall($board) + self::BETWEEN;
         }
 

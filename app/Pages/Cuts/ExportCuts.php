@@ -31,13 +31,18 @@ final readonly class ExportCuts
 
     public const FORMS = ['pdf', 'svg', 'dxf', 'sheets', 'stl'];
 
-    public function __construct(private ProjectLoader $load, private ComputedCuts $desk, private ComputedSheets $sheets, private ShowRisers $risers, private ShowEdges $edges)
-    {
+    public function __construct(
+        private ProjectLoader $load,
+        private ComputedCuts $desk,
+        private ComputedSheets $sheets,
+        private ShowRisers $risers,
+        private ShowEdges $edges,
+    ) {
     }
 
     /**
-     * @param string $of which set of templates; layers for what is not known
-     * @param array{layer: int, paper: string, run: string, rise: string} $wish layer 0 for all of them
+     * @param  string  $of which set of templates; layers for what is not known
+     * @param  array{layer: int, paper: string, run: string, rise: string}  $wish layer 0 for all of them
      * @return array{name: string, type: string, body: string}
      */
     public function as(string $form, Layout $layout, SectionRow $row, string $of, array $wish): array
@@ -52,7 +57,11 @@ final readonly class ExportCuts
         if ($form === 'sheets') {
             $laid = $this->sheets->of($page);
 
-            return ['name' => "{$slug}-sheets.svg", 'type' => 'image/svg+xml', 'body' => SheetDrawing::file($laid->problems, $laid->nested)];
+            return [
+                'name' => "{$slug}-sheets.svg",
+                'type' => 'image/svg+xml',
+                'body' => SheetDrawing::file($laid->problems, $laid->nested),
+            ];
         }
         $of = in_array($of, self::SETS, true) ? $of : 'layers';
         $templates = $this->templates($page, $of, $wish);
@@ -67,7 +76,7 @@ final readonly class ExportCuts
     }
 
     /**
-     * @param array{layer: int, paper: string, run: string, rise: string} $wish
+     * @param  array{layer: int, paper: string, run: string, rise: string}  $wish
      * @return list<Template>
      */
     private function templates(CutResult $page, string $of, array $wish): array
@@ -75,7 +84,11 @@ final readonly class ExportCuts
         $risers = in_array($of, ['risers', 'bases'], true) ? $this->risers->of($page, $wish['run']) : null;
 
         return match ($of) {
-            'risers' => array_map(fn (Riser $riser, int $k): Template => $riser->template('R'.($k + 1)), $risers['risers'] ?? [], array_keys($risers['risers'] ?? [])),
+            'risers' => array_map(
+                fn (Riser $riser, int $k): Template => $riser->template('R'.($k + 1)),
+                $risers['risers'] ?? [],
+                array_keys($risers['risers'] ?? []),
+            ),
             'bases' => isset($risers['base'], $risers['run']) ? $risers['base']->templates($risers['run']) : [],
             'edges' => array_map(fn (EdgeBoard $board): Template => $board->template(), $this->edges->boards($page, $wish['rise'])),
             'plan' => [BoardPlan::of($page->project, $page->section, $page->model())],

@@ -34,18 +34,27 @@ final class FrameDrawing
         };
         $rect('outline', 0.0, 0.0, $section->width, $section->depth);
         [$along, $across] = $section->width >= $section->depth ? [$section->width, $section->depth] : [$section->depth, $section->width];
-        $put = fn (float $s1, float $t1, float $s2, float $t2) => $section->width >= $section->depth ? $rect('timber', $s1, $t1, $s2, $t2) : $rect('timber', $t1, $s1, $t2, $s2);
+        $put = fn (float $s1, float $t1, float $s2, float $t2) => $section->width >= $section->depth
+            ? $rect('timber', $s1, $t1, $s2, $t2)
+            : $rect('timber', $t1, $s1, $t2, $s2);
         $t = $build->timber;
         $put(0.0, 0.0, $along, $t);
         $put(0.0, $across - $t, $along, $across);
         $cross = array_values(array_filter($frame->parts, fn (array $p): bool => $p['name'] === 'cross piece'))[0]['count'] ?? 0;
         for ($k = 0; $k < $cross; $k++) {
-            $s = ($along - $t) * $k / max(1, $cross - 1);
+            $s = (($along - $t) * $k) / max(1, $cross - 1);
             $put($s, $t, $s + $t, $across - $t);
         }
         [$x, $y] = $at($weight->centre[0], $weight->centre[1]);
-        $svg->circle('gravity', $x, $y, 7.0)->line('gravity', $x - 11.0, $y, $x + 11.0, $y)->line('gravity', $x, $y - 11.0, $x, $y + 11.0);
-        $words = 'balances '.Length::show($weight->centre[0], $units).' from the left, '.Length::show($weight->centre[1], $units).' from the front';
+        $svg->circle('gravity', $x, $y, 7.0)
+            ->line('gravity', $x - 11.0, $y, $x + 11.0, $y)
+            ->line('gravity', $x, $y - 11.0, $x, $y + 11.0);
+        $words =
+            'balances '.
+            Length::show($weight->centre[0], $units).
+            ' from the left, '.
+            Length::show($weight->centre[1], $units).
+            ' from the front';
         $svg->text('n', 14.0, 14.0 + $section->depth * $scale + 16.0, $words);
         self::bars($svg, $frame, $build, $units);
 
@@ -68,6 +77,17 @@ final class FrameDrawing
                 $x += $piece['length'];
             }
         }
-        $svg->text('n', self::BARS, 16.0 + count($frame->bars) * self::PITCH + 4.0, count($frame->bars).(count($frame->bars) === 1 ? ' timber of ' : ' timbers of ').Length::show($build->stock, $units).', '.Length::cell($build->timber, $units).' × '.Length::cell($build->timberHigh, $units));
+        $svg->text(
+            'n',
+            self::BARS,
+            16.0 + count($frame->bars) * self::PITCH + 4.0,
+            count($frame->bars).
+                (count($frame->bars) === 1 ? ' timber of ' : ' timbers of ').
+                Length::show($build->stock, $units).
+                ', '.
+                Length::cell($build->timber, $units).
+                ' × '.
+                Length::cell($build->timberHigh, $units),
+        );
     }
 }

@@ -22,7 +22,10 @@ final class LayerDrawing
         $labels = new Labels($frame->left + $frame->width, $frame->top + $frame->height, $frame->left, $frame->top);
         foreach ($layer->pieces as $piece) {
             $d = implode('', array_map(fn (array $ring): string => $frame->d($ring, true), $piece->rings));
-            $svg->path('foam even', $d, ['fill-rule' => 'evenodd'])->path('body-hatch', $d, ['fill' => 'url(#hatch-flat)', 'fill-rule' => 'evenodd']);
+            $svg->path('foam even', $d, ['fill-rule' => 'evenodd'])->path('body-hatch', $d, [
+                'fill' => 'url(#hatch-flat)',
+                'fill-rule' => 'evenodd',
+            ]);
         }
         foreach ($next->pieces ?? [] as $piece) {
             $svg->path('next', implode('', array_map(fn (array $ring): string => $frame->d($ring, true), $piece->rings)));
@@ -30,7 +33,8 @@ final class LayerDrawing
         foreach ($layer->pieces as $piece) {
             [$x, $y] = self::middle($piece->rings[0]);
             $width = mb_strlen($piece->id) * 6.6;
-            $place = $piece->area > 900.0 ? $labels->place($piece->id, 6.6, 11.0, [[$frame->x($x) - $width / 2.0, $frame->y($y) + 4.0]]) : null;
+            $place =
+                $piece->area > 900.0 ? $labels->place($piece->id, 6.6, 11.0, [[$frame->x($x) - $width / 2.0, $frame->y($y) + 4.0]]) : null;
             if ($place !== null) {
                 $svg->text('m halo', $place[0], $place[1], $piece->id);
             }
@@ -40,7 +44,7 @@ final class LayerDrawing
     }
 
     /**
-     * @param list<array{float, float}> $ring
+     * @param  list<array{float, float}>  $ring
      * @return array{float, float}
      */
     private static function middle(array $ring): array

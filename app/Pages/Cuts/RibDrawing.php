@@ -19,12 +19,32 @@ final class RibDrawing
         $svg = new Svg(364.0, $tall + 38.0, "{$rib->name} laid flat", ['id' => 'layer', 'class' => 'drawing layer-flat']);
         $svg->hatch('hatch-flat', 'hatch-body', 6.0, 45.0);
         $foot = $tall + 14.0;
-        $d = implode('', array_map(fn (array $ring): string => Svg::d(array_map(fn (array $p): array => [17.0 + $p[0] * $scale, $foot - $p[1] * $scale], $ring), true), $rib->rings));
+        $d = implode(
+            '',
+            array_map(
+                fn (array $ring): string => Svg::d(
+                    array_map(fn (array $p): array => [17.0 + $p[0] * $scale, $foot - $p[1] * $scale], $ring),
+                    true,
+                ),
+                $rib->rings,
+            ),
+        );
         if ($d !== '') {
-            $svg->path('foam even', $d, ['fill-rule' => 'evenodd'])->path('body-hatch', $d, ['fill' => 'url(#hatch-flat)', 'fill-rule' => 'evenodd']);
+            $svg->path('foam even', $d, ['fill-rule' => 'evenodd'])->path('body-hatch', $d, [
+                'fill' => 'url(#hatch-flat)',
+                'fill-rule' => 'evenodd',
+            ]);
         }
-        $svg->line('boardtop', 17.0, $foot, 347.0, $foot)->text('n', 17.0, $foot + 16.0, 'front')->text('n', 347.0, $foot + 16.0, 'back', 'end')
-            ->text('m', 182.0, $foot + 16.0, Length::cell($depth, $units).' long, up to '.Length::cell($rib->highest, $units, 1), 'middle');
+        $svg->line('boardtop', 17.0, $foot, 347.0, $foot)
+            ->text('n', 17.0, $foot + 16.0, 'front')
+            ->text('n', 347.0, $foot + 16.0, 'back', 'end')
+            ->text(
+                'm',
+                182.0,
+                $foot + 16.0,
+                Length::cell($depth, $units).' long, up to '.Length::cell($rib->highest, $units, 1),
+                'middle',
+            );
 
         return $svg;
     }

@@ -26,16 +26,40 @@ final class RibsDrawing
     /** @param  int  $picked from 1; 0 for none */
     public static function of(Section $section, Shell $shell, int $picked, Units $units): Svg
     {
-        $svg = new Svg(self::WIDTH, self::HEIGHT, "The ribs of {$section->name}", ['id' => 'stack', 'role' => 'group', 'class' => 'drawing stack ribs']);
+        $svg = new Svg(self::WIDTH, self::HEIGHT, "The ribs of {$section->name}", [
+            'id' => 'stack',
+            'role' => 'group',
+            'class' => 'drawing stack ribs',
+        ]);
         $svg->hatch('hatch-foam', 'hatch-body', 6.0, 45.0);
         $highest = max([30.0, ...array_map(fn (Rib $r): float => $r->highest, $shell->ribs)]);
-        $scale = min((self::WIDTH - 80.0) / ($section->width + self::LEAN * $section->depth), (self::HEIGHT - 70.0) / ($section->depth * self::FLAT + $highest));
+        $scale = min(
+            (self::WIDTH - 80.0) / ($section->width + self::LEAN * $section->depth),
+            (self::HEIGHT - 70.0) / ($section->depth * self::FLAT + $highest),
+        );
         $foot = self::HEIGHT - 34.0;
         $at = fn (float $x, float $y, float $z): array => [34.0 + ($x + self::LEAN * $y) * $scale, $foot - ($y * self::FLAT + $z) * $scale];
-        $svg->path('ply', Svg::d([$at(0.0, 0.0, 0.0), $at($section->width, 0.0, 0.0), $at($section->width, $section->depth, 0.0), $at(0.0, $section->depth, 0.0)], true));
+        $svg->path(
+            'ply',
+            Svg::d(
+                [
+                    $at(0.0, 0.0, 0.0),
+                    $at($section->width, 0.0, 0.0),
+                    $at($section->width, $section->depth, 0.0),
+                    $at(0.0, $section->depth, 0.0),
+                ],
+                true,
+            ),
+        );
         $labels = new Labels(self::WIDTH, self::HEIGHT);
         foreach (array_reverse($shell->ribs, true) as $k => $rib) {
-            $d = implode('', array_map(fn (array $ring): string => Svg::d(array_map(fn (array $p): array => $at($rib->x, $p[0], $p[1]), $ring), true), $rib->rings));
+            $d = implode(
+                '',
+                array_map(
+                    fn (array $ring): string => Svg::d(array_map(fn (array $p): array => $at($rib->x, $p[0], $p[1]), $ring), true),
+                    $rib->rings,
+                ),
+            );
             $svg->open(['class' => 'layer'.($k + 1 === $picked ? ' on' : ''), 'data-layer' => $k + 1]);
             if ($d !== '') {
                 $svg->path('foam even', $d, ['fill-rule' => 'evenodd']);
@@ -50,7 +74,12 @@ final class RibsDrawing
                 $svg->text('m', $place[0], $place[1], $rib->name);
             }
         }
-        $svg->text('note', 34.0, self::HEIGHT - 6.0, count($shell->ribs).' ribs, '.Length::show($shell->ribs[1]->x - $shell->ribs[0]->x, $units).' apart');
+        $svg->text(
+            'note',
+            34.0,
+            self::HEIGHT - 6.0,
+            count($shell->ribs).' ribs, '.Length::show($shell->ribs[1]->x - $shell->ribs[0]->x, $units).' apart',
+        );
 
         return $svg;
     }

@@ -26,8 +26,8 @@ final class RisersDrawing
     private const HEAD = 40.0;
 
     /**
-     * @param list<Riser> $risers
-     * @param array{float, float} $over
+     * @param  list<Riser>  $risers
+     * @param  array{float, float}  $over
      * @return array{drawing: Svg, stretch: float}
      */
     public static function of(Run $run, array $risers, array $over, float $base, Units $units): array
@@ -41,17 +41,31 @@ final class RisersDrawing
         $svg->line('boardtop', self::LEFT, self::FOOT, self::WIDTH - 10.0, self::FOOT);
         $level = [];
         for ($k = 0; $k <= 60; $k++) {
-            $station = $over[0] + ($over[1] - $over[0]) * $k / 60.0;
+            $station = $over[0] + (($over[1] - $over[0]) * $k) / 60.0;
             $level[] = [$x($station), $y($run->grade->heightAt($station) - $base)];
         }
         $svg->path('level', Svg::d($level));
         $labels = new Labels(self::WIDTH, self::HEIGHT);
         foreach ($risers as $k => $riser) {
             $half = max(3.0, 5.0 * $along);
-            $tilt = tan(deg2rad($riser->bevelDeg)) * $half / $along * $up;
-            $svg->path('foam even', Svg::d([[$x($riser->station) - $half, self::FOOT], [$x($riser->station) + $half, self::FOOT], [$x($riser->station) + $half, $y($riser->height) - $tilt], [$x($riser->station) - $half, $y($riser->height) + $tilt]], true));
+            $tilt = ((tan(deg2rad($riser->bevelDeg)) * $half) / $along) * $up;
+            $svg->path(
+                'foam even',
+                Svg::d(
+                    [
+                        [$x($riser->station) - $half, self::FOOT],
+                        [$x($riser->station) + $half, self::FOOT],
+                        [$x($riser->station) + $half, $y($riser->height) - $tilt],
+                        [$x($riser->station) - $half, $y($riser->height) + $tilt],
+                    ],
+                    true,
+                ),
+            );
             $words = Length::cell($riser->height, $units, 1);
-            $place = $labels->place($words, 6.6, 11.0, [[$x($riser->station) - mb_strlen($words) * 3.3, $y($riser->height) - 9.0], [$x($riser->station) - mb_strlen($words) * 3.3, $y($riser->height) - 21.0]]);
+            $place = $labels->place($words, 6.6, 11.0, [
+                [$x($riser->station) - mb_strlen($words) * 3.3, $y($riser->height) - 9.0],
+                [$x($riser->station) - mb_strlen($words) * 3.3, $y($riser->height) - 21.0],
+            ]);
             if ($place !== null) {
                 $svg->text('m halo', $place[0], $place[1], $words);
             }
@@ -62,7 +76,13 @@ final class RisersDrawing
             }
         }
         for ($station = 100.0 * ceil($over[0] / 100.0); $station <= $over[1]; $station += 200.0) {
-            $svg->line('ticks', $x($station), self::FOOT + 22.0, $x($station), self::FOOT + 27.0)->text('m tick', $x($station), self::FOOT + 39.0, Decimal::trimmed($station, 0), 'middle');
+            $svg->line('ticks', $x($station), self::FOOT + 22.0, $x($station), self::FOOT + 27.0)->text(
+                'm tick',
+                $x($station),
+                self::FOOT + 39.0,
+                Decimal::trimmed($station, 0),
+                'middle',
+            );
         }
 
         return ['drawing' => $svg, 'stretch' => $up / $along];

@@ -16,7 +16,10 @@ use IdleRidge\Core\Project\BoardWeight;
 /** What is under the land and what it comes to: frame, packing under level places, weight and whether it can be carried out. */
 final class ShowBoard
 {
-    /** @return array{frame: Frame, weight: BoardWeight, drawing: Svg, packings: list<array{name: string, packing: SheetPacking}>, lift: string, opening: string} */
+    /**
+     * @return array{frame: Frame, weight: BoardWeight, drawing: Svg, packings: list<array{name: string, packing: SheetPacking}>,
+     *     lift: string, opening: string}
+     */
     public function of(CutResult $page): array
     {
         $build = $page->cuts->board;
@@ -24,26 +27,36 @@ final class ShowBoard
         $frame = Frame::under($page->section->width, $page->section->depth, $build);
 
         return [
-            'frame' => $frame, 'weight' => $weight, 'drawing' => FrameDrawing::of($page->section, $frame, $build, $weight, $page->project->layout->units), 'packings' => $this->packings($page),
-            'lift' => $this->lift($weight, $page), 'opening' => $this->opening($weight, $page),
+            'frame' => $frame,
+            'weight' => $weight,
+            'drawing' => FrameDrawing::of($page->section, $frame, $build, $weight, $page->project->layout->units),
+            'packings' => $this->packings($page),
+            'lift' => $this->lift($weight, $page),
+            'opening' => $this->opening($weight, $page),
         ];
     }
 
     /** What the rule about weight leaves unsaid. */
     private function lift(BoardWeight $weight, CutResult $page): string
     {
-        return $weight->people($page->cuts->board) > 1 ? '' : 'One person lifts it, wet too (limit '.Decimal::trimmed($page->cuts->board->lift, 1).' kg).';
+        return $weight->people($page->cuts->board) > 1
+            ? ''
+            : 'One person lifts it, wet too (limit '.Decimal::trimmed($page->cuts->board->lift, 1).' kg).';
     }
 
     private function opening(BoardWeight $weight, CutResult $page): string
     {
         $passes = $weight->passes($page->cuts->board);
-        $box = implode(' × ', array_map(fn (float $v): string => Length::cell($v, $page->project->layout->units), $weight->box)).($page->project->layout->units === Units::Metric ? ' mm' : '');
+        $box =
+            implode(' × ', array_map(fn (float $v): string => Length::cell($v, $page->project->layout->units), $weight->box)).
+            ($page->project->layout->units === Units::Metric ? ' mm' : '');
 
         return match (true) {
             $passes === null => "It takes {$box} with its frame; set an opening and this says whether it goes through.",
             $passes['fits'] => "It takes {$box} with its frame and goes through the opening.",
-            default => "It takes {$box} with its frame: ".Length::show($passes['short'], $page->project->layout->units).' too much for the opening.',
+            default => "It takes {$box} with its frame: ".
+                Length::show($passes['short'], $page->project->layout->units).
+                ' too much for the opening.',
         };
     }
 
@@ -63,7 +76,10 @@ final class ShowBoard
             foreach ($run->structures as $structure) {
                 foreach ($structure->kind === 'bridge' ? [$structure->from, $structure->to] : [] as $station) {
                     if ($station >= $over[0] && $station <= $over[1]) {
-                        $put("{$run->name}, deck at ".round($station), $run->grade->heightAt($station) - $structure->thick - $page->section->base);
+                        $put(
+                            "{$run->name}, deck at ".round($station),
+                            $run->grade->heightAt($station) - $structure->thick - $page->section->base,
+                        );
                     }
                 }
             }

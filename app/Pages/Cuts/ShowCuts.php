@@ -30,13 +30,21 @@ final readonly class ShowCuts
     /** Thicknesses of skin that differ by less are the same, mm. */
     private const SAME_SKIN_MM = 0.25;
 
-    public function __construct(private ProjectLoader $load, private ComputedCuts $desk, private ComputedSheets $sheets, private CompareCutSchools $schools, private ShowRisers $risers, private ShowEdges $edges, private ShowBoard $board, private ShowRail $rail)
-    {
+    public function __construct(
+        private ProjectLoader $load,
+        private ComputedCuts $desk,
+        private ComputedSheets $sheets,
+        private CompareCutSchools $schools,
+        private ShowRisers $risers,
+        private ShowEdges $edges,
+        private ShowBoard $board,
+        private ShowRail $rail,
+    ) {
     }
 
     /**
-     * @param string $view one of VIEWS; `closer` looks at the pieces on sheets for another round
-     * @param array{layer: int, run: string, rise: string, lay: bool} $wish
+     * @param  string  $view one of VIEWS; `closer` looks at the pieces on sheets for another round
+     * @param  array{layer: int, run: string, rise: string, lay: bool}  $wish
      * @return array<string, mixed> for the view cuts.show
      */
     public function of(Layout $layout, SectionRow $row, string $view, array $wish): array
@@ -45,33 +53,68 @@ final readonly class ShowCuts
         $section = $project->section($row->uid);
         $page = $this->desk->page($project, $section);
         $shell = $page->shell();
-        $indices = $shell === null ? array_map(fn (Layer $layer): int => $layer->index, $page->stack()->layers ?? []) : range(1, count($shell->ribs));
-        $picked = in_array($wish['layer'], $indices, true) ? $wish['layer'] : ($indices[0] ?? 0);
+        $indices =
+            $shell === null
+                ? array_map(fn (Layer $layer): int => $layer->index, $page->stack()->layers ?? [])
+                : range(1, count($shell->ribs));
+        $picked = in_array($wish['layer'], $indices, true) ? $wish['layer'] : $indices[0] ?? 0;
         $laid = ! in_array($view, ['sheets', 'closer'], true) || $indices === [] ? null : $this->sheets->of($page, $view === 'closer');
 
         return [
-            'layout' => $layout, 'section' => $section, 'sheet' => $project->layout, 'cuts' => $page->cuts, 'units' => $project->layout->units, 'page' => $page, 'stack' => $page->stack(), 'shell' => $shell, 'picked' => $picked,
-            'rail' => $this->rail->of($project, $section), 'schools' => $indices === [] ? null : $this->schools->of($page, $wish['lay']),
-            'view' => $view === 'closer' ? 'sheets' : $view, 'laid' => $laid, 'rounds' => ComputedSheets::ROUNDS, 'looking' => $view === 'closer',
+            'layout' => $layout,
+            'section' => $section,
+            'sheet' => $project->layout,
+            'cuts' => $page->cuts,
+            'units' => $project->layout->units,
+            'page' => $page,
+            'stack' => $page->stack(),
+            'shell' => $shell,
+            'picked' => $picked,
+            'rail' => $this->rail->of($project, $section),
+            'schools' => $indices === [] ? null : $this->schools->of($page, $wish['lay']),
+            'view' => $view === 'closer' ? 'sheets' : $view,
+            'laid' => $laid,
+            'rounds' => ComputedSheets::ROUNDS,
+            'looking' => $view === 'closer',
             'risers' => $view === 'risers' ? $this->risers->of($page, $wish['run']) : null,
             'edges' => $view === 'edges' ? $this->edges->of($page, $wish['rise']) : null,
             'board' => $view === 'board' ? $this->board->of($page) : null,
             'findings' => in_array($view, ['glue', 'board'], true) ? $this->desk->findings($page) : [],
-            'gluing' => $view === 'glue' ? $this->desk->gluing($page) : null, 'minutes' => $page->minutes(), 'scheduled' => self::scheduled(SaveCutCoats::coatsOf($project->works, $section->uid)),
-            'store' => $project->works->store, 'taken' => array_values(array_filter($project->works->store->movements, fn (StockMovement $m): bool => $m->section === $section->uid && $m->cause === 'cut')),
-            'drawing' => $laid !== null ? SheetDrawing::of($laid->problems, $laid->nested, 734.0, $shell === null ? (string) $picked : 'R'.$picked) : $this->apart($page, $picked),
-            'flat' => $this->flat($page, $picked), 'names' => array_combine($indices, $shell === null ? array_map(fn (int $k): string => "Layer {$k}", $indices) : array_map(fn (Rib $r): string => "Rib {$r->name}", $shell->ribs)),
-            'facts' => $this->facts($page, $laid ?? ($indices === [] ? null : $this->sheets->standing($page))), 'skin' => $this->skin($page),
+            'gluing' => $view === 'glue' ? $this->desk->gluing($page) : null,
+            'minutes' => $page->minutes(),
+            'scheduled' => self::scheduled(SaveCutCoats::coatsOf($project->works, $section->uid)),
+            'store' => $project->works->store,
+            'taken' => array_values(
+                array_filter(
+                    $project->works->store->movements,
+                    fn (StockMovement $m): bool => $m->section === $section->uid && $m->cause === 'cut',
+                ),
+            ),
+            'drawing' => $laid !== null
+                    ? SheetDrawing::of($laid->problems, $laid->nested, 734.0, $shell === null ? (string) $picked : 'R'.$picked)
+                    : $this->apart($page, $picked),
+            'flat' => $this->flat($page, $picked),
+            'names' => array_combine(
+                $indices,
+                $shell === null
+                    ? array_map(fn (int $k): string => "Layer {$k}", $indices)
+                    : array_map(fn (Rib $r): string => "Rib {$r->name}", $shell->ribs),
+            ),
+            'facts' => $this->facts($page, $laid ?? ($indices === [] ? null : $this->sheets->standing($page))),
+            'skin' => $this->skin($page),
         ];
     }
 
     /**
-     * @param list<Coat> $coats
+     * @param  list<Coat>  $coats
      * @return array{goes: int, minutes: float} of what stands on the schedule; no goes where nothing does
      */
     private static function scheduled(array $coats): array
     {
-        return ['goes' => array_sum(array_map(fn (Coat $c): int => $c->passes, $coats)), 'minutes' => array_sum(array_map(fn (Coat $c): float => $c->passes * (float) $c->minutes, $coats))];
+        return [
+            'goes' => array_sum(array_map(fn (Coat $c): int => $c->passes, $coats)),
+            'minutes' => array_sum(array_map(fn (Coat $c): float => $c->passes * (float) $c->minutes, $coats)),
+        ];
     }
 
     /** @return array{laid: Quantity, left: float, take: float}|null where coats lay another thickness than the cuts leave room for */
@@ -82,7 +125,17 @@ final readonly class ShowCuts
             return null;
         }
 
-        return ['laid' => new Quantity($plaster->mm, 'mm', 'volume of all coats of plaster over the area they cover', ['area' => Decimal::trimmed($plaster->area / 100.0, 0).' cm²'], decimals: 1), 'left' => $page->cuts->skin, 'take' => round($plaster->mm, 1)];
+        return [
+            'laid' => new Quantity(
+                $plaster->mm,
+                'mm',
+                'volume of all coats of plaster over the area they cover',
+                ['area' => Decimal::trimmed($plaster->area / 100.0, 0).' cm²'],
+                decimals: 1,
+            ),
+            'left' => $page->cuts->skin,
+            'take' => round($plaster->mm, 1),
+        ];
     }
 
     private function apart(CutResult $page, int $picked): ?Svg
@@ -116,15 +169,57 @@ final readonly class ShowCuts
     {
         $weight = $page->weight;
         $parts = array_column(array_map(fn (array $p): array => [$p['part'], Decimal::trimmed($p['dry'], 2).' kg'], $weight->parts), 1, 0);
-        $whole = ['label' => 'Board, all told', 'figure' => new Quantity($weight->dry(), 'kg', 'frame, board, land and track, dry', $parts, 'starting value', 1), 'unit' => 'kg'];
+        $whole = [
+            'label' => 'Board, all told',
+            'figure' => new Quantity($weight->dry(), 'kg', 'frame, board, land and track, dry', $parts, 'starting value', 1),
+            'unit' => 'kg',
+        ];
         $shell = $page->shell();
         if ($shell !== null) {
             $cloth = $shell->cover() / 1e6;
 
             return [
-                ['label' => 'Ribs', 'figure' => new Quantity((float) count($shell->ribs), 'ribs', 'length of the board over the gap between ribs, rounded up, and one', ['gap' => Decimal::trimmed($shell->build->ribGap, 0).' mm'], decimals: 0), 'unit' => ''],
-                ['label' => 'Strips', 'figure' => new Quantity($shell->strips / 1000.0, 'm', 'length along the land of all strips, and what fastens them', ['strips' => (string) $shell->stripCount], decimals: 1), 'unit' => 'm'],
-                ['label' => $page->cuts->school->value === 'towel' ? 'Towel' : 'Cloth', 'figure' => new Quantity($cloth, 'm²', 'whole pieces that cover the true surface, each over its neighbour by the overlap, × layers', ['surface' => Decimal::trimmed($shell->surface / 1e6, 3).' m²', 'a piece' => Decimal::trimmed($shell->build->clothWidth, 0).' × '.Decimal::trimmed($shell->build->clothLength, 0).' mm', 'layers' => (string) $shell->build->layers, 'overlap' => Decimal::trimmed(100.0 * $shell->build->overlap, 0).' %'], decimals: 2), 'unit' => 'm², '.$shell->pieces().' pieces'],
+                [
+                    'label' => 'Ribs',
+                    'figure' => new Quantity(
+                        (float) count($shell->ribs),
+                        'ribs',
+                        'length of the board over the gap between ribs, rounded up, and one',
+                        ['gap' => Decimal::trimmed($shell->build->ribGap, 0).' mm'],
+                        decimals: 0,
+                    ),
+                    'unit' => '',
+                ],
+                [
+                    'label' => 'Strips',
+                    'figure' => new Quantity(
+                        $shell->strips / 1000.0,
+                        'm',
+                        'length along the land of all strips, and what fastens them',
+                        ['strips' => (string) $shell->stripCount],
+                        decimals: 1,
+                    ),
+                    'unit' => 'm',
+                ],
+                [
+                    'label' => $page->cuts->school->value === 'towel' ? 'Towel' : 'Cloth',
+                    'figure' => new Quantity(
+                        $cloth,
+                        'm²',
+                        'whole pieces that cover the true surface, each over its neighbour by the overlap, × layers',
+                        [
+                            'surface' => Decimal::trimmed($shell->surface / 1e6, 3).' m²',
+                            'a piece' => Decimal::trimmed($shell->build->clothWidth, 0).
+                                ' × '.
+                                Decimal::trimmed($shell->build->clothLength, 0).
+                                ' mm',
+                            'layers' => (string) $shell->build->layers,
+                            'overlap' => Decimal::trimmed(100.0 * $shell->build->overlap, 0).' %',
+                        ],
+                        decimals: 2,
+                    ),
+                    'unit' => 'm², '.$shell->pieces().' pieces',
+                ],
                 $whole,
             ];
         }
@@ -134,15 +229,61 @@ final readonly class ShowCuts
         $first = $cuts->first();
         $size = ['sheet' => Decimal::trimmed($first->width, 1).' × '.Decimal::trimmed($first->depth, 1).' mm'];
         $of = count($cuts->sheets) === 1 ? 'of '.Decimal::trimmed($first->width, 0).' × '.Decimal::trimmed($first->depth, 0) : '';
-        $rest = ($stack->carved ?? 0.0) >= ($stack->filler ?? 0.0)
-            ? ['label' => 'Carved away', 'figure' => new Quantity(($stack->carved ?? 0.0) / 1e6, 'l', 'foam less the land under its skin', $from, decimals: 1), 'unit' => 'l']
-            : ['label' => 'Filler', 'figure' => new Quantity(($stack->filler ?? 0.0) / 1e6, 'l', 'the land under its skin less foam', $from, decimals: 1), 'unit' => 'l'];
+        $rest =
+            ($stack->carved ?? 0.0) >= ($stack->filler ?? 0.0)
+                ? [
+                    'label' => 'Carved away',
+                    'figure' => new Quantity(($stack->carved ?? 0.0) / 1e6, 'l', 'foam less the land under its skin', $from, decimals: 1),
+                    'unit' => 'l',
+                ]
+                : [
+                    'label' => 'Filler',
+                    'figure' => new Quantity(($stack->filler ?? 0.0) / 1e6, 'l', 'the land under its skin less foam', $from, decimals: 1),
+                    'unit' => 'l',
+                ];
 
         return [
             $laid === null
-                ? ['label' => 'Sheets, at least', 'figure' => new Quantity($page->sheetsByArea(), 'sheets', 'area of all layers over the area of a sheet, rounded up; laying the pieces out may take more', $from + $size), 'unit' => $of]
-                : ['label' => 'Sheets, laid out', 'figure' => new Quantity($laid->count(), 'sheets', 'pieces laid out by their outlines, a kerf apart', $from + $size + ['kerf' => Decimal::trimmed($cuts->kerf, 2).' mm', 'covered' => Decimal::trimmed(100.0 * $laid->utilisation(), 0).' %']), 'unit' => $of],
-            ['label' => 'Foam', 'figure' => new Quantity(($stack->foam ?? 0.0) / 1e6, 'l', 'area of each layer × its thickness', $from + (($stack->hollowed ?? 0.0) > 0.0 ? ['left out inside' => Decimal::trimmed(($stack->hollowed ?? 0.0) / 1e6, 1).' l'] : []), decimals: 1), 'unit' => 'l, '.Decimal::trimmed((($stack->foam ?? 0.0) - ($stack->carved ?? 0.0)) * FoamWork::FOAM_KG_PER_M3 / 1e9, 2).' kg as it stands'],
+                ? [
+                    'label' => 'Sheets, at least',
+                    'figure' => new Quantity(
+                        $page->sheetsByArea(),
+                        'sheets',
+                        'area of all layers over the area of a sheet, rounded up; laying the pieces out may take more',
+                        $from + $size,
+                    ),
+                    'unit' => $of,
+                ]
+                : [
+                    'label' => 'Sheets, laid out',
+                    'figure' => new Quantity(
+                        $laid->count(),
+                        'sheets',
+                        'pieces laid out by their outlines, a kerf apart',
+                        $from +
+                            $size + [
+                                'kerf' => Decimal::trimmed($cuts->kerf, 2).' mm',
+                                'covered' => Decimal::trimmed(100.0 * $laid->utilisation(), 0).' %',
+                            ],
+                    ),
+                    'unit' => $of,
+                ],
+            [
+                'label' => 'Foam',
+                'figure' => new Quantity(
+                    ($stack->foam ?? 0.0) / 1e6,
+                    'l',
+                    'area of each layer × its thickness',
+                    $from +
+                        (($stack->hollowed ?? 0.0) > 0.0
+                            ? ['left out inside' => Decimal::trimmed(($stack->hollowed ?? 0.0) / 1e6, 1).' l']
+                            : []),
+                    decimals: 1,
+                ),
+                'unit' => 'l, '.
+                    Decimal::trimmed(((($stack->foam ?? 0.0) - ($stack->carved ?? 0.0)) * FoamWork::FOAM_KG_PER_M3) / 1e9, 2).
+                    ' kg as it stands',
+            ],
             $rest,
             $whole,
         ];

@@ -26,11 +26,16 @@ final class ShowEdges
             [$boards, $fault] = [$this->boards($page, ''), $refusals->all[0]->getMessage()];
         }
 
-        return ['boards' => $boards, 'drawing' => EdgesDrawing::of($boards, $page->project->layout->units), 'rise' => $rise, 'fault' => $fault];
+        return [
+            'boards' => $boards,
+            'drawing' => EdgesDrawing::of($boards, $page->project->layout->units),
+            'rise' => $rise,
+            'fault' => $fault,
+        ];
     }
 
     /**
-     * @param string $rise as it was typed, over the land
+     * @param  string  $rise as it was typed, over the land
      * @return list<EdgeBoard>
      *
      * @throws InvalidValues
@@ -39,9 +44,22 @@ final class ShowEdges
     {
         $typed = new FormInput(['rise' => $rise], $page->project->layout->units);
         $over = $typed->length('rise', 0.0);
-        $over = $typed->made(fn (): float => InvalidValue::unlessBetween($over, 0.0, self::MAX_ABOVE_LAND_MM, 'What stands over the land', 'mm', 'rise'));
+        $over = $typed->made(
+            fn (): float => InvalidValue::unlessBetween($over, 0.0, self::MAX_ABOVE_LAND_MM, 'What stands over the land', 'mm', 'rise'),
+        );
         $drop = $page->cuts->board->top + $page->cuts->board->timberHigh;
 
-        return array_map(fn (string $edge): EdgeBoard => EdgeBoard::along($edge, $page->model()->heightAt(...), $page->section->width, $page->section->depth, $page->section->base, $drop, $over), EdgeBoard::EDGES);
+        return array_map(
+            fn (string $edge): EdgeBoard => EdgeBoard::along(
+                $edge,
+                $page->model()->heightAt(...),
+                $page->section->width,
+                $page->section->depth,
+                $page->section->base,
+                $drop,
+                $over,
+            ),
+            EdgeBoard::EDGES,
+        );
     }
 }

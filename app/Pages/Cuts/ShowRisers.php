@@ -15,7 +15,10 @@ use IdleRidge\Core\Track\Run;
 /** What carries a run of a section: risers, blocks that they are sliced from, the plate that lies on them. */
 final class ShowRisers
 {
-    /** @return array{run: Run|null, runs: list<Run>, risers: list<Riser>, sets: list<RiserSet>, base: TrackBase|null, drawing: Svg|null, stretch: float} */
+    /**
+     * @return array{run: Run|null, runs: list<Run>, risers: list<Riser>, sets: list<RiserSet>, base: TrackBase|null, drawing: Svg|null,
+     *     stretch: float}
+     */
     public function of(CutResult $page, string $uid): array
     {
         $here = $page->runs();
@@ -27,8 +30,13 @@ final class ShowRisers
             $longest = max(50.0, max($cuts->first()->width, $cuts->first()->depth) - 2.0 * $cuts->margin);
 
             return [
-                'run' => $run, 'runs' => array_column($here, 0), 'risers' => $risers, 'sets' => RiserSet::among($risers, $cuts->first()->thickness, $cuts->kerf),
-                'base' => TrackBase::under($run, $over, $risers, $longest), 'drawing' => $drawn['drawing'], 'stretch' => $drawn['stretch'],
+                'run' => $run,
+                'runs' => array_column($here, 0),
+                'risers' => $risers,
+                'sets' => RiserSet::among($risers, $cuts->first()->thickness, $cuts->kerf),
+                'base' => TrackBase::under($run, $over, $risers, $longest),
+                'drawing' => $drawn['drawing'],
+                'stretch' => $drawn['stretch'],
             ];
         }
 

@@ -19,18 +19,37 @@ final readonly class ShowStackMesh
     {
     }
 
-    /** @return array{width: float, depth: float, base: float, layers: list<array{bottom: float, thickness: float, pieces: list<list<list<array{float, float}>>>}>, ribs: list<array{x: float, thickness: float, pieces: list<list<list<array{float, float}>>>}>} */
+    /**
+     * @return array{width: float, depth: float, base: float, layers: list<array{bottom: float, thickness: float,
+     *     pieces: list<list<list<array{float, float}>>>}>, ribs: list<array{x: float, thickness: float, pieces: list<list<list<array{float,
+     *     float}>>>}>}
+     */
     public function solids(Layout $layout, SectionRow $row): array
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
         $page = $this->desk->page($project, $section);
-        $rings = fn (Piece $piece): array => array_map(fn (array $ring): array => array_map(fn (array $p): array => [round($p[0], 1), round($p[1], 1)], $ring), $piece->rings);
+        $rings = fn (Piece $piece): array => array_map(
+            fn (array $ring): array => array_map(fn (array $p): array => [round($p[0], 1), round($p[1], 1)], $ring),
+            $piece->rings,
+        );
 
         return [
-            'width' => $section->width, 'depth' => $section->depth, 'base' => $section->base,
-            'layers' => array_map(fn (Layer $l): array => ['bottom' => $l->bottom, 'thickness' => $l->thickness, 'pieces' => array_map($rings, $l->pieces)], $page->stack()->layers ?? []),
-            'ribs' => array_map(fn (Rib $r): array => ['x' => $r->x, 'thickness' => min(6.0, $page->cuts->first()->thickness), 'pieces' => array_map($rings, $r->pieces())], $page->shell()->ribs ?? []),
+            'width' => $section->width,
+            'depth' => $section->depth,
+            'base' => $section->base,
+            'layers' => array_map(
+                fn (Layer $l): array => ['bottom' => $l->bottom, 'thickness' => $l->thickness, 'pieces' => array_map($rings, $l->pieces)],
+                $page->stack()->layers ?? [],
+            ),
+            'ribs' => array_map(
+                fn (Rib $r): array => [
+                    'x' => $r->x,
+                    'thickness' => min(6.0, $page->cuts->first()->thickness),
+                    'pieces' => array_map($rings, $r->pieces()),
+                ],
+                $page->shell()->ribs ?? [],
+            ),
         ];
     }
 }

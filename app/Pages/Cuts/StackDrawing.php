@@ -27,7 +27,11 @@ final class StackDrawing
 
     public static function of(Section $section, FoamStack $stack, int $picked): Svg
     {
-        $svg = new Svg(self::WIDTH, self::HEIGHT, "The foam stack of {$section->name}, taken apart", ['id' => 'stack', 'role' => 'group', 'class' => 'drawing stack']);
+        $svg = new Svg(self::WIDTH, self::HEIGHT, "The foam stack of {$section->name}, taken apart", [
+            'id' => 'stack',
+            'role' => 'group',
+            'class' => 'drawing stack',
+        ]);
         $svg->hatch('hatch-foam', 'hatch-body', 6.0, 45.0);
         $scale = min((self::RIGHT - self::LEFT) / ($section->width + self::LEAN * $section->depth), 170.0 / ($section->depth * self::FLAT));
         $tall = $section->depth * self::FLAT * $scale;
@@ -38,7 +42,10 @@ final class StackDrawing
         $draw = function (array $rings, float $rise) use ($x, $scale, $foot): string {
             $d = '';
             foreach ($rings as $ring) {
-                $d .= Svg::d(array_map(fn (array $p): array => [$x($p[0], $p[1]), $foot - $rise - $p[1] * self::FLAT * $scale], $ring), true);
+                $d .= Svg::d(
+                    array_map(fn (array $p): array => [$x($p[0], $p[1]), $foot - $rise - $p[1] * self::FLAT * $scale], $ring),
+                    true,
+                );
             }
 
             return $d;

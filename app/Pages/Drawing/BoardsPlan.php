@@ -26,7 +26,12 @@ final readonly class BoardsPlan
         $xs = array_map(fn (Point $p): float => $p->x, $corners);
         $ys = array_map(fn (Point $p): float => $p->y, $corners);
 
-        return new self($project, new PlanFrame(max($xs) - min($xs), max($ys) - min($ys), $room, $roomHeight, $left, $top), min($xs), min($ys));
+        return new self(
+            $project,
+            new PlanFrame(max($xs) - min($xs), max($ys) - min($ys), $room, $roomHeight, $left, $top),
+            min($xs),
+            min($ys),
+        );
     }
 
     /** @param  array<string, list<list<array{float, float}>>>  $contours  section uid → lines in its coordinates */
@@ -41,7 +46,10 @@ final readonly class BoardsPlan
             $svg->path('ct', $d);
         }
         foreach ($this->project->runs as $run) {
-            $svg->path('tr', $this->frame->d(array_map($this->moved(...), $run->alignment->polyline(0.0, $run->alignment->length, 0.0, 2.0))));
+            $svg->path(
+                'tr',
+                $this->frame->d(array_map($this->moved(...), $run->alignment->polyline(0.0, $run->alignment->length, 0.0, 2.0))),
+            );
         }
     }
 

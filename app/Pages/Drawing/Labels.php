@@ -10,8 +10,12 @@ final class Labels
     /** @var list<array{float, float, float, float}> taken boxes: left, top, right, bottom */
     private array $taken = [];
 
-    public function __construct(private readonly float $width, private readonly float $height, private readonly float $left = 0.0, private readonly float $top = 0.0)
-    {
+    public function __construct(
+        private readonly float $width,
+        private readonly float $height,
+        private readonly float $left = 0.0,
+        private readonly float $top = 0.0,
+    ) {
     }
 
     public function block(float $left, float $top, float $right, float $bottom): void
@@ -22,7 +26,7 @@ final class Labels
     /**
      * The first of the offered places (left end and baseline) where a text fits, which it then takes.
      *
-     * @param list<array{float, float}> $places
+     * @param  list<array{float, float}>  $places
      * @return array{float, float}|null
      */
     public function place(string $text, float $perCharacter, float $size, array $places): ?array

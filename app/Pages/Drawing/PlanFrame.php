@@ -18,8 +18,14 @@ final readonly class PlanFrame
 
     public float $left;
 
-    public function __construct(public float $boardWidth, public float $boardDepth, float $room, float $roomHeight, float $left = 30.0, public float $top = 6.0)
-    {
+    public function __construct(
+        public float $boardWidth,
+        public float $boardDepth,
+        float $room,
+        float $roomHeight,
+        float $left = 30.0,
+        public float $top = 6.0,
+    ) {
         $this->scale = min($room / $boardWidth, $roomHeight / $boardDepth);
         $this->width = $boardWidth * $this->scale;
         $this->height = $boardDepth * $this->scale;
@@ -37,7 +43,7 @@ final readonly class PlanFrame
     }
 
     /**
-     * @param iterable<array{float, float}|Point> $points
+     * @param  iterable<array{float, float}|Point>  $points
      */
     public function d(iterable $points, bool $closed = false): string
     {
@@ -53,7 +59,17 @@ final readonly class PlanFrame
     public function grip(Svg $svg, string $drag, string $uid, int $index, float $x, float $y, string $label): void
     {
         [$px, $py] = [$this->x($x), $this->y($y)];
-        $svg->open(['class' => 'handle grip', 'data-drag' => $drag, 'data-uid' => $uid, 'data-index' => $index, 'tabindex' => 0, 'role' => 'button', 'aria-label' => $label])
-            ->circle('target', $px, $py, 14.0)->rect('square', $px - 4.5, $py - 4.5, 9.0, 9.0)->close();
+        $svg->open([
+            'class' => 'handle grip',
+            'data-drag' => $drag,
+            'data-uid' => $uid,
+            'data-index' => $index,
+            'tabindex' => 0,
+            'role' => 'button',
+            'aria-label' => $label,
+        ])
+            ->circle('target', $px, $py, 14.0)
+            ->rect('square', $px - 4.5, $py - 4.5, 9.0, 9.0)
+            ->close();
     }
 }

@@ -22,15 +22,21 @@ final readonly class ShowBackups
     {
         $zone = new DateTimeZone((string) (DB::table('layouts')->orderBy('id')->value('zone') ?? 'UTC'));
         $now = $this->clock->now();
-        $copies = array_map(fn (array $copy): array => [
-            'name' => $copy['name'], 'made' => $copy['at']->setTimezone($zone)->format('D j M Y, H:i'),
-            'size' => $copy['bytes'] < 100_000 ? ceil($copy['bytes'] / 1000).' kB' : Decimal::fixed($copy['bytes'] / 1e6, 1).' MB',
-            'layouts' => $copy['layouts'] === [] ? 'no layout' : implode(', ', $copy['layouts']),
-        ], $this->backups->all());
+        $copies = array_map(
+            fn (array $copy): array => [
+                'name' => $copy['name'],
+                'made' => $copy['at']->setTimezone($zone)->format('D j M Y, H:i'),
+                'size' => $copy['bytes'] < 100_000 ? ceil($copy['bytes'] / 1000).' kB' : Decimal::fixed($copy['bytes'] / 1e6, 1).' MB',
+                'layouts' => $copy['layouts'] === [] ? 'no layout' : implode(', ', $copy['layouts']),
+            ],
+            $this->backups->all(),
+        );
         $newest = $this->backups->all()[0] ?? null;
 
         return [
-            'copies' => $copies, 'data' => (string) config('database.connections.sqlite.database'), 'folder' => (string) config('ridge.backups'),
+            'copies' => $copies,
+            'data' => (string) config('database.connections.sqlite.database'),
+            'folder' => (string) config('ridge.backups'),
             'old' => $newest === null ? null : intdiv($now->getTimestamp() - $newest['at']->getTimestamp(), 86400),
         ];
     }

@@ -33,12 +33,31 @@ final readonly class ShowJournal
         $days = [];
         foreach (array_slice($entries, 0, self::MAX_ENTRIES) as $entry) {
             $days[$words->at($entry->at)->format('l j F')][] = [
-                'clock' => $words->clock($entry->at), 'kind' => $entry->kind, 'section' => $names[$entry->section] ?? 'a board that is gone', 'sentence' => $entry->sentence,
-                'air' => $entry->temperature === null ? '' : Decimal::trimmed($entry->temperature, 1).' °C, '.Decimal::trimmed((float) $entry->humidity, 0).' %',
-                'amounts' => implode(' · ', array_map(fn (array $a): string => Decimal::trimmed($a['amount'], $a['amount'] < 10 ? 1 : 0)." {$a['unit']} {$a['material']}", $entry->amounts)),
+                'clock' => $words->clock($entry->at),
+                'kind' => $entry->kind,
+                'section' => $names[$entry->section] ?? 'a board that is gone',
+                'sentence' => $entry->sentence,
+                'air' => $entry->temperature === null
+                        ? ''
+                        : Decimal::trimmed($entry->temperature, 1).' °C, '.Decimal::trimmed((float) $entry->humidity, 0).' %',
+                'amounts' => implode(
+                    ' · ',
+                    array_map(
+                        fn (array $a): string => Decimal::trimmed($a['amount'], $a['amount'] < 10 ? 1 : 0).
+                            " {$a['unit']} {$a['material']}",
+                        $entry->amounts,
+                    ),
+                ),
             ];
         }
 
-        return ['layout' => $layout, 'days' => $days, 'count' => count($entries), 'most' => self::MAX_ENTRIES, 'first' => $project->sections[0] ?? null, 'rail' => $this->rail->of($project, null)];
+        return [
+            'layout' => $layout,
+            'days' => $days,
+            'count' => count($entries),
+            'most' => self::MAX_ENTRIES,
+            'first' => $project->sections[0] ?? null,
+            'rail' => $this->rail->of($project, null),
+        ];
     }
 }

@@ -29,11 +29,19 @@ use IdleRidge\Core\Track\Run;
 /** The same land with one thing changed, side by side: what each takes, costs and hides. */
 final readonly class CompareLand
 {
-    public function __construct(private ProjectLoader $load, private ComputedLand $desk, private ComputedCuts $cuts, private SaveLandFeature $place, private SaveRun $lay)
-    {
+    public function __construct(
+        private ProjectLoader $load,
+        private ComputedLand $desk,
+        private ComputedCuts $cuts,
+        private SaveLandFeature $place,
+        private SaveRun $lay,
+    ) {
     }
 
-    /** @return array{thing: LandFeature|Run, what: string, whats: list<string>, step: float, cards: list<array{title: string, by: float|null, sheet: LandResult, project: Project, rows: list<array{label: string, figure: Quantity, change: float|null}>}>} */
+    /**
+     * @return array{thing: LandFeature|Run, what: string, whats: list<string>, step: float, cards: list<array{title: string,
+     *     by: float|null, sheet: LandResult, project: Project, rows: list<array{label: string, figure: Quantity, change: float|null}>}>}
+     */
     public function of(Layout $layout, SectionRow $row, string $uid, string $what, ?float $step): array
     {
         $project = $this->load->of($layout);
@@ -41,7 +49,7 @@ final readonly class CompareLand
         $thing = Variation::find($project, $uid);
         $whats = Variation::VARIABLES[$thing->kind] ?? [];
         $what = isset($whats[$what]) ? $what : (string) array_key_first($whats);
-        $step = $step === null || ! is_finite($step) || $step <= 0.0 ? ($whats[$what] ?? 0.0) : min(500.0, $step);
+        $step = $step === null || ! is_finite($step) || $step <= 0.0 ? $whats[$what] ?? 0.0 : min(500.0, $step);
         $variants = [['As it stands', null, $project]];
         foreach ($whats === [] ? [] : [-$step, $step] as $by) {
             $variants[] = [$this->title($what, $by), $by, Variation::of($project, $uid, $what, $by)];
@@ -58,7 +66,13 @@ final readonly class CompareLand
                 $rows[$k]['label'] = $cards[0]['rows'][$k]['label'] ?? $figures['label'];
                 $rows[$k]['change'] = $cards === [] ? null : $figures['figure']->value - $cards[0]['rows'][$k]['figure']->value;
             }
-            $cards[] = ['title' => $title, 'by' => $by, 'sheet' => $this->desk->sheet($variant, $section, ComputedLand::CELL_MM), 'project' => $variant, 'rows' => $rows];
+            $cards[] = [
+                'title' => $title,
+                'by' => $by,
+                'sheet' => $this->desk->sheet($variant, $section, ComputedLand::CELL_MM),
+                'project' => $variant,
+                'rows' => $rows,
+            ];
         }
 
         return ['thing' => $thing, 'what' => $what, 'whats' => array_keys($whats), 'step' => $step, 'cards' => $cards];
@@ -104,13 +118,40 @@ final readonly class CompareLand
         [$stack, $shell] = [$page->stack(), $page->shell()];
         $volume = $sheet->figures['volume'];
         $rows = [
-            ['label' => 'Land over the board', 'figure' => new Quantity($volume->value / 1e6, 'l', $volume->formula, $volume->inputs, decimals: 2)],
+            [
+                'label' => 'Land over the board',
+                'figure' => new Quantity($volume->value / 1e6, 'l', $volume->formula, $volume->inputs, decimals: 2),
+            ],
             $shell === null
-                ? ['label' => 'Foam', 'figure' => new Quantity(($stack->foam ?? 0.0) / 1e6, 'l', 'area × thickness of every layer', ['layers' => (string) count($stack->layers ?? [])], decimals: 2)]
-                : ['label' => 'Shell', 'figure' => new Quantity($shell->surface / 1e4, 'dm²', 'true surface of the shell', ['ribs' => (string) count($shell->ribs)], decimals: 1)],
-            ['label' => 'Board, all told', 'figure' => new Quantity($weight->dry(), 'kg', 'frame, board, land and track, dry', $parts, 'starting value', 2)],
+                ? [
+                    'label' => 'Foam',
+                    'figure' => new Quantity(
+                        ($stack->foam ?? 0.0) / 1e6,
+                        'l',
+                        'area × thickness of every layer',
+                        ['layers' => (string) count($stack->layers ?? [])],
+                        decimals: 2,
+                    ),
+                ]
+                : [
+                    'label' => 'Shell',
+                    'figure' => new Quantity(
+                        $shell->surface / 1e4,
+                        'dm²',
+                        'true surface of the shell',
+                        ['ribs' => (string) count($shell->ribs)],
+                        decimals: 1,
+                    ),
+                ],
+            [
+                'label' => 'Board, all told',
+                'figure' => new Quantity($weight->dry(), 'kg', 'frame, board, land and track, dry', $parts, 'starting value', 2),
+            ],
             $this->width($project, $section, $model, $terrain, $uid, $bare),
-            ['label' => 'Findings', 'figure' => new Quantity((float) count($sheet->findings), '', 'what the rules find on this board', decimals: 0)],
+            [
+                'label' => 'Findings',
+                'figure' => new Quantity((float) count($sheet->findings), '', 'what the rules find on this board', decimals: 0),
+            ],
         ];
         $sight = SightStudy::of($project->layout->viewingEdges, $section, $model);
         if ($sight !== null) {
@@ -128,16 +169,42 @@ final readonly class CompareLand
     {
         foreach ($model->grading->runs as $k => $run) {
             if ($run->uid === $uid) {
-                return ['label' => 'Slopes reach out', 'figure' => new Quantity($terrain->slopeReach($k, $run->profile->halfWidth(true), $run->profile->halfWidth(false)), 'mm', 'furthest place of a slope from the formation’s edge', decimals: 0)];
+                return [
+                    'label' => 'Slopes reach out',
+                    'figure' => new Quantity(
+                        $terrain->slopeReach($k, $run->profile->halfWidth(true), $run->profile->halfWidth(false)),
+                        'mm',
+                        'furthest place of a slope from the formation’s edge',
+                        decimals: 0,
+                    ),
+                ];
             }
         }
         $there = array_values(array_filter($project->features, fn (LandFeature $f): bool => $f->uid === $uid))[0] ?? null;
         [$long, $short] = $bare === null || $there === null ? [0.0, 0.0] : $terrain->extentOfChange($bare->terrain(ComputedLand::CELL_MM));
         $inputs = ['rectangle of the change' => Decimal::trimmed($long, 0).' × '.Decimal::trimmed($short, 0).' mm'];
         if ($bare === null || $there === null || ! in_array($there->kind, ['spot', 'ridge', 'hollow'], true)) {
-            return ['label' => 'Width taken', 'figure' => new Quantity(max($long, $short), 'mm', 'longer side of the rectangle in which the land differs by more than 1 mm from what it would be without it', $inputs, decimals: 0)];
+            return [
+                'label' => 'Width taken',
+                'figure' => new Quantity(
+                    max($long, $short),
+                    'mm',
+                    'longer side of the rectangle in which the land differs by more than 1 mm from what it would be without it',
+                    $inputs,
+                    decimals: 0,
+                ),
+            ];
         }
 
-        return ['label' => 'Base across', 'figure' => new Quantity(BaseWidth::across($model, $bare, $there, $section), 'mm', $there->hasFoot() ? 'from toe to toe, square to its line' : 'square to its line, as far as it makes a millimetre or more', $inputs, decimals: 0)];
+        return [
+            'label' => 'Base across',
+            'figure' => new Quantity(
+                BaseWidth::across($model, $bare, $there, $section),
+                'mm',
+                $there->hasFoot() ? 'from toe to toe, square to its line' : 'square to its line, as far as it makes a millimetre or more',
+                $inputs,
+                decimals: 0,
+            ),
+        ];
     }
 }

@@ -26,7 +26,16 @@ use Illuminate\Support\Str;
 final readonly class ExportLand
 {
     /** form → type of the file */
-    public const FORMS = ['asc' => 'text/plain; charset=us-ascii', 'geojson' => 'application/geo+json', 'png' => 'image/png', 'csv' => 'text/csv; charset=utf-8', 'dxf' => 'image/vnd.dxf', 'svg' => 'image/svg+xml', 'xml' => 'application/xml', 'walls' => 'image/svg+xml'];
+    public const FORMS = [
+        'asc' => 'text/plain; charset=us-ascii',
+        'geojson' => 'application/geo+json',
+        'png' => 'image/png',
+        'csv' => 'text/csv; charset=utf-8',
+        'dxf' => 'image/vnd.dxf',
+        'svg' => 'image/svg+xml',
+        'xml' => 'application/xml',
+        'walls' => 'image/svg+xml',
+    ];
 
     public function __construct(private ProjectLoader $load, private ComputedLand $desk)
     {
@@ -50,9 +59,16 @@ final readonly class ExportLand
         };
         $name = Str::slug($section->name) ?: 'section';
 
-        return ['name' => $name.match ($form) {
-            'asc', 'geojson', 'png' => ".{$form}", 'walls' => '-walls.svg', default => "-track.{$form}",
-        }, 'type' => self::FORMS[$form], 'body' => $body];
+        return [
+            'name' => $name.
+                match ($form) {
+                    'asc', 'geojson', 'png' => ".{$form}",
+                    'walls' => '-walls.svg',
+                    default => "-track.{$form}",
+                },
+            'type' => self::FORMS[$form],
+            'body' => $body,
+        ];
     }
 
     private function contours(Project $project, Section $section): string

@@ -19,11 +19,11 @@ use IdleRidge\Core\Track\Turnout;
 final readonly class LandPage
 {
     /**
-     * @param list<Run> $runs in section coordinates, as far as they come near the board
-     * @param array<string, array{float, float}> $spans run uid → stations over the board
-     * @param list<LandFeature> $features in section coordinates
-     * @param list<LandClass> $classes of the tint, none for heights
-     * @param list<Turnout> $turnouts
+     * @param  list<Run>  $runs in section coordinates, as far as they come near the board
+     * @param  array<string, array{float, float}>  $spans run uid → stations over the board
+     * @param  list<LandFeature>  $features in section coordinates
+     * @param  list<LandClass>  $classes of the tint, none for heights
+     * @param  list<Turnout>  $turnouts
      */
     public function __construct(
         public Project $project,

@@ -34,10 +34,25 @@ final class LandReadings
         $litres = fn (Quantity $mm3): Quantity => new Quantity($mm3->value / 1e6, 'l', $mm3->formula, $mm3->inputs, $mm3->provenance, 1);
 
         return [
-            ['label' => 'Highest point', 'figure' => $f['z_max'], 'unit' => 'mm', 'note' => $this->prototype($scale->toPrototype($f['z_max']->value - $page->section->base), $units)],
-            ['label' => 'Land surface, true', 'figure' => new Quantity($f['surface']->value / 1e6, 'm²', $f['surface']->formula, $f['surface']->inputs, decimals: 2), 'unit' => 'm²', 'note' => "on {$plan} plan"],
+            [
+                'label' => 'Highest point',
+                'figure' => $f['z_max'],
+                'unit' => 'mm',
+                'note' => $this->prototype($scale->toPrototype($f['z_max']->value - $page->section->base), $units),
+            ],
+            [
+                'label' => 'Land surface, true',
+                'figure' => new Quantity($f['surface']->value / 1e6, 'm²', $f['surface']->formula, $f['surface']->inputs, decimals: 2),
+                'unit' => 'm²',
+                'note' => "on {$plan} plan",
+            ],
             ['label' => 'Land over the board', 'figure' => $litres($f['volume']), 'unit' => 'l', 'note' => ''],
-            ['label' => 'Steepest', 'figure' => new Quantity($f['max_slope']->value, '°', $f['max_slope']->formula, $f['max_slope']->inputs, decimals: 0), 'unit' => '°', 'note' => ''],
+            [
+                'label' => 'Steepest',
+                'figure' => new Quantity($f['max_slope']->value, '°', $f['max_slope']->formula, $f['max_slope']->inputs, decimals: 0),
+                'unit' => '°',
+                'note' => '',
+            ],
         ];
     }
 
@@ -49,18 +64,42 @@ final class LandReadings
             $p = $page->cut->origin;
             $ground = $page->model->ground->at($p->x, $p->y);
 
-            return [['label' => 'Ground in the middle of the cut', 'figures' => [new Quantity($ground, 'mm', 'natural ground through the spots and lines', ['x' => round($p->x).' mm', 'y' => round($p->y).' mm'], decimals: 1)], 'bad' => false]];
+            return [
+                [
+                    'label' => 'Ground in the middle of the cut',
+                    'figures' => [
+                        new Quantity(
+                            $ground,
+                            'mm',
+                            'natural ground through the spots and lines',
+                            ['x' => round($p->x).' mm', 'y' => round($p->y).' mm'],
+                            decimals: 1,
+                        ),
+                    ],
+                    'bad' => false,
+                ],
+            ];
         }
         $station = $page->cut->station;
         $at = ['station' => round($station).' mm'];
         $p = $run->alignment->pointAt($station);
         $level = new Quantity($run->grade->heightAt($station), 'mm', 'straight between the grade points on either side', $at, decimals: 1);
-        $ground = new Quantity($page->model->ground->at($p->x, $p->y), 'mm', 'natural ground through the spots and lines', $at, decimals: 1);
+        $ground = new Quantity(
+            $page->model->ground->at($p->x, $p->y),
+            'mm',
+            'natural ground through the spots and lines',
+            $at,
+            decimals: 1,
+        );
 
         return [
-            ['label' => ($run->kind === 'road' ? 'Road' : 'Formation').', ground at centre', 'figures' => [$level, $ground], 'bad' => false],
+            [
+                'label' => ($run->kind === 'road' ? 'Road' : 'Formation').', ground at centre',
+                'figures' => [$level, $ground],
+                'bad' => false,
+            ],
             $this->grade($page, $run, $station),
-            ...($run->kind === 'road' ? [] : $this->clearance($page, $run, $station)),
+            ...$run->kind === 'road' ? [] : $this->clearance($page, $run, $station),
             ...$this->alongLine($page, $run, $station),
         ];
     }
@@ -71,11 +110,18 @@ final class LandReadings
         $out = [];
         foreach ($page->sheet->findings as $k => $finding) {
             $place = $finding->place;
-            $where = $place->run === null ? sprintf('x %d, y %d', round($place->xMm), round($place->yMm)) : sprintf('st %d–%d', round((float) $place->fromMm), round((float) $place->toMm));
+            $where =
+                $place->run === null
+                    ? sprintf('x %d, y %d', round($place->xMm), round($place->yMm))
+                    : sprintf('st %d–%d', round((float) $place->fromMm), round((float) $place->toMm));
             $first = array_values($finding->figures)[0] ?? null;
             $out[] = [
-                'finding' => $finding, 'number' => $k + 1, 'where' => $where.($place->side === null ? '' : ', '.$place->side),
-                'what' => $first === null ? '' : Decimal::trimmed($first->value, $first->decimals).($first->unit === '°' ? '°' : ' '.$first->unit),
+                'finding' => $finding,
+                'number' => $k + 1,
+                'where' => $where.($place->side === null ? '' : ', '.$place->side),
+                'what' => $first === null
+                        ? ''
+                        : Decimal::trimmed($first->value, $first->decimals).($first->unit === '°' ? '°' : ' '.$first->unit),
             ];
         }
 
@@ -89,7 +135,20 @@ final class LandReadings
             if ($whole->uid === $run->uid) {
                 [$before, $first] = RunEnds::along($whole, $page->project->runs);
 
-                return $before === 0.0 ? [] : [['label' => "Along the line from {$first->name}", 'figures' => [new Quantity($before + $station, 'mm', 'lengths of the runs before this one, and the station here', ['before' => round($before).' mm', 'station' => round($station).' mm'])], 'bad' => false]];
+                return $before === 0.0
+                    ? []
+                    : [
+                        [
+                            'label' => "Along the line from {$first->name}",
+                            'figures' => [
+                                new Quantity($before + $station, 'mm', 'lengths of the runs before this one, and the station here', [
+                                    'before' => round($before).' mm',
+                                    'station' => round($station).' mm',
+                                ]),
+                            ],
+                            'bad' => false,
+                        ],
+                    ];
             }
         }
 
@@ -99,15 +158,28 @@ final class LandReadings
     /** @return array{label: string, figures: list<Quantity>, bad: bool} */
     private function grade(LandPage $page, Run $run, float $station): array
     {
-        $grade = new Quantity($run->grade->gradeAt($station), '%', 'rise over length between the grade points on either side', ['station' => round($station).' mm'], decimals: 1);
+        $grade = new Quantity(
+            $run->grade->gradeAt($station),
+            '%',
+            'rise over length between the grade points on either side',
+            ['station' => round($station).' mm'],
+            decimals: 1,
+        );
         $curvature = $run->alignment->curvatureAt($station);
         if ($curvature === 0.0 || ! $page->project->layout->feltGrade || $run->kind === 'road') {
             return ['label' => $curvature === 0.0 ? 'Grade, on the straight' : 'Grade', 'figures' => [$grade], 'bad' => false];
         }
         $gauge = $page->project->layout->gauge;
         $felt = new Quantity(
-            abs($grade->value) + GradeProfile::curveResistance($curvature, $gauge), '%', 'grade + 812.8 / radius × gauge / 16.5, a rule of thumb',
-            ['grade' => $grade->text().' %', 'radius' => round(1.0 / abs($curvature)).' mm', 'gauge' => Decimal::trimmed($gauge, 2).' mm'], decimals: 1,
+            abs($grade->value) + GradeProfile::curveResistance($curvature, $gauge),
+            '%',
+            'grade + 812.8 / radius × gauge / 16.5, a rule of thumb',
+            [
+                'grade' => $grade->text().' %',
+                'radius' => round(1.0 / abs($curvature)).' mm',
+                'gauge' => Decimal::trimmed($gauge, 2).' mm',
+            ],
+            decimals: 1,
         );
 
         return ['label' => sprintf('Grade, felt on R %d', round(1.0 / abs($curvature))), 'figures' => [$grade, $felt], 'bad' => false];
@@ -120,19 +192,48 @@ final class LandReadings
         if ($run->structureAt($station)?->kind === 'tunnel') {
             $lid = $page->project->lid($page->model, $run, $station);
 
-            return [[
-                'label' => 'Land over the bore', 'bad' => $lid < TunnelHolds::MIN_LID_MM,
-                'figures' => [new Quantity($lid, 'mm', 'land over the centreline less rail top, vehicle height and margin', ['wanted' => Decimal::trimmed(TunnelHolds::MIN_LID_MM, 0).' mm'], decimals: 1)],
-            ]];
+            return [
+                [
+                    'label' => 'Land over the bore',
+                    'bad' => $lid < TunnelHolds::MIN_LID_MM,
+                    'figures' => [
+                        new Quantity(
+                            $lid,
+                            'mm',
+                            'land over the centreline less rail top, vehicle height and margin',
+                            ['wanted' => Decimal::trimmed(TunnelHolds::MIN_LID_MM, 0).' mm'],
+                            decimals: 1,
+                        ),
+                    ],
+                ],
+            ];
         }
         $throw = (new VehicleSweeps($run->alignment, $layout->vehicles))->at($station);
         $figures = [];
         $bad = false;
         foreach (['left', 'right'] as $side) {
-            $over = LandBeside::firstOverRails($page->model, $run, $station, $side === 'left', $throw[$side], $throw[$side] + self::FREE_SEARCH_MM);
+            $over = LandBeside::firstOverRails(
+                $page->model,
+                $run,
+                $station,
+                $side === 'left',
+                $throw[$side],
+                $throw[$side] + self::FREE_SEARCH_MM,
+            );
             $free = $over === null ? self::FREE_SEARCH_MM : $over - $throw[$side];
             $bad = $bad || $free < $layout->clearanceMargin;
-            $figures[] = new Quantity($free, 'mm', $free >= self::FREE_SEARCH_MM ? 'no land above the rails within 60 mm of the vehicle' : "from the side of the {$throw["{$side}_by"]->name} to land above the rails", [$side => Decimal::trimmed($throw[$side], 1).' mm taken', 'wanted' => Decimal::trimmed($layout->clearanceMargin, 1).' mm'], decimals: 1);
+            $figures[] = new Quantity(
+                $free,
+                'mm',
+                $free >= self::FREE_SEARCH_MM
+                    ? 'no land above the rails within 60 mm of the vehicle'
+                    : "from the side of the {$throw["{$side}_by"]->name} to land above the rails",
+                [
+                    $side => Decimal::trimmed($throw[$side], 1).' mm taken',
+                    'wanted' => Decimal::trimmed($layout->clearanceMargin, 1).' mm',
+                ],
+                decimals: 1,
+            );
         }
 
         return [['label' => 'Free beside the vehicle, up to 60', 'figures' => $figures, 'bad' => $bad]];
@@ -157,17 +258,42 @@ final class LandReadings
                 $from += ['level' => Decimal::trimmed($basin->level, 1).' mm'];
 
                 return [
-                    ['before' => 'Holds', 'figure' => new Quantity($holds['volume'] / 1000.0, 'ml', 'level less the bed, over that area', $from), 'after' => ''],
-                    ['before' => ' over', 'figure' => new Quantity($holds['surface'] / 100.0, 'cm²', 'plan area within the bank that lies under the level', $from), 'after' => '.'],
+                    [
+                        'before' => 'Holds',
+                        'figure' => new Quantity($holds['volume'] / 1000.0, 'ml', 'level less the bed, over that area', $from),
+                        'after' => '',
+                    ],
+                    [
+                        'before' => ' over',
+                        'figure' => new Quantity(
+                            $holds['surface'] / 100.0,
+                            'cm²',
+                            'plan area within the bank that lies under the level',
+                            $from,
+                        ),
+                        'after' => '.',
+                    ],
                 ];
             }
         }
         foreach ($page->model->ground->streams as $stream) {
             if ($stream->uid === $page->picked) {
                 return [
-                    ['before' => 'Falls', 'figure' => new Quantity($stream->fall(), 'mm', 'water at the source less water at the mouth', decimals: 1), 'after' => ''],
-                    ['before' => ' over', 'figure' => new Quantity($stream->length(), 'mm', 'length of its line', decimals: 0), 'after' => '; at its deepest'],
-                    ['before' => '', 'figure' => new Quantity(max($stream->cuts), 'mm', 'ground along its line less its water', decimals: 1), 'after' => ' under the ground.'],
+                    [
+                        'before' => 'Falls',
+                        'figure' => new Quantity($stream->fall(), 'mm', 'water at the source less water at the mouth', decimals: 1),
+                        'after' => '',
+                    ],
+                    [
+                        'before' => ' over',
+                        'figure' => new Quantity($stream->length(), 'mm', 'length of its line', decimals: 0),
+                        'after' => '; at its deepest',
+                    ],
+                    [
+                        'before' => '',
+                        'figure' => new Quantity(max($stream->cuts), 'mm', 'ground along its line less its water', decimals: 1),
+                        'after' => ' under the ground.',
+                    ],
                 ];
             }
         }
@@ -194,20 +320,65 @@ final class LandReadings
         }
         $natural = Heap::NATURAL_SLOPE_DEG;
         $slope = $feature->figures['foot_deg'] ?? $natural;
-        $from = ['height' => Decimal::trimmed($height, 1).' mm over '.($heap === null ? 'the board' : 'the ground there'), 'slope' => Decimal::trimmed($slope, 1).'°'];
-        $out = [['before' => 'At '.Decimal::trimmed($slope, 1).'° its height takes a base', 'figure' => new Quantity(2.0 * Heap::footFor($height, $slope), 'mm', '2 × height / tan of the slope', $from, $slope === $natural ? 'starting value' : 'yours', 0), 'after' => ' wide.']];
+        $from = [
+            'height' => Decimal::trimmed($height, 1).' mm over '.($heap === null ? 'the board' : 'the ground there'),
+            'slope' => Decimal::trimmed($slope, 1).'°',
+        ];
+        $out = [
+            [
+                'before' => 'At '.Decimal::trimmed($slope, 1).'° its height takes a base',
+                'figure' => new Quantity(
+                    2.0 * Heap::footFor($height, $slope),
+                    'mm',
+                    '2 × height / tan of the slope',
+                    $from,
+                    $slope === $natural ? 'starting value' : 'yours',
+                    0,
+                ),
+                'after' => ' wide.',
+            ],
+        ];
         if ($heap !== null && $heap->foot > 0.0) {
             $over = $heap->sidesDeg($ground) - $natural;
-            $out[] = ['before' => ' Its base allows', 'figure' => new Quantity(Heap::heightFor($heap->foot, $natural), 'mm', 'half of the base × tan of the slope loose earth lies at', ['slope' => Decimal::trimmed($natural, 0).'°'], 'starting value', 0), 'after' => ' of height so;'];
-            $out[] = ['before' => ' its sides stand at', 'figure' => new Quantity($heap->sidesDeg($ground), '°', 'height over half of the base', $from, decimals: 0), 'after' => $over > 0.5 ? ', '.Decimal::trimmed($over, 0).'° over what loose earth lies at.' : '.'];
+            $out[] = [
+                'before' => ' Its base allows',
+                'figure' => new Quantity(
+                    Heap::heightFor($heap->foot, $natural),
+                    'mm',
+                    'half of the base × tan of the slope loose earth lies at',
+                    ['slope' => Decimal::trimmed($natural, 0).'°'],
+                    'starting value',
+                    0,
+                ),
+                'after' => ' of height so;',
+            ];
+            $out[] = [
+                'before' => ' its sides stand at',
+                'figure' => new Quantity($heap->sidesDeg($ground), '°', 'height over half of the base', $from, decimals: 0),
+                'after' => $over > 0.5 ? ', '.Decimal::trimmed($over, 0).'° over what loose earth lies at.' : '.',
+            ];
         } elseif ($heap !== null && $slope > $natural + 0.5) {
-            $out[] = ['before' => ' That is', 'figure' => new Quantity($slope - $natural, '°', 'its slope less that at which loose earth lies', ['loose earth' => Decimal::trimmed($natural, 0).'°'], 'starting value', 0), 'after' => ' over what loose earth lies at.'];
+            $out[] = [
+                'before' => ' That is',
+                'figure' => new Quantity(
+                    $slope - $natural,
+                    '°',
+                    'its slope less that at which loose earth lies',
+                    ['loose earth' => Decimal::trimmed($natural, 0).'°'],
+                    'starting value',
+                    0,
+                ),
+                'after' => ' over what loose earth lies at.',
+            ];
         }
 
         return $out;
     }
 
-    /** @return list<array{before: string, figures: list<Quantity>, after: string}> what the picked run's bridges and walls come to, and what it crosses */
+    /**
+     * @return list<array{before: string, figures: list<Quantity>, after: string}> what the picked run's bridges and walls come to, and what
+     *     it crosses
+     */
     public function structures(LandPage $page): array
     {
         $run = $page->pickedRun();
@@ -219,15 +390,36 @@ final class LandReadings
             foreach ($structure->pierStations() as $k => $station) {
                 $p = $run->alignment->pointAt($station);
                 $tall = $run->grade->heightAt($station) - $structure->thick - $page->model->heightAt($p->x, $p->y);
-                $out[] = ['before' => 'Pier '.($k + 1).' at '.round($station).' stands', 'figures' => [new Quantity($tall, 'mm', 'underside of the deck less the ground there', ['deck' => Decimal::trimmed($structure->thick, 1).' mm'], decimals: 1)], 'after' => ' tall.'];
+                $out[] = [
+                    'before' => 'Pier '.($k + 1).' at '.round($station).' stands',
+                    'figures' => [
+                        new Quantity(
+                            $tall,
+                            'mm',
+                            'underside of the deck less the ground there',
+                            ['deck' => Decimal::trimmed($structure->thick, 1).' mm'],
+                            decimals: 1,
+                        ),
+                    ],
+                    'after' => ' tall.',
+                ];
             }
         }
         foreach ($page->sheet->walls as $wall) {
             if ($wall->run === $run->uid) {
                 $from = ['from' => round($wall->from).' mm', 'to' => round($wall->to).' mm'];
                 $out[] = [
-                    'before' => ($wall->cause === 'placed' ? 'Wall' : 'Wall needed').", {$wall->side}, ".round($wall->from).'–'.round($wall->to).':',
-                    'figures' => [new Quantity($wall->lowest, 'mm', 'least step of the land along it', $from, decimals: 1), new Quantity($wall->highest, 'mm', 'greatest step of the land along it', $from, decimals: 1)], 'after' => ' high.',
+                    'before' => ($wall->cause === 'placed' ? 'Wall' : 'Wall needed').
+                        ", {$wall->side}, ".
+                        round($wall->from).
+                        '–'.
+                        round($wall->to).
+                        ':',
+                    'figures' => [
+                        new Quantity($wall->lowest, 'mm', 'least step of the land along it', $from, decimals: 1),
+                        new Quantity($wall->highest, 'mm', 'greatest step of the land along it', $from, decimals: 1),
+                    ],
+                    'after' => ' high.',
                 ];
             }
         }
@@ -235,8 +427,18 @@ final class LandReadings
             foreach ($other->uid === $run->uid ? [] : Crossing::between($run, $other) as $crossing) {
                 $over = -$crossing->over();
                 $out[] = [
-                    'before' => "Crosses {$other->name} at ".round($crossing->station).',', 'after' => '.',
-                    'figures' => [new Quantity($crossing->angleDeg, '°', 'between the centrelines', decimals: 0), new Quantity($over, 'mm', 'top of this one over the top of the other', ['its station' => round($crossing->otherStation).' mm'], decimals: 1)],
+                    'before' => "Crosses {$other->name} at ".round($crossing->station).',',
+                    'after' => '.',
+                    'figures' => [
+                        new Quantity($crossing->angleDeg, '°', 'between the centrelines', decimals: 0),
+                        new Quantity(
+                            $over,
+                            'mm',
+                            'top of this one over the top of the other',
+                            ['its station' => round($crossing->otherStation).' mm'],
+                            decimals: 1,
+                        ),
+                    ],
                 ];
             }
         }

@@ -50,8 +50,8 @@ final readonly class OpenLandPage
     }
 
     /**
-     * @param list<Run> $runs
-     * @param array<string, array{float, float}> $spans
+     * @param  list<Run>  $runs
+     * @param  array<string, array{float, float}>  $spans
      */
     private function cut(ViewState $look, array $runs, array $spans, Section $section): Cut
     {

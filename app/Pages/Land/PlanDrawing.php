@@ -37,8 +37,14 @@ final class PlanDrawing
         $f = $this->frame;
         $this->labels = new Labels($f->left + $f->width - 1.0, $f->top + $f->height - 1.0, $f->left + 1.0, $f->top + 1.0);
         $this->svg = new Svg(self::WIDTH, $f->top + $f->height + 38.0, "Plan of {$section->name}", [
-            'id' => 'plan', 'role' => 'group', 'class' => 'drawing plan'.($page->picked === null ? '' : ' picking'), 'data-scale' => $f->scale, 'data-left' => $f->left, 'data-top' => $f->top,
-            'data-depth' => $section->depth, 'data-width' => $section->width,
+            'id' => 'plan',
+            'role' => 'group',
+            'class' => 'drawing plan'.($page->picked === null ? '' : ' picking'),
+            'data-scale' => $f->scale,
+            'data-left' => $f->left,
+            'data-top' => $f->top,
+            'data-depth' => $section->depth,
+            'data-width' => $section->width,
         ]);
     }
 
@@ -102,7 +108,7 @@ final class PlanDrawing
         $range = max(20.0, $sheet->figures['z_max']->value - $low);
         $this->tints();
         foreach ($this->page->classes === [] ? $sheet->bands : [] as $band) {
-            $tint = max(1, min(10, 1 + (int) round(9.0 * ($band['level'] - $low) / $range)));
+            $tint = max(1, min(10, 1 + (int) round((9.0 * ($band['level'] - $low)) / $range)));
             $d = implode('', array_map(fn (array $ring): string => $f->d($ring, true), $band['rings']));
             $this->svg->path("hyp hyp-{$tint}", $d);
         }
@@ -155,18 +161,23 @@ final class PlanDrawing
         $real = fn (float $mm): float => $layout->scale->toPrototype($mm) / ($layout->units === Units::Metric ? 1000.0 : 304.8);
         $length = 10.0 ** floor(log10(max(10.0, $real(160.0 / $f->scale))));
         $length *= $real(160.0 / $f->scale) / $length >= 5.0 ? 5.0 : ($real(160.0 / $f->scale) / $length >= 2.0 ? 2.0 : 1.0);
-        $wide = $length / $real(1.0) * $f->scale;
+        $wide = ($length / $real(1.0)) * $f->scale;
         $right = $f->left + $f->width;
         $y = $f->top + $f->height + 34.0;
         $words = Decimal::trimmed($length, 0).($layout->units === Units::Metric ? ' m' : ' ft');
-        $this->svg->path('scale-bar', Svg::d([[$right - $wide, $y - 4.0], [$right - $wide, $y], [$right, $y], [$right, $y - 4.0]]))
+        $this->svg
+            ->path('scale-bar', Svg::d([[$right - $wide, $y - 4.0], [$right - $wide, $y], [$right, $y], [$right, $y - 4.0]]))
             ->text('m tick halo', $right - $wide - 6.0, $y + 1.0, $words, 'end');
         // Heavy where it points, so that it needs no colour.
         [$x, $cy] = [$right - $wide - 24.0 - 7.0 * mb_strlen($words), $y - 7.0];
         $north = deg2rad($layout->northDeg - $this->page->section->placement->angleDeg);
         [$ux, $uy] = [cos($north), -sin($north)];
-        $this->svg->circle('north-disc', $x, $cy, 9.0)
-            ->path('north', Svg::d([[$x + 8.0 * $ux, $cy + 8.0 * $uy], [$x - 3.0 * $uy, $cy + 3.0 * $ux], [$x + 3.0 * $uy, $cy - 3.0 * $ux]], true))
+        $this->svg
+            ->circle('north-disc', $x, $cy, 9.0)
+            ->path(
+                'north',
+                Svg::d([[$x + 8.0 * $ux, $cy + 8.0 * $uy], [$x - 3.0 * $uy, $cy + 3.0 * $ux], [$x + 3.0 * $uy, $cy - 3.0 * $ux]], true),
+            )
             ->line('north-tail', $x, $cy, $x - 7.0 * $ux, $cy - 7.0 * $uy);
     }
 
@@ -178,15 +189,22 @@ final class PlanDrawing
         $f = $this->frame;
         $this->svg->line('cutline', $f->x($a->x), $f->y($a->y), $f->x($b->x), $f->y($b->y));
         foreach (['R' => [$a, 1.0], 'L' => [$b, -1.0]] as $letter => [$p, $inward]) {
-            $at = $p->toward($cut->heading, $inward * 11.0 / $f->scale);
+            $at = $p->toward($cut->heading, ($inward * 11.0) / $f->scale);
             [$x, $y] = [$f->x($at->x), $f->y($at->y)];
             $this->svg->rect('pennant', $x - 7.0, $y - 8.0, 14.0, 16.0)->text('pennant-word m', $x, $y + 4.0, $letter, 'middle');
             $this->labels->block($x - 8.0, $y - 9.0, $x + 8.0, $y + 9.0);
         }
         [$x, $y] = [$f->x($cut->origin->x), $f->y($cut->origin->y)];
-        $this->svg->circle('cutring grip', $x, $y, 6.5, ['data-drag' => 'cut', 'tabindex' => 0, 'role' => 'slider', 'aria-label' => 'Cut line',
-            'aria-valuemin' => round($this->page->span()[0] ?? 0.0), 'aria-valuemax' => round($this->page->span()[1] ?? $this->page->section->width),
-            'aria-valuenow' => round($cut->station), 'aria-valuetext' => CutWords::at($cut)]);
+        $this->svg->circle('cutring grip', $x, $y, 6.5, [
+            'data-drag' => 'cut',
+            'tabindex' => 0,
+            'role' => 'slider',
+            'aria-label' => 'Cut line',
+            'aria-valuemin' => round($this->page->span()[0] ?? 0.0),
+            'aria-valuemax' => round($this->page->span()[1] ?? $this->page->section->width),
+            'aria-valuenow' => round($cut->station),
+            'aria-valuetext' => CutWords::at($cut),
+        ]);
         $this->labels->block($x - 8.0, $y - 8.0, $x + 8.0, $y + 8.0);
     }
 
@@ -198,7 +216,8 @@ final class PlanDrawing
         $y = $this->frame->y($cut->origin->y);
         $place = $this->labels->beside($words, 6.9, 15.0, $x, $y, 13.0);
         if ($place !== null) {
-            $this->svg->rect('pennant', $place[0] - 4.0, $place[1] - 11.5, mb_strlen($words) * 6.7 + 7.0, 16.0)
+            $this->svg
+                ->rect('pennant', $place[0] - 4.0, $place[1] - 11.5, mb_strlen($words) * 6.7 + 7.0, 16.0)
                 ->text('pennant-word m', $place[0], $place[1], $words);
         }
     }
@@ -218,9 +237,12 @@ final class PlanDrawing
 
     private function tab(Finding $finding, string $number, float $left, float $baseline): void
     {
-        $this->svg->open(['class' => 'tab', 'data-finding' => $number])->title($finding->subject)
+        $this->svg
+            ->open(['class' => 'tab', 'data-finding' => $number])
+            ->title($finding->subject)
             ->rect('tab-box', $left, $baseline - 12.0, 15.0, 15.0)
-            ->text('tab-word m', $left + 7.5, $baseline - 0.5, $number, 'middle')->close();
+            ->text('tab-word m', $left + 7.5, $baseline - 0.5, $number, 'middle')
+            ->close();
     }
 
     /** @return list<array{float, float}> places for a tab of 15, spiralling out */
@@ -229,7 +251,7 @@ final class PlanDrawing
         $places = [];
         foreach ([14.0, 24.0, 36.0] as $away) {
             for ($k = 0; $k < 8; $k++) {
-                $angle = $k * M_PI / 4.0 + M_PI / 8.0;
+                $angle = ($k * M_PI) / 4.0 + M_PI / 8.0;
                 $places[] = [$x - 7.5 + $away * cos($angle), $y + 5.0 - $away * sin($angle)];
             }
         }

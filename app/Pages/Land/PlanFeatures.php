@@ -27,10 +27,22 @@ final readonly class PlanFeatures
             }
             $stream = $feature->kind === 'stream';
             $d = $this->frame->d($feature->plan(), ! $stream);
-            $class = ['water' => 'open-water', 'pad' => 'pad-ground', 'rough' => 'rough-ground', 'stream' => 'stream-water'][$feature->kind];
-            $this->svg->open(['class' => 'area '.$feature->kind.($this->isPicked($feature) ? ' on' : ''), 'data-pick' => $feature->uid, 'tabindex' => 0, 'role' => 'button', 'aria-label' => trim(self::word($feature).' '.$feature->name)]);
+            $class = ['water' => 'open-water', 'pad' => 'pad-ground', 'rough' => 'rough-ground', 'stream' => 'stream-water'][
+                $feature->kind
+            ];
+            $this->svg->open([
+                'class' => 'area '.$feature->kind.($this->isPicked($feature) ? ' on' : ''),
+                'data-pick' => $feature->uid,
+                'tabindex' => 0,
+                'role' => 'button',
+                'aria-label' => trim(self::word($feature).' '.$feature->name),
+            ]);
             if ($stream) {
-                $this->svg->path('reach', $d)->path('stream-bank', $d, ['stroke-width' => Svg::n(max(3.5, $feature->figures['width_mm'] * $this->frame->scale + 1.6))])
+                $this->svg
+                    ->path('reach', $d)
+                    ->path('stream-bank', $d, [
+                        'stroke-width' => Svg::n(max(3.5, $feature->figures['width_mm'] * $this->frame->scale + 1.6)),
+                    ])
                     ->path($class, $d, ['stroke-width' => Svg::n(max(2.0, $feature->figures['width_mm'] * $this->frame->scale))]);
             } else {
                 $this->svg->path($class, $d);
@@ -44,7 +56,12 @@ final readonly class PlanFeatures
     {
         foreach ($this->page->features as $feature) {
             foreach (in_array($feature->kind, LandFeature::SHAPES, true) && ! $this->isPicked($feature) ? [] : $feature->points as $p) {
-                $this->labels->block($this->frame->x($p->x) - 6.0, $this->frame->y($p->y) - 6.0, $this->frame->x($p->x) + 6.0, $this->frame->y($p->y) + 6.0);
+                $this->labels->block(
+                    $this->frame->x($p->x) - 6.0,
+                    $this->frame->y($p->y) - 6.0,
+                    $this->frame->x($p->x) + 6.0,
+                    $this->frame->y($p->y) + 6.0,
+                );
             }
         }
     }
@@ -67,7 +84,15 @@ final readonly class PlanFeatures
 
     public static function word(LandFeature $feature): string
     {
-        return ['spot' => 'Spot', 'ridge' => 'Ridge line', 'hollow' => 'Hollow line', 'water' => 'Water', 'pad' => 'Pad', 'stream' => 'Stream', 'rough' => 'Rough ground'][$feature->kind];
+        return [
+            'spot' => 'Spot',
+            'ridge' => 'Ridge line',
+            'hollow' => 'Hollow line',
+            'water' => 'Water',
+            'pad' => 'Pad',
+            'stream' => 'Stream',
+            'rough' => 'Rough ground',
+        ][$feature->kind];
     }
 
     private function isPicked(LandFeature $feature): bool
@@ -82,17 +107,30 @@ final readonly class PlanFeatures
         $on = $this->isPicked($feature);
         $height = Decimal::trimmed($p->z, 1);
         $words = $feature->name === '' || $on ? $height : $feature->name.' '.$height;
-        $this->svg->open(['class' => 'spot grip'.($on ? ' on' : ''), 'data-drag' => 'point', 'data-pick' => $feature->uid, 'data-uid' => $feature->uid,
-            'data-index' => 0, 'tabindex' => 0, 'role' => 'button', 'aria-label' => trim("Spot {$feature->name} {$height} mm at ".round($p->x).', '.round($p->y))]);
+        $this->svg->open([
+            'class' => 'spot grip'.($on ? ' on' : ''),
+            'data-drag' => 'point',
+            'data-pick' => $feature->uid,
+            'data-uid' => $feature->uid,
+            'data-index' => 0,
+            'tabindex' => 0,
+            'role' => 'button',
+            'aria-label' => trim("Spot {$feature->name} {$height} mm at ".round($p->x).', '.round($p->y)),
+        ]);
         $this->svg->circle('target', $x, $y, 16.0)->circle('ring', $x, $y, 4.2)->circle('dot', $x, $y, 1.2);
         if ($on) {
             $this->svg->circle('halo-ring', $x, $y, 9.0);
         }
         $this->svg->close();
         if ($on) {
-            $this->svg->open(['class' => 'lift grip', 'data-drag' => 'height', 'data-uid' => $feature->uid, 'data-index' => 0])->title('Drag up or down for the height')
-                ->circle('target', $x, $y - 20.0, 9.0)->path('chevron', Svg::d([[$x - 5.0, $y - 15.0], [$x, $y - 20.0], [$x + 5.0, $y - 15.0]]))
-                ->circle('target', $x, $y + 20.0, 9.0)->path('chevron', Svg::d([[$x - 5.0, $y + 15.0], [$x, $y + 20.0], [$x + 5.0, $y + 15.0]]))->close();
+            $this->svg
+                ->open(['class' => 'lift grip', 'data-drag' => 'height', 'data-uid' => $feature->uid, 'data-index' => 0])
+                ->title('Drag up or down for the height')
+                ->circle('target', $x, $y - 20.0, 9.0)
+                ->path('chevron', Svg::d([[$x - 5.0, $y - 15.0], [$x, $y - 20.0], [$x + 5.0, $y - 15.0]]))
+                ->circle('target', $x, $y + 20.0, 9.0)
+                ->path('chevron', Svg::d([[$x - 5.0, $y + 15.0], [$x, $y + 20.0], [$x + 5.0, $y + 15.0]]))
+                ->close();
             $this->labels->block($x - 7.0, $y - 23.0, $x + 7.0, $y + 23.0);
         }
         $place = $this->labels->beside($words, 6.6, 11.0, $x, $y, $on ? 13.0 : 8.0);
@@ -108,8 +146,16 @@ final readonly class PlanFeatures
     {
         $on = $this->isPicked($feature);
         $d = $this->frame->d($feature->plan());
-        $this->svg->open(['class' => "height-line {$feature->kind}".($on ? ' on' : ''), 'data-pick' => $feature->uid, 'tabindex' => 0, 'role' => 'button',
-            'aria-label' => trim(self::word($feature).' '.$feature->name)])->path('reach', $d)->path('stroke', $d);
+        $this->svg
+            ->open([
+                'class' => "height-line {$feature->kind}".($on ? ' on' : ''),
+                'data-pick' => $feature->uid,
+                'tabindex' => 0,
+                'role' => 'button',
+                'aria-label' => trim(self::word($feature).' '.$feature->name),
+            ])
+            ->path('reach', $d)
+            ->path('stroke', $d);
         $this->svg->close();
         if ($on) {
             $this->grips($feature, false);
@@ -136,12 +182,34 @@ final readonly class PlanFeatures
             $next = $feature->points[($k + 1) % $count];
             [$x, $y] = [($p->x + $next->x) / 2.0, ($p->y + $next->y) / 2.0];
             if (($closed || $k < $count - 1) && $count < 60 && hypot($next->x - $p->x, $next->y - $p->y) * $this->frame->scale > 30.0) {
-                $this->svg->open(['class' => 'between grip', 'data-drag' => 'insert', 'data-uid' => $feature->uid, 'data-index' => $k, 'tabindex' => 0, 'role' => 'button', 'aria-label' => 'Between '.($k + 1).' and '.(($k + 1) % $count + 1)])
-                    ->circle('target', $this->frame->x($x), $this->frame->y($y), 9.0)->circle('ring', $this->frame->x($x), $this->frame->y($y), 3.0)->close();
+                $this->svg
+                    ->open([
+                        'class' => 'between grip',
+                        'data-drag' => 'insert',
+                        'data-uid' => $feature->uid,
+                        'data-index' => $k,
+                        'tabindex' => 0,
+                        'role' => 'button',
+                        'aria-label' => 'Between '.($k + 1).' and '.((($k + 1) % $count) + 1),
+                    ])
+                    ->circle('target', $this->frame->x($x), $this->frame->y($y), 9.0)
+                    ->circle('ring', $this->frame->x($x), $this->frame->y($y), 3.0)
+                    ->close();
             }
         }
         foreach ($feature->points as $k => $p) {
-            $this->frame->grip($this->svg, 'point', $feature->uid, $k, $p->x, $p->y, self::word($feature).', point '.($k + 1).(in_array($feature->kind, ['ridge', 'hollow'], true) ? ', '.Decimal::trimmed($p->z, 1).' mm' : ''));
+            $this->frame->grip(
+                $this->svg,
+                'point',
+                $feature->uid,
+                $k,
+                $p->x,
+                $p->y,
+                self::word($feature).
+                    ', point '.
+                    ($k + 1).
+                    (in_array($feature->kind, ['ridge', 'hollow'], true) ? ', '.Decimal::trimmed($p->z, 1).' mm' : ''),
+            );
         }
     }
 
@@ -158,7 +226,12 @@ final readonly class PlanFeatures
         }
         $place = $this->labels->place($words, 6.6, 11.0, $this->placesFor($feature, mb_strlen($words) * 6.6));
         if ($place !== null) {
-            $this->svg->text('m halo '.(in_array($feature->kind, ['water', 'stream'], true) ? 'water-word' : 'area-word'), $place[0], $place[1], $words);
+            $this->svg->text(
+                'm halo '.(in_array($feature->kind, ['water', 'stream'], true) ? 'water-word' : 'area-word'),
+                $place[0],
+                $place[1],
+                $words,
+            );
         }
     }
 
@@ -170,17 +243,29 @@ final readonly class PlanFeatures
         if ($feature->kind === 'stream') {
             for ($k = 1; $k < count($plan); $k++) {
                 foreach ([0.5, 0.25, 0.75] as $t) {
-                    [$x, $y] = [$this->frame->x($plan[$k - 1][0] + $t * ($plan[$k][0] - $plan[$k - 1][0])), $this->frame->y($plan[$k - 1][1] + $t * ($plan[$k][1] - $plan[$k - 1][1]))];
-                    $beside = $feature->figures['width_mm'] * $this->frame->scale / 2.0 + 6.0;
+                    [$x, $y] = [
+                        $this->frame->x($plan[$k - 1][0] + $t * ($plan[$k][0] - $plan[$k - 1][0])),
+                        $this->frame->y($plan[$k - 1][1] + $t * ($plan[$k][1] - $plan[$k - 1][1])),
+                    ];
+                    $beside = ($feature->figures['width_mm'] * $this->frame->scale) / 2.0 + 6.0;
                     array_push($places, [$x + $beside, $y + 4.0], [$x - $width - $beside, $y + 4.0]);
                 }
             }
 
             return $places;
         }
-        [$x, $y] = [$this->frame->x(array_sum(array_column($plan, 0)) / count($plan)), $this->frame->y(array_sum(array_column($plan, 1)) / count($plan))];
+        [$x, $y] = [
+            $this->frame->x(array_sum(array_column($plan, 0)) / count($plan)),
+            $this->frame->y(array_sum(array_column($plan, 1)) / count($plan)),
+        ];
 
-        return [[$x - $width / 2.0, $y + 4.0], [$x - $width / 2.0, $y + 20.0], [$x - $width / 2.0, $y - 12.0], [$x - $width - 6.0, $y + 4.0], [$x + 8.0, $y + 4.0]];
+        return [
+            [$x - $width / 2.0, $y + 4.0],
+            [$x - $width / 2.0, $y + 20.0],
+            [$x - $width / 2.0, $y - 12.0],
+            [$x - $width - 6.0, $y + 4.0],
+            [$x + 8.0, $y + 4.0],
+        ];
     }
 
     /** Whether a spot stands at a place and already says its height. */

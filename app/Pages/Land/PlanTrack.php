@@ -34,7 +34,10 @@ final readonly class PlanTrack
             } else {
                 $this->svg->path(($kind === 'bridge' ? 'parapet' : 'edge').$picked, $this->frame->d($left).$this->frame->d($right));
             }
-            $this->svg->path(($run->kind === 'road' ? 'centre of-road' : 'centre').($kind === 'tunnel' ? ' below' : '').$picked, $this->frame->d($run->alignment->polyline($from, $to, 0.0, 0.3)));
+            $this->svg->path(
+                ($run->kind === 'road' ? 'centre of-road' : 'centre').($kind === 'tunnel' ? ' below' : '').$picked,
+                $this->frame->d($run->alignment->polyline($from, $to, 0.0, 0.3)),
+            );
         }
     }
 
@@ -57,15 +60,20 @@ final readonly class PlanTrack
             $parts = 24;
             for ($k = $parts; $k >= 0; $k--) {
                 $share = $stretch['grade'] > 0 ? $k / $parts : 1.0 - $k / $parts;
-                $outer[] = $run->alignment->beside($from + ($to - $from) * $k / $parts, -$beside - $thick * $share);
+                $outer[] = $run->alignment->beside($from + (($to - $from) * $k) / $parts, -$beside - $thick * $share);
             }
             $this->svg->path('wedge', $this->frame->d([...$inner, ...$outer], true));
         }
         foreach ($run->grade->stations as $k => $station) {
             if ($station >= $span[0] - 0.5 && $station <= $span[1] + 0.5) {
                 $p = $run->alignment->pointAt($station);
-                $this->diamond($this->frame->x($p->x), $this->frame->y($p->y), $run->uid === $this->page->picked && $k > 0
-                    ? ['data-drag' => 'grade', 'data-uid' => $run->uid, 'data-index' => $k - 1] : []);
+                $this->diamond(
+                    $this->frame->x($p->x),
+                    $this->frame->y($p->y),
+                    $run->uid === $this->page->picked && $k > 0
+                        ? ['data-drag' => 'grade', 'data-uid' => $run->uid, 'data-index' => $k - 1]
+                        : [],
+                );
             }
         }
         if ($run->uid === $this->page->picked) {
@@ -83,7 +91,10 @@ final readonly class PlanTrack
             if ($run !== null) {
                 $half = $run->profile->halfWidth($wall->side === 'left') + 1.5;
                 $offset = $wall->side === 'left' ? $half : -$half;
-                $this->svg->path($wall->cause === 'placed' ? 'wall placed' : 'wall', $this->frame->d($run->alignment->polyline($wall->from, $wall->to, $offset, 0.3)));
+                $this->svg->path(
+                    $wall->cause === 'placed' ? 'wall placed' : 'wall',
+                    $this->frame->d($run->alignment->polyline($wall->from, $wall->to, $offset, 0.3)),
+                );
             }
         }
     }
@@ -97,7 +108,10 @@ final readonly class PlanTrack
                 $span = $this->page->spans[$run->uid] ?? null;
                 if ($span !== null && $far >= $span[0] && $far <= $span[1]) {
                     $half = 7.0 / $this->frame->scale;
-                    $this->svg->path('fouling', $this->frame->d([$run->alignment->beside($far, $half), $run->alignment->beside($far, -$half)]));
+                    $this->svg->path(
+                        'fouling',
+                        $this->frame->d([$run->alignment->beside($far, $half), $run->alignment->beside($far, -$half)]),
+                    );
                 }
             }
             $toe = $turnout->main->alignment->pointAt($turnout->toe);
@@ -118,7 +132,15 @@ final readonly class PlanTrack
         foreach ($this->page->sheet->walls as $wall) {
             $run = $this->run($wall->run);
             if ($run !== null) {
-                $this->wordBeside($run, $wall->from, $wall->to, 'wall '.Decimal::trimmed($wall->highest, 0), $wall->cause === 'placed' ? 'm halo' : 'm halo wall-word', 6.8, $wall->side === 'left' ? 1.0 : -1.0);
+                $this->wordBeside(
+                    $run,
+                    $wall->from,
+                    $wall->to,
+                    'wall '.Decimal::trimmed($wall->highest, 0),
+                    $wall->cause === 'placed' ? 'm halo' : 'm halo wall-word',
+                    6.8,
+                    $wall->side === 'left' ? 1.0 : -1.0,
+                );
             }
         }
     }
@@ -141,7 +163,15 @@ final readonly class PlanTrack
             foreach ($run->alignment->elements as $k => $element) {
                 if ($run->uid === $this->page->picked && $element instanceof Arc) {
                     $begin = $run->alignment->begins[$k];
-                    $this->wordBeside($run, max($span[0], $begin), min($span[1], $begin + $element->length), 'R '.Decimal::trimmed($element->radius, 0), 'm halo', 6.8, 1.0);
+                    $this->wordBeside(
+                        $run,
+                        max($span[0], $begin),
+                        min($span[1], $begin + $element->length),
+                        'R '.Decimal::trimmed($element->radius, 0),
+                        'm halo',
+                        6.8,
+                        1.0,
+                    );
                 }
             }
         }
@@ -150,7 +180,11 @@ final readonly class PlanTrack
     /** @param  array<string, string|int>  $data */
     private function diamond(float $x, float $y, array $data): void
     {
-        $this->svg->path('diamond'.($data === [] ? '' : ' grip'), Svg::d([[$x - 4.5, $y], [$x, $y - 4.5], [$x + 4.5, $y], [$x, $y + 4.5]], true), $data);
+        $this->svg->path(
+            'diamond'.($data === [] ? '' : ' grip'),
+            Svg::d([[$x - 4.5, $y], [$x, $y - 4.5], [$x + 4.5, $y], [$x, $y + 4.5]], true),
+            $data,
+        );
     }
 
     private function wordBeside(Run $run, float $from, float $to, string $words, string $class, float $perCharacter, float $side): void

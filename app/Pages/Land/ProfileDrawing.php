@@ -65,8 +65,16 @@ final class ProfileDrawing
         $samples = $this->samples();
         $this->measure($samples);
         $this->svg = new Svg(self::WIDTH, self::HEIGHT, 'Long profile of '.$this->run->name, [
-            'id' => 'profile', 'role' => 'group', 'class' => 'drawing profile', 'data-left' => self::LEFT, 'data-along' => $this->along, 'data-from' => $this->from,
-            'data-to' => $this->to, 'data-up' => $this->up, 'data-low' => $this->low, 'data-bottom' => self::BOTTOM,
+            'id' => 'profile',
+            'role' => 'group',
+            'class' => 'drawing profile',
+            'data-left' => self::LEFT,
+            'data-along' => $this->along,
+            'data-from' => $this->from,
+            'data-to' => $this->to,
+            'data-up' => $this->up,
+            'data-low' => $this->low,
+            'data-bottom' => self::BOTTOM,
         ]);
         $this->svg->hatch('hatch-cut', 'hatch-cut', 5.0, 45.0)->hatch('hatch-fill', 'hatch-fill', 5.0, null);
         $this->datum();
@@ -88,7 +96,7 @@ final class ProfileDrawing
         $parts = max(2, (int) ceil(($this->to - $this->from) / self::STEP));
         $out = [];
         for ($k = 0; $k <= $parts; $k++) {
-            $station = $this->from + ($this->to - $this->from) * $k / $parts;
+            $station = $this->from + (($this->to - $this->from) * $k) / $parts;
             $p = $this->run->alignment->pointAt($station);
             $out[] = [$station, $this->page->model->ground->at($p->x, $p->y), $this->run->grade->heightAt($station)];
         }
@@ -114,7 +122,8 @@ final class ProfileDrawing
             $step *= 2.0;
         }
         for ($h = $step * ceil($this->low / $step); $h <= $this->low + $range + 0.01; $h += $step) {
-            $this->svg->line('datum', self::LEFT, $this->y($h), self::RIGHT, $this->y($h))
+            $this->svg
+                ->line('datum', self::LEFT, $this->y($h), self::RIGHT, $this->y($h))
                 ->text('m tick', self::LEFT - 6.0, $this->y($h) + 4.0, Decimal::trimmed($h, 0), 'end');
         }
         $step = 100.0 * max(1.0, ceil(46.0 / ($this->along * 100.0)));
@@ -134,7 +143,9 @@ final class ProfileDrawing
             $upper = $lower = [];
             $flush = function () use (&$upper, &$lower, $kind): void {
                 if (count($upper) > 1) {
-                    $this->svg->path("earth-{$kind}", Svg::d([...$upper, ...array_reverse($lower)], true), ['fill' => "url(#hatch-{$kind})"]);
+                    $this->svg->path("earth-{$kind}", Svg::d([...$upper, ...array_reverse($lower)], true), [
+                        'fill' => "url(#hatch-{$kind})",
+                    ]);
                 }
                 $upper = $lower = [];
             };
@@ -161,7 +172,7 @@ final class ProfileDrawing
             }
             $upper = $lower = [];
             for ($k = 0; $k <= 20; $k++) {
-                $station = $from + ($to - $from) * $k / 20;
+                $station = $from + (($to - $from) * $k) / 20;
                 $level = $this->run->grade->heightAt($station);
                 $tunnel = $structure->kind === 'tunnel';
                 $upper[] = [$this->x($station), $this->y($tunnel ? $this->page->project->roof($this->run, $station) : $level)];
@@ -171,7 +182,13 @@ final class ProfileDrawing
             foreach ($structure->pierStations() as $station) {
                 if ($station >= $from && $station <= $to) {
                     $p = $this->run->alignment->pointAt($station);
-                    $this->svg->line('pier', $this->x($station), $this->y($this->run->grade->heightAt($station) - $structure->thick), $this->x($station), $this->y($this->page->model->heightAt($p->x, $p->y)));
+                    $this->svg->line(
+                        'pier',
+                        $this->x($station),
+                        $this->y($this->run->grade->heightAt($station) - $structure->thick),
+                        $this->x($station),
+                        $this->y($this->page->model->heightAt($p->x, $p->y)),
+                    );
                 }
             }
         }
@@ -190,7 +207,13 @@ final class ProfileDrawing
             $this->svg->path('wedge', Svg::d([[$a, 25.0], [$a, $ya], [$b, $yb], [$b, 25.0]], true));
             $words = GradeWords::of($stretch['grade']);
             if (abs($stretch['rise']) >= 0.5) {
-                $long = sprintf('%s over %d mm, %s %s', $words, round($stretch['to'] - $stretch['from']), $stretch['rise'] > 0 ? 'climbs' : 'falls', Decimal::trimmed(abs($stretch['rise']), 1));
+                $long = sprintf(
+                    '%s over %d mm, %s %s',
+                    $words,
+                    round($stretch['to'] - $stretch['from']),
+                    $stretch['rise'] > 0 ? 'climbs' : 'falls',
+                    Decimal::trimmed(abs($stretch['rise']), 1),
+                );
                 $words = mb_strlen($long) * 6.7 < $b - $a - 12.0 ? $long : $words;
             }
             if (mb_strlen($words) * 6.7 < $b - $a - 4.0) {
@@ -209,13 +232,28 @@ final class ProfileDrawing
             $y = $this->y($this->run->grade->heights[$k]);
             $this->svg->line('drop', $x, 25.0, $x, $y - 6.0);
             $height = Decimal::trimmed($this->run->grade->heights[$k], 1);
-            $this->svg->open(['class' => 'gradepoint grip', 'data-drag' => $k === 0 ? 'level' : 'grade', 'data-uid' => $this->run->uid, 'data-index' => max(0, $k - 1),
-                'tabindex' => 0, 'role' => 'button', 'aria-label' => $k === 0 ? "Start height {$height} mm" : 'Grade point at '.round($station).", {$height} mm"])
-                ->circle('target', $x, $y, 14.0)->path('diamond', Svg::d([[$x - 5.0, $y], [$x, $y - 5.0], [$x + 5.0, $y], [$x, $y + 5.0]], true))->close();
+            $this->svg
+                ->open([
+                    'class' => 'gradepoint grip',
+                    'data-drag' => $k === 0 ? 'level' : 'grade',
+                    'data-uid' => $this->run->uid,
+                    'data-index' => max(0, $k - 1),
+                    'tabindex' => 0,
+                    'role' => 'button',
+                    'aria-label' => $k === 0 ? "Start height {$height} mm" : 'Grade point at '.round($station).", {$height} mm",
+                ])
+                ->circle('target', $x, $y, 14.0)
+                ->path('diamond', Svg::d([[$x - 5.0, $y], [$x, $y - 5.0], [$x + 5.0, $y], [$x, $y + 5.0]], true))
+                ->close();
             $this->labels->block($x - 6.0, $y - 6.0, $x + 6.0, $y + 6.0);
             $width = mb_strlen($height) * 6.7;
             $middle = max(self::LEFT + 4.0, min(self::RIGHT - 4.0 - $width, $x - $width / 2.0));
-            $place = $this->labels->place($height, 6.7, 11.0, [[$middle, $y - 10.0], [$middle, $y + 18.0], [$x + 10.0, $y - 10.0], [$x - 10.0 - $width, $y + 18.0]]);
+            $place = $this->labels->place($height, 6.7, 11.0, [
+                [$middle, $y - 10.0],
+                [$middle, $y + 18.0],
+                [$x + 10.0, $y - 10.0],
+                [$x - 10.0 - $width, $y + 18.0],
+            ]);
             if ($place !== null) {
                 $this->svg->text('m halo', $place[0], $place[1], $height);
             }
@@ -238,13 +276,17 @@ final class ProfileDrawing
         $words = CutWords::at($this->page->cut);
         $half = mb_strlen($words) * 3.4 + 4.0;
         $middle = max(self::LEFT + $half, min(self::RIGHT - $half, $x));
-        $this->svg->rect('pennant', $middle - $half, self::BOTTOM + 6.0, 2.0 * $half, 16.0)->text('pennant-word m', $middle, self::BOTTOM + 18.0, $words, 'middle');
+        $this->svg
+            ->rect('pennant', $middle - $half, self::BOTTOM + 6.0, 2.0 * $half, 16.0)
+            ->text('pennant-word m', $middle, self::BOTTOM + 18.0, $words, 'middle');
         foreach (['level-figure' => [$level, -1.0], 'ground-figure' => [$ground, 1.0]] as $class => [$height, $way]) {
             $figure = Decimal::trimmed($height, 1);
             $width = mb_strlen($figure) * 6.7;
             $place = $this->labels->place($figure, 6.7, 11.0, [
-                [$x + 10.0, $this->y($height) + 4.0 + 9.0 * $way], [$x - 10.0 - $width, $this->y($height) + 4.0 + 9.0 * $way],
-                [$x + 10.0, $this->y($height) + 4.0 + 20.0 * $way], [$x - 10.0 - $width, $this->y($height) + 4.0 + 20.0 * $way],
+                [$x + 10.0, $this->y($height) + 4.0 + 9.0 * $way],
+                [$x - 10.0 - $width, $this->y($height) + 4.0 + 9.0 * $way],
+                [$x + 10.0, $this->y($height) + 4.0 + 20.0 * $way],
+                [$x - 10.0 - $width, $this->y($height) + 4.0 + 20.0 * $way],
             ]);
             if ($place !== null) {
                 $this->svg->text("m halo {$class}", $place[0], $place[1], $figure);

@@ -72,7 +72,7 @@ final class SectionDrawing
         $length = max(1.0, $cut->greatest - $cut->least);
         $scale = min((self::RIGHT - self::LEFT) / $length, self::WHOLE_HEIGHT / ($high - $low));
         $width = $length * $scale;
-        $left = self::LEFT + ((self::RIGHT - self::LEFT) - $width) / 2.0;
+        $left = self::LEFT + (self::RIGHT - self::LEFT - $width) / 2.0;
         $bottom = self::WHOLE_TOP + self::WHOLE_HEIGHT;
         // Offsets grow to the left of the track, and L stands on the left of the drawing.
         $x = fn (float $offset): float => $left + ($cut->greatest - $offset) * $scale;
@@ -80,7 +80,10 @@ final class SectionDrawing
         $terrain = array_map(fn (array $s): array => [$x($s[0]), $y($s[1])], $this->samples);
         $this->svg->hatch('hatch-body', 'hatch-body', 6.0, 45.0);
         $body = [...$terrain, [$x($cut->greatest), $y($low)], [$x($cut->least), $y($low)]];
-        $this->svg->path('body', Svg::d($body, true))->path('body-hatch', Svg::d($body, true), ['fill' => 'url(#hatch-body)'])->path('terrain', Svg::d($terrain))
+        $this->svg
+            ->path('body', Svg::d($body, true))
+            ->path('body-hatch', Svg::d($body, true), ['fill' => 'url(#hatch-body)'])
+            ->path('terrain', Svg::d($terrain))
             ->line('boardtop', $x($cut->greatest), $y($base), $x($cut->least), $y($base));
         $this->water($x, $y);
         $top = $high <= 40.0 ? 20.0 : ($high - $low > 160.0 ? 100.0 : 50.0);
@@ -90,14 +93,25 @@ final class SectionDrawing
         $this->svg->text('note', $x($cut->greatest), $bottom + 15.0, 'L')->text('note', $x($cut->least), $bottom + 15.0, 'R', 'end');
         $peak = array_search(max($heights), $heights, true) ?: 0;
         [$px, $py] = $terrain[$peak];
-        $this->svg->text('m', max(self::LEFT + 12.0, min(self::RIGHT - 12.0, $px)), max(11.0, $py - 5.0), Decimal::trimmed($heights[$peak], 0), 'middle');
+        $this->svg->text(
+            'm',
+            max(self::LEFT + 12.0, min(self::RIGHT - 12.0, $px)),
+            max(11.0, $py - 5.0),
+            Decimal::trimmed($heights[$peak], 0),
+            'middle',
+        );
         if ($cut->run === null) {
             return null;
         }
         $half = self::WINDOW_SPAN / 2.0;
-        $tall = self::WINDOW_SPAN * self::WINDOW_HEIGHT / (self::RIGHT - self::LEFT);
+        $tall = (self::WINDOW_SPAN * self::WINDOW_HEIGHT) / (self::RIGHT - self::LEFT);
         $foot = $this->windowFoot($cut->run);
-        $box = [max($x($cut->greatest), $x($half)), max($y($high), $y($foot + $tall)), min($x($cut->least), $x(-$half)), min($bottom, $y($foot))];
+        $box = [
+            max($x($cut->greatest), $x($half)),
+            max($y($high), $y($foot + $tall)),
+            min($x($cut->least), $x(-$half)),
+            min($bottom, $y($foot)),
+        ];
         $this->svg->rect('window-mark', $box[0], $box[1], $box[2] - $box[0], $box[3] - $box[1]);
 
         return $box;
@@ -145,7 +159,9 @@ final class SectionDrawing
         $foot = $this->windowFoot($run);
         $x = fn (float $offset): float => $middle - $offset * $scale;
         $y = fn (float $z): float => $bottom - ($z - $foot) * $scale;
-        $this->svg->line('leader', $box[0], $box[3], self::LEFT, self::WINDOW_TOP)->line('leader', $box[2], $box[3], self::RIGHT, self::WINDOW_TOP);
+        $this->svg
+            ->line('leader', $box[0], $box[3], self::LEFT, self::WINDOW_TOP)
+            ->line('leader', $box[2], $box[3], self::RIGHT, self::WINDOW_TOP);
         $this->svg->clip('cross-window', self::LEFT, self::WINDOW_TOP, self::RIGHT - self::LEFT, self::WINDOW_HEIGHT);
         $this->svg->open(['clip-path' => 'url(#cross-window)']);
         $half = self::WINDOW_SPAN / 2.0 + 2.0;
@@ -153,21 +169,37 @@ final class SectionDrawing
         if (count($near) > 1) {
             $terrain = array_map(fn (array $s): array => [$x($s[0]), $y($s[1])], $near);
             $body = [...$terrain, [$terrain[count($terrain) - 1][0], $bottom], [$terrain[0][0], $bottom]];
-            $this->svg->path('body', Svg::d($body, true))->path('body-hatch', Svg::d($body, true), ['fill' => 'url(#hatch-body)'])->path('terrain', Svg::d($terrain))
+            $this->svg
+                ->path('body', Svg::d($body, true))
+                ->path('body-hatch', Svg::d($body, true), ['fill' => 'url(#hatch-body)'])
+                ->path('terrain', Svg::d($terrain))
                 ->path('natural', Svg::d(array_map(fn (array $s): array => [$x($s[0]), $y($s[2])], $near)));
         }
         $level = $run->grade->heightAt($this->page->cut->station);
         if ($run->kind === 'track') {
             $this->track($run, $level, $x, $y);
         } else {
-            $this->svg->path('roadbed', Svg::d([[$x($run->profile->halfWidth(true) - 4.0), $y($level)], [$x($run->profile->halfWidth(true) - 4.0), $y($level + $run->profile->railTop())], [$x(4.0 - $run->profile->halfWidth(false)), $y($level + $run->profile->railTop())], [$x(4.0 - $run->profile->halfWidth(false)), $y($level)]], true));
+            $this->svg->path(
+                'roadbed',
+                Svg::d(
+                    [
+                        [$x($run->profile->halfWidth(true) - 4.0), $y($level)],
+                        [$x($run->profile->halfWidth(true) - 4.0), $y($level + $run->profile->railTop())],
+                        [$x(4.0 - $run->profile->halfWidth(false)), $y($level + $run->profile->railTop())],
+                        [$x(4.0 - $run->profile->halfWidth(false)), $y($level)],
+                    ],
+                    true,
+                ),
+            );
         }
         $this->svg->close();
         if ($run->kind === 'track') {
             $this->vehicle($run, $level, $x, $y);
         }
         for ($z = 20.0 * ceil(($foot + 2.0) / 20.0); $y($z) > self::WINDOW_TOP + 6.0; $z += 20.0) {
-            $this->svg->line('ticks', self::LEFT - 4.0, $y($z), self::LEFT, $y($z))->text('m tick', self::LEFT - 6.0, $y($z) + 4.0, Decimal::trimmed($z, 0), 'end');
+            $this->svg
+                ->line('ticks', self::LEFT - 4.0, $y($z), self::LEFT, $y($z))
+                ->text('m tick', self::LEFT - 6.0, $y($z) + 4.0, Decimal::trimmed($z, 0), 'end');
         }
         $this->svg->rect('window', self::LEFT, self::WINDOW_TOP, self::RIGHT - self::LEFT, self::WINDOW_HEIGHT);
     }
@@ -176,13 +208,27 @@ final class SectionDrawing
     {
         $profile = $run->profile->toArray();
         $z = $level;
-        foreach (['roadbed' => [$profile['roadbed_mm'], 18.0, 13.0], 'sleeper' => [$profile['sleeper_mm'], 15.0, 15.0]] as $class => [$thick, $foot, $head]) {
-            $this->svg->path($class, Svg::d([[$x($foot), $y($z)], [$x($head), $y($z + $thick)], [$x(-$head), $y($z + $thick)], [$x(-$foot), $y($z)]], true));
+        foreach (
+            [
+                'roadbed' => [$profile['roadbed_mm'], 18.0, 13.0],
+                'sleeper' => [$profile['sleeper_mm'], 15.0, 15.0],
+            ] as $class => [$thick, $foot, $head]
+        ) {
+            $this->svg->path(
+                $class,
+                Svg::d([[$x($foot), $y($z)], [$x($head), $y($z + $thick)], [$x(-$head), $y($z + $thick)], [$x(-$foot), $y($z)]], true),
+            );
             $z += $thick;
         }
         $gauge = $this->page->project->layout->gauge / 2.0;
         foreach ([$gauge, -$gauge - 1.0] as $rail) {
-            $this->svg->rect('railhead', $x($rail + 1.0), $y($z + $profile['rail_mm']), $x($rail) - $x($rail + 1.0), $y($z) - $y($z + $profile['rail_mm']));
+            $this->svg->rect(
+                'railhead',
+                $x($rail + 1.0),
+                $y($z + $profile['rail_mm']),
+                $x($rail) - $x($rail + 1.0),
+                $y($z) - $y($z + $profile['rail_mm']),
+            );
         }
     }
 
@@ -202,7 +248,13 @@ final class SectionDrawing
             $throw = (new VehicleSweeps($run->alignment, $layout->vehicles))->at($station);
             $widest = $throw['left'] >= $throw['right'] ? $throw['left_by'] : $throw['right_by'];
         } catch (InvalidValue) {
-            $this->svg->text('note bad', (self::LEFT + self::RIGHT) / 2.0, self::WINDOW_TOP + 16.0, "the curve is too tight for the {$vehicle->name}", 'middle');
+            $this->svg->text(
+                'note bad',
+                (self::LEFT + self::RIGHT) / 2.0,
+                self::WINDOW_TOP + 16.0,
+                "the curve is too tight for the {$vehicle->name}",
+                'middle',
+            );
 
             return;
         }
@@ -214,16 +266,40 @@ final class SectionDrawing
             [$bl, $br] = $built->inside === null ? [$l, $r] : [$x($built->inside / 2.0), $x(-$built->inside / 2.0)];
             $this->svg->rect('bore', $bl, $head, $br - $bl, $y($level) - $head);
         } elseif ($built?->kind === 'bridge') {
-            $this->svg->rect('deck', $x($run->profile->halfWidth(true)), $y($level), $x(-$run->profile->halfWidth(false)) - $x($run->profile->halfWidth(true)), $y($level - $built->thick) - $y($level));
+            $this->svg->rect(
+                'deck',
+                $x($run->profile->halfWidth(true)),
+                $y($level),
+                $x(-$run->profile->halfWidth(false)) - $x($run->profile->halfWidth(true)),
+                $y($level - $built->thick) - $y($level),
+            );
         }
         $this->svg->path('envelope', Svg::d([[$l, $y($railTop)], [$l, $head], [$r, $head], [$r, $y($railTop)]], true));
         $w = $widest->width / 2.0;
         $roof = max(self::WINDOW_TOP + 26.0, $y($railTop + $widest->height));
-        $this->svg->path('coach', Svg::d([[$x($w), $y($railTop + 3.0)], [$x($w), $roof + 8.0], [$x($w - 4.0), $roof], [$x(4.0 - $w), $roof], [$x(-$w), $roof + 8.0], [$x(-$w), $y($railTop + 3.0)]], true));
+        $this->svg->path(
+            'coach',
+            Svg::d(
+                [
+                    [$x($w), $y($railTop + 3.0)],
+                    [$x($w), $roof + 8.0],
+                    [$x($w - 4.0), $roof],
+                    [$x(4.0 - $w), $roof],
+                    [$x(-$w), $roof + 8.0],
+                    [$x(-$w), $y($railTop + 3.0)],
+                ],
+                true,
+            ),
+        );
         $middle = (self::LEFT + self::RIGHT) / 2.0;
-        $this->svg->text('note', $middle, $roof + 20.0, $widest->name, 'middle')->text('m', $middle, $roof + 33.0, Decimal::trimmed($widest->body, 0), 'middle');
+        $this->svg
+            ->text('note', $middle, $roof + 20.0, $widest->name, 'middle')
+            ->text('m', $middle, $roof + 33.0, Decimal::trimmed($widest->body, 0), 'middle');
         foreach ([[$l, $x(0.0), $throw['left']], [$x(0.0), $r, $throw['right']]] as [$a, $b, $room]) {
-            $this->svg->line('dim', $a, $head - 4.0, $b, $head - 4.0)->line('dim', $a, $head - 7.0, $a, $head - 1.0)->line('dim', $b, $head - 7.0, $b, $head - 1.0)
+            $this->svg
+                ->line('dim', $a, $head - 4.0, $b, $head - 4.0)
+                ->line('dim', $a, $head - 7.0, $a, $head - 1.0)
+                ->line('dim', $b, $head - 7.0, $b, $head - 1.0)
                 ->text('m halo', ($a + $b) / 2.0, $head - 8.0, Decimal::trimmed($room + $margin, 1), 'middle');
         }
     }

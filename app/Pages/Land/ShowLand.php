@@ -37,7 +37,10 @@ final readonly class ShowLand
         ];
     }
 
-    /** @return list<array{edge: string, fixed: bool, points: int, other: string|null, mayCopy: bool}> the board's edges, what lies against each */
+    /**
+     * @return list<array{edge: string, fixed: bool, points: int, other: string|null, mayCopy: bool}> the board's edges, what lies against
+     *     each
+     */
     private function edges(LandPage $page): array
     {
         $joined = Joints::of($page->section, $page->project->sections);
@@ -46,7 +49,10 @@ final readonly class ShowLand
             $other = $joined[$edge] ?? null;
             $fixed = isset($page->section->edges[$edge]);
             $out[] = [
-                'edge' => $edge, 'fixed' => $fixed, 'points' => count($page->section->edges[$edge] ?? []), 'other' => $other?->name,
+                'edge' => $edge,
+                'fixed' => $fixed,
+                'points' => count($page->section->edges[$edge] ?? []),
+                'other' => $other?->name,
                 'mayCopy' => $fixed && $other !== null && Joints::against($page->section, $edge, $other) !== null,
             ];
         }

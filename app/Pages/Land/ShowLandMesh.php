@@ -29,7 +29,11 @@ final readonly class ShowLandMesh
     {
     }
 
-    /** @return array{base: float, points: string, edge: int, strips: list<array{kind: string, edges: list<array{float, float, float, float, float}>}>, waters: list<array{level: float, ring: list<array{float, float}>}>} points as base64 of 32-bit floats, x, y, z of each, those round the board's edge first and in order; strips by pairs of edge points, x, y, x, y, z */
+    /**
+     * @return array{base: float, points: string, edge: int, strips: list<array{kind: string, edges: list<array{float, float, float, float,
+     *     float}>}>, waters: list<array{level: float, ring: list<array{float, float}>}>} points as base64 of 32-bit floats, x, y, z of
+     *     each, those round the board's edge first and in order; strips by pairs of edge points, x, y, x, y, z
+     */
     public function mesh(Layout $layout, SectionRow $row): array
     {
         $project = $this->load->of($layout);
@@ -37,8 +41,11 @@ final readonly class ShowLandMesh
         [$points, $edge] = $this->points($project, $section, $this->desk->sheet($project, $section));
 
         return [
-            'base' => $section->base, 'points' => base64_encode(pack('g*', ...$points)), 'edge' => $edge,
-            'strips' => [...$this->runs($project, $section), ...$this->streams($project, $section)], 'waters' => $this->waters($project, $section),
+            'base' => $section->base,
+            'points' => base64_encode(pack('g*', ...$points)),
+            'edge' => $edge,
+            'strips' => [...$this->runs($project, $section), ...$this->streams($project, $section)],
+            'waters' => $this->waters($project, $section),
         ];
     }
 
@@ -57,7 +64,12 @@ final readonly class ShowLandMesh
         foreach ($breaks as [$x, $y]) {
             $near[(int) floor($x / $cell)][(int) floor($y / $cell)][] = [$x, $y];
         }
-        $ring = [...range(0, $n - 1), ...array_map(fn (int $j): int => $j * $n + $n - 1, range(1, $m - 1)), ...range($n * $m - 2, $n * ($m - 1)), ...array_map(fn (int $j): int => $j * $n, range($m - 2, 1))];
+        $ring = [
+            ...range(0, $n - 1),
+            ...array_map(fn (int $j): int => $j * $n + $n - 1, range(1, $m - 1)),
+            ...range($n * $m - 2, $n * ($m - 1)),
+            ...array_map(fn (int $j): int => $j * $n, range($m - 2, 1)),
+        ];
         $out = [];
         foreach ($ring as $p) {
             array_push($out, $mesh->xs[$p % $n], $mesh->ys[intdiv($p, $n)], $mesh->z[$p]);
@@ -81,7 +93,7 @@ final readonly class ShowLandMesh
     {
         [$i, $j] = [(int) floor($x / $cell), (int) floor($y / $cell)];
         for ($k = 0; $k < 9; $k++) {
-            foreach ($near[$i + $k % 3 - 1][$j + intdiv($k, 3) - 1] ?? [] as [$px, $py]) {
+            foreach ($near[$i + ($k % 3) - 1][$j + intdiv($k, 3) - 1] ?? [] as [$px, $py]) {
                 if (hypot($px - $x, $py - $y) < self::CLEAR_CELLS * $cell) {
                     return true;
                 }
@@ -117,9 +129,13 @@ final readonly class ShowLandMesh
         $out = [];
         $parts = max(1, (int) ceil(($to - $from) / self::STEP_MM));
         for ($k = 0; $k <= $parts; $k++) {
-            $station = $from + ($to - $from) * $k / $parts;
+            $station = $from + (($to - $from) * $k) / $parts;
             $half = $run->kind === 'road' ? min($run->profile->halfWidth(true), $run->profile->halfWidth(false)) - 4.0 : 15.0;
-            $out[] = $this->pair($run->alignment->beside($station, $half), $run->alignment->beside($station, -$half), $run->grade->heightAt($station) + $run->profile->railTop());
+            $out[] = $this->pair(
+                $run->alignment->beside($station, $half),
+                $run->alignment->beside($station, -$half),
+                $run->grade->heightAt($station) + $run->profile->railTop(),
+            );
         }
 
         return $out;
@@ -137,7 +153,11 @@ final readonly class ShowLandMesh
                 $across = atan2($ny - $py, $nx - $px) + M_PI / 2.0;
                 $here = new Point($x, $y);
                 if ($x >= 0.0 && $y >= 0.0 && $x <= $section->width && $y <= $section->depth) {
-                    $edges[] = $this->pair($here->toward($across, $stream->width / 2.0), $here->toward($across, -$stream->width / 2.0), $stream->levels[$k]);
+                    $edges[] = $this->pair(
+                        $here->toward($across, $stream->width / 2.0),
+                        $here->toward($across, -$stream->width / 2.0),
+                        $stream->levels[$k],
+                    );
                 }
             }
             if (count($edges) > 1) {

@@ -39,7 +39,13 @@ final readonly class ShowMeasure
         }
         $model = $this->desk->model($project, $section);
         $units = $project->layout->units;
-        $words = sprintf('x %s, y %s · %s high · %d°', Length::field($x, $units), Length::field($y, $units), Length::show($model->heightAt($x, $y), $units, 1), round($this->slope($model, $x, $y, $section->width, $section->depth)));
+        $words = sprintf(
+            'x %s, y %s · %s high · %d°',
+            Length::field($x, $units),
+            Length::field($y, $units),
+            Length::show($model->heightAt($x, $y), $units, 1),
+            round($this->slope($model, $x, $y, $section->width, $section->depth)),
+        );
         $nearest = null;
         foreach ($model->grading->runs as $run) {
             $place = $run->alignment->nearest(new Point($x, $y));
@@ -48,11 +54,13 @@ final readonly class ShowMeasure
             }
         }
 
-        return $nearest === null ? $words : $words.sprintf(' · st %d, %s off', round($nearest['station']), Length::show(abs($nearest['offset']), $units, 0));
+        return $nearest === null
+            ? $words
+            : $words.sprintf(' · st %d, %s off', round($nearest['station']), Length::show(abs($nearest['offset']), $units, 0));
     }
 
     /**
-     * @param list<array{float, float}> $points section coordinates
+     * @param  list<array{float, float}>  $points section coordinates
      *
      * @throws InvalidValue for less than two
      */
@@ -67,17 +75,28 @@ final readonly class ShowMeasure
             }
         }
         $project = $this->load->of($layout);
-        $tape = TapeMeasure::along($this->desk->model($project, $project->section($row->uid)), array_map(fn (array $p): Point => new Point($p[0], $p[1]), $points));
+        $tape = TapeMeasure::along(
+            $this->desk->model($project, $project->section($row->uid)),
+            array_map(fn (array $p): Point => new Point($p[0], $p[1]), $points),
+        );
         $units = $project->layout->units;
 
-        return sprintf('%s in plan, %s real · %s along the ground · rises %s', Length::show($tape->plan, $units, 1), $this->real($project, $tape->plan), Length::show($tape->ground, $units, 1), Length::show($tape->rise, $units, 1));
+        return sprintf(
+            '%s in plan, %s real · %s along the ground · rises %s',
+            Length::show($tape->plan, $units, 1),
+            $this->real($project, $tape->plan),
+            Length::show($tape->ground, $units, 1),
+            Length::show($tape->rise, $units, 1),
+        );
     }
 
     private function real(Project $project, float $mm): string
     {
         $there = $project->layout->scale->toPrototype($mm);
 
-        return $project->layout->units === Units::Metric ? Decimal::trimmed($there / 1000.0, 1).' m' : Decimal::trimmed($there / 304.8, 1).' ft';
+        return $project->layout->units === Units::Metric
+            ? Decimal::trimmed($there / 1000.0, 1).' m'
+            : Decimal::trimmed($there / 304.8, 1).' ft';
     }
 
     private function slope(LandModel $model, float $x, float $y, float $width, float $depth): float

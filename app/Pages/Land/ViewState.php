@@ -28,7 +28,16 @@ final readonly class ViewState
         $word = fn (string $key): ?string => is_string($query[$key] ?? null) && $query[$key] !== '' ? $query[$key] : null;
         $tab = $word('tab');
 
-        return new self($word('run'), $number('st'), $number('cx'), $word('pick'), in_array($tab, ['line', 'grade', 'formation', 'structures'], true) ? $tab : 'line', $number('at_x'), $number('at_y'), in_array($word('tint'), self::TINTS, true) ? (string) $word('tint') : 'heights');
+        return new self(
+            $word('run'),
+            $number('st'),
+            $number('cx'),
+            $word('pick'),
+            in_array($tab, ['line', 'grade', 'formation', 'structures'], true) ? $tab : 'line',
+            $number('at_x'),
+            $number('at_y'),
+            in_array($word('tint'), self::TINTS, true) ? (string) $word('tint') : 'heights',
+        );
     }
 
     public function picking(?string $uid, ?string $tab = null): self

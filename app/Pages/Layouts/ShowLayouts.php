@@ -45,7 +45,12 @@ final readonly class ShowLayouts
     {
         $layout = $unreadable->layout;
 
-        return ['layout' => $layout, 'faults' => $unreadable->faults->all, 'undo' => $this->ledger->next($layout)['undo'], 'seen' => $this->ledger->newest($layout)?->id];
+        return [
+            'layout' => $layout,
+            'faults' => $unreadable->faults->all,
+            'undo' => $this->ledger->next($layout)['undo'],
+            'seen' => $this->ledger->newest($layout)?->id,
+        ];
     }
 
     /** @return array<string, mixed> for the view layouts.settings */
@@ -53,16 +58,33 @@ final readonly class ShowLayouts
     {
         $project = $this->load->of($layout);
         $zone = new DateTimeZone($layout->zone);
-        $history = Revision::query()->where('layout_id', $layout->id)->orderByDesc('id')->limit(8)->get()->map(fn (Revision $r): array => [
-            'at' => (new DateTimeImmutable($r->made_at, new DateTimeZone('UTC')))->setTimezone($zone)->format('D j M, H:i'),
-            'sentence' => (['undo' => 'Undone: ', 'redo' => 'Done again: '][$r->kind] ?? '').$r->sentence,
-        ])->all();
+        $history = Revision::query()
+            ->where('layout_id', $layout->id)
+            ->orderByDesc('id')
+            ->limit(8)
+            ->get()
+            ->map(
+                fn (Revision $r): array => [
+                    'at' => (new DateTimeImmutable($r->made_at, new DateTimeZone('UTC')))->setTimezone($zone)->format('D j M, H:i'),
+                    'sentence' => (['undo' => 'Undone: ', 'redo' => 'Done again: '][$r->kind] ?? '').$r->sentence,
+                ],
+            )
+            ->all();
 
         return [
-            'layout' => $layout, 'project' => $project, 'sheet' => $project->layout, 'sections' => $layout->sections()->get(),
-            'boards' => $this->boards($project, 170.0), 'history' => $history, 'next' => $this->ledger->next($layout),
-            'zones' => DateTimeZone::listIdentifiers(), 'rooms' => $project->works->rooms, 'held' => array_values(array_map(fn (Section $s): string => $s->uid, array_filter($project->sections, $project->isHeld(...)))),
-            'roomSince' => fn (Room $room): string => (new DateTimeImmutable('@'.(int) $room->since * 60))->setTimezone(new DateTimeZone($project->layout->zone))->format('D j M, H:i'),
+            'layout' => $layout,
+            'project' => $project,
+            'sheet' => $project->layout,
+            'sections' => $layout->sections()->get(),
+            'boards' => $this->boards($project, 170.0),
+            'history' => $history,
+            'next' => $this->ledger->next($layout),
+            'zones' => DateTimeZone::listIdentifiers(),
+            'rooms' => $project->works->rooms,
+            'held' => array_values(array_map(fn (Section $s): string => $s->uid, array_filter($project->sections, $project->isHeld(...)))),
+            'roomSince' => fn (Room $room): string => (new DateTimeImmutable('@'.(int) $room->since * 60))
+                ->setTimezone(new DateTimeZone($project->layout->zone))
+                ->format('D j M, H:i'),
         ];
     }
 

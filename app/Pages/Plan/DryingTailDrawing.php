@@ -24,6 +24,8 @@ final class DryingTailDrawing
         }
         [$a, $b] = [$x($half), max($x($half) + 2.0, $x($most))];
 
-        return $svg->path("tail-fill st-{$state}", Svg::d([[0.0, 4.5], [$a, 4.5], [$b, 7.0], [$a, 9.5], [0.0, 9.5]], true))->line("tail-half st-{$state}", $a, 1.0, $a, 13.0);
+        return $svg
+            ->path("tail-fill st-{$state}", Svg::d([[0.0, 4.5], [$a, 4.5], [$b, 7.0], [$a, 9.5], [0.0, 9.5]], true))
+            ->line("tail-half st-{$state}", $a, 1.0, $a, 13.0);
     }
 }

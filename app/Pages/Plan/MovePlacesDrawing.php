@@ -16,9 +16,9 @@ final class MovePlacesDrawing
     private const LETTER = 5.5;
 
     /**
-     * @param array<string, list<list<array{float, float}>>> $contours
-     * @param list<array{section: string, x: float, y: float, number: int}> $marks section coordinates
-     * @param array<string, int> $minutes section uid → minutes
+     * @param  array<string, list<list<array{float, float}>>>  $contours
+     * @param  list<array{section: string, x: float, y: float, number: int}>  $marks section coordinates
+     * @param  array<string, int>  $minutes section uid → minutes
      */
     public static function of(Project $project, array $contours, array $marks, array $minutes): ?Svg
     {
@@ -33,15 +33,26 @@ final class MovePlacesDrawing
         foreach ($marks as $mark) {
             [$x, $y] = $plan->at($project->section($mark['section']), $mark['x'], $mark['y']);
             $key = round($x).'|'.round($y);
-            $spots[$key] = [...($spots[$key] ?? [$x, $y]), $mark['number']];
+            $spots[$key] = [...$spots[$key] ?? [$x, $y], $mark['number']];
         }
         foreach ($spots as $spot) {
             $words = implode(' ', array_slice($spot, 2));
             $wide = 9.0 + 6.6 * mb_strlen($words);
             $x = max($wide / 2.0 + 4.0, min(438.0 - $wide / 2.0, $spot[0]));
-            $place = $labels->place($words, 6.6, 14.0, [[$x - $wide / 2.0 + 4.5, $spot[1] + 4.0], [$x - $wide / 2.0 + 4.5, $spot[1] + 22.0], [$x - $wide / 2.0 + 4.5, $spot[1] - 14.0], [$x + $wide * 0.6, $spot[1] + 4.0]]);
+            $place = $labels->place($words, 6.6, 14.0, [
+                [$x - $wide / 2.0 + 4.5, $spot[1] + 4.0],
+                [$x - $wide / 2.0 + 4.5, $spot[1] + 22.0],
+                [$x - $wide / 2.0 + 4.5, $spot[1] - 14.0],
+                [$x + $wide * 0.6, $spot[1] + 4.0],
+            ]);
             if ($place !== null) {
-                $svg->rect('where-mark', $place[0] - 4.5, $place[1] - 12.0, $wide, 16.0, ['rx' => 8])->text('m where-word', $place[0] + $wide / 2.0 - 4.5, $place[1], $words, 'middle');
+                $svg->rect('where-mark', $place[0] - 4.5, $place[1] - 12.0, $wide, 16.0, ['rx' => 8])->text(
+                    'm where-word',
+                    $place[0] + $wide / 2.0 - 4.5,
+                    $place[1],
+                    $words,
+                    'middle',
+                );
             }
         }
         foreach ($project->sections as $section) {

@@ -51,10 +51,16 @@ final class SessionDrawing
         $this->height = 124.0 + self::TAIL * max(2, count($tails)) + 12.0;
         $clock = $this->page->words;
         [$from, $to] = $this->page->session;
-        $this->svg = new Svg(self::WIDTH, $this->height, 'The session as a lit window: '.$clock->clock($from).' to '.$clock->clock($to), ['id' => 'window', 'class' => 'drawing lit-window']);
+        $this->svg = new Svg(
+            self::WIDTH,
+            $this->height,
+            'The session as a lit window: '.$clock->clock($from).' to '.$clock->clock($to),
+            ['id' => 'window', 'class' => 'drawing lit-window'],
+        );
         $this->svg->hatch('bare-glass', 'glass-line', 7.0, 45.0);
         $this->svg->rect('dusk', 0.0, 0.0, self::WIDTH, $this->height)->path('dusk-hills', $this->hills());
-        $this->svg->rect('window-frame', self::LEFT - 5.0, 21.0, self::RIGHT - self::LEFT + 10.0, $this->height - 29.0)
+        $this->svg
+            ->rect('window-frame', self::LEFT - 5.0, 21.0, self::RIGHT - self::LEFT + 10.0, $this->height - 29.0)
             ->rect('lit', self::LEFT, 26.0, self::RIGHT - self::LEFT, $this->height - 39.0);
         $this->clock($from, $to);
         $this->panes();
@@ -71,7 +77,9 @@ final class SessionDrawing
         [$from, $to] = $this->page->session;
         $scale = (self::RIGHT - self::LEFT) / ($to - $from);
 
-        return $minute <= $to ? self::LEFT + max(0.0, $minute - $from) * $scale : min(self::NIGHT_END, self::RIGHT + ($minute - $to) / self::NIGHT);
+        return $minute <= $to
+            ? self::LEFT + max(0.0, $minute - $from) * $scale
+            : min(self::NIGHT_END, self::RIGHT + ($minute - $to) / self::NIGHT);
     }
 
     private function clock(int $from, int $to): void
@@ -82,7 +90,14 @@ final class SessionDrawing
             $strong = $minute % $step === 0;
             $this->svg->line($strong ? 'bar strong' : 'bar', $this->x($minute), 26.0, $this->x($minute), $this->height - 13.0);
         }
-        $marks = [$from, ...array_filter(range((int) (ceil($from / $step) * $step), $to, $step), fn (int $m): bool => $m - $from > 0.4 * $step && $to - $m > 0.4 * $step), $to];
+        $marks = [
+            $from,
+            ...array_filter(
+                range((int) (ceil($from / $step) * $step), $to, $step),
+                fn (int $m): bool => $m - $from > 0.4 * $step && $to - $m > 0.4 * $step,
+            ),
+            $to,
+        ];
         foreach ($marks as $k => $minute) {
             $this->svg->text('m dusk-word', $this->x($minute), 15.0, $clock->clock($minute), $k === 0 ? 'start' : 'middle');
         }
@@ -91,11 +106,19 @@ final class SessionDrawing
         for ($minute = (int) (ceil(($to + 60) / $six) * $six); $this->x($minute) < self::NIGHT_END; $minute += $six) {
             $local = $minute - (int) (($clock->at($minute)->getOffset() / 60) % $six);
             if ($this->x($local) > self::RIGHT + 34.0 && $this->x($local) < self::NIGHT_END - 14.0) {
-                $this->svg->line('night-bar', $this->x($local), 21.0, $this->x($local), $this->height - 8.0)->text('m dusk-soft', $this->x($local), 15.0, $clock->clock($local), 'middle');
+                $this->svg
+                    ->line('night-bar', $this->x($local), 21.0, $this->x($local), $this->height - 8.0)
+                    ->text('m dusk-soft', $this->x($local), 15.0, $clock->clock($local), 'middle');
             }
         }
-        $this->svg->text('dusk-soft small', self::WIDTH - 16.0, 15.0, 'ready, 50–90 %', 'end')
-            ->text('dusk-soft small', self::RIGHT + 14.0, 38.0, 'after lights out time runs '.round(self::NIGHT * (self::RIGHT - self::LEFT) / ($to - $from)).' times as fast here');
+        $this->svg
+            ->text('dusk-soft small', self::WIDTH - 16.0, 15.0, 'ready, 50–90 %', 'end')
+            ->text(
+                'dusk-soft small',
+                self::RIGHT + 14.0,
+                38.0,
+                'after lights out time runs '.round((self::NIGHT * (self::RIGHT - self::LEFT)) / ($to - $from)).' times as fast here',
+            );
     }
 
     private function panes(): void
@@ -115,7 +138,13 @@ final class SessionDrawing
             if ($placed->start - $until >= 2) {
                 $this->glass($until, $placed->start);
             }
-            $this->pane((float) $placed->start, (float) $placed->end, ++$number, $placed->move->coat->title(), $number === $this->page->next() && $this->page->current === null ? 'pane first' : 'pane');
+            $this->pane(
+                (float) $placed->start,
+                (float) $placed->end,
+                ++$number,
+                $placed->move->coat->title(),
+                $number === $this->page->next() && $this->page->current === null ? 'pane first' : 'pane',
+            );
             $until = max($until, $placed->end);
         }
         if ($this->page->session[1] - $until >= 2) {
@@ -127,7 +156,9 @@ final class SessionDrawing
     {
         [$a, $b] = [$this->x($from), $this->x($to)];
         $wide = max(3.0, $b - $a - 2.0);
-        $this->svg->rect($class, $a + 1.0, self::PANE_TOP, $wide, self::PANE)->line('pane-edge', $a + 1.0, self::PANE_TOP, $a + 1.0 + $wide, self::PANE_TOP);
+        $this->svg
+            ->rect($class, $a + 1.0, self::PANE_TOP, $wide, self::PANE)
+            ->line('pane-edge', $a + 1.0, self::PANE_TOP, $a + 1.0 + $wide, self::PANE_TOP);
         if ($wide >= 16.0) {
             $this->svg->text('pane-number', $a + min(8.0, $wide / 2.0 - 5.0), self::PANE_TOP + 23.0, (string) $number);
         }
@@ -138,7 +169,12 @@ final class SessionDrawing
         $words = $title;
         $most = (int) floor(($wide - 12.0) / 6.0);
         if ($most >= 4) {
-            $this->svg->text('h lit-word', $a + 8.0, self::PANE_TOP + 41.0, mb_strlen($words) > $most ? rtrim(mb_substr($words, 0, $most - 1)).'…' : $words);
+            $this->svg->text(
+                'h lit-word',
+                $a + 8.0,
+                self::PANE_TOP + 41.0,
+                mb_strlen($words) > $most ? rtrim(mb_substr($words, 0, $most - 1)).'…' : $words,
+            );
         }
     }
 
@@ -148,7 +184,9 @@ final class SessionDrawing
         $this->svg->rect('glass', $a + 1.0, self::PANE_TOP, $b - $a - 2.0, self::PANE, ['fill' => 'url(#bare-glass)']);
         $words = 'free '.($to - $from);
         if ($b - $a > 54.0) {
-            $this->svg->rect('lit', ($a + $b) / 2.0 - 24.0, self::PANE_TOP + 16.0, 48.0, 17.0)->text('lit-word', ($a + $b) / 2.0, self::PANE_TOP + 29.0, $words, 'middle');
+            $this->svg
+                ->rect('lit', ($a + $b) / 2.0 - 24.0, self::PANE_TOP + 16.0, 48.0, 17.0)
+                ->text('lit-word', ($a + $b) / 2.0, self::PANE_TOP + 29.0, $words, 'middle');
         }
     }
 
@@ -162,11 +200,23 @@ final class SessionDrawing
         $work = $this->page->plan->work;
         foreach ([...$this->page->done, ...array_filter([$this->page->current])] as $laid) {
             $milestone = $this->milestone($laid);
-            $add($laid->coat, $laid->title, (float) $work->endOf($laid), $work->reached($laid, $milestone, 0.5), $work->reached($laid, $milestone, 0.9));
+            $add(
+                $laid->coat,
+                $laid->title,
+                (float) $work->endOf($laid),
+                $work->reached($laid, $milestone, 0.5),
+                $work->reached($laid, $milestone, 0.9),
+            );
         }
         foreach ($this->page->moves as $placed) {
             $milestone = $this->milestone($placed);
-            $add($placed->move->coat->uid, $placed->move->coat->title(), (float) $placed->end, $this->page->plan->reached($placed, $milestone, 0.5), $this->page->plan->reached($placed, $milestone, 0.9));
+            $add(
+                $placed->move->coat->uid,
+                $placed->move->coat->title(),
+                (float) $placed->end,
+                $this->page->plan->reached($placed, $milestone, 0.5),
+                $this->page->plan->reached($placed, $milestone, 0.9),
+            );
         }
 
         return array_values($out);
@@ -195,11 +245,16 @@ final class SessionDrawing
             // It goes on beyond what is shown.
             $this->svg->path("tail-tick{$night}", Svg::d([[$b + 3.0, $y - 5.0], [$b + 8.0, $y], [$b + 3.0, $y + 5.0]]));
         } else {
-            $this->svg->path("taper{$night}", Svg::d([[$b, $y - 2.5], [$c, $y], [$b, $y + 2.5]], true))->line("tail-tick{$night}", $b, $y - 6.0, $b, $y + 6.0);
+            $this->svg
+                ->path("taper{$night}", Svg::d([[$b, $y - 2.5], [$c, $y], [$b, $y + 2.5]], true))
+                ->line("tail-tick{$night}", $b, $y - 6.0, $b, $y + 6.0);
         }
         $words = $this->page->words;
-        $range = $words->isToday((int) $tail['most']) ? $words->clock((int) $tail['half']).'–'.$words->clock((int) $tail['most'])
-            : ($tail['most'] - $this->page->words->now < 1440 ? $words->clock((int) $tail['half']).'–'.$words->clock((int) $tail['most']) : $words->at((int) $tail['half'])->format('D H:i').'–'.$words->at((int) $tail['most'])->format('D H:i'));
+        $range = $words->isToday((int) $tail['most'])
+            ? $words->clock((int) $tail['half']).'–'.$words->clock((int) $tail['most'])
+            : ($tail['most'] - $this->page->words->now < 1440
+                ? $words->clock((int) $tail['half']).'–'.$words->clock((int) $tail['most'])
+                : $words->at((int) $tail['half'])->format('D H:i').'–'.$words->at((int) $tail['most'])->format('D H:i'));
         $this->svg->text('m dusk-word', self::WIDTH - 16.0, $y + 4.0, $range, 'end');
         $name = $tail['name'];
         $room = self::RIGHT - $a - 14.0;
@@ -215,7 +270,9 @@ final class SessionDrawing
         $now = $this->page->words->now;
         [$from, $to] = $this->page->session;
         if ($now > $from && $now < $to) {
-            $this->svg->line('now-line', $this->x($now), 18.0, $this->x($now), $this->height - 8.0)->circle('now-ring', $this->x($now), self::PANE_TOP + self::PANE + 8.0, 4.5);
+            $this->svg
+                ->line('now-line', $this->x($now), 18.0, $this->x($now), $this->height - 8.0)
+                ->circle('now-ring', $this->x($now), self::PANE_TOP + self::PANE + 8.0, 4.5);
         }
     }
 

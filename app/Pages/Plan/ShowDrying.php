@@ -39,28 +39,79 @@ final readonly class ShowDrying
         $days = max(self::MIN_DAYS, min(self::MAX_DAYS, (int) ceil(($last - $from) / 1440)));
         $chain = $plan->chain();
         $found = array_values(array_filter($plan->moves, fn (PlacedMove $p): bool => $p->move->id === $picked))[0] ?? null;
-        $page = new DryingPage($plan, $words, $from, $days, $chain, $found?->move->id, fn (string $move): string => route('drying.show', [$layout, 'move' => $move]));
+        $page = new DryingPage(
+            $plan,
+            $words,
+            $from,
+            $days,
+            $chain,
+            $found?->move->id,
+            fn (string $move): string => route('drying.show', [$layout, 'move' => $move]),
+        );
 
         return [
-            'layout' => $layout, 'project' => $project, 'words' => $words, 'plan' => $plan, 'first' => $project->sections[0] ?? null, 'rail' => $this->rail->of($project, null, $plan->work),
-            'line' => TimelineDrawing::of($page), 'span' => $words->day($from).' to '.$words->day($from + 1440 * $days - 60), 'facts' => $this->facts($plan, $words), 'picked' => $found, 'held' => $found !== null && in_array($found->move->id, $chain, true),
-            'times' => array_map(fn (BenchTime $t): array => ['uid' => $t->uid, 'kind' => $t->kind, 'visit' => $t->kind === 'visit' || $t->kind === 'single', 'text' => $this->sentence($t)], array_values(array_filter($project->works->times, fn (BenchTime $t): bool => $t->kind !== 'busy'))), 'next' => $this->ledger->next($layout),
-            'show' => $this->show($plan, $words), 'moves' => array_slice($plan->moves, 0, 60), 'unplaced' => array_slice($plan->unplaced, 0, 12), 'dayNames' => BenchTime::DAYS,
+            'layout' => $layout,
+            'project' => $project,
+            'words' => $words,
+            'plan' => $plan,
+            'first' => $project->sections[0] ?? null,
+            'rail' => $this->rail->of($project, null, $plan->work),
+            'line' => TimelineDrawing::of($page),
+            'span' => $words->day($from).' to '.$words->day($from + 1440 * $days - 60),
+            'facts' => $this->facts($plan, $words),
+            'picked' => $found,
+            'held' => $found !== null && in_array($found->move->id, $chain, true),
+            'times' => array_map(
+                fn (BenchTime $t): array => [
+                    'uid' => $t->uid,
+                    'kind' => $t->kind,
+                    'visit' => $t->kind === 'visit' || $t->kind === 'single',
+                    'text' => $this->sentence($t),
+                ],
+                array_values(array_filter($project->works->times, fn (BenchTime $t): bool => $t->kind !== 'busy')),
+            ),
+            'next' => $this->ledger->next($layout),
+            'show' => $this->show($plan, $words),
+            'moves' => array_slice($plan->moves, 0, 60),
+            'unplaced' => array_slice($plan->unplaced, 0, 12),
+            'dayNames' => BenchTime::DAYS,
         ];
     }
 
     /** @return list<array{label: string, figure: Quantity|null, text: string, unit: string}> */
     private function facts(BenchPlan $plan, ClockWords $words): array
     {
-        $facts = [['label' => 'Moves to come', 'figure' => new Quantity(count($plan->moves), 'moves', 'applications that are planned'), 'text' => '', 'unit' => $plan->unplaced === [] ? 'all in sessions' : count($plan->unplaced).' in none'],
-            ['label' => 'Hands on', 'figure' => new Quantity($plan->minutes() / 60.0, 'h', 'minutes of all planned moves', decimals: 1), 'text' => '', 'unit' => 'h']];
+        $facts = [
+            [
+                'label' => 'Moves to come',
+                'figure' => new Quantity(count($plan->moves), 'moves', 'applications that are planned'),
+                'text' => '',
+                'unit' => $plan->unplaced === [] ? 'all in sessions' : count($plan->unplaced).' in none',
+            ],
+            [
+                'label' => 'Hands on',
+                'figure' => new Quantity($plan->minutes() / 60.0, 'h', 'minutes of all planned moves', decimals: 1),
+                'text' => '',
+                'unit' => 'h',
+            ],
+        ];
         $last = $plan->lastHandsOn();
         if ($last !== null) {
-            $facts[] = ['label' => 'Last hands-on minute', 'figure' => null, 'text' => $words->at($last)->format('D j M'), 'unit' => $words->clock($last)];
+            $facts[] = [
+                'label' => 'Last hands-on minute',
+                'figure' => null,
+                'text' => $words->at($last)->format('D j M'),
+                'unit' => $words->clock($last),
+            ];
         }
         [$half, $most] = [$plan->ready(0.5), $plan->ready(0.9)];
         if ($half !== null && $most !== null) {
-            $facts[] = ['label' => 'All cured, 50–90 %', 'figure' => null, 'text' => $words->at($half)->format('j M'), 'unit' => 'to '.$words->at($most)->format('j M')];
+            $facts[] = [
+                'label' => 'All cured, 50–90 %',
+                'figure' => null,
+                'text' => $words->at($half)->format('j M'),
+                'unit' => 'to '.$words->at($most)->format('j M'),
+            ];
         }
 
         return $facts;
@@ -74,7 +125,11 @@ final readonly class ShowDrying
             return null;
         }
         $at = intdiv((new DateTimeImmutable($date, $plan->work->zone()))->getTimestamp(), 60);
-        $boards = array_filter($plan->slack(), fn (int $slack, string $uid): bool => ($plan->work->rules()->dueOf($uid)['date'] ?? null) === null, ARRAY_FILTER_USE_BOTH);
+        $boards = array_filter(
+            $plan->slack(),
+            fn (int $slack, string $uid): bool => ($plan->work->rules()->dueOf($uid)['date'] ?? null) === null,
+            ARRAY_FILTER_USE_BOTH,
+        );
         $slack = $boards === [] || ($plan->moves === [] && $plan->work->project->works->laid === []) ? null : min($boards);
         $sure = '('.Decimal::trimmed(100.0 * $plan->work->certainty(), 0).' %)';
         $text = match (true) {
@@ -84,12 +139,21 @@ final readonly class ShowDrying
             default => 'safe to travel '.ClockWords::span($slack)." before it {$sure}",
         };
 
-        return ['date' => $date, 'text' => $words->day($at).': '.$text, 'late' => $plan->unplaced !== [] || ($slack !== null && $slack < 0)];
+        return [
+            'date' => $date,
+            'text' => $words->day($at).': '.$text,
+            'late' => $plan->unplaced !== [] || ($slack !== null && $slack < 0),
+        ];
     }
 
     private function sentence(BenchTime $time): string
     {
-        $hours = BenchTime::clock($time->from).'–'.BenchTime::clock($time->to).($time->hands > 1 ? ", {$time->hands} pairs of hands" : '').($time->who === '' ? '' : ", {$time->who}");
+        $hours =
+            BenchTime::clock($time->from).
+            '–'.
+            BenchTime::clock($time->to).
+            ($time->hands > 1 ? ", {$time->hands} pairs of hands" : '').
+            ($time->who === '' ? '' : ", {$time->who}");
         $date = $time->date === null ? '' : (new DateTimeImmutable($time->date))->format('D j M Y');
 
         $until = $time->until === null ? '' : ' to '.(new DateTimeImmutable($time->until))->format('D j M');

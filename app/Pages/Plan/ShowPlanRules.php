@@ -18,8 +18,12 @@ use IdleRidge\Core\Schedule\BenchTime;
 /** How the layout is planned: how sure, in which turns, tools, dates, calendars; what stands idle; a longer search. */
 final readonly class ShowPlanRules
 {
-    public function __construct(private ProjectLoader $load, private ComputedPlan $desk, private ShowRail $rail, private PlanSearch $search)
-    {
+    public function __construct(
+        private ProjectLoader $load,
+        private ComputedPlan $desk,
+        private ShowRail $rail,
+        private PlanSearch $search,
+    ) {
     }
 
     /** @return array<string, mixed> for the view drying.bench */
@@ -31,7 +35,12 @@ final readonly class ShowPlanRules
         $words = new ClockWords($work->zone(), $work->now);
         $late = $plan->late();
         $tools = [];
-        foreach ([...array_map(fn ($c) => $c->recipe, $project->works->coats), ...array_map(fn ($l) => $l->recipe, $project->works->laid)] as $recipe) {
+        foreach (
+            [
+                ...array_map(fn ($c) => $c->recipe, $project->works->coats),
+                ...array_map(fn ($l) => $l->recipe, $project->works->laid),
+            ] as $recipe
+        ) {
             foreach ($recipe->tools as $tool) {
                 $tools[$tool] = $work->rules()->tools($tool);
             }
@@ -45,10 +54,34 @@ final readonly class ShowPlanRules
         }
 
         return [
-            'layout' => $layout, 'first' => $project->sections[0] ?? null, 'rail' => $this->rail->of($project, null, $work), 'rules' => $work->rules(), 'tools' => $tools + $work->rules()->tools, 'calendars' => $calendars, 'words' => $words, 'plan' => $plan,
-            'boards' => array_map(fn (Section $s): array => ['section' => $s, 'due' => $work->rules()->dueOf($s->uid), 'late' => $late[$s->uid] ?? null, 'effective' => $work->dueOf($s)], $project->sections),
-            'idle' => array_map(fn (IdleTime $i): array => ['when' => $words->day($i->from).', '.$words->clock($i->from).' to '.$words->clock($i->to), 'minutes' => $i->minutes(), 'fillers' => $i->fillers], IdleTime::of($plan)),
-            'search' => $this->search->state($layout), 'gap' => $plan->lastHandsOn() === null ? null : max(0, $plan->lastHandsOn() - $plan->bound), 'changes' => BenchTime::clockChanges($project->works->times, $work->zone(), $work->now, BenchWork::HORIZON_DAYS),
+            'layout' => $layout,
+            'first' => $project->sections[0] ?? null,
+            'rail' => $this->rail->of($project, null, $work),
+            'rules' => $work->rules(),
+            'tools' => $tools + $work->rules()->tools,
+            'calendars' => $calendars,
+            'words' => $words,
+            'plan' => $plan,
+            'boards' => array_map(
+                fn (Section $s): array => [
+                    'section' => $s,
+                    'due' => $work->rules()->dueOf($s->uid),
+                    'late' => $late[$s->uid] ?? null,
+                    'effective' => $work->dueOf($s),
+                ],
+                $project->sections,
+            ),
+            'idle' => array_map(
+                fn (IdleTime $i): array => [
+                    'when' => $words->day($i->from).', '.$words->clock($i->from).' to '.$words->clock($i->to),
+                    'minutes' => $i->minutes(),
+                    'fillers' => $i->fillers,
+                ],
+                IdleTime::of($plan),
+            ),
+            'search' => $this->search->state($layout),
+            'gap' => $plan->lastHandsOn() === null ? null : max(0, $plan->lastHandsOn() - $plan->bound),
+            'changes' => BenchTime::clockChanges($project->works->times, $work->zone(), $work->now, BenchWork::HORIZON_DAYS),
         ];
     }
 }

@@ -24,10 +24,20 @@ use Psr\Clock\ClockInterface;
 final readonly class ShowReadyBy
 {
     /** What must be there besides what is used up. */
-    private const ALWAYS = ['this list and the reference pictures', 'pencil, rule, square', 'knife with fresh blades', 'bin bags, kitchen paper', 'covers for what dries'];
+    private const ALWAYS = [
+        'this list and the reference pictures',
+        'pencil, rule, square',
+        'knife with fresh blades',
+        'bin bags, kitchen paper',
+        'covers for what dries',
+    ];
 
-    public function __construct(private ProjectLoader $load, private ComputedPlan $desk, private ShowRail $rail, private ClockInterface $clock)
-    {
+    public function __construct(
+        private ProjectLoader $load,
+        private ComputedPlan $desk,
+        private ShowRail $rail,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @return array<string, mixed> for the view drying.by */
@@ -47,7 +57,11 @@ final readonly class ShowReadyBy
         } catch (InvalidValues|InvalidValue $refused) {
             $fault = $refused->getMessage();
         }
-        $end ??= (new DateTimeImmutable('@'.$work->now * 60))->setTimezone($work->zone())->modify('sunday this week')->setTime(0, 0)->modify('+1 day');
+        $end ??= (new DateTimeImmutable('@'.$work->now * 60))
+            ->setTimezone($work->zone())
+            ->modify('sunday this week')
+            ->setTime(0, 0)
+            ->modify('+1 day');
 
         return ['typed' => $date, 'fault' => $fault] + $this->page($layout, $work, intdiv($end->getTimestamp(), 60));
     }
@@ -56,7 +70,13 @@ final readonly class ShowReadyBy
     public function visit(Layout $layout, string $uid): array
     {
         $work = $this->work($layout);
-        $visit = array_values(array_filter($work->project->works->times, fn (BenchTime $t): bool => $t->uid === $uid && in_array($t->kind, ['visit', 'single'], true)))[0] ?? abort(404);
+        $visit =
+            array_values(
+                array_filter(
+                    $work->project->works->times,
+                    fn (BenchTime $t): bool => $t->uid === $uid && in_array($t->kind, ['visit', 'single'], true),
+                ),
+            )[0] ?? abort(404);
         $zone = $work->zone();
         $from = intdiv((new DateTimeImmutable((string) $visit->date, $zone))->getTimestamp(), 60);
         $to = intdiv((new DateTimeImmutable($visit->until ?? (string) $visit->date, $zone))->modify('+1 day')->getTimestamp(), 60);
@@ -71,7 +91,19 @@ final readonly class ShowReadyBy
             }
         }
 
-        return ['still' => array_values(array_filter($left, fn (array $m): bool => $m['state'] !== 'dry through')), 'visit' => $visit, 'kit' => $kit, 'always' => self::ALWAYS, 'planned' => array_map(fn (PlacedMove $p): array => ['when' => (new ClockWords($zone, $work->now))->at($p->start)->format('D H:i'), 'placed' => $p], $moves)] + $this->page($layout, $work, $to);
+        return [
+            'still' => array_values(array_filter($left, fn (array $m): bool => $m['state'] !== 'dry through')),
+            'visit' => $visit,
+            'kit' => $kit,
+            'always' => self::ALWAYS,
+            'planned' => array_map(
+                fn (PlacedMove $p): array => [
+                    'when' => (new ClockWords($zone, $work->now))->at($p->start)->format('D H:i'),
+                    'placed' => $p,
+                ],
+                $moves,
+            ),
+        ] + $this->page($layout, $work, $to);
     }
 
     private function work(Layout $layout): BenchWork
@@ -86,7 +118,13 @@ final readonly class ShowReadyBy
         $words = new ClockWords($work->zone(), $work->now);
 
         return [
-            'layout' => $layout, 'first' => $work->project->sections[0] ?? null, 'rail' => $this->rail->of($work->project, null, $work), 'words' => $words, 'by' => $by, 'day' => $words->at($end - 60)->format('l j F'), 'minutes' => PlacedMove::sum(array_column($by->moves, 'placed')),
+            'layout' => $layout,
+            'first' => $work->project->sections[0] ?? null,
+            'rail' => $this->rail->of($work->project, null, $work),
+            'words' => $words,
+            'by' => $by,
+            'day' => $words->at($end - 60)->format('l j F'),
+            'minutes' => PlacedMove::sum(array_column($by->moves, 'placed')),
         ];
     }
 }

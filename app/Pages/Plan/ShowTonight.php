@@ -28,12 +28,27 @@ use IdleRidge\Core\Project\Project;
 /** The Tonight screen: the session's moves, what dries, what cannot be done and why. */
 final readonly class ShowTonight
 {
-    private const REASONS = ['wait' => 'drying', 'window' => 'window', 'pot' => 'order', 'apart' => 'air', 'cold' => 'cold', 'hands' => 'time', 'session' => 'time', 'tool' => 'tool', 'order' => 'order', 'sessions' => 'time'];
+    private const REASONS = [
+        'wait' => 'drying',
+        'window' => 'window',
+        'pot' => 'order',
+        'apart' => 'air',
+        'cold' => 'cold',
+        'hands' => 'time',
+        'session' => 'time',
+        'tool' => 'tool',
+        'order' => 'order',
+        'sessions' => 'time',
+    ];
 
     private const NOT_SHOWN_OVER = 3;
 
-    public function __construct(private ProjectLoader $load, private ComputedPlan $desk, private ComputedLand $land, private ShowRail $rail)
-    {
+    public function __construct(
+        private ProjectLoader $load,
+        private ComputedPlan $desk,
+        private ComputedLand $land,
+        private ShowRail $rail,
+    ) {
     }
 
     /** @return array<string, mixed> for the view tonight.show */
@@ -47,15 +62,36 @@ final readonly class ShowTonight
         $current = $work->current();
 
         return [
-            'layout' => $layout, 'project' => $project, 'page' => $page, 'words' => $words, 'current' => $current,
-            'rail' => $this->rail->of($project, null, $work), 'first' => $project->sections[0] ?? null,
-            'currentZone' => $current === null ? '' : ($project->works->zonesOf($current->section)[$current->zone]->name ?? ''),
+            'layout' => $layout,
+            'project' => $project,
+            'page' => $page,
+            'words' => $words,
+            'current' => $current,
+            'rail' => $this->rail->of($project, null, $work),
+            'first' => $project->sections[0] ?? null,
+            'currentZone' => $current === null ? '' : $project->works->zonesOf($current->section)[$current->zone]->name ?? '',
             'left' => $current === null ? 0 : max(0, $current->startedAt + $current->minutes - $work->now),
-            'facts' => $page === null ? [] : $this->facts($page, $project), 'window' => $page === null ? null : SessionDrawing::of($page),
+            'facts' => $page === null ? [] : $this->facts($page, $project),
+            'window' => $page === null ? null : SessionDrawing::of($page),
             'rows' => $page === null ? [] : array_map(fn (PlacedMove $p): array => $this->row($page, $p), $page->moves),
-            'drying' => $this->drying($plan), 'not' => $this->notTonight($plan, $page, $words), 'where' => $page === null ? null : $this->where($page, $project),
-            'kit' => $page === null ? null : PackingList::of($page->moves), 'countdowns' => array_map(fn (Countdown $c): array => ['kind' => $c->kind, 'title' => $c->title, 'place' => $c->place, 'at' => $c->at, 'clock' => $words->moment($c->at), 'left' => $c->at - $work->now, 'why' => $c->why], Countdown::of($work)),
-            'hasCoats' => $project->works->coats !== [], 'allDone' => $work->moves === [] && $project->works->laid !== [],
+            'drying' => $this->drying($plan),
+            'not' => $this->notTonight($plan, $page, $words),
+            'where' => $page === null ? null : $this->where($page, $project),
+            'kit' => $page === null ? null : PackingList::of($page->moves),
+            'countdowns' => array_map(
+                fn (Countdown $c): array => [
+                    'kind' => $c->kind,
+                    'title' => $c->title,
+                    'place' => $c->place,
+                    'at' => $c->at,
+                    'clock' => $words->moment($c->at),
+                    'left' => $c->at - $work->now,
+                    'why' => $c->why,
+                ],
+                Countdown::of($work),
+            ),
+            'hasCoats' => $project->works->coats !== [],
+            'allDone' => $work->moves === [] && $project->works->laid !== [],
         ];
     }
 
@@ -66,13 +102,25 @@ final readonly class ShowTonight
             return null;
         }
         $current = $plan->work->current();
-        $done = array_values(array_filter($plan->work->project->works->laid, fn (CoatApplication $l): bool => $l->endedAt !== null && $l->startedAt >= $session[0] && $l->startedAt < $session[1]));
+        $done = array_values(
+            array_filter(
+                $plan->work->project->works->laid,
+                fn (CoatApplication $l): bool => $l->endedAt !== null && $l->startedAt >= $session[0] && $l->startedAt < $session[1],
+            ),
+        );
         // Whoever begins before the session is at the bench all the same.
         if ($current !== null) {
             $session[0] = min($session[0], $current->startedAt);
         }
 
-        return new TonightPage($plan, $words, $session, $done, $current, $plan->within(min($plan->work->planFrom(), $session[0]), $session[1]));
+        return new TonightPage(
+            $plan,
+            $words,
+            $session,
+            $done,
+            $current,
+            $plan->within(min($plan->work->planFrom(), $session[0]), $session[1]),
+        );
     }
 
     /** @return list<array{label: string, figures: list<array{Quantity, string}>}> */
@@ -82,19 +130,52 @@ final readonly class ShowTonight
         $pots = array_filter($page->moves, fn (PlacedMove $p): bool => $this->mixes($p->move->coat->recipe) && ! $p->isJoined());
         $place = $page->plan->work->project->works->rooms[0] ?? null;
         $facts = [
-            ['label' => 'Hands on', 'figures' => [[new Quantity($hands, 'min', 'minutes of the moves still to come'), 'min in '.count($page->moves).(count($page->moves) === 1 ? ' move' : ' moves')]]],
-            ['label' => 'Free', 'figures' => [[new Quantity($page->plan->freeIn($page->plan->session() ?? $page->session), 'min', 'what is left of the session less hands-on time'), 'min of the session']]],
-            ['label' => 'Pots to mix', 'figures' => [[new Quantity(count($pots), 'pots', 'moves whose material is mixed from parts'), count($pots) === 1 ? 'pot' : 'pots']]],
+            [
+                'label' => 'Hands on',
+                'figures' => [
+                    [
+                        new Quantity($hands, 'min', 'minutes of the moves still to come'),
+                        'min in '.count($page->moves).(count($page->moves) === 1 ? ' move' : ' moves'),
+                    ],
+                ],
+            ],
+            [
+                'label' => 'Free',
+                'figures' => [
+                    [
+                        new Quantity(
+                            $page->plan->freeIn($page->plan->session() ?? $page->session),
+                            'min',
+                            'what is left of the session less hands-on time',
+                        ),
+                        'min of the session',
+                    ],
+                ],
+            ],
+            [
+                'label' => 'Pots to mix',
+                'figures' => [
+                    [new Quantity(count($pots), 'pots', 'moves whose material is mixed from parts'), count($pots) === 1 ? 'pot' : 'pots'],
+                ],
+            ],
         ];
         if ($place !== null) {
             $drying = $page->plan->work->dryingIn($place);
             $air = $drying->air->at($page->words->now);
-            [$how, $whose] = $drying->air->isRead() ? ['read, or usual at this hour', 'learned'] : ['set for this hour of the day', 'yours'];
+            [$how, $whose] = $drying->air->isRead()
+                ? ['read, or usual at this hour', 'learned']
+                : ['set for this hour of the day', 'yours'];
             $slower = 1.0 / Mechanism::Evaporation->rate($air);
-            $facts[] = ['label' => "{$place->name} air, ".($drying->air->isRead() ? 'as read' : 'as set'), 'figures' => [
-                [new Quantity($air->temperature, '°C', $how, [], $whose, 1), '°C'],
-                [new Quantity($air->humidity, '% RH', $how, [], $whose, 0), '% RH, drying takes '.Decimal::trimmed($slower, 1).' times as long'],
-            ]];
+            $facts[] = [
+                'label' => "{$place->name} air, ".($drying->air->isRead() ? 'as read' : 'as set'),
+                'figures' => [
+                    [new Quantity($air->temperature, '°C', $how, [], $whose, 1), '°C'],
+                    [
+                        new Quantity($air->humidity, '% RH', $how, [], $whose, 0),
+                        '% RH, drying takes '.Decimal::trimmed($slower, 1).' times as long',
+                    ],
+                ],
+            ];
         }
 
         return $facts;
@@ -116,13 +197,31 @@ final readonly class ShowTonight
     {
         $move = $placed->move;
         $opens = $page->plan->opens($move);
-        $ready = $page->plan->reached($placed, $opens[1] ?? $move->coat->recipe->needsOf($move->coat->recipe), $page->plan->work->certainty());
+        $ready = $page->plan->reached(
+            $placed,
+            $opens[1] ?? $move->coat->recipe->needsOf($move->coat->recipe),
+            $page->plan->work->certainty(),
+        );
 
         return [
-            'id' => $move->id, 'start' => $page->words->clock($placed->start), 'title' => $move->title(), 'place' => $move->place(), 'minutes' => $placed->minutes(), 'joined' => $placed->isJoined(),
-            'area' => new Quantity($move->area / 100.0, 'cm²', 'true surface that is covered', ['of the zone' => Decimal::trimmed(100.0 * $move->coat->share, 0).' %']), 'cautions' => $move->coat->recipe->cautions, 'sparks' => in_array('sparks', $move->coat->recipe->hazards, true),
-            'late' => $page->plan->afterItsWindow($placed), 'pot' => $this->mixes($move->coat->recipe), 'amounts' => MaterialAmount::sum($move->amounts), 'why' => $placed->reason['text'],
-            'opens' => $opens === null ? null : $opens[0]->move->coat->title(), 'ready' => $page->words->moment($ready), 'check' => $move->coat->recipe->check,
+            'id' => $move->id,
+            'start' => $page->words->clock($placed->start),
+            'title' => $move->title(),
+            'place' => $move->place(),
+            'minutes' => $placed->minutes(),
+            'joined' => $placed->isJoined(),
+            'area' => new Quantity($move->area / 100.0, 'cm²', 'true surface that is covered', [
+                'of the zone' => Decimal::trimmed(100.0 * $move->coat->share, 0).' %',
+            ]),
+            'cautions' => $move->coat->recipe->cautions,
+            'sparks' => in_array('sparks', $move->coat->recipe->hazards, true),
+            'late' => $page->plan->afterItsWindow($placed),
+            'pot' => $this->mixes($move->coat->recipe),
+            'amounts' => MaterialAmount::sum($move->amounts),
+            'why' => $placed->reason['text'],
+            'opens' => $opens === null ? null : $opens[0]->move->coat->title(),
+            'ready' => $page->words->moment($ready),
+            'check' => $move->coat->recipe->check,
         ];
     }
 
@@ -139,8 +238,16 @@ final readonly class ShowTonight
             $half = $plan->work->reached($laid, $milestone, 0.5) - $plan->work->now;
             $most = $plan->work->reached($laid, $milestone, 0.9) - $plan->work->now;
             $rows["{$laid->coat}.{$laid->pass}"] = [
-                'uid' => $laid->uid, 'state' => $state, 'title' => $laid->title, 'section' => $plan->work->project->section($laid->section)->name, 'left' => ClockWords::range($half, $most),
-                'tail' => DryingTailDrawing::of(max(0.0, $half), $most, $state->value), 'until' => $milestone === Milestone::DryThrough ? 'dry through' : 'next coat', 'doubt' => $half <= 0.0, 'check' => $laid->recipe->check, 'most' => $most,
+                'uid' => $laid->uid,
+                'state' => $state,
+                'title' => $laid->title,
+                'section' => $plan->work->project->section($laid->section)->name,
+                'left' => ClockWords::range($half, $most),
+                'tail' => DryingTailDrawing::of(max(0.0, $half), $most, $state->value),
+                'until' => $milestone === Milestone::DryThrough ? 'dry through' : 'next coat',
+                'doubt' => $half <= 0.0,
+                'check' => $laid->recipe->check,
+                'most' => $most,
             ];
         }
         usort($rows, fn (array $a, array $b): int => $a['most'] <=> $b['most']);
@@ -154,13 +261,23 @@ final readonly class ShowTonight
         $end = $page === null ? $plan->work->now : $page->session[1];
         $rows = [];
         foreach ($plan->unplaced as $unplaced) {
-            $rows[$unplaced->move->zone->uid] ??= ['kind' => self::REASONS[$unplaced->kind] ?? $unplaced->kind, 'title' => $unplaced->move->coat->title(), 'place' => $unplaced->move->place(), 'text' => $unplaced->text];
+            $rows[$unplaced->move->zone->uid] ??= [
+                'kind' => self::REASONS[$unplaced->kind] ?? $unplaced->kind,
+                'title' => $unplaced->move->coat->title(),
+                'place' => $unplaced->move->place(),
+                'text' => $unplaced->text,
+            ];
         }
         foreach ($plan->moves as $placed) {
             $zone = $placed->move->zone->uid;
             if ($placed->start >= $end && ! isset($rows[$zone]) && ! $this->isOnTonight($page, $zone)) {
                 $reason = $page === null ? $placed->reason : $plan->notWithin($placed->move, $page->session);
-                $rows[$zone] = ['kind' => self::REASONS[$reason['kind']] ?? $reason['kind'], 'title' => $placed->move->coat->title(), 'place' => $placed->move->place(), 'text' => ucfirst($reason['text']).'; planned '.$words->moment($placed->start)];
+                $rows[$zone] = [
+                    'kind' => self::REASONS[$reason['kind']] ?? $reason['kind'],
+                    'title' => $placed->move->coat->title(),
+                    'place' => $placed->move->place(),
+                    'text' => ucfirst($reason['text']).'; planned '.$words->moment($placed->start),
+                ];
             }
         }
 

@@ -58,7 +58,11 @@ final class TimelineDrawing
             $y += max(self::MIN_ROW, self::LANE * count($zones) + 6.0) + self::GAP;
         }
         $this->height = $y + 14.0;
-        $this->svg = new Svg(self::WIDTH, $this->height, 'The drying line: sections against the coming days', ['id' => 'dusk', 'role' => 'group', 'class' => 'drawing dusk-line']);
+        $this->svg = new Svg(self::WIDTH, $this->height, 'The drying line: sections against the coming days', [
+            'id' => 'dusk',
+            'role' => 'group',
+            'class' => 'drawing dusk-line',
+        ]);
         $this->svg->rect('dusk', 0.0, 0.0, self::WIDTH, $this->height);
         $this->days();
         $this->sessions();
@@ -87,10 +91,28 @@ final class TimelineDrawing
             $at = $day->modify("+{$k} days");
             $begin = intdiv($at->getTimestamp(), 60);
             if ($room !== null) {
-                $this->svg->rect('daylight', $this->x($begin + $room->dayFrom), self::TOP - 8.0, $this->x($begin + $room->dayTo) - $this->x($begin + $room->dayFrom), $this->height - self::TOP + 2.0);
+                $this->svg->rect(
+                    'daylight',
+                    $this->x($begin + $room->dayFrom),
+                    self::TOP - 8.0,
+                    $this->x($begin + $room->dayTo) - $this->x($begin + $room->dayFrom),
+                    $this->height - self::TOP + 2.0,
+                );
             }
-            $this->svg->line($at->format('N') === '1' ? 'day-line week' : 'day-line', $this->x($begin), self::TOP - 8.0, $this->x($begin), $this->height - 6.0);
-            $this->svg->text($at->format('N') >= '6' ? 'h dusk-word' : 'h dusk-soft', $this->x($begin + 720), 18.0, $at->format($wide > 62.0 ? 'D j M' : 'D j'), 'middle');
+            $this->svg->line(
+                $at->format('N') === '1' ? 'day-line week' : 'day-line',
+                $this->x($begin),
+                self::TOP - 8.0,
+                $this->x($begin),
+                $this->height - 6.0,
+            );
+            $this->svg->text(
+                $at->format('N') >= '6' ? 'h dusk-word' : 'h dusk-soft',
+                $this->x($begin + 720),
+                18.0,
+                $at->format($wide > 62.0 ? 'D j M' : 'D j'),
+                'middle',
+            );
         }
     }
 
@@ -107,12 +129,34 @@ final class TimelineDrawing
     /** @param  list<Zone>  $zones */
     private function section(Section $section, array $zones, float $top): void
     {
-        $this->svg->text('h dusk-word', 12.0, $top + 14.0, mb_strlen($section->name) > 15 ? mb_substr($section->name, 0, 14).'…' : $section->name);
+        $this->svg->text(
+            'h dusk-word',
+            12.0,
+            $top + 14.0,
+            mb_strlen($section->name) > 15 ? mb_substr($section->name, 0, 14).'…' : $section->name,
+        );
         $ready = $this->page->plan->ready(0.5, $section);
-        $this->svg->text('dusk-soft small', 12.0, $top + 29.0, $zones === [] ? 'no zones yet' : ($ready === null ? 'nothing planned' : 'cured '.$this->page->words->at($ready)->format('j M')));
+        $this->svg->text(
+            'dusk-soft small',
+            12.0,
+            $top + 29.0,
+            $zones === []
+                ? 'no zones yet'
+                : ($ready === null
+                    ? 'nothing planned'
+                    : 'cured '.$this->page->words->at($ready)->format('j M')),
+        );
         foreach ($zones as $k => $zone) {
             $y = $top + self::LANE * $k + 8.0;
-            $this->svg->line('lane', self::LEFT, $y, self::WIDTH - 8.0, $y)->text('dusk-soft small', self::LEFT - 8.0, $y + 4.0, mb_strlen($zone->name) > 14 ? rtrim(mb_substr($zone->name, 0, 13)).'…' : $zone->name, 'end');
+            $this->svg
+                ->line('lane', self::LEFT, $y, self::WIDTH - 8.0, $y)
+                ->text(
+                    'dusk-soft small',
+                    self::LEFT - 8.0,
+                    $y + 4.0,
+                    mb_strlen($zone->name) > 14 ? rtrim(mb_substr($zone->name, 0, 13)).'…' : $zone->name,
+                    'end',
+                );
             $this->zone($zone, $y);
         }
         $bottom = $top + max(self::MIN_ROW, self::LANE * count($zones) + 6.0) + self::GAP / 2.0 - 2.0;
@@ -133,7 +177,13 @@ final class TimelineDrawing
         foreach ($plan->moves as $placed) {
             if ($placed->move->zone->uid === $zone->uid && $placed->start < $this->end()) {
                 $milestone = $plan->opens($placed->move)[1] ?? $placed->move->coat->recipe->needsOf($placed->move->coat->recipe);
-                $this->tail((float) $placed->end, $plan->reached($placed, $milestone, 0.5), $plan->reached($placed, $milestone, 0.9), $y, 'will');
+                $this->tail(
+                    (float) $placed->end,
+                    $plan->reached($placed, $milestone, 0.5),
+                    $plan->reached($placed, $milestone, 0.9),
+                    $y,
+                    'will',
+                );
             }
         }
         foreach ($plan->moves as $placed) {
@@ -148,14 +198,17 @@ final class TimelineDrawing
     {
         $plan = $this->page->plan;
 
-        return $plan->work->reached($laid, $plan->opens($laid)[1] ?? BenchPlan::through($laid->recipe->cure->minutes), 0.9) > $this->page->from;
+        return $plan->work->reached($laid, $plan->opens($laid)[1] ?? BenchPlan::through($laid->recipe->cure->minutes), 0.9) >
+            $this->page->from;
     }
 
     private function planned(PlacedMove $placed, float $y): void
     {
         $words = $this->page->words;
         $on = $placed->move->id === $this->page->picked;
-        $label = "{$placed->move->title()} on {$placed->move->zone->name}, {$words->moment($placed->start)}, {$placed->move->minutes} minutes: {$placed->reason['text']}";
+        $label =
+            "{$placed->move->title()} on {$placed->move->zone->name}, {$words->moment($placed->start)}, "
+                ."{$placed->move->minutes} minutes: {$placed->reason['text']}";
         $this->pane((float) $placed->start, (float) $placed->end, $y, $on ? 'work on' : 'work', $label, $placed->move->id);
         $this->panes[$placed->move->id] = [($this->x($placed->start) + $this->x($placed->end)) / 2.0, $y];
     }
@@ -169,7 +222,12 @@ final class TimelineDrawing
         if ($move !== null) {
             $this->svg->link(($this->page->address)($move), $label);
         }
-        $this->svg->open()->title($label)->rect('target', ($a + $b) / 2.0 - 6.0, $y - 7.0, 12.0, 14.0)->rect($class, $a, $y - 5.5, max(3.0, $b - $a), 11.0)->close();
+        $this->svg
+            ->open()
+            ->title($label)
+            ->rect('target', ($a + $b) / 2.0 - 6.0, $y - 7.0, 12.0, 14.0)
+            ->rect($class, $a, $y - 5.5, max(3.0, $b - $a), 11.0)
+            ->close();
         if ($move !== null) {
             $this->svg->endLink();
         }
@@ -201,12 +259,16 @@ final class TimelineDrawing
     private function moments(): void
     {
         $words = $this->page->words;
-        $this->svg->line('now-line', $this->x($words->now), self::TOP - 10.0, $this->x($words->now), $this->height - 4.0)->circle('now-ring', $this->x($words->now), self::TOP - 10.0, 4.0);
+        $this->svg
+            ->line('now-line', $this->x($words->now), self::TOP - 10.0, $this->x($words->now), $this->height - 4.0)
+            ->circle('now-ring', $this->x($words->now), self::TOP - 10.0, 4.0);
         $show = $this->page->plan->work->project->layout->showOn;
         if ($show !== null) {
             $at = intdiv((new DateTimeImmutable($show, $this->page->plan->work->zone()))->getTimestamp(), 60);
             if ($at > $this->page->from && $at < $this->end()) {
-                $this->svg->line('show-line', $this->x($at), self::TOP - 8.0, $this->x($at), $this->height - 6.0)->text('h show-word', $this->x($at) + 5.0, $this->height - 6.0, 'show');
+                $this->svg
+                    ->line('show-line', $this->x($at), self::TOP - 8.0, $this->x($at), $this->height - 6.0)
+                    ->text('h show-word', $this->x($at) + 5.0, $this->height - 6.0, 'show');
             }
         }
     }

@@ -13,9 +13,9 @@ use IdleRidge\Core\Plan\PlacedMove;
 final readonly class TonightPage
 {
     /**
-     * @param array{int, int, int} $session from, to, hands
-     * @param list<CoatApplication> $done finished within the session
-     * @param list<PlacedMove> $moves still to come in it
+     * @param  array{int, int, int}  $session from, to, hands
+     * @param  list<CoatApplication>  $done finished within the session
+     * @param  list<PlacedMove>  $moves still to come in it
      */
     public function __construct(
         public BenchPlan $plan,

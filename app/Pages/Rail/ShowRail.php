@@ -20,8 +20,8 @@ final readonly class ShowRail
     }
 
     /**
-     * @param Section|null $current the board that the screen is about
-     * @param BenchWork|null $work where the screen has it already
+     * @param  Section|null  $current the board that the screen is about
+     * @param  BenchWork|null  $work where the screen has it already
      * @return list<array{uid: string, name: string, current: bool, thumb: Svg, state: DryingState, word: string}>
      */
     public function of(Project $project, ?Section $current, ?BenchWork $work = null): array
@@ -31,7 +31,10 @@ final readonly class ShowRail
         $out = [];
         foreach ($project->sections as $section) {
             $out[] = [
-                'uid' => $section->uid, 'name' => $section->name, 'current' => $section->uid === $current?->uid, ...$this->pressing($work, $section),
+                'uid' => $section->uid,
+                'name' => $section->name,
+                'current' => $section->uid === $current?->uid,
+                ...$this->pressing($work, $section),
                 'thumb' => ThumbDrawing::of($section, $this->desk->thumb($project, $section), $project->runsNear($section), 90.0 / $widest),
             ];
         }

@@ -14,16 +14,19 @@ use IdleRidge\Core\Cuts\StockSheet;
 use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\PolygonSplitter;
 
-/** The pieces of a stack, or the ribs of a shell, as they go onto sheets: what is too long for a sheet is parted with a butt joint, specks are filler. */
+/**
+ * The pieces of a stack, or the ribs of a shell, as they go onto sheets: what is too long for a sheet is parted with a butt joint, specks
+ * are filler.
+ */
 final readonly class LayerPieces
 {
     /** A piece smaller than this is made of filler, mm². */
     public const MAX_SPECK_MM2 = 400.0;
 
     /**
-     * @param array<array-key, list<NestPiece>> $pieces thickness → pieces
-     * @param list<string> $parted pieces that were parted
-     * @param list<string> $filler pieces too small to cut
+     * @param  array<array-key, list<NestPiece>>  $pieces thickness → pieces
+     * @param  list<string>  $parted pieces that were parted
+     * @param  list<string>  $filler pieces too small to cut
      */
     private function __construct(public array $pieces, public array $parted, public array $filler)
     {
@@ -32,9 +35,10 @@ final readonly class LayerPieces
     public static function of(FoamStack|Shell $body, CutSettings $cuts): self
     {
         $pieces = $parted = $filler = [];
-        $all = $body instanceof Shell
-            ? array_map(fn (Rib $rib): array => [$cuts->first()->thickness, $rib->pieces()], $body->ribs)
-            : array_map(fn (Layer $layer): array => [$layer->thickness, $layer->pieces], $body->layers);
+        $all =
+            $body instanceof Shell
+                ? array_map(fn (Rib $rib): array => [$cuts->first()->thickness, $rib->pieces()], $body->ribs)
+                : array_map(fn (Layer $layer): array => [$layer->thickness, $layer->pieces], $body->layers);
         foreach ($all as [$thickness, $those]) {
             foreach ($those as $piece) {
                 if ($piece->area < self::MAX_SPECK_MM2) {
@@ -47,7 +51,10 @@ final readonly class LayerPieces
                     $parted[] = $piece->id;
                 }
                 foreach ($parts as $k => $rings) {
-                    $pieces[(string) $thickness][] = new NestPiece(count($parts) > 1 ? $piece->id.chr(97 + $k % 26) : $piece->id, $rings);
+                    $pieces[(string) $thickness][] = new NestPiece(
+                        count($parts) > 1 ? $piece->id.chr(97 + ($k % 26)) : $piece->id,
+                        $rings,
+                    );
                 }
             }
         }
@@ -58,7 +65,7 @@ final readonly class LayerPieces
     /**
      * Halved across its longer side until every part fits the largest sheet, as it lies or turned a quarter.
      *
-     * @param non-empty-list<StockSheet> $sheets
+     * @param  non-empty-list<StockSheet>  $sheets
      * @return list<list<list<array{float, float}>>>
      */
     private static function parts(Piece $piece, array $sheets, float $margin): array
@@ -97,7 +104,7 @@ final readonly class LayerPieces
     /**
      * x and y exchanged, and each ring run the other way so that outlines stay counter-clockwise.
      *
-     * @param list<list<array{float, float}>> $rings
+     * @param  list<list<array{float, float}>>  $rings
      * @return list<list<array{float, float}>>
      */
     private static function turned(array $rings): array

@@ -16,7 +16,7 @@ final readonly class NestPiece
     public float $area;
 
     /**
-     * @param list<list<array{float, float}>> $rings
+     * @param  list<list<array{float, float}>>  $rings
      *
      * @throws InvalidValue naming the ring
      */

@@ -15,9 +15,9 @@ final readonly class NestProblem
     public array $rotations;
 
     /**
-     * @param list<NestSheet> $sheets
-     * @param list<NestPiece> $pieces
-     * @param list<float> $rotations
+     * @param  list<NestSheet>  $sheets
+     * @param  list<NestPiece>  $pieces
+     * @param  list<float>  $rotations
      *
      * @throws InvalidValue naming the field
      */

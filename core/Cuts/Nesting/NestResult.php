@@ -8,10 +8,11 @@ namespace IdleRidge\Core\Cuts\Nesting;
 final readonly class NestResult
 {
     /**
-     * @param list<array{piece: string, sheet: string, index: int, rotation: float, dx: float, dy: float}> $placements
-     * @param list<array{sheet: string, index: int, left: float, right: float, width: float, height: float}> $used what of each the pieces take along x, mm
-     * @param list<string> $unplaced
-     * @param float $area of the placed pieces, mm²
+     * @param  list<array{piece: string, sheet: string, index: int, rotation: float, dx: float, dy: float}>  $placements
+     * @param  list<array{sheet: string, index: int, left: float, right: float, width: float, height: float}>  $used what of each the pieces
+     *     take along x, mm
+     * @param  list<string>  $unplaced
+     * @param  float  $area of the placed pieces, mm²
      */
     public function __construct(public array $placements, public array $used, public array $unplaced, public float $area)
     {

@@ -31,7 +31,10 @@ final class Nester
     private function __construct(private readonly NestProblem $problem)
     {
         foreach ($problem->pieces as $k => $piece) {
-            $this->shadows[] = array_map(fn (float $turn): PieceShadow => PieceShadow::of($piece, $turn, self::COLUMN_WIDTH_MM, $problem->kerf), $problem->rotations);
+            $this->shadows[] = array_map(
+                fn (float $turn): PieceShadow => PieceShadow::of($piece, $turn, self::COLUMN_WIDTH_MM, $problem->kerf),
+                $problem->rotations,
+            );
             foreach ($problem->sheets as $sheet) {
                 $fill = new SheetFill($sheet, self::COLUMN_WIDTH_MM, $problem->margin);
                 if (array_filter($this->shadows[$k], fn (PieceShadow $s): bool => $sheet->count > 0 && $fill->place($s) !== null) !== []) {
@@ -43,8 +46,8 @@ final class Nester
     }
 
     /**
-     * @param float $seconds how long the order may be improved; 0 for one pass
-     * @param (callable(float): bool)|null $goOn told how far it is, 0 … 1; false ends it with what there is
+     * @param  float  $seconds how long the order may be improved; 0 for one pass
+     * @param  (callable(float): bool)|null  $goOn told how far it is, 0 … 1; false ends it with what there is
      *
      * @throws InvalidValue when there is no sheet at all
      */
@@ -96,8 +99,8 @@ final class Nester
     }
 
     /**
-     * @param list<int> $order
-     * @param array<int, int> $turns piece → rotation that it is held to
+     * @param  list<int>  $order
+     * @param  array<int, int>  $turns piece → rotation that it is held to
      * @return array{list<int>, array<int, int>}
      */
     private function changed(array $order, array $turns, Randomizer $random): array
@@ -121,8 +124,8 @@ final class Nester
     }
 
     /**
-     * @param list<int> $order
-     * @param array<int, int> $turns
+     * @param  list<int>  $order
+     * @param  array<int, int>  $turns
      * @return array{NestResult, float} and its score: sheets weigh most, then the length used
      */
     private function filled(array $order, array $turns): array
@@ -161,11 +164,25 @@ final class Nester
             $area += $this->problem->pieces[$piece]->area;
             $reach += $at * self::COLUMN_WIDTH_MM;
             $placements[] = [
-                'piece' => $this->problem->pieces[$piece]->id, 'sheet' => $fill->sheet->id, 'index' => $index, 'rotation' => $shadow->rotation,
-                'dx' => $this->problem->margin + $at * self::COLUMN_WIDTH_MM - $shadow->x, 'dy' => $this->problem->margin + $foot - $shadow->y,
+                'piece' => $this->problem->pieces[$piece]->id,
+                'sheet' => $fill->sheet->id,
+                'index' => $index,
+                'rotation' => $shadow->rotation,
+                'dx' => $this->problem->margin + $at * self::COLUMN_WIDTH_MM - $shadow->x,
+                'dy' => $this->problem->margin + $foot - $shadow->y,
             ];
         }
-        $used = array_map(fn (array $o): array => ['sheet' => $o[0]->sheet->id, 'index' => $o[1], 'left' => $this->problem->margin + $o[0]->left, 'right' => $this->problem->margin + $o[0]->right, 'width' => $o[0]->sheet->width, 'height' => $o[0]->sheet->height], $open);
+        $used = array_map(
+            fn (array $o): array => [
+                'sheet' => $o[0]->sheet->id,
+                'index' => $o[1],
+                'left' => $this->problem->margin + $o[0]->left,
+                'right' => $this->problem->margin + $o[0]->right,
+                'width' => $o[0]->sheet->width,
+                'height' => $o[0]->sheet->height,
+            ],
+            $open,
+        );
         $never = array_diff(array_keys($this->problem->pieces), $this->fit);
         $names = array_map(fn (int $k): string => $this->problem->pieces[$k]->id, [...$unplaced, ...$never]);
         $nested = new NestResult($placements, $used, array_values($names), $area);
@@ -174,8 +191,8 @@ final class Nester
     }
 
     /**
-     * @param list<PieceShadow> $shadows
-     * @param bool $held whether the first is meant, and the others stand in only where it does not fit
+     * @param  list<PieceShadow>  $shadows
+     * @param  bool  $held whether the first is meant, and the others stand in only where it does not fit
      * @return array{PieceShadow, int, float}|null
      */
     private function best(SheetFill $fill, array $shadows, bool $held): ?array

@@ -12,19 +12,30 @@ namespace IdleRidge\Core\Cuts\Nesting;
 final readonly class PieceShadow
 {
     /**
-     * @param list<list<array{float, float}>> $columns
-     * @param array<int, list<array{float, float}>> $kerfed by column, some to the left of the first
-     * @param list<int> $order columns, those first that rule out most
-     * @param float $x least x of the turned piece, $y least y, mm
+     * @param  list<list<array{float, float}>>  $columns
+     * @param  array<int, list<array{float, float}>>  $kerfed by column, some to the left of the first
+     * @param  list<int>  $order columns, those first that rule out most
+     * @param  float  $x least x of the turned piece, $y least y, mm
      */
-    private function __construct(public float $rotation, public array $columns, public array $kerfed, public array $order, public float $x, public float $y, public float $width, public float $height)
-    {
+    private function __construct(
+        public float $rotation,
+        public array $columns,
+        public array $kerfed,
+        public array $order,
+        public float $x,
+        public float $y,
+        public float $width,
+        public float $height,
+    ) {
     }
 
     public static function of(NestPiece $piece, float $rotation, float $column, float $kerf): self
     {
         [$cos, $sin] = [cos(deg2rad($rotation)), sin(deg2rad($rotation))];
-        $rings = array_map(fn (array $ring): array => array_map(fn (array $p): array => [$cos * $p[0] - $sin * $p[1], $sin * $p[0] + $cos * $p[1]], $ring), $piece->rings);
+        $rings = array_map(
+            fn (array $ring): array => array_map(fn (array $p): array => [$cos * $p[0] - $sin * $p[1], $sin * $p[0] + $cos * $p[1]], $ring),
+            $piece->rings,
+        );
         [$xs, $ys] = [array_column($rings[0], 0), array_column($rings[0], 1)];
         [$x, $y] = [min($xs), min($ys)];
         $rings = array_map(fn (array $ring): array => array_map(fn (array $p): array => [$p[0] - $x, $p[1] - $y], $ring), $rings);
@@ -32,7 +43,10 @@ final readonly class PieceShadow
         $count = max(1, (int) ceil($width / $column - 1e-9));
         $columns = array_values(self::stretches($rings, $column, 0, $count - 1, 0.0));
         $more = (int) ceil($kerf / $column - 1e-9);
-        $kerfed = array_map(fn (array $all): array => self::merged(array_map(fn (array $s): array => [$s[0] - $kerf, $s[1] + $kerf], $all)), self::stretches($rings, $column, -$more, $count - 1 + $more, $kerf));
+        $kerfed = array_map(
+            fn (array $all): array => self::merged(array_map(fn (array $s): array => [$s[0] - $kerf, $s[1] + $kerf], $all)),
+            self::stretches($rings, $column, -$more, $count - 1 + $more, $kerf),
+        );
         $order = range(0, $count - 1);
         $tall = array_map(fn (array $all): float => array_sum(array_map(fn (array $s): float => $s[1] - $s[0], $all)), $columns);
         usort($order, fn (int $a, int $b): int => $tall[$b] <=> $tall[$a]);
@@ -46,7 +60,7 @@ final readonly class PieceShadow
      * What a piece covers in each column, widened to both sides: its edges within the column, and what lies inside it along
      * the column's two sides.
      *
-     * @param list<list<array{float, float}>> $rings
+     * @param  list<list<array{float, float}>>  $rings
      * @return array<int, list<array{float, float}>>
      */
     private static function stretches(array $rings, float $column, int $first, int $last, float $widen): array
@@ -62,13 +76,13 @@ final readonly class PieceShadow
                 for ($k = $from; $k <= $to; $k++) {
                     [$a, $b] = [max($x1, $k * $column - $widen), min($x2, ($k + 1) * $column + $widen)];
                     if ($a <= $b) {
-                        $at = fn (float $x): float => $x2 - $x1 > 1e-12 ? $y1 + ($y2 - $y1) * ($x - $x1) / ($x2 - $x1) : $y1;
+                        $at = fn (float $x): float => $x2 - $x1 > 1e-12 ? $y1 + (($y2 - $y1) * ($x - $x1)) / ($x2 - $x1) : $y1;
                         [$ya, $yb] = $x2 - $x1 > 1e-12 ? [$at($a), $at($b)] : [$y1, $y2];
                         $found[$k][] = $ya <= $yb ? [$ya, $yb] : [$yb, $ya];
                     }
                     foreach ([$k * $column - $widen, ($k + 1) * $column + $widen] as $n => $line) {
                         if ($x1 <= $line && $line < $x2) {
-                            $sides[$k][$n][] = $y1 + ($y2 - $y1) * ($line - $x1) / ($x2 - $x1);
+                            $sides[$k][$n][] = $y1 + (($y2 - $y1) * ($line - $x1)) / ($x2 - $x1);
                         }
                     }
                 }
@@ -88,7 +102,7 @@ final readonly class PieceShadow
     }
 
     /**
-     * @param list<array{float, float}> $stretches
+     * @param  list<array{float, float}>  $stretches
      * @return list<array{float, float}> rising, none meeting the next
      */
     private static function merged(array $stretches): array

@@ -33,7 +33,7 @@ final class SheetFill
     /**
      * The place furthest left, and there the lowest, where a piece lies free: column and height of its foot.
      *
-     * @param int $before only columns before this one are of interest
+     * @param  int  $before only columns before this one are of interest
      * @return array{int, float}|null
      */
     public function place(PieceShadow $piece, int $before = PHP_INT_MAX): ?array
@@ -42,7 +42,11 @@ final class SheetFill
         if ($room < -1e-6 || $piece->width > $this->width + 1e-6) {
             return null;
         }
-        $last = min($before - 1, (int) floor(($this->width - $piece->width) / $this->column + 1e-9), count($this->free) - count($piece->columns));
+        $last = min(
+            $before - 1,
+            (int) floor(($this->width - $piece->width) / $this->column + 1e-9),
+            count($this->free) - count($piece->columns),
+        );
         for ($at = 0; $at <= $last; $at++) {
             $places = [[0.0, max(0.0, $room)]];
             foreach ($piece->order as $k) {
@@ -78,8 +82,8 @@ final class SheetFill
     /**
      * Those places of a foot for which the stretch from `$low` to `$high` over it lies in one free stretch.
      *
-     * @param list<array{float, float}> $places
-     * @param list<array{float, float}> $free
+     * @param  list<array{float, float}>  $places
+     * @param  list<array{float, float}>  $free
      * @return list<array{float, float}>
      */
     private static function common(array $places, array $free, float $low, float $high): array
@@ -107,7 +111,7 @@ final class SheetFill
     }
 
     /**
-     * @param list<array{float, float}> $free
+     * @param  list<array{float, float}>  $free
      * @return list<array{float, float}>
      */
     private static function without(array $free, float $low, float $high): array

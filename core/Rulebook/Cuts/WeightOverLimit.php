@@ -26,10 +26,26 @@ final class WeightOverLimit implements CutRule
         }
         $people = $study->weight->people($study->build);
 
-        return [new Finding(
-            'weight-over-limit', Severity::Care, "{$study->section->name} takes {$people} to lift while it is wet", $study->section->uid, Place::at($study->section->width / 2.0, $study->section->depth / 2.0),
-            ['wet' => new Quantity($wet, 'kg', 'parts of the board with their plaster wet', ['dry' => round($study->weight->dry(), 1).' kg'], decimals: 1), 'limit' => new Quantity($study->build->lift, 'kg', 'what one person lifts, as set', [], 'yours', 1)],
-            'Whoever lifts it alone drops it, or is hurt.', 'Two people, or wait until it is dry; hollow the stack to make it lighter.',
-        )];
+        return [
+            new Finding(
+                'weight-over-limit',
+                Severity::Care,
+                "{$study->section->name} takes {$people} to lift while it is wet",
+                $study->section->uid,
+                Place::at($study->section->width / 2.0, $study->section->depth / 2.0),
+                [
+                    'wet' => new Quantity(
+                        $wet,
+                        'kg',
+                        'parts of the board with their plaster wet',
+                        ['dry' => round($study->weight->dry(), 1).' kg'],
+                        decimals: 1,
+                    ),
+                    'limit' => new Quantity($study->build->lift, 'kg', 'what one person lifts, as set', [], 'yours', 1),
+                ],
+                'Whoever lifts it alone drops it, or is hurt.',
+                'Two people, or wait until it is dry; hollow the stack to make it lighter.',
+            ),
+        ];
     }
 }

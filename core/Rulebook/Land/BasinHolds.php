@@ -43,7 +43,7 @@ final class BasinHolds implements LandRule
     }
 
     /**
-     * @param list<Basin> $others
+     * @param  list<Basin>  $others
      * @return list<Finding>
      */
     private function crossing(LandStudy $study, Basin $basin, array $others): array
@@ -54,9 +54,14 @@ final class BasinHolds implements LandRule
                 [$x, $y] = $this->within($basin, $other);
                 [$one, $two] = [$this->name($basin), $this->name($other)];
                 $found[] = new Finding(
-                    'banks-cross', Severity::Stop, 'Banks cross', $study->section->uid, Place::at(max(0.0, min($study->section->width, $x)), max(0.0, min($study->section->depth, $y))),
+                    'banks-cross',
+                    Severity::Stop,
+                    'Banks cross',
+                    $study->section->uid,
+                    Place::at(max(0.0, min($study->section->width, $x)), max(0.0, min($study->section->depth, $y))),
                     ['difference' => new Quantity(abs($basin->level - $other->level), 'mm', 'difference of the two levels', decimals: 1)],
-                    "“{$one}” and “{$two}” lie over each other at different levels; the higher runs into the lower.", 'Draw the banks apart, or give both one level.',
+                    "“{$one}” and “{$two}” lie over each other at different levels; the higher runs into the lower.",
+                    'Draw the banks apart, or give both one level.',
                 );
             }
         }
@@ -74,7 +79,9 @@ final class BasinHolds implements LandRule
                 }
             }
         }
-        $middle = fn (int $axis): float => (array_sum(array_column($basin->bank, $axis)) / count($basin->bank) + array_sum(array_column($other->bank, $axis)) / count($other->bank)) / 2.0;
+        $middle = fn (int $axis): float => (array_sum(array_column($basin->bank, $axis)) / count($basin->bank) +
+            array_sum(array_column($other->bank, $axis)) / count($other->bank)) /
+            2.0;
 
         return [$middle(0), $middle(1)];
     }
@@ -100,7 +107,10 @@ final class BasinHolds implements LandRule
                 $t = ($n + 0.5) / $steps;
                 [$x, $y] = [$a[0] + $t * ($b[0] - $a[0]), $a[1] + $t * ($b[1] - $a[1])];
                 // The ring runs counter-clockwise: outside lies to the right.
-                [$ox, $oy] = [$x + self::BEYOND_BANK_MM * ($b[1] - $a[1]) / max(1e-9, $length), $y - self::BEYOND_BANK_MM * ($b[0] - $a[0]) / max(1e-9, $length)];
+                [$ox, $oy] = [
+                    $x + (self::BEYOND_BANK_MM * ($b[1] - $a[1])) / max(1e-9, $length),
+                    $y - (self::BEYOND_BANK_MM * ($b[0] - $a[0])) / max(1e-9, $length),
+                ];
                 if ($x < -1.0 || $y < -1.0 || $x > $section->width + 1.0 || $y > $section->depth + 1.0) {
                     continue;
                 }
@@ -116,16 +126,34 @@ final class BasinHolds implements LandRule
         $found = [];
         if ($at !== null) {
             $found[] = new Finding(
-                'basin-spills', Severity::Stop, "{$name} runs out", $section->uid, Place::at($at[0], $at[1]),
-                ['too_low' => new Quantity($basin->level - $lowest, 'mm', 'level less the lowest ground just outside the bank', ['level' => round($basin->level, 1).' mm'], decimals: 1)],
-                'The ground outside its bank is lower than the water.', 'Lower the level, raise the ground there, or draw the bank further in.',
+                'basin-spills',
+                Severity::Stop,
+                "{$name} runs out",
+                $section->uid,
+                Place::at($at[0], $at[1]),
+                [
+                    'too_low' => new Quantity(
+                        $basin->level - $lowest,
+                        'mm',
+                        'level less the lowest ground just outside the bank',
+                        ['level' => round($basin->level, 1).' mm'],
+                        decimals: 1,
+                    ),
+                ],
+                'The ground outside its bank is lower than the water.',
+                'Lower the level, raise the ground there, or draw the bank further in.',
             );
         }
         if ($dam !== null) {
             $found[] = new Finding(
-                'basin-leaves-board', Severity::Care, "{$name} meets the board’s edge", $section->uid, Place::at($dam[0], $dam[1]),
+                'basin-leaves-board',
+                Severity::Care,
+                "{$name} meets the board’s edge",
+                $section->uid,
+                Place::at($dam[0], $dam[1]),
                 ['dam' => new Quantity($edge, 'mm', 'length of the bank along the edge', decimals: 0)],
-                'What is poured would run off there.', 'Plan a dam for the pour, and seal it.',
+                'What is poured would run off there.',
+                'Plan a dam for the pour, and seal it.',
             );
         }
 

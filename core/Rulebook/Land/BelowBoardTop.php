@@ -42,10 +42,26 @@ final class BelowBoardTop implements LandRule
         }
         [$x, $y] = $terrain->middle($at);
 
-        return [new Finding(
-            'below-board-top', Severity::Care, 'Land below the board’s top', $study->section->uid, Place::at($x, $y),
-            ['deepest' => new Quantity($deepest, 'mm', 'board’s top less the land there', ['top' => round($top, 1).' mm'], decimals: 1), 'over' => new Quantity($area / 100.0, 'cm²', 'plan area more than half a millimetre below the top', decimals: 0)],
-            'No foam is cut for it: the board would have to be opened there.', 'Raise it, cut the board open, or set the board’s top lower.',
-        )];
+        return [
+            new Finding(
+                'below-board-top',
+                Severity::Care,
+                'Land below the board’s top',
+                $study->section->uid,
+                Place::at($x, $y),
+                [
+                    'deepest' => new Quantity(
+                        $deepest,
+                        'mm',
+                        'board’s top less the land there',
+                        ['top' => round($top, 1).' mm'],
+                        decimals: 1,
+                    ),
+                    'over' => new Quantity($area / 100.0, 'cm²', 'plan area more than half a millimetre below the top', decimals: 0),
+                ],
+                'No foam is cut for it: the board would have to be opened there.',
+                'Raise it, cut the board open, or set the board’s top lower.',
+            ),
+        ];
     }
 }

@@ -43,20 +43,36 @@ final class ClearanceOnCurve implements LandRule
                 $sharpest = $run->alignment->sharpest(...$here);
                 $most = 0.0;
                 foreach ($study->project->layout->vehicles as $vehicle) {
-                    $most = max($most, self::MAX_TRANSITION_EXCESS_MM + ($sharpest > 0.0 ? max(...array_values($vehicle->throwOn(1.0 / $sharpest))) : $vehicle->width / 2.0));
+                    $most = max(
+                        $most,
+                        self::MAX_TRANSITION_EXCESS_MM +
+                            ($sharpest > 0.0 ? max(...array_values($vehicle->throwOn(1.0 / $sharpest))) : $vehicle->width / 2.0),
+                    );
                 }
                 $sweep = new VehicleSweeps($run->alignment, $study->project->layout->vehicles);
                 foreach ($this->strikes($study, $run, $sweep, $here, $most) as $side => $samples) {
                     foreach (StationRange::gather($samples, self::STEP_MM, $run->alignment->length) as $stretch) {
-                        $found[] = $this->finding($study, $run, $sweep, $side, $stretch, $this->worst($study, $run, $sweep, $side, $stretch, $samples));
+                        $found[] = $this->finding(
+                            $study,
+                            $run,
+                            $sweep,
+                            $side,
+                            $stretch,
+                            $this->worst($study, $run, $sweep, $side, $stretch, $samples),
+                        );
                     }
                 }
             } catch (InvalidValue $refusal) {
                 $mark = $run->alignment->pointAt(($here[0] + $here[1]) / 2.0);
                 $found[] = new Finding(
-                    'clearance', Severity::Stop, 'Curve too tight', $study->section->uid,
-                    Place::onRun($run->uid, $here[0], $here[1], $mark->x, $mark->y), [],
-                    $refusal->getMessage(), 'Ease the curve, or take the vehicle off the Layout sheet.',
+                    'clearance',
+                    Severity::Stop,
+                    'Curve too tight',
+                    $study->section->uid,
+                    Place::onRun($run->uid, $here[0], $here[1], $mark->x, $mark->y),
+                    [],
+                    $refusal->getMessage(),
+                    'Ease the curve, or take the vehicle off the Layout sheet.',
                 );
             }
         }
@@ -65,8 +81,8 @@ final class ClearanceOnCurve implements LandRule
     }
 
     /**
-     * @param array{float, float} $here
-     * @param float $most that no vehicle takes more than to either side
+     * @param  array{float, float}  $here
+     * @param  float  $most that no vehicle takes more than to either side
      * @return array<string, list<array{float, float}>> side → station, depth
      */
     private function strikes(LandStudy $study, Run $run, VehicleSweeps $sweep, array $here, float $most): array
@@ -99,7 +115,14 @@ final class ClearanceOnCurve implements LandRule
             return null;
         }
         $room = $throw + $study->project->layout->clearanceMargin;
-        $away = LandBeside::firstOverRails($study->model, $run, $station, $side === 'left', $run->profile->halfWidth($side === 'left'), $room);
+        $away = LandBeside::firstOverRails(
+            $study->model,
+            $run,
+            $station,
+            $side === 'left',
+            $run->profile->halfWidth($side === 'left'),
+            $room,
+        );
 
         return $away === null ? null : $room - $away;
     }
@@ -107,7 +130,7 @@ final class ClearanceOnCurve implements LandRule
     /**
      * Where in a stretch the land reaches in furthest, and how far.
      *
-     * @param list<array{float, float}> $samples
+     * @param  list<array{float, float}>  $samples
      * @return array{float, float} station, depth
      */
     private function worst(LandStudy $study, Run $run, VehicleSweeps $sweep, string $side, StationRange $stretch, array $samples): array
@@ -123,8 +146,8 @@ final class ClearanceOnCurve implements LandRule
         [$low, $high] = [max(0.0, $middle - $reach), min($run->alignment->length, $middle + $reach)];
         $throws = array_map(fn (float $at): float => self::taken($sweep, $at, $side), [$low, $middle, $high]);
         $throw = fn (float $at): float => $at < $middle
-            ? $throws[1] + ($throws[0] - $throws[1]) * ($middle - $at) / ($middle - $low)
-            : $throws[1] + ($throws[2] - $throws[1]) * ($at - $middle) / max(1e-9, $high - $middle);
+            ? $throws[1] + (($throws[0] - $throws[1]) * ($middle - $at)) / ($middle - $low)
+            : $throws[1] + (($throws[2] - $throws[1]) * ($at - $middle)) / max(1e-9, $high - $middle);
         foreach (self::CLOSER_STEPS_MM as $step) {
             [$from, $to] = [max($stretch->from, $worst[0] - $reach), min($stretch->to, $worst[0] + $reach)];
             for ($station = $from; $station <= $to; $station += $step) {
@@ -157,19 +180,44 @@ final class ClearanceOnCurve implements LandRule
         $room = $left ? $throw['left'] : $throw['right'];
         $vehicle = $left ? $throw['left_by'] : $throw['right_by'];
         $margin = round($layout->clearanceMargin, 1).' mm';
-        $formula = $throw['radius'] === null ? 'half the vehicle’s width' : 'room the vehicle takes beside the centreline where the land reaches in furthest';
-        $inputs = ['station' => round($station).' mm', 'vehicle' => $vehicle->name, 'body' => round($vehicle->body).' mm', 'bogie centres' => round($vehicle->bogieCentres).' mm', 'width' => round($vehicle->width).' mm'];
+        $formula =
+            $throw['radius'] === null
+                ? 'half the vehicle’s width'
+                : 'room the vehicle takes beside the centreline where the land reaches in furthest';
+        $inputs = [
+            'station' => round($station).' mm',
+            'vehicle' => $vehicle->name,
+            'body' => round($vehicle->body).' mm',
+            'bogie centres' => round($vehicle->bogieCentres).' mm',
+            'width' => round($vehicle->width).' mm',
+        ];
         $figures = [
             'depth' => new Quantity($depth, 'mm', 'how far the land reaches into vehicle and margin', ['margin' => $margin], decimals: 1),
-            'throw' => new Quantity($room, 'mm', $formula, $inputs + ($throw['radius'] === null ? [] : ['radius' => round($throw['radius']).' mm']), decimals: 1),
-            'left_free' => new Quantity($layout->clearanceMargin - $depth, 'mm', 'margin less depth; below zero the vehicle strikes', ['margin' => $margin], decimals: 1),
+            'throw' => new Quantity(
+                $room,
+                'mm',
+                $formula,
+                $inputs + ($throw['radius'] === null ? [] : ['radius' => round($throw['radius']).' mm']),
+                decimals: 1,
+            ),
+            'left_free' => new Quantity(
+                $layout->clearanceMargin - $depth,
+                'mm',
+                'margin less depth; below zero the vehicle strikes',
+                ['margin' => $margin],
+                decimals: 1,
+            ),
         ];
 
         $strikes = $depth >= $layout->clearanceMargin;
 
         return new Finding(
-            'clearance', $strikes ? Severity::Stop : Severity::Care, $throw['radius'] === null ? 'Clearance' : 'Clearance on a curve', $study->section->uid,
-            Place::onRun($run->uid, $stretch->from, $stretch->to, $mark->x, $mark->y, $side), $figures,
+            'clearance',
+            $strikes ? Severity::Stop : Severity::Care,
+            $throw['radius'] === null ? 'Clearance' : 'Clearance on a curve',
+            $study->section->uid,
+            Place::onRun($run->uid, $stretch->from, $stretch->to, $mark->x, $mark->y, $side),
+            $figures,
             $strikes ? "The land strikes the {$vehicle->name}." : "The {$vehicle->name} passes with less than its margin.",
             'Widen the formation on this side, ease the slope beside it, or ease the curve.',
         );

@@ -11,7 +11,10 @@ use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\Crossing;
 
-/** A road that crosses a track on the level at another height than its rails, or so slantwise that wheels drop into the flangeways; tracks and roads that cut through each other. */
+/**
+ * A road that crosses a track on the level at another height than its rails, or so slantwise that wheels drop into the flangeways; tracks
+ * and roads that cut through each other.
+ */
 final class CrossingsMeet implements LandRule
 {
     /** A road may lie so far over or under the rail tops, mm. */
@@ -33,7 +36,11 @@ final class CrossingsMeet implements LandRule
             foreach (array_slice($runs, $k + 1) as $other) {
                 // The track first, where one of the two is a track.
                 foreach ($one->kind === 'road' ? Crossing::between($other, $one) : Crossing::between($one, $other) as $crossing) {
-                    $on = $crossing->at->x >= 0.0 && $crossing->at->y >= 0.0 && $crossing->at->x <= $study->section->width && $crossing->at->y <= $study->section->depth;
+                    $on =
+                        $crossing->at->x >= 0.0 &&
+                        $crossing->at->y >= 0.0 &&
+                        $crossing->at->x <= $study->section->width &&
+                        $crossing->at->y <= $study->section->depth;
                     if ($on && $crossing->onTheLevel()) {
                         array_push($found, ...$this->of($study, $crossing));
                     }
@@ -49,21 +56,54 @@ final class CrossingsMeet implements LandRule
     {
         $found = [];
         $half = max($crossing->other->profile->halfWidth(true), $crossing->other->profile->halfWidth(false));
-        $place = Place::onRun($crossing->one->uid, max(0.0, $crossing->station - $half), min($crossing->one->alignment->length, $crossing->station + $half), $crossing->at->x, $crossing->at->y);
-        $angle = new Quantity($crossing->angleDeg, '°', 'between the centrelines', ['station' => round($crossing->station).' mm'], decimals: 0);
+        $place = Place::onRun(
+            $crossing->one->uid,
+            max(0.0, $crossing->station - $half),
+            min($crossing->one->alignment->length, $crossing->station + $half),
+            $crossing->at->x,
+            $crossing->at->y,
+        );
+        $angle = new Quantity(
+            $crossing->angleDeg,
+            '°',
+            'between the centrelines',
+            ['station' => round($crossing->station).' mm'],
+            decimals: 0,
+        );
         $levels = $crossing->one->kind !== $crossing->other->kind;
         if (abs($crossing->over()) > self::MAX_STEP_MM) {
             $found[] = new Finding(
-                $levels ? 'level-crossing' : 'crossing', Severity::Stop, $levels ? 'Level crossing is not level' : 'Crossing is not level', $study->section->uid, $place,
-                ['difference' => new Quantity(abs($crossing->over()), 'mm', $levels ? 'surface of the road less rail top' : 'difference of the tops', ['may be' => self::MAX_STEP_MM.' mm'], decimals: 1), 'angle' => $angle],
+                $levels ? 'level-crossing' : 'crossing',
+                Severity::Stop,
+                $levels ? 'Level crossing is not level' : 'Crossing is not level',
+                $study->section->uid,
+                $place,
+                [
+                    'difference' => new Quantity(
+                        abs($crossing->over()),
+                        'mm',
+                        $levels ? 'surface of the road less rail top' : 'difference of the tops',
+                        ['may be' => self::MAX_STEP_MM.' mm'],
+                        decimals: 1,
+                    ),
+                    'angle' => $angle,
+                ],
                 "“{$crossing->other->name}” and “{$crossing->one->name}” cross here at different heights.",
-                $levels ? 'Give the road the height of the rails at the crossing, or take one over the other on a bridge.' : 'Bring their heights together, or take one over the other on a bridge.',
+                $levels
+                    ? 'Give the road the height of the rails at the crossing, or take one over the other on a bridge.'
+                    : 'Bring their heights together, or take one over the other on a bridge.',
             );
         }
         if ($levels && $crossing->angleDeg < self::MIN_CROSSING_ANGLE_DEG) {
             $found[] = new Finding(
-                'crossing-slant', Severity::Hint, 'Slanting level crossing', $study->section->uid, $place, ['angle' => $angle],
-                'On the prototype wheels drop into the flangeways of so flat a crossing; its deck is hard to cut.', 'Swing the road nearer to a right angle.',
+                'crossing-slant',
+                Severity::Hint,
+                'Slanting level crossing',
+                $study->section->uid,
+                $place,
+                ['angle' => $angle],
+                'On the prototype wheels drop into the flangeways of so flat a crossing; its deck is hard to cut.',
+                'Swing the road nearer to a right angle.',
             );
         }
 

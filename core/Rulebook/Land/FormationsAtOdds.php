@@ -37,9 +37,20 @@ final class FormationsAtOdds implements LandRule
             foreach (StationRange::gather($places, $study->terrain->cell, $run->alignment->length) as $stretch) {
                 $mark = $run->alignment->pointAt(($stretch->from + $stretch->to) / 2.0);
                 $found[] = new Finding(
-                    'formations-at-odds', Severity::Stop, 'Formations at odds', $study->section->uid,
+                    'formations-at-odds',
+                    Severity::Stop,
+                    'Formations at odds',
+                    $study->section->uid,
                     Place::onRun($run->uid, $stretch->from, $stretch->to, $mark->x, $mark->y),
-                    ['difference' => new Quantity($stretch->greatest, 'mm', 'greatest difference of the levels where formations overlap', ['may be' => self::MAX_STEP_MM.' mm'], decimals: 1)],
+                    [
+                        'difference' => new Quantity(
+                            $stretch->greatest,
+                            'mm',
+                            'greatest difference of the levels where formations overlap',
+                            ['may be' => self::MAX_STEP_MM.' mm'],
+                            decimals: 1,
+                        ),
+                    ],
                     'Two formations lie over each other at different levels; one of them cannot be built.',
                     'Bring the heights together where the tracks run side by side, or move them apart.',
                 );

@@ -62,7 +62,7 @@ final class Headroom implements LandRule
     }
 
     /**
-     * @param list<array{float, float}> $samples station, what is missing
+     * @param  list<array{float, float}>  $samples station, what is missing
      * @return list<Finding>
      */
     private function of(LandStudy $study, Run $run, Structure $bridge, string $what, array $samples): array
@@ -73,9 +73,24 @@ final class Headroom implements LandRule
             $mark = $run->alignment->pointAt(($stretch->from + $stretch->to) / 2.0);
             $land = $what === 'land';
             $found[] = new Finding(
-                'headroom', Severity::Stop, $land ? 'The bridge lies on the land' : 'Too little headroom under the bridge', $study->section->uid, Place::onRun($run->uid, $stretch->from, $stretch->to, $mark->x, $mark->y),
-                ['missing' => new Quantity($stretch->greatest, 'mm', $land ? 'land less the underside of the deck' : 'rail top, vehicle height and margin of the run below less the underside of the deck', ['deck' => round($bridge->thick, 1).' mm'], decimals: 1)],
-                $land ? 'There is nothing to bridge here.' : 'The tallest vehicle strikes the deck.', $land ? 'Shorten the bridge, or carve the land under it.' : 'Raise the bridge, or lower the run below.',
+                'headroom',
+                Severity::Stop,
+                $land ? 'The bridge lies on the land' : 'Too little headroom under the bridge',
+                $study->section->uid,
+                Place::onRun($run->uid, $stretch->from, $stretch->to, $mark->x, $mark->y),
+                [
+                    'missing' => new Quantity(
+                        $stretch->greatest,
+                        'mm',
+                        $land
+                            ? 'land less the underside of the deck'
+                            : 'rail top, vehicle height and margin of the run below less the underside of the deck',
+                        ['deck' => round($bridge->thick, 1).' mm'],
+                        decimals: 1,
+                    ),
+                ],
+                $land ? 'There is nothing to bridge here.' : 'The tallest vehicle strikes the deck.',
+                $land ? 'Shorten the bridge, or carve the land under it.' : 'Raise the bridge, or lower the run below.',
             );
         }
 

@@ -12,7 +12,10 @@ use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\Section;
 
-/** Two boards whose land differs where they lie against each other: their edges are fixed at different heights, or one lies level at its top. */
+/**
+ * Two boards whose land differs where they lie against each other: their edges are fixed at different heights, or one lies level at its
+ * top.
+ */
 final class JointsAgree implements LandRule
 {
     /** Land may differ by this much at a joint, mm. */
@@ -51,9 +54,22 @@ final class JointsAgree implements LandRule
             if ($worst > self::MAX_STEP_MM) {
                 $p = $study->section->placement->toSection($study->section->onEdge($edge, $place));
                 $found[] = new Finding(
-                    'joint-land', Severity::Care, "Land steps at the joint with {$other->name}", $study->section->uid, Place::at($p->x, $p->y),
-                    ['step' => new Quantity($worst, 'mm', 'difference of the heights that the two edges are fixed at', ['may be' => self::MAX_STEP_MM.' mm'], decimals: 1)],
-                    'Both boards fix this edge, at different heights.', 'Copy one edge across to the other, or set one free.',
+                    'joint-land',
+                    Severity::Care,
+                    "Land steps at the joint with {$other->name}",
+                    $study->section->uid,
+                    Place::at($p->x, $p->y),
+                    [
+                        'step' => new Quantity(
+                            $worst,
+                            'mm',
+                            'difference of the heights that the two edges are fixed at',
+                            ['may be' => self::MAX_STEP_MM.' mm'],
+                            decimals: 1,
+                        ),
+                    ],
+                    'Both boards fix this edge, at different heights.',
+                    'Copy one edge across to the other, or set one free.',
                 );
             }
         }
@@ -77,10 +93,25 @@ final class JointsAgree implements LandRule
             return [];
         }
 
-        return [new Finding(
-            'joint-land', Severity::Care, "Land steps at the joint with {$other->name}", $study->section->uid, Place::at($place->x, $place->y),
-            ['step' => new Quantity($worst, 'mm', 'ground at this edge less the top of the board beside it', ['may be' => self::MAX_STEP_MM.' mm'], decimals: 1)],
-            "{$other->name} has no heights of its own and lies level at its top.", "On the Layout sheet let the land run on over {$other->name}, give it heights, or bring this edge to its top.",
-        )];
+        return [
+            new Finding(
+                'joint-land',
+                Severity::Care,
+                "Land steps at the joint with {$other->name}",
+                $study->section->uid,
+                Place::at($place->x, $place->y),
+                [
+                    'step' => new Quantity(
+                        $worst,
+                        'mm',
+                        'ground at this edge less the top of the board beside it',
+                        ['may be' => self::MAX_STEP_MM.' mm'],
+                        decimals: 1,
+                    ),
+                ],
+                "{$other->name} has no heights of its own and lies level at its top.",
+                "On the Layout sheet let the land run on over {$other->name}, give it heights, or bring this edge to its top.",
+            ),
+        ];
     }
 }

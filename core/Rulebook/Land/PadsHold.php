@@ -46,12 +46,17 @@ final class PadsHold implements LandRule
             if ($at !== null && $worst > self::MAX_STEP_MM) {
                 $name = $pad->name === '' ? 'The pad' : $pad->name;
                 $found[] = new Finding(
-                    'pad-cut', Severity::Care, "{$name} is cut into", $study->section->uid, Place::at($at[0], $at[1]),
+                    'pad-cut',
+                    Severity::Care,
+                    "{$name} is cut into",
+                    $study->section->uid,
+                    Place::at($at[0], $at[1]),
                     [
                         'off' => new Quantity($worst, 'mm', 'greatest difference of the land from the level of the pad', decimals: 1),
-                        'share' => new Quantity(100.0 * $count / $all, '%', 'of the pad that does not lie level', decimals: 0),
+                        'share' => new Quantity((100.0 * $count) / $all, '%', 'of the pad that does not lie level', decimals: 0),
                     ],
-                    'A slope of a track or road, or water, takes a part of it.', 'Move the pad away from the track, bring it to its level, or place a wall between them.',
+                    'A slope of a track or road, or water, takes a part of it.',
+                    'Move the pad away from the track, bring it to its level, or place a wall between them.',
                 );
             }
         }

@@ -51,7 +51,10 @@ final class RunsMeet implements LandRule
         [$p, $q] = [$run->alignment->pointAt($station), $other->alignment->pointAt($at)];
         $heading = $run->alignment->headingAt($station);
         $kink = RunEnds::kink($run, $station, $other, $at);
-        $on = fn (Point $p): bool => $p->x > -0.5 && $p->y > -0.5 && $p->x < $study->section->width + 0.5 && $p->y < $study->section->depth + 0.5;
+        $on = fn (Point $p): bool => $p->x > -0.5 &&
+            $p->y > -0.5 &&
+            $p->x < $study->section->width + 0.5 &&
+            $p->y < $study->section->depth + 0.5;
         if (! RunEnds::meet($run, $station, $other, $at) || (! $on($p) && ! $on($q))) {
             return null;
         }
@@ -60,16 +63,24 @@ final class RunsMeet implements LandRule
         $with = ['on' => $other->name];
         $figures = array_filter([
             'step' => abs($step) > self::MAX_STEP_MM ? new Quantity(abs($step), 'mm', 'difference of rail tops', $with, decimals: 1) : null,
-            'aside' => $aside > self::MAX_STEP_MM ? new Quantity($aside, 'mm', 'distance across the track between the ends', $with, decimals: 1) : null,
-            'kink' => rad2deg($kink) > self::MAX_KINK_DEG ? new Quantity(rad2deg($kink), '°', 'difference of headings', $with, 'starting value', 1) : null,
+            'aside' => $aside > self::MAX_STEP_MM
+                    ? new Quantity($aside, 'mm', 'distance across the track between the ends', $with, decimals: 1)
+                    : null,
+            'kink' => rad2deg($kink) > self::MAX_KINK_DEG
+                    ? new Quantity(rad2deg($kink), '°', 'difference of headings', $with, 'starting value', 1)
+                    : null,
         ]);
         if ($figures === []) {
             return null;
         }
 
         return new Finding(
-            'run-joint', isset($figures['kink']) && count($figures) === 1 ? Severity::Care : Severity::Stop, 'Runs do not meet', $study->section->uid,
-            Place::onRun($run->uid, $station, $station, $p->x, $p->y), $figures,
+            'run-joint',
+            isset($figures['kink']) && count($figures) === 1 ? Severity::Care : Severity::Stop,
+            'Runs do not meet',
+            $study->section->uid,
+            Place::onRun($run->uid, $station, $station, $p->x, $p->y),
+            $figures,
             "“{$run->name}” goes on as “{$other->name}”. ".'Vehicles derail or uncouple where rails step, lie aside or bend sharply.',
             'Give the ends one height, place and heading: the grade of either run, or where the second begins.',
         );

@@ -33,9 +33,22 @@ final class SpanAcrossJoint implements LandRule
                 if ($joint !== null) {
                     $mark = $run->alignment->pointAt($joint);
                     $found[] = new Finding(
-                        'span-across-moving-joint', Severity::Care, "The bridge on {$run->name} spans a joint", $study->section->uid, Place::onRun($run->uid, $structure->from, $structure->to, $mark->x, $mark->y),
-                        ['on_this_side' => new Quantity(min($joint - $structure->from, $structure->to - $joint), 'mm', 'shorter part of the bridge, to one side of the joint', decimals: 0)],
-                        'Boards move against each other with the air and each time they are set up: foam and plaster across the joint crack first.', 'Carry the span on wood that rests on one board alone and lies loose on the other, or move the bridge.',
+                        'span-across-moving-joint',
+                        Severity::Care,
+                        "The bridge on {$run->name} spans a joint",
+                        $study->section->uid,
+                        Place::onRun($run->uid, $structure->from, $structure->to, $mark->x, $mark->y),
+                        [
+                            'on_this_side' => new Quantity(
+                                min($joint - $structure->from, $structure->to - $joint),
+                                'mm',
+                                'shorter part of the bridge, to one side of the joint',
+                                decimals: 0,
+                            ),
+                        ],
+                        'Boards move against each other with the air and each time '
+                            .'they are set up: foam and plaster across the joint crack first.',
+                        'Carry the span on wood that rests on one board alone and lies loose on the other, or move the bridge.',
                     );
                 }
             }
@@ -64,6 +77,9 @@ final class SpanAcrossJoint implements LandRule
     {
         $there = $study->section->placement->toLayout($p);
 
-        return array_filter($study->project->sections, fn (Section $s): bool => $s->uid !== $study->section->uid && $s->holds($there->x, $there->y, 0.5)) !== [];
+        return array_filter(
+            $study->project->sections,
+            fn (Section $s): bool => $s->uid !== $study->section->uid && $s->holds($there->x, $there->y, 0.5),
+        ) !== [];
     }
 }

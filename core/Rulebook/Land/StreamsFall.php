@@ -56,16 +56,34 @@ final class StreamsFall implements LandRule
         $found = [];
         if ($gorge !== null && $deepest > self::GORGE_DEPTH_MM) {
             $found[] = new Finding(
-                'stream-climbs', Severity::Care, "{$name} would have to climb", $study->section->uid, Place::at($gorge[0], $gorge[1]),
-                ['gorge' => new Quantity($deepest, 'mm', 'ground along its line less its water, which never rises', ['may be' => self::GORGE_DEPTH_MM.' mm'], decimals: 1)],
-                'Its line crosses higher ground than it came from, so it cuts a gorge.', 'Draw it along the valley, or lower the ground on its way.',
+                'stream-climbs',
+                Severity::Care,
+                "{$name} would have to climb",
+                $study->section->uid,
+                Place::at($gorge[0], $gorge[1]),
+                [
+                    'gorge' => new Quantity(
+                        $deepest,
+                        'mm',
+                        'ground along its line less its water, which never rises',
+                        ['may be' => self::GORGE_DEPTH_MM.' mm'],
+                        decimals: 1,
+                    ),
+                ],
+                'Its line crosses higher ground than it came from, so it cuts a gorge.',
+                'Draw it along the valley, or lower the ground on its way.',
             );
         }
         if ($dam !== null && $dammed > self::DAM_HEIGHT_MM) {
             $found[] = new Finding(
-                'stream-dammed', Severity::Stop, "{$name} is dammed", $study->section->uid, Place::at($dam[0], $dam[1]),
+                'stream-dammed',
+                Severity::Stop,
+                "{$name} is dammed",
+                $study->section->uid,
+                Place::at($dam[0], $dam[1]),
                 ['over' => new Quantity($dammed, 'mm', 'land over the water at its greatest', decimals: 1)],
-                'A bank lies across it.', 'Take the track over it on a bridge, or lead the stream round.',
+                'A bank lies across it.',
+                'Take the track over it on a bridge, or lead the stream round.',
             );
         }
 

@@ -68,9 +68,22 @@ final class StructuresClear implements LandRule
             $mark = $run->alignment->pointAt(($stretch->from + $stretch->to) / 2.0);
             $strikes = $stretch->greatest >= $layout->clearanceMargin;
             $found[] = new Finding(
-                'lining-clearance', $strikes ? Severity::Stop : Severity::Care, 'Tunnel lining too narrow', $study->section->uid, Place::onRun($run->uid, $stretch->from, $stretch->to, $mark->x, $mark->y),
-                ['depth' => new Quantity($stretch->greatest, 'mm', 'how far the lining reaches into vehicle and margin', ['inside' => round($inside, 1).' mm', 'margin' => round($layout->clearanceMargin, 1).' mm'], decimals: 1)],
-                $strikes ? "The {$by} strikes the lining." : "The {$by} passes with less than its margin.", 'Make the tunnel wider inside, or ease the curve in it.',
+                'lining-clearance',
+                $strikes ? Severity::Stop : Severity::Care,
+                'Tunnel lining too narrow',
+                $study->section->uid,
+                Place::onRun($run->uid, $stretch->from, $stretch->to, $mark->x, $mark->y),
+                [
+                    'depth' => new Quantity(
+                        $stretch->greatest,
+                        'mm',
+                        'how far the lining reaches into vehicle and margin',
+                        ['inside' => round($inside, 1).' mm', 'margin' => round($layout->clearanceMargin, 1).' mm'],
+                        decimals: 1,
+                    ),
+                ],
+                $strikes ? "The {$by} strikes the lining." : "The {$by} passes with less than its margin.",
+                'Make the tunnel wider inside, or ease the curve in it.',
             );
         }
 
@@ -92,13 +105,31 @@ final class StructuresClear implements LandRule
                 continue;
             }
             $side = $place['offset'] >= 0.0 ? 'left' : 'right';
-            $needs = $below->kind === 'track' ? (new VehicleSweeps($below->alignment, $layout->vehicles))->at($place['station'])[$side] + $layout->clearanceMargin : $below->profile->halfWidth($side === 'left');
+            $needs =
+                $below->kind === 'track'
+                    ? (new VehicleSweeps($below->alignment, $layout->vehicles))->at($place['station'])[$side] + $layout->clearanceMargin
+                    : $below->profile->halfWidth($side === 'left');
             if ($needs > $aside && $place['station'] > 0.0 && $place['station'] < $below->alignment->length) {
-                return [new Finding(
-                    'pier-clearance', Severity::Stop, 'A pier stands in the way', $study->section->uid, Place::onRun($bridge->uid, $station, $station, $p->x, $p->y),
-                    ['depth' => new Quantity($needs - $aside, 'mm', 'how far the pier reaches into the room of what passes below', ['pier' => self::PIER_THICKNESS_MM.' mm thick', 'below' => $below->name], decimals: 1)],
-                    "It stands on “{$below->name}”.", 'Choose another number of piers, or move the bridge’s ends.',
-                )];
+                return [
+                    new Finding(
+                        'pier-clearance',
+                        Severity::Stop,
+                        'A pier stands in the way',
+                        $study->section->uid,
+                        Place::onRun($bridge->uid, $station, $station, $p->x, $p->y),
+                        [
+                            'depth' => new Quantity(
+                                $needs - $aside,
+                                'mm',
+                                'how far the pier reaches into the room of what passes below',
+                                ['pier' => self::PIER_THICKNESS_MM.' mm thick', 'below' => $below->name],
+                                decimals: 1,
+                            ),
+                        ],
+                        "It stands on “{$below->name}”.",
+                        'Choose another number of piers, or move the bridge’s ends.',
+                    ),
+                ];
             }
         }
 

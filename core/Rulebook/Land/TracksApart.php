@@ -66,14 +66,25 @@ final class TracksApart implements LandRule
             $apart = abs($one->grade->heightAt($station) - $other->grade->heightAt($place['station'])) > $layout->tallest() / 2.0;
             // What stands over the joint of two runs stands on both of them.
             $overJoint = array_filter($joined, fn (float $end): bool => abs($station - $end) < $widest) !== [];
-            if ($overJoint || abs($place['offset']) > $widest || $ends || $apart || $turn > sin(self::MAX_ALONG_RAD) || $this->inTurnout($study, $one, $station, $other, $place['station'])) {
+            if (
+                $overJoint ||
+                abs($place['offset']) > $widest ||
+                $ends ||
+                $apart ||
+                $turn > sin(self::MAX_ALONG_RAD) ||
+                $this->inTurnout($study, $one, $station, $other, $place['station'])
+            ) {
                 continue;
             }
             $against = cos($one->alignment->headingAt($station) - $other->alignment->headingAt($place['station'])) < 0.0;
             // Where this run lies left of the other, the other lies right of it; against each other, on the same hand.
             $theirs = $place['offset'] >= 0.0 ? 'left' : 'right';
             $mine = ($theirs === 'left') !== $against ? 'right' : 'left';
-            $missing = $sweeps[0]->at($station)[$mine] + $sweeps[1]->at($place['station'])[$theirs] + $layout->clearanceMargin - abs($place['offset']);
+            $missing =
+                $sweeps[0]->at($station)[$mine] +
+                $sweeps[1]->at($place['station'])[$theirs] +
+                $layout->clearanceMargin -
+                abs($place['offset']);
             if ($missing > 0.0) {
                 $out[] = [$station, $missing];
             }
@@ -85,8 +96,11 @@ final class TracksApart implements LandRule
     private function inTurnout(LandStudy $study, Run $one, float $station, Run $other, float $at): bool
     {
         foreach ($study->turnouts as $turnout) {
-            if (in_array($one->uid, [$turnout->main->uid, $turnout->branch->uid], true) && in_array($other->uid, [$turnout->main->uid, $turnout->branch->uid], true)
-                && ($turnout->holds($one->uid, $station, self::STEP_MM) || $turnout->holds($other->uid, $at, self::STEP_MM))) {
+            if (
+                in_array($one->uid, [$turnout->main->uid, $turnout->branch->uid], true) &&
+                in_array($other->uid, [$turnout->main->uid, $turnout->branch->uid], true) &&
+                ($turnout->holds($one->uid, $station, self::STEP_MM) || $turnout->holds($other->uid, $at, self::STEP_MM))
+            ) {
                 return true;
             }
         }
@@ -101,9 +115,22 @@ final class TracksApart implements LandRule
         $touch = $stretch->greatest >= $layout->clearanceMargin;
 
         return new Finding(
-            'tracks-foul', $touch ? Severity::Stop : Severity::Care, $touch ? 'Vehicles on two tracks touch' : 'Tracks close together', $study->section->uid, Place::onRun($one->uid, $stretch->from, $stretch->to, $mark->x, $mark->y),
-            ['missing' => new Quantity($stretch->greatest, 'mm', 'room of vehicles on both tracks and a margin, less the distance of the tracks', ['margin' => round($layout->clearanceMargin, 1).' mm', 'beside' => $other->name], decimals: 1)],
-            $touch ? 'What stands on one track strikes what passes on the other.' : 'They pass with less than the margin.', 'Move the tracks apart; on curves further than on the straight.',
+            'tracks-foul',
+            $touch ? Severity::Stop : Severity::Care,
+            $touch ? 'Vehicles on two tracks touch' : 'Tracks close together',
+            $study->section->uid,
+            Place::onRun($one->uid, $stretch->from, $stretch->to, $mark->x, $mark->y),
+            [
+                'missing' => new Quantity(
+                    $stretch->greatest,
+                    'mm',
+                    'room of vehicles on both tracks and a margin, less the distance of the tracks',
+                    ['margin' => round($layout->clearanceMargin, 1).' mm', 'beside' => $other->name],
+                    decimals: 1,
+                ),
+            ],
+            $touch ? 'What stands on one track strikes what passes on the other.' : 'They pass with less than the margin.',
+            'Move the tracks apart; on curves further than on the straight.',
         );
     }
 }

@@ -47,13 +47,17 @@ final class TunnelHolds implements LandRule
     }
 
     /**
-     * @param array{float, float} $here
+     * @param  array{float, float}  $here
      * @return list<Finding>
      */
     private function lid(LandStudy $study, Run $run, Structure $tunnel, array $here): array
     {
         $thin = [];
-        for ($station = max($tunnel->from, $here[0]) + self::STEP_MM / 2.0; $station < min($tunnel->to, $here[1]); $station += self::STEP_MM) {
+        for (
+            $station = max($tunnel->from, $here[0]) + self::STEP_MM / 2.0;
+            $station < min($tunnel->to, $here[1]);
+            $station += self::STEP_MM
+        ) {
             $lid = $study->project->lid($study->model, $run, $station);
             if ($lid < self::MIN_LID_MM) {
                 $thin[] = [$station, self::MIN_LID_MM - $lid];
@@ -64,10 +68,23 @@ final class TunnelHolds implements LandRule
             $mark = $run->alignment->pointAt(($stretch->from + $stretch->to) / 2.0);
             $lid = self::MIN_LID_MM - $stretch->greatest;
             $found[] = new Finding(
-                'tunnel-lid', $lid < 0.0 ? Severity::Stop : Severity::Care, $lid < 0.0 ? 'The tunnel breaks through' : 'Thin lid over the tunnel', $study->section->uid,
+                'tunnel-lid',
+                $lid < 0.0 ? Severity::Stop : Severity::Care,
+                $lid < 0.0 ? 'The tunnel breaks through' : 'Thin lid over the tunnel',
+                $study->section->uid,
                 Place::onRun($run->uid, $stretch->from, $stretch->to, $mark->x, $mark->y),
-                ['lid' => new Quantity($lid, 'mm', 'land over the centreline less rail top, vehicle height and margin, at its least', ['wanted' => self::MIN_LID_MM.' mm'], decimals: 1)],
-                $lid < 0.0 ? 'There is no land over the bore here: this is a cutting.' : 'So little foam and plaster breaks when the board is lifted.',
+                [
+                    'lid' => new Quantity(
+                        $lid,
+                        'mm',
+                        'land over the centreline less rail top, vehicle height and margin, at its least',
+                        ['wanted' => self::MIN_LID_MM.' mm'],
+                        decimals: 1,
+                    ),
+                ],
+                $lid < 0.0
+                    ? 'There is no land over the bore here: this is a cutting.'
+                    : 'So little foam and plaster breaks when the board is lifted.',
                 'Move the portal, raise the land over it, or lower the track.',
             );
         }
@@ -84,10 +101,25 @@ final class TunnelHolds implements LandRule
         }
         $mark = $run->alignment->pointAt(($tunnel->from + $tunnel->to) / 2.0);
 
-        return [new Finding(
-            'reach-in-tunnel', Severity::Care, 'Out of reach in the tunnel', $study->section->uid, Place::onRun($run->uid, $tunnel->from, $tunnel->to, $mark->x, $mark->y),
-            ['inside' => new Quantity($inside, 'mm', 'half the tunnel: the way from the nearer portal to its middle', ['a hand reaches' => self::HAND_REACH_MM.' mm'], 'starting value')],
-            'A vehicle that derails in the middle cannot be fetched.', 'Leave a hatch in the land or from below, or shorten the tunnel.',
-        )];
+        return [
+            new Finding(
+                'reach-in-tunnel',
+                Severity::Care,
+                'Out of reach in the tunnel',
+                $study->section->uid,
+                Place::onRun($run->uid, $tunnel->from, $tunnel->to, $mark->x, $mark->y),
+                [
+                    'inside' => new Quantity(
+                        $inside,
+                        'mm',
+                        'half the tunnel: the way from the nearer portal to its middle',
+                        ['a hand reaches' => self::HAND_REACH_MM.' mm'],
+                        'starting value',
+                    ),
+                ],
+                'A vehicle that derails in the middle cannot be fetched.',
+                'Leave a hatch in the land or from below, or shorten the tunnel.',
+            ),
+        ];
     }
 }

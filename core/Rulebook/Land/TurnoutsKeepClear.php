@@ -43,14 +43,41 @@ final class TurnoutsKeepClear implements LandRule
     private function joint(LandStudy $study, Turnout $turnout): array
     {
         $figures = array_filter([
-            'step' => abs($turnout->step) > self::MAX_STEP_MM ? new Quantity(abs($turnout->step), 'mm', 'difference of rail tops at the toe', ['leaves' => $turnout->main->name], decimals: 1) : null,
-            'kink' => $turnout->kinkDeg > self::MAX_KINK_DEG ? new Quantity($turnout->kinkDeg, '°', 'difference of headings at the toe', ['leaves' => $turnout->main->name], 'starting value', 1) : null,
+            'step' => abs($turnout->step) > self::MAX_STEP_MM
+                    ? new Quantity(
+                        abs($turnout->step),
+                        'mm',
+                        'difference of rail tops at the toe',
+                        ['leaves' => $turnout->main->name],
+                        decimals: 1,
+                    )
+                    : null,
+            'kink' => $turnout->kinkDeg > self::MAX_KINK_DEG
+                    ? new Quantity(
+                        $turnout->kinkDeg,
+                        '°',
+                        'difference of headings at the toe',
+                        ['leaves' => $turnout->main->name],
+                        'starting value',
+                        1,
+                    )
+                    : null,
         ]);
 
-        return $figures === [] ? [] : [new Finding(
-            'turnout-joint', isset($figures['step']) ? Severity::Stop : Severity::Care, 'Turnout steps or kinks', $study->section->uid, $this->place($turnout), $figures,
-            "“{$turnout->branch->name}” leaves “{$turnout->main->name}” here.", 'Begin the branch with the height and heading of the track it leaves.',
-        )];
+        return $figures === []
+            ? []
+            : [
+                new Finding(
+                    'turnout-joint',
+                    isset($figures['step']) ? Severity::Stop : Severity::Care,
+                    'Turnout steps or kinks',
+                    $study->section->uid,
+                    $this->place($turnout),
+                    $figures,
+                    "“{$turnout->branch->name}” leaves “{$turnout->main->name}” here.",
+                    'Begin the branch with the height and heading of the track it leaves.',
+                ),
+            ];
     }
 
     /** @return list<Finding> */
@@ -59,12 +86,34 @@ final class TurnoutsKeepClear implements LandRule
         foreach ($turnout->main->grade->stations as $k => $station) {
             $curve = $turnout->main->grade->curves[$k] / 2.0;
             $change = abs($turnout->main->grade->gradeAt($station + 0.5) - $turnout->main->grade->gradeAt($station - 0.5));
-            if ($k > 0 && $station > 1.0 && $station < $turnout->main->alignment->length - 1.0 && $change > 0.1 && $station + $curve > $turnout->from && $station - $curve < $turnout->to) {
-                return [new Finding(
-                    'turnout-on-grade-change', Severity::Care, 'Grade changes in a turnout', $study->section->uid, $this->place($turnout),
-                    ['change' => new Quantity($change, '%', 'grade after less grade before', ['at station' => round($station).' mm'], decimals: 1)],
-                    'A turnout is flat: its blades lift where the track bends in height.', 'Move the grade point out of the keep-clear stretch.',
-                )];
+            if (
+                $k > 0 &&
+                $station > 1.0 &&
+                $station < $turnout->main->alignment->length - 1.0 &&
+                $change > 0.1 &&
+                $station + $curve > $turnout->from &&
+                $station - $curve < $turnout->to
+            ) {
+                return [
+                    new Finding(
+                        'turnout-on-grade-change',
+                        Severity::Care,
+                        'Grade changes in a turnout',
+                        $study->section->uid,
+                        $this->place($turnout),
+                        [
+                            'change' => new Quantity(
+                                $change,
+                                '%',
+                                'grade after less grade before',
+                                ['at station' => round($station).' mm'],
+                                decimals: 1,
+                            ),
+                        ],
+                        'A turnout is flat: its blades lift where the track bends in height.',
+                        'Move the grade point out of the keep-clear stretch.',
+                    ),
+                ];
             }
         }
 
@@ -81,9 +130,27 @@ final class TurnoutsKeepClear implements LandRule
                     $half = max($road->profile->halfWidth(true), $road->profile->halfWidth(false));
                     if ($crossing->onTheLevel() && $turnout->holds($track->uid, $crossing->station, $half)) {
                         $found[] = new Finding(
-                            'road-on-turnout', Severity::Stop, 'A road lands on a turnout', $study->section->uid, Place::onRun($track->uid, $crossing->station - $half, $crossing->station + $half, $crossing->at->x, $crossing->at->y),
-                            ['keep_clear' => new Quantity($turnout->to - $turnout->from, 'mm', 'from before the toe to the fouling point', ['from' => round($turnout->from).' mm', 'to' => round($turnout->to).' mm'])],
-                            "“{$road->name}” crosses “{$track->name}” where its blades and frog move.", 'Move the road past the fouling point, or take it over on a bridge.',
+                            'road-on-turnout',
+                            Severity::Stop,
+                            'A road lands on a turnout',
+                            $study->section->uid,
+                            Place::onRun(
+                                $track->uid,
+                                $crossing->station - $half,
+                                $crossing->station + $half,
+                                $crossing->at->x,
+                                $crossing->at->y,
+                            ),
+                            [
+                                'keep_clear' => new Quantity(
+                                    $turnout->to - $turnout->from,
+                                    'mm',
+                                    'from before the toe to the fouling point',
+                                    ['from' => round($turnout->from).' mm', 'to' => round($turnout->to).' mm'],
+                                ),
+                            ],
+                            "“{$road->name}” crosses “{$track->name}” where its blades and frog move.",
+                            'Move the road past the fouling point, or take it over on a bridge.',
                         );
                         // Across both tracks of one turnout it is still one road.
                         break 2;

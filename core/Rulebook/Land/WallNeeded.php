@@ -38,15 +38,27 @@ final class WallNeeded implements LandRule
                 continue;
             }
             $found[] = new Finding(
-                'wall-needed', Severity::Care, 'Wall needed', $study->section->uid,
+                'wall-needed',
+                Severity::Care,
+                'Wall needed',
+                $study->section->uid,
                 Place::onRun($wall->run, $wall->from, $wall->to, $wall->x, $wall->y, $wall->side),
                 [
-                    'height' => new Quantity($wall->highest, 'mm', 'greatest step that no slope can take', ['batters' => 'of the runs beside it'], decimals: 1),
+                    'height' => new Quantity(
+                        $wall->highest,
+                        'mm',
+                        'greatest step that no slope can take',
+                        ['batters' => 'of the runs beside it'],
+                        decimals: 1,
+                    ),
                     'lowest' => new Quantity($wall->lowest, 'mm', 'least step along the stretch', decimals: 1),
-                    'length' => new Quantity($wall->length, 'mm', 'along the wall’s own face', ['stations' => round($wall->from).' to '.round($wall->to)]),
+                    'length' => new Quantity($wall->length, 'mm', 'along the wall’s own face', [
+                        'stations' => round($wall->from).' to '.round($wall->to),
+                    ]),
                     'face' => new Quantity($wall->face / 100.0, 'cm²', 'height summed along its face', decimals: 1),
                 ],
-                self::WHY[$wall->cause], self::DO[$wall->cause],
+                self::WHY[$wall->cause],
+                self::DO[$wall->cause],
             );
         }
 

@@ -27,7 +27,25 @@ final class AreaTooLarge implements WorkRule
             $needed = $move->coat->openMinutesOf($move->area);
             $there = $work->workable($move->section, $move->coat);
             if ($needed !== null && $needed > $there + self::TOLERANCE_MINUTES) {
-                $found[$move->coat->uid] ??= CoatPair::on($plan, $move->section->uid, $move->zone->uid, 'area-too-large-for-open-time', Severity::Care, "{$move->coat->title()} skins before it is done", ['needed' => new Quantity($needed, 'min', 'open work a dm² × area of the strip', decimals: 1), 'workable' => new Quantity($there, 'min', 'shortest workable time in this room, as surely as the layout asks', decimals: 1)], 'What comes last lies on glue that has skinned, and brushes off when it is dry.', 'Work in smaller strips, from back to front, or slow the glue.');
+                $found[$move->coat->uid] ??= CoatPair::on(
+                    $plan,
+                    $move->section->uid,
+                    $move->zone->uid,
+                    'area-too-large-for-open-time',
+                    Severity::Care,
+                    "{$move->coat->title()} skins before it is done",
+                    [
+                        'needed' => new Quantity($needed, 'min', 'open work a dm² × area of the strip', decimals: 1),
+                        'workable' => new Quantity(
+                            $there,
+                            'min',
+                            'shortest workable time in this room, as surely as the layout asks',
+                            decimals: 1,
+                        ),
+                    ],
+                    'What comes last lies on glue that has skinned, and brushes off when it is dry.',
+                    'Work in smaller strips, from back to front, or slow the glue.',
+                );
             }
         }
 

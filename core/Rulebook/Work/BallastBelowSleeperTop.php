@@ -28,9 +28,18 @@ final class BallastBelowSleeperTop implements WorkRule
             [$thick, $full] = [$coat->mm * $coat->passes, $coat->recipe->cure->referenceMm];
             if ($coat->recipe->family === 'ballast' && $thick > $full + self::TOLERANCE_MM) {
                 $found[$coat->uid] ??= CoatPair::on(
-                    $plan, $move->section->uid, $move->zone->uid, 'ballast-below-sleeper-top', Severity::Care, "{$coat->title()} is higher than the sleepers",
-                    ['thick' => new Quantity($thick, 'mm', 'thickness of all passes', ['passes' => (string) $coat->passes], decimals: 1), 'up_to' => new Quantity($full, 'mm', 'thickness at which it lies level with the sleepers', decimals: 1)],
-                    'Stones over the sleepers lift wheels and stick in the points.', 'Lay less, in light layers, and brush the tops of the sleepers clean.',
+                    $plan,
+                    $move->section->uid,
+                    $move->zone->uid,
+                    'ballast-below-sleeper-top',
+                    Severity::Care,
+                    "{$coat->title()} is higher than the sleepers",
+                    [
+                        'thick' => new Quantity($thick, 'mm', 'thickness of all passes', ['passes' => (string) $coat->passes], decimals: 1),
+                        'up_to' => new Quantity($full, 'mm', 'thickness at which it lies level with the sleepers', decimals: 1),
+                    ],
+                    'Stones over the sleepers lift wheels and stick in the points.',
+                    'Lay less, in light layers, and brush the tops of the sleepers clean.',
                 );
             }
         }

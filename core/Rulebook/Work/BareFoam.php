@@ -15,18 +15,29 @@ final class BareFoam
     private const COVERING_FAMILIES = ['plaster', 'paint'];
 
     /**
-     * @param list<string> $also traits of what makes foam fit for it, beside what covers it
+     * @param  list<string>  $also traits of what makes foam fit for it, beside what covers it
      * @return list<Finding>
      */
-    public static function found(BenchPlan $plan, string $trait, string $id, Severity $severity, string $words, string $why, string $do, array $also = []): array
-    {
+    public static function found(
+        BenchPlan $plan,
+        string $trait,
+        string $id,
+        Severity $severity,
+        string $words,
+        string $why,
+        string $do,
+        array $also = [],
+    ): array {
         $work = $plan->work;
         if (! $work->project->layout->cuts->school->isFoam()) {
             return [];
         }
         $covered = [];
         foreach (CoatPair::all($plan) as $pair) {
-            if ($pair->isOver() && (in_array($pair->one->recipe->family, self::COVERING_FAMILIES, true) || $pair->one->recipe->is('keys', ...$also))) {
+            if (
+                $pair->isOver() &&
+                (in_array($pair->one->recipe->family, self::COVERING_FAMILIES, true) || $pair->one->recipe->is('keys', ...$also))
+            ) {
                 $covered[$pair->other->uid] = true;
             }
         }
@@ -35,8 +46,23 @@ final class BareFoam
             foreach ($work->project->works->zonesOf((string) $section) as $zone) {
                 foreach ($work->project->works->coatsOf($zone->uid) as $coat) {
                     $begun = array_filter($work->project->works->laid, fn (CoatApplication $l): bool => $l->coat === $coat->uid) !== [];
-                    if ($coat->recipe->is($trait) && ! isset($covered[$coat->uid]) && ! ($begun && $severity === Severity::Hint) && $survey->zones[$zone->uid]->surface > 0.0) {
-                        $found[] = CoatPair::on($plan, (string) $section, $zone->uid, $id, $severity, "{$coat->title()} {$words}", [], $why, $do);
+                    if (
+                        $coat->recipe->is($trait) &&
+                        ! isset($covered[$coat->uid]) &&
+                        ! ($begun && $severity === Severity::Hint) &&
+                        $survey->zones[$zone->uid]->surface > 0.0
+                    ) {
+                        $found[] = CoatPair::on(
+                            $plan,
+                            (string) $section,
+                            $zone->uid,
+                            $id,
+                            $severity,
+                            "{$coat->title()} {$words}",
+                            [],
+                            $why,
+                            $do,
+                        );
                     }
                 }
             }

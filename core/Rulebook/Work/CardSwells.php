@@ -19,8 +19,21 @@ final class CardSwells implements WorkRule
     {
         $found = [];
         foreach (CoatPair::all($plan) as $pair) {
-            if ($pair->one->recipe->is('card') && $pair->isOver() && $pair->isNext() && $pair->other->recipe->is('wet') && ! $pair->other->recipe->is('messy')) {
-                $found[$pair->other->uid] ??= $pair->finding('substrate-card-swells', Severity::Care, "{$pair->other->title()} wets the card web", [], 'Card faces swell and the web sags before anything on it is hard.', 'Lay plaster cloth or towel over the web first.');
+            if (
+                $pair->one->recipe->is('card') &&
+                $pair->isOver() &&
+                $pair->isNext() &&
+                $pair->other->recipe->is('wet') &&
+                ! $pair->other->recipe->is('messy')
+            ) {
+                $found[$pair->other->uid] ??= $pair->finding(
+                    'substrate-card-swells',
+                    Severity::Care,
+                    "{$pair->other->title()} wets the card web",
+                    [],
+                    'Card faces swell and the web sags before anything on it is hard.',
+                    'Lay plaster cloth or towel over the web first.',
+                );
             }
         }
 

@@ -26,9 +26,21 @@ final class CastingsWetted implements WorkRule
             $cure = $placed->move->coat->recipe->cure;
             if ($placed->move->coat->recipe->is('castings') && $this->isOnDry($plan, $placed)) {
                 $found[$placed->move->coat->uid] ??= CoatPair::on(
-                    $plan, $placed->move->section->uid, $placed->move->zone->uid, 'window-castings', Severity::Hint, "Wet both faces under {$placed->move->coat->title()}",
-                    ['workable' => new Quantity($cure->minutes[Milestone::WorkableUntil->value] ?? 0.0, 'min', 'in which a casting can be moved, on a wetted bed')],
-                    'Dry plaster drinks the bed dry: the casting sits where it first touched.', 'Spray both faces until they no longer darken, set in slow plaster, and shift it within its workable time.',
+                    $plan,
+                    $placed->move->section->uid,
+                    $placed->move->zone->uid,
+                    'window-castings',
+                    Severity::Hint,
+                    "Wet both faces under {$placed->move->coat->title()}",
+                    [
+                        'workable' => new Quantity(
+                            $cure->minutes[Milestone::WorkableUntil->value] ?? 0.0,
+                            'min',
+                            'in which a casting can be moved, on a wetted bed',
+                        ),
+                    ],
+                    'Dry plaster drinks the bed dry: the casting sits where it first touched.',
+                    'Spray both faces until they no longer darken, set in slow plaster, and shift it within its workable time.',
                 );
             }
         }
@@ -40,9 +52,26 @@ final class CastingsWetted implements WorkRule
     {
         $at = $plan->at();
         foreach ($plan->work->bases[$placed->move->id] as $base) {
-            [$recipe, $dry] = $base->under instanceof CoatApplication
-                ? [$base->under->recipe, $plan->work->reached($base->under, BenchPlan::through($base->under->recipe->cure->minutes), 0.5)]
-                : [$base->under->coat->recipe, isset($at[$base->under->id]) ? $plan->work->drying($base->under->section)->reached($base->under->coat->recipe->cure, BenchPlan::through($base->under->coat->recipe->cure->minutes), $base->under->coat->mm, $at[$base->under->id][1], 0.5) : INF];
+            [$recipe, $dry] =
+                $base->under instanceof CoatApplication
+                    ? [
+                        $base->under->recipe,
+                        $plan->work->reached($base->under, BenchPlan::through($base->under->recipe->cure->minutes), 0.5),
+                    ]
+                    : [
+                        $base->under->coat->recipe,
+                        isset($at[$base->under->id])
+                            ? $plan->work
+                                ->drying($base->under->section)
+                                ->reached(
+                                    $base->under->coat->recipe->cure,
+                                    BenchPlan::through($base->under->coat->recipe->cure->minutes),
+                                    $base->under->coat->mm,
+                                    $at[$base->under->id][1],
+                                    0.5,
+                                )
+                            : INF,
+                    ];
             if ($recipe->family === 'plaster' && $placed->start >= $dry) {
                 return true;
             }

@@ -20,7 +20,14 @@ final class ClothOnCard implements WorkRule
         $found = [];
         foreach (CoatPair::all($plan) as $pair) {
             if ($pair->one->recipe->is('card') && $pair->isOver() && $pair->other->recipe->is('messy') && ! $this->hasSpots($plan, $pair)) {
-                $found[$pair->other->uid] ??= $pair->finding('cloth-on-card', Severity::Hint, "{$pair->other->title()} slides on the web", [], 'Wet cloth does not hold on card until it sets, and slides off slopes.', 'A spot of glue where strips cross, and begin at the foot of each slope.');
+                $found[$pair->other->uid] ??= $pair->finding(
+                    'cloth-on-card',
+                    Severity::Hint,
+                    "{$pair->other->title()} slides on the web",
+                    [],
+                    'Wet cloth does not hold on card until it sets, and slides off slopes.',
+                    'A spot of glue where strips cross, and begin at the foot of each slope.',
+                );
             }
         }
 

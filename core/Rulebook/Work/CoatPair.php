@@ -17,8 +17,15 @@ use WeakMap;
 /** Two coats that lie over one another: on one zone, or on two that overlap. */
 final readonly class CoatPair
 {
-    private function __construct(private BenchWork $work, public string $section, public Coat $one, public Coat $other, public bool $sameZone, private int $onePlace, private int $otherPlace)
-    {
+    private function __construct(
+        private BenchWork $work,
+        public string $section,
+        public Coat $one,
+        public Coat $other,
+        public bool $sameZone,
+        private int $onePlace,
+        private int $otherPlace,
+    ) {
     }
 
     /** @return list<self> both ways round; worked out once for a plan */
@@ -26,7 +33,7 @@ final readonly class CoatPair
     {
         /** @var WeakMap<BenchPlan, list<self>>|null $known */
         static $known = null;
-        $known ??= new WeakMap;
+        $known ??= new WeakMap();
 
         return $known[$plan] ??= self::pairs($plan);
     }
@@ -58,7 +65,8 @@ final readonly class CoatPair
     /** Whether the one, which should lie below, is put over the other, or is still to come when the other was begun. */
     public function isUpsideDown(): bool
     {
-        return ($this->sameZone && $this->onePlace > $this->otherPlace) || ($this->laid($this->other) !== [] && ! $this->work->surveys[$this->section]->isWhole($this->one, $this->one->passes));
+        return ($this->sameZone && $this->onePlace > $this->otherPlace) ||
+            ($this->laid($this->other) !== [] && ! $this->work->surveys[$this->section]->isWhole($this->one, $this->one->passes));
     }
 
     /** Whether the other is the next coat over the one on its own zone. */
@@ -69,7 +77,9 @@ final readonly class CoatPair
 
     public function isOver(): bool
     {
-        return $this->sameZone ? $this->otherPlace > $this->onePlace : $this->other->recipe->stage->value > $this->one->recipe->stage->value;
+        return $this->sameZone
+            ? $this->otherPlace > $this->onePlace
+            : $this->other->recipe->stage->value > $this->one->recipe->stage->value;
     }
 
     /** @return list<CoatApplication> */
@@ -85,14 +95,32 @@ final readonly class CoatPair
     }
 
     /** @param  array<string, Quantity>  $figures */
-    public static function on(BenchPlan $plan, string $section, string $zone, string $id, Severity $severity, string $subject, array $figures, string $why, string $do): Finding
-    {
+    public static function on(
+        BenchPlan $plan,
+        string $section,
+        string $zone,
+        string $id,
+        Severity $severity,
+        string $subject,
+        array $figures,
+        string $why,
+        string $do,
+    ): Finding {
         return self::at($plan->work, $section, $zone, $id, $severity, $subject, $figures, $why, $do);
     }
 
     /** @param  array<string, Quantity>  $figures */
-    private static function at(BenchWork $work, string $section, string $zone, string $id, Severity $severity, string $subject, array $figures, string $why, string $do): Finding
-    {
+    private static function at(
+        BenchWork $work,
+        string $section,
+        string $zone,
+        string $id,
+        Severity $severity,
+        string $subject,
+        array $figures,
+        string $why,
+        string $do,
+    ): Finding {
         [$x, $y] = ($work->surveys[$section]->zones[$zone] ?? null)?->middle() ?? [0.0, 0.0];
 
         return new Finding($id, $severity, $subject, $section, Place::inZone($zone, $x, $y), $figures, $why, $do);

@@ -26,7 +26,12 @@ final class DryBeforeFibreOverFibre implements WorkRule
         $found = [];
         foreach ($fibre as $over) {
             foreach ($fibre as $under) {
-                if ($under->endedAt === null || $under->endedAt > $over->startedAt || [$under->coat, $under->pass] === [$over->coat, $over->pass] || ! $this->overlap($plan, $under, $over)) {
+                if (
+                    $under->endedAt === null ||
+                    $under->endedAt > $over->startedAt ||
+                    [$under->coat, $under->pass] === [$over->coat, $over->pass] ||
+                    ! $this->overlap($plan, $under, $over)
+                ) {
                     continue;
                 }
                 $dry = $work->reached($under, BenchPlan::through($under->recipe->cure->minutes), $work->certainty());
@@ -34,8 +39,19 @@ final class DryBeforeFibreOverFibre implements WorkRule
                     $area = $work->surveys[$over->section]->zones[$over->zone] ?? null;
                     [$x, $y] = $area?->middle() ?? [0.0, 0.0];
                     $found[] = new Finding(
-                        'dry-before-fibre-over-fibre', Severity::Care, "{$over->title} over {$under->title} that was not dry", $over->section, Place::inZone($over->zone, $x, $y),
-                        ['too_early' => new Quantity(($dry - $over->startedAt) / 60.0, 'h', 'when the fibre below is dry through (as surely as the layout asks) less when the next was begun', decimals: 1)],
+                        'dry-before-fibre-over-fibre',
+                        Severity::Care,
+                        "{$over->title} over {$under->title} that was not dry",
+                        $over->section,
+                        Place::inZone($over->zone, $x, $y),
+                        [
+                            'too_early' => new Quantity(
+                                ($dry - $over->startedAt) / 60.0,
+                                'h',
+                                'when the fibre below is dry through (as surely as the layout asks) less when the next was begun',
+                                decimals: 1,
+                            ),
+                        ],
                         'The glue below still gave: standing fibres lie flat or come out.',
                         'Brush it up when all is dry, and lay a thin pass where it stays bare.',
                     );
@@ -48,6 +64,7 @@ final class DryBeforeFibreOverFibre implements WorkRule
 
     private function overlap(BenchPlan $plan, CoatApplication $a, CoatApplication $b): bool
     {
-        return $a->section === $b->section && ($a->zone === $b->zone || ($plan->work->surveys[$a->section] ?? null)?->overlap($a->zone, $b->zone) !== null);
+        return $a->section === $b->section &&
+            ($a->zone === $b->zone || ($plan->work->surveys[$a->section] ?? null)?->overlap($a->zone, $b->zone) !== null);
     }
 }

@@ -20,11 +20,29 @@ final class DryThroughBeforeSeal implements WorkRule
     {
         $found = [];
         foreach (CoatPair::all($plan) as $pair) {
-            foreach ($pair->other->recipe->is('seals') && $pair->other->recipe->asksDryThrough($pair->one->recipe) && $pair->isOver() ? $pair->laid($pair->one) : [] as $under) {
+            foreach (
+                $pair->other->recipe->is('seals') && $pair->other->recipe->asksDryThrough($pair->one->recipe) && $pair->isOver()
+                    ? $pair->laid($pair->one)
+                    : [] as $under
+            ) {
                 foreach ($pair->laid($pair->other) as $over) {
                     $dry = $plan->work->reached($under, BenchPlan::through($under->recipe->cure->minutes), $plan->work->certainty());
                     if ($under->endedAt !== null && $under->endedAt <= $over->startedAt && $over->startedAt < $dry) {
-                        $found[$over->uid] = $pair->finding('dry-through-before-seal', Severity::Care, "{$over->title} over {$under->title} that was not dry through", ['too_early' => new Quantity(($dry - $over->startedAt) / 60.0, 'h', 'when the coat below is dry through (as surely as the layout asks) less when the next was begun', decimals: 1)], 'What is shut in cannot leave: it goes mouldy, or clouds the surface for good.', 'Leave it open and warm; where it stays white, cut it out and lay it again.');
+                        $found[$over->uid] = $pair->finding(
+                            'dry-through-before-seal',
+                            Severity::Care,
+                            "{$over->title} over {$under->title} that was not dry through",
+                            [
+                                'too_early' => new Quantity(
+                                    ($dry - $over->startedAt) / 60.0,
+                                    'h',
+                                    'when the coat below is dry through (as surely as the layout asks) less when the next was begun',
+                                    decimals: 1,
+                                ),
+                            ],
+                            'What is shut in cannot leave: it goes mouldy, or clouds the surface for good.',
+                            'Leave it open and warm; where it stays white, cut it out and lay it again.',
+                        );
                     }
                 }
             }

@@ -17,6 +17,15 @@ final class FilmOnFoam implements WorkRule
 
     public function check(BenchPlan $plan): array
     {
-        return BareFoam::found($plan, 'messy', 'substrate-film-on-foam', Severity::Hint, 'goes straight on foam', 'Some sheets carry a film on both faces: nothing that is wet holds on it.', 'Pull the film off, rasp the face, or begin with a glue coat.', ['stack']);
+        return BareFoam::found(
+            $plan,
+            'messy',
+            'substrate-film-on-foam',
+            Severity::Hint,
+            'goes straight on foam',
+            'Some sheets carry a film on both faces: nothing that is wet holds on it.',
+            'Pull the film off, rasp the face, or begin with a glue coat.',
+            ['stack'],
+        );
     }
 }

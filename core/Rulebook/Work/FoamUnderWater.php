@@ -17,6 +17,14 @@ final class FoamUnderWater implements WorkRule
 
     public function check(BenchPlan $plan): array
     {
-        return BareFoam::found($plan, 'pour', 'substrate-foam-under-water', Severity::Stop, 'on bare foam', 'Foam gives gas off under a pour, which stands in it as bubbles; and it runs out at every seam.', 'Plaster the bed, close every gap and paint it before you pour.');
+        return BareFoam::found(
+            $plan,
+            'pour',
+            'substrate-foam-under-water',
+            Severity::Stop,
+            'on bare foam',
+            'Foam gives gas off under a pour, which stands in it as bubbles; and it runs out at every seam.',
+            'Plaster the bed, close every gap and paint it before you pour.',
+        );
     }
 }

@@ -24,10 +24,24 @@ abstract class Followed implements WorkRule
                 if (! $this->asks($coat->recipe) || $survey->zones[$coat->zone]->trackX->total() < self::MIN_TRACK_MM) {
                     continue;
                 }
-                $after = array_filter($all, fn (array $other): bool => $this->answers($other[0]->recipe) && $other[1] > $place
-                    && ($other[0]->zone === $coat->zone || $survey->overlap($other[0]->zone, $coat->zone) !== null));
+                $after = array_filter(
+                    $all,
+                    fn (array $other): bool => $this->answers($other[0]->recipe) &&
+                        $other[1] > $place &&
+                        ($other[0]->zone === $coat->zone || $survey->overlap($other[0]->zone, $coat->zone) !== null),
+                );
                 if ($after === []) {
-                    $found[$coat->zone] = CoatPair::on($plan, (string) $section, $coat->zone, $this->id(), Severity::Hint, $this->subject($coat), [], $this->why(), $this->do());
+                    $found[$coat->zone] = CoatPair::on(
+                        $plan,
+                        (string) $section,
+                        $coat->zone,
+                        $this->id(),
+                        Severity::Hint,
+                        $this->subject($coat),
+                        [],
+                        $this->why(),
+                        $this->do(),
+                    );
                 }
             }
         }

@@ -23,9 +23,18 @@ final class HotMeltTooLarge implements WorkRule
         foreach ($plan->work->moves as $move) {
             if ($move->coat->recipe->is('quick') && $move->area > Gluing::meltsFor()) {
                 $found[$move->coat->uid] ??= CoatPair::on(
-                    $plan, $move->section->uid, $move->zone->uid, 'hot-melt-piece-too-large', Severity::Care, "{$move->coat->title()} gels before it is placed",
-                    ['area' => new Quantity($move->area / 100.0, 'cm²', 'true surface in one go', decimals: 0), 'open' => new Quantity(Gluing::meltsFor() / 100.0, 'cm²', 'bead rate × 30 s', decimals: 0)],
-                    'Hot melt is open for half a minute: the far end of a larger piece lies on glue that has set.', 'Glue it in smaller pieces, or with contact glue.',
+                    $plan,
+                    $move->section->uid,
+                    $move->zone->uid,
+                    'hot-melt-piece-too-large',
+                    Severity::Care,
+                    "{$move->coat->title()} gels before it is placed",
+                    [
+                        'area' => new Quantity($move->area / 100.0, 'cm²', 'true surface in one go', decimals: 0),
+                        'open' => new Quantity(Gluing::meltsFor() / 100.0, 'cm²', 'bead rate × 30 s', decimals: 0),
+                    ],
+                    'Hot melt is open for half a minute: the far end of a larger piece lies on glue that has set.',
+                    'Glue it in smaller pieces, or with contact glue.',
                 );
             }
         }

@@ -25,7 +25,17 @@ final class HumidityLowStatic implements WorkRule
         foreach ($work->moves as $move) {
             $room = $work->project->works->room($move->section);
             if ($move->coat->recipe->family === 'fibre' && $room->day->humidity < self::MIN_HUMIDITY) {
-                $found[$room->uid] ??= CoatPair::on($plan, $move->section->uid, $move->zone->uid, 'humidity-low-static', Severity::Hint, "{$room->name} is dry enough for static", ['humidity' => new Quantity($room->day->humidity, '%', 'relative humidity by day', decimals: 0)], 'Fibre flies well, and so does dust: it clings to all that is bare.', 'Wipe down first, and cover finished water.');
+                $found[$room->uid] ??= CoatPair::on(
+                    $plan,
+                    $move->section->uid,
+                    $move->zone->uid,
+                    'humidity-low-static',
+                    Severity::Hint,
+                    "{$room->name} is dry enough for static",
+                    ['humidity' => new Quantity($room->day->humidity, '%', 'relative humidity by day', decimals: 0)],
+                    'Fibre flies well, and so does dust: it clings to all that is bare.',
+                    'Wipe down first, and cover finished water.',
+                );
             }
         }
 

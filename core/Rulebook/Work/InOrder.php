@@ -15,8 +15,21 @@ abstract class InOrder implements WorkRule
     {
         $found = [];
         foreach (CoatPair::all($plan) as $pair) {
-            if ($this->below($pair->one->recipe) && $this->above($pair->other->recipe) && $this->belong($pair->one->recipe, $pair->other->recipe) && $pair->isUpsideDown() && ! $this->isSpared($plan, $pair)) {
-                $found[$pair->other->uid] ??= $pair->finding($this->id(), Severity::Care, "{$pair->one->title()} belongs under {$pair->other->title()}", [], $this->why(), $this->do());
+            if (
+                $this->below($pair->one->recipe) &&
+                $this->above($pair->other->recipe) &&
+                $this->belong($pair->one->recipe, $pair->other->recipe) &&
+                $pair->isUpsideDown() &&
+                ! $this->isSpared($plan, $pair)
+            ) {
+                $found[$pair->other->uid] ??= $pair->finding(
+                    $this->id(),
+                    Severity::Care,
+                    "{$pair->one->title()} belongs under {$pair->other->title()}",
+                    [],
+                    $this->why(),
+                    $this->do(),
+                );
             }
         }
 

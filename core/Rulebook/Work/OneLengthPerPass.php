@@ -22,7 +22,17 @@ final class OneLengthPerPass implements WorkRule
             $lengths = array_filter($coat->recipe->materials(), fn (string $name): bool => str_starts_with($name, 'fibre '));
             foreach (count($lengths) > 1 ? $plan->work->project->works->zones : [] as $zone) {
                 if ($zone->uid === $coat->zone) {
-                    $found[] = CoatPair::on($plan, $zone->section, $zone->uid, 'one-length-per-pass', Severity::Care, "{$coat->title()} mixes lengths of fibre", [], 'The long ones fly last and stand over the short, which never reach the glue.', 'One length a pass, the shortest first; mix colours, not lengths.');
+                    $found[] = CoatPair::on(
+                        $plan,
+                        $zone->section,
+                        $zone->uid,
+                        'one-length-per-pass',
+                        Severity::Care,
+                        "{$coat->title()} mixes lengths of fibre",
+                        [],
+                        'The long ones fly last and stand over the short, which never reach the glue.',
+                        'One length a pass, the shortest first; mix colours, not lengths.',
+                    );
                 }
             }
         }

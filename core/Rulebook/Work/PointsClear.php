@@ -20,15 +20,28 @@ final class PointsClear implements WorkRule
     public function check(BenchPlan $plan): array
     {
         $work = $plan->work;
-        $toes = new TurnoutToes;
+        $toes = new TurnoutToes();
         $found = [];
         foreach ($work->moves as $move) {
             if ($move->coat->recipe->stage !== Stage::Track || ! $move->coat->recipe->is('loose', 'wet') || $move->track <= 0.0) {
                 continue;
             }
-            $here = array_filter($toes->of($work->project, $move->section), fn (array $p): bool => $p[0] >= 0.0 && $p[1] >= 0.0 && $p[0] <= $move->section->width && $p[1] <= $move->section->depth);
+            $here = array_filter(
+                $toes->of($work->project, $move->section),
+                fn (array $p): bool => $p[0] >= 0.0 && $p[1] >= 0.0 && $p[0] <= $move->section->width && $p[1] <= $move->section->depth,
+            );
             if ($here !== []) {
-                $found[$move->coat->uid] ??= CoatPair::on($plan, $move->section->uid, $move->zone->uid, 'points-clear', Severity::Hint, "{$move->coat->title()} round ".count($here).(count($here) === 1 ? ' turnout' : ' turnouts'), [], 'One stone in a blade, or glue under it, and the turnout is found dead at the show.', 'Blades, check rails and crossing clear before the glue; move the blades before, while it is wet, and after.');
+                $found[$move->coat->uid] ??= CoatPair::on(
+                    $plan,
+                    $move->section->uid,
+                    $move->zone->uid,
+                    'points-clear',
+                    Severity::Hint,
+                    "{$move->coat->title()} round ".count($here).(count($here) === 1 ? ' turnout' : ' turnouts'),
+                    [],
+                    'One stone in a blade, or glue under it, and the turnout is found dead at the show.',
+                    'Blades, check rails and crossing clear before the glue; move the blades before, while it is wet, and after.',
+                );
             }
         }
 

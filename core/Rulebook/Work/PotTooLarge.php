@@ -27,7 +27,11 @@ final class PotTooLarge implements WorkRule
         for ($k = 1; $k < count($masses) - 1 && $grams > $masses[$k]; $k++);
         $share = log($grams / $masses[$k - 1]) / log($masses[$k] / $masses[$k - 1]);
 
-        return max(2.0, self::POT_LIFE_MINUTES[$masses[$k - 1]] + $share * (self::POT_LIFE_MINUTES[$masses[$k]] - self::POT_LIFE_MINUTES[$masses[$k - 1]]));
+        return max(
+            2.0,
+            self::POT_LIFE_MINUTES[$masses[$k - 1]] +
+                $share * (self::POT_LIFE_MINUTES[$masses[$k]] - self::POT_LIFE_MINUTES[$masses[$k - 1]]),
+        );
     }
 
     public function ids(): array
@@ -43,10 +47,30 @@ final class PotTooLarge implements WorkRule
                 continue;
             }
             // The library knows densities; a pot of two parts weighs about what water does.
-            $grams = array_sum(array_map(fn (MaterialAmount $a): float => in_array($a->unit, ['g', 'ml'], true) ? $a->amount * ($a->unit === 'ml' ? self::POT_G_PER_ML : 1.0) : 0.0, $move->amounts));
+            $grams = array_sum(
+                array_map(
+                    fn (MaterialAmount $a): float => in_array($a->unit, ['g', 'ml'], true)
+                        ? $a->amount * ($a->unit === 'ml' ? self::POT_G_PER_ML : 1.0)
+                        : 0.0,
+                    $move->amounts,
+                ),
+            );
             $life = self::potLife($grams);
             if ($life < $move->minutes) {
-                $found[$move->coat->uid] ??= CoatPair::on($plan, $move->section->uid, $move->zone->uid, 'pot-too-large', Severity::Care, "One pot of {$move->coat->title()} would set in the cup", ['mass' => new Quantity($grams, 'g', 'parts of the mix by their density', decimals: 0), 'pot_life' => new Quantity($life, 'min', 'pot life by mass: 30 min at 200 g, 18 at 500, 10 at 1000', decimals: 0)], 'A large pot heats itself: it gels while you pour, and can smoke.', 'Mix several pots, each as the one before is poured.');
+                $found[$move->coat->uid] ??= CoatPair::on(
+                    $plan,
+                    $move->section->uid,
+                    $move->zone->uid,
+                    'pot-too-large',
+                    Severity::Care,
+                    "One pot of {$move->coat->title()} would set in the cup",
+                    [
+                        'mass' => new Quantity($grams, 'g', 'parts of the mix by their density', decimals: 0),
+                        'pot_life' => new Quantity($life, 'min', 'pot life by mass: 30 min at 200 g, 18 at 500, 10 at 1000', decimals: 0),
+                    ],
+                    'A large pot heats itself: it gels while you pour, and can smoke.',
+                    'Mix several pots, each as the one before is poured.',
+                );
             }
         }
 

@@ -24,16 +24,35 @@ final class ProtectFinished implements WorkRule
         foreach ($plan->work->surveys as $section => $survey) {
             $finished = [];
             foreach ($works->laid as $laid) {
-                if ($laid->section === (string) $section && (in_array($laid->recipe->family, ['gloss', 'resin', 'ballast'], true) || $laid->recipe->stage === Stage::Hard || $laid->recipe->stage === Stage::Rock)) {
+                if (
+                    $laid->section === (string) $section &&
+                    (in_array($laid->recipe->family, ['gloss', 'resin', 'ballast'], true) ||
+                        $laid->recipe->stage === Stage::Hard ||
+                        $laid->recipe->stage === Stage::Rock)
+                ) {
                     $finished[$laid->zone] = $laid->title;
                 }
             }
             foreach ($works->zonesOf((string) $section) as $zone) {
                 foreach ($works->coatsOf($zone->uid) as $coat) {
                     $masked = array_filter($works->coatsOf($zone->uid), fn (Coat $c): bool => $c->recipe->is('mask'));
-                    foreach ($masked === [] && $coat->recipe->is('messy', 'solvent', 'wash') && ! $survey->isWhole($coat, $coat->passes) ? $finished : [] as $uid => $title) {
+                    foreach (
+                        $masked === [] && $coat->recipe->is('messy', 'solvent', 'wash') && ! $survey->isWhole($coat, $coat->passes)
+                            ? $finished
+                            : [] as $uid => $title
+                    ) {
                         if ($uid !== $zone->uid && $survey->touches($uid, $zone->uid)) {
-                            $found[$coat->uid] ??= CoatPair::on($plan, (string) $section, $zone->uid, 'protect', Severity::Hint, "Cover {$title} before {$coat->title()}", [], 'It splashes, drifts or runs, and what is finished beside it cannot be cleaned.', 'Film and tape over it, edges pressed down; lift them while the coat is soft.');
+                            $found[$coat->uid] ??= CoatPair::on(
+                                $plan,
+                                (string) $section,
+                                $zone->uid,
+                                'protect',
+                                Severity::Hint,
+                                "Cover {$title} before {$coat->title()}",
+                                [],
+                                'It splashes, drifts or runs, and what is finished beside it cannot be cleaned.',
+                                'Film and tape over it, edges pressed down; lift them while the coat is soft.',
+                            );
                         }
                     }
                 }

@@ -22,7 +22,9 @@ final class RoadBeforeCover extends InOrder
 
     protected function above(Recipe $recipe): bool
     {
-        return in_array($recipe->family, ['cover', 'fibre', 'growth'], true) && $recipe->stage->value >= Stage::Cover->value && ! $recipe->is('mask', 'unmask');
+        return in_array($recipe->family, ['cover', 'fibre', 'growth'], true) &&
+            $recipe->stage->value >= Stage::Cover->value &&
+            ! $recipe->is('mask', 'unmask');
     }
 
     protected function why(): string

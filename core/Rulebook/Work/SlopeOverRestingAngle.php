@@ -37,8 +37,19 @@ final class SlopeOverRestingAngle implements WorkRule
                 if ($steep > self::MIN_SHARE * $area->surface) {
                     [$x, $y] = $area->middle();
                     $found[] = new Finding(
-                        'slope-over-resting-angle', Severity::Care, "{$coat->title()} slides on {$zone->name}", $zone->section, Place::inZone($zone->uid, $x, $y),
-                        ['steeper' => new Quantity($steep / 100.0, 'cm²', 'true surface of the zone steeper than the material rests at', ['rests at' => Decimal::trimmed((float) $limit, 1).'°'])],
+                        'slope-over-resting-angle',
+                        Severity::Care,
+                        "{$coat->title()} slides on {$zone->name}",
+                        $zone->section,
+                        Place::inZone($zone->uid, $x, $y),
+                        [
+                            'steeper' => new Quantity(
+                                $steep / 100.0,
+                                'cm²',
+                                'true surface of the zone steeper than the material rests at',
+                                ['rests at' => Decimal::trimmed((float) $limit, 1).'°'],
+                            ),
+                        ],
                         sprintf('It rests at %s°; this much of the zone is steeper.', Decimal::trimmed((float) $limit, 1)),
                         'Brush glue on first and press it in by hand, or leave the steep part out of the zone.',
                     );

@@ -17,6 +17,14 @@ final class SolventOnFoam implements WorkRule
 
     public function check(BenchPlan $plan): array
     {
-        return BareFoam::found($plan, 'solvent', 'solvent-on-foam', Severity::Stop, 'dissolves bare foam', 'Propellants and solvents eat foam: the surface sinks as you watch.', 'Skin or paint all of the foam first.');
+        return BareFoam::found(
+            $plan,
+            'solvent',
+            'solvent-on-foam',
+            Severity::Stop,
+            'dissolves bare foam',
+            'Propellants and solvents eat foam: the surface sinks as you watch.',
+            'Skin or paint all of the foam first.',
+        );
     }
 }

@@ -27,9 +27,15 @@ final class ThinUnderCrowns implements WorkRule
             foreach ($zone->crowns === null ? [] : $works->coatsOf($zone->uid) as $coat) {
                 if ($coat->recipe->family === 'fibre' && $coat->share > self::MAX_THIN_SHARE) {
                     $found[$coat->uid] = CoatPair::on(
-                        $plan, $zone->section, $zone->uid, 'thin-under-crowns', Severity::Hint, "{$coat->title()} is thick for the shade",
+                        $plan,
+                        $zone->section,
+                        $zone->uid,
+                        'thin-under-crowns',
+                        Severity::Hint,
+                        "{$coat->title()} is thick for the shade",
                         ['share' => new Quantity(100.0 * $coat->share, '%', 'of the zone that it covers', decimals: 0)],
-                        'Under trees there is bare earth and litter; a lawn to the trunk looks like a toy.', 'Cover half of it at most, and scatter leaf litter between.',
+                        'Under trees there is bare earth and litter; a lawn to the trunk looks like a toy.',
+                        'Cover half of it at most, and scatter leaf litter between.',
                     );
                 }
             }

@@ -30,7 +30,15 @@ final class TooColdToFilm implements WorkRule
             $end = (float) $work->endOf($laid);
             if ($drying->spoils($laid->recipe->cure, $laid->mm, $end, $work->certainty(), $laid->watched())) {
                 $chance = $drying->spoilChance($laid->recipe->cure, $laid->mm, $end, $laid->watched());
-                $found[] = $this->finding($laid->section, $laid->title, (float) $laid->recipe->cure->filmTemperature, $chance, $drying, $this->onSection($plan, $laid->section, $laid->zone), true);
+                $found[] = $this->finding(
+                    $laid->section,
+                    $laid->title,
+                    (float) $laid->recipe->cure->filmTemperature,
+                    $chance,
+                    $drying,
+                    $this->onSection($plan, $laid->section, $laid->zone),
+                    true,
+                );
             }
         }
         $seen = [];
@@ -38,7 +46,15 @@ final class TooColdToFilm implements WorkRule
             $move = $unplaced->move;
             if ($unplaced->kind === 'cold' && ! isset($seen[$move->coat->uid])) {
                 $seen[$move->coat->uid] = true;
-                $found[] = $this->finding($move->section->uid, $move->coat->title(), (float) $move->coat->recipe->cure->filmTemperature, $this->chanceTonight($plan, $move), $work->drying($move->section), $this->onSection($plan, $move->section->uid, $move->zone->uid), false);
+                $found[] = $this->finding(
+                    $move->section->uid,
+                    $move->coat->title(),
+                    (float) $move->coat->recipe->cure->filmTemperature,
+                    $this->chanceTonight($plan, $move),
+                    $work->drying($move->section),
+                    $this->onSection($plan, $move->section->uid, $move->zone->uid),
+                    false,
+                );
             }
         }
 
@@ -49,7 +65,9 @@ final class TooColdToFilm implements WorkRule
     {
         $session = $plan->session();
 
-        return $session === null ? 1.0 : $plan->work->drying($move->section)->spoilChance($move->coat->recipe->cure, $move->coat->mm, (float) $session[1]);
+        return $session === null
+            ? 1.0
+            : $plan->work->drying($move->section)->spoilChance($move->coat->recipe->cure, $move->coat->mm, (float) $session[1]);
     }
 
     private function onSection(BenchPlan $plan, string $section, string $zone): Place
@@ -66,10 +84,25 @@ final class TooColdToFilm implements WorkRule
         $cold = min($room->day->temperature, $room->night->temperature);
 
         return new Finding(
-            'too-cold-to-film', Severity::Stop, $laid ? "{$title} was laid too cold" : "{$room->name} is too cold for {$title}", $section, $place,
-            ['film' => new Quantity($film, '°C', 'lowest temperature at which a film forms', [], 'starting value', 1), 'spoilt' => new Quantity(100.0 * $chance, '%', 'of all cases, those that pass more than a tenth of their drying up to touch-dry below it', ['room' => Decimal::trimmed($cold, 1).' °C'], decimals: 0)],
+            'too-cold-to-film',
+            Severity::Stop,
+            $laid ? "{$title} was laid too cold" : "{$room->name} is too cold for {$title}",
+            $section,
+            $place,
+            [
+                'film' => new Quantity($film, '°C', 'lowest temperature at which a film forms', [], 'starting value', 1),
+                'spoilt' => new Quantity(
+                    100.0 * $chance,
+                    '%',
+                    'of all cases, those that pass more than a tenth of their drying up to touch-dry below it',
+                    ['room' => Decimal::trimmed($cold, 1).' °C'],
+                    decimals: 0,
+                ),
+            ],
             'Below that the glue dries to dust: it is spoiled, not delayed.',
-            $laid ? 'Test a corner; where it rubs off, lay it again in the warm.' : 'Heat the room through the night, or give it a session in the morning.',
+            $laid
+                ? 'Test a corner; where it rubs off, lay it again in the warm.'
+                : 'Heat the room through the night, or give it a session in the morning.',
         );
     }
 }

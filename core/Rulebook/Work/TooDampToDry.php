@@ -29,9 +29,26 @@ final class TooDampToDry implements WorkRule
             $room = $work->project->works->room($section);
             $share = ($room->dayTo - $room->dayFrom) / 1440.0;
             $rate = $share * Mechanism::Evaporation->rate($room->day) + (1.0 - $share) * Mechanism::Evaporation->rate($room->night);
-            $move = array_values(array_filter($work->moves, fn (Move $m): bool => $m->section->uid === $section->uid && $m->coat->recipe->cure->mechanism === Mechanism::Evaporation))[0] ?? null;
+            $move =
+                array_values(
+                    array_filter(
+                        $work->moves,
+                        fn (Move $m): bool => $m->section->uid === $section->uid &&
+                            $m->coat->recipe->cure->mechanism === Mechanism::Evaporation,
+                    ),
+                )[0] ?? null;
             if ($rate < self::MIN_DRYING_RATE && $move !== null) {
-                $found[] = CoatPair::on($plan, $section->uid, $move->zone->uid, 'too-damp-to-dry', Severity::Care, "{$room->name} is too damp to dry in", ['rate' => new Quantity(100.0 * $rate, '%', 'drying over a day against 20 °C, 50 %, still air', decimals: 0)], 'Wet coats stand so long that mould comes before they are dry.', 'Warm the room, dry its air or move it; open the board on all sides.');
+                $found[] = CoatPair::on(
+                    $plan,
+                    $section->uid,
+                    $move->zone->uid,
+                    'too-damp-to-dry',
+                    Severity::Care,
+                    "{$room->name} is too damp to dry in",
+                    ['rate' => new Quantity(100.0 * $rate, '%', 'drying over a day against 20 °C, 50 %, still air', decimals: 0)],
+                    'Wet coats stand so long that mould comes before they are dry.',
+                    'Warm the room, dry its air or move it; open the board on all sides.',
+                );
             }
         }
 

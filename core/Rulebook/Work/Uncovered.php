@@ -34,7 +34,11 @@ final class Uncovered implements WorkRule
                     $left = $survey->left($coat, 1)->surface;
                     [$x, $y] = $survey->zones[$zone->uid]->middle();
                     $found[] = new Finding(
-                        'uncovered', Severity::Care, "{$zone->name} has grown since {$coat->title()}", $zone->section, Place::inZone($zone->uid, $x, $y),
+                        'uncovered',
+                        Severity::Care,
+                        "{$zone->name} has grown since {$coat->title()}",
+                        $zone->section,
+                        Place::inZone($zone->uid, $x, $y),
                         ['without' => new Quantity($left / 100.0, 'cm²', 'true surface of the zone less what was laid')],
                         'What was laid stays as it was; land or zone changed afterwards, and what lies over it was begun.',
                         'Lay the missing part first: it stands in the plan as a move of its own.',

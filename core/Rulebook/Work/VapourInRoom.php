@@ -37,10 +37,34 @@ final class VapourInRoom implements WorkRule
             foreach ($ml as [$sum, $room, $placed]) {
                 $vapour = AlcoholVapour::of($sum, self::ALCOHOL_SHARE, $room->volume, $room->airChanges);
                 if ($vapour->ppm >= AlcoholVapour::CARE_PPM) {
-                    $found[] = CoatPair::on($plan, $placed->move->section->uid, $placed->move->zone->uid, 'vapour', $vapour->ppm >= AlcoholVapour::STOP_PPM ? Severity::Stop : Severity::Care, "Too much alcohol for {$room->name}", [
-                        'well_mixed' => new Quantity($vapour->ppm, 'ppm', 'ml × strength × 0.785 / 60.1 × 24.055 × 1000 / m³, as if all of it hung in the room at once', ['sprayed' => round($sum).' ml', 'room' => round($room->volume).' m³'], decimals: 0),
-                        'until_200_ppm' => new Quantity($vapour->minutes, 'min', '60 / air changes an hour × ln(ppm / 200)', ['air changes' => $room->airChanges.' an hour'], decimals: 0),
-                    ], 'Well mixed it is this much; near the mist far more. It burns, and it makes you dizzy before you smell it no longer.', 'Mist less at a time, open windows, a fan blowing out; no flame, heater or fibre applicator until the smell is gone.');
+                    $found[] = CoatPair::on(
+                        $plan,
+                        $placed->move->section->uid,
+                        $placed->move->zone->uid,
+                        'vapour',
+                        $vapour->ppm >= AlcoholVapour::STOP_PPM ? Severity::Stop : Severity::Care,
+                        "Too much alcohol for {$room->name}",
+                        [
+                            'well_mixed' => new Quantity(
+                                $vapour->ppm,
+                                'ppm',
+                                'ml × strength × 0.785 / 60.1 × 24.055 × 1000 / m³, as if all of it hung in the room at once',
+                                ['sprayed' => round($sum).' ml', 'room' => round($room->volume).' m³'],
+                                decimals: 0,
+                            ),
+                            'until_200_ppm' => new Quantity(
+                                $vapour->minutes,
+                                'min',
+                                '60 / air changes an hour × ln(ppm / 200)',
+                                ['air changes' => $room->airChanges.' an hour'],
+                                decimals: 0,
+                            ),
+                        ],
+                        'Well mixed it is this much; near the mist far more. It '
+                            .'burns, and it makes you dizzy before you smell it no longer.',
+                        'Mist less at a time, open windows, a fan blowing out; no '
+                            .'flame, heater or fibre applicator until the smell is gone.',
+                    );
                 }
             }
         }

@@ -20,7 +20,14 @@ final class WashOverRewettable implements WorkRule
         $found = [];
         foreach (CoatPair::all($plan) as $pair) {
             if ($pair->isOver() && $pair->other->recipe->is('wash') && $pair->one->recipe->is('rewets')) {
-                $found[$pair->other->uid] ??= $pair->finding('wash-over-rewettable-glue', Severity::Hint, "{$pair->other->title()} softens {$pair->one->title()}", [], 'White glue melts again under a wet brush, and what it holds comes away with it.', 'A light hand, one touch a place, and wait as long again as the glue took.');
+                $found[$pair->other->uid] ??= $pair->finding(
+                    'wash-over-rewettable-glue',
+                    Severity::Hint,
+                    "{$pair->other->title()} softens {$pair->one->title()}",
+                    [],
+                    'White glue melts again under a wet brush, and what it holds comes away with it.',
+                    'A light hand, one touch a place, and wait as long again as the glue took.',
+                );
             }
         }
 

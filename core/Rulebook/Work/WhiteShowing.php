@@ -34,7 +34,13 @@ final class WhiteShowing implements WorkRule
         $found = [];
         foreach ($works->zones as $zone) {
             $coats = $works->coatsOf($zone->uid);
-            $cover = array_values(array_filter($coats, fn (Coat $c): bool => in_array($c->recipe->family, self::COVER_FAMILIES, true) && ! $c->recipe->is(...self::NO_COVER_TRAITS)));
+            $cover = array_values(
+                array_filter(
+                    $coats,
+                    fn (Coat $c): bool => in_array($c->recipe->family, self::COVER_FAMILIES, true) &&
+                        ! $c->recipe->is(...self::NO_COVER_TRAITS),
+                ),
+            );
             if ($cover === [] || ! isset($plan->work->surveys[$zone->section])) {
                 continue;
             }
@@ -65,7 +71,11 @@ final class WhiteShowing implements WorkRule
     private function finding(Zone $zone, Coat $cover, float $white, array $at): Finding
     {
         return new Finding(
-            'white-showing', Severity::Care, "No earth base under {$cover->title()}", $zone->section, Place::inZone($zone->uid, $at[0], $at[1]),
+            'white-showing',
+            Severity::Care,
+            "No earth base under {$cover->title()}",
+            $zone->section,
+            Place::inZone($zone->uid, $at[0], $at[1]),
             ['without_base' => new Quantity($white / 100.0, 'cm²', 'true surface of the zone less what an earth base covers')],
             "{$zone->name} has {$cover->title()} on bare plaster or foam: white shows through wherever it thins.",
             'Put earth paint under it.',

@@ -47,33 +47,93 @@ final class WindowsMet implements WorkRule
     {
         $under = $base->under;
         $gap = $plan->work->windowOf($base, $move->section->uid);
-        $end = $under instanceof CoatApplication ? $plan->work->endOf($under) : ($at[$under->id][1] ?? null);
+        $end = $under instanceof CoatApplication ? $plan->work->endOf($under) : $at[$under->id][1] ?? null;
         $name = $this->name($move, $base);
         if ($end === null) {
             $kept = array_filter($plan->unplaced, fn (UnplacedMove $u): bool => $u->move === $under && $u->kind === 'window');
 
-            return $kept === [] ? null : $this->finding($plan, $move, $name, Severity::Care, "No session meets {$move->title()}", [], "{$move->title()} has to follow within a while, and no session has room for both: neither is planned.", 'Make a session longer, or begin earlier in one.');
+            return $kept === []
+                ? null
+                : $this->finding(
+                    $plan,
+                    $move,
+                    $name,
+                    Severity::Care,
+                    "No session meets {$move->title()}",
+                    [],
+                    "{$move->title()} has to follow within a while, and no session has room for both: neither is planned.",
+                    'Make a session longer, or begin earlier in one.',
+                );
         }
         $start = $under instanceof CoatApplication ? $under->startedAt : $at[$under->id][0];
-        $minutes = ['opens' => new Quantity($gap->earliest($end) - $end, 'min', 'after the end of the coat below'), 'closes' => new Quantity($gap->latest($start, $end) - $start, 'min', 'after the start of the coat below')];
+        $minutes = [
+            'opens' => new Quantity($gap->earliest($end) - $end, 'min', 'after the end of the coat below'),
+            'closes' => new Quantity($gap->latest($start, $end) - $start, 'min', 'after the start of the coat below'),
+        ];
         if (! isset($at[$move->id]) && $window->again === null) {
-            return $this->finding($plan, $move, $name, Severity::Care, "No session meets {$move->title()}", $minutes, "{$move->title()} has to follow within a while, and no session lies in it.", 'Add a session within it.');
+            return $this->finding(
+                $plan,
+                $move,
+                $name,
+                Severity::Care,
+                "No session meets {$move->title()}",
+                $minutes,
+                "{$move->title()} has to follow within a while, and no session lies in it.",
+                'Add a session within it.',
+            );
         }
         $begins = $at[$move->id][0] ?? $plan->work->now;
         $again = $gap->again($end);
         if ($begins > $gap->latest($start, $end) && $again !== null && isset($at[$move->id]) && $begins >= $again) {
-            return $this->finding($plan, $move, $name, Severity::Hint, "{$move->title()} goes on what is hard", $minutes, 'It comes after the while in which both would have become one, when it may be done again.', $window->missed === '' ? 'Try it with care.' : $window->missed);
+            return $this->finding(
+                $plan,
+                $move,
+                $name,
+                Severity::Hint,
+                "{$move->title()} goes on what is hard",
+                $minutes,
+                'It comes after the while in which both would have become one, when it may be done again.',
+                $window->missed === '' ? 'Try it with care.' : $window->missed,
+            );
         }
         if ($begins > $gap->latest($start, $end) && $under instanceof CoatApplication) {
-            return $this->finding($plan, $move, $name, Severity::Care, "The time for {$move->title()} is over", $minutes, 'What should have been done while the coat below was soft has to be done on a hard one.', $window->missed === '' ? 'Try it with care.' : $window->missed);
+            return $this->finding(
+                $plan,
+                $move,
+                $name,
+                Severity::Care,
+                "The time for {$move->title()} is over",
+                $minutes,
+                'What should have been done while the coat below was soft has to be done on a hard one.',
+                $window->missed === '' ? 'Try it with care.' : $window->missed,
+            );
         }
 
-        return $gap->byTouch($end) ? $this->finding($plan, $move, self::TOUCH_FINDING, Severity::Hint, "Only touch tells when to {$move->title()}", $minutes, 'As reckoned there is no time at which it is surely right.', 'From the first of these minutes on, try a corner every few minutes.') : null;
+        return $gap->byTouch($end)
+            ? $this->finding(
+                $plan,
+                $move,
+                self::TOUCH_FINDING,
+                Severity::Hint,
+                "Only touch tells when to {$move->title()}",
+                $minutes,
+                'As reckoned there is no time at which it is surely right.',
+                'From the first of these minutes on, try a corner every few minutes.',
+            )
+            : null;
     }
 
     /** @param  array<string, Quantity>  $figures */
-    private function finding(BenchPlan $plan, Move $move, string $id, Severity $severity, string $subject, array $figures, string $why, string $do): Finding
-    {
+    private function finding(
+        BenchPlan $plan,
+        Move $move,
+        string $id,
+        Severity $severity,
+        string $subject,
+        array $figures,
+        string $why,
+        string $do,
+    ): Finding {
         return CoatPair::on($plan, $move->section->uid, $move->zone->uid, $id, $severity, $subject, $figures, $why, $do);
     }
 

@@ -17,7 +17,9 @@ final class WiresLast extends InOrder
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->stage->value < Stage::Lineside->value && ! $recipe->is('wires', 'backdrop') && $recipe->stage->value >= Stage::Hard->value;
+        return $recipe->stage->value < Stage::Lineside->value &&
+            ! $recipe->is('wires', 'backdrop') &&
+            $recipe->stage->value >= Stage::Hard->value;
     }
 
     protected function above(Recipe $recipe): bool
