@@ -2,32 +2,179 @@
 @use('IdleRidge\Core\Measure\Length')
 @php($state = $coat['state'])
 @php($recipe = $state->coat->recipe)
-<header><h2>{{ $state->coat->title() }}</h2><x-state class="end" :state="$state->state" :word="$state->isWhole() || $state->laid === 0 ? null : $state->state->value.' '.$state->laid.' of '.$state->all" /></header>
+<header>
+    <h2>{{ $state->coat->title() }}</h2>
+    <x-state
+        class="end"
+        :state="$state->state"
+        :word="$state->isWhole() || $state->laid === 0 ? null : $state->state->value . ' ' . $state->laid . ' of ' . $state->all"
+    />
+</header>
 <p class="in tight soft">{{ $coat['when'] }}</p>
-<div id="faults" role="alert">@if ($errors->any() && old('form') === 'coat')<ul class="fault-list">@foreach ($errors->all() as $error)<li>{{ $error }}</li>@endforeach</ul>@endif @error('coat')<p class="fault in">{{ $message }}</p>@enderror</div>
-<div class="cure">@if ($coat['ring']){!! $coat['ring']->toHtml() !!}@endif
-    <ul>@foreach ($coat['milestones'] as $m)<li>@if ($m['strong'])<b>{{ $m['word'] }}</b>@else{{ $m['word'] }}@endif<span>{{ $m['text'] }}</span></li>@endforeach</ul></div>
-@if ($coat['why'] !== '')<div class="blk"><h3>Why not sooner</h3><p>{{ ucfirst($coat['why']) }}.</p></div>@endif
-<div class="blk"><h3>{{ $coat['used'] ? 'Went in' : 'Goes in, waste included' }}</h3>
-    <table class="take">@foreach ($coat['amounts'] as $amount)@php([$shown, $unit] = $amount->words(false))<tr><th scope="row">{{ $amount->material }}</th><td class="num">{{ $shown }}</td><td class="u">{{ $unit }}</td></tr>@endforeach</table>
-    @if ($coat['moves'] > 0)<p class="soft small">{{ $coat['minutes'] }} min of work in {{ $coat['moves'] }} {{ $coat['moves'] === 1 ? 'move' : 'moves' }}. <a class="link" href="{{ route('library.show', [$layout, 'recipe' => $recipe->id]) }}">{{ $recipe->provenance === 'yours' ? 'Figures are yours' : 'Starting values' }}</a></p>@endif</div>
-<div class="blk"><h3>Rules</h3><dl class="rl">
-    @foreach ($coat['needs'] as $need)<dt>before</dt><dd>{{ $need }}</dd>@endforeach
-    @if ($coat['air'] !== '')<dt>air</dt><dd>{{ $coat['air'] }}</dd>@endif
-    @if ($coat['window'] !== '')<dt>window</dt><dd>{{ $coat['window'] }}</dd>@endif
-    @if ($coat['spread'] !== '')<dt>spread</dt><dd>{{ $coat['spread'] }}</dd>@endif
-    @if ($coat['learned'] !== '')<dt>learned</dt><dd>{{ $coat['learned'] }}</dd>@endif
-    <dt>stage</dt><dd>{{ $recipe->stage->word() }}</dd>
-    @if ($recipe->check !== '')<dt>check</dt><dd>{{ $recipe->check }}</dd>@endif
-    @if ($recipe->undo !== '')<dt>undo</dt><dd>{{ $recipe->undo }}</dd>@endif
-</dl></div>
-@foreach ($findings as $finding)<div class="blk finding"><p><b class="bad">{{ $finding->subject }}</b> @foreach ($finding->figures as $name => $figure)<x-figure :figure="$figure" /> {{ $figure->unit }} {{ str_replace('_', ' ', $name) }}. @endforeach {{ $finding->why }} {{ $finding->do }}</p></div>@endforeach
-@if ($recipe->cautions !== [])<div class="cau">@foreach ($recipe->cautions as $caution)<p><b>{{ $caution['do'] }}</b> {{ $caution['why'] }}</p>@endforeach</div>@endif
-<form class="blk stack" method="post" action="{{ $here('coats.update', [$zone->uid, $state->coat->uid]) }}">@csrf @seen @method('PATCH')<input type="hidden" name="form" value="coat">
-    <div class="pair three"><x-field form="coat" name="mm" label="Thickness" :unit="$units->value === 'metric' ? 'mm' : 'in'" :value="Length::field($state->coat->mm, $units)" /><x-field form="coat" name="share" label="Covers" unit="%" :value="Decimal::trimmed(100 * $state->coat->share, 1)" mode="decimal" /><x-field form="coat" name="passes" label="Passes" :value="$state->coat->passes" mode="decimal" /></div>
-    <div class="pair"><x-field form="coat" name="blend_mm" label="Edge runs out over" :unit="$units->value === 'metric' ? 'mm' : 'in'" :value="$state->coat->blend > 0 ? Length::field($state->coat->blend, $units) : ''" /><x-field form="coat" name="minutes" label="Work a pass" unit="min" :value="$state->coat->minutes === null ? '' : Decimal::trimmed($state->coat->minutes, 1)" mode="decimal" /></div>
+<div id="faults" role="alert">
+    @if ($errors->any() && old('form') === 'coat')
+        <ul class="fault-list">
+            @foreach ($errors->all() as $error)
+                <li>{{ $error }}</li>
+            @endforeach
+        </ul>
+    @endif
+    @error('coat')
+        <p class="fault in">{{ $message }}</p>
+    @enderror
+</div>
+<div class="cure">
+    @if ($coat['ring']) {!! $coat['ring']->toHtml() !!}@endif
+    <ul>
+        @foreach ($coat['milestones'] as $m)
+            <li>
+                @if ($m['strong'])
+                    <b>{{ $m['word'] }}</b>
+                @else
+                    {{ $m['word'] }}
+                @endif
+                <span>{{ $m['text'] }}</span>
+            </li>
+        @endforeach
+    </ul>
+</div>
+@if ($coat['why'] !== '')
+    <div class="blk">
+        <h3>Why not sooner</h3>
+        <p>{{ ucfirst($coat['why']) }}.</p>
+    </div>
+@endif
+<div class="blk">
+    <h3>{{ $coat['used'] ? 'Went in' : 'Goes in, waste included' }}</h3>
+    <table class="take">
+        @foreach ($coat['amounts'] as $amount)
+            @php([$shown, $unit] = $amount->words(false))
+            <tr>
+                <th scope="row">{{ $amount->material }}</th>
+                <td class="num">{{ $shown }}</td>
+                <td class="u">{{ $unit }}</td>
+            </tr>
+        @endforeach
+    </table>
+    @if ($coat['moves'] > 0)
+        <p class="soft small">
+            {{ $coat['minutes'] }} min of work in {{ $coat['moves'] }} {{ $coat['moves'] === 1 ? 'move' : 'moves' }}. <a class="link"
+                href="{{ route('library.show', [$layout, 'recipe' => $recipe->id]) }}">{{ $recipe->provenance === 'yours'
+                    ? 'Figures are yours' : 'Starting values' }}</a>
+        </p>
+    @endif
+</div>
+<div class="blk">
+    <h3>Rules</h3>
+    <dl class="rl">
+        @foreach ($coat['needs'] as $need)
+            <dt>before</dt>
+            <dd>{{ $need }}</dd>
+        @endforeach
+        @if ($coat['air'] !== '')
+            <dt>air</dt>
+            <dd>{{ $coat['air'] }}</dd>
+        @endif
+        @if ($coat['window'] !== '')
+            <dt>window</dt>
+            <dd>{{ $coat['window'] }}</dd>
+        @endif
+        @if ($coat['spread'] !== '')
+            <dt>spread</dt>
+            <dd>{{ $coat['spread'] }}</dd>
+        @endif
+        @if ($coat['learned'] !== '')
+            <dt>learned</dt>
+            <dd>{{ $coat['learned'] }}</dd>
+        @endif
+        <dt>stage</dt>
+        <dd>{{ $recipe->stage->word() }}</dd>
+        @if ($recipe->check !== '')
+            <dt>check</dt>
+            <dd>{{ $recipe->check }}</dd>
+        @endif
+        @if ($recipe->undo !== '')
+            <dt>undo</dt>
+            <dd>{{ $recipe->undo }}</dd>
+        @endif
+    </dl>
+</div>
+@foreach ($findings as $finding)
+    <div class="blk finding">
+        <p>
+            <b class="bad">{{ $finding->subject }}</b>
+            @foreach ($finding->figures as $name => $figure)
+                <x-figure :figure="$figure" />
+                {{ $figure->unit }} {{ str_replace('_', ' ', $name) }}.
+            @endforeach
+            {{ $finding->why }} {{ $finding->do }}
+        </p>
+    </div>
+@endforeach
+@if ($recipe->cautions !== [])
+    <div class="cau">
+        @foreach ($recipe->cautions as $caution)
+            <p><b>{{ $caution['do'] }}</b> {{ $caution['why'] }}</p>
+        @endforeach
+    </div>
+@endif
+<form class="blk stack" method="post" action="{{ $here('coats.update', [$zone->uid, $state->coat->uid]) }}">
+    @csrf
+    @seen
+    @method('PATCH')
+    <input type="hidden" name="form" value="coat">
+    <div class="pair three">
+        <x-field
+            form="coat"
+            name="mm"
+            label="Thickness"
+            :unit="$units->value === 'metric' ? 'mm' : 'in'"
+            :value="Length::field($state->coat->mm, $units)"
+        /><x-field
+            form="coat"
+            name="share"
+            label="Covers"
+            unit="%"
+            :value="Decimal::trimmed(100 * $state->coat->share, 1)"
+            mode="decimal"
+        /><x-field form="coat" name="passes" label="Passes" :value="$state->coat->passes" mode="decimal" />
+    </div>
+    <div class="pair">
+        <x-field
+            form="coat"
+            name="blend_mm"
+            label="Edge runs out over"
+            :unit="$units->value === 'metric' ? 'mm' : 'in'"
+            :value="$state->coat->blend > 0 ? Length::field($state->coat->blend, $units) : ''"
+        /><x-field
+            form="coat"
+            name="minutes"
+            label="Work a pass"
+            unit="min"
+            :value="$state->coat->minutes === null ? '' : Decimal::trimmed($state->coat->minutes, 1)"
+            mode="decimal"
+        />
+    </div>
     <x-field form="coat" name="name" label="Its own name" :value="$state->coat->name" />
-    @if (in_array($recipe->family, ['paint', 'cover', 'fibre', 'growth', 'plaster'], true))<div class="pair colour-pair"><x-choice form="coat" name="colour" label="Colour" :options="['' => 'none yet'] + array_column(array_map(fn ($c) => [$c->uid, $c->name], $colours), 1, 0)" :value="$state->coat->colour ?? ''" /><a class="link" href="{{ route('palette.show', $layout) }}">Palette</a></div>@endif
-    <div class="acts"><button class="btn quiet">Set</button><button class="link" name="by" value="-1">Earlier</button><button class="link" name="by" value="1">Later</button><button class="link" form="drop-coat">Remove</button><a class="link" href="{{ $here('coats.show', ['zone' => $zone->uid, 'edit' => 'zone']) }}">Change the zone</a></div>
+    @if (in_array($recipe->family, ['paint', 'cover', 'fibre', 'growth', 'plaster'], true))
+        <div class="pair colour-pair">
+            <x-choice
+                form="coat"
+                name="colour"
+                label="Colour"
+                :options="['' => 'none yet'] + array_column(array_map(fn($c) => [$c->uid, $c->name], $colours), 1, 0)"
+                :value="$state->coat->colour ?? ''"
+            /><a class="link" href="{{ route('palette.show', $layout) }}">Palette</a>
+        </div>
+    @endif
+    <div class="acts">
+        <button class="btn quiet">Set</button><button class="link" name="by" value="-1">Earlier</button
+        ><button class="link" name="by" value="1">Later</button><button class="link" form="drop-coat">Remove</button
+        ><a class="link" href="{{ $here('coats.show', ['zone' => $zone->uid, 'edit' => 'zone']) }}">Change the zone</a>
+    </div>
 </form>
-<form id="drop-coat" method="post" action="{{ $here('coats.destroy', [$zone->uid, $state->coat->uid]) }}">@csrf @seen @method('DELETE')</form>
+<form id="drop-coat" method="post" action="{{ $here('coats.destroy', [$zone->uid, $state->coat->uid]) }}">
+    @csrf
+    @seen
+    @method('DELETE')
+</form>

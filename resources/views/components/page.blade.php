@@ -5,62 +5,160 @@
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="csrf-token" content="{{ csrf_token() }}">
-    <meta name="htmx-config" content='{"allowEval":false,"includeIndicatorStyles":false,"selfRequestsOnly":true,"historyEnabled":false,"defaultSwapStyle":"outerHTML","defaultSettleDelay":0,"responseHandling":[{"code":"204","swap":false},{"code":"[23]..","swap":true},{"code":"409","swap":true,"target":"#faults","swapOverride":"innerHTML"},{"code":"422","swap":true,"target":"#faults","swapOverride":"innerHTML"},{"code":"...","swap":false,"error":true}]}'>
+    <meta
+        name="htmx-config"
+        content='{"allowEval":false,"includeIndicatorStyles":false,"selfRequestsOnly":true,
+            "historyEnabled":false,"defaultSwapStyle":"outerHTML","defaultSettleDelay":0,
+            "responseHandling":[{"code":"204","swap":false},
+            {"code":"[23]..","swap":true},{"code":"409","swap":true,"target":"#faults","swapOverride":"innerHTML"},
+            {"code":"422","swap":true,"target":"#faults","swapOverride":"innerHTML"},{"code":"...","swap":false,"error":true}]}'
+    >
     <link rel="icon" href="/favicon.svg" type="image/svg+xml">
     <title>{{ $title }} – Idle Ridge</title>
     @vite(['resources/css/app.scss', 'resources/js/app.js'])
 </head>
-<body x-data="bench" @if (request()->attributes->get('role') === \App\Models\Role::Guest) class="guest" @endif @if ($layout) data-seen="{{ app(\App\Actions\Ledger\SeenRevision::class)->step }}" data-elsewhere="{{ route('layouts.step', $layout) }}" @endif>
-<a class="skip" href="#land">Skip to the page</a>
-<header class="horizon">
-    <svg viewBox="0 0 1280 64" preserveAspectRatio="none" aria-hidden="true"><path class="sky-edge" d="M0 59C70 59 120 57.5 190 55.5S300 48.5 372 45.2 470 40.8 520 41 640 46 708 51.2 840 56.6 960 56.2 1130 58 1280 59.2"/><path class="land-fill" d="M0 59C70 59 120 57.5 190 55.5S300 48.5 372 45.2 470 40.8 520 41 640 46 708 51.2 840 56.6 960 56.2 1130 58 1280 59.2V64H0Z"/></svg>
-    <a class="hz-name" href="{{ $layout === null ? route('layouts.index') : route('layouts.settings', $layout) }}"><b>Idle Ridge</b><span>{{ $layout === null ? 'layouts' : $layout->name.' 1:'.rtrim(rtrim(number_format($layout->ratio, 2, '.', ''), '0'), '.') }}</span></a>
-    <nav class="hz-line" aria-label="Working order">
-        @if ($layout !== null)
-            <a class="hz-tonight" href="{{ route('tonight.show', $layout) }}" data-key="1" @if ($current === 'tonight') aria-current="page" @endif>Tonight</a>
-            @if ($section !== null)
-                <a class="hz-land" href="{{ route('land.show', [$layout, $section->uid]) }}" data-key="2" @if ($current === 'land') aria-current="page" @endif>Land</a>
-                <a class="hz-cuts" href="{{ route('cuts.show', [$layout, $section->uid]) }}" data-key="3" @if ($current === 'cuts') aria-current="page" @endif>Cuts</a>
-                <a class="hz-coats" href="{{ route('coats.show', [$layout, $section->uid]) }}" data-key="4" @if ($current === 'coats') aria-current="page" @endif>Coats</a>
+<body
+    x-data="bench"
+    @if (request()->attributes->get('role') === \App\Models\Role::Guest) class="guest" @endif
+    @if ($layout)
+        data-seen="{{ app(\App\Actions\Ledger\SeenRevision::class)->step }}"
+        data-elsewhere="{{ route('layouts.step', $layout) }}"
+    @endif
+>
+    <a class="skip" href="#land">Skip to the page</a>
+    <header class="horizon">
+        <svg viewBox="0 0 1280 64" preserveAspectRatio="none" aria-hidden="true">
+            <path class="sky-edge"
+                d="M0 59C70 59 120 57.5 190 55.5S300 48.5 372 45.2 470 40.8 520 41 640 46 708 51.2 840 56.6 960 56.2 1130 58 1280 59.2" />
+            <path class="land-fill"
+                d="M0 59C70 59 120 57.5 190 55.5S300 48.5 372 45.2 470 40.8 520 41 640 46 708 51.2 840 56.6 960 56.2 1130 58 1280 59.2
+                    V64H0Z"
+            />
+        </svg>
+        <a class="hz-name" href="{{ $layout === null ? route('layouts.index') : route('layouts.settings', $layout) }}"
+            ><b>Idle Ridge</b
+            ><span>{{
+                $layout === null
+                    ? 'layouts'
+                    : $layout->name . ' 1:' . rtrim(rtrim(number_format($layout->ratio, 2, '.', ''), '0'), '.')
+            }}</span></a
+        >
+        <nav class="hz-line" aria-label="Working order">
+            @if ($layout !== null)
+                <a
+                    class="hz-tonight"
+                    href="{{ route('tonight.show', $layout) }}"
+                    data-key="1"
+                    @if ($current === 'tonight') aria-current="page" @endif
+                    >Tonight</a
+                >
+                @if ($section !== null)
+                    <a
+                        class="hz-land"
+                        href="{{ route('land.show', [$layout, $section->uid]) }}"
+                        data-key="2"
+                        @if ($current === 'land') aria-current="page" @endif
+                        >Land</a
+                    >
+                    <a
+                        class="hz-cuts"
+                        href="{{ route('cuts.show', [$layout, $section->uid]) }}"
+                        data-key="3"
+                        @if ($current === 'cuts') aria-current="page" @endif
+                        >Cuts</a
+                    >
+                    <a
+                        class="hz-coats"
+                        href="{{ route('coats.show', [$layout, $section->uid]) }}"
+                        data-key="4"
+                        @if ($current === 'coats') aria-current="page" @endif
+                        >Coats</a
+                    >
+                @endif
+                <a
+                    class="hz-drying"
+                    href="{{ route('drying.show', $layout) }}"
+                    data-key="5"
+                    @if ($current === 'drying') aria-current="page" @endif
+                    >Drying line</a
+                >
+                <a
+                    class="hz-journal"
+                    href="{{ route('journal.show', $layout) }}"
+                    data-key="8"
+                    @if ($current === 'journal') aria-current="page" @endif
+                    >Journal</a
+                >
             @endif
-            <a class="hz-drying" href="{{ route('drying.show', $layout) }}" data-key="5" @if ($current === 'drying') aria-current="page" @endif>Drying line</a>
-            <a class="hz-journal" href="{{ route('journal.show', $layout) }}" data-key="8" @if ($current === 'journal') aria-current="page" @endif>Journal</a>
-        @endif
-    </nav>
-    <div class="hz-air">
-        @if ($layout !== null)<a class="hz-link" href="{{ route('layouts.settings', $layout) }}" @if ($current === 'settings') aria-current="page" @endif>Layout sheet</a>@endif
-        @if ($layout === null)<a class="hz-link" href="{{ route('keeping.index') }}">Safe keeping</a>
-        <a class="hz-link" href="{{ route('devices.index') }}">Devices</a>@endif
-        <a class="hz-link" href="{{ route('layouts.index') }}">All layouts</a>
-        <button class="hz-link" type="button" x-on:click="keys">Keys</button>
-        <button class="hz-lamp" type="button" x-on:click="lamp" aria-label="Change between film and lamp light"><svg class="icn" viewBox="0 0 16 16" aria-hidden="true"><path d="M5.2 8.2 6.6 3.4h2.8l1.4 4.8zM8 8.2v1.6M5 12.6l.8-1.2M8 13.2v-1.5M11 12.6l-.8-1.2"/></svg></button>
+        </nav>
+        <div class="hz-air">
+            @if ($layout !== null)
+                <a class="hz-link" href="{{ route('layouts.settings', $layout) }}" @if ($current === 'settings') aria-current="page" @endif
+                    >Layout sheet</a
+                >
+            @endif
+            @if ($layout === null)
+                <a class="hz-link" href="{{ route('keeping.index') }}">Safe keeping</a>
+                <a class="hz-link" href="{{ route('devices.index') }}">Devices</a>
+            @endif
+            <a class="hz-link" href="{{ route('layouts.index') }}">All layouts</a>
+            <button class="hz-link" type="button" x-on:click="keys">Keys</button>
+            <button class="hz-lamp" type="button" x-on:click="lamp" aria-label="Change between film and lamp light">
+                <svg class="icn" viewBox="0 0 16 16" aria-hidden="true"><path
+                    d="M5.2 8.2 6.6 3.4h2.8l1.4 4.8zM8 8.2v1.6M5 12.6l.8-1.2M8 13.2v-1.5M11 12.6l-.8-1.2" /></svg>
+            </button>
+        </div>
+    </header>
+    @if (in_array($current, ['tonight', 'cuts', 'coats', 'journal'], true))
+        <form id="page-undo" method="post" action="{{ route('layouts.undo', $layout) }}" hidden>
+            @csrf
+            @seen
+            <button data-undo>Undo</button>
+        </form>
+        <form id="page-redo" method="post" action="{{ route('layouts.redo', $layout) }}" hidden>
+            @csrf
+            @seen
+            <button data-redo>Redo</button>
+        </form>
+    @endif
+    @if (request()->attributes->get('role') === \App\Models\Role::Guest)
+        <p class="looks-only">This device looks on. What is done at the bench shows here by itself.</p>
+    @endif
+    @if ($doubt ?? null)
+        <p class="looks-only doubt" role="alert">{{ $doubt }}</p>
+    @endif
+    <div class="floating elsewhere" id="elsewhere" role="status" hidden>
+        <span>Done on another device: <b data-words></b></span> <button type="button" class="link">Show it</button>
     </div>
-</header>
-@if (in_array($current, ['tonight', 'cuts', 'coats', 'journal'], true))
-<form id="page-undo" method="post" action="{{ route('layouts.undo', $layout) }}" hidden>@csrf @seen<button data-undo>Undo</button></form>
-<form id="page-redo" method="post" action="{{ route('layouts.redo', $layout) }}" hidden>@csrf @seen<button data-redo>Redo</button></form>
-@endif
-@if (request()->attributes->get('role') === \App\Models\Role::Guest)<p class="looks-only">This device looks on. What is done at the bench shows here by itself.</p>@endif
-@if ($doubt ?? null)<p class="looks-only doubt" role="alert">{{ $doubt }}</p>@endif
-<div class="floating elsewhere" id="elsewhere" role="status" hidden><span>Done on another device: <b data-words></b></span> <button type="button" class="link">Show it</button></div>
-{{ $slot }}
-<dialog class="keys" x-ref="keys" aria-label="Keys">
-    <h2>Keys</h2>
-    <dl>
-        <dt><kbd>1</kbd> … <kbd>5</kbd> <kbd>8</kbd></dt><dd>Tonight, Land, Cuts, Coats, Drying line, Journal</dd>
-        <dt><kbd>[</kbd> <kbd>]</kbd></dt><dd>slide the cut line by 10 mm, with shift by 1 mm</dd>
-        <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>w</kbd> <kbd>z</kbd> <kbd>c</kbd> <kbd>t</kbd> <kbd>p</kbd></dt><dd>Spot, Run, Ridge, Hollow, Water, Zone, Cut, Tape, Pick</dd>
-        <dt><kbd>d</kbd> <kbd>m</kbd> <kbd>g</kbd> <kbd>f</kbd></dt><dd>Road, Stream, Pad, Rough</dd>
-        <dt>arrows</dt><dd>move the picked grip by 1 mm, with shift by 10 mm</dd>
-        <dt><kbd>+</kbd> <kbd>-</kbd></dt><dd>raise or lower it by 1 mm, page up and down by 10 mm</dd>
-        <dt><kbd>Enter</kbd> <kbd>Delete</kbd></dt><dd>on a line: make the grip between two points one of them, take a point out</dd>
-        <dt>Alt</dt><dd>held while dragging: places do not snap to runs, ends, spots and edges</dd>
-        <dt><kbd>u</kbd> <kbd>shift+u</kbd></dt><dd>undo, redo</dd>
-        <dt><kbd>Escape</kbd></dt><dd>let go, put a started line aside</dd>
-        <dt><kbd>?</kbd></dt><dd>this list</dd>
-    </dl>
-    <label class="check"><input type="checkbox" x-bind:checked="letters" x-on:change="switchLetters"> Letters work as keys</label>
-    <form method="dialog"><button class="btn quiet">Close</button></form>
-</dialog>
+    {{ $slot }}
+    <dialog class="keys" x-ref="keys" aria-label="Keys">
+        <h2>Keys</h2>
+        <dl>
+            <dt><kbd>1</kbd> … <kbd>5</kbd> <kbd>8</kbd></dt>
+            <dd>Tonight, Land, Cuts, Coats, Drying line, Journal</dd>
+            <dt><kbd>[</kbd> <kbd>]</kbd></dt>
+            <dd>slide the cut line by 10 mm, with shift by 1 mm</dd>
+            <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>w</kbd> <kbd>z</kbd> <kbd>c</kbd> <kbd>t</kbd> <kbd>p</kbd></dt>
+            <dd>Spot, Run, Ridge, Hollow, Water, Zone, Cut, Tape, Pick</dd>
+            <dt><kbd>d</kbd> <kbd>m</kbd> <kbd>g</kbd> <kbd>f</kbd></dt>
+            <dd>Road, Stream, Pad, Rough</dd>
+            <dt>arrows</dt>
+            <dd>move the picked grip by 1 mm, with shift by 10 mm</dd>
+            <dt><kbd>+</kbd> <kbd>-</kbd></dt>
+            <dd>raise or lower it by 1 mm, page up and down by 10 mm</dd>
+            <dt><kbd>Enter</kbd> <kbd>Delete</kbd></dt>
+            <dd>on a line: make the grip between two points one of them, take a point out</dd>
+            <dt>Alt</dt>
+            <dd>held while dragging: places do not snap to runs, ends, spots and edges</dd>
+            <dt><kbd>u</kbd> <kbd>shift+u</kbd></dt>
+            <dd>undo, redo</dd>
+            <dt><kbd>Escape</kbd></dt>
+            <dd>let go, put a started line aside</dd>
+            <dt><kbd>?</kbd></dt>
+            <dd>this list</dd>
+        </dl>
+        <label class="check"><input type="checkbox" x-bind:checked="letters" x-on:change="switchLetters"> Letters work as keys</label>
+        <form method="dialog"><button class="btn quiet">Close</button></form>
+    </dialog>
 </body>
 </html>

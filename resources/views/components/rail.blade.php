@@ -1,7 +1,10 @@
 @props(['layout', 'boards', 'route'])
 <nav class="rail" aria-label="Sections">
     @foreach ($boards as $board)
-        <a href="{{ route($route, [$layout, $board['uid']]) }}" @if ($board['current']) aria-current="true" @endif>{!! $board['thumb']->toHtml() !!}<span class="nm">{{ $board['name'] }}</span><x-state :state="$board['state']" :word="$board['word']" /></a>
+        <a href="{{ route($route, [$layout, $board['uid']]) }}" @if ($board['current']) aria-current="true" @endif
+            >{!! $board['thumb']->toHtml() !!}<span class="nm">{{ $board['name'] }}</span
+            ><x-state :state="$board['state']" :word="$board['word']"
+        /></a>
     @endforeach
     <a class="all" href="{{ route('layouts.settings', $layout) }}">Add a section</a>
 </nav>

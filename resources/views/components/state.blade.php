@@ -1,2 +1,4 @@
 @props(['state', 'word' => null])
-<span {{ $attributes->class(['st', 'st-'.$state->value]) }}>{!! \App\Pages\Drawing\StateMarks::html($state) !!}{{ $word ?? $state->value }}</span>
+<span {{ $attributes->class(['st', 'st-' . $state->value]) }}
+    >{!! \App\Pages\Drawing\StateMarks::html($state) !!}{{ $word ?? $state->value }}</span
+>

@@ -2,13 +2,64 @@
 @use('IdleRidge\Core\Measure\Length')
 <div class="cut-hold">
     {!! $board['drawing']->toHtml() !!}
-    @if ($board['frame']->spliced !== [])<p class="small">Longer than the timber, so spliced: {{ implode(', ', $board['frame']->spliced) }}.</p>@endif
+    @if ($board['frame']->spliced !== [])
+        <p class="small">Longer than the timber, so spliced: {{ implode(', ', $board['frame']->spliced) }}.</p>
+    @endif
     @include('cuts.findings')
     <p class="carried"><b>{{ $board['lift'] }}</b> {{ $board['opening'] }}</p>
-    <div class="two"><table class="layers"><thead><tr><th scope="col">What it weighs</th><th scope="col">dry, kg</th><th scope="col">wet</th></tr></thead><tbody>
-        @foreach ($board['weight']->parts as $part)<tr><th scope="row">{{ ucfirst($part['part']) }}</th><td>{{ Decimal::trimmed($part['dry'], 2) }}</td><td>{{ Decimal::trimmed($part['wet'], 2) }}</td></tr>@endforeach
-        <tr class="sum"><th scope="row">All told</th><td>{{ Decimal::trimmed($board['weight']->dry(), 1) }}</td><td>{{ Decimal::trimmed($board['weight']->wet(), 1) }}</td></tr></tbody></table>
-    <table class="layers"><thead><tr><th scope="col">Packed up from the board</th><th scope="col">high</th><th scope="col">with</th><th scope="col">left</th></tr></thead><tbody>
-        @forelse ($board['packings'] as $one)<tr><th scope="row">{{ $one['name'] }}</th><td>{{ Length::cell($one['packing']->height, $units, 1) }}</td><td>{{ $one['packing']->words() }}</td><td>{{ $one['packing']->rest >= 0.05 ? Decimal::trimmed($one['packing']->rest, 1) : '–' }}</td></tr>
-        @empty<tr><td colspan="4" class="word">No pad and no deck on this board.</td></tr>@endforelse</tbody></table></div>
+    <div class="two">
+        <table class="layers">
+            <thead>
+                <tr>
+                    <th scope="col">What it weighs</th>
+                    <th scope="col">dry, kg</th>
+                    <th scope="col">wet</th>
+                </tr>
+            </thead>
+            <tbody>
+                @foreach ($board['weight']->parts as $part)
+                    <tr>
+                        <th scope="row">{{ ucfirst($part['part']) }}</th>
+                        <td>{{ Decimal::trimmed($part['dry'], 2) }}</td>
+                        <td>{{ Decimal::trimmed($part['wet'], 2) }}</td>
+                    </tr>
+                @endforeach
+                <tr class="sum">
+                    <th scope="row">All told</th>
+                    <td>{{ Decimal::trimmed($board['weight']->dry(), 1) }}</td>
+                    <td>{{ Decimal::trimmed($board['weight']->wet(), 1) }}</td>
+                </tr>
+            </tbody>
+        </table>
+        <table class="layers">
+            <thead>
+                <tr>
+                    <th scope="col">Packed up from the board</th>
+                    <th scope="col">high</th>
+                    <th scope="col">with</th>
+                    <th scope="col">left</th>
+                </tr>
+            </thead>
+            <tbody>
+                @forelse ($board['packings'] as $one)
+                    <tr>
+                        <th scope="row">{{ $one['name'] }}</th>
+                        <td>{{ Length::cell($one['packing']->height, $units, 1) }}</td>
+                        <td>{{ $one['packing']->words() }}</td>
+                        <td>
+                            {{
+                                $one['packing']->rest >= 0.05
+                                    ? Decimal::trimmed($one['packing']->rest, 1)
+                                    : '–'
+                            }}
+                        </td>
+                    </tr>
+                @empty
+                    <tr>
+                        <td colspan="4" class="word">No pad and no deck on this board.</td>
+                    </tr>
+                @endforelse
+            </tbody>
+        </table>
+    </div>
 </div>

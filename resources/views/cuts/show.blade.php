@@ -1,27 +1,74 @@
 @use('IdleRidge\Core\Measure\Length')
-@php($tabs = ['apart' => $shell === null ? 'Taken apart' : 'Ribs', 'turned' => 'To turn', 'sheets' => 'On sheets'] + ($shell === null ? ['glue' => 'Glue-up'] : ['glue' => 'Shell']) + ['risers' => 'Risers', 'edges' => 'Edges', 'board' => 'Frame, weight'])
-<x-page :title="$section->name.', cuts'" :layout="$layout" :section="$section" current="cuts">
-<div class="frame">
-    <x-rail :layout="$layout" :boards="$rail" route="cuts.show" />
-    <main class="page" id="land">
-        <div class="title"><h1>{{ $section->name }}</h1><div class="sub">@if ($shell !== null){{ count($shell->ribs) }} ribs,<br>@elseif (count($cuts->thicknesses()) === 1){{ count($stack->layers).(count($stack->layers) === 1 ? ' layer of ' : ' layers of ').Length::show($cuts->first()->thickness, $units, 1) }} foam,<br>@else{{ $stack->words() }} mm foam,<br>@endif{{ $cuts->school->words() }}</div>
-            <dl class="facts">@foreach ($facts as $fact)<div><dt>{{ $fact['label'] }}</dt><dd><x-figure :figure="$fact['figure']" :unit="$fact['unit']" /><small>{{ $fact['unit'] }}</small></dd></div>@endforeach</dl>
-        </div>
-        <x-said />
-        <div class="grid"><div class="col">
-            <section class="sheet profile-sheet cut-sheet" id="cut-sheet"><header>
-                <div class="tools">@foreach ($tabs as $key => $word)<a class="tool" href="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked] + ($key === 'apart' ? [] : ['on' => $key])) }}" @if ($view === $key) aria-current="true" @endif>{{ $word }}</a>@endforeach</div></header>
-                @include('cuts.'.$view)
-            </section>
-        </div><div class="col scrolls">
-            <section class="sheet"><header><h2>{{ $picked === 0 ? 'No layer' : $names[$picked] }}, flat</h2><span class="meta">{{ $shell === null ? 'dashed: where the next is glued on' : 'seen from the left' }}</span></header>
-                @if ($flat){!! $flat->toHtml() !!}@endif
-            </section>
-            @include('cuts.compare')
-            @include('cuts.from')
-            @include('cuts.store')
-            @include('cuts.print')
-        </div></div>
-    </main>
-</div>
+@php($tabs = ['apart' => $shell === null ? 'Taken apart' : 'Ribs', 'turned' => 'To turn', 'sheets' => 'On sheets']
+    + ($shell === null ? ['glue' => 'Glue-up'] : ['glue' => 'Shell'])
+    + ['risers' => 'Risers', 'edges' => 'Edges', 'board' => 'Frame, weight'])
+<x-page :title="$section->name . ', cuts'" :layout="$layout" :section="$section" current="cuts">
+    <div class="frame">
+        <x-rail :layout="$layout" :boards="$rail" route="cuts.show" />
+        <main class="page" id="land">
+            <div class="title">
+                <h1>{{ $section->name }}</h1>
+                <div class="sub">
+                    @if ($shell !== null)
+                        {{ count($shell->ribs) }} ribs,<br>
+                    @elseif (count($cuts->thicknesses()) === 1)
+                        {{
+                            count($stack->layers) .
+                                (count($stack->layers) === 1 ? ' layer of ' : ' layers of ') .
+                                Length::show($cuts->first()->thickness, $units, 1)
+                        }} foam,<br>
+                    @else
+                        {{ $stack->words() }} mm foam,<br>
+                    @endif
+                    {{ $cuts->school->words() }}
+                </div>
+                <dl class="facts">
+                    @foreach ($facts as $fact)
+                        <div>
+                            <dt>{{ $fact['label'] }}</dt>
+                            <dd><x-figure :figure="$fact['figure']" :unit="$fact['unit']" /><small>{{ $fact['unit'] }}</small></dd>
+                        </div>
+                    @endforeach
+                </dl>
+            </div>
+            <x-said />
+            <div class="grid">
+                <div class="col">
+                    <section class="sheet profile-sheet cut-sheet" id="cut-sheet">
+                        <header>
+                            <div class="tools">
+                                @foreach ($tabs as $key => $word)
+                                    <a
+                                        class="tool"
+                                        href="{{ route('cuts.show', [$layout, $section->uid, 'layer' => $picked]
+                                            + ($key === 'apart' ? [] : ['on' => $key])) }}"
+                                        @if ($view === $key) aria-current="true" @endif
+                                        >{{ $word }}</a
+                                    >
+                                @endforeach
+                            </div>
+                        </header>
+                        @include('cuts.' . $view)
+                    </section>
+                </div>
+                <div class="col scrolls">
+                    <section class="sheet">
+                        <header>
+                            <h2>{{ $picked === 0 ? 'No layer' : $names[$picked] }}, flat</h2>
+                            <span class="meta">{{
+                                $shell === null
+                                    ? 'dashed: where the next is glued on'
+                                    : 'seen from the left'
+                            }}</span>
+                        </header>
+                        @if ($flat) {!! $flat->toHtml() !!}@endif
+                    </section>
+                    @include('cuts.compare')
+                    @include('cuts.from')
+                    @include('cuts.store')
+                    @include('cuts.print')
+                </div>
+            </div>
+        </main>
+    </div>
 </x-page>

@@ -1,27 +1,157 @@
 @use('IdleRidge\Core\Measure\Decimal')
 <x-page title="How it is planned" :layout="$layout" :section="$first" current="drying">
-<div class="frame">
-    <x-rail :layout="$layout" :boards="$rail" route="coats.show" />
-    <main class="page bench-page" id="land">
-        <div class="title"><h1>How it is planned</h1><div class="sub">how sure, in which turns, with which tools,<br>by when</div><nav class="drying-links" aria-label="About the plan"><a href="{{ route('drying.show', $layout) }}">Drying line</a><a href="{{ route('what-if.show', $layout) }}">What if</a><a href="{{ route('by.show', $layout) }}">By Sunday</a></nav></div>
-        <x-said />
-        <div class="cols even"><section class="sheet"><header><h2>The plan goes by</h2></header>
-            <form class="in stack" method="post" action="{{ route('bench.update', $layout) }}">@csrf @seen @method('PATCH')<input type="hidden" name="form" value="bench">
-                <div class="pair"><x-choice form="bench" name="certainty" label="A start is right" :options="['50' => 'one time in two', '80' => 'four times in five', '90' => 'nine times in ten']" :value="Decimal::trimmed(100 * $rules->certainty, 0)" /><x-choice form="bench" name="order" label="Order of work" :options="['free' => 'whatever ends soonest', 'board' => 'one board before the next', 'stage' => 'all boards to the same stage']" :value="$rules->order" /></div>
-                @if ($tools !== [])<h3>Tools there are</h3><div class="pair three">@foreach (array_keys($tools) as $k => $tool)<div><input type="hidden" name="tools[{{ $k }}][name]" value="{{ $tool }}"><x-field form="bench" name="tools[{{ $k }}][count]" at="tools/{{ $tool }}" :label="$tool" :value="$tools[$tool]" mode="numeric" /></div>@endforeach</div>@endif
-                <h3>Dates of boards</h3>
-                @foreach ($boards as $k => $board)<div class="pair due-pair"><input type="hidden" name="due[{{ $k }}][section]" value="{{ $board['section']->uid }}"><x-field form="bench" name="due[{{ $k }}][date]" at="due/{{ $k }}/date" :label="$board['section']->name" :value="$board['due']['date'] ?? ''" :hint="$board['due'] === null && $board['effective'] !== null ? 'the show: '.$words->day($board['effective'][0]) : null" /><x-choice form="bench" name="due[{{ $k }}][milestone]" label="has to be" :options="['worked' => 'worked', 'shown' => 'fit to be shown', 'travel' => 'safe to travel']" :value="$board['due']['milestone'] ?? 'travel'" />
-                    <p @class(['small', 'low', 'bad' => ($board['late'] ?? 0) > 0, 'soft' => ($board['late'] ?? 0) === 0])>{{ $board['late'] === null ? 'no date' : ($board['late'] > 0 ? \IdleRidge\Core\Measure\ClockWords::span($board['late']).' too late' : 'in time') }}</p></div>@endforeach
-                <div class="acts"><button class="btn">Plan by this</button></div>
-            </form></section>
-        <div class="rcol"><section class="sheet"><header><h2>A longer search</h2></header><div id="search">@include('drying.search')</div></section>
-            <section class="sheet"><header><h2>Calendars</h2><a class="link end" href="{{ route('bench.ics', $layout) }}" download>The plan as a calendar</a></header>
-                <ul class="in times">@foreach ($calendars as $name => $count)<li>{{ $name }}: busy {{ $count }} {{ $count === 1 ? 'time' : 'times' }}<form method="post" action="{{ route('bench.forget', $layout) }}">@csrf @seen @method('DELETE')<input type="hidden" name="name" value="{{ $name }}"><button class="link">Leave aside</button></form></li>@endforeach</ul>
-                <form class="in stack" method="post" enctype="multipart/form-data" action="{{ route('bench.calendar', $layout) }}">@csrf @seen<label class="file"><span>Busy hours from a calendar file (.ics)</span><input type="file" name="calendar" accept=".ics,text/calendar"></label>@error('calendar')<p class="fault">{{ $message }}</p>@enderror<div class="acts"><button class="btn quiet">Take them out of the sessions</button></div></form>
-                @foreach ($changes as $change)<p class="in small soft">{{ $change }}</p>@endforeach</section>
-            <section class="sheet idle-sheet"><header><h2>Idle at the bench</h2><span class="meta end">up to the last evening</span></header>
-                @forelse ($idle as $row)<div class="nt"><i class="num">{{ $row['minutes'] }} min</i><div><div class="nm">{{ $row['when'] }}</div>@foreach ($row['fillers'] as $filler)<p>{{ $filler }}</p>@endforeach</div></div>@empty<p class="in soft">No quarter of an hour stands idle.</p>@endforelse
-                @if (array_filter($idle, fn (array $row): bool => $row['fillers'] === []) !== [])<p class="in small soft">Where nothing is named, nothing is ready then: sieve, mix dry, cut stencils.</p>@endif</section></div></div>
-    </main>
-</div>
+    <div class="frame">
+        <x-rail :layout="$layout" :boards="$rail" route="coats.show" />
+        <main class="page bench-page" id="land">
+            <div class="title">
+                <h1>How it is planned</h1>
+                <div class="sub">
+                    how sure, in which turns, with which tools,<br>
+                    by when
+                </div>
+                <nav class="drying-links" aria-label="About the plan">
+                    <a href="{{ route('drying.show', $layout) }}">Drying line</a><a href="{{ route('what-if.show', $layout) }}">What if</a
+                    ><a href="{{ route('by.show', $layout) }}">By Sunday</a>
+                </nav>
+            </div>
+            <x-said />
+            <div class="cols even">
+                <section class="sheet">
+                    <header><h2>The plan goes by</h2></header>
+                    <form class="in stack" method="post" action="{{ route('bench.update', $layout) }}">
+                        @csrf
+                        @seen
+                        @method('PATCH')
+                        <input type="hidden" name="form" value="bench">
+                        <div class="pair">
+                            <x-choice
+                                form="bench"
+                                name="certainty"
+                                label="A start is right"
+                                :options="['50' => 'one time in two', '80' => 'four times in five', '90' => 'nine times in ten']"
+                                :value="Decimal::trimmed(100 * $rules->certainty, 0)"
+                            /><x-choice
+                                form="bench"
+                                name="order"
+                                label="Order of work"
+                                :options="[
+                                    'free' => 'whatever ends soonest',
+                                    'board' => 'one board before the next',
+                                    'stage' => 'all boards to the same stage',
+                                ]"
+                                :value="$rules->order"
+                            />
+                        </div>
+                        @if ($tools !== [])
+                            <h3>Tools there are</h3>
+                            <div class="pair three">
+                                @foreach (array_keys($tools) as $k => $tool)
+                                    <div>
+                                        <input type="hidden" name="tools[{{ $k }}][name]" value="{{ $tool }}"><x-field
+                                            form="bench"
+                                            name="tools[{{ $k }}][count]"
+                                            at="tools/{{ $tool }}"
+                                            :label="$tool"
+                                            :value="$tools[$tool]"
+                                            mode="numeric"
+                                        />
+                                    </div>
+                                @endforeach
+                            </div>
+                        @endif
+                        <h3>Dates of boards</h3>
+                        @foreach ($boards as $k => $board)
+                            <div class="pair due-pair">
+                                <input type="hidden" name="due[{{ $k }}][section]" value="{{ $board['section']->uid }}"><x-field
+                                    form="bench"
+                                    name="due[{{ $k }}][date]"
+                                    at="due/{{ $k }}/date"
+                                    :label="$board['section']->name"
+                                    :value="$board['due']['date'] ?? ''"
+                                    :hint="$board['due'] === null && $board['effective'] !== null
+                                        ? 'the show: ' . $words->day($board['effective'][0]) : null"
+                                /><x-choice
+                                    form="bench"
+                                    name="due[{{ $k }}][milestone]"
+                                    label="has to be"
+                                    :options="['worked' => 'worked', 'shown' => 'fit to be shown', 'travel' => 'safe to travel']"
+                                    :value="$board['due']['milestone'] ?? 'travel'"
+                                />
+                                <p @class(['small', 'low', 'bad' => ($board['late'] ?? 0) > 0, 'soft' => ($board['late'] ?? 0) === 0])>{{
+                                    $board['late'] === null
+                                        ? 'no date'
+                                        : ($board['late'] > 0
+                                            ? \IdleRidge\Core\Measure\ClockWords::span($board['late']) . ' too late'
+                                            : 'in time')
+                                }}</p>
+                            </div>
+                        @endforeach
+                        <div class="acts"><button class="btn">Plan by this</button></div>
+                    </form>
+                </section>
+                <div class="rcol">
+                    <section class="sheet">
+                        <header><h2>A longer search</h2></header>
+                        <div id="search">@include('drying.search')</div>
+                    </section>
+                    <section class="sheet">
+                        <header>
+                            <h2>Calendars</h2>
+                            <a class="link end" href="{{ route('bench.ics', $layout) }}" download>The plan as a calendar</a>
+                        </header>
+                        <ul class="in times">
+                            @foreach ($calendars as $name => $count)
+                                <li>
+                                    {{ $name }}: busy {{ $count }} {{ $count === 1 ? 'time' : 'times' }}
+                                    <form method="post" action="{{ route('bench.forget', $layout) }}">
+                                        @csrf
+                                        @seen
+                                        @method('DELETE')
+                                        <input type="hidden" name="name" value="{{ $name }}"><button class="link">Leave aside</button>
+                                    </form>
+                                </li>
+                            @endforeach
+                        </ul>
+                        <form class="in stack" method="post" enctype="multipart/form-data" action="{{ route('bench.calendar', $layout) }}">
+                            @csrf
+                            @seen
+                            <label class="file"
+                                ><span>Busy hours from a calendar file (.ics)</span
+                                ><input type="file" name="calendar" accept=".ics,text/calendar"
+                            ></label>
+                            @error('calendar')
+                                <p class="fault">{{ $message }}</p>
+                            @enderror
+                            <div class="acts"><button class="btn quiet">Take them out of the sessions</button></div>
+                        </form>
+                        @foreach ($changes as $change)
+                            <p class="in small soft">{{ $change }}</p>
+                        @endforeach
+                    </section>
+                    <section class="sheet idle-sheet">
+                        <header>
+                            <h2>Idle at the bench</h2>
+                            <span class="meta end">up to the last evening</span>
+                        </header>
+                        @forelse ($idle as $row)
+                            <div class="nt">
+                                <i class="num">{{ $row['minutes'] }} min</i>
+                                <div>
+                                    <div class="nm">{{ $row['when'] }}</div>
+                                    @foreach ($row['fillers'] as $filler)
+                                        <p>{{ $filler }}</p>
+                                    @endforeach
+                                </div>
+                            </div>
+                        @empty
+                            <p class="in soft">No quarter of an hour stands idle.</p>
+                        @endforelse
+                        @if (array_filter($idle, fn(array $row): bool => $row['fillers'] === []) !== [])
+                            <p class="in small soft">Where nothing is named, nothing is ready then: sieve, mix dry, cut stencils.</p>
+                        @endif
+                    </section>
+                </div>
+            </div>
+        </main>
+    </div>
 </x-page>

@@ -2,36 +2,125 @@
 @use('IdleRidge\Core\Measure\Length')
 @php($isSpot = $feature->kind === 'spot')
 <form class="pick-form" hx-patch="{{ $here('features.update', [$feature->uid]) }}" hx-target="#land" hx-include="#look">
-    @php($what = ['spot' => 'Spot height', 'ridge' => 'Ridge line', 'hollow' => 'Hollow', 'water' => 'Water', 'pad' => 'Pad', 'stream' => 'Stream', 'rough' => 'Rough ground'][$feature->kind])
+    @php($what =
+        [ 'spot' => 'Spot height', 'ridge' => 'Ridge line', 'hollow' => 'Hollow', 'water' => 'Water', 'pad' => 'Pad', 'stream' => 'Stream',
+        'rough' => 'Rough ground' ][$feature->kind])
     @php($mm = $units->value === 'metric' ? 'mm' : 'in')
     @php($heights = in_array($feature->kind, ['ridge', 'hollow'], true))
-    <header><h2>{{ $what }}</h2><button type="button" class="link end" data-let-go>Let go</button></header>
-    
+    <header>
+        <h2>{{ $what }}</h2>
+        <button type="button" class="link end" data-let-go>Let go</button>
+    </header>
+
     <div class="in stack">
         @if ($isSpot)
             @php($p = $feature->points[0])
             <div class="pair three">
-                <x-field name="points[0][z]" at="points/0/z_mm" id="pick-height" label="Height" :unit="$units->value === 'metric' ? 'mm' : 'in'" :value="Length::field($p->z, $units)" :real="Decimal::trimmed($page->project->layout->scale->toPrototype($p->z - $section->base) / ($units->value === 'metric' ? 1000 : 304.8), 1).($units->value === 'metric' ? ' m' : ' ft').' real'" />
+                <x-field
+                    name="points[0][z]"
+                    at="points/0/z_mm"
+                    id="pick-height"
+                    label="Height"
+                    :unit="$units->value === 'metric' ? 'mm' : 'in'"
+                    :value="Length::field($p->z, $units)"
+                    :real="
+                        Decimal::trimmed($page->project->layout->scale->toPrototype($p->z - $section->base) / ($units->value === 'metric' ?
+                        1000 : 304.8), 1) .
+        ($units->value === 'metric' ? ' m' : ' ft') .
+        ' real'
+                    "
+                />
                 <x-field name="points[0][x]" at="points/0/x" label="x" :value="Length::field($p->x, $units)" />
                 <x-field name="points[0][y]" at="points/0/y" label="y" :value="Length::field($p->y, $units)" />
             </div>
             @include('land.foot')
         @else
-            @if ($feature->kind === 'ridge')@include('land.foot')@endif
+            @if ($feature->kind === 'ridge') @include('land.foot')@endif
             <div class="pair three">
-                @if ($feature->kind === 'water' || $feature->kind === 'pad')<x-field name="level" at="level" label="Level" :unit="$mm" :value="Length::field($feature->points[0]->z, $units)" />@endif
+                @if ($feature->kind === 'water' || $feature->kind === 'pad')
+                    <x-field name="level" at="level" label="Level" :unit="$mm" :value="Length::field($feature->points[0]->z, $units)" />
+                @endif
                 @foreach ($feature->kind === 'ridge' ? [] : $feature->figures as $key => $value)
                     @php($isLength = str_ends_with($key, '_mm'))
-                    <x-field :name="$key" :at="$key" :label="['depth_mm' => 'Depth', 'shore_mm' => 'Reached over', 'batter' => 'Sides, out to 1 up', 'width_mm' => 'Width', 'below_mm' => 'Under the bank', 'height_mm' => 'Up and down', 'grain_mm' => 'Grain', 'seed' => 'Seed'][$key]" :unit="$isLength && $loop->first && $feature->kind !== 'water' ? $mm : ''" :value="$isLength ? Length::field($value, $units) : Decimal::trimmed($value, 3)" />
+                    <x-field
+                        :name="$key"
+                        :at="$key"
+                        :label="
+                            [
+        'depth_mm' => 'Depth',
+        'shore_mm' => 'Reached over',
+        'batter' => 'Sides, out to 1 up',
+        'width_mm' => 'Width',
+        'below_mm' => 'Under the bank',
+        'height_mm' => 'Up and down',
+        'grain_mm' => 'Grain',
+        'seed' => 'Seed',
+    ][$key]
+                        "
+                        :unit="$isLength && $loop->first && $feature->kind !== 'water' ? $mm : ''"
+                        :value="$isLength ? Length::field($value, $units) : Decimal::trimmed($value, 3)"
+                    />
                 @endforeach
             </div>
-            @if ($shape)<p class="small">@foreach ($shape as $row){{ $row['before'] }} <x-figure :figure="$row['figure']" /> {{ $row['figure']->unit }}{{ $row['after'] }}@endforeach</p>@endif
-            <table class="points"><thead><tr><th scope="col">Point</th><th scope="col">x</th><th scope="col">y</th>@if ($heights)<th scope="col">Height</th>@endif<th></th></tr></thead><tbody>
-                @foreach ($feature->points as $k => $p)
-                    <tr><th scope="row" class="num">{{ $k + 1 }}</th>@foreach ($heights ? ['x' => $p->x, 'y' => $p->y, 'z' => $p->z] : ['x' => $p->x, 'y' => $p->y] as $axis => $mm)<td><input name="points[{{ $k }}][{{ $axis }}]" data-at="points/{{ $k }}/{{ $axis === 'z' ? 'z_mm' : $axis }}" aria-label="Point {{ $k + 1 }}, {{ $axis === 'z' ? 'height' : $axis }}" value="{{ Length::field($mm, $units) }}" autocomplete="off"></td>@endforeach<td><button type="button" class="link" data-drop-row>Drop</button></td></tr>
-                @endforeach
-            </tbody></table>
+            @if ($shape)
+                <p class="small">
+                    @foreach ($shape as $row)
+                        {{ $row['before'] }}
+                        <x-figure :figure="$row['figure']" />
+                        {{ $row['figure']->unit }}{{ $row['after'] }}
+                    @endforeach
+                </p>
+            @endif
+            <table class="points">
+                <thead>
+                    <tr>
+                        <th scope="col">Point</th>
+                        <th scope="col">x</th>
+                        <th scope="col">y</th>
+                        @if ($heights)
+                            <th scope="col">Height</th>
+                        @endif
+                        <th></th>
+                    </tr>
+                </thead>
+                <tbody>
+                    @foreach ($feature->points as $k => $p)
+                        <tr>
+                            <th scope="row" class="num">{{ $k + 1 }}</th>
+                            @foreach ($heights ? ['x' => $p->x, 'y' => $p->y, 'z' => $p->z] : ['x' => $p->x, 'y' => $p->y] as $axis => $mm)
+                                <td>
+                                    <input
+                                        name="points[{{ $k }}][{{ $axis }}]"
+                                        data-at="points/{{ $k }}/{{ $axis === 'z' ? 'z_mm' : $axis }}"
+                                        aria-label="Point {{ $k + 1 }}, {{ $axis === 'z' ? 'height' : $axis }}"
+                                        value="{{ Length::field($mm, $units) }}"
+                                        autocomplete="off"
+                                    >
+                                </td>
+                            @endforeach
+                            <td><button type="button" class="link" data-drop-row>Drop</button></td>
+                        </tr>
+                    @endforeach
+                </tbody>
+            </table>
         @endif
-        <div class="pair name-row"><x-field name="name" label="Name on the plan" :value="$feature->name" /><div class="acts"><button class="btn">Set</button>@if (isset(\IdleRidge\Core\Project\Variation::VARIABLES[$feature->kind]))<a class="link" href="{{ $here('land.compare', ['pick' => $feature->uid]) }}">Side by side</a>@endif<button type="button" class="link" hx-delete="{{ $here('features.destroy', [$feature->uid]) }}" hx-target="#land" hx-include="#look">Remove</button></div></div>
+        <div class="pair name-row">
+            <x-field name="name" label="Name on the plan" :value="$feature->name" />
+            <div class="acts">
+                <button class="btn">Set</button>
+                @if (isset(\IdleRidge\Core\Project\Variation::VARIABLES[$feature->kind]))
+                    <a class="link" href="{{ $here('land.compare', ['pick' => $feature->uid]) }}">Side by side</a>
+                @endif
+                <button
+                    type="button"
+                    class="link"
+                    hx-delete="{{ $here('features.destroy', [$feature->uid]) }}"
+                    hx-target="#land"
+                    hx-include="#look"
+                >
+                    Remove
+                </button>
+            </div>
+        </div>
     </div>
 </form>

@@ -1,12 +1,43 @@
 @use('IdleRidge\Core\Measure\Decimal')
 @if ($page->classes !== [])
-<header><h2>{{ ['slope' => 'How steep', 'damp' => 'Where it is damp', 'sun' => 'Which way it faces', 'sight' => 'What is not seen'][$page->tint] }}</h2><span class="meta end">true surface</span></header>
-<ul class="in classes">@foreach ($page->classes as $k => $class)<li><svg class="swatch" viewBox="0 0 14 14" aria-hidden="true"><rect class="tint-{{ $page->tint }}-{{ $k }}" width="14" height="14"/></svg>{{ $class->name }}<span class="num">{{ number_format($class->area / 100, 0, '.', ' ') }} cm²</span></li>@endforeach</ul>
+    <header>
+        <h2>
+            {{
+                [
+                    'slope' => 'How steep',
+                    'damp' => 'Where it is damp',
+                    'sun' => 'Which way it faces',
+                    'sight' => 'What is not seen',
+                ][$page->tint]
+            }}
+        </h2>
+        <span class="meta end">true surface</span>
+    </header>
+    <ul class="in classes">
+        @foreach ($page->classes as $k => $class)
+            <li>
+                <svg class="swatch" viewBox="0 0 14 14" aria-hidden="true"><rect class="tint-{{ $page->tint }}-{{ $k }}" width="14"
+                    height="14" /></svg
+                >{{ $class->name }}<span class="num">{{ number_format($class->area / 100, 0, '.', ' ') }} cm²</span>
+            </li>
+        @endforeach
+    </ul>
 @endif
 @if ($page->sight)
-<dl class="in read seen"><div><dt>Land seen from {{ implode(', ', $page->project->layout->viewingEdges) }}</dt><dd><x-figure :figure="$page->sight->land" /> <small>%</small></dd></div>@foreach ($page->sight->runs as [$name, $figure])<div><dt>{{ $name }} seen</dt><dd><x-figure :figure="$figure" /> <small>%</small></dd></div>@endforeach</dl>
+    <dl class="in read seen">
+        <div>
+            <dt>Land seen from {{ implode(', ', $page->project->layout->viewingEdges) }}</dt>
+            <dd><x-figure :figure="$page->sight->land" /> <small>%</small></dd>
+        </div>
+        @foreach ($page->sight->runs as [$name, $figure])
+            <div>
+                <dt>{{ $name }} seen</dt>
+                <dd><x-figure :figure="$figure" /> <small>%</small></dd>
+            </div>
+        @endforeach
+    </dl>
 @elseif ($page->tint === 'sight' && $page->project->layout->viewingEdges === [])
-<p class="in soft">Nothing is looked at: set the edges this layout is looked at from on the Layout sheet.</p>
+    <p class="in soft">Nothing is looked at: set the edges this layout is looked at from on the Layout sheet.</p>
 @endif
 <header><h2>{{ $findings === [] ? 'Nothing picked' : 'Findings' }}</h2></header>
 @if ($findings === [])
@@ -14,24 +45,105 @@
 @endif
 <ol class="findings">
     @foreach ($findings as $f)
-        <li><i class="tab-no num">{{ $f['number'] }}</i><div><b>{{ $f['finding']->subject }}</b> <span class="num">{{ $f['where'] }}</span>
-            <div class="figs">@foreach ($f['finding']->figures as $name => $figure)<span>{{ str_replace('_', ' ', $name) }} <x-figure :figure="$figure" /> {{ $figure->unit }}</span> @endforeach</div>
-            <p>{{ $f['finding']->why }} {{ $f['finding']->do }}</p>
-            @if ($f['finding']->id === 'wall-needed')<button type="button" class="link" hx-post="{{ $here('runs.wall', [$f['finding']->place->run]) }}" hx-vals='@json(['side' => $f['finding']->place->side, 'from' => $f['finding']->place->fromMm, 'to' => $f['finding']->place->toMm])' hx-target="#land" hx-include="#look">Place the wall</button>@endif</div></li>
+        <li>
+            <i class="tab-no num">{{ $f['number'] }}</i>
+            <div>
+                <b>{{ $f['finding']->subject }}</b> <span class="num">{{ $f['where'] }}</span>
+                <div class="figs">
+                    @foreach ($f['finding']->figures as $name => $figure)
+                        <span>{{ str_replace('_', ' ', $name) }} <x-figure :figure="$figure" /> {{ $figure->unit }}</span>
+                    @endforeach
+                </div>
+                <p>{{ $f['finding']->why }} {{ $f['finding']->do }}</p>
+                @if ($f['finding']->id === 'wall-needed')
+                    <button
+                        type="button"
+                        class="link"
+                        hx-post="{{ $here('runs.wall', [$f['finding']->place->run]) }}"
+                        hx-vals='@json(['side' => $f['finding']->place->side, 'from' => $f['finding']->place->fromMm, 'to' =>
+                            $f['finding']->place->toMm])'
+                        hx-target="#land"
+                        hx-include="#look"
+                    >
+                        Place the wall
+                    </button>
+                @endif
+            </div>
+        </li>
     @endforeach
 </ol>
-<header><h2>Edges</h2><span class="meta end">left to right, front to back</span></header>
-<table class="points edges-table"><tbody>
-    @foreach ($edges as $row)
-        <tr><th scope="row">{{ $row['edge'] }}</th><td>{{ $row['fixed'] ? 'fixed at '.$row['points'].($row['points'] === 1 ? ' point' : ' points') : 'free' }}@if ($row['other']), {{ $row['other'] }} beyond @endif</td>
-            <td class="row-links"><button type="button" class="link" hx-post="{{ $here('land.edge') }}" hx-vals='@json(['edge' => $row['edge'], 'how' => $row['fixed'] ? 'free' : 'fix'])' hx-target="#land" hx-include="#look">{{ $row['fixed'] ? 'Set free' : 'Fix as it lies' }}</button>@if ($row['mayCopy'])<button type="button" class="link" hx-post="{{ $here('land.edge') }}" hx-vals='@json(['edge' => $row['edge'], 'how' => 'copy'])' hx-target="#land" hx-include="#look">Copy across</button>@endif</td></tr>
-    @endforeach
-</tbody></table>
+<header>
+    <h2>Edges</h2>
+    <span class="meta end">left to right, front to back</span>
+</header>
+<table class="points edges-table">
+    <tbody>
+        @foreach ($edges as $row)
+            <tr>
+                <th scope="row">{{ $row['edge'] }}</th>
+                <td>
+                    {{
+                        ($row['fixed']
+                            ? 'fixed at '.$row['points'].($row['points'] === 1 ? ' point' : ' points')
+                            : 'free')
+                            .($row['other'] ? ", {$row['other']} beyond" : '')
+                    }}
+                </td>
+                <td class="row-links">
+                    <button
+                        type="button"
+                        class="link"
+                        hx-post="{{ $here('land.edge') }}"
+                        hx-vals='@json(['edge' => $row['edge'], 'how' => $row['fixed'] ? 'free' : 'fix'])'
+                        hx-target="#land"
+                        hx-include="#look"
+                    >
+                        {{ $row['fixed'] ? 'Set free' : 'Fix as it lies' }}
+                    </button>
+                    @if ($row['mayCopy'])
+                        <button
+                            type="button"
+                            class="link"
+                            hx-post="{{ $here('land.edge') }}"
+                            hx-vals='@json(['edge' => $row['edge'], 'how' => 'copy'])'
+                            hx-target="#land"
+                            hx-include="#look"
+                        >
+                            Copy across
+                        </button>
+                    @endif
+                </td>
+            </tr>
+        @endforeach
+    </tbody>
+</table>
 <header><h2>Files</h2></header>
-<form class="in bring" method="post" action="{{ $here('land.bring') }}" enctype="multipart/form-data">@csrf @seen
+<form class="in bring" method="post" action="{{ $here('land.bring') }}" enctype="multipart/form-data">
+    @csrf
+    @seen
     <label for="bring-file">Track from CSV, DXF, SVG or LandXML, heights from an ASCII grid</label>
-    <input type="file" id="bring-file" name="file" accept=".csv,.tsv,.txt,.dxf,.svg,.xml,.landxml,.asc,.grd" @error('file') aria-invalid="true" aria-describedby="bring-fault" @enderror>
-    <div class="pair bring-how"><select name="size" aria-label="Whose lengths they are"><option value="model">model size</option><option value="full">full size, ÷ {{ Decimal::trimmed($layout->ratio, 1) }}</option></select><button class="btn quiet">Bring in</button></div>
-    @error('file')<p class="fault" id="bring-fault" role="alert">{{ $message }}</p>@enderror
+    <input
+        type="file"
+        id="bring-file"
+        name="file"
+        accept=".csv,.tsv,.txt,.dxf,.svg,.xml,.landxml,.asc,.grd"
+        @error('file') aria-invalid="true" aria-describedby="bring-fault" @enderror
+    >
+    <div class="pair bring-how">
+        <select name="size" aria-label="Whose lengths they are">
+            <option value="model">model size</option>
+            <option value="full">full size, ÷ {{ Decimal::trimmed($layout->ratio, 1) }}</option></select
+        ><button class="btn quiet">Bring in</button>
+    </div>
+    @error('file')
+        <p class="fault" id="bring-fault" role="alert">{{ $message }}</p>
+    @enderror
 </form>
-<p class="in take"><span class="soft">Take along:</span> @foreach (['csv' => 'track as CSV', 'dxf' => 'DXF', 'svg' => 'SVG', 'xml' => 'LandXML', 'asc' => 'heights as ASCII grid', 'geojson' => 'contours as GeoJSON', 'png' => 'relief as PNG'] + ($page->sheet->walls === [] ? [] : ['walls' => 'walls to cut, 1:1']) as $form => $word)<a class="link" href="{{ $here('land.take', [$form]) }}" download>{{ $word }}</a> @endforeach</p>
+<p class="in take">
+    <span class="soft">Take along:</span>
+    @foreach (['csv' => 'track as CSV', 'dxf' => 'DXF', 'svg' => 'SVG', 'xml' => 'LandXML', 'asc' => 'heights as ASCII grid',
+        'geojson' => 'contours as GeoJSON', 'png' => 'relief as PNG'] + ($page->sheet->walls === [] ? [] : ['walls' => 'walls to cut, 1:1'])
+        as $form => $word)
+        <a class="link" href="{{ $here('land.take', [$form]) }}" download>{{ $word }}</a>
+    @endforeach
+</p>

@@ -6,69 +6,350 @@
     $grades = $run->grade;
 @endphp
 <form class="pick-form" hx-patch="{{ $here('runs.update', [$run->uid]) }}" hx-target="#land" hx-include="#look">
-    <header><h2>{{ $run->name }}</h2>
-        <div class="tools" role="group" aria-label="Parts of the run">@foreach (['line' => 'Line', 'grade' => 'Grade', 'formation' => 'Formation', 'structures' => 'Structures'] as $tab => $word)<button type="button" class="tool" data-tab="{{ $tab }}" aria-pressed="{{ $page->tab === $tab ? 'true' : 'false' }}">{{ $word }}</button>@endforeach</div>
-        <button type="button" class="link end" data-let-go>Let go</button></header>
-    
+    <header>
+        <h2>{{ $run->name }}</h2>
+        <div class="tools" role="group" aria-label="Parts of the run">
+            @foreach (['line' => 'Line', 'grade' => 'Grade', 'formation' => 'Formation', 'structures' => 'Structures'] as $tab => $word)
+                <button type="button" class="tool" data-tab="{{ $tab }}" aria-pressed="{{ $page->tab === $tab ? 'true' : 'false' }}">
+                    {{ $word }}
+                </button>
+            @endforeach
+        </div>
+        <button type="button" class="link end" data-let-go>Let go</button>
+    </header>
+
     <div class="in stack">
         @if ($page->tab === 'line')
-            <div class="pair run-head"><x-field name="name" label="Name" :value="$run->name" /><x-field name="x" at="x" label="Start x" :value="Length::field(round($run->start->x, 6), $units)" /><x-field name="y" at="y" label="y" :value="Length::field(round($run->start->y, 6), $units)" /><x-field name="heading" at="heading_deg" label="Heading" unit="°" :value="Decimal::trimmed($run->headingDeg, 3)" /></div>
-            <table class="points elements"><thead><tr><th scope="col">Piece</th><th scope="col">Length or radius</th><th scope="col">Angle ° or radii, left +</th><th></th></tr></thead><tbody data-rows>
-                @foreach ($rows as $k => $piece)
-                    @include('land.piece', ['k' => $k, 'piece' => $piece])
-                @endforeach
-            </tbody></table>
-            <template data-piece="tangent">@include('land.piece', ['k' => '__', 'piece' => ['kind' => 'tangent', 'length_mm' => 200.0]])</template>
-            <template data-piece="arc">@include('land.piece', ['k' => '__', 'piece' => ['kind' => 'arc', 'radius_mm' => 720.0, 'angle_deg' => 20.0]])</template>
-            <template data-piece="transition">@include('land.piece', ['k' => '__', 'piece' => ['kind' => 'transition', 'length_mm' => 150.0, 'from_radius_mm' => 0.0, 'to_radius_mm' => 720.0]])</template>
-            <div class="acts"><button class="btn">Set</button><button type="button" class="link" data-add="tangent">Add a tangent</button><button type="button" class="link" data-add="arc">Arc</button><button type="button" class="link" data-add="transition">Transition</button><button type="button" class="link end" hx-delete="{{ $here('runs.destroy', [$run->uid]) }}" hx-target="#land" hx-include="#look">Take up</button></div>
+            <div class="pair run-head">
+                <x-field name="name" label="Name" :value="$run->name" /><x-field
+                    name="x"
+                    at="x"
+                    label="Start x"
+                    :value="Length::field(round($run->start->x, 6), $units)"
+                /><x-field name="y" at="y" label="y" :value="Length::field(round($run->start->y, 6), $units)" /><x-field
+                    name="heading"
+                    at="heading_deg"
+                    label="Heading"
+                    unit="°"
+                    :value="Decimal::trimmed($run->headingDeg, 3)"
+                />
+            </div>
+            <table class="points elements">
+                <thead>
+                    <tr>
+                        <th scope="col">Piece</th>
+                        <th scope="col">Length or radius</th>
+                        <th scope="col">Angle ° or radii, left +</th>
+                        <th></th>
+                    </tr>
+                </thead>
+                <tbody data-rows>
+                    @foreach ($rows as $k => $piece)
+                        @include('land.piece', ['k' => $k, 'piece' => $piece])
+                    @endforeach
+                </tbody>
+            </table>
+            <template data-piece="tangent">
+                @include('land.piece', ['k' => '__', 'piece' => ['kind' => 'tangent', 'length_mm' => 200.0]])
+            </template>
+            <template data-piece="arc">
+                @include('land.piece', ['k' => '__', 'piece' => ['kind' => 'arc', 'radius_mm' => 720.0, 'angle_deg' => 20.0]])
+            </template>
+            <template data-piece="transition">
+                @include('land.piece',
+                    ['k' => '__', 'piece' => ['kind' => 'transition', 'length_mm' => 150.0, 'from_radius_mm' => 0.0, 'to_radius_mm' =>
+                    720.0]])
+            </template>
+            <div class="acts">
+                <button class="btn">Set</button><button type="button" class="link" data-add="tangent">Add a tangent</button
+                ><button type="button" class="link" data-add="arc">Arc</button
+                ><button type="button" class="link" data-add="transition">Transition</button
+                ><button
+                    type="button"
+                    class="link end"
+                    hx-delete="{{ $here('runs.destroy', [$run->uid]) }}"
+                    hx-target="#land"
+                    hx-include="#look"
+                >
+                    Take up
+                </button>
+            </div>
             @foreach ($page->turnouts as $turnout)
                 @if ($turnout->main->uid === $run->uid || $turnout->branch->uid === $run->uid)
-                    <p class="small">{{ $turnout->main->uid === $run->uid ? $turnout->branch->name.' leaves' : 'Leaves '.$turnout->main->name }} at station <span class="num">{{ round($turnout->toe) }}</span>, to the {{ $turnout->left ? 'left' : 'right' }}; keep clear <span class="num">{{ round($turnout->from) }}–{{ round($turnout->to) }}</span>.</p>
+                    <p class="small">
+                        {{ $turnout->main->uid === $run->uid ? $turnout->branch->name . ' leaves' : 'Leaves ' . $turnout->main->name }} at
+                        station <span class="num">{{ round($turnout->toe) }}</span>, to the {{ $turnout->left ? 'left' : 'right' }}; keep
+                        clear <span class="num">{{ round($turnout->from) }}–{{ round($turnout->to) }}</span>.
+                    </p>
                 @endif
             @endforeach
-            @if ($run->kind === 'track')<div class="pair beside"><x-field name="apart" at="apart" label="Second track, apart" :unit="$mm" :value="Length::field(50.0, $units)" /><div class="acts">@foreach (['left', 'right'] as $side)<button type="button" class="link" hx-post="{{ $here('runs.beside', [$run->uid]) }}" hx-vals='@json(['side' => $side])' hx-target="#land" hx-include="#look, closest form">Lay it {{ $side }}</button>@endforeach</div></div>@endif
+            @if ($run->kind === 'track')
+                <div class="pair beside">
+                    <x-field name="apart" at="apart" label="Second track, apart" :unit="$mm" :value="Length::field(50.0, $units)" />
+                    <div class="acts">
+                        @foreach (['left', 'right'] as $side)
+                            <button
+                                type="button"
+                                class="link"
+                                hx-post="{{ $here('runs.beside', [$run->uid]) }}"
+                                hx-vals='@json(['side' => $side])'
+                                hx-target="#land"
+                                hx-include="#look, closest form"
+                            >
+                                Lay it {{ $side }}
+                            </button>
+                        @endforeach
+                    </div>
+                </div>
+            @endif
         @elseif ($page->tab === 'grade')
-            <table class="points grades"><thead><tr><th scope="col">Station</th><th scope="col">Formation</th><th scope="col">Curve</th><th scope="col">Grade to here</th></tr></thead><tbody>
-                <tr><th scope="row" class="num">0</th><td><input name="start_height" data-at="start_height_mm" aria-label="Start height" value="{{ Length::field($run->startHeight, $units) }}" autocomplete="off"></td><td></td><td class="soft small">start, {{ $mm }}</td></tr>
-                @php($shown = array_slice($grades->stations, 1))
-                @foreach ($shown as $k => $station)
-                    <tr><td><input name="grade_points[{{ $k }}][station]" data-at="grade_points/{{ $k }}/station_mm" aria-label="Station of grade point {{ $k + 1 }}" value="{{ Length::field($station, $units) }}" autocomplete="off"></td>
-                        <td><input name="grade_points[{{ $k }}][height]" data-at="grade_points/{{ $k }}/height_mm" aria-label="Height of grade point {{ $k + 1 }}" value="{{ Length::field($grades->heights[$k + 1], $units) }}" autocomplete="off"></td>
-                        <td><input name="grade_points[{{ $k }}][curve]" data-at="grade_points/{{ $k }}/curve_mm" aria-label="Vertical curve at grade point {{ $k + 1 }}" placeholder="none" value="{{ $grades->curves[$k + 1] > 0 ? Length::field($grades->curves[$k + 1], $units) : '' }}" autocomplete="off"></td>
-                        <td class="num">{{ \App\Pages\Land\GradeWords::of($grades->stretches($run->alignment->length)[$k]['grade']) }}</td></tr>
-                @endforeach
-                @php($k = count($shown))
-                <tr><td><input name="grade_points[{{ $k }}][station]" data-at="grade_points/{{ $k }}/station_mm" aria-label="Station of a new grade point" placeholder="{{ Length::field(round($run->alignment->length), $units) }}" autocomplete="off"></td>
-                    <td><input name="grade_points[{{ $k }}][height]" data-at="grade_points/{{ $k }}/height_mm" aria-label="Height or grade of a new grade point" placeholder="80 or 2.2 %" autocomplete="off"></td><td><input name="grade_points[{{ $k }}][curve]" data-at="grade_points/{{ $k }}/curve_mm" aria-label="Vertical curve at a new grade point" placeholder="none" autocomplete="off"></td><td class="soft small">a new point</td></tr>
-            </tbody></table>
+            <table class="points grades">
+                <thead>
+                    <tr>
+                        <th scope="col">Station</th>
+                        <th scope="col">Formation</th>
+                        <th scope="col">Curve</th>
+                        <th scope="col">Grade to here</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    <tr>
+                        <th scope="row" class="num">0</th>
+                        <td>
+                            <input
+                                name="start_height"
+                                data-at="start_height_mm"
+                                aria-label="Start height"
+                                value="{{ Length::field($run->startHeight, $units) }}"
+                                autocomplete="off"
+                            >
+                        </td>
+                        <td></td>
+                        <td class="soft small">start, {{ $mm }}</td>
+                    </tr>
+                    @php($shown = array_slice($grades->stations, 1))
+                    @foreach ($shown as $k => $station)
+                        <tr>
+                            <td>
+                                <input
+                                    name="grade_points[{{ $k }}][station]"
+                                    data-at="grade_points/{{ $k }}/station_mm"
+                                    aria-label="Station of grade point {{ $k + 1 }}"
+                                    value="{{ Length::field($station, $units) }}"
+                                    autocomplete="off"
+                                >
+                            </td>
+                            <td>
+                                <input
+                                    name="grade_points[{{ $k }}][height]"
+                                    data-at="grade_points/{{ $k }}/height_mm"
+                                    aria-label="Height of grade point {{ $k + 1 }}"
+                                    value="{{ Length::field($grades->heights[$k + 1], $units) }}"
+                                    autocomplete="off"
+                                >
+                            </td>
+                            <td>
+                                <input
+                                    name="grade_points[{{ $k }}][curve]"
+                                    data-at="grade_points/{{ $k }}/curve_mm"
+                                    aria-label="Vertical curve at grade point {{ $k + 1 }}"
+                                    placeholder="none"
+                                    value="{{ $grades->curves[$k + 1] > 0 ? Length::field($grades->curves[$k + 1], $units) : '' }}"
+                                    autocomplete="off"
+                                >
+                            </td>
+                            <td class="num">
+                                {{
+                                    \App\Pages\Land\GradeWords::of(
+                                        $grades->stretches($run->alignment->length)[$k]['grade'],
+                                    )
+                                }}
+                            </td>
+                        </tr>
+                    @endforeach
+                    @php($k = count($shown))
+                    <tr>
+                        <td>
+                            <input
+                                name="grade_points[{{ $k }}][station]"
+                                data-at="grade_points/{{ $k }}/station_mm"
+                                aria-label="Station of a new grade point"
+                                placeholder="{{ Length::field(round($run->alignment->length), $units) }}"
+                                autocomplete="off"
+                            >
+                        </td>
+                        <td>
+                            <input
+                                name="grade_points[{{ $k }}][height]"
+                                data-at="grade_points/{{ $k }}/height_mm"
+                                aria-label="Height or grade of a new grade point"
+                                placeholder="80 or 2.2 %"
+                                autocomplete="off"
+                            >
+                        </td>
+                        <td>
+                            <input
+                                name="grade_points[{{ $k }}][curve]"
+                                data-at="grade_points/{{ $k }}/curve_mm"
+                                aria-label="Vertical curve at a new grade point"
+                                placeholder="none"
+                                autocomplete="off"
+                            >
+                        </td>
+                        <td class="soft small">a new point</td>
+                    </tr>
+                </tbody>
+            </table>
             <div class="acts"><button class="btn">Set</button><span class="soft small">Empty both fields to take a point out.</span></div>
         @elseif ($page->tab === 'structures')
-            <table class="points structures"><thead><tr><th scope="col">What</th><th scope="col">From station</th><th scope="col">to</th><th scope="col">Deck, lining</th><th scope="col">Piers, inside</th></tr></thead><tbody>
-                @foreach ([...$run->structures, null] as $k => $one)
-                    @php($tunnel = $one?->kind === 'tunnel')
-                    <tr><td><select name="structures[{{ $k }}][kind]" data-at="structures/{{ $k }}/kind" aria-label="Kind of structure {{ $k + 1 }}">@foreach (['tunnel', 'bridge', 'wall left', 'wall right'] as $kind)<option @selected($one?->kind === $kind)>{{ $kind }}</option>@endforeach</select></td>
-                        <td><input name="structures[{{ $k }}][from]" data-at="structures/{{ $k }}/from_mm" aria-label="Structure {{ $k + 1 }} begins at station" value="{{ $one === null ? '' : Length::field($one->from, $units) }}" autocomplete="off"></td>
-                        <td><input name="structures[{{ $k }}][to]" data-at="structures/{{ $k }}/to_mm" aria-label="Structure {{ $k + 1 }} ends at station" value="{{ $one === null ? '' : Length::field($one->to, $units) }}" autocomplete="off"></td>
-                        <td>@if (! $one?->isWall())<input name="structures[{{ $k }}][thick]" data-at="structures/{{ $k }}/{{ $tunnel ? 'lining_mm' : 'deck_mm' }}" aria-label="Deck or lining of structure {{ $k + 1 }}" value="{{ $one === null ? '' : Length::field($one->thick, $units) }}" autocomplete="off">@endif</td>
-                        <td>@if (! $one?->isWall())<input name="structures[{{ $k }}][more]" data-at="structures/{{ $k }}/{{ $tunnel ? 'inside_mm' : 'piers' }}" aria-label="Piers of a bridge or width inside a tunnel, structure {{ $k + 1 }}" placeholder="{{ $tunnel ? 'as needed' : '' }}" value="{{ $one === null ? '' : ($tunnel ? ($one->inside === null ? '' : Length::field($one->inside, $units)) : $one->piers) }}" autocomplete="off">@endif</td></tr>
-                @endforeach
-            </tbody></table>
+            <table class="points structures">
+                <thead>
+                    <tr>
+                        <th scope="col">What</th>
+                        <th scope="col">From station</th>
+                        <th scope="col">to</th>
+                        <th scope="col">Deck, lining</th>
+                        <th scope="col">Piers, inside</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    @foreach ([...$run->structures, null] as $k => $one)
+                        @php($tunnel = $one?->kind === 'tunnel')
+                        <tr>
+                            <td>
+                                <select
+                                    name="structures[{{ $k }}][kind]"
+                                    data-at="structures/{{ $k }}/kind"
+                                    aria-label="Kind of structure {{ $k + 1 }}"
+                                >
+                                    @foreach (['tunnel', 'bridge', 'wall left', 'wall right'] as $kind)
+                                        <option @selected($one?->kind === $kind)>{{ $kind }}</option>
+                                    @endforeach
+                                </select>
+                            </td>
+                            <td>
+                                <input
+                                    name="structures[{{ $k }}][from]"
+                                    data-at="structures/{{ $k }}/from_mm"
+                                    aria-label="Structure {{ $k + 1 }} begins at station"
+                                    value="{{ $one === null ? '' : Length::field($one->from, $units) }}"
+                                    autocomplete="off"
+                                >
+                            </td>
+                            <td>
+                                <input
+                                    name="structures[{{ $k }}][to]"
+                                    data-at="structures/{{ $k }}/to_mm"
+                                    aria-label="Structure {{ $k + 1 }} ends at station"
+                                    value="{{ $one === null ? '' : Length::field($one->to, $units) }}"
+                                    autocomplete="off"
+                                >
+                            </td>
+                            <td>
+                                @if (!$one?->isWall())
+                                    <input
+                                        name="structures[{{ $k }}][thick]"
+                                        data-at="structures/{{ $k }}/{{ $tunnel ? 'lining_mm' : 'deck_mm' }}"
+                                        aria-label="Deck or lining of structure {{ $k + 1 }}"
+                                        value="{{ $one === null ? '' : Length::field($one->thick, $units) }}"
+                                        autocomplete="off"
+                                    >
+                                @endif
+                            </td>
+                            <td>
+                                @if (!$one?->isWall())
+                                    <input
+                                        name="structures[{{ $k }}][more]"
+                                        data-at="structures/{{ $k }}/{{ $tunnel ? 'inside_mm' : 'piers' }}"
+                                        aria-label="Piers of a bridge or width inside a tunnel, structure {{ $k + 1 }}"
+                                        placeholder="{{ $tunnel ? 'as needed' : '' }}"
+                                        value="{{ $one === null ? ''
+                                            : ($tunnel ? ($one->inside === null ? '' : Length::field($one->inside, $units)) : $one->piers)
+                                            }}"
+                                        autocomplete="off"
+                                    >
+                                @endif
+                            </td>
+                        </tr>
+                    @endforeach
+                </tbody>
+            </table>
             <div class="acts"><button class="btn">Set</button><span class="soft small">Empty both stations to take one out.</span></div>
-            @if ($built !== [])<ul class="built small">@foreach ($built as $row)<li>{{ $row['before'] }} @foreach ($row['figures'] as $k => $figure)@if ($k > 0)<span aria-hidden="true"> · </span>@endif<x-figure :figure="$figure" />@if ($loop->last || $figure->unit !== $row['figures'][1]->unit) {{ $figure->unit }}@endif @endforeach{{ $row['after'] }}</li>@endforeach</ul>@endif
+            @if ($built !== [])
+                <ul class="built small">
+                    @foreach ($built as $row)
+                        <li>
+                            {{ $row['before'] }}
+                            @foreach ($row['figures'] as $k => $figure)
+                                @if ($k > 0)
+                                    <span aria-hidden="true"> · </span>
+                                @endif
+                                <x-figure :figure="$figure" />
+                                @if ($loop->last || $figure->unit !== $row['figures'][1]->unit) {{ $figure->unit }}@endif
+                            @endforeach
+                            {{ $row['after'] }}
+                        </li>
+                    @endforeach
+                </ul>
+            @endif
         @else
             @php($values = $run->profile->toArray())
-            <table class="points"><thead><tr><th scope="col">Looking along rising stations</th><th scope="col">Left</th><th scope="col">Right</th></tr></thead><tbody>
-                @foreach (['half_width_%s_mm' => 'Half-width, '.$mm, 'batter_cut_%s' => 'Slope in cutting, out to 1 up', 'batter_fill_%s' => 'Slope of banks, out to 1 up'] as $pattern => $word)
-                    <tr><th scope="row">{{ $word }}</th>@foreach (['left', 'right'] as $side)@php($key = sprintf($pattern, $side))<td><input name="profile[{{ $key }}]" data-at="profile/{{ $key }}" aria-label="{{ $word }}, {{ $side }}" value="{{ str_ends_with($key, '_mm') ? Length::field($values[$key], $units) : Decimal::trimmed($values[$key], 3) }}" autocomplete="off"></td>@endforeach</tr>
-                @endforeach
-            </tbody></table>
+            <table class="points">
+                <thead>
+                    <tr>
+                        <th scope="col">Looking along rising stations</th>
+                        <th scope="col">Left</th>
+                        <th scope="col">Right</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    @foreach ([
+                            'half_width_%s_mm' => 'Half-width, ' . $mm,
+                            'batter_cut_%s' => 'Slope in cutting, out to 1 up',
+                            'batter_fill_%s' => 'Slope of banks, out to 1 up'
+                        ]
+                        as $pattern => $word)
+                        <tr>
+                            <th scope="row">{{ $word }}</th>
+                            @foreach (['left', 'right'] as $side)
+                                @php($key = sprintf($pattern, $side))
+                                <td>
+                                    <input
+                                        name="profile[{{ $key }}]"
+                                        data-at="profile/{{ $key }}"
+                                        aria-label="{{ $word }}, {{ $side }}"
+                                        value="{{ str_ends_with($key, '_mm') ? Length::field($values[$key], $units)
+                                            : Decimal::trimmed($values[$key], 3) }}"
+                                        autocomplete="off"
+                                    >
+                                </td>
+                            @endforeach
+                        </tr>
+                    @endforeach
+                </tbody>
+            </table>
             <div class="pair five">
-                @foreach ($run->kind === 'road' ? ['ditch_width_mm' => 'Ditch', 'ditch_depth_mm' => 'deep', 'roadbed_mm' => 'Surface'] : ['ditch_width_mm' => 'Ditch', 'ditch_depth_mm' => 'deep', 'roadbed_mm' => 'Roadbed', 'sleeper_mm' => 'Sleeper', 'rail_mm' => 'Rail'] as $key => $word)
-                    <x-field :name="'profile['.$key.']'" :at="'profile/'.$key" :label="$word" :value="Length::field($values[$key], $units)" />
+                @foreach ($run->kind === 'road'
+                        ? ['ditch_width_mm' => 'Ditch', 'ditch_depth_mm' => 'deep', 'roadbed_mm' => 'Surface']
+                        : [
+                            'ditch_width_mm' => 'Ditch',
+                            'ditch_depth_mm' => 'deep',
+                            'roadbed_mm' => 'Roadbed',
+                            'sleeper_mm' => 'Sleeper',
+                            'rail_mm' => 'Rail'
+                        ]
+                    as $key => $word)
+                    <x-field
+                        :name="'profile[' . $key . ']'"
+                        :at="'profile/' . $key"
+                        :label="$word"
+                        :value="Length::field($values[$key], $units)"
+                    />
                 @endforeach
             </div>
-            <div class="acts"><button class="btn">Set</button><a class="link" href="{{ $here('land.compare', ['pick' => $run->uid]) }}">Side by side</a></div>
+            <div class="acts">
+                <button class="btn">Set</button><a class="link" href="{{ $here('land.compare', ['pick' => $run->uid]) }}">Side by side</a>
+            </div>
         @endif
     </div>
 </form>

@@ -1,54 +1,120 @@
 <x-page title="Layouts">
-<main class="page wide" id="land">
-    <div class="title"><h1>Layouts</h1><div class="sub">One sheet a layout: its boards, its runs,<br>its land, from bare foam to the last wire.</div></div>
-    @if (session('put_away'))
-        <form class="said" method="post" action="{{ route('layouts.restore', session('put_away')) }}">@csrf The layout is put away. <button class="link">Bring it back</button></form>
-    @endif
-    <div class="desk">
-        <div class="cards">
-            @forelse ($cards as $card)
-                <section class="sheet card-layout">
-                    @if ($card['broken'])<header><h2>{{ $card['layout']->name }}</h2><span class="meta">cannot be read</span></header><div class="in stack">@include('layouts.broken', $card['broken'])</div>@else
-                    <header><h2><a href="{{ route('layouts.show', $card['layout']) }}">{{ $card['layout']->name }}</a></h2>
-                        <span class="meta">{{ $card['project']->layout->scale->label() }}, {{ $card['layout']->units }}</span>
-                        <span class="end meta">{{ count($card['project']->sections) }} {{ count($card['project']->sections) === 1 ? 'section' : 'sections' }}, {{ count($card['project']->runs) }} {{ count($card['project']->runs) === 1 ? 'run' : 'runs' }}</span></header>
-                    <div class="in">
-                        @if ($card['boards'])<a href="{{ route('layouts.show', $card['layout']) }}" tabindex="-1" aria-hidden="true">{!! $card['boards']->toHtml() !!}</a>@else<p class="soft">No section yet. Open it and add the first board.</p>@endif
-                        <div class="acts">
-                            <a class="btn quiet" href="{{ route('layouts.show', $card['layout']) }}">Open</a>
-                            <a class="btn quiet" href="{{ route('layouts.export', $card['layout']) }}">Export</a>
-                            <form class="end" method="post" action="{{ route('layouts.destroy', $card['layout']) }}">@csrf @method('DELETE')<button class="link">Put away</button></form>
+    <main class="page wide" id="land">
+        <div class="title">
+            <h1>Layouts</h1>
+            <div class="sub">
+                One sheet a layout: its boards, its runs,<br>
+                its land, from bare foam to the last wire.
+            </div>
+        </div>
+        @if (session('put_away'))
+            <form class="said" method="post" action="{{ route('layouts.restore', session('put_away')) }}">
+                @csrf
+                The layout is put away. <button class="link">Bring it back</button>
+            </form>
+        @endif
+        <div class="desk">
+            <div class="cards">
+                @forelse ($cards as $card)
+                    <section class="sheet card-layout">
+                        @if ($card['broken'])
+                            <header>
+                                <h2>{{ $card['layout']->name }}</h2>
+                                <span class="meta">cannot be read</span>
+                            </header>
+                            <div class="in stack">@include('layouts.broken', $card['broken'])</div>
+                        @else
+                            <header>
+                                <h2><a href="{{ route('layouts.show', $card['layout']) }}">{{ $card['layout']->name }}</a></h2>
+                                <span class="meta">{{ $card['project']->layout->scale->label() }}, {{ $card['layout']->units }}</span>
+                                <span class="end meta"
+                                    >{{ count($card['project']->sections) }}
+                                    {{ count($card['project']->sections) === 1 ? 'section' : 'sections' }},
+                                    {{ count($card['project']->runs) }} {{ count($card['project']->runs) === 1 ? 'run' : 'runs' }}</span
+                                >
+                            </header>
+                            <div class="in">
+                                @if ($card['boards'])
+                                    <a
+                                        href="{{ route('layouts.show', $card['layout']) }}"
+                                        tabindex="-1"
+                                        aria-hidden="true"
+                                        >{!! $card['boards']->toHtml() !!}</a
+                                    >
+                                @else
+                                    <p class="soft">No section yet. Open it and add the first board.</p>
+                                @endif
+                                <div class="acts">
+                                    <a class="btn quiet" href="{{ route('layouts.show', $card['layout']) }}">Open</a>
+                                    <a class="btn quiet" href="{{ route('layouts.export', $card['layout']) }}">Export</a>
+                                    <form class="end" method="post" action="{{ route('layouts.destroy', $card['layout']) }}">
+                                        @csrf
+                                        @method('DELETE')
+                                        <button class="link">Put away</button>
+                                    </form>
+                                </div>
+                            </div>
+                        @endif
+                    </section>
+                @empty
+                    <section class="sheet blank">
+                        <div class="in">
+                            <h2>No layout yet</h2>
+                            <p>Give the first one a name and a scale, on the right. Or bring one in from a file.</p>
                         </div>
-                    </div>
-                    @endif
+                    </section>
+                @endforelse
+            </div>
+            <div class="side">
+                <section class="sheet">
+                    <header><h2>A new layout</h2></header>
+                    <form class="in stack" method="post" action="{{ route('layouts.store') }}">
+                        @csrf
+                        <x-field name="name" label="Name" />
+                        <div class="pair">
+                            <x-field name="ratio" label="Scale" unit="1 to" value="87.1" mode="decimal" />
+                            <x-field name="gauge_mm" label="Gauge" unit="mm" value="16.5" mode="decimal" />
+                        </div>
+                        <p class="presets soft small">
+                            In common use:
+                            @foreach (\IdleRidge\Core\Measure\Scale::PRESETS as $ratio)
+                                <button type="button" class="link" data-fill="f-ratio" data-value="{{ $ratio }}">1:{{ $ratio }}</button>
+                            @endforeach
+                        </p>
+                        <x-choice
+                            name="units"
+                            label="Lengths shown in"
+                            :options="['metric' => 'mm and m', 'imperial' => 'inches and feet']"
+                            value="metric"
+                        />
+                        <div class="acts"><button class="btn">Begin the layout</button></div>
+                    </form>
                 </section>
-            @empty
-                <section class="sheet blank"><div class="in"><h2>No layout yet</h2><p>Give the first one a name and a scale, on the right. Or bring one in from a file.</p></div></section>
-            @endforelse
+                <section class="sheet">
+                    <header><h2>From a file</h2></header>
+                    <form class="in stack" method="post" action="{{ route('layouts.import') }}" enctype="multipart/form-data">
+                        @csrf
+                        <div class="field">
+                            <label for="f-file">A layout <small>*.ridge.json</small></label
+                            ><input
+                                id="f-file"
+                                type="file"
+                                name="file"
+                                accept=".json,application/json"
+                                @error('file') aria-invalid="true" aria-describedby="f-file-fault" @enderror
+                            >
+                            @error('file')
+                                <div class="fault" id="f-file-fault" role="alert">
+                                    @foreach ($errors->get('file') as $line)
+                                        <p>{{ $line }}</p>
+                                    @endforeach
+                                </div>
+                            @enderror
+                        </div>
+                        <div class="acts"><button class="btn quiet">Bring it in</button></div>
+                    </form>
+                </section>
+            </div>
         </div>
-        <div class="side">
-            <section class="sheet"><header><h2>A new layout</h2></header>
-                <form class="in stack" method="post" action="{{ route('layouts.store') }}">@csrf
-                    <x-field name="name" label="Name" />
-                    <div class="pair">
-                        <x-field name="ratio" label="Scale" unit="1 to" value="87.1" mode="decimal" />
-                        <x-field name="gauge_mm" label="Gauge" unit="mm" value="16.5" mode="decimal" />
-                    </div>
-                    <p class="presets soft small">In common use:
-                        @foreach (\IdleRidge\Core\Measure\Scale::PRESETS as $ratio)<button type="button" class="link" data-fill="f-ratio" data-value="{{ $ratio }}">1:{{ $ratio }}</button> @endforeach
-                    </p>
-                    <x-choice name="units" label="Lengths shown in" :options="['metric' => 'mm and m', 'imperial' => 'inches and feet']" value="metric" />
-                    <div class="acts"><button class="btn">Begin the layout</button></div>
-                </form>
-            </section>
-            <section class="sheet"><header><h2>From a file</h2></header>
-                <form class="in stack" method="post" action="{{ route('layouts.import') }}" enctype="multipart/form-data">@csrf
-                    <div class="field"><label for="f-file">A layout <small>*.ridge.json</small></label><input id="f-file" type="file" name="file" accept=".json,application/json" @error('file') aria-invalid="true" aria-describedby="f-file-fault" @enderror>
-                    @error('file')<div class="fault" id="f-file-fault" role="alert">@foreach ($errors->get('file') as $line)<p>{{ $line }}</p>@endforeach</div>@enderror</div>
-                    <div class="acts"><button class="btn quiet">Bring it in</button></div>
-                </form>
-            </section>
-        </div>
-    </div>
-</main>
+    </main>
 </x-page>
