@@ -1,0 +1,79 @@
+@use('IdleRidge\Core\Measure\Decimal')
+<section class="sheet library-sheet">
+    <div class="in scroll-x">
+        <table class="layers library">
+            <thead>
+                <tr>
+                    <th scope="col">Recipe</th>
+                    <th scope="col">goes in</th>
+                    <th scope="col">next coat</th>
+                    <th scope="col">dry through</th>
+                    <th scope="col">figures</th>
+                </tr>
+            </thead>
+            @foreach ($groups as $recipes)
+                <tbody>
+                    <tr class="sum">
+                        <th scope="rowgroup" colspan="5">{{ ucfirst($recipes[0]->stage->word()) }}</th>
+                    </tr>
+                    @foreach ($recipes as $recipe)
+                        <tr id="r-{{ $recipe->id }}" @if ($picked?->id === $recipe->id) aria-current="true" @endif>
+                            <th scope="row">
+                                <a
+                                    href="{{ route('library.show', [$layout, 'recipe' => $recipe->id]) }}#r-{{ $recipe->id
+                                        }}"
+                                    >{{ $recipe->cure->name }}</a
+                                >
+                            </th>
+                            <td class="word">
+                                @foreach ($recipe->parts as $k => $part)
+                                    @if (!$loop->first)
+                                        <br>
+                                    @endif
+                                    {{ implode(' + ', array_column($part->of, 'material')) }}
+                                    @if ($part->rule === 'area')
+                                        <span
+                                            class="num"
+                                            >{{ Decimal::trimmed($part->value, $part->value < 10 ? 1 : 0) }}</span
+                                        >
+                                        {{ $part->unit }}/m² {{ $range($low($recipe, "parts/{$k}")) }}
+                                    @elseif ($part->rule === 'volume')
+                                        <span class="num">{{ Decimal::trimmed($part->value, 2) }}</span>
+                                        {{ $part->unit }}/ml
+                                    @elseif ($part->rule === 'pores')
+                                        <span class="num">{{ Decimal::trimmed(100 * $part->value, 0) }}</span>
+                                        % of pores
+                                    @elseif ($part->rule === 'edge')
+                                        <span class="num">{{ Decimal::trimmed($part->value, 2) }}</span>
+                                        {{ $part->unit }} a m of edge
+                                    @else
+                                        water/powder
+                                        <span class="num">{{ Decimal::trimmed($part->value, 2) }}</span>
+                                    @endif
+                                @endforeach
+                            </td>
+                            <td>{{ $hours($recipe->cure->minutes['next_coat'] ?? null) }}</td>
+                            <td>
+                                {{ $hours($recipe->cure->minutes['dry_through'] ?? null) }}
+                                @if ($low($recipe, 'minutes/dry_through'))
+                                    <small
+                                        class="soft"
+                                        >{{ $range(array_map(fn($v) => $v / 60, $low($recipe, 'minutes/dry_through')))
+                                            }}</small
+                                    >
+                                @endif
+                            </td>
+                            <td class="word">
+                                {{
+                                    $recipe->provenance === 'starting value'
+                                        ? 'starting'
+                                        : $recipe->provenance
+                                }}
+                            </td>
+                        </tr>
+                    @endforeach
+                </tbody>
+            @endforeach
+        </table>
+    </div>
+</section>

@@ -1,0 +1,117 @@
+@use('IdleRidge\Core\Measure\Decimal')
+@use('IdleRidge\Core\Measure\Length')
+<section class="sheet">
+    <header><h2>Layout</h2></header>
+    <form class="in stack" method="post" action="{{ route('layouts.update', $layout) }}">
+        @csrf
+        @seen
+        @method('PATCH')
+        <input type="hidden" name="form" value="sheet"><input type="hidden" name="viewing_edges[]" value="">
+        <x-field form="sheet" name="name" label="Name" :value="$sheet->name" id="sheet-name" />
+        <div class="pair">
+            <x-field
+                form="sheet"
+                name="ratio"
+                label="Scale"
+                unit="1 to"
+                :value="Decimal::trimmed($sheet->scale->ratio, 4)"
+                mode="decimal"
+            />
+            <x-field form="sheet" name="gauge_mm" label="Gauge" :unit="$in" :value="$shown('gauge_mm', $sheet->gauge)" />
+            <x-choice
+                form="sheet"
+                name="units"
+                label="Lengths"
+                :options="['metric' => 'mm and m', 'imperial' => 'inches and feet']"
+                :value="$units->value"
+            />
+            <x-field form="sheet" name="currency" label="Currency" :value="$sheet->currency" />
+        </div>
+        <x-choice
+            form="sheet"
+            name="zone"
+            label="Time zone"
+            :options="array_combine($zones, $zones)"
+            :value="$sheet->zone"
+        />
+        <div class="pair">
+            <x-field form="sheet" name="region" label="Region" :value="$sheet->region" /><x-field
+                form="sheet"
+                name="season"
+                label="Season"
+                :value="$sheet->season"
+            />
+        </div>
+        <x-field
+            form="sheet"
+            name="north_deg"
+            label="North on the plan"
+            unit="° from the front edge, 90 is straight back"
+            :value="Decimal::trimmed($sheet->northDeg, 1)"
+            mode="decimal"
+        />
+        <fieldset class="edges">
+            <legend>Looked at from</legend>
+            @foreach (['front', 'back', 'left', 'right'] as $edge)
+                <label class="check"
+                    ><input
+                        type="checkbox"
+                        name="viewing_edges[]"
+                        value="{{ $edge }}"
+                        @checked(in_array($edge, $sheet->viewingEdges, true))
+                    >
+                    {{ $edge }}</label
+                >
+            @endforeach
+        </fieldset>
+        <h3>Vehicles</h3>
+        @include('layouts.settings.vehicles')
+        @error('vehicles')
+            <p class="fault">{{ $message }}</p>
+        @enderror
+        <p class="small soft">Empty a row to take its vehicle off. Clearance is kept for all of them.</p>
+        <label class="check"
+            ><input type="hidden" name="felt_grade" value="0"><input
+                type="checkbox"
+                name="felt_grade"
+                value="1"
+                @checked($sheet->feltGrade)
+            >
+            show what curves add to a grade, a rule of thumb</label
+        >
+        <div class="pair">
+            <x-field
+                form="sheet"
+                name="clearance_margin_mm"
+                label="Margin beside them"
+                :unit="$in"
+                :value="$shown('clearance_margin_mm', $sheet->clearanceMargin)"
+            />
+            <x-field
+                form="sheet"
+                name="face_limit_deg"
+                label="Steepest face the skin holds"
+                unit="°"
+                :value="Decimal::trimmed($sheet->faceLimitDeg, 1)"
+            />
+            <x-field
+                form="sheet"
+                name="bank_reach_mm"
+                label="Width allowed for slopes"
+                :unit="$in"
+                :value="$sheet->bankReach === null ? '' : $shown('bank_reach_mm', $sheet->bankReach)"
+            />
+            <x-field
+                form="sheet"
+                name="stiffness_mm"
+                label="Stiffness of the ground"
+                :unit="$in"
+                :value="$shown('stiffness_mm', $sheet->stiffness)"
+            />
+        </div>
+        <div class="acts">
+            <button class="btn {{ count($sections) === 0 ? 'quiet' : '' }}">Save the sheet</button
+            ><a class="btn quiet" href="{{ route('layouts.export', $layout) }}">Export</a>
+        </div>
+    </form>
+</section>

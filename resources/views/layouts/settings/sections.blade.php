@@ -1,0 +1,127 @@
+@use('IdleRidge\Core\Measure\Decimal')
+@use('IdleRidge\Core\Measure\Length')
+<section class="sheet">
+    <header>
+        <h2>Sections</h2>
+        <span class="meta">x and y of the lower left corner in the layout; base is the board top over the datum</span>
+    </header>
+    <div class="in">
+        @if ($boards) {!! $boards->toHtml() !!}@endif
+        @foreach ($sections as $row)
+            <form
+                class="section-row"
+                method="post"
+                action="{{ route('sections.update', [$layout, $row]) }}"
+                id="section-{{ $row->uid }}"
+            >
+                @csrf
+                @seen
+                @method('PATCH')
+                <input type="hidden" name="form" value="{{ $row->uid }}">
+                @php($mine = old('form') === $row->uid)
+                @foreach ([
+                        'name' => 'Name',
+                        'width_mm' => 'Width',
+                        'depth_mm' => 'Depth',
+                        'x_mm' => 'x',
+                        'y_mm' => 'y',
+                        'angle_deg' => 'Turn',
+                        'base_mm' => 'Base'
+                    ]
+                    as $field => $label)
+                    @php($value = $field === 'name' ? $row->name
+                        : ($field === 'angle_deg' ? Decimal::trimmed($row->angle_deg, 3) : (isset($row->typed[$field]) &&
+                        abs(Length::parse($row->typed[$field], $units) - $row->$field) < 1e-6 ? $row->typed[$field] :
+                        Length::field($row->$field, $units))))
+                    <div class="field {{ $field === 'name' ? 'grow' : '' }}">
+                        <label for="{{ $row->uid }}-{{ $field }}"
+                            >{{ $label }}
+                            @if ($field !== 'name')
+                                <small>{{ $field === 'angle_deg' ? '°' : $in }}</small>
+                            @endif
+                        </label>
+                        <input
+                            id="{{ $row->uid }}-{{ $field }}"
+                            name="{{ $field }}"
+                            value="{{ $mine ? \App\Http\OldInput::text($field, $value) : $value }}"
+                            autocomplete="off"
+                            @if ($mine && $errors->has($field)) aria-invalid="true"
+                                aria-describedby="{{ $row->uid }}-{{ $field }}-fault" @endif
+                        >
+                        @if ($mine && $errors->has($field))
+                            <p class="fault" id="{{ $row->uid }}-{{ $field }}-fault">{{ $errors->first($field) }}</p>
+                        @endif
+                    </div>
+                @endforeach
+                <div class="row-acts">
+                    <button class="btn quiet">Save</button
+                    ><a class="btn quiet" href="{{ route('land.show', [$layout, $row]) }}">Land</a
+                    ><button class="link" form="remove-{{ $row->uid }}">Remove</button>
+                    @if (count($rooms) > 1)
+                        <label class="check"
+                            >stands in
+                            <select name="room" aria-label="Room of {{ $row->name }}">
+                                @foreach ($rooms as $room)
+                                    <option
+                                        value="{{ $room->uid }}"
+                                        @selected(($row->room ?? $rooms[0]->uid) === $room->uid)
+                                    >
+                                        {{ $room->name }}
+                                    </option>
+                                @endforeach</select
+                        ></label>
+                    @endif
+                    <label class="check"
+                        ><input type="checkbox" name="leave_land" value="1"> when it moves, leave its land where it
+                        is</label
+                    >
+                    @if ($row->runs_on || in_array($row->uid, $held, true))
+                        <label class="check"
+                            ><input type="hidden" name="runs_on" value="0"><input
+                                type="checkbox"
+                                name="runs_on"
+                                value="1"
+                                @checked($row->runs_on)
+                            >
+                            its neighbours’ land runs on over it</label
+                        >
+                    @endif
+                </div>
+            </form>
+            <form id="remove-{{ $row->uid }}" method="post" action="{{ route('sections.destroy', [$layout, $row]) }}">
+                @csrf
+                @seen
+                @method('DELETE')
+            </form>
+        @endforeach
+        <form class="section-row new" method="post" action="{{ route('sections.store', $layout) }}">
+            @csrf
+            @seen
+            <input type="hidden" name="form" value="new">
+            @php($mine = old('form') === 'new')
+            @foreach (['name' => ['Add a section', ''], 'width_mm' => ['Width', '1200 mm'],
+                'depth_mm' => ['Depth', '600 mm']]
+                as $field => [$label, $value])
+                <div class="field {{ $field === 'name' ? 'grow' : '' }}">
+                    <label for="new-{{ $field }}">{{ $label }}</label>
+                    <input
+                        id="new-{{ $field }}"
+                        name="{{ $field }}"
+                        value="{{ $mine ? \App\Http\OldInput::text($field, $value) : $value }}"
+                        @if ($field === 'name') placeholder="name" @endif
+                        autocomplete="off"
+                        @if ($mine && $errors->has($field)) aria-invalid="true" aria-describedby="new-{{ $field }}-fault"
+                            @endif
+                        @if ($field === 'name' && count($sections) === 0) autofocus @endif
+                    >
+                    @if ($mine && $errors->has($field))
+                        <p class="fault" id="new-{{ $field }}-fault">{{ $errors->first($field) }}</p>
+                    @endif
+                </div>
+            @endforeach
+            <div class="row-acts">
+                <button class="btn {{ count($sections) === 0 ? '' : 'quiet' }}">Add the section</button>
+            </div>
+        </form>
+    </div>
+</section>
