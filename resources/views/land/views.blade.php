@@ -46,11 +46,8 @@
                     <dt>{{ $fact['label'] }}</dt>
                     <dd>
                         <x-figure :figure="$fact['figure']" :unit="$fact['unit']" /><small
-                            >{{ $fact['unit'] }}
-                            @if ($fact['note'])
-                                <span>{{ $fact['note'] }}</span>
-                            @endif
-                        </small>
+                            >{{ $fact['unit'] }}@if ($fact['note'])<span>{{ $fact['note'] }}</span>@endif</small
+                        >
                     </dd>
                 </div>
             @endforeach
