@@ -6,7 +6,6 @@ namespace IdleRidge\Core\Cuts;
 
 use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\CureClock;
-use IdleRidge\Core\Cuts\Nesting\LayerPieces;
 use IdleRidge\Core\Geometry\Polygon;
 
 /**

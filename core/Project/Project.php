@@ -6,20 +6,13 @@ namespace IdleRidge\Core\Project;
 
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\TunnelBore;
-use IdleRidge\Core\Geometry\Box;
-use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Land\Ground;
 use IdleRidge\Core\Land\GroundProblem;
-use IdleRidge\Core\Land\Heap;
 use IdleRidge\Core\Land\HeightLine;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Lattice;
-use IdleRidge\Core\Land\Pad;
-use IdleRidge\Core\Land\Roughness;
 use IdleRidge\Core\Land\Spot;
-use IdleRidge\Core\Land\Stream;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Track\Run;
@@ -325,7 +318,7 @@ final readonly class Project
         return new LandModel(
             $section->width,
             $section->depth,
-            $this->shaped($section, new Ground($lattice, $section->placement)),
+            SectionShapes::onto($this->shapesNear($section), $section, new Ground($lattice, $section->placement)),
             new Grading(
                 $this->isHeld($section)
                     ? array_values(
@@ -370,86 +363,13 @@ final readonly class Project
     }
 
     /**
-     * The roughness, pads, streams and waters that come onto a board, in its coordinates and in the order in which they are
-     * made.
+     * The roughness, pads, streams and waters that come onto a board, in its coordinates and in the order in which they are made.
      *
      * @return list<LandFeature>
      */
     public function shapesNear(Section $section): array
     {
-        $out = [];
-        // Heaps stand on rough ground, before anything is dug into it.
-        foreach (['rough', 'heap', ...array_slice(LandFeature::SHAPES, 1)] as $kind) {
-            foreach ($this->features as $feature) {
-                $here = ($kind === 'heap'
-                        ? $feature->hasFoot()
-                        : $feature->kind === $kind)
-                    ? $feature->at(
-                        array_map(function (Spot $p) use ($section): Spot {
-                            $at = $section->placement->toSection(new Point($p->x, $p->y));
-
-                            return new Spot($at->x, $at->y, $p->z);
-                        }, $feature->points),
-                    )
-                    : null;
-                if ($here !== null && self::reaches($here, $section)) {
-                    $out[] = $here;
-                }
-            }
-        }
-
-        return $out;
-    }
-
-    private static function reaches(LandFeature $here, Section $section): bool
-    {
-        [$x1, $y1, $x2, $y2] = Box::around($here->plan(), 300.0 + ($here->figures['foot_mm'] ?? 0.0));
-
-        return $x1 <= $section->width && $x2 >= 0.0 && $y1 <= $section->depth && $y2 >= 0.0;
-    }
-
-    private function shaped(Section $section, Ground $ground): Ground
-    {
-        foreach ($this->shapesNear($section) as $f) {
-            $ground = $ground->with(
-                match ($f->kind) {
-                    'rough' => new Roughness(
-                        $f->uid,
-                        $f->plan(),
-                        $f->figures['height_mm'],
-                        $f->figures['grain_mm'],
-                        (int) $f->figures['seed'],
-                        $section->placement,
-                    ),
-                    'spot', 'ridge' => new Heap(
-                        $f->uid,
-                        $f->points,
-                        $f->figures['foot_mm'] ?? 0.0,
-                        $f->figures['foot_deg'] ?? Heap::NATURAL_SLOPE_DEG,
-                    ),
-                    'pad' => new Pad($f->uid, $f->name, $f->plan(), $f->points[0]->z, $f->figures['batter']),
-                    'stream' => Stream::along(
-                        $f->uid,
-                        $f->name,
-                        $f->plan(),
-                        $f->figures['width_mm'],
-                        $f->figures['depth_mm'],
-                        $f->figures['below_mm'],
-                        $ground->at(...),
-                    ),
-                    default => new Basin(
-                        $f->uid,
-                        $f->name,
-                        $f->plan(),
-                        $f->points[0]->z,
-                        $f->figures['depth_mm'],
-                        $f->figures['shore_mm'],
-                    ),
-                },
-            );
-        }
-
-        return $ground;
+        return SectionShapes::near($this->features, $section);
     }
 
     /**

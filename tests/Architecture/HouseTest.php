@@ -13,24 +13,13 @@ use PHPat\Test\PHPat;
 final class HouseTest
 {
     /** Core folders in order: each may use those before it. */
-    private const FOLDERS = [
-        'Measure',
-        'Findings',
-        'Geometry',
-        'Track',
-        'Land',
-        'Cure',
-        'Cuts',
-        'Shelf',
-        'Coats',
-        'Schedule',
-        'Water',
-        'View',
-        'Project',
-        'Plan',
-        'Rulebook',
-        'Interchange',
+    private const CORE = [
+        'Measure', 'Findings', 'Geometry', 'Track', 'Land', 'Cure', 'Cuts', 'Shelf', 'Coats', 'Schedule', 'Water', 'View', 'Project',
+        'Plan', 'Rulebook', 'Interchange',
     ];
+
+    /** Layers of the application in order: each may use those before it. */
+    private const APP = ['Database', 'Devices', 'Models', 'Computed', 'Actions', 'Pages', 'Jobs', 'Http', 'Console', 'Providers'];
 
     #[TestRule]
     public function core_knows_no_framework(): Rule
@@ -51,16 +40,14 @@ final class HouseTest
     #[TestRule]
     public function core_folders_look_upward_only(): iterable
     {
-        foreach (self::FOLDERS as $k => $folder) {
-            $later = array_slice(self::FOLDERS, $k + 1);
-            if ($later !== []) {
-                yield PHPat::rule()
-                    ->classes(Selector::inNamespace('IdleRidge\Core\\'.$folder))
-                    ->shouldNotDependOn()
-                    ->classes(...array_map(fn (string $name) => Selector::inNamespace('IdleRidge\Core\\'.$name), $later))
-                    ->because("{$folder} stands before ".implode(', ', $later));
-            }
-        }
+        return self::inOrder('IdleRidge\Core', self::CORE);
+    }
+
+    /** @return iterable<Rule> */
+    #[TestRule]
+    public function layers_of_the_application_look_upward_only(): iterable
+    {
+        return self::inOrder('App', self::APP);
     }
 
     #[TestRule]
@@ -75,16 +62,49 @@ final class HouseTest
                 Selector::inNamespace('IdleRidge\Core\Geometry'),
                 Selector::inNamespace('IdleRidge\Core\Interchange'),
             )
-            ->because('use cases in the workshop do');
+            ->because('actions and pages do');
     }
 
     #[TestRule]
-    public function the_workshop_knows_no_web(): Rule
+    public function nothing_below_the_web_knows_it(): Rule
     {
         return PHPat::rule()
-            ->classes(Selector::inNamespace('App\Workshop'))
+            ->classes(
+                Selector::inNamespace('App\Models'),
+                Selector::inNamespace('App\Computed'),
+                Selector::inNamespace('App\Actions'),
+                Selector::inNamespace('App\Pages'),
+            )
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('App\Http'), Selector::inNamespace('App\Console'), Selector::inNamespace('Illuminate\Http'))
-            ->because('web and command line share it');
+            ->classes(Selector::inNamespace('Illuminate\Http'))
+            ->because('web and command line share them');
+    }
+
+    #[TestRule]
+    public function pages_write_nothing(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('App\Pages'))
+            ->shouldNotDependOn()
+            ->classes(Selector::classname('App\Actions\Ledger\ChangeSet'))
+            ->because('what changes a layout is an action');
+    }
+
+    /**
+     * @param  list<string>  $folders
+     * @return iterable<Rule>
+     */
+    private static function inOrder(string $under, array $folders): iterable
+    {
+        foreach ($folders as $k => $folder) {
+            $later = array_slice($folders, $k + 1);
+            if ($later !== []) {
+                yield PHPat::rule()
+                    ->classes(Selector::inNamespace("{$under}\\{$folder}"))
+                    ->shouldNotDependOn()
+                    ->classes(...array_map(fn (string $name) => Selector::inNamespace("{$under}\\{$name}"), $later))
+                    ->because("{$folder} stands before ".implode(', ', $later));
+            }
+        }
     }
 }

@@ -8,7 +8,7 @@ use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\Dowels;
 use IdleRidge\Core\Cuts\FoamStack;
-use IdleRidge\Core\Cuts\Nesting\LayerPieces;
+use IdleRidge\Core\Cuts\LayerPieces;
 use IdleRidge\Core\Cuts\Piece;
 use IdleRidge\Core\Cuts\Template;
 use IdleRidge\Core\Cuts\TemplatePages;

@@ -32,24 +32,23 @@ final class LandDeskTest extends FeatureCase
         $before = $this->sheet($layout)->hash;
         foreach (
             [
-                fn() => $layout->update(['face_limit_deg' => 55.0]),
-                fn() => $layout->update(['clearance_margin_mm' => 5.0]),
-                fn() => $layout->update(['bank_reach_mm' => null]),
-                fn() => $layout->update(['stiffness_mm' => 80.0]),
-                fn() => $layout
+                fn () => $layout->update(['face_limit_deg' => 55.0]),
+                fn () => $layout->update(['clearance_margin_mm' => 5.0]),
+                fn () => $layout->update(['bank_reach_mm' => null]),
+                fn () => $layout->update(['stiffness_mm' => 80.0]),
+                fn () => $layout
                     ->runs()
                     ->firstOrFail()
                     ->update(['start_height_mm' => 63.0]),
-                fn() => $layout
+                fn () => $layout
                     ->features()
                     ->firstOrFail()
                     ->update(['points' => [['x_mm' => 196, 'y_mm' => 535, 'z_mm' => 165]]]),
-                fn() => $layout
+                fn () => $layout
                     ->sections()
                     ->firstOrFail()
                     ->update(['base_mm' => 5.0]),
-            ]
-            as $k => $change
+            ] as $k => $change
         ) {
             $change();
             $after = $this->sheet($layout)->hash;

@@ -7,7 +7,7 @@ namespace App\Computed\Cuts;
 use App\Computed\ComputedCache;
 use App\Computed\Land\ComputedLand;
 use IdleRidge\Core\Cuts\CutSettings;
-use IdleRidge\Core\Cuts\Nesting\LayerPieces;
+use IdleRidge\Core\Cuts\LayerPieces;
 use IdleRidge\Core\Cuts\Nesting\Nester;
 use IdleRidge\Core\Cuts\Nesting\NestProblem;
 use IdleRidge\Core\Cuts\Nesting\NestResult;

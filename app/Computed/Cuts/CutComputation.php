@@ -10,7 +10,7 @@ use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Layer;
-use IdleRidge\Core\Cuts\Nesting\LayerPieces;
+use IdleRidge\Core\Cuts\LayerPieces;
 use IdleRidge\Core\Cuts\Nesting\Nester;
 use IdleRidge\Core\Cuts\Nesting\NestProblem;
 use IdleRidge\Core\Cuts\Nesting\NestSheet;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Computed\Cuts;
 
 use IdleRidge\Core\Cuts\CutSettings;
-use IdleRidge\Core\Cuts\Nesting\LayerPieces;
+use IdleRidge\Core\Cuts\LayerPieces;
 use IdleRidge\Core\Cuts\Nesting\NestProblem;
 use IdleRidge\Core\Cuts\Nesting\NestResult;
 

@@ -303,6 +303,6 @@ final readonly class ShowTonight
             $minutes[$move->section->uid] = ($minutes[$move->section->uid] ?? 0) + $placed->minutes();
         }
 
-        return MovePlacesDrawing::of($project, $contours, $marks, $minutes);
+        return WhereDrawing::of($project, $contours, $marks, $minutes);
     }
 }

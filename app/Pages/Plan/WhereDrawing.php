@@ -10,7 +10,7 @@ use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Project\Project;
 
 /** The boards as they lie, with the numbers of the moves where they are done, and the minutes on each board. */
-final class MovePlacesDrawing
+final class WhereDrawing
 {
     /** Width of a letter of the names. */
     private const LETTER = 5.5;

@@ -2,15 +2,9 @@
 
 declare(strict_types=1);
 
-namespace IdleRidge\Core\Cuts\Nesting;
+namespace IdleRidge\Core\Cuts;
 
-use IdleRidge\Core\Cuts\CutSettings;
-use IdleRidge\Core\Cuts\FoamStack;
-use IdleRidge\Core\Cuts\Layer;
-use IdleRidge\Core\Cuts\Piece;
-use IdleRidge\Core\Cuts\Rib;
-use IdleRidge\Core\Cuts\Shell;
-use IdleRidge\Core\Cuts\StockSheet;
+use IdleRidge\Core\Cuts\Nesting\NestPiece;
 use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\PolygonSplitter;
 

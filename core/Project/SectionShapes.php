@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Project;
+
+use IdleRidge\Core\Geometry\Box;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Land\Basin;
+use IdleRidge\Core\Land\Ground;
+use IdleRidge\Core\Land\Heap;
+use IdleRidge\Core\Land\Pad;
+use IdleRidge\Core\Land\Roughness;
+use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Land\Stream;
+
+/** What is made of the natural ground of a section once it goes through spots and lines: roughness, heaps, pads, streams, waters. */
+final class SectionShapes
+{
+    /** A shape that reaches out is looked for so far beside the board, mm. */
+    private const REACH_MM = 300.0;
+
+    /**
+     * Those that come onto a board, in its coordinates and in the order in which they are made.
+     *
+     * @param  list<LandFeature>  $features  layout coordinates
+     * @return list<LandFeature>
+     */
+    public static function near(array $features, Section $section): array
+    {
+        $out = [];
+        // Heaps stand on rough ground, before anything is dug into it.
+        foreach (['rough', 'heap', ...array_slice(LandFeature::SHAPES, 1)] as $kind) {
+            foreach ($features as $feature) {
+                $here = ($kind === 'heap'
+                        ? $feature->hasFoot()
+                        : $feature->kind === $kind)
+                    ? $feature->at(
+                        array_map(function (Spot $p) use ($section): Spot {
+                            $at = $section->placement->toSection(new Point($p->x, $p->y));
+
+                            return new Spot($at->x, $at->y, $p->z);
+                        }, $feature->points),
+                    )
+                    : null;
+                if ($here !== null && self::reaches($here, $section)) {
+                    $out[] = $here;
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /** @param  list<LandFeature>  $shapes  as `near` has them */
+    public static function onto(array $shapes, Section $section, Ground $ground): Ground
+    {
+        foreach ($shapes as $f) {
+            $ground = $ground->with(
+                match ($f->kind) {
+                    'rough' => new Roughness(
+                        $f->uid,
+                        $f->plan(),
+                        $f->figures['height_mm'],
+                        $f->figures['grain_mm'],
+                        (int) $f->figures['seed'],
+                        $section->placement,
+                    ),
+                    'spot', 'ridge' => new Heap(
+                        $f->uid,
+                        $f->points,
+                        $f->figures['foot_mm'] ?? 0.0,
+                        $f->figures['foot_deg'] ?? Heap::NATURAL_SLOPE_DEG,
+                    ),
+                    'pad' => new Pad($f->uid, $f->name, $f->plan(), $f->points[0]->z, $f->figures['batter']),
+                    'stream' => Stream::along(
+                        $f->uid,
+                        $f->name,
+                        $f->plan(),
+                        $f->figures['width_mm'],
+                        $f->figures['depth_mm'],
+                        $f->figures['below_mm'],
+                        $ground->at(...),
+                    ),
+                    default => new Basin(
+                        $f->uid,
+                        $f->name,
+                        $f->plan(),
+                        $f->points[0]->z,
+                        $f->figures['depth_mm'],
+                        $f->figures['shore_mm'],
+                    ),
+                },
+            );
+        }
+
+        return $ground;
+    }
+
+    private static function reaches(LandFeature $here, Section $section): bool
+    {
+        [$x1, $y1, $x2, $y2] = Box::around($here->plan(), self::REACH_MM + ($here->figures['foot_mm'] ?? 0.0));
+
+        return $x1 <= $section->width && $x2 >= 0.0 && $y1 <= $section->depth && $y2 >= 0.0;
+    }
+}
