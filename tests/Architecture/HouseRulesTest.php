@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Architecture;
+
+use PHPUnit\Framework\TestCase;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
+use SplFileInfo;
+
+/** What static analysis cannot see: where time and chance come from. */
+final class HouseRulesTest extends TestCase
+{
+    public function test_time_comes_from_the_clock_alone(): void
+    {
+        foreach (self::files(['core', 'app', 'database', 'resources/js', 'routes'], ['php', 'js']) as $file => $text) {
+            if (str_ends_with($file, 'Computed/Clock/BenchClock.php')) {
+                continue;
+            }
+            $this->assertSame(
+                0,
+                preg_match(
+                    '/(?<![>:\w$])(now|time|microtime|date|mktime|strtotime)\(|new '
+                        .'\\\\?DateTime(Immutable)?\(\)|Carbon::|\bDate\.now\(|new Date\(\)/',
+                    $text,
+                    $found,
+                ),
+                $file.': '.($found[0] ?? ''),
+            );
+        }
+    }
+
+    public function test_chance_in_the_core_takes_a_seed(): void
+    {
+        foreach (self::files(['core'], ['php']) as $file => $text) {
+            $this->assertSame(
+                0,
+                preg_match('/\b(rand|mt_rand|random_int|shuffle|array_rand|uniqid)\(/', $text, $found),
+                $file.': '.($found[0] ?? ''),
+            );
+        }
+    }
+
+    public function test_the_views_hold_no_styles_handlers_or_queries(): void
+    {
+        foreach (self::files(['resources/views'], ['php']) as $file => $text) {
+            $this->assertSame(
+                0,
+                preg_match(
+                    '/\sstyle=|\son(click|change|load|submit|input)=|::query\(|DB::'
+                        .'|->(first|get|find)OrFail\(|(sections|runs|features|revisions)\(\)->/',
+                    $text,
+                    $found,
+                ),
+                $file.': '.($found[0] ?? ''),
+            );
+        }
+    }
+
+    /**
+     * @param  list<string>  $folders
+     * @param  list<string>  $endings
+     * @return iterable<string, string>
+     */
+    private static function files(array $folders, array $endings): iterable
+    {
+        $root = dirname(__DIR__, 2);
+        foreach ($folders as $folder) {
+            foreach (
+                new RecursiveIteratorIterator(
+                    new RecursiveDirectoryIterator("{$root}/{$folder}", RecursiveDirectoryIterator::SKIP_DOTS),
+                ) as $file
+            ) {
+                /** @var SplFileInfo $file */
+                if (in_array($file->getExtension(), $endings, true)) {
+                    yield substr($file->getPathname(), strlen($root) + 1) => (string) file_get_contents($file->getPathname());
+                }
+            }
+        }
+    }
+}

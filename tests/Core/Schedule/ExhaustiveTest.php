@@ -1,0 +1,246 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Schedule;
+
+use IdleRidge\Core\Schedule\Job;
+use IdleRidge\Core\Schedule\Precedence;
+use IdleRidge\Core\Schedule\Problem;
+use IdleRidge\Core\Schedule\ScheduleGenerator;
+use IdleRidge\Core\Schedule\Solver;
+use IdleRidge\Core\Schedule\StartWindows;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+/** Small problems whose best plan is found by trying every start: what the search says of them is so. */
+final class ExhaustiveTest extends TestCase
+{
+    /** All times are whole steps, so that no plan that begins between two of them ends sooner. */
+    private const STEP = 10;
+
+    public function test_the_best_plan_of_small_problems_is_found_and_nothing_possible_is_called_impossible(): void
+    {
+        $possible = $best = $impossible = 0;
+        for ($seed = 1; $seed <= 120; $seed++) {
+            $problem = $this->random($seed);
+            $optimum = $this->optimum($problem);
+            $plan = Solver::solve($problem, 20.0, $seed, 150);
+            if ($optimum === null) {
+                $this->assertNull($plan->finish, "seed {$seed}: no plan exists");
+                $this->assertContains($plan->status, ['infeasible', 'unknown']);
+                $impossible++;
+
+                continue;
+            }
+            $possible++;
+            $this->assertNotSame('infeasible', $plan->status, "seed {$seed}: there is a plan that ends at {$optimum}");
+            $this->assertLessThanOrEqual($optimum, $plan->lowerBound, "seed {$seed}: the bound lies over the best plan");
+            if ($plan->finish !== null) {
+                $this->assertGreaterThanOrEqual($optimum, $plan->finish, "seed {$seed}: better than the best");
+                $best += (int) ($plan->finish === $optimum);
+            }
+            if ($plan->status === 'optimal') {
+                $this->assertSame($optimum, $plan->finish, "seed {$seed}: called the best");
+            }
+        }
+        $this->assertGreaterThan(50, $possible);
+        $this->assertGreaterThan(10, $impossible);
+        $this->assertGreaterThanOrEqual((int) ceil(0.97 * $possible), $best, "the best of {$possible}");
+    }
+
+    public function test_windows_leave_out_no_start_of_any_plan(): void
+    {
+        for ($seed = 1; $seed <= 60; $seed++) {
+            $problem = $this->random($seed);
+            $windows = StartWindows::in($problem);
+            $every = $this->plans($problem, 40);
+            if ($windows->impossible !== null) {
+                $this->assertSame([], $every, "seed {$seed}: {$windows->impossible}");
+            }
+            foreach ($every as $plan) {
+                foreach ($plan as $id => $start) {
+                    $this->assertNotSame(
+                        [],
+                        array_filter($windows->of[$id], fn (array $w): bool => $start >= $w[0] && $start <= $w[1]),
+                        "seed {$seed}: {$id} may start at {$start}",
+                    );
+                }
+            }
+        }
+    }
+
+    public function test_what_is_placed_first_starts_as_early_as_it_ever_can(): void
+    {
+        $checked = 0;
+        for ($seed = 1; $seed <= 40; $seed++) {
+            $problem = $this->random($seed);
+            $windows = StartWindows::in($problem);
+            $first = [];
+            $this->each(
+                $problem,
+                function (array $starts) use (&$first): bool {
+                    foreach ($starts as $id => $start) {
+                        $first[$id] = min($first[$id] ?? PHP_INT_MAX, $start);
+                    }
+
+                    return true;
+                },
+                fn (): int => PHP_INT_MAX,
+            );
+            $urgent = array_unique(
+                array_map(
+                    fn (Precedence $w): string => $w->after,
+                    array_filter($problem->waits, fn (Precedence $w): bool => $w->max !== null),
+                ),
+            );
+            foreach (array_keys($first) as $id) {
+                if (isset($problem->before[$id]) || in_array($id, $urgent, true)) {
+                    continue;
+                }
+                $rest = array_values(array_diff(array_map('strval', array_keys($problem->jobs)), [$id]));
+                $starts = (new ScheduleGenerator($problem, $windows))->place([$id, ...$rest]);
+                if ($starts !== null) {
+                    $this->assertSame($first[$id], $starts[$id], "seed {$seed}: {$id}");
+                    $checked++;
+                }
+            }
+        }
+        $this->assertGreaterThan(40, $checked);
+    }
+
+    private function random(int $seed): Problem
+    {
+        $random = new Randomizer(new Xoshiro256StarStar($seed));
+        $sessions = $jobs = $waits = [];
+        $at = 0;
+        for ($k = 0; $k < 3; $k++) {
+            $from = $at + self::STEP * $random->getInt(2, 9);
+            $at = $from + self::STEP * $random->getInt(3, 7);
+            $sessions[] = [$from, $at];
+        }
+        $count = $random->getInt(3, 5);
+        for ($k = 0; $k < $count; $k++) {
+            $jobs[] = new Job(
+                "j{$k}",
+                self::STEP * $random->getInt(1, 4),
+                $random->getInt(1, 2),
+                $random->getInt(0, 2) === 0 ? ['wire'] : [],
+                notBefore: $random->getInt(0, 4) === 0 ? self::STEP * $random->getInt(1, 12) : 0,
+            );
+            if ($k > 0 && $random->getInt(0, 2) > 0) {
+                $min = self::STEP * $random->getInt(0, 6);
+                $waits[] = Precedence::of(
+                    'j'.$random->getInt(0, $k - 1),
+                    "j{$k}",
+                    $min,
+                    $random->getInt(0, 2) === 0 ? $min + self::STEP * $random->getInt(0, 6) : null,
+                );
+            }
+        }
+
+        return new Problem(1000, 2, ['wire' => 1], $sessions, $jobs, $waits, $count > 3 ? [['j0', 'j2']] : []);
+    }
+
+    private function optimum(Problem $problem): ?int
+    {
+        $best = null;
+        $this->each(
+            $problem,
+            function (array $starts) use (&$best, $problem): bool {
+                $best = min($best ?? PHP_INT_MAX, Solver::finish($problem, $starts));
+
+                return true;
+            },
+            function () use (&$best): int {
+                return $best ?? PHP_INT_MAX;
+            },
+        );
+
+        return $best;
+    }
+
+    /** @return list<array<string, int>> some plans, at most so many */
+    private function plans(Problem $problem, int $most): array
+    {
+        $plans = [];
+        $this->each(
+            $problem,
+            function (array $starts) use (&$plans, $most): bool {
+                $plans[] = $starts;
+
+                return count($plans) < $most;
+            },
+            fn (): int => PHP_INT_MAX,
+        );
+
+        return $plans;
+    }
+
+    /**
+     * @param  callable(array<string, int>): bool  $found told each plan; false ends the search
+     * @param  callable(): int  $until no plan that ends then or later is looked for
+     */
+    private function each(Problem $problem, callable $found, callable $until): void
+    {
+        $ids = array_map('strval', array_keys($problem->jobs));
+        $go = function (array $starts) use (&$go, $problem, $ids, $found, $until): bool {
+            $id = $ids[count($starts)] ?? null;
+            if ($id === null) {
+                return $found($starts);
+            }
+            foreach ($problem->sessions as [$from, $to]) {
+                for (
+                    $start = $from;
+                    $start + $problem->jobs[$id]->minutes <= $to && $start + $problem->jobs[$id]->minutes < $until();
+                    $start += self::STEP
+                ) {
+                    if ($this->fits($problem, $starts, $id, $start) && ! $go([...$starts, $id => $start])) {
+                        return false;
+                    }
+                }
+            }
+
+            return true;
+        };
+        $go([]);
+    }
+
+    /** @param  array<string, int>  $starts */
+    private function fits(Problem $problem, array $starts, string $id, int $start): bool
+    {
+        $job = $problem->jobs[$id];
+        $end = $start + $job->minutes;
+        if ($start < $job->notBefore) {
+            return false;
+        }
+        foreach ($problem->waits as $wait) {
+            if ($wait->before === $id && isset($starts[$wait->after])) {
+                $between = $start - $starts[$wait->after] - $problem->jobs[$wait->after]->minutes;
+                if ($between < $wait->gap->least() || ($wait->max !== null && $between > $wait->max)) {
+                    return false;
+                }
+            }
+        }
+        for ($minute = $start; $minute < $end; $minute += self::STEP) {
+            $hands = $job->hands;
+            foreach ($starts as $other => $at) {
+                if ($at <= $minute && $minute < $at + $problem->jobs[$other]->minutes) {
+                    $hands += $problem->jobs[$other]->hands;
+                    if (
+                        array_intersect($job->tools, $problem->jobs[$other]->tools) !== [] ||
+                        in_array([$other, $id], $problem->apart, true)
+                    ) {
+                        return false;
+                    }
+                }
+            }
+            if ($hands > $problem->hands) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}
