@@ -19,6 +19,9 @@ final readonly class AlcoholVapour
 
     public const STOP_PPM = 2000.0;
 
+    /** Share of alcohol in what is sold as 99 %. */
+    public const SOLD_SHARE = 0.99;
+
     private function __construct(public float $ppm, public float $minutes)
     {
     }

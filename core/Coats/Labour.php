@@ -13,6 +13,9 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class Labour
 {
+    /** Ballast takes so much longer round a turnout, a pass: blades and tie bar are kept free by hand. A starting value, as timed. */
+    public const BALLAST_MINUTES_PER_TURNOUT = 25.0;
+
     /**
      * @throws InvalidValue
      */

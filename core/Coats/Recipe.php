@@ -85,7 +85,7 @@ final readonly class Recipe
         public array $cautions = [],
         public array $needs = [],
         public bool $coversWhite = false,
-        public ?float $restingDeg = null,
+        public ?float $angleOfReposeDeg = null,
         public string $check = '',
         public array $traits = [],
         public ?float $length = null,
@@ -136,8 +136,8 @@ final readonly class Recipe
         }
         InvalidValue::unlessBetween($waste, 0.0, 2.0, 'The waste', '', 'waste');
         InvalidValue::unlessBetween($recovered, 0.0, 0.9, 'The recovered share', '', 'recovered');
-        if ($restingDeg !== null) {
-            InvalidValue::unlessBetween($restingDeg, 5.0, 90.0, 'The resting angle', '°', 'resting_deg');
+        if ($angleOfReposeDeg !== null) {
+            InvalidValue::unlessBetween($angleOfReposeDeg, 5.0, 90.0, 'The resting angle', '°', 'resting_deg');
         }
 
         $this->id = $cure->id;

@@ -9,25 +9,6 @@ use IdleRidge\Core\Geometry\Polygon;
 /** What a stack takes: minutes of work, kilograms as it stands, cost in minor units (null where a sheet has no price yet). */
 final readonly class FoamWork
 {
-    /** kg/m³: extruded foam board, and pulp plaster as it sets. Starting values of general trade practice. */
-    public const FOAM_KG_PER_M3 = 32.0;
-
-    public const FILLER_KG_PER_M3 = 1100.0;
-
-    /**
-     * Minutes: a piece, a metre of its outline, a layer glued, a dm² carved, a dm² filled; of what is both, half is either. Starting
-     * values.
-     */
-    private const MINUTES_PER_PIECE = 5.0;
-
-    private const MINUTES_PER_CUT_METRE = 10.0;
-
-    private const MINUTES_PER_LAYER = 5.0;
-
-    private const MINUTES_PER_CARVED = 8.0;
-
-    private const MINUTES_PER_FILLED = 4.0;
-
     private function __construct(
         public float $cutting,
         public float $gluing,
@@ -55,13 +36,13 @@ final readonly class FoamWork
         }
 
         return new self(
-            self::MINUTES_PER_PIECE * $pieces + (self::MINUTES_PER_CUT_METRE * $outline) / 1000.0,
-            self::MINUTES_PER_LAYER * count($stack->layers),
+            FormingMinutes::PER_FOAM_PIECE * $pieces + (FormingMinutes::PER_CUT_METRE * $outline) / 1000.0,
+            FormingMinutes::PER_GLUED_LAYER * count($stack->layers),
             (($surface / 1e4) *
-                (self::MINUTES_PER_CARVED * ($stack->carved > 0.0 ? 1.0 : 0.0) +
-                    self::MINUTES_PER_FILLED * ($stack->filler > 0.0 ? 1.0 : 0.0))) /
+                (FormingMinutes::PER_CARVED_DM2 * ($stack->carved > 0.0 ? 1.0 : 0.0) +
+                    FormingMinutes::PER_FILLED_DM2 * ($stack->filler > 0.0 ? 1.0 : 0.0))) /
                 ($stack->carved > 0.0 && $stack->filler > 0.0 ? 2.0 : 1.0),
-            (self::FOAM_KG_PER_M3 * ($stack->foam - $stack->carved) + self::FILLER_KG_PER_M3 * $stack->filler) / 1e9,
+            (Densities::FOAM_KG_PER_M3 * ($stack->foam - $stack->carved) + Densities::PLASTER_KG_PER_M3 * $stack->filler) / 1e9,
             $cost,
         );
     }

@@ -11,11 +11,6 @@ namespace IdleRidge\Core\Cuts;
  */
 final readonly class Frame
 {
-    /** kg/m³ of softwood and of plywood: starting values. */
-    public const TIMBER_KG_PER_M3 = 480.0;
-
-    public const PLYWOOD_KG_PER_M3 = 650.0;
-
     /** What a saw takes, mm. */
     private const SAW_KERF_MM = 2.0;
 
@@ -77,6 +72,6 @@ final readonly class Frame
     /** kg */
     public function weight(BoardBuild $build): float
     {
-        return ($this->length * $build->timber * $build->timberHigh * self::TIMBER_KG_PER_M3) / 1e9;
+        return ($this->length * $build->timber * $build->timberHigh * Densities::TIMBER_KG_PER_M3) / 1e9;
     }
 }

@@ -15,17 +15,6 @@ use IdleRidge\Core\Geometry\Polygon;
  */
 final readonly class Gluing
 {
-    /** Hot melt stays open 30 s, and beads for so much are drawn in a second, mm². */
-    public const HOT_MELT_OPEN_SECONDS = 30.0;
-
-    private const HOT_MELT_BEAD_MM_PER_MINUTE = 1200.0;
-
-    /** Adhesive is not waited for longer than this, days. */
-    private const MAX_ADHESIVE_DAYS = 2.0;
-
-    /** ml/m²: adhesive in beads, contact glue on both faces, hot melt. */
-    private const GLUE_COVERAGE_G_PER_M2 = ['adhesive' => 250.0, 'contact' => 240.0, 'hot melt' => 150.0];
-
     /**
      * @param  list<GlueJoint>  $joints in the order in which they are glued
      */
@@ -64,7 +53,7 @@ final readonly class Gluing
         $melt = self::meltsFor();
         [$glue, $why] = match (true) {
             $piece->area <= $melt => ['hot melt', 'small enough to place within 30 s'],
-            $days <= self::MAX_ADHESIVE_DAYS => [
+            $days <= GlueFigures::MAX_ADHESIVE_DAYS => [
                 'adhesive',
                 $under === null ? 'the board lets it dry' : 'dry between the faces in '.self::dayWords($days),
             ],
@@ -79,14 +68,14 @@ final readonly class Gluing
             $days,
             $glue,
             $why,
-            (self::GLUE_COVERAGE_G_PER_M2[$glue] * $piece->area) / 1e6,
+            (GlueFigures::COVERAGE_ML_PER_M2[$glue] * $piece->area) / 1e6,
         );
     }
 
     /** The largest piece that is placed before hot melt gels, mm². */
     public static function meltsFor(): float
     {
-        return self::HOT_MELT_BEAD_MM_PER_MINUTE * self::HOT_MELT_OPEN_SECONDS;
+        return GlueFigures::HOT_MELT_MM2_PER_SECOND * GlueFigures::HOT_MELT_OPEN_SECONDS;
     }
 
     /** @return array<string, float> glue → ml */

@@ -10,26 +10,8 @@ use IdleRidge\Core\Geometry\HeightMesh;
 /** The land as a shell: profile boards across the board, strips woven between them, cloth or towels in plaster over all. mm. */
 final readonly class Shell
 {
-    /** kg/m²: cloth a layer dry, plaster for towels a layer, card strips at 25 mm mesh; wet over dry. Starting values. */
-    private const CLOTH_KG_PER_M2 = 0.6;
-
-    private const TOWEL_KG_PER_M2 = 1.3;
-
-    private const CARD_KG_PER_M2 = 0.5;
-
-    private const WET_WEIGHT_FACTOR = 1.6;
-
     /** What a strip needs more at each rib to be fastened, mm. */
     private const FASTENING_LENGTH_MM = 20.0;
-
-    /** Minutes: a rib and 100 mm of its outline, a metre of strip, a dm² of a layer. Starting values. */
-    private const MINUTES_PER_RIB = 5.0;
-
-    private const MINUTES_PER_OUTLINE = 1.0;
-
-    private const MINUTES_PER_STRIP = 1.5;
-
-    private const MINUTES_PER_LAYER = 3.0;
 
     /**
      * @param  list<Rib>  $ribs from the left
@@ -103,18 +85,19 @@ final readonly class Shell
     /** kg of the dry cover, and of it wet. */
     public function weight(bool $wet = false): float
     {
-        $each = $this->school === CutSchool::Towel ? self::TOWEL_KG_PER_M2 : self::CLOTH_KG_PER_M2;
+        $each = $this->school === CutSchool::Towel ? Densities::PLASTER_TOWEL_KG_PER_M2 : Densities::PLASTER_CLOTH_KG_PER_M2;
         // A towel's plaster counts by what is covered, cloth by what is used up.
         $area = $this->school === CutSchool::Towel ? $this->build->layers * $this->surface : $this->cover();
 
-        return ($each * $area * ($wet ? self::WET_WEIGHT_FACTOR : 1.0) + self::CARD_KG_PER_M2 * $this->build->density() * $this->surface) /
-            1e6;
+        $cover = $each * $area * ($wet ? Densities::WET_OVER_DRY : 1.0);
+
+        return ($cover + Densities::CARD_WEB_KG_PER_M2 * $this->build->density() * $this->surface) / 1e6;
     }
 
     /** Minutes of work: ribs, web, cover. */
     public function minutes(): float
     {
-        return $this->formMinutes() + (self::MINUTES_PER_LAYER * $this->build->layers * $this->surface) / 1e4;
+        return $this->formMinutes() + (FormingMinutes::PER_COVER_DM2 * $this->build->layers * $this->surface) / 1e4;
     }
 
     /** Minutes until the cover can go on: ribs and web. */
@@ -122,9 +105,9 @@ final readonly class Shell
     {
         $outline = array_sum(array_map(fn (Rib $r): float => $r->outline(), $this->ribs));
 
-        return self::MINUTES_PER_RIB * count($this->ribs) +
-            (self::MINUTES_PER_OUTLINE * $outline) / 100.0 +
-            (self::MINUTES_PER_STRIP * $this->strips) / 1000.0;
+        return FormingMinutes::PER_RIB * count($this->ribs) +
+            (FormingMinutes::PER_RIB_OUTLINE_DM * $outline) / 100.0 +
+            (FormingMinutes::PER_STRIP_METRE * $this->strips) / 1000.0;
     }
 
     /** Area of board the ribs take, mm². */

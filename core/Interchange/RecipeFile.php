@@ -268,7 +268,7 @@ final class RecipeFile
             ($recipe->window === null ? [] : ['window' => self::fromWindow($recipe->window)]) +
             ($recipe->holds === [] ? [] : ['holds' => $recipe->holds]) +
             ($recipe->length === null ? [] : ['length_mm' => $recipe->length]) +
-            ($recipe->restingDeg === null ? [] : ['resting_deg' => $recipe->restingDeg]) +
+            ($recipe->angleOfReposeDeg === null ? [] : ['resting_deg' => $recipe->angleOfReposeDeg]) +
             ($cure->filmTemperature === null ? [] : ['film_c' => $cure->filmTemperature]);
     }
 

@@ -12,9 +12,6 @@ use IdleRidge\Core\Geometry\Box;
  */
 final readonly class Heap implements Shape
 {
-    /** Loose earth and stone lie about so steep: a starting value. */
-    public const NATURAL_SLOPE_DEG = 35.0;
-
     /**
      * @param  non-empty-list<Spot>  $crest
      * @param  float  $foot half of its base's width, mm; 0 where it falls at a slope

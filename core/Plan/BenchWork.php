@@ -6,11 +6,10 @@ namespace IdleRidge\Core\Plan;
 
 use DateTimeImmutable;
 use DateTimeZone;
-use IdleRidge\Core\Coats\AlcoholVapour;
+use IdleRidge\Core\Coats\Airing;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\FollowWindow;
-use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\SectionSurvey;
 use IdleRidge\Core\Coats\ZoneOverlap;
@@ -34,9 +33,6 @@ final class BenchWork
 {
     /** How far ahead sessions are looked at, days. */
     public const HORIZON_DAYS = 90;
-
-    /** Spray cans and solvents: a room is aired so long at least, minutes. A starting value. */
-    private const MIN_AIRING_MINUTES = 30;
 
     /** Session length when there is none to go by, minutes. */
     private const USUAL_SESSION_MINUTES = 120;
@@ -200,11 +196,11 @@ final class BenchWork
                 Milestone::TouchDry,
                 $laid->mm,
                 $this->endOf($laid),
-                0.8,
+                $this->certainty(),
                 $laid->watched()?->to(Milestone::TouchDry),
             )
             : null;
-        $next = $this->reached($laid, $laid->recipe->needsOf($laid->recipe), 0.8);
+        $next = $this->reached($laid, $laid->recipe->needsOf($laid->recipe), $this->certainty());
 
         return match (true) {
             $laid->endedAt === null || ($dry !== null && $this->now < $dry) => DryingState::Wet,
@@ -227,18 +223,7 @@ final class BenchWork
     /** Minutes that a room airs after a move before anything in it may spark; 0 where it gives off no vapour. */
     public function airing(Move $move): int
     {
-        if (! in_array('vapour', $move->coat->recipe->hazards, true)) {
-            return 0;
-        }
-        $room = $this->drying($move->section)->room;
-        $alcohol = array_sum(
-            array_map(fn (MaterialAmount $a): float => str_starts_with($a->material, 'alcohol') ? $a->amount : 0.0, $move->amounts),
-        );
-
-        return max(
-            self::MIN_AIRING_MINUTES,
-            $alcohol > 0.0 ? (int) ceil(AlcoholVapour::of($alcohol, 0.99, $room->volume, $room->airChanges)->minutes) : 0,
-        );
+        return Airing::after($move->coat->recipe, $move->amounts, $this->drying($move->section)->room);
     }
 
     /** A base's window in the air of a section's room, in minutes of Unix time. */

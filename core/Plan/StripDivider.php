@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Plan;
 use Closure;
 use IdleRidge\Core\Coats\Ballast;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Labour;
 use IdleRidge\Core\Coats\Strip;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Coats\ZoneArea;
@@ -20,9 +21,6 @@ use IdleRidge\Core\Project\Section;
 final readonly class StripDivider
 {
     private const MAX_STRIPS = 60;
-
-    /** Minutes that ballast takes longer round a turnout: a starting value. */
-    private const MINUTES_PER_TURNOUT = 25.0;
 
     private TurnoutToes $toes;
 
@@ -79,8 +77,8 @@ final readonly class StripDivider
     {
         $minutes = $coat->minutesOf($area, $track * $coat->share, $part);
         if ($coat->recipe->family === 'ballast' && $coat->minutes === null) {
-            $minutes +=
-                self::MINUTES_PER_TURNOUT * $coat->share * $coat->recipe->layers($coat->mm) * $this->turnoutsIn($section, $band, $left);
+            $passes = $coat->share * $coat->recipe->layers($coat->mm);
+            $minutes += Labour::BALLAST_MINUTES_PER_TURNOUT * $passes * $this->turnoutsIn($section, $band, $left);
         }
 
         return max(1, (int) ceil($minutes - 1e-9));

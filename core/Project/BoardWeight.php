@@ -6,8 +6,8 @@ namespace IdleRidge\Core\Project;
 
 use IdleRidge\Core\Coats\PlasterLayer;
 use IdleRidge\Core\Cuts\BoardBuild;
+use IdleRidge\Core\Cuts\Densities;
 use IdleRidge\Core\Cuts\FoamStack;
-use IdleRidge\Core\Cuts\FoamWork;
 use IdleRidge\Core\Cuts\Frame;
 use IdleRidge\Core\Cuts\Shell;
 use IdleRidge\Core\Geometry\HeightMesh;
@@ -19,17 +19,6 @@ use IdleRidge\Core\Track\Run;
  */
 final readonly class BoardWeight
 {
-    /** kg/m³ of plaster that has set, and what it weighs wet against dry. */
-    private const PLASTER_KG_PER_M3 = 1100.0;
-
-    private const WET_WEIGHT_FACTOR = 1.6;
-
-    /** kg a metre of track at 16.5 mm gauge; it goes with the square of the gauge. */
-    private const TRACK_KG_PER_M = 0.2;
-
-    /** kg/m² of the board that ribs are cut from. */
-    private const RIB_KG_PER_M2 = 3.0;
-
     /**
      * @param  list<array{part: string, dry: float, wet: float}>  $parts
      * @param  array{float, float, float}  $centre of it dry
@@ -62,26 +51,28 @@ final readonly class BoardWeight
         [$solid, $surface] = [self::solid($shape, $section->base), self::surfaceMiddle($land, $section->base)];
         $parts = [
             self::part('frame', $frame->weight($build), 1.0, [...$middle, -$build->top - $build->timberHigh / 2.0]),
-            self::part('board’s top', ($w * $d * $build->top * Frame::PLYWOOD_KG_PER_M3) / 1e9, 1.0, [...$middle, -$build->top / 2.0]),
+            self::part('board’s top', ($w * $d * $build->top * Densities::PLYWOOD_KG_PER_M3) / 1e9, 1.0, [...$middle, -$build->top / 2.0]),
         ];
         if ($body instanceof FoamStack) {
-            $parts[] = self::part('foam', (($body->foam - $body->carved) * FoamWork::FOAM_KG_PER_M3) / 1e9, 1.0, $solid);
-            $parts[] = self::part('filler', ($body->filler * FoamWork::FILLER_KG_PER_M3) / 1e9, self::WET_WEIGHT_FACTOR, $solid);
+            $parts[] = self::part('foam', (($body->foam - $body->carved) * Densities::FOAM_KG_PER_M3) / 1e9, 1.0, $solid);
+            $parts[] = self::part('filler', ($body->filler * Densities::PLASTER_KG_PER_M3) / 1e9, Densities::WET_OVER_DRY, $solid);
             $parts[] = self::part(
                 $plaster === null ? 'skin' : 'plaster as laid',
-                $plaster->dry ?? ($skin * $land->surface() * self::PLASTER_KG_PER_M3) / 1e9,
-                self::WET_WEIGHT_FACTOR,
+                $plaster->dry ?? ($skin * $land->surface() * Densities::PLASTER_KG_PER_M3) / 1e9,
+                Densities::WET_OVER_DRY,
                 $surface,
             );
         } else {
-            $parts[] = self::part('ribs', ($body->ribArea() * self::RIB_KG_PER_M2) / 1e6, 1.0, $solid);
+            $parts[] = self::part('ribs', ($body->ribArea() * Densities::RIB_BOARD_KG_PER_M2) / 1e6, 1.0, $solid);
             $parts[] = self::part('shell', $body->weight(), $body->weight(true) / max(1e-9, $body->weight()), $surface);
         }
         foreach ($runs as $run) {
             $here = $run->kind === 'track' ? $run->within($w, $d) : null;
             if ($here !== null && $here[1] > $here[0]) {
                 $p = $run->alignment->pointAt(($here[0] + $here[1]) / 2.0);
-                $parts[] = self::part($run->name, (self::TRACK_KG_PER_M * ($gauge / 16.5) ** 2 * ($here[1] - $here[0])) / 1000.0, 1.0, [
+                $parts[] = self::part($run->name, (
+                    Densities::TRACK_KG_PER_M * ($gauge / 16.5) ** 2 * ($here[1] - $here[0]),
+                ) / 1000.0, 1.0, [
                     $p->x,
                     $p->y,
                     $run->grade->heightAt(($here[0] + $here[1]) / 2.0) - $section->base,

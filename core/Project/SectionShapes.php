@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Project;
 
 use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Land\AngleOfRepose;
 use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\Ground;
 use IdleRidge\Core\Land\Heap;
@@ -70,7 +71,7 @@ final class SectionShapes
                         $f->uid,
                         $f->points,
                         $f->figures['foot_mm'] ?? 0.0,
-                        $f->figures['foot_deg'] ?? Heap::NATURAL_SLOPE_DEG,
+                        $f->figures['foot_deg'] ?? AngleOfRepose::EARTH_DEG,
                     ),
                     'pad' => new Pad($f->uid, $f->name, $f->plan(), $f->points[0]->z, $f->figures['batter']),
                     'stream' => Stream::along(

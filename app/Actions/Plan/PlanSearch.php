@@ -80,7 +80,7 @@ final readonly class PlanSearch
                     ? [
                         'moves' => array_map(fn (PlacedMove $p): string => $p->move->id, $better->moves),
                         'last' => (int) $better->lastHandsOn(),
-                        'ready' => (int) $better->ready(0.8),
+                        'ready' => (int) $better->ready($better->work->certainty()),
                     ]
                     : null,
             ] + $state,
@@ -121,7 +121,12 @@ final readonly class PlanSearch
     /** Fewer without a session, then less late, then an earlier last minute, then earlier cured. */
     private static function isBetter(BenchPlan $one, BenchPlan $other): bool
     {
-        $rank = fn (BenchPlan $p): array => [count($p->unplaced), array_sum($p->late()), $p->lastHandsOn() ?? 0, $p->ready(0.8) ?? 0];
+        $rank = fn (BenchPlan $p): array => [
+            count($p->unplaced),
+            array_sum($p->late()),
+            $p->lastHandsOn() ?? 0,
+            $p->ready($p->work->certainty()) ?? 0,
+        ];
 
         return $rank($one) < $rank($other);
     }

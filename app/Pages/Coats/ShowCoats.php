@@ -134,6 +134,7 @@ final readonly class ShowCoats
     /** @return list<array{label: string, figure: Quantity|null, text: string, unit: string}> */
     private function facts(CoatsPage $page): array
     {
+        $sure = Decimal::trimmed(100.0 * $page->plan->work->certainty(), 0);
         $all = array_merge(...array_values($page->states), ...[[]]);
         $laid = count(array_filter($all, fn (CoatState $s): bool => $s->isWhole()));
         $drying = array_filter($all, fn (CoatState $s): bool => in_array($s->state, [DryingState::Wet, DryingState::Setting], true));
@@ -160,7 +161,7 @@ final readonly class ShowCoats
             ],
             [
                 'label' => 'Drying now',
-                'figure' => new Quantity(count($drying), 'coats', 'coats laid and not yet ready for the next at 80 %'),
+                'figure' => new Quantity(count($drying), 'coats', "coats laid and not yet ready for the next at {$sure} %"),
                 'text' => '',
                 'unit' => count($drying) === 1 ? 'coat' : 'coats',
             ],
@@ -352,9 +353,13 @@ final readonly class ShowCoats
         }
         $end = $page->plan->work->endOf($laid);
         $at = fn (Milestone $m): float => isset($laid->recipe->cure->minutes[$m->value])
-            ? $page->plan->work->reached($laid, $m, 0.8) - $end
+            ? $page->plan->work->reached($laid, $m, $page->plan->work->certainty()) - $end
             : 0.0;
-        $through = $page->plan->work->reached($laid, BenchPlan::through($laid->recipe->cure->minutes), 0.8) - $end;
+        $through = $page->plan->work->reached(
+            $laid,
+            BenchPlan::through($laid->recipe->cure->minutes),
+            $page->plan->work->certainty(),
+        ) - $end;
 
         return CureRingDrawing::of(
             $page->plan->work->now - $end,

@@ -62,6 +62,7 @@ final readonly class ShowSchools
                         fn (School $s): array => $this->trial(
                             SchoolTrial::of($work, $section, $picked, $s, $library, $this->body($project, $section, $work, $picked, $s)),
                             $project->layout->currency,
+                            $work->certainty(),
                         ),
                         $questions[$asked] ?? [],
                     ),
@@ -69,8 +70,9 @@ final readonly class ShowSchools
     }
 
     /** @return array{trial: SchoolTrial, rows: list<array{label: string, before?: string, figure: Quantity|null, after: string}>} */
-    private function trial(SchoolTrial $trial, string $currency): array
+    private function trial(SchoolTrial $trial, string $currency, float $certainty): array
     {
+        $sure = Decimal::trimmed(100.0 * $certainty, 0);
         $under = $trial->body > 0.0 ? ['foam or ribs' => Decimal::trimmed($trial->body / 1000.0, 2).' kg'] : [];
 
         return [
@@ -93,7 +95,7 @@ final readonly class ShowSchools
                     'figure' => new Quantity(
                         $trial->days50,
                         'days',
-                        'each coat laid as soon as the one below allows (80 %), in the air of the room',
+                        "each coat laid as soon as the one below allows ({$sure} %), in the air of the room",
                         ['90 %' => Decimal::trimmed($trial->days90, 1).' days'],
                         'starting value',
                         1,

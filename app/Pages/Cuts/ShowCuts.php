@@ -14,7 +14,7 @@ use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use App\Pages\Rail\ShowRail;
 use IdleRidge\Core\Coats\Coat;
-use IdleRidge\Core\Cuts\FoamWork;
+use IdleRidge\Core\Cuts\Densities;
 use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Interchange\Svg;
@@ -281,7 +281,7 @@ final readonly class ShowCuts
                     decimals: 1,
                 ),
                 'unit' => 'l, '.
-                    Decimal::trimmed(((($stack->foam ?? 0.0) - ($stack->carved ?? 0.0)) * FoamWork::FOAM_KG_PER_M3) / 1e9, 2).
+                    Decimal::trimmed(((($stack->foam ?? 0.0) - ($stack->carved ?? 0.0)) * Densities::FOAM_KG_PER_M3) / 1e9, 2).
                     ' kg as it stands',
             ],
             $rest,

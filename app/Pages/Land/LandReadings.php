@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Land;
 
 use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Land\AngleOfRepose;
 use IdleRidge\Core\Land\Heap;
 use IdleRidge\Core\Land\LandBeside;
 use IdleRidge\Core\Measure\Decimal;
@@ -318,7 +319,7 @@ final class LandReadings
         if ($height <= 0.0) {
             return [];
         }
-        $natural = Heap::NATURAL_SLOPE_DEG;
+        $natural = AngleOfRepose::EARTH_DEG;
         $slope = $feature->figures['foot_deg'] ?? $natural;
         $from = [
             'height' => Decimal::trimmed($height, 1).' mm over '.($heap === null ? 'the board' : 'the ground there'),

@@ -10,6 +10,7 @@ use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Pages\Rail\ShowRail;
 use IdleRidge\Core\Measure\ClockWords;
+use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\IdleTime;
 use IdleRidge\Core\Project\Section;
@@ -58,6 +59,7 @@ final readonly class ShowPlanRules
             'first' => $project->sections[0] ?? null,
             'rail' => $this->rail->of($project, null, $work),
             'rules' => $work->rules(),
+            'sure' => Decimal::trimmed(100.0 * $work->certainty(), 0).' %',
             'tools' => $tools + $work->rules()->tools,
             'calendars' => $calendars,
             'words' => $words,

@@ -65,6 +65,7 @@ final readonly class ShowTonight
             'layout' => $layout,
             'project' => $project,
             'page' => $page,
+            'sure' => Decimal::trimmed(100.0 * $work->certainty(), 0).' %',
             'words' => $words,
             'current' => $current,
             'rail' => $this->rail->of($project, null, $work),

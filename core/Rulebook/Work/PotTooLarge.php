@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\MaterialAmount;
+use IdleRidge\Core\Coats\PotLife;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Quantity;
@@ -13,27 +14,6 @@ use IdleRidge\Core\Plan\BenchPlan;
 /** A pot of two parts that sets before it is used up. */
 final class PotTooLarge implements WorkRule
 {
-    private const POT_G_PER_ML = 1.09;
-
-    /** g → minutes; between them by the logarithm of the mass. Starting values. */
-    private const POT_LIFE_MINUTES = [200 => 30.0, 500 => 18.0, 1000 => 10.0];
-
-    public static function potLife(float $grams): float
-    {
-        $masses = array_keys(self::POT_LIFE_MINUTES);
-        if ($grams <= $masses[0]) {
-            return self::POT_LIFE_MINUTES[$masses[0]];
-        }
-        for ($k = 1; $k < count($masses) - 1 && $grams > $masses[$k]; $k++);
-        $share = log($grams / $masses[$k - 1]) / log($masses[$k] / $masses[$k - 1]);
-
-        return max(
-            2.0,
-            self::POT_LIFE_MINUTES[$masses[$k - 1]] +
-                $share * (self::POT_LIFE_MINUTES[$masses[$k]] - self::POT_LIFE_MINUTES[$masses[$k - 1]]),
-        );
-    }
-
     public function ids(): array
     {
         return ['pot-too-large'];
@@ -50,12 +30,12 @@ final class PotTooLarge implements WorkRule
             $grams = array_sum(
                 array_map(
                     fn (MaterialAmount $a): float => in_array($a->unit, ['g', 'ml'], true)
-                        ? $a->amount * ($a->unit === 'ml' ? self::POT_G_PER_ML : 1.0)
+                        ? $a->amount * ($a->unit === 'ml' ? PotLife::DENSITY_G_PER_ML : 1.0)
                         : 0.0,
                     $move->amounts,
                 ),
             );
-            $life = self::potLife($grams);
+            $life = PotLife::minutes($grams);
             if ($life < $move->minutes) {
                 $found[$move->coat->uid] ??= CoatPair::on(
                     $plan,

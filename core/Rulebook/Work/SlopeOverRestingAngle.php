@@ -27,7 +27,7 @@ final class SlopeOverRestingAngle implements WorkRule
         $works = $plan->work->project->works;
         $found = [];
         foreach ($works->coats as $coat) {
-            $limit = $coat->recipe->restingDeg;
+            $limit = $coat->recipe->angleOfReposeDeg;
             foreach ($limit === null ? [] : $works->zones as $zone) {
                 $area = $plan->work->surveys[$zone->section]->zones[$zone->uid] ?? null;
                 if ($zone->uid !== $coat->zone || $area === null) {

@@ -12,9 +12,6 @@ use IdleRidge\Core\Plan\BenchPlan;
 /** Alcohol or solvent in one session, against the air of its room. */
 final class VapourInRoom implements WorkRule
 {
-    /** Share of alcohol in what is sold as 99 %. */
-    private const ALCOHOL_SHARE = 0.99;
-
     public function ids(): array
     {
         return ['vapour'];
@@ -35,7 +32,7 @@ final class VapourInRoom implements WorkRule
                 }
             }
             foreach ($ml as [$sum, $room, $placed]) {
-                $vapour = AlcoholVapour::of($sum, self::ALCOHOL_SHARE, $room->volume, $room->airChanges);
+                $vapour = AlcoholVapour::of($sum, AlcoholVapour::SOLD_SHARE, $room->volume, $room->airChanges);
                 if ($vapour->ppm >= AlcoholVapour::CARE_PPM) {
                     $found[] = CoatPair::on(
                         $plan,

@@ -40,7 +40,7 @@
         @if ($search['offer'])
             <p>
                 <b>A better plan was found:</b> last hands-on minute {{ $words->moment($search['offer']['last']) }}, all cured
-                {{ $words->moment($search['offer']['ready']) }} at 80 %.
+                {{ $words->moment($search['offer']['ready']) }} at {{ $sure }}.
             </p>
             <div class="acts">
                 <button class="btn" name="do" value="take">Take it</button><button class="link" name="do" value="leave">Leave it</button>

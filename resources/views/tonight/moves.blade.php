@@ -2,7 +2,7 @@
 <section class="sheet moves-sheet">
     <header class="mvh">
         <h2>Moves, in order</h2>
-        <span class="meta">what goes in</span><span class="meta">what it opens, 80 %</span><span class="meta">min</span>
+        <span class="meta">what goes in</span><span class="meta">what it opens, {{ $sure }}</span><span class="meta">min</span>
     </header>
     <div class="mv-list">
         @if ($current)

@@ -7,6 +7,7 @@ namespace Tests\Core\Rulebook;
 use IdleRidge\Core\Coats\AlcoholVapour;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\PotLife;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Findings\Finding;
@@ -16,7 +17,6 @@ use IdleRidge\Core\Interchange\Record;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Rulebook\RulePages;
-use IdleRidge\Core\Rulebook\Work\PotTooLarge;
 use IdleRidge\Core\Rulebook\Work\TooDampToDry;
 use IdleRidge\Core\Schedule\BenchTime;
 use Tests\Build;
@@ -42,9 +42,9 @@ final class MaterialRulesTest extends CoatRulesCase
 
     public function test_a_pot_that_sets_before_it_is_poured(): void
     {
-        $this->assertEqualsWithDelta([30.0, 30.0, 18.0, 10.0], array_map(PotTooLarge::potLife(...), [50.0, 200.0, 500.0, 1000.0]), 1e-9);
-        $this->assertEqualsWithDelta(30.0 - (12.0 * log(350.0 / 200.0)) / log(2.5), PotTooLarge::potLife(350.0), 1e-9);
-        $this->assertLessThan(10.0, PotTooLarge::potLife(1400.0));
+        $this->assertEqualsWithDelta([30.0, 30.0, 18.0, 10.0], array_map(PotLife::minutes(...), [50.0, 200.0, 500.0, 1000.0]), 1e-9);
+        $this->assertEqualsWithDelta(30.0 - (12.0 * log(350.0 / 200.0)) / log(2.5), PotLife::minutes(350.0), 1e-9);
+        $this->assertLessThan(10.0, PotLife::minutes(1400.0));
         // On 1000 cm² a pour of t mm weighs 109 t g and takes 10 + 15 min: 3 mm is 360 g with waste, 23.6 min.
         foreach ([2.0 => false, 3.0 => true] as $mm => $speaks) {
             $coats = [

@@ -151,13 +151,13 @@
                         mode="decimal"
                     />
                 @endif
-                @if ($picked->restingDeg !== null)
+                @if ($picked->angleOfReposeDeg !== null)
                     <x-field
                         form="recipe"
                         name="resting_deg"
                         label="Rests at"
                         unit="°"
-                        :value="Decimal::trimmed($picked->restingDeg, 1)"
+                        :value="Decimal::trimmed($picked->angleOfReposeDeg, 1)"
                         mode="decimal"
                     />
                 @endif
