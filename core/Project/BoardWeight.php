@@ -69,14 +69,10 @@ final readonly class BoardWeight
         foreach ($runs as $run) {
             $here = $run->kind === 'track' ? $run->within($w, $d) : null;
             if ($here !== null && $here[1] > $here[0]) {
-                $p = $run->alignment->pointAt(($here[0] + $here[1]) / 2.0);
-                $parts[] = self::part($run->name, (
-                    Densities::TRACK_KG_PER_M * ($gauge / 16.5) ** 2 * ($here[1] - $here[0]),
-                ) / 1000.0, 1.0, [
-                    $p->x,
-                    $p->y,
-                    $run->grade->heightAt(($here[0] + $here[1]) / 2.0) - $section->base,
-                ]);
+                $middle = ($here[0] + $here[1]) / 2.0;
+                $p = $run->alignment->pointAt($middle);
+                $weight = (Densities::TRACK_KG_PER_M * ($gauge / 16.5) ** 2 * ($here[1] - $here[0])) / 1000.0;
+                $parts[] = self::part($run->name, $weight, 1.0, [$p->x, $p->y, $run->grade->heightAt($middle) - $section->base]);
             }
         }
         $parts = array_values(array_filter($parts, fn (array $p): bool => $p['dry'] > 0.0));
