@@ -33,7 +33,7 @@ final class PlanChecker
             $job = $problem->jobs[$id];
             $end = $start + $job->minutes;
             for ($minute = $start; $minute < $end; $minute++) {
-                $hands[$minute] = ($hands[$minute] ?? 0) + $job->hands;
+                $hands[$minute] = ($hands[$minute] ?? 0) + $job->demand;
                 if ($hands[$minute] > ($there[$minute] ?? 0)) {
                     $faults[] = "too few hands for {$id} at {$minute}";
                 }

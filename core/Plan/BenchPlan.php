@@ -7,6 +7,8 @@ namespace IdleRidge\Core\Plan;
 use Closure;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Measure\Budget;
+use IdleRidge\Core\Measure\StepBudget;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Schedule\Problem;
@@ -35,24 +37,23 @@ final readonly class BenchPlan
     ) {
     }
 
-    public static function make(BenchWork $work, int $steps = self::ORDERS_TRIED): self
+    public static function make(BenchWork $work, ?Budget $budget = null): self
     {
-        return self::of($work, self::solve($work, $steps));
+        return self::of($work, self::solve($work, $budget));
     }
 
     /**
      * The search alone: what it finds holds for the same work until its `planFrom` moves on.
      *
-     * @param  float  $seconds given, the search goes on for so long instead of `$steps`
-     * @param  Closure(float): bool|null  $each told the share of the time that is spent; false ends the search
+     * @param  Budget|null  $budget what may be spent instead of the usual number of orders
+     * @param  Closure(float): bool|null  $each told the share that is spent; false ends the search
      * @param  int|null  $until sessions after this moment are left aside
      * @return array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int} starts and ends in minutes of Unix
      *     time; moves for which no session is warm enough
      */
     public static function solve(
         BenchWork $work,
-        int $steps = self::ORDERS_TRIED,
-        ?float $seconds = null,
+        ?Budget $budget = null,
         ?Closure $each = null,
         int $seed = self::SEED,
         ?int $until = null,
@@ -62,9 +63,8 @@ final readonly class BenchPlan
         // What can never start would make the whole infeasible: it stays out, and so does what waits for it.
         $answer = Solver::solve(
             $problem->without(self::hopeless($problem)),
-            $seconds ?? 20.0,
+            $budget ?? new StepBudget(self::ORDERS_TRIED),
             $seed,
-            $seconds === null ? $steps : PHP_INT_MAX,
             $work->rules()->first === [] ? [] : [$of->jobs($work->rules()->first)],
             $each,
         );

@@ -27,7 +27,7 @@ final readonly class Job
     public function __construct(
         public string $id,
         public int $minutes,
-        public int $hands = 1,
+        public int $demand = 1,
         array $tools = [],
         public string $section = '',
         public int $notBefore = 0,
@@ -41,7 +41,7 @@ final readonly class Job
             throw new InvalidValue('A job needs an id.', 'id');
         }
         InvalidValue::unlessBetween($minutes, 1, 10_080, 'The job’s time', 'min', 'minutes');
-        InvalidValue::unlessBetween($hands, 1, 50, 'The hands of a job', '', 'hands');
+        InvalidValue::unlessBetween($demand, 1, 50, 'The hands of a job', '', 'hands');
         InvalidValue::unlessBetween($group, 0, 1000, 'The turn', '', 'group');
         $this->tools = array_values(array_unique([...$tools, ...array_keys($holds)]));
     }

@@ -19,7 +19,7 @@ final class LowerBound
         foreach ($problem->jobs as $id => $job) {
             $head = $windows->of[$id][0][0];
             $bound = max($bound, $head + $tails[$id]);
-            $jobs[] = [$tails[$id] - $job->minutes, $head, $job->minutes * $job->hands];
+            $jobs[] = [$tails[$id] - $job->minutes, $head, $job->minutes * $job->demand];
         }
         usort($jobs, fn (array $a, array $b): int => $b[0] <=> $a[0]);
         $work = 0;
@@ -39,16 +39,16 @@ final class LowerBound
     private static function workedOff(Problem $problem, int $from, int $work): int
     {
         foreach ($problem->sessions as $k => [, $to]) {
-            foreach ($problem->steps[$k] as $s => [$begin, $hands]) {
+            foreach ($problem->steps[$k] as $s => [$begin, $capacity]) {
                 $end = $problem->steps[$k][$s + 1][0] ?? $to;
                 $begin = max($begin, $from);
                 if ($end <= $begin) {
                     continue;
                 }
-                if ($work <= ($end - $begin) * $hands) {
-                    return $begin + (int) ceil($work / $hands);
+                if ($work <= ($end - $begin) * $capacity) {
+                    return $begin + (int) ceil($work / $capacity);
                 }
-                $work -= ($end - $begin) * $hands;
+                $work -= ($end - $begin) * $capacity;
             }
         }
 

@@ -30,7 +30,7 @@ final readonly class Problem
      * @param  list<Job>  $jobs
      * @param  list<Precedence>  $waits
      * @param  list<array{string, string}>  $apart
-     * @param  list<int|list<array{int, int}>>  $sessionHands hands in each session, or from when on how many; the problem’s where none is
+     * @param  list<int|list<array{int, int}>>  $sessionCapacity hands in each session, or from when on how many; the problem’s where none is
      *     given
      * @param  array<string, list<array{int, int}>>  $taken tool → from when to when something else has one
      *
@@ -38,17 +38,17 @@ final readonly class Problem
      */
     public function __construct(
         public int $horizon,
-        public int $hands,
+        public int $capacity,
         public array $tools,
         public array $sessions,
         array $jobs,
         public array $waits = [],
         public array $apart = [],
-        array $sessionHands = [],
+        array $sessionCapacity = [],
         public array $taken = [],
     ) {
         InvalidValue::unlessBetween($horizon, 1, 10_000_000, 'The horizon', 'min', '/horizon');
-        InvalidValue::unlessBetween($hands, 1, 50, 'The hands', '', '/hands');
+        InvalidValue::unlessBetween($capacity, 1, 50, 'The hands', '', '/hands');
         $last = 0;
         foreach ($sessions as $k => [$from, $to]) {
             if ($to <= $from) {
@@ -92,7 +92,7 @@ final readonly class Problem
 
         $steps = [];
         foreach ($sessions as $k => [$from]) {
-            $here = $sessionHands[$k] ?? $hands;
+            $here = $sessionCapacity[$k] ?? $capacity;
             $steps[] = is_int($here) ? [[$from, $here]] : $here;
         }
 
@@ -115,7 +115,7 @@ final readonly class Problem
             ? $this
             : new self(
                 $this->horizon,
-                $this->hands,
+                $this->capacity,
                 $this->tools,
                 $this->sessions,
                 array_values(array_diff_key($this->jobs, $gone)),
@@ -129,7 +129,7 @@ final readonly class Problem
     }
 
     /** The most hands there are at once in a session. */
-    public function mostHands(int $session): int
+    public function maxCapacity(int $session): int
     {
         return max([0, ...array_column($this->steps[$session], 1)]);
     }
@@ -138,8 +138,8 @@ final readonly class Problem
     public function capacity(int $session): int
     {
         $sum = 0;
-        foreach ($this->steps[$session] as $k => [$from, $hands]) {
-            $sum += (($this->steps[$session][$k + 1][0] ?? $this->sessions[$session][1]) - $from) * $hands;
+        foreach ($this->steps[$session] as $k => [$from, $capacity]) {
+            $sum += (($this->steps[$session][$k + 1][0] ?? $this->sessions[$session][1]) - $from) * $capacity;
         }
 
         return $sum;

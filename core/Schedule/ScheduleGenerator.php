@@ -226,7 +226,7 @@ final class ScheduleGenerator
             $at = $this->starts[$other];
             $until = $at + $this->problem->jobs[$other]->minutes;
             if ($at < $end && $until > $start) {
-                $events[] = [$at, $until, $this->problem->jobs[$other]->hands];
+                $events[] = [$at, $until, $this->problem->jobs[$other]->demand];
                 $next = min($next, $until);
                 if ($at > $start) {
                     $minutes[] = $at;
@@ -244,10 +244,10 @@ final class ScheduleGenerator
         }
         // Between these minutes nothing changes.
         foreach ($minutes as $minute) {
-            $hands = $job->hands;
+            $demand = $job->demand;
             foreach ($events as [$at, $until, $its]) {
                 if ($at <= $minute && $until > $minute) {
-                    $hands += $its;
+                    $demand += $its;
                 }
             }
             $most = 0;
@@ -256,7 +256,7 @@ final class ScheduleGenerator
                     $most = $there;
                 }
             }
-            if ($hands > $most) {
+            if ($demand > $most) {
                 return $next;
             }
         }

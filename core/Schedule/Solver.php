@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Schedule;
 
 use Closure;
+use IdleRidge\Core\Measure\Budget;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
@@ -29,14 +30,14 @@ final class Solver
     private const EAGER_SHARE = 0.5;
 
     /**
+     * @param  Budget  $budget a step of it is one order tried after the first ones
      * @param  list<list<string>>  $first orders to try first, such as that of an earlier plan
      * @param  Closure(float): bool|null  $each called with the share of the budget that is spent; false ends the search
      */
     public static function solve(
         Problem $problem,
-        float $seconds = 2.0,
+        Budget $budget,
         int $seed = 1,
-        int $steps = PHP_INT_MAX,
         array $first = [],
         ?Closure $each = null,
     ): Timetable {
@@ -61,17 +62,16 @@ final class Solver
         }
         $tails = self::tails($problem, $order);
         $bound = LowerBound::of($problem, $windows, $tails);
-        $worth = new Objective($problem);
+        $objective = new Objective($problem);
         $best = self::search(
             $problem,
             new ScheduleGenerator($problem, $windows),
-            $worth,
+            $objective,
             $order,
             $tails,
             $bound,
-            $seconds,
+            $budget,
             $seed,
-            $steps,
             $first,
             $each,
         );
@@ -81,7 +81,7 @@ final class Solver
         ksort($best);
         $finish = self::finish($problem, $best);
 
-        return new Timetable($finish === $bound && $worth->isFinishAlone() ? 'optimal' : 'feasible', $finish, $bound, $best);
+        return new Timetable($finish === $bound && $objective->isFinishAlone() ? 'optimal' : 'feasible', $finish, $bound, $best);
     }
 
     /**
@@ -124,72 +124,71 @@ final class Solver
     private static function search(
         Problem $problem,
         ScheduleGenerator $generator,
-        Objective $worth,
+        Objective $objective,
         array $listed,
         array $tails,
         int $bound,
-        float $seconds,
+        Budget $budget,
         int $seed,
-        int $steps,
         array $first,
         ?Closure $each,
     ): ?array {
         $random = new Randomizer(new Xoshiro256StarStar($seed));
-        $began = hrtime(true);
-        $until = $began + (int) ($seconds * 1e9);
+        $budget->spent();
         $byTail = self::sorted(
             $listed,
             fn (string $id): array => [$problem->jobs[$id]->group, $problem->jobs[$id]->due ?? PHP_INT_MAX, -$tails[$id]],
         );
         $best = null;
-        $bestWorth = null;
+        $bestValue = null;
         $current = $byTail;
         $currentCost = INF;
         $all = array_map('strval', array_keys($problem->jobs));
         foreach ([...array_map(fn (array $order): array => self::completed($order, $all), $first), $all, $listed, $byTail] as $order) {
             foreach ([true, false] as $eager) {
                 $starts = $generator->place($order, eager: $eager);
-                $cost = $worth->cost($starts);
-                if ($starts !== null && ($bestWorth === null || $worth->of($starts) < $bestWorth)) {
-                    [$best, $bestWorth, $current, $currentCost] = [$starts, $worth->of($starts), $order, $cost];
+                $cost = $objective->cost($starts);
+                if ($starts !== null && ($bestValue === null || $objective->of($starts) < $bestValue)) {
+                    [$best, $bestValue, $current, $currentCost] = [$starts, $objective->of($starts), $order, $cost];
                 }
-                if ($best !== null && hrtime(true) > $until) {
+                if ($best !== null && $budget->spent() >= 1.0) {
                     break 2;
                 }
             }
         }
         $heat = self::START_TEMPERATURE;
-        $held = $best === null ? null : self::holding($problem, $best);
-        for ($step = 0; $step < $steps && hrtime(true) < $until; $step++) {
-            if ($bestWorth !== null && $worth->isFinishAlone() && $bestWorth[1] <= $bound) {
+        $critical = $best === null ? null : self::criticalChain($problem, $best);
+        for ($step = 0; $budget->take(); $step++) {
+            if ($bestValue !== null && $objective->isFinishAlone() && $bestValue[1] <= $bound) {
                 break;
             }
-            if ($each !== null && $step % 20 === 0 && ! $each((hrtime(true) - $began) / 1e9 / $seconds)) {
+            if ($each !== null && $step % 20 === 0 && ! $each($budget->spent())) {
                 break;
             }
             if ($step % self::FRESH_AFTER === self::FRESH_AFTER - 1) {
                 // A fresh beginning, urgent work first but for chance.
                 $urgency = array_map(fn (int $tail): float => $tail * (0.6 + 0.8 * self::chance($random)), $tails);
                 $current = self::sorted($byTail, fn (string $id): array => [$problem->jobs[$id]->group, -$urgency[$id]]);
-                [$currentCost, $held] = [INF, null];
+                [$currentCost, $critical] = [INF, null];
                 $heat = self::START_TEMPERATURE;
             }
             $trial =
-                $held !== null && self::chance($random) < self::PULL_FORWARD_SHARE
-                    ? self::drawn($current, $held, $random)
+                $critical !== null && self::chance($random) < self::PULL_FORWARD_SHARE
+                    ? self::pullForward($current, $critical, $random)
                     : self::changed($current, $random);
             $starts = $generator->place($trial, eager: self::chance($random) < self::EAGER_SHARE);
-            $cost = $worth->cost($starts);
+            $cost = $objective->cost($starts);
             if (
                 $starts !== null &&
                 ($cost <= $currentCost || self::chance($random) < exp(($currentCost - $cost) / ($heat * $currentCost)))
             ) {
                 // In the order of its starts the same plan comes out, and a change of place means what it says.
                 asort($starts);
-                [$current, $currentCost, $held] = [array_map('strval', array_keys($starts)), $cost, self::holding($problem, $starts)];
+                [$current, $currentCost] = [array_map('strval', array_keys($starts)), $cost];
+                $critical = self::criticalChain($problem, $starts);
             }
-            if ($starts !== null && ($bestWorth === null || $worth->of($starts) < $bestWorth)) {
-                [$best, $bestWorth] = [$starts, $worth->of($starts)];
+            if ($starts !== null && ($bestValue === null || $objective->of($starts) < $bestValue)) {
+                [$best, $bestValue] = [$starts, $objective->of($starts)];
             }
             $heat *= self::COOLING;
         }
@@ -229,7 +228,7 @@ final class Solver
      * @param  array<string, int>  $starts
      * @return non-empty-list<string>
      */
-    private static function holding(Problem $problem, array $starts): array
+    private static function criticalChain(Problem $problem, array $starts): array
     {
         $last = '';
         $latest = -1;
@@ -268,12 +267,12 @@ final class Solver
      * One of the jobs that hold up the end, earlier; what it waits for goes with it.
      *
      * @param  list<string>  $order
-     * @param  non-empty-list<string>  $held
+     * @param  non-empty-list<string>  $critical
      * @return list<string>
      */
-    private static function drawn(array $order, array $held, Randomizer $random): array
+    private static function pullForward(array $order, array $critical, Randomizer $random): array
     {
-        $id = $held[$random->getInt(0, count($held) - 1)];
+        $id = $critical[$random->getInt(0, count($critical) - 1)];
         $from = (int) array_search($id, $order, true);
         array_splice($order, $from, 1);
         array_splice($order, $random->getInt(0, max(0, $from - 1)), 0, [$id]);

@@ -63,7 +63,7 @@ final readonly class StartWindows
     {
         $out = [];
         foreach ($problem->sessions as $k => [$from, $to]) {
-            if ($to - $from < $job->minutes || $job->hands > $problem->mostHands($k)) {
+            if ($to - $from < $job->minutes || $job->demand > $problem->maxCapacity($k)) {
                 continue;
             }
             foreach ($job->allowed ?? [[$from, $to]] as [$first, $last]) {
@@ -79,12 +79,12 @@ final readonly class StartWindows
 
     private static function nowhere(Problem $problem, Job $job): string
     {
-        $most = max([0, ...array_map($problem->mostHands(...), array_keys($problem->sessions))]);
+        $most = max([0, ...array_map($problem->maxCapacity(...), array_keys($problem->sessions))]);
         $long = array_filter($problem->sessions, fn (array $s): bool => $job->minutes <= $s[1] - $s[0]);
 
         return match (true) {
             $problem->sessions === [] => 'Nothing can be planned: add an evening.',
-            $job->hands > $most => "“{$job->id}” needs {$job->hands} hands where there are {$most}.",
+            $job->demand > $most => "“{$job->id}” needs {$job->demand} hands where there are {$most}.",
             $long === [] => "“{$job->id}” takes {$job->minutes} minutes, longer than any session.",
             default => "“{$job->id}” finds no session in which it may start.",
         };

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 // Called by bin/bench. Every figure is the median of several runs in one process, after one to warm up.
 
+use App\Computed\Clock\SearchTime;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\SectionSurvey;
 use IdleRidge\Core\Coats\Zone;
@@ -187,7 +188,7 @@ function nest(int $count): callable
     }
     $problem = new NestProblem([new NestSheet('s', 1250.0, 600.0, 20)], $pieces, 2.0, 0.0);
 
-    return fn () => Nester::lay($problem, 0.0, 1);
+    return fn () => Nester::lay($problem, null, 1);
 }
 
 $rows = [];
@@ -219,7 +220,7 @@ foreach (
 $plans = [];
 foreach (['s10-01', 's10-04', 's10-06', 's20-02', 's20-07', 'infeasible-01'] as $name) {
     $best = Fixtures::json("schedule/{$name}.answer.json")['finish'];
-    $plan = Solver::solve(BenchProblemFile::read(Fixtures::text("schedule/{$name}.json")), 2.0);
+    $plan = Solver::solve(BenchProblemFile::read(Fixtures::text("schedule/{$name}.json")), SearchTime::of(2.0));
     $plans[] = sprintf(
         '| %s | %s | %s | %s | %s |',
         $name,
@@ -235,9 +236,9 @@ foreach ([[60, 8, range(1, 10), 2.0], [300, 12, [1, 2, 3], 2.0]] as [$jobs, $wee
         memory_reset_peak_usage();
         $before = memory_get_usage();
         $start = hrtime(true);
-        Solver::solve($problem, 0.0);
+        Solver::solve($problem, SearchTime::of(0.0));
         $first = (hrtime(true) - $start) / 1e9;
-        $plan = Solver::solve($problem, $seconds);
+        $plan = Solver::solve($problem, SearchTime::of($seconds));
         $plans[] = sprintf(
             '| %d jobs in %d weeks, seed %d; first plan after %.1f s, %.0f MB | %s | %s | over %d | %.2f %% over the bound |',
             $jobs,

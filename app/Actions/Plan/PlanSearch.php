@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
+use App\Computed\Clock\SearchTime;
 use App\Computed\Clock\UlidGenerator;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
@@ -52,7 +53,7 @@ final readonly class PlanSearch
         $plan = $this->desk->planOf($project, $this->desk->minute());
         $found = BenchPlan::solve(
             $plan->work,
-            seconds: (float) config('ridge.search_seconds'),
+            SearchTime::of((float) config('ridge.search_seconds')),
             seed: 1 + ($plan->work->now % 10_000),
             each: function (float $share) use ($layout, $search): bool {
                 $state = $this->state($layout);

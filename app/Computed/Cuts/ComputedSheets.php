@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Computed\Cuts;
 
+use App\Computed\Clock\SearchTime;
 use App\Computed\ComputedCache;
 use App\Computed\Land\ComputedLand;
 use IdleRidge\Core\Cuts\CutSettings;
@@ -22,7 +23,7 @@ final readonly class ComputedSheets
 {
     public const ROUNDS = 8;
 
-    private const SECONDS = 0.8;
+    private const SECONDS_PER_ROUND = 0.8;
 
     private const MAX_SHEETS = 60;
 
@@ -37,7 +38,7 @@ final readonly class ComputedSheets
         if ($nested === [] || ($closer && $round < self::ROUNDS)) {
             $first = $nested === [];
             foreach ($problems as $thickness => $problem) {
-                $found = Nester::lay($problem, $first ? 0.0 : self::SECONDS / count($problems), $round + 1);
+                $found = Nester::lay($problem, $first ? null : SearchTime::of(self::SECONDS_PER_ROUND / count($problems)), $round + 1);
                 $best = $nested[$thickness] ?? $found;
                 $nested[$thickness] = self::rank($found) < self::rank($best) ? $found : $best;
             }

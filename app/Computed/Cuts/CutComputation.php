@@ -115,10 +115,8 @@ final class CutComputation
                 $sheets,
                 array_keys($sheets),
             );
-            foreach (
-                Nester::lay(new NestProblem($kinds, array_slice($pieces, 0, NestProblem::MAX_PIECES), $cuts->kerf, $cuts->margin), 0.0, 1)
-                    ->used as $used
-            ) {
+            $problem = new NestProblem($kinds, array_slice($pieces, 0, NestProblem::MAX_PIECES), $cuts->kerf, $cuts->margin);
+            foreach (Nester::lay($problem)->used as $used) {
                 $laid[] = $sheets[(int) substr($used['sheet'], 1)];
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Computed\Clock\SearchTime;
 use App\Pages\Cuts\SheetDrawing;
 use IdleRidge\Core\Cuts\Nesting\Nester;
 use IdleRidge\Core\Interchange\NestFile;
@@ -18,7 +19,7 @@ final class NestCommand extends RidgeCommand
     protected function answer(): array
     {
         $problem = NestFile::read($this->contents($this->file()));
-        $nested = Nester::lay($problem, $this->number('seconds', 0.0, 600.0, 's'), (int) $this->number('seed', 0.0, 1e9));
+        $nested = Nester::lay($problem, SearchTime::of($this->number('seconds', 0.0, 600.0, 's')), (int) $this->number('seed', 0.0, 1e9));
         if ($this->word('svg') !== '') {
             $this->put($this->word('svg'), SheetDrawing::file(['all' => $problem], ['all' => $nested]));
         }

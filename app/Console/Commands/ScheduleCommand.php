@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Computed\Clock\SearchTime;
 use IdleRidge\Core\Interchange\BenchProblemFile;
 use IdleRidge\Core\Schedule\JobReasons;
 use IdleRidge\Core\Schedule\Solver;
@@ -17,7 +18,7 @@ final class ScheduleCommand extends RidgeCommand
     protected function answer(): array
     {
         $problem = BenchProblemFile::read($this->contents($this->file()));
-        $plan = Solver::solve($problem, $this->number('seconds', 0.0, 600.0, 's'), (int) $this->number('seed', 0.0, 1e9));
+        $plan = Solver::solve($problem, SearchTime::of($this->number('seconds', 0.0, 600.0, 's')), (int) $this->number('seed', 0.0, 1e9));
 
         return [
             'status' => $plan->status,

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts\Nesting;
 
+use IdleRidge\Core\Measure\Budget;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\StepBudget;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -46,28 +48,28 @@ final class Nester
     }
 
     /**
-     * @param  float  $seconds how long the order may be improved; 0 for one pass
+     * @param  Budget|null  $budget what the order may be improved with, a step of it one other order; none for a single pass
      * @param  (callable(float): bool)|null  $goOn told how far it is, 0 … 1; false ends it with what there is
      *
      * @throws InvalidValue when there is no sheet at all
      */
-    public static function lay(NestProblem $problem, float $seconds = 2.0, int $seed = 1, ?callable $goOn = null): NestResult
+    public static function lay(NestProblem $problem, ?Budget $budget = null, int $seed = 1, ?callable $goOn = null): NestResult
     {
         if (array_sum(array_map(fn (NestSheet $s): int => $s->count, $problem->sheets)) === 0 && $problem->pieces !== []) {
             throw new InvalidValue('There is no sheet to cut from.', 'sheets');
         }
 
-        return (new self($problem))->search($seconds, $seed, $goOn);
+        return (new self($problem))->search($budget ?? new StepBudget(0), $seed, $goOn);
     }
 
     /** @param  (callable(float): bool)|null  $goOn */
-    private function search(float $seconds, int $seed, ?callable $goOn): NestResult
+    private function search(Budget $budget, int $seed, ?callable $goOn): NestResult
     {
         $random = new Randomizer(new Mt19937($seed));
         $order = $this->fit;
         usort($order, fn (int $a, int $b): int => $this->problem->pieces[$b]->area <=> $this->problem->pieces[$a]->area);
         $turns = [];
-        $begin = hrtime(true);
+        $budget->spent();
         [$best, $bestScore] = $this->filled($order, $turns);
         $score = $bestScore;
         // Two more first orders: by the longer side, and by height.
@@ -79,9 +81,9 @@ final class Nester
                 [$order, $score, $best, $bestScore] = [$other, $itsScore, $nested, $itsScore];
             }
         }
-        while (count($order) > 1) {
-            $share = $seconds > 0.0 ? (hrtime(true) - $begin) / 1e9 / $seconds : 1.0;
-            if ($share >= 1.0 || ($goOn !== null && ! $goOn($share))) {
+        while (count($order) > 1 && $budget->take()) {
+            $share = $budget->spent();
+            if ($goOn !== null && ! $goOn($share)) {
                 break;
             }
             [$next, $nextTurns] = $this->changed($order, $turns, $random);

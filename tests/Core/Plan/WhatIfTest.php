@@ -10,6 +10,7 @@ use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\StepBudget;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Countdown;
 use IdleRidge\Core\Plan\IdleTime;
@@ -201,7 +202,7 @@ final class WhatIfTest extends TestCase
             $this->assertSame([], BenchPlanChecker::faults($plan), "seed {$seed}");
             // What a plan of everything has done by then is no more work than what is done for that alone.
             $minutes = fn (array $placed): int => array_sum(array_map(fn (PlacedMove $p): int => $p->minutes(), $placed));
-            $all = array_filter(BenchPlan::make($work, 10)->moves, fn (PlacedMove $p): bool => $p->end <= $until);
+            $all = array_filter(BenchPlan::make($work, new StepBudget(10))->moves, fn (PlacedMove $p): bool => $p->end <= $until);
             $this->assertGreaterThanOrEqual(0.6 * $minutes($all), $minutes(array_column($by->moves, 'placed')), "seed {$seed}");
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Schedule;
 
+use IdleRidge\Core\Measure\StepBudget;
 use IdleRidge\Core\Schedule\Job;
 use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Schedule\Problem;
@@ -26,7 +27,7 @@ final class ExhaustiveTest extends TestCase
         for ($seed = 1; $seed <= 120; $seed++) {
             $problem = $this->random($seed);
             $optimum = $this->optimum($problem);
-            $plan = Solver::solve($problem, 20.0, $seed, 150);
+            $plan = Solver::solve($problem, new StepBudget(150), $seed);
             if ($optimum === null) {
                 $this->assertNull($plan->finish, "seed {$seed}: no plan exists");
                 $this->assertContains($plan->status, ['infeasible', 'unknown']);
@@ -224,10 +225,10 @@ final class ExhaustiveTest extends TestCase
             }
         }
         for ($minute = $start; $minute < $end; $minute += self::STEP) {
-            $hands = $job->hands;
+            $hands = $job->demand;
             foreach ($starts as $other => $at) {
                 if ($at <= $minute && $minute < $at + $problem->jobs[$other]->minutes) {
-                    $hands += $problem->jobs[$other]->hands;
+                    $hands += $problem->jobs[$other]->demand;
                     if (
                         array_intersect($job->tools, $problem->jobs[$other]->tools) !== [] ||
                         in_array([$other, $id], $problem->apart, true)
@@ -236,7 +237,7 @@ final class ExhaustiveTest extends TestCase
                     }
                 }
             }
-            if ($hands > $problem->hands) {
+            if ($hands > $problem->capacity) {
                 return false;
             }
         }

@@ -6,6 +6,7 @@ namespace Tests\Core\Schedule;
 
 use IdleRidge\Core\Interchange\BenchProblemFile;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\StepBudget;
 use IdleRidge\Core\Schedule\Job;
 use IdleRidge\Core\Schedule\JobReasons;
 use IdleRidge\Core\Schedule\Objective;
@@ -32,7 +33,7 @@ final class ScheduleTest extends TestCase
         $file = Fixtures::json("schedule/{$name}.json");
         $of = Fixtures::json("schedule/{$name}.answer.json");
         $problem = BenchProblemFile::read(Fixtures::text("schedule/{$name}.json"));
-        $plan = Solver::solve($problem, 0.4);
+        $plan = Solver::solve($problem, new StepBudget(400));
         if ($of['status'] === 'infeasible') {
             $this->assertSame('infeasible', $plan->status);
             $this->assertStringContainsString('has to follow', (string) $plan->why);
@@ -55,7 +56,7 @@ final class ScheduleTest extends TestCase
     {
         for ($seed = 1; $seed <= 200; $seed++) {
             $file = self::random($seed);
-            $plan = Solver::solve(BenchProblemFile::read((string) json_encode($file)), 0.01, $seed);
+            $plan = Solver::solve(BenchProblemFile::read((string) json_encode($file)), new StepBudget(5), $seed);
             $this->assertContains($plan->status, ['optimal', 'feasible', 'infeasible', 'unknown']);
             if ($plan->finish !== null) {
                 $this->assertSame([], PlanChecker::faults($file, $plan->starts), "seed {$seed}");
@@ -70,15 +71,16 @@ final class ScheduleTest extends TestCase
     {
         for ($seed = 1; $seed <= 60; $seed++) {
             $problem = BenchProblems::of(18, 3, $seed);
-            $plan = Solver::solve($problem, 20.0, $seed, 15);
+            $plan = Solver::solve($problem, new StepBudget(15), $seed);
             $this->assertContains($plan->status, ['optimal', 'feasible'], "seed {$seed}");
             $this->assertSame([], PlanChecker::faultsOf($problem, $plan->starts), "seed {$seed}");
             $this->assertGreaterThanOrEqual($plan->lowerBound, $plan->finish, "seed {$seed}");
-            $this->assertEquals($plan, Solver::solve($problem, 20.0, $seed, 15), 'the same steps, the same plan');
+            $this->assertEquals($plan, Solver::solve($problem, new StepBudget(15), $seed), 'the same steps, the same plan');
             // Begun from its own order a search can only end as well or better.
             $order = array_map('strval', array_keys($plan->starts));
             usort($order, fn (string $a, string $b): int => $plan->starts[$a] <=> $plan->starts[$b]);
-            $this->assertLessThanOrEqual($plan->finish, Solver::solve($problem, 20.0, $seed + 1, 3, [$order])->finish, "seed {$seed}");
+            $anew = Solver::solve($problem, new StepBudget(3), $seed + 1, [$order]);
+            $this->assertLessThanOrEqual($plan->finish, $anew->finish, "seed {$seed}");
         }
     }
 
@@ -94,9 +96,9 @@ final class ScheduleTest extends TestCase
             [$job('long', 55), $job('short', 20, $due)],
             [Precedence::of('long', 'short', 1300, null)],
         );
-        $this->assertSame(1560, Solver::solve($problem(null), 0.05)->finish);
+        $this->assertSame(1560, Solver::solve($problem(null), new StepBudget(60))->finish);
         $free = new Problem(5000, 1, [], [[100, 160], [1540, 1600]], [$job('a', 60), $job('b', 30, 200)]);
-        $plan = Solver::solve($free, 0.05);
+        $plan = Solver::solve($free, new StepBudget(60));
         $this->assertSame(['a' => 1540, 'b' => 100], $plan->starts);
         $this->assertSame([0, 1600.0], array_slice((new Objective($free))->of($plan->starts), 0, 2));
         $this->assertSame(1370, (new Objective($free))->of(['a' => 100, 'b' => 1540])[0], 'minutes late');
@@ -111,10 +113,10 @@ final class ScheduleTest extends TestCase
                 'jobs' => [self::job('a', 60), self::job('b', 50)],
                 'waits' => [self::wait('a', 'b', 0), self::wait('a', 'b', 5, 100)],
             ] + self::problem();
-        $plan = Solver::solve(BenchProblemFile::read((string) json_encode($touching)), 0.05);
+        $plan = Solver::solve(BenchProblemFile::read((string) json_encode($touching)), new StepBudget(60));
         $this->assertSame(['a' => 100, 'b' => 165], $plan->starts, 'of two waits the longer holds');
         $against = ['waits' => [self::wait('a', 'b', 0, 10), self::wait('a', 'b', 30)]] + $touching;
-        $this->assertSame('infeasible', Solver::solve(BenchProblemFile::read((string) json_encode($against)), 0.05)->status);
+        $this->assertSame('infeasible', Solver::solve(BenchProblemFile::read((string) json_encode($against)), new StepBudget(60))->status);
         $ring = BenchProblemFile::read(
             (string) json_encode(
                 [
@@ -126,7 +128,7 @@ final class ScheduleTest extends TestCase
         $circle = $ring->circle();
         sort($circle);
         $this->assertSame(['b', 'c'], $circle);
-        $this->assertStringContainsString('“b”', (string) Solver::solve($ring, 0.05)->why);
+        $this->assertStringContainsString('“b”', (string) Solver::solve($ring, new StepBudget(60))->why);
         $this->assertSame([], BenchProblemFile::read((string) json_encode($touching))->circle());
     }
 
@@ -145,7 +147,7 @@ final class ScheduleTest extends TestCase
                 'no sessions allow' => ['jobs' => [self::job('a', 10), self::job('b', 10)], 'waits' => [self::wait('a', 'b', 200, 300)]],
             ] as $words => $with
         ) {
-            $plan = Solver::solve(BenchProblemFile::read((string) json_encode($with + self::problem())), 0.05);
+            $plan = Solver::solve(BenchProblemFile::read((string) json_encode($with + self::problem())), new StepBudget(60));
             $this->assertSame('infeasible', $plan->status, $words);
             $this->assertStringContainsString($words, (string) $plan->why);
         }

@@ -11,6 +11,7 @@ use IdleRidge\Core\Cuts\Nesting\NestResult;
 use IdleRidge\Core\Cuts\Nesting\NestSheet;
 use IdleRidge\Core\Interchange\NestFile;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\StepBudget;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 use Tests\Fixtures;
@@ -24,7 +25,7 @@ final class NestTest extends TestCase
         // Sheets, and length, that a good packer of bounding boxes needs; what is left out fits no sheet.
         foreach (['hill-06' => [1, 889.9, []], 'long-08' => [3, 2733.2, ['p04']]] as $name => [$sheets, $boxes, $unplaced]) {
             $problem = NestFile::read(Fixtures::text("nest/{$name}.json"));
-            $answer = Nester::lay($problem, 1.0);
+            $answer = Nester::lay($problem, new StepBudget(120));
             $this->assertSame([], NestChecker::faults($problem, $answer), $name);
             $this->assertSame($unplaced, $answer->unplaced, $name);
             $this->assertLessThanOrEqual($sheets, count($answer->used), $name);
@@ -66,7 +67,7 @@ final class NestTest extends TestCase
                 mt_rand(0, 10),
                 mt_rand(0, 1) === 1 ? [0.0, 90.0, 180.0, 270.0] : [0.0, 45.0],
             );
-            $answer = Nester::lay($problem, 0.0, $seed);
+            $answer = Nester::lay($problem, null, $seed);
             $this->assertSame([], NestChecker::faults($problem, $answer), "seed {$seed}");
             $this->assertEqualsWithDelta(
                 array_sum(array_map(fn (NestPiece $p): float => in_array($p->id, $answer->unplaced, true) ? 0.0 : $p->area, $pieces)),
@@ -82,7 +83,7 @@ final class NestTest extends TestCase
         $frame = new NestPiece('frame', [Build::square(0, 0, 400, 400), array_reverse(Build::square(60, 60, 340, 340))]);
         $inner = new NestPiece('inner', [Build::square(0, 0, 250, 250)]);
         $problem = new NestProblem([new NestSheet('s', 410.0, 410.0, 1)], [$frame, $inner], 3.0, 5.0);
-        $answer = Nester::lay($problem, 0.0);
+        $answer = Nester::lay($problem);
         $this->assertSame([], $answer->unplaced);
         $this->assertSame([], NestChecker::faults($problem, $answer));
         $this->assertEqualsWithDelta((400.0 ** 2 - 280.0 ** 2 + 250.0 ** 2) / 410.0 ** 2, $answer->utilisation(), 1e-9);
@@ -96,11 +97,11 @@ final class NestTest extends TestCase
             new NestPiece('small', [Build::square(-50, -50, 50, 50)]),
         ];
         $sheets = [new NestSheet('s', 1250.0, 600.0, 1)];
-        $answer = Nester::lay(new NestProblem($sheets, $pieces, 3.0, 5.0), 0.0);
+        $answer = Nester::lay(new NestProblem($sheets, $pieces, 3.0, 5.0));
         $this->assertSame(['long'], $answer->unplaced);
         $this->assertSame(
             ['long', 'turned'],
-            Nester::lay(new NestProblem($sheets, $pieces, 3.0, 5.0, [0.0]), 0.0)->unplaced,
+            Nester::lay(new NestProblem($sheets, $pieces, 3.0, 5.0, [0.0]))->unplaced,
             'not turned, it is too tall',
         );
         $this->assertSame(
@@ -112,7 +113,6 @@ final class NestTest extends TestCase
                     0.0,
                     0.0,
                 ),
-                0.0,
             )->unplaced,
             'no sheet is left',
         );
@@ -121,10 +121,10 @@ final class NestTest extends TestCase
     public function test_the_same_seed_lays_the_same_and_looking_longer_is_never_worse(): void
     {
         $problem = NestFile::read(Fixtures::text('nest/hill-06.json'));
-        $this->assertEquals(Nester::lay($problem, 0.0, 5), Nester::lay($problem, 0.0, 5));
-        $this->assertLessThanOrEqual(Nester::lay($problem, 0.0)->usedLength(), Nester::lay($problem, 0.6)->usedLength());
+        $this->assertEquals(Nester::lay($problem, null, 5), Nester::lay($problem, null, 5));
+        $this->assertLessThanOrEqual(Nester::lay($problem)->usedLength(), Nester::lay($problem, new StepBudget(60))->usedLength());
         $told = [];
-        Nester::lay($problem, 5.0, 1, function (float $share) use (&$told): bool {
+        Nester::lay($problem, new StepBudget(200), 1, function (float $share) use (&$told): bool {
             $told[] = $share;
 
             return count($told) < 3;
