@@ -38,28 +38,29 @@ final class SvgPath
     /** @return list<list<array{float, float}>> */
     private function read(string $data): array
     {
-        preg_match_all('/[a-zA-Z]|[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/', $data, $words);
-        $words = $words[0];
         $command = '';
-        for ($k = 0; $k < count($words);) {
-            if (ctype_alpha($words[$k])) {
-                $command = $words[$k++];
-                $takes = self::ARGUMENTS[strtolower($command)] ?? throw new InvalidValue("“{$command}” is no command of a path.", 'd');
-                if ($takes === 0) {
-                    $this->close();
-
-                    continue;
-                }
+        for ($at = self::afterGap($data, 0); $at < strlen($data);) {
+            if (ctype_alpha($data[$at])) {
+                $command = $data[$at];
+                $at = self::afterGap($data, $at + 1);
             } elseif ($command === '' || strtolower($command) === 'z') {
                 throw new InvalidValue('A path begins with M and a place.', 'd');
             }
-            $takes = self::ARGUMENTS[strtolower($command)];
-            $values = array_slice($words, $k, $takes);
-            if (count($values) < $takes || array_filter($values, ctype_alpha(...)) !== []) {
-                throw new InvalidValue("“{$command}” wants {$takes} numbers.", 'd');
+            $takes = self::ARGUMENTS[strtolower($command)] ?? throw new InvalidValue("“{$command}” is no command of a path.", 'd');
+            $values = [];
+            for ($k = 0; $k < $takes; $k++) {
+                $word = self::word($data, $at, strtolower($command) === 'a' && ($k === 3 || $k === 4));
+                if ($word === null) {
+                    throw new InvalidValue("“{$command}” wants {$takes} numbers.", 'd');
+                }
+                $values[] = (float) $word;
+                $at = self::afterGap($data, $at + strlen($word));
             }
-            $this->draw($command, array_map(floatval(...), $values));
-            $k += $takes;
+            if ($takes === 0) {
+                $this->close();
+            } else {
+                $this->draw($command, $values);
+            }
             $command = match ($command) {
                 'm' => 'l',
                 'M' => 'L',
@@ -68,6 +69,19 @@ final class SvgPath
         }
 
         return array_values(array_filter($this->lines, fn (array $line): bool => count($line) > 1));
+    }
+
+    /** The number that stands at a place, or the flag of an arc, which is one digit and may touch what comes next. */
+    private static function word(string $data, int $at, bool $flag): ?string
+    {
+        $pattern = $flag ? '/\G[01]/' : '/\G[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/';
+
+        return preg_match($pattern, $data, $found, 0, $at) === 1 ? $found[0] : null;
+    }
+
+    private static function afterGap(string $data, int $at): int
+    {
+        return $at + strspn($data, " \t\r\n\f,", $at);
     }
 
     /** @param  list<float>  $v */

@@ -30,8 +30,8 @@ final readonly class Problem
      * @param  list<Job>  $jobs
      * @param  list<Precedence>  $waits
      * @param  list<array{string, string}>  $apart
-     * @param  list<int|list<array{int, int}>>  $sessionCapacity hands in each session, or from when on how many; the problem’s where none is
-     *     given
+     * @param  list<int|list<array{int, int}>>  $sessionCapacity hands in each session, or from when on how many; the problem’s
+     *     where none is given
      * @param  array<string, list<array{int, int}>>  $taken tool → from when to when something else has one
      *
      * @throws InvalidValue with a JSON pointer

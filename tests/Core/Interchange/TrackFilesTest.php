@@ -111,6 +111,9 @@ final class TrackFilesTest extends TestCase
             SvgPath::points('m0,0h10v5H4V9'),
             1e-9,
         );
+        $apart = SvgPath::points('M0 0a25 25 0 0 1 50 0a25,25 0 1,0 -50,0');
+        $this->assertEquals($apart, SvgPath::points('M0 0a25 25 0 0150 0a25 25 0 10-50 0'), 'flags may touch what follows them');
+        $this->assertEquals($apart, SvgPath::points('M0 0a25 25 0 01 50 0 25 25 0 1 0-50 0'));
         $arc = SvgPath::points('M0 0A10 10 0 0 1 10 10')[0];
         $this->assertEqualsWithDelta([10.0 * M_SQRT1_2, 10.0 - 10.0 * M_SQRT1_2], $arc[intdiv(count($arc) - 1, 2)], 1e-6);
         foreach (

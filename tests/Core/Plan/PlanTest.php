@@ -7,6 +7,7 @@ namespace Tests\Core\Plan;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Measure\StepBudget;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\CoatState;
 use IdleRidge\Core\Plan\DryingState;
@@ -90,7 +91,8 @@ final class PlanTest extends TestCase
                 );
             }
             $room = Room::of(Build::uid(300), 'Room', $random->getInt(8, 22), $random->getInt(2, 16), 50.0, 70.0);
-            $plan = BenchPlan::make(Build::work(new Works($zones, $coats, [], [$room], $times), self::NOW, 'Europe/Oslo'), 20);
+            $work = Build::work(new Works($zones, $coats, [], [$room], $times), self::NOW, 'Europe/Oslo');
+            $plan = BenchPlan::make($work, new StepBudget(20));
             $this->assertSame([], BenchPlanChecker::faults($plan), "seed {$seed}");
             $this->assertCount(count($plan->work->moves), [...$plan->moves, ...$plan->unplaced], "seed {$seed}");
             foreach ($plan->unplaced as $unplaced) {
