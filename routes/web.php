@@ -1,24 +1,42 @@
 <?php
 
 use App\Http\Controllers\AirController;
-use App\Http\Controllers\BenchController;
-use App\Http\Controllers\CoatsController;
+use App\Http\Controllers\BenchTimeController;
+use App\Http\Controllers\CalendarController;
+use App\Http\Controllers\CandidateController;
+use App\Http\Controllers\CoatController;
 use App\Http\Controllers\CutsController;
+use App\Http\Controllers\CutStockController;
 use App\Http\Controllers\DeviceController;
+use App\Http\Controllers\DryingController;
+use App\Http\Controllers\EdgeController;
 use App\Http\Controllers\FeatureController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\HistoryController;
+use App\Http\Controllers\JournalController;
 use App\Http\Controllers\KeepingController;
 use App\Http\Controllers\LandController;
-use App\Http\Controllers\LandWorkController;
+use App\Http\Controllers\LandFileController;
+use App\Http\Controllers\LandMeshController;
 use App\Http\Controllers\LayoutController;
-use App\Http\Controllers\LibraryController;
+use App\Http\Controllers\MoveController;
 use App\Http\Controllers\PairController;
 use App\Http\Controllers\PaletteController;
-use App\Http\Controllers\PlanController;
+use App\Http\Controllers\PlanRulesController;
+use App\Http\Controllers\PriceController;
+use App\Http\Controllers\ReadyByController;
+use App\Http\Controllers\RecipeController;
+use App\Http\Controllers\ReliefController;
 use App\Http\Controllers\RoomController;
+use App\Http\Controllers\RuleBookController;
 use App\Http\Controllers\RunController;
+use App\Http\Controllers\SchoolController;
+use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SectionController;
+use App\Http\Controllers\TakeOffController;
+use App\Http\Controllers\TonightController;
+use App\Http\Controllers\WhatIfController;
+use App\Http\Controllers\ZoneController;
 use App\Http\Middleware\TakeTurns;
 use App\Http\Middleware\WhatWasSeen;
 use App\Pages\Cuts\ExportCuts;
@@ -63,40 +81,40 @@ Route::prefix('layouts/{layout}')
             ->withoutMiddleware($withoutSession);
         Route::post('/undo', [HistoryController::class, 'undo'])->name('layouts.undo');
         Route::post('/redo', [HistoryController::class, 'redo'])->name('layouts.redo');
-        Route::get('/tonight', [PlanController::class, 'tonight'])->name('tonight.show');
-        Route::get('/drying', [PlanController::class, 'drying'])->name('drying.show');
-        Route::get('/journal', [PlanController::class, 'journal'])->name('journal.show');
-        Route::post('/moves', [PlanController::class, 'start'])->name('moves.start');
-        Route::post('/moves/{application}/done', [PlanController::class, 'done'])->name('moves.done');
-        Route::post('/moves/{application}/stop', [PlanController::class, 'stop'])->name('moves.stop');
-        Route::post('/moves/{application}/wet', [PlanController::class, 'wet'])->name('moves.wet');
-        Route::post('/laid/{application}/wet', [PlanController::class, 'foundWet'])->name('laid.wet');
-        Route::post('/laid/{application}/dry', [PlanController::class, 'foundDry'])->name('laid.dry');
-        Route::post('/times', [PlanController::class, 'addSession'])->name('times.store');
-        Route::delete('/times/{session}', [PlanController::class, 'removeSession'])
+        Route::get('/tonight', [TonightController::class, 'show'])->name('tonight.show');
+        Route::get('/drying', [DryingController::class, 'show'])->name('drying.show');
+        Route::get('/journal', [JournalController::class, 'show'])->name('journal.show');
+        Route::post('/moves', [MoveController::class, 'store'])->name('moves.start');
+        Route::post('/moves/{application}/done', [MoveController::class, 'done'])->name('moves.done');
+        Route::post('/moves/{application}/stop', [MoveController::class, 'stop'])->name('moves.stop');
+        Route::post('/moves/{application}/wet', [MoveController::class, 'wet'])->name('moves.wet');
+        Route::post('/laid/{application}/wet', [MoveController::class, 'foundWet'])->name('laid.wet');
+        Route::post('/laid/{application}/dry', [MoveController::class, 'foundDry'])->name('laid.dry');
+        Route::post('/times', [BenchTimeController::class, 'store'])->name('times.store');
+        Route::delete('/times/{session}', [BenchTimeController::class, 'destroy'])
             ->withoutScopedBindings()
             ->name('times.destroy');
-        Route::get('/bench', [BenchController::class, 'show'])->name('bench.show');
-        Route::patch('/bench', [BenchController::class, 'update'])->name('bench.update');
-        Route::post('/bench/calendar', [BenchController::class, 'calendar'])
+        Route::get('/bench', [PlanRulesController::class, 'show'])->name('bench.show');
+        Route::patch('/bench', [PlanRulesController::class, 'update'])->name('bench.update');
+        Route::post('/bench/calendar', [CalendarController::class, 'store'])
             ->name('bench.calendar')
             ->withoutMiddleware(TakeTurns::class);
-        Route::delete('/bench/calendar', [BenchController::class, 'forget'])->name('bench.forget');
-        Route::get('/bench.ics', [BenchController::class, 'ics'])->name('bench.ics');
-        Route::get('/search', [BenchController::class, 'searching'])->name('search.show');
-        Route::post('/search', [BenchController::class, 'beginSearch'])
+        Route::delete('/bench/calendar', [CalendarController::class, 'destroy'])->name('bench.forget');
+        Route::get('/bench.ics', [CalendarController::class, 'show'])->name('bench.ics');
+        Route::get('/search', [SearchController::class, 'show'])->name('search.show');
+        Route::post('/search', [SearchController::class, 'store'])
             ->name('search.begin')
             ->withoutMiddleware(TakeTurns::class);
-        Route::patch('/search', [BenchController::class, 'endSearch'])
+        Route::patch('/search', [SearchController::class, 'update'])
             ->name('search.end')
             ->withoutMiddleware(TakeTurns::class);
-        Route::get('/what-if', [BenchController::class, 'whatIf'])->name('what-if.show');
-        Route::post('/what-if', [BenchController::class, 'keepWhatIf'])->name('what-if.keep');
-        Route::get('/by', [BenchController::class, 'by'])->name('by.show');
-        Route::get('/visits/{session}', [BenchController::class, 'visit'])
+        Route::get('/what-if', [WhatIfController::class, 'show'])->name('what-if.show');
+        Route::post('/what-if', [WhatIfController::class, 'store'])->name('what-if.keep');
+        Route::get('/by', [ReadyByController::class, 'show'])->name('by.show');
+        Route::get('/visits/{session}', [ReadyByController::class, 'visit'])
             ->withoutScopedBindings()
             ->name('visits.show');
-        Route::patch('/show-on', [PlanController::class, 'showOn'])->name('layouts.show-on');
+        Route::patch('/show-on', [BenchTimeController::class, 'showOn'])->name('layouts.show-on');
         Route::post('/rooms', [RoomController::class, 'store'])->name('rooms.store');
         Route::patch('/rooms/{room}', [RoomController::class, 'update'])->name('rooms.update');
         Route::delete('/rooms/{room}', [RoomController::class, 'destroy'])->name('rooms.destroy');
@@ -108,20 +126,20 @@ Route::prefix('layouts/{layout}')
         Route::post('/rooms/{room}/air', [AirController::class, 'air'])
             ->name('rooms.air')
             ->withoutMiddleware(TakeTurns::class);
-        Route::get('/library', [LibraryController::class, 'library'])->name('library.show');
-        Route::post('/prices', [LibraryController::class, 'prices'])->name('prices.keep');
-        Route::patch('/library/{recipe}', [LibraryController::class, 'keep'])
+        Route::get('/library', [RecipeController::class, 'show'])->name('library.show');
+        Route::post('/prices', [PriceController::class, 'store'])->name('prices.keep');
+        Route::patch('/library/{recipe}', [RecipeController::class, 'update'])
             ->withoutScopedBindings()
             ->name('library.keep');
-        Route::delete('/library/{recipe}', [LibraryController::class, 'drop'])
+        Route::delete('/library/{recipe}', [RecipeController::class, 'destroy'])
             ->withoutScopedBindings()
             ->name('library.drop');
         Route::get('/palette', [PaletteController::class, 'show'])->name('palette.show');
         Route::post('/palette', [PaletteController::class, 'store'])->name('palette.store');
         Route::patch('/palette/{colour}', [PaletteController::class, 'update'])->name('palette.update');
         Route::delete('/palette/{colour}', [PaletteController::class, 'destroy'])->name('palette.destroy');
-        Route::get('/rules', [LibraryController::class, 'rules'])->name('rules.show');
-        Route::get('/take-off', [LibraryController::class, 'takeOff'])->name('takeoff.show');
+        Route::get('/rules', [RuleBookController::class, 'show'])->name('rules.show');
+        Route::get('/take-off', [TakeOffController::class, 'show'])->name('takeoff.show');
         Route::post('/sections', [SectionController::class, 'store'])->name('sections.store');
 
         Route::prefix('sections/{section}')->group(function () use ($withoutSession): void {
@@ -136,42 +154,42 @@ Route::prefix('layouts/{layout}')
                 ->name('cuts.solids')
                 ->withoutMiddleware($withoutSession);
             Route::post('/cuts/plan', [CutsController::class, 'plan'])->name('cuts.plan');
-            Route::post('/cuts/cut', [CutsController::class, 'cut'])->name('cuts.cut');
-            Route::post('/cuts/store', [CutsController::class, 'counted'])->name('cuts.store');
-            Route::get('/coats', [CoatsController::class, 'show'])->name('coats.show');
-            Route::get('/coats/schools', [LibraryController::class, 'schools'])->name('schools.show');
-            Route::post('/zones/{zone}/school', [LibraryController::class, 'take'])
+            Route::post('/cuts/cut', [CutStockController::class, 'cut'])->name('cuts.cut');
+            Route::post('/cuts/store', [CutStockController::class, 'store'])->name('cuts.store');
+            Route::get('/coats', [ZoneController::class, 'show'])->name('coats.show');
+            Route::get('/coats/schools', [SchoolController::class, 'show'])->name('schools.show');
+            Route::post('/zones/{zone}/school', [SchoolController::class, 'store'])
                 ->withoutScopedBindings()
                 ->name('schools.take');
-            Route::post('/zones', [CoatsController::class, 'storeZone'])->name('zones.store');
-            Route::patch('/zones/{zone}', [CoatsController::class, 'updateZone'])->name('zones.update');
-            Route::delete('/zones/{zone}', [CoatsController::class, 'destroyZone'])->name('zones.destroy');
-            Route::post('/zones/{zone}/coats', [CoatsController::class, 'storeCoat'])->name('coats.store');
-            Route::patch('/zones/{zone}/coats/{coat}', [CoatsController::class, 'updateCoat'])->name('coats.update');
-            Route::delete('/zones/{zone}/coats/{coat}', [CoatsController::class, 'destroyCoat'])->name('coats.destroy');
+            Route::post('/zones', [ZoneController::class, 'store'])->name('zones.store');
+            Route::patch('/zones/{zone}', [ZoneController::class, 'update'])->name('zones.update');
+            Route::delete('/zones/{zone}', [ZoneController::class, 'destroy'])->name('zones.destroy');
+            Route::post('/zones/{zone}/coats', [CoatController::class, 'store'])->name('coats.store');
+            Route::patch('/zones/{zone}/coats/{coat}', [CoatController::class, 'update'])->name('coats.update');
+            Route::delete('/zones/{zone}/coats/{coat}', [CoatController::class, 'destroy'])->name('coats.destroy');
             Route::get('/land/at', [LandController::class, 'at'])
                 ->name('land.at')
                 ->withoutMiddleware($withoutSession);
             Route::get('/land/tape', [LandController::class, 'tape'])
                 ->name('land.tape')
                 ->withoutMiddleware($withoutSession);
-            Route::get('/land/take/{form}', [LandController::class, 'take'])
+            Route::get('/land/take/{form}', [LandFileController::class, 'show'])
                 ->whereIn('form', array_keys(ExportLand::FORMS))
                 ->name('land.take');
-            Route::get('/land/compare', [LandWorkController::class, 'compare'])->name('land.compare');
-            Route::post('/land/candidate', [LandWorkController::class, 'candidate'])->name('land.candidate');
-            Route::get('/land/mesh', [LandWorkController::class, 'mesh'])
+            Route::get('/land/compare', [CandidateController::class, 'show'])->name('land.compare');
+            Route::post('/land/candidate', [CandidateController::class, 'store'])->name('land.candidate');
+            Route::get('/land/mesh', [LandMeshController::class, 'show'])
                 ->name('land.mesh')
                 ->withoutMiddleware($withoutSession);
-            Route::post('/land/bring', [LandWorkController::class, 'bring'])
+            Route::post('/land/bring', [LandFileController::class, 'store'])
                 ->name('land.bring')
                 ->withoutMiddleware(TakeTurns::class);
-            Route::post('/land/edge', [LandWorkController::class, 'edge'])->name('land.edge');
+            Route::post('/land/edge', [EdgeController::class, 'store'])->name('land.edge');
             Route::post('/land/preview', [LandController::class, 'preview'])
                 ->name('land.preview')
                 ->withoutMiddleware(TakeTurns::class);
             Route::post('/land/grip', [LandController::class, 'grip'])->name('land.grip');
-            Route::get('/relief/{hash}.png', [LandController::class, 'relief'])
+            Route::get('/relief/{hash}.png', [ReliefController::class, 'show'])
                 ->where('hash', '[0-9a-f]{40}')
                 ->name('land.relief')
                 ->withoutMiddleware($withoutSession);
@@ -179,8 +197,8 @@ Route::prefix('layouts/{layout}')
             Route::patch('/features/{feature}', [FeatureController::class, 'update'])->name('features.update');
             Route::delete('/features/{feature}', [FeatureController::class, 'destroy'])->name('features.destroy');
             Route::post('/runs', [RunController::class, 'store'])->name('runs.store');
-            Route::post('/runs/{run}/wall', [LandWorkController::class, 'wall'])->name('runs.wall');
-            Route::post('/runs/{run}/beside', [LandWorkController::class, 'beside'])->name('runs.beside');
+            Route::post('/runs/{run}/wall', [RunController::class, 'wall'])->name('runs.wall');
+            Route::post('/runs/{run}/beside', [RunController::class, 'beside'])->name('runs.beside');
             Route::patch('/runs/{run}', [RunController::class, 'update'])->name('runs.update');
             Route::delete('/runs/{run}', [RunController::class, 'destroy'])->name('runs.destroy');
         });

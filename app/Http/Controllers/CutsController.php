@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Cuts\SaveCutCoats;
-use App\Actions\Cuts\SaveStock;
+use App\Http\Requests\Fields;
 use App\Models\Layout;
 use App\Models\Section;
 use App\Pages\Cuts\ExportCuts;
@@ -14,14 +14,13 @@ use App\Pages\Cuts\ShowStackMesh;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 final class CutsController
 {
-    public function __invoke(Request $request, Layout $layout, Section $section, ShowCuts $show): View
+    public function __invoke(Fields $request, Layout $layout, Section $section, ShowCuts $show): View
     {
-        $view = self::word($request, 'on');
+        $view = $request->word('on');
 
         return view(
             'cuts.show',
@@ -29,14 +28,14 @@ final class CutsController
         );
     }
 
-    public function take(Request $request, Layout $layout, Section $section, string $form, ExportCuts $take): Response
+    public function take(Fields $request, Layout $layout, Section $section, string $form, ExportCuts $take): Response
     {
-        $paper = self::word($request, 'paper');
+        $paper = $request->word('paper');
         $file = $take->as(
             $form,
             $layout,
             $section,
-            self::word($request, 'of'),
+            $request->word('of'),
             self::wish($request) + ['paper' => $paper === '' ? 'a4' : $paper],
         );
 
@@ -58,37 +57,14 @@ final class CutsController
             ->with('said', $work->put($layout, $section));
     }
 
-    public function cut(Layout $layout, Section $section, SaveStock $work): RedirectResponse
-    {
-        return redirect()
-            ->route('cuts.show', [$layout, $section, 'on' => 'sheets'])
-            ->with('said', $work->cut($layout, $section));
-    }
-
-    public function counted(Request $request, Layout $layout, Section $section, SaveStock $work): RedirectResponse
-    {
-        $work->counted($layout, $request->input());
-
-        return redirect()
-            ->route('cuts.show', [$layout, $section])
-            ->with('said', 'Counted.');
-    }
-
     /** @return array{layer: int, run: string, rise: string, lay: bool} */
-    private static function wish(Request $request): array
+    private static function wish(Fields $request): array
     {
         return [
             'layer' => $request->integer('layer'),
-            'run' => self::word($request, 'run'),
-            'rise' => self::word($request, 'rise'),
-            'lay' => self::word($request, 'lay') === 'all',
+            'run' => $request->word('run'),
+            'rise' => $request->word('rise'),
+            'lay' => $request->word('lay') === 'all',
         ];
-    }
-
-    private static function word(Request $request, string $key): string
-    {
-        $word = $request->query($key);
-
-        return is_string($word) ? $word : '';
     }
 }

@@ -7,8 +7,6 @@ namespace App\Http\Controllers;
 use App\Actions\Land\DragLand;
 use App\Models\Layout;
 use App\Models\Section;
-use App\Pages\Land\ExportLand;
-use App\Pages\Land\ExportRelief;
 use App\Pages\Land\OpenLandPage;
 use App\Pages\Land\ShowLand;
 use App\Pages\Land\ShowMeasure;
@@ -75,26 +73,5 @@ final class LandController
         );
 
         return response($measure->tape($layout, $section, $points), 200, ['Content-Type' => 'text/plain; charset=utf-8']);
-    }
-
-    public function take(Layout $layout, Section $section, string $form, ExportLand $take): Response
-    {
-        $file = $take->as($form, $layout, $section);
-
-        return response($file['body'], 200, [
-            'Content-Type' => $file['type'],
-            'Content-Disposition' => "attachment; filename=\"{$file['name']}\"",
-        ]);
-    }
-
-    /** The picture of the land that the address names; where that was changed meanwhile and is no longer kept, of what it became. */
-    public function relief(Layout $layout, Section $section, string $hash, ExportRelief $export): Response
-    {
-        ['picture' => $picture, 'lasts' => $lasts] = $export->of($layout, $section, $hash);
-
-        return response($picture, 200, [
-            'Content-Type' => 'image/png',
-            'Cache-Control' => $lasts ? 'private, max-age=31536000, immutable' : 'no-store',
-        ]);
     }
 }

@@ -45,4 +45,23 @@ final class RunController
     {
         return $layout->runs()->where('uid', $uid)->firstOrFail();
     }
+
+    public function wall(Request $request, Layout $layout, Section $section, string $run, SaveRun $work): View|RedirectResponse
+    {
+        $work->wall($layout, $layout->runs()->where('uid', $run)->firstOrFail(), $request->input());
+
+        return $this->answer->to($request, $layout, $section);
+    }
+
+    public function beside(Request $request, Layout $layout, Section $section, string $run, SaveRun $work): View|RedirectResponse
+    {
+        $new = $work->beside($layout, $layout->runs()->where('uid', $run)->firstOrFail(), $request->input());
+
+        return $this->answer->to(
+            $request,
+            $layout,
+            $section,
+            ViewState::from($request->input())->picking($new->uid, 'line')->followingRun($new->uid),
+        );
+    }
 }

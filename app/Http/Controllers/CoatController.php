@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Coats\SaveCoat;
+use App\Models\Coat;
+use App\Models\Layout;
+use App\Models\Section;
+use App\Models\Zone;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Coats of a zone. */
+final class CoatController
+{
+    public function __construct(private readonly SaveCoat $coats)
+    {
+    }
+
+    public function store(Request $request, Layout $layout, Section $section, string $zone): RedirectResponse
+    {
+        $coat = $this->coats->create($layout, $this->zone($layout, $zone), $request->input());
+
+        return redirect()->route('coats.show', [$layout, $section, 'zone' => $zone, 'coat' => $coat->uid]);
+    }
+
+    public function update(Request $request, Layout $layout, Section $section, string $zone, string $coat): RedirectResponse
+    {
+        $row = $this->coat($layout, $coat);
+        if ($request->has('by')) {
+            $this->coats->move($layout, $row, $request->integer('by'));
+        } else {
+            $this->coats->change($layout, $row, $request->input());
+        }
+
+        return redirect()->route('coats.show', [$layout, $section, 'zone' => $zone, 'coat' => $coat]);
+    }
+
+    public function destroy(Layout $layout, Section $section, string $zone, string $coat): RedirectResponse
+    {
+        $this->coats->remove($layout, $this->coat($layout, $coat));
+
+        return redirect()->route('coats.show', [$layout, $section, 'zone' => $zone])->with('said', 'Removed. Undo brings it back.');
+    }
+
+    private function zone(Layout $layout, string $uid): Zone
+    {
+        return $layout->zones()->where('uid', $uid)->firstOrFail();
+    }
+
+    private function coat(Layout $layout, string $uid): Coat
+    {
+        return $layout->coats()->where('uid', $uid)->firstOrFail();
+    }
+}
