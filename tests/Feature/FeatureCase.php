@@ -13,6 +13,7 @@ use App\Models\Section;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Project\Works;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Http\Response;
 use Psr\Clock\ClockInterface;
 use Tests\Demo;
 use Tests\TestCase;
@@ -41,7 +42,27 @@ abstract class FeatureCase extends TestCase
                 ->max('revisions.id');
         }
 
-        return parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+        $response = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+        $html = $response->baseResponse instanceof Response ? $response->getContent() : false;
+        if ($html !== false && str_starts_with(ltrim($html), '<') && ! str_starts_with(ltrim($html), '<?xml')) {
+            $response->baseResponse->setContent(self::inOneLine($html));
+        }
+
+        return $response;
+    }
+
+    /** How a view is set out says nothing: gaps beside tags that stand for themselves and within tags go, others are one space. */
+    private static function inOneLine(string $html): string
+    {
+        $alone = '</?(?:p|div|section|header|h\d|li|ul|ol|table|thead|tbody|tr|t[dh]|form|nav|main|label|option|dl|d[td]|details|summary|svg|g|article'
+            .'|input|select|textarea|fieldset|legend|br)\b[^>]*>';
+        $html = (string) preg_replace(
+            ['~\s+~', "~ ?({$alone}) ?~", '~(<[a-z][^>]*>) ~', '~ (</[^>]*>)~', '~ ?/>~'],
+            [' ', '$1', '$1', '$1', '>'],
+            $html,
+        );
+
+        return str_replace(' >', '>', $html);
     }
 
     protected function demo(): Layout

@@ -4,9 +4,9 @@
         <div class="title">
             <h1>Packing list</h1>
             <div class="sub">
-                {{ new DateTimeImmutable($visit->date)->format('l j F') }}{{
+                {{ (new DateTimeImmutable($visit->date))->format('l j F') }}{{
                     $visit->until
-                        ? ' to ' . new DateTimeImmutable($visit->until)->format('l j F')
+                        ? ' to ' . (new DateTimeImmutable($visit->until))->format('l j F')
                         : ''
                 }}{{ $visit->who === '' ? '' : ', with ' . $visit->who }};<br>
                 {{ count($planned) }} {{ count($planned) === 1 ? 'move is' : 'moves are' }} planned in it

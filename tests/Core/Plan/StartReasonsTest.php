@@ -8,6 +8,7 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Measure\StepBudget;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Move;
 use IdleRidge\Core\Plan\PlacedMove;
@@ -127,7 +128,7 @@ final class StartReasonsTest extends TestCase
                     'Europe/Oslo',
                     $work->rules(),
                 ),
-                8,
+                new StepBudget(8),
             );
             $this->assertSame([], BenchPlanChecker::faults($anew), "seed {$seed}");
             foreach ($anew->moves as $placed) {
@@ -273,7 +274,7 @@ final class StartReasonsTest extends TestCase
         $room = Room::of(Build::uid(300), 'Room', $random->getInt(14, 22), $random->getInt(5, 18), 50.0, 65.0);
         $rules = new BenchRules(BenchRules::CERTAINTIES[$random->getInt(0, 2)], BenchRules::ORDERS[$random->getInt(0, 2)]);
 
-        return BenchPlan::make(Build::work(new Works($zones, $coats, [], [$room], $times), self::NOW, 'Europe/Oslo', $rules), 8);
+        return BenchPlan::make(Build::work(new Works($zones, $coats, [], [$room], $times), self::NOW, 'Europe/Oslo', $rules), new StepBudget(8));
     }
 
     private function session(int $weekday, int $from, int $to, int $hands = 1): BenchTime

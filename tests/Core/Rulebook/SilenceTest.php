@@ -13,6 +13,7 @@ use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Geometry\Placement;
+use IdleRidge\Core\Measure\StepBudget;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Project\LayoutSheet;
@@ -201,6 +202,6 @@ final class SilenceTest extends TestCase
             $laid,
         );
 
-        return BenchPlan::make(new BenchWork($project, [Build::uid(901) => $survey], $now), 4);
+        return BenchPlan::make(new BenchWork($project, [Build::uid(901) => $survey], $now), new StepBudget(4));
     }
 }
