@@ -54,8 +54,8 @@ abstract class FeatureCase extends TestCase
     /** How a view is set out says nothing: gaps beside tags that stand for themselves and within tags go, others are one space. */
     private static function inOneLine(string $html): string
     {
-        $alone = '</?(?:p|div|section|header|h\d|li|ul|ol|table|thead|tbody|tr|t[dh]|form|nav|main|label|option|dl|d[td]|details|summary|svg|g|article'
-            .'|input|select|textarea|fieldset|legend|br)\b[^>]*>';
+        $alone = '</?(?:p|div|section|header|h\d|li|ul|ol|table|thead|tbody|tr|t[dh]|form|nav|main|label|option|dl|d[td]|details|summary'
+            .'|svg|g|article|input|select|textarea|fieldset|legend|br)\b[^>]*>';
         $html = (string) preg_replace(
             ['~\s+~', "~ ?({$alone}) ?~", '~(<[a-z][^>]*>) ~', '~ (</[^>]*>)~', '~ ?/>~'],
             [' ', '$1', '$1', '$1', '>'],

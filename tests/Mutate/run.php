@@ -10,7 +10,7 @@ use Tests\Mutate\Mutations;
 require __DIR__.'/../../vendor/autoload.php';
 
 $root = dirname(__DIR__, 2);
-$options = getopt('', ['count:', 'seed:', 'workers:', 'only:', 'at:']);
+$options = getopt('', ['count:', 'seed:', 'workers:', 'only:', 'again:']);
 $count = (int) ($options['count'] ?? 200);
 $seed = (int) ($options['seed'] ?? 1);
 $workers = (int) ($options['workers'] ?? 2);
@@ -99,6 +99,11 @@ foreach ($sources as $path) {
 }
 mt_srand($seed);
 shuffle($places);
+if (isset($options['again'])) {
+    $named = (string) file_get_contents((string) $options['again']);
+    $says = fn (array $place): string => "core/{$place['path']}:{$place['line']}: {$place['old']} → {$place['new']}";
+    $places = array_values(array_filter($places, fn (array $place): bool => str_contains($named, $says($place))));
+}
 $chosen = array_slice($places, 0, $count);
 fprintf(STDERR, "%d of %d places, seed %d\n", count($chosen), count($places), $seed);
 

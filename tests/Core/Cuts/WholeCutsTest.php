@@ -109,8 +109,8 @@ final class WholeCutsTest extends TestCase
         foreach ([CutSchool::Web, CutSchool::Towel] as $school) {
             $shell = Shell::over($land, $section->base, $school, $study->project->layout->cuts->shell, $bores, $land, $exact);
             $shells[$school->value] = [
-                $shell, $shell->ribArea(), $shell->cover(), $shell->pieces(), $shell->formMinutes(), $shell->minutes(), $shell->weight(true),
-                $shell->weight(false),
+                $shell, $shell->ribArea(), $shell->cover(), $shell->pieces(), $shell->formMinutes(), $shell->minutes(),
+                $shell->weight(true), $shell->weight(false),
             ];
         }
 

@@ -274,7 +274,9 @@ final class StartReasonsTest extends TestCase
         $room = Room::of(Build::uid(300), 'Room', $random->getInt(14, 22), $random->getInt(5, 18), 50.0, 65.0);
         $rules = new BenchRules(BenchRules::CERTAINTIES[$random->getInt(0, 2)], BenchRules::ORDERS[$random->getInt(0, 2)]);
 
-        return BenchPlan::make(Build::work(new Works($zones, $coats, [], [$room], $times), self::NOW, 'Europe/Oslo', $rules), new StepBudget(8));
+        $work = Build::work(new Works($zones, $coats, [], [$room], $times), self::NOW, 'Europe/Oslo', $rules);
+
+        return BenchPlan::make($work, new StepBudget(8));
     }
 
     private function session(int $weekday, int $from, int $to, int $hands = 1): BenchTime

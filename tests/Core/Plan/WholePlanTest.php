@@ -133,7 +133,8 @@ final class WholePlanTest extends TestCase
     private function area(ZoneArea $area): array
     {
         return [
-            'rings' => $area->rings, 'plan' => $area->plan, 'surface' => $area->surface, 'height' => $area->height, 'slopes' => $area->bySlope,
+            'rings' => $area->rings, 'plan' => $area->plan, 'surface' => $area->surface, 'height' => $area->height,
+            'slopes' => $area->bySlope,
             'edge' => $area->edge(), 'length' => $area->length(), 'middle' => $area->middle(), 'strips' => [
                 $area->acrossX->strips(5, false), $area->acrossY->strips(4, true), $area->trackX->total(),
             ],
@@ -144,7 +145,8 @@ final class WholePlanTest extends TestCase
     private function move(Move $move): array
     {
         return [
-            'minutes' => $move->minutes, 'area' => $move->area, 'track' => $move->track, 'strip' => $move->band, 'amounts' => $move->amounts,
+            'minutes' => $move->minutes, 'area' => $move->area, 'track' => $move->track, 'strip' => $move->band,
+            'amounts' => $move->amounts,
             'title' => $move->title(), 'place' => $move->place(),
         ];
     }
