@@ -8,6 +8,7 @@ use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\FollowWindow;
+use IdleRidge\Core\Coats\Hazard;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Cure\Room;
@@ -59,13 +60,13 @@ final class BenchPlanChecker
             }
         }
         foreach ($plan->moves as $spark) {
-            foreach (in_array('sparks', $spark->move->coat->recipe->hazards, true) ? $plan->moves : [] as $mist) {
+            foreach (in_array(Hazard::Sparks, $spark->move->coat->recipe->hazards, true) ? $plan->moves : [] as $mist) {
                 $sameRoom =
                     $plan->work->project->works->room($spark->move->section)->uid ===
                     $plan->work->project->works->room($mist->move->section)->uid;
                 if (
                     $sameRoom &&
-                    in_array('vapour', $mist->move->coat->recipe->hazards, true) &&
+                    in_array(Hazard::Vapour, $mist->move->coat->recipe->hazards, true) &&
                     $spark->start < $mist->end + 30 &&
                     $spark->end > $mist->start
                 ) {

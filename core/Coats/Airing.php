@@ -19,7 +19,7 @@ final class Airing
      */
     public static function after(Recipe $recipe, array $amounts, Room $room): int
     {
-        if (! in_array('vapour', $recipe->hazards, true)) {
+        if (! in_array(Hazard::Vapour, $recipe->hazards, true)) {
             return 0;
         }
         $alcohol = array_sum(

@@ -32,7 +32,7 @@ final readonly class FollowWindow
         if (! in_array($side, ['below', 'above', 'self'], true)) {
             throw new InvalidValue('A window is about the coat below, above, or its own passes.', 'window/side');
         }
-        if ($coat !== '*' && ! in_array($coat, [...Recipe::FAMILIES, ...Recipe::TRAITS], true)) {
+        if ($coat !== '*' && Family::tryFrom($coat) === null && RecipeTrait::tryFrom($coat) === null) {
             throw new InvalidValue('What it follows is a family, a trait or *.', 'window/coat');
         }
         if (is_float($opens) !== is_float($closes)) {
@@ -62,7 +62,9 @@ final readonly class FollowWindow
 
     private static function isOf(Recipe $recipe, string $coat): bool
     {
-        return $coat === '*' || $recipe->family === $coat || $recipe->is($coat);
+        $trait = RecipeTrait::tryFrom($coat);
+
+        return $coat === '*' || $recipe->family->value === $coat || ($trait !== null && $recipe->is($trait));
     }
 
     private static function rank(Milestone|float $at): float

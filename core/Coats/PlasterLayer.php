@@ -23,7 +23,7 @@ final readonly class PlasterLayer
         $volume = $dry = 0.0;
         $areas = [];
         foreach ($coats as $coat) {
-            if ($coat->recipe->family !== 'plaster' || $coat->recipe->stage !== Stage::Land || ! isset($survey->zones[$coat->zone])) {
+            if ($coat->recipe->family !== Family::Plaster || $coat->recipe->stage !== Stage::Land || ! isset($survey->zones[$coat->zone])) {
                 continue;
             }
             $area = $survey->zones[$coat->zone]->surface * $coat->share;

@@ -11,58 +11,15 @@ use IdleRidge\Core\Measure\InvalidValue;
 /** How one kind of coat is laid: what goes in, how long it takes, what to beware of, and how it cures. */
 final readonly class Recipe
 {
-    public const FAMILIES = ['foam', 'plaster', 'paint', 'glue', 'cover', 'ballast', 'fibre', 'growth', 'gloss', 'resin'];
-
-    /**
-     * What rules go by: *wet* is water-borne · *solvent* attacks bare foam · *rewets* softens again when wetted · *messy* splashes ·
-     * *seals* shuts in what is below · *pour* stands deep · *wash* runs thin · *sand* is sanded · *mask*, *unmask* · *alcohol* gives
-     * flammable vapour · *loose* lies until it is glued · *keys* gives a hold · *cloth* comes in pieces that overlap · *card*, *stack*,
-     * *castings*, *quick*, *sticks*, *joint*, *contact* name methods ·
-     * *backdrop*, *trees*, *posts*, *wires* what stands · *rails* cleans them, *run* tries them.
-     */
-    public const TRAITS = [
-        'wet',
-        'solvent',
-        'rewets',
-        'messy',
-        'seals',
-        'pour',
-        'wash',
-        'sand',
-        'mask',
-        'unmask',
-        'alcohol',
-        'loose',
-        'keys',
-        'card',
-        'cloth',
-        'stack',
-        'castings',
-        'quick',
-        'sticks',
-        'joint',
-        'contact',
-        'backdrop',
-        'trees',
-        'wires',
-        'rails',
-        'run',
-        'posts',
-    ];
-
-    public const PROVENANCES = ['starting value', 'yours', 'learned'];
-
-    public const HAZARDS = ['sparks', 'vapour', 'dust', 'skin'];
-
     public string $id;
 
     /**
      * @param  list<Ingredient>  $parts
      * @param  list<string>  $tools
-     * @param  list<string>  $hazards
+     * @param  list<Hazard>  $hazards
      * @param  list<array{do: string, why: string}>  $cautions
      * @param  array<string, string>  $needs family of the coat below, or * → milestone that it must have reached
-     * @param  list<string>  $traits
+     * @param  list<RecipeTrait>  $traits
      * @param  float|null  $length of fibres, mm
      * @param  array<string, array{float, float}>  $ranges pointer of a figure → its low and its high
      * @param  array<string, string>  $holds tool → milestone until which the coat keeps it
@@ -74,7 +31,7 @@ final readonly class Recipe
         public string $name,
         public string $action,
         public Stage $stage,
-        public string $family,
+        public Family $family,
         public array $parts,
         public Labour $labour,
         public string $bed = 'area',
@@ -91,7 +48,7 @@ final readonly class Recipe
         public ?float $length = null,
         public string $undo = '',
         public array $ranges = [],
-        public string $provenance = 'starting value',
+        public Provenance $provenance = Provenance::StartingValue,
         public ?FollowWindow $window = null,
         public array $holds = [],
     ) {
@@ -101,20 +58,8 @@ final readonly class Recipe
         if (trim($name) === '' || trim($action) === '') {
             throw new InvalidValue('a recipe needs a short name and what one does with it', 'short');
         }
-        if (! in_array($family, self::FAMILIES, true)) {
-            throw new InvalidValue('a family is one of '.implode(', ', self::FAMILIES), 'family');
-        }
         if (! in_array($bed, ['area', 'track'], true)) {
             throw new InvalidValue('a bed is area or track', 'bed');
-        }
-        if (array_diff($hazards, self::HAZARDS) !== []) {
-            throw new InvalidValue('a hazard is one of '.implode(', ', self::HAZARDS), 'hazards');
-        }
-        if (array_diff($traits, self::TRAITS) !== []) {
-            throw new InvalidValue('a trait is one of '.implode(', ', self::TRAITS), 'traits');
-        }
-        if (! in_array($provenance, self::PROVENANCES, true)) {
-            throw new InvalidValue('a figure is a '.implode(', ', self::PROVENANCES), 'provenance');
         }
         if ($length !== null) {
             InvalidValue::unlessBetween($length, 0.2, 30.0, 'The length of fibres', 'mm', 'length_mm');
@@ -125,7 +70,7 @@ final readonly class Recipe
             }
         }
         foreach ($needs as $below => $milestone) {
-            if (($below !== '*' && ! in_array($below, self::FAMILIES, true)) || Milestone::tryFrom($milestone) === null) {
+            if (($below !== '*' && Family::tryFrom($below) === null) || Milestone::tryFrom($milestone) === null) {
                 throw new InvalidValue('what it needs is a family (or *) and a milestone', "needs/{$below}");
             }
         }
@@ -143,9 +88,9 @@ final readonly class Recipe
         $this->id = $cure->id;
     }
 
-    public function is(string ...$traits): bool
+    public function is(RecipeTrait ...$traits): bool
     {
-        return array_intersect($traits, $this->traits) !== [];
+        return array_filter($traits, fn (RecipeTrait $one): bool => in_array($one, $this->traits, true)) !== [];
     }
 
     /**
@@ -155,7 +100,7 @@ final readonly class Recipe
      */
     public function needsOf(self $below): Milestone
     {
-        $word = $this->needs[$below->family] ?? ($this->needs['*'] ?? Milestone::NextCoat->value);
+        $word = $this->needs[$below->family->value] ?? ($this->needs['*'] ?? Milestone::NextCoat->value);
         $wanted = $this->asksDryThrough($below) ? Milestone::DryThrough : Milestone::from($word);
         // Where a recipe has no such milestone, the one after it that it has is the safe one.
         foreach ([$wanted, Milestone::NextCoat, Milestone::DryThrough, Milestone::TouchDry] as $milestone) {
@@ -171,7 +116,9 @@ final readonly class Recipe
     public function asksDryThrough(self $below): bool
     {
         return $below->id !== $this->id &&
-            ($this->is('seals') || $below->is('sand') || ($this->family === 'fibre' && $below->family === 'fibre'));
+            ($this->is(RecipeTrait::Seals) ||
+                $below->is(RecipeTrait::Sand) ||
+                ($this->family === Family::Fibre && $below->family === Family::Fibre));
     }
 
     /** @return list<string> that it takes */
@@ -187,7 +134,7 @@ final readonly class Recipe
     {
         $layered = array_filter($this->parts, fn (Ingredient $p): bool => $p->isLayer()) !== [];
 
-        return $layered && ! $this->is('pour') ? $mm / $this->cure->referenceMm : 1.0;
+        return $layered && ! $this->is(RecipeTrait::Pour) ? $mm / $this->cure->referenceMm : 1.0;
     }
 
     /**

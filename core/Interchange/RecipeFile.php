@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
+use BackedEnum;
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\FollowWindow;
+use IdleRidge\Core\Coats\Hazard;
 use IdleRidge\Core\Coats\Ingredient;
 use IdleRidge\Core\Coats\Labour;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Material;
+use IdleRidge\Core\Coats\Provenance;
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Cure\CureFigures;
@@ -116,28 +121,45 @@ final class RecipeFile
                 $r->text('short'),
                 $r->text('action'),
                 $stage,
-                $r->text('family'),
+                self::oneOf(Family::class, $r->text('family'), 'a family', 'family'),
                 array_map(self::part(...), $r->records('parts')),
                 self::labour($r->record('labour')),
                 $r->text('bed', 'area'),
                 $r->number('waste', 0.0),
                 $r->number('recovered', 0.0),
                 $r->words('tools'),
-                $r->words('hazards'),
+                array_map(fn (string $word): Hazard => self::oneOf(Hazard::class, $word, 'a hazard', 'hazards'), $r->words('hazards')),
                 $cautions,
                 $r->texts('needs'),
                 $r->flag('covers_white'),
                 $r->numberOrNull('resting_deg'),
                 $r->text('check', ''),
-                $r->words('traits'),
+                array_map(
+                    fn (string $word): RecipeTrait => self::oneOf(RecipeTrait::class, $word, 'a trait', 'traits'),
+                    $r->words('traits'),
+                ),
                 $r->numberOrNull('length_mm'),
                 $r->text('undo', ''),
                 self::ranges($r),
-                $r->text('provenance', 'starting value'),
+                self::oneOf(Provenance::class, $r->text('provenance', 'starting value'), 'a figure', 'provenance'),
                 self::window($r),
                 $r->texts('holds'),
             ),
         );
+    }
+
+    /**
+     * @template T of BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @return T
+     *
+     * @throws InvalidValue naming what there is
+     */
+    private static function oneOf(string $enum, string $word, string $what, string $at): BackedEnum
+    {
+        return $enum::tryFrom($word) ??
+            throw new InvalidValue("{$what} is one of ".implode(', ', array_column($enum::cases(), 'value')), $at);
     }
 
     private static function window(Record $r): ?FollowWindow
@@ -223,7 +245,7 @@ final class RecipeFile
             'short' => $recipe->name,
             'action' => $recipe->action,
             'stage' => self::word($recipe->stage),
-            'family' => $recipe->family,
+            'family' => $recipe->family->value,
             'bed' => $recipe->bed,
             'waste' => $recipe->waste,
             'recovered' => $recipe->recovered,
@@ -251,7 +273,7 @@ final class RecipeFile
                 fn (?float $v): bool => $v !== null,
             ),
             'tools' => $recipe->tools,
-            'hazards' => $recipe->hazards,
+            'hazards' => array_column($recipe->hazards, 'value'),
             'cautions' => $recipe->cautions,
             'covers_white' => $recipe->coversWhite,
             'check' => $recipe->check,
@@ -259,9 +281,9 @@ final class RecipeFile
             'minutes' => $cure->minutes,
             'reference_mm' => $cure->referenceMm,
             'exponent' => $cure->exponent,
-            'traits' => $recipe->traits,
+            'traits' => array_column($recipe->traits, 'value'),
             'undo' => $recipe->undo,
-            'provenance' => $recipe->provenance,
+            'provenance' => $recipe->provenance->value,
         ] +
             ($recipe->needs === [] ? [] : ['needs' => $recipe->needs]) +
             ($recipe->ranges === [] ? [] : ['ranges' => $recipe->ranges]) +

@@ -51,10 +51,10 @@ final readonly class PackingList
             foreach ($recipe->tools as $tool) {
                 $tools[$tool][] = $placed->move->title();
             }
-            foreach (array_intersect_key(self::WORN_FOR_HAZARD, array_flip($recipe->hazards)) as $words) {
+            foreach (array_intersect_key(self::WORN_FOR_HAZARD, array_flip(array_column($recipe->hazards, 'value'))) as $words) {
                 $wear[$words] = true;
             }
-            foreach (array_intersect_key(self::BESIDE_FOR_TRAIT, array_flip($recipe->traits)) as $words) {
+            foreach (array_intersect_key(self::BESIDE_FOR_TRAIT, array_flip(array_column($recipe->traits, 'value'))) as $words) {
                 $beside[$words] = true;
             }
         }

@@ -368,7 +368,7 @@ final class PlanProblem
         $by = [];
         foreach ($this->work->moves as $id => $move) {
             foreach ($move->coat->recipe->hazards as $hazard) {
-                $by[$this->work->drying($move->section)->room->uid][$hazard][$this->jobOf[$id]] = true;
+                $by[$this->work->drying($move->section)->room->uid][$hazard->value][$this->jobOf[$id]] = true;
             }
         }
         $pairs = [];

@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Plan;
 
 use DateTimeImmutable;
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\Hazard;
 use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Project\Section;
@@ -272,7 +273,7 @@ final class StartReasons
     /** @return array{kind: string, ref: string, text: string}|null vapour that has gone only then */
     private function aired(Move $move, int $start): ?array
     {
-        foreach (in_array('sparks', $move->coat->recipe->hazards, true) ? $this->at : [] as $id => [, $to]) {
+        foreach (in_array(Hazard::Sparks, $move->coat->recipe->hazards, true) ? $this->at : [] as $id => [, $to]) {
             $other = $this->work->moves[$id];
             $airing = $this->work->airing($other);
             if (
@@ -295,7 +296,7 @@ final class StartReasons
     private function sparking(Move $move, Move $before, int $start): ?array
     {
         return $this->work->airing($move) > 0 &&
-            in_array('sparks', $before->coat->recipe->hazards, true) &&
+            in_array(Hazard::Sparks, $before->coat->recipe->hazards, true) &&
             $this->work->drying($before->section)->room === $this->work->drying($move->section)->room
             ? $this->reason('apart', $before->id, "it gives off vapour, and {$this->quoted($before)} sparks until {$this->moment($start)}")
             : null;

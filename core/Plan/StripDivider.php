@@ -7,7 +7,9 @@ namespace IdleRidge\Core\Plan;
 use Closure;
 use IdleRidge\Core\Coats\Ballast;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Labour;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\Strip;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Coats\ZoneArea;
@@ -76,7 +78,7 @@ final readonly class StripDivider
     private function minutes(Section $section, Coat $coat, float $area, float $track, float $part, Strip $band, ZoneArea $left): int
     {
         $minutes = $coat->minutesOf($area, $track * $coat->share, $part);
-        if ($coat->recipe->family === 'ballast' && $coat->minutes === null) {
+        if ($coat->recipe->family === Family::Ballast && $coat->minutes === null) {
             $passes = $coat->share * $coat->recipe->layers($coat->mm);
             $minutes += Labour::BALLAST_MINUTES_PER_TURNOUT * $passes * $this->turnoutsIn($section, $band, $left);
         }
@@ -103,8 +105,8 @@ final readonly class StripDivider
         $shell = $this->project->layout->cuts->shell;
 
         return match (true) {
-            $coat->recipe->is('cloth') => $shell->cloth($whole) / $whole,
-            $coat->recipe->is('card') => $shell->density(),
+            $coat->recipe->is(RecipeTrait::Cloth) => $shell->cloth($whole) / $whole,
+            $coat->recipe->is(RecipeTrait::Card) => $shell->density(),
             default => 1.0,
         };
     }

@@ -15,7 +15,15 @@ foreach ($files as $file) {
     if (! in_array(pathinfo($file, PATHINFO_EXTENSION), ENDINGS, true) || ! is_file("{$root}/{$file}")) {
         continue;
     }
-    $lines = explode("\n", rtrim((string) file_get_contents("{$root}/{$file}"), "\n"));
+    $text = (string) file_get_contents("{$root}/{$file}");
+    if (str_ends_with($file, '.php') && ! str_ends_with($file, '.blade.php')) {
+        try {
+            $parsed = PhpToken::tokenize($text, TOKEN_PARSE);
+        } catch (ParseError $error) {
+            $faults[] = "{$file}:{$error->getLine()}: {$error->getMessage()}";
+        }
+    }
+    $lines = explode("\n", rtrim($text, "\n"));
     if (count($lines) > MAX_LINES) {
         $faults[] = "{$file}: ".count($lines).' lines, '.MAX_LINES.' at most';
     }

@@ -52,7 +52,7 @@ final class CutsTest extends BrowserCase
         $this->find('.sheets-foot a.link')->click();
         $this->until('document.querySelector(".cut-sheet")?.textContent.includes("A first layout")', 'it to stop');
         $value = $this->js('return document.querySelector("progress").value');
-        usleep(1_500_000);
+        $this->assertFalse($this->js('return Boolean(document.querySelector(".cut-sheet [hx-trigger]"))'), 'nothing more is asked for');
         $this->visit("/layouts/{$layout->uid}/sections/{$section->uid}/cuts?on=sheets");
         $this->assertLessThanOrEqual($value + 1, $this->js('return document.querySelector("progress").value'), 'stopped is stopped');
         $this->assertQuietConsole();

@@ -97,7 +97,7 @@ final class TonightTest extends BrowserCase
         $this->visit("/layouts/{$layout->uid}/tonight");
         $this->assertStringContainsString('about '.($minutes - 10).' min left', $this->find('#now')->getText());
         $this->touch($this->button('Stop here'));
-        $this->until('document.querySelector(".said").textContent.startsWith("Stopped")', 'the stop');
+        $this->until('document.querySelector(".said").textContent.trim().startsWith("Stopped")', 'the stop');
         $works = app(ProjectLoader::class)->works($layout);
         $part = array_values(
             array_filter($works->laid, fn (CoatApplication $l): bool => $l->startedAt === intdiv(strtotime('2026-10-14T17:30Z'), 60)),
@@ -215,11 +215,11 @@ final class TonightTest extends BrowserCase
         $this->assertSame($before, $last(), 'nothing was kept');
         $this->visit("/layouts/{$layout->uid}/what-if?airflow=fan&date=18+Oct&from=10:00&to=13:00");
         $this->touch($this->button('Keep it'));
-        $this->until('document.querySelector(".said").textContent.startsWith("Kept")', 'that it is kept');
+        $this->until('document.querySelector(".said").textContent.trim().startsWith("Kept")', 'that it is kept');
         $this->assertNotSame($before, $last());
         $this->press('u');
         $this->until(
-            'document.querySelector(".said") === null || ! document.querySelector(".said").textContent.startsWith("Kept")',
+            'document.querySelector(".said") === null || ! document.querySelector(".said").textContent.trim().startsWith("Kept")',
             'that it is undone',
         );
         $this->visit("/layouts/{$layout->uid}/drying");

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Provenance;
 use IdleRidge\Core\Plan\TakeOff;
 
 /** Recipes of one's own, schools compared and taken, the rule book, the take-off as a file. */
@@ -36,7 +37,7 @@ final class LibraryTest extends FeatureCase
         $this->assertEqualsWithDelta(0.5 * $before, $need(), 0.01 * $before, '55 g a square metre instead of 110');
         $own = app(ProjectLoader::class)->works($layout)->recipes[0]->recipe;
         $this->assertSame(
-            ['yours', 240.0, 60.0],
+            [Provenance::Yours, 240.0, 60.0],
             [$own->provenance, $own->cure->minutes['next_coat'], $own->cure->minutes['touch_dry']],
             'what was not typed stays',
         );

@@ -99,9 +99,8 @@ final class Mutations
         if ($isKey || abs((float) $node->value) < 1e-5) {
             return null;
         }
-        $new = $node instanceof Scalar\Int_ ? (string) (
-            $node->value + max(1, (int) ($node->value * (self::FACTOR - 1.0))),
-        ) : var_export($node->value * self::FACTOR, true);
+        $more = $node->value * (self::FACTOR - 1.0);
+        $new = $node instanceof Scalar\Int_ ? (string) ($node->value + max(1, (int) $more)) : var_export($node->value + $more, true);
 
         return [$node->getStartFilePos(), $text, $node->value === 0.0 ? '0.1' : $new];
     }

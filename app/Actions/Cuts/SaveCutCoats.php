@@ -18,6 +18,7 @@ use App\Models\Zone as ZoneRow;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Interchange\WorksFile;
@@ -52,7 +53,7 @@ final readonly class SaveCutCoats
         $out = [];
         foreach ($works->zonesOf($section) as $zone) {
             foreach ($works->coatsOf($zone->uid) as $coat) {
-                if ($coat->recipe->stage === Stage::Form && $coat->recipe->is('stack', 'card')) {
+                if ($coat->recipe->stage === Stage::Form && $coat->recipe->is(RecipeTrait::Stack, RecipeTrait::Card)) {
                     $out[] = $coat;
                 }
             }

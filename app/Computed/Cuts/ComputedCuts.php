@@ -8,6 +8,7 @@ use App\Computed\ComputedCache;
 use App\Computed\Land\ComputedLand;
 use App\Computed\Plan\ComputedPlan;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\PlasterLayer;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
@@ -72,7 +73,7 @@ final readonly class ComputedCuts
     {
         $zones = $project->works->zonesOf($section->uid);
         $coats = array_values(
-            array_filter($project->works->coats, fn (Coat $c): bool => isset($zones[$c->zone]) && $c->recipe->family === 'plaster'),
+            array_filter($project->works->coats, fn (Coat $c): bool => isset($zones[$c->zone]) && $c->recipe->family === Family::Plaster),
         );
 
         return $coats === [] ? null : PlasterLayer::of($this->plan->survey($project, $section), $coats);

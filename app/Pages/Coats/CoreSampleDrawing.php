@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Coats;
 
 use App\Pages\Drawing\StateMarks;
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Interchange\Svg;
@@ -113,7 +114,7 @@ final class CoreSampleDrawing
         $room = self::FOOT - self::TOP - $tall - 14.0;
         $shrink = array_sum($sizes) > $room ? $room / array_sum($sizes) : 1.0;
         $y = self::FOOT - $tall;
-        $this->stratum('foam', $x, self::FOOT, $y, $width, $this->formed()?->isWhole() ?? true, 'foam', 'broken');
+        $this->stratum('foam', $x, self::FOOT, $y, $width, $this->formed()?->isWhole() ?? true, Family::Foam, 'broken');
         $marks = [[self::FOOT - $tall / 2.0, null]];
         $level = $y;
         foreach ($states as $k => $state) {
@@ -182,7 +183,7 @@ final class CoreSampleDrawing
         float $top,
         float $width,
         bool $laid,
-        string $family,
+        Family $family,
         string $foot = '',
     ): void {
         $edge = fn (float $y, float $swing): array => array_map(
@@ -193,9 +194,9 @@ final class CoreSampleDrawing
             $foot === 'broken'
                 ? array_map(fn (int $k): array => [$x + ($width * $k) / 8.0, $bottom + ($k % 2 === 0 ? 3.0 : -3.0)], range(0, 8))
                 : [[$x, $bottom], [$x + $width, $bottom]];
-        $high = $edge($top, $family === 'paint' || $family === 'gloss' ? 0.5 : 1.1);
+        $high = $edge($top, $family === Family::Paint || $family === Family::Gloss ? 0.5 : 1.1);
         $d = Svg::d([...$low, ...array_reverse($high)], true);
-        $this->svg->path($laid ? 'stratum' : 'stratum to-come', $d, ['fill' => StrataPatterns::fill($family)]);
+        $this->svg->path($laid ? 'stratum' : 'stratum to-come', $d, ['fill' => StrataPatterns::fill($family->value)]);
     }
 
     private function foot(Zone $zone, float $x, float $width, int $laid, int $all, ?float $pitch): void

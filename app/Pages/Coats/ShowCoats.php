@@ -13,6 +13,7 @@ use App\Pages\Rail\ShowRail;
 use App\Pages\Words\LearnedWords;
 use IdleRidge\Core\Coats\Ballast;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\OwnRecipe;
@@ -273,7 +274,7 @@ final readonly class ShowCoats
             'when' => $this->when($page, $state),
             'why' => $state->next !== null ? $state->next->reason['text'] : $state->held->text ?? '',
             'needs' => $this->needs($page, $state),
-            'spread' => $coat->recipe->family === 'ballast' ? $this->spread($page, $coat) : '',
+            'spread' => $coat->recipe->family === Family::Ballast ? $this->spread($page, $coat) : '',
             'window' => $this->window($coat),
             'learned' => $this->learned($page, $coat),
             'air' => $coat->recipe->cure->filmTemperature === null

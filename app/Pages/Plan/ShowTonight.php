@@ -10,6 +10,7 @@ use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Pages\Rail\ShowRail;
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\Hazard;
 use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Cure\Mechanism;
@@ -215,7 +216,7 @@ final readonly class ShowTonight
                 'of the zone' => Decimal::trimmed(100.0 * $move->coat->share, 0).' %',
             ]),
             'cautions' => $move->coat->recipe->cautions,
-            'sparks' => in_array('sparks', $move->coat->recipe->hazards, true),
+            'sparks' => in_array(Hazard::Sparks, $move->coat->recipe->hazards, true),
             'late' => $page->plan->afterItsWindow($placed),
             'pot' => $this->mixes($move->coat->recipe),
             'amounts' => MaterialAmount::sum($move->amounts),

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\RecipeTrait;
 
 /** Ballast goes down before poles and wires stand over it. */
 final class BallastBeforeWires extends InOrder
@@ -16,12 +18,12 @@ final class BallastBeforeWires extends InOrder
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->family === 'ballast';
+        return $recipe->family === Family::Ballast;
     }
 
     protected function above(Recipe $recipe): bool
     {
-        return $recipe->is('wires');
+        return $recipe->is(RecipeTrait::Wires);
     }
 
     protected function why(): string

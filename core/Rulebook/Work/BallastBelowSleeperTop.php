@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -26,7 +27,7 @@ final class BallastBelowSleeperTop implements WorkRule
         foreach ($work->moves as $move) {
             $coat = $move->coat;
             [$thick, $full] = [$coat->mm * $coat->passes, $coat->recipe->cure->referenceMm];
-            if ($coat->recipe->family === 'ballast' && $thick > $full + self::TOLERANCE_MM) {
+            if ($coat->recipe->family === Family::Ballast && $thick > $full + self::TOLERANCE_MM) {
                 $found[$coat->uid] ??= CoatPair::on(
                     $plan,
                     $move->section->uid,

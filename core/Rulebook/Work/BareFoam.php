@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\Family;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -12,15 +14,15 @@ use IdleRidge\Core\Plan\BenchPlan;
 /** Coats that go on foam with nothing between: no plaster, paint, glue coat or cloth below them, on their zone or one that overlaps. */
 final class BareFoam
 {
-    private const COVERING_FAMILIES = ['plaster', 'paint'];
+    private const COVERING_FAMILIES = [Family::Plaster, Family::Paint];
 
     /**
-     * @param  list<string>  $also traits of what makes foam fit for it, beside what covers it
+     * @param  list<RecipeTrait>  $also traits of what makes foam fit for it, beside what covers it
      * @return list<Finding>
      */
     public static function found(
         BenchPlan $plan,
-        string $trait,
+        RecipeTrait $trait,
         string $id,
         Severity $severity,
         string $words,
@@ -36,7 +38,7 @@ final class BareFoam
         foreach (CoatPair::all($plan) as $pair) {
             if (
                 $pair->isOver() &&
-                (in_array($pair->one->recipe->family, self::COVERING_FAMILIES, true) || $pair->one->recipe->is('keys', ...$also))
+                (in_array($pair->one->recipe->family, self::COVERING_FAMILIES, true) || $pair->one->recipe->is(RecipeTrait::Keys, ...$also))
             ) {
                 $covered[$pair->other->uid] = true;
             }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\Stage;
 
 /** The earth base goes on before anything that covers it. */
@@ -17,12 +19,14 @@ final class BaseBeforeCover extends InOrder
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->coversWhite && $recipe->family === 'paint' && $recipe->stage === Stage::Earth;
+        return $recipe->coversWhite && $recipe->family === Family::Paint && $recipe->stage === Stage::Earth;
     }
 
     protected function above(Recipe $recipe): bool
     {
-        return in_array($recipe->family, ['cover', 'fibre', 'growth'], true) && ! $recipe->is('mask', 'unmask') && ! $recipe->coversWhite;
+        return in_array($recipe->family, [Family::Cover, Family::Fibre, Family::Growth], true) &&
+            ! $recipe->is(RecipeTrait::Mask, RecipeTrait::Unmask) &&
+            ! $recipe->coversWhite;
     }
 
     protected function why(): string

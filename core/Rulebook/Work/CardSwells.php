@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
 
@@ -20,11 +21,11 @@ final class CardSwells implements WorkRule
         $found = [];
         foreach (CoatPair::all($plan) as $pair) {
             if (
-                $pair->one->recipe->is('card') &&
+                $pair->one->recipe->is(RecipeTrait::Card) &&
                 $pair->isOver() &&
                 $pair->isNext() &&
-                $pair->other->recipe->is('wet') &&
-                ! $pair->other->recipe->is('messy')
+                $pair->other->recipe->is(RecipeTrait::Wet) &&
+                ! $pair->other->recipe->is(RecipeTrait::Messy)
             ) {
                 $found[$pair->other->uid] ??= $pair->finding(
                     'substrate-card-swells',

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\Family;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Quantity;
@@ -24,7 +26,7 @@ final class CastingsWetted implements WorkRule
         $found = [];
         foreach ($plan->moves as $placed) {
             $cure = $placed->move->coat->recipe->cure;
-            if ($placed->move->coat->recipe->is('castings') && $this->isOnDry($plan, $placed)) {
+            if ($placed->move->coat->recipe->is(RecipeTrait::Castings) && $this->isOnDry($plan, $placed)) {
                 $found[$placed->move->coat->uid] ??= CoatPair::on(
                     $plan,
                     $placed->move->section->uid,
@@ -72,7 +74,7 @@ final class CastingsWetted implements WorkRule
                                 )
                             : INF,
                     ];
-            if ($recipe->family === 'plaster' && $placed->start >= $dry) {
+            if ($recipe->family === Family::Plaster && $placed->start >= $dry) {
                 return true;
             }
         }

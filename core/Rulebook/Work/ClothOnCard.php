@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\Family;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
 
@@ -19,7 +21,12 @@ final class ClothOnCard implements WorkRule
     {
         $found = [];
         foreach (CoatPair::all($plan) as $pair) {
-            if ($pair->one->recipe->is('card') && $pair->isOver() && $pair->other->recipe->is('messy') && ! $this->hasSpots($plan, $pair)) {
+            if (
+                $pair->one->recipe->is(RecipeTrait::Card) &&
+                $pair->isOver() &&
+                $pair->other->recipe->is(RecipeTrait::Messy) &&
+                ! $this->hasSpots($plan, $pair)
+            ) {
                 $found[$pair->other->uid] ??= $pair->finding(
                     'cloth-on-card',
                     Severity::Hint,
@@ -38,7 +45,7 @@ final class ClothOnCard implements WorkRule
     private function hasSpots(BenchPlan $plan, CoatPair $pair): bool
     {
         foreach (CoatPair::all($plan) as $over) {
-            if ($over->one === $pair->one && $over->other->recipe->family === 'glue' && $over->isOver()) {
+            if ($over->one === $pair->one && $over->other->recipe->family === Family::Glue && $over->isOver()) {
                 foreach (CoatPair::all($plan) as $under) {
                     if ($under->one === $over->other && $under->other === $pair->other && $under->isOver()) {
                         return true;

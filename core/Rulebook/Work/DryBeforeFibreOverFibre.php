@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
@@ -22,7 +23,9 @@ final class DryBeforeFibreOverFibre implements WorkRule
     public function check(BenchPlan $plan): array
     {
         $work = $plan->work;
-        $fibre = array_values(array_filter($work->project->works->laid, fn (CoatApplication $l): bool => $l->recipe->family === 'fibre'));
+        $fibre = array_values(
+            array_filter($work->project->works->laid, fn (CoatApplication $l): bool => $l->recipe->family === Family::Fibre),
+        );
         $found = [];
         foreach ($fibre as $over) {
             foreach ($fibre as $under) {

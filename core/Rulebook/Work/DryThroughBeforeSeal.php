@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -21,7 +22,7 @@ final class DryThroughBeforeSeal implements WorkRule
         $found = [];
         foreach (CoatPair::all($plan) as $pair) {
             foreach (
-                $pair->other->recipe->is('seals') && $pair->other->recipe->asksDryThrough($pair->one->recipe) && $pair->isOver()
+                $pair->other->recipe->is(RecipeTrait::Seals) && $pair->other->recipe->asksDryThrough($pair->one->recipe) && $pair->isOver()
                     ? $pair->laid($pair->one)
                     : [] as $under
             ) {

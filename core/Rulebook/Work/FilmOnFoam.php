@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
 
@@ -19,13 +20,13 @@ final class FilmOnFoam implements WorkRule
     {
         return BareFoam::found(
             $plan,
-            'messy',
+            RecipeTrait::Messy,
             'substrate-film-on-foam',
             Severity::Hint,
             'goes straight on foam',
             'Some sheets carry a film on both faces: nothing that is wet holds on it.',
             'Pull the film off, rasp the face, or begin with a glue coat.',
-            ['stack'],
+            [RecipeTrait::Stack],
         );
     }
 }

@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\RecipeTrait;
 
 /** Flangeways in a road are proven with the lightest vehicle. */
 final class FlangewaysProven extends Followed
@@ -17,12 +18,12 @@ final class FlangewaysProven extends Followed
 
     protected function asks(Recipe $recipe): bool
     {
-        return $recipe->is('sand') && $recipe->is('messy');
+        return $recipe->is(RecipeTrait::Sand) && $recipe->is(RecipeTrait::Messy);
     }
 
     protected function answers(Recipe $recipe): bool
     {
-        return $recipe->is('run');
+        return $recipe->is(RecipeTrait::Run);
     }
 
     protected function subject(Coat $coat): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
 
@@ -19,7 +20,7 @@ final class FoamUnderWater implements WorkRule
     {
         return BareFoam::found(
             $plan,
-            'pour',
+            RecipeTrait::Pour,
             'substrate-foam-under-water',
             Severity::Stop,
             'on bare foam',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Cuts\Gluing;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Quantity;
@@ -21,7 +22,7 @@ final class HotMeltTooLarge implements WorkRule
     {
         $found = [];
         foreach ($plan->work->moves as $move) {
-            if ($move->coat->recipe->is('quick') && $move->area > Gluing::meltsFor()) {
+            if ($move->coat->recipe->is(RecipeTrait::Quick) && $move->area > Gluing::meltsFor()) {
                 $found[$move->coat->uid] ??= CoatPair::on(
                     $plan,
                     $move->section->uid,

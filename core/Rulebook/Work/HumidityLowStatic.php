@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -24,7 +25,7 @@ final class HumidityLowStatic implements WorkRule
         $found = [];
         foreach ($work->moves as $move) {
             $room = $work->project->works->room($move->section);
-            if ($move->coat->recipe->family === 'fibre' && $room->day->humidity < self::MIN_HUMIDITY) {
+            if ($move->coat->recipe->family === Family::Fibre && $room->day->humidity < self::MIN_HUMIDITY) {
                 $found[$room->uid] ??= CoatPair::on(
                     $plan,
                     $move->section->uid,

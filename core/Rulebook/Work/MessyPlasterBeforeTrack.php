@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Plan\BenchPlan;
 
@@ -18,7 +19,7 @@ final class MessyPlasterBeforeTrack extends InOrder
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->is('messy');
+        return $recipe->is(RecipeTrait::Messy);
     }
 
     protected function above(Recipe $recipe): bool
@@ -39,7 +40,7 @@ final class MessyPlasterBeforeTrack extends InOrder
     protected function isSpared(BenchPlan $plan, CoatPair $pair): bool
     {
         foreach ($plan->work->project->works->coats as $coat) {
-            if ($coat->recipe->is('mask') && ($coat->zone === $pair->other->zone || $coat->zone === $pair->one->zone)) {
+            if ($coat->recipe->is(RecipeTrait::Mask) && ($coat->zone === $pair->other->zone || $coat->zone === $pair->one->zone)) {
                 return true;
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -23,7 +24,11 @@ final class PointsClear implements WorkRule
         $toes = new TurnoutToes();
         $found = [];
         foreach ($work->moves as $move) {
-            if ($move->coat->recipe->stage !== Stage::Track || ! $move->coat->recipe->is('loose', 'wet') || $move->track <= 0.0) {
+            if (
+                $move->coat->recipe->stage !== Stage::Track ||
+                ! $move->coat->recipe->is(RecipeTrait::Loose, RecipeTrait::Wet) ||
+                $move->track <= 0.0
+            ) {
                 continue;
             }
             $here = array_filter(

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Family;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -26,7 +28,7 @@ final class ProtectFinished implements WorkRule
             foreach ($works->laid as $laid) {
                 if (
                     $laid->section === (string) $section &&
-                    (in_array($laid->recipe->family, ['gloss', 'resin', 'ballast'], true) ||
+                    (in_array($laid->recipe->family, [Family::Gloss, Family::Resin, Family::Ballast], true) ||
                         $laid->recipe->stage === Stage::Hard ||
                         $laid->recipe->stage === Stage::Rock)
                 ) {
@@ -35,9 +37,11 @@ final class ProtectFinished implements WorkRule
             }
             foreach ($works->zonesOf((string) $section) as $zone) {
                 foreach ($works->coatsOf($zone->uid) as $coat) {
-                    $masked = array_filter($works->coatsOf($zone->uid), fn (Coat $c): bool => $c->recipe->is('mask'));
+                    $masked = array_filter($works->coatsOf($zone->uid), fn (Coat $c): bool => $c->recipe->is(RecipeTrait::Mask));
                     foreach (
-                        $masked === [] && $coat->recipe->is('messy', 'solvent', 'wash') && ! $survey->isWhole($coat, $coat->passes)
+                        $masked === [] &&
+                        $coat->recipe->is(RecipeTrait::Messy, RecipeTrait::Solvent, RecipeTrait::Wash) &&
+                        ! $survey->isWhole($coat, $coat->passes)
                             ? $finished
                             : [] as $uid => $title
                     ) {

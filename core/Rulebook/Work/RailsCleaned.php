@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\RecipeTrait;
 
 /** Rails are cleaned after every glue that came near them. */
 final class RailsCleaned extends Followed
@@ -17,12 +19,12 @@ final class RailsCleaned extends Followed
 
     protected function asks(Recipe $recipe): bool
     {
-        return $recipe->is('rewets') || $recipe->family === 'glue';
+        return $recipe->is(RecipeTrait::Rewets) || $recipe->family === Family::Glue;
     }
 
     protected function answers(Recipe $recipe): bool
     {
-        return $recipe->is('rails');
+        return $recipe->is(RecipeTrait::Rails);
     }
 
     protected function subject(Coat $coat): string

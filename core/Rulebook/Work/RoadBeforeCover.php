@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\Stage;
 
 /** Crossings and roads before the cover beside them. */
@@ -22,9 +24,9 @@ final class RoadBeforeCover extends InOrder
 
     protected function above(Recipe $recipe): bool
     {
-        return in_array($recipe->family, ['cover', 'fibre', 'growth'], true) &&
+        return in_array($recipe->family, [Family::Cover, Family::Fibre, Family::Growth], true) &&
             $recipe->stage->value >= Stage::Cover->value &&
-            ! $recipe->is('mask', 'unmask');
+            ! $recipe->is(RecipeTrait::Mask, RecipeTrait::Unmask);
     }
 
     protected function why(): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\Stage;
 
@@ -17,12 +18,13 @@ final class SceneryBeforeFinalGloss extends InOrder
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->stage->value < Stage::Water->value && in_array($recipe->family, ['plaster', 'cover', 'fibre', 'growth'], true);
+        return $recipe->stage->value < Stage::Water->value &&
+            in_array($recipe->family, [Family::Plaster, Family::Cover, Family::Fibre, Family::Growth], true);
     }
 
     protected function above(Recipe $recipe): bool
     {
-        return $recipe->stage === Stage::Water && in_array($recipe->family, ['gloss', 'resin'], true);
+        return $recipe->stage === Stage::Water && in_array($recipe->family, [Family::Gloss, Family::Resin], true);
     }
 
     protected function why(): string

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Plan\BenchPlan;
 
@@ -18,12 +20,13 @@ final class SealBedBeforeBank extends InOrder
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->stage === Stage::Water && $recipe->family === 'paint';
+        return $recipe->stage === Stage::Water && $recipe->family === Family::Paint;
     }
 
     protected function above(Recipe $recipe): bool
     {
-        return in_array($recipe->family, ['cover', 'fibre', 'growth'], true) && ! $recipe->is('mask', 'unmask');
+        return in_array($recipe->family, [Family::Cover, Family::Fibre, Family::Growth], true) &&
+            ! $recipe->is(RecipeTrait::Mask, RecipeTrait::Unmask);
     }
 
     protected function isSpared(BenchPlan $plan, CoatPair $pair): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Recipe;
 
 /** Short fibre first, long last. */
@@ -16,12 +17,12 @@ final class ShortFibreBeforeLong extends InOrder
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->family === 'fibre' && $recipe->length !== null;
+        return $recipe->family === Family::Fibre && $recipe->length !== null;
     }
 
     protected function above(Recipe $recipe): bool
     {
-        return $recipe->family === 'fibre' && $recipe->length !== null;
+        return $recipe->family === Family::Fibre && $recipe->length !== null;
     }
 
     protected function why(): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\Stage;
 
@@ -17,12 +18,12 @@ final class SkinBeforePaint extends InOrder
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->family === 'plaster' && $recipe->stage === Stage::Land;
+        return $recipe->family === Family::Plaster && $recipe->stage === Stage::Land;
     }
 
     protected function above(Recipe $recipe): bool
     {
-        return $recipe->family === 'paint' && $recipe->stage->value >= Stage::Earth->value;
+        return $recipe->family === Family::Paint && $recipe->stage->value >= Stage::Earth->value;
     }
 
     protected function why(): string

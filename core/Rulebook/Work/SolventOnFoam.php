@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
 
@@ -19,7 +20,7 @@ final class SolventOnFoam implements WorkRule
     {
         return BareFoam::found(
             $plan,
-            'solvent',
+            RecipeTrait::Solvent,
             'solvent-on-foam',
             Severity::Stop,
             'dissolves bare foam',

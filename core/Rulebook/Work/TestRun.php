@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\RecipeTrait;
 
 /** A train runs over the dressed track before the next stage covers what is wrong with it. */
 final class TestRun extends Followed
@@ -17,12 +19,12 @@ final class TestRun extends Followed
 
     protected function asks(Recipe $recipe): bool
     {
-        return $recipe->family === 'ballast';
+        return $recipe->family === Family::Ballast;
     }
 
     protected function answers(Recipe $recipe): bool
     {
-        return $recipe->is('run');
+        return $recipe->is(RecipeTrait::Run);
     }
 
     protected function subject(Coat $coat): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -25,7 +26,7 @@ final class ThinUnderCrowns implements WorkRule
         $works = $plan->work->project->works;
         foreach ($works->zones as $zone) {
             foreach ($zone->crowns === null ? [] : $works->coatsOf($zone->uid) as $coat) {
-                if ($coat->recipe->family === 'fibre' && $coat->share > self::MAX_THIN_SHARE) {
+                if ($coat->recipe->family === Family::Fibre && $coat->share > self::MAX_THIN_SHARE) {
                     $found[$coat->uid] = CoatPair::on(
                         $plan,
                         $zone->section,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\RecipeTrait;
 
 /** The backdrop is finished before trees stand before it. */
 final class TreesAfterBackdrop extends InOrder
@@ -16,12 +17,12 @@ final class TreesAfterBackdrop extends InOrder
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->is('backdrop');
+        return $recipe->is(RecipeTrait::Backdrop);
     }
 
     protected function above(Recipe $recipe): bool
     {
-        return $recipe->is('trees');
+        return $recipe->is(RecipeTrait::Trees);
     }
 
     protected function why(): string

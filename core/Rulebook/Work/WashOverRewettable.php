@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
 
@@ -19,7 +20,7 @@ final class WashOverRewettable implements WorkRule
     {
         $found = [];
         foreach (CoatPair::all($plan) as $pair) {
-            if ($pair->isOver() && $pair->other->recipe->is('wash') && $pair->one->recipe->is('rewets')) {
+            if ($pair->isOver() && $pair->other->recipe->is(RecipeTrait::Wash) && $pair->one->recipe->is(RecipeTrait::Rewets)) {
                 $found[$pair->other->uid] ??= $pair->finding(
                     'wash-over-rewettable-glue',
                     Severity::Hint,

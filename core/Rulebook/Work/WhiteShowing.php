@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Family;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
@@ -15,10 +17,10 @@ use IdleRidge\Core\Plan\BenchPlan;
 /** Cover or fibre on land that has no earth base under it: white or foam shows through. */
 final class WhiteShowing implements WorkRule
 {
-    private const COVER_FAMILIES = ['cover', 'fibre', 'ballast'];
+    private const COVER_FAMILIES = [Family::Cover, Family::Fibre, Family::Ballast];
 
     /** What is done there and leaves nothing that white could show through. */
-    private const NO_COVER_TRAITS = ['mask', 'unmask', 'rails', 'run'];
+    private const NO_COVER_TRAITS = [RecipeTrait::Mask, RecipeTrait::Unmask, RecipeTrait::Rails, RecipeTrait::Run];
 
     /** So much of a zone may be without a base: its edge. */
     private const EDGE_SHARE = 0.02;

@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\FollowWindow;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Quantity;
@@ -141,7 +142,7 @@ final class WindowsMet implements WorkRule
     {
         $lower = $base->under instanceof CoatApplication ? $base->under->recipe : $base->under->coat->recipe;
         foreach (self::FINDING_BY_TRAIT as $trait => $name) {
-            if ($move->coat->recipe->is($trait) || $lower->is($trait)) {
+            if ($move->coat->recipe->is(RecipeTrait::from($trait)) || $lower->is(RecipeTrait::from($trait))) {
                 return $name;
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\Stage;
 
 /** Wires come last, after the last spray. */
@@ -18,13 +19,13 @@ final class WiresLast extends InOrder
     protected function below(Recipe $recipe): bool
     {
         return $recipe->stage->value < Stage::Lineside->value &&
-            ! $recipe->is('wires', 'backdrop') &&
+            ! $recipe->is(RecipeTrait::Wires, RecipeTrait::Backdrop) &&
             $recipe->stage->value >= Stage::Hard->value;
     }
 
     protected function above(Recipe $recipe): bool
     {
-        return $recipe->is('wires');
+        return $recipe->is(RecipeTrait::Wires);
     }
 
     protected function why(): string

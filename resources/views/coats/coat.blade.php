@@ -59,7 +59,7 @@
     @if ($coat['moves'] > 0)
         <p class="soft small">
             {{ $coat['minutes'] }} min of work in {{ $coat['moves'] }} {{ $coat['moves'] === 1 ? 'move' : 'moves' }}. <a class="link"
-                href="{{ route('library.show', [$layout, 'recipe' => $recipe->id]) }}">{{ $recipe->provenance === 'yours'
+                href="{{ route('library.show', [$layout, 'recipe' => $recipe->id]) }}">{{ $recipe->provenance->value === 'yours'
                     ? 'Figures are yours' : 'Starting values' }}</a>
         </p>
     @endif
@@ -156,7 +156,7 @@
         />
     </div>
     <x-field form="coat" name="name" label="Its own name" :value="$state->coat->name" />
-    @if (in_array($recipe->family, ['paint', 'cover', 'fibre', 'growth', 'plaster'], true))
+    @if (in_array($recipe->family->value, ['paint', 'cover', 'fibre', 'growth', 'plaster'], true))
         <div class="pair colour-pair">
             <x-choice
                 form="coat"

@@ -7,6 +7,7 @@ namespace Tests\Core\Coats;
 use IdleRidge\Core\Coats\AreaProfile;
 use IdleRidge\Core\Coats\Ballast;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Ingredient;
 use IdleRidge\Core\Coats\Labour;
 use IdleRidge\Core\Coats\MaterialAmount;
@@ -279,7 +280,7 @@ final class CoatsTest extends TestCase
             'A',
             'Lay',
             Stage::Cover,
-            'cover',
+            Family::Cover,
             [new Ingredient('area', 1.0, 'g', [['material' => 'm', 'parts' => 1.0]])],
             new Labour(0.0, 1.0),
         );

@@ -6,6 +6,7 @@ namespace Tests\Core\Plan;
 
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\PlasterLayer;
 use IdleRidge\Core\Coats\SectionSurvey;
 use IdleRidge\Core\Coats\ZoneArea;
@@ -124,7 +125,7 @@ final class WholePlanTest extends TestCase
         foreach ($coats as $coat) {
             $out['left'][$coat->uid] = [$survey->left($coat, 1)->surface, $survey->isWhole($coat, 1)];
         }
-        $plaster = array_values(array_filter($coats, fn (Coat $c): bool => $c->recipe->family === 'plaster'));
+        $plaster = array_values(array_filter($coats, fn (Coat $c): bool => $c->recipe->family === Family::Plaster));
 
         return $out + ['plaster' => $plaster === [] ? null : PlasterLayer::of($survey, $plaster)];
     }

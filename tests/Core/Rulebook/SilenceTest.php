@@ -6,6 +6,7 @@ namespace Tests\Core\Rulebook;
 
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Coats\SectionSurvey;
 use IdleRidge\Core\Coats\Zone;
@@ -77,15 +78,25 @@ final class SilenceTest extends TestCase
         $base = array_values(
             array_filter(array_map(Build::recipe(...), self::BASE), fn (Recipe $r): bool => $r->stage->value < $recipe->stage->value),
         );
-        $this->silent($this->coats([...$base, $recipe]), $recipe->is('card') ? CutSchool::Web : CutSchool::Carved);
+        $this->silent($this->coats([...$base, $recipe]), $recipe->is(RecipeTrait::Card) ? CutSchool::Web : CutSchool::Carved);
         // Painted over as soon as the plan offers it.
         $this->silent(
             $this->coats([
                 ...$base,
                 $recipe,
-                ...$recipe->is('card', 'backdrop', 'trees', 'wires', 'posts', 'rewets', 'contact') ? [] : [Build::recipe('gloss-varnish')],
+                ...$recipe->is(
+                    RecipeTrait::Card,
+                    RecipeTrait::Backdrop,
+                    RecipeTrait::Trees,
+                    RecipeTrait::Wires,
+                    RecipeTrait::Posts,
+                    RecipeTrait::Rewets,
+                    RecipeTrait::Contact,
+                )
+                    ? []
+                    : [Build::recipe('gloss-varnish')],
             ]),
-            $recipe->is('card') ? CutSchool::Web : CutSchool::Carved,
+            $recipe->is(RecipeTrait::Card) ? CutSchool::Web : CutSchool::Carved,
         );
     }
 

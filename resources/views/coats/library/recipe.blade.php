@@ -9,7 +9,7 @@
     @else
         <header>
             <h2>{{ $picked->cure->name }}</h2>
-            <span class="meta end">{{ $picked->provenance }}</span>
+            <span class="meta end">{{ $picked->provenance->value }}</span>
         </header>
         <form class="in stack" method="post" action="{{ route('library.keep', [$layout, $picked->id]) }}">
             @csrf

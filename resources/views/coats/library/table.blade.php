@@ -65,9 +65,9 @@
                             </td>
                             <td class="word">
                                 {{
-                                    $recipe->provenance === 'starting value'
+                                    $recipe->provenance->value === 'starting value'
                                         ? 'starting'
-                                        : $recipe->provenance
+                                        : $recipe->provenance->value
                                 }}
                             </td>
                         </tr>
