@@ -26,6 +26,7 @@ use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -163,7 +164,7 @@ final class ProjectLoader
             $row->viewing_edges,
             $row->region,
             $row->season,
-            array_map(
+            new LayoutClearance(array_map(
                 fn (array $v): Vehicle => Vehicle::from(
                     (float) $v['body_mm'],
                     (float) $v['bogie_centres_mm'],
@@ -172,8 +173,7 @@ final class ProjectLoader
                     $v['name'],
                 ),
                 $row->vehicles,
-            ),
-            $row->clearance_margin_mm,
+            ), $row->clearance_margin_mm),
             $row->face_limit_deg,
             $row->bank_reach_mm,
             $row->tension,

@@ -12,14 +12,6 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final class CureClock
 {
-    /** Spread of the logarithm of times: what is not known of a recipe in a room, and from one case to the next. */
-    public const PRIOR_SPREAD = 0.35;
-
-    public const CASE_SPREAD = 0.25;
-
-    /** What a new lot of a material adds to it. */
-    public const LOT_SPREAD = 0.15;
-
     /**
      * Median minutes to each milestone in an even air.
      *
@@ -91,9 +83,9 @@ final class CureClock
     }
 
     /** By what a median is multiplied for a one-sided quantile: exp(z·√(prior² + case²)). */
-    public static function factor(float $quantile, float $priorSd = self::PRIOR_SPREAD): float
+    public static function factor(float $quantile, float $priorSd = CureSpread::PRIOR): float
     {
-        return exp(self::normalQuantile($quantile) * hypot($priorSd, self::CASE_SPREAD));
+        return exp(self::normalQuantile($quantile) * hypot($priorSd, CureSpread::BETWEEN_CASES));
     }
 
     /** Whether a film cannot form in this air: the coat is spoiled, not delayed. */

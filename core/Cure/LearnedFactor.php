@@ -24,7 +24,7 @@ final readonly class LearnedFactor
     /** Before anything was seen. */
     public static function nothing(): self
     {
-        return new self(0.0, CureClock::PRIOR_SPREAD, 0);
+        return new self(0.0, CureSpread::PRIOR, 0);
     }
 
     /**
@@ -33,7 +33,7 @@ final readonly class LearnedFactor
      *
      * @param  list<array{float|null, float|null}>  $cases
      */
-    public static function from(array $cases, float $priorSd = CureClock::PRIOR_SPREAD, float $caseSd = CureClock::CASE_SPREAD): self
+    public static function from(array $cases, float $priorSd = CureSpread::PRIOR, float $caseSd = CureSpread::BETWEEN_CASES): self
     {
         $weights = [];
         $most = -INF;
@@ -70,19 +70,19 @@ final readonly class LearnedFactor
     /** The same for a new lot of the material: less is known of it. */
     public function ofNewLot(): self
     {
-        return new self($this->mean, hypot($this->sd, CureClock::LOT_SPREAD), $this->cases);
+        return new self($this->mean, hypot($this->sd, CureSpread::NEW_LOT), $this->cases);
     }
 
     /** By what a median of the recipe is multiplied for a one-sided quantile. */
     public function factor(float $quantile): float
     {
-        return exp($this->mean + CureClock::normalQuantile($quantile) * hypot($this->sd, CureClock::CASE_SPREAD));
+        return exp($this->mean + CureClock::normalQuantile($quantile) * hypot($this->sd, CureSpread::BETWEEN_CASES));
     }
 
     /** The same with the scatter of single cases alone. */
     public function caseFactor(float $quantile): float
     {
-        return exp($this->mean + CureClock::normalQuantile($quantile) * CureClock::CASE_SPREAD);
+        return exp($this->mean + CureClock::normalQuantile($quantile) * CureSpread::BETWEEN_CASES);
     }
 
     /**
@@ -91,7 +91,7 @@ final readonly class LearnedFactor
      */
     public function factorWithin(float $quantile, ?float $low, ?float $high): float
     {
-        $spread = hypot($this->sd, CureClock::CASE_SPREAD);
+        $spread = hypot($this->sd, CureSpread::BETWEEN_CASES);
         $from = $low === null ? 0.0 : CureClock::normalShare(($low - $this->mean) / $spread);
         $to = $high === null ? 1.0 : CureClock::normalShare(($high - $this->mean) / $spread);
         if ($high === null && $low !== null && $from > self::TAIL_QUANTILE) {

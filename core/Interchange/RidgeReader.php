@@ -13,6 +13,7 @@ use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -136,8 +137,7 @@ final class RidgeReader
             $edges,
             $r->text('region', ''),
             $r->text('season', ''),
-            $vehicles,
-            $r->number('clearance_margin_mm'),
+            new LayoutClearance($vehicles, $r->number('clearance_margin_mm')),
             $r->number('face_limit_deg'),
             $r->numberOrNull('bank_reach_mm'),
             $r->number('tension'),

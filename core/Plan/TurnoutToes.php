@@ -21,6 +21,6 @@ final class TurnoutToes
             $p = $t->main->alignment->pointAt($t->toe);
 
             return [$p->x, $p->y];
-        }, Turnout::among($project->runsNear($section), $project->layout->vehicles, $project->layout->clearanceMargin));
+        }, Turnout::among($project->runsNear($section), $project->layout->clearance->vehicles, $project->layout->clearance->margin));
     }
 }

@@ -39,7 +39,7 @@ final readonly class LandStudy
             $model,
             $terrain,
             $walls,
-            Turnout::among($model->grading->runs, $project->layout->vehicles, $project->layout->clearanceMargin),
+            Turnout::among($model->grading->runs, $project->layout->clearance->vehicles, $project->layout->clearance->margin),
         );
     }
 

@@ -12,7 +12,6 @@ use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Scale;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Schedule\BenchRules;
-use IdleRidge\Core\Track\Vehicle;
 
 /** What holds for a whole layout. */
 final readonly class LayoutSheet
@@ -30,8 +29,7 @@ final readonly class LayoutSheet
 
     public string $season;
 
-    /** @var non-empty-list<Vehicle> */
-    public array $vehicles;
+    public LayoutClearance $clearance;
 
     public CutSettings $cuts;
 
@@ -39,7 +37,6 @@ final readonly class LayoutSheet
 
     /**
      * @param  list<string>  $viewingEdges
-     * @param  list<Vehicle>|null  $vehicles
      * @param  array<string, string>  $typed field → what the builder typed
      * @param  array<string, mixed>  $extra keys beginning with x_, kept as they came
      * @param  float  $northDeg direction of north on the plan, counter-clockwise from x
@@ -58,8 +55,7 @@ final readonly class LayoutSheet
         array $viewingEdges = ['front'],
         string $region = '',
         string $season = '',
-        ?array $vehicles = null,
-        public float $clearanceMargin = 8.0,
+        ?LayoutClearance $clearance = null,
         public float $faceLimitDeg = 60.0,
         public ?float $bankReach = null,
         public float $tension = GroundProblem::TENSION,
@@ -94,8 +90,6 @@ final readonly class LayoutSheet
                 throw new InvalidValue('At most 120 characters.', $field);
             }
         }
-        $vehicles = self::distinct($vehicles ?? [Vehicle::coach()]);
-        InvalidValue::unlessBetween($clearanceMargin, 0.0, 100.0, 'The margin', 'mm', 'clearance_margin_mm');
         InvalidValue::unlessBetween($faceLimitDeg, 20.0, 89.0, 'The steepest face', '°', 'face_limit_deg');
         if ($bankReach !== null) {
             InvalidValue::unlessBetween($bankReach, 5.0, 5000.0, 'The width for slopes', 'mm', 'bank_reach_mm');
@@ -107,40 +101,9 @@ final readonly class LayoutSheet
         $this->viewingEdges = array_values(array_intersect(self::EDGES, $viewingEdges));
         $this->region = trim($region);
         $this->season = trim($season);
-        $this->vehicles = $vehicles;
+        $this->clearance = $clearance ?? new LayoutClearance;
         $this->cuts = $cuts ?? CutSettings::of();
         $this->bench = $bench ?? new BenchRules();
-    }
-
-    /** Height of the tallest vehicle over the rails, mm. */
-    public function tallest(): float
-    {
-        return max(array_map(fn (Vehicle $v): float => $v->height, $this->vehicles));
-    }
-
-    /**
-     * @param  list<Vehicle>  $vehicles
-     * @return non-empty-list<Vehicle>
-     *
-     * @throws InvalidValue
-     */
-    private static function distinct(array $vehicles): array
-    {
-        if ($vehicles === []) {
-            throw new InvalidValue('A layout needs one vehicle at least: what runs decides what has to clear.', 'vehicles');
-        }
-        if (count($vehicles) > 12) {
-            throw new InvalidValue('At most 12 vehicles: the ones that need most room are enough.', 'vehicles');
-        }
-        $names = [];
-        foreach ($vehicles as $k => $vehicle) {
-            if (isset($names[mb_strtolower($vehicle->name)])) {
-                throw new InvalidValue("Two vehicles are called “{$vehicle->name}”.", "vehicles/{$k}/name");
-            }
-            $names[mb_strtolower($vehicle->name)] = true;
-        }
-
-        return $vehicles;
     }
 
     /** What of it land can depend on. */
@@ -152,8 +115,7 @@ final readonly class LayoutSheet
             $this->scale->ratio,
             $this->gauge,
             $this->units,
-            vehicles: $this->vehicles,
-            clearanceMargin: $this->clearanceMargin,
+            clearance: $this->clearance,
             faceLimitDeg: $this->faceLimitDeg,
             bankReach: $this->bankReach,
             tension: $this->tension,
@@ -175,8 +137,7 @@ final readonly class LayoutSheet
             $this->viewingEdges,
             $this->region,
             $this->season,
-            $this->vehicles,
-            $this->clearanceMargin,
+            $this->clearance,
             $this->faceLimitDeg,
             $this->bankReach,
             $this->tension,

@@ -284,16 +284,8 @@ final readonly class Project
         $lines = array_map(fn (array $points): HeightLine => HeightLine::through(self::onSpots($points, $spots)), $lines);
         // An edge that is fixed rules over what else stands on it.
         $fixed = Joints::fixedLines($section, $group);
-        $spots = array_values(
-            array_filter(
-                $spots,
-                fn (Spot $spot): bool => array_filter(
-                    $fixed,
-                    fn (HeightLine $edge): bool => $edge->distanceTo($spot->x, $spot->y) < 1.0,
-                ) ===
-                    [],
-            ),
-        );
+        $beside = fn (Spot $spot): array => array_filter($fixed, fn (HeightLine $edge): bool => $edge->distanceTo($spot->x, $spot->y) < 1.0);
+        $spots = array_values(array_filter($spots, fn (Spot $spot): bool => $beside($spot) === []));
         array_push($lines, ...$fixed);
 
         return GroundProblem::over(
@@ -333,7 +325,10 @@ final readonly class Project
     /** The top of the room that the tallest vehicle and the margin take over a run, mm; over a road as over a track. */
     public function roof(Run $run, float $station): float
     {
-        return $run->grade->heightAt($station) + $run->profile->railTop() + $this->layout->tallest() + $this->layout->clearanceMargin;
+        return $run->grade->heightAt($station) +
+            $run->profile->railTop() +
+            $this->layout->clearance->tallest() +
+            $this->layout->clearance->margin;
     }
 
     /**
@@ -346,7 +341,7 @@ final readonly class Project
         foreach ($runs as $run) {
             foreach ($run->structures as $structure) {
                 if ($structure->kind === 'tunnel') {
-                    $bores[] = TunnelBore::through($run, $structure, $this->layout->vehicles, $this->layout->clearanceMargin);
+                    $bores[] = TunnelBore::through($run, $structure, $this->layout->clearance->vehicles, $this->layout->clearance->margin);
                 }
             }
         }

@@ -14,6 +14,7 @@ use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\ShellBuild;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -60,7 +61,7 @@ final readonly class SaltingsTramway
                 ['front'],
                 'salt marsh',
                 'late summer',
-                [Vehicle::from(196.0, 92.0, 48.0, 68.0, 'tramcar')],
+                new LayoutClearance([Vehicle::from(196.0, 92.0, 48.0, 68.0, 'tramcar')]),
                 cuts: CutSettings::of(
                     CutSchool::Web,
                     5.0,

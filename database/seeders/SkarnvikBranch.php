@@ -10,6 +10,7 @@ use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -47,7 +48,7 @@ final readonly class SkarnvikBranch
                 ['front'],
                 'upland, cold',
                 'early autumn',
-                [Vehicle::coach(), Vehicle::from(196.0, 92.0, 36.0, 52.0, 'crane')],
+                new LayoutClearance([Vehicle::coach(), Vehicle::from(196.0, 92.0, 36.0, 52.0, 'crane')]),
                 bankReach: 70.0,
                 cuts: CutSettings::of(price: 1490, plate: 4.0, board: new BoardBuild(opening: [760.0, 1980.0])),
             ),

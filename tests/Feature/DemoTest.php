@@ -190,7 +190,7 @@ final class DemoTest extends FeatureCase
             'damp ground, slopes, sun side' => fn (LandStudy $s): bool => count(
                 LandClasses::slopes($s->terrain->grid(), $s->section->width, $s->section->depth),
             ) === 5 && LandClasses::damp($s->terrain->grid(), $s->section->width, $s->section->depth)[0]->area > 0.0,
-            'two vehicles' => fn (LandStudy $s): bool => count($s->project->layout->vehicles) === 2,
+            'two vehicles' => fn (LandStudy $s): bool => count($s->project->layout->clearance->vehicles) === 2,
         ];
     }
 }

@@ -16,6 +16,7 @@ use IdleRidge\Core\Interchange\BenchFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Track\Vehicle;
 use Illuminate\Support\Facades\DB;
@@ -75,9 +76,9 @@ final readonly class SaveLayout
             'viewing_edges' => $sheet->viewingEdges,
             'region' => $sheet->region,
             'season' => $sheet->season,
-            'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $sheet->vehicles),
+            'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $sheet->clearance->vehicles),
             'felt_grade' => $sheet->feltGrade,
-            'clearance_margin_mm' => $sheet->clearanceMargin,
+            'clearance_margin_mm' => $sheet->clearance->margin,
             'face_limit_deg' => $sheet->faceLimitDeg,
             'bank_reach_mm' => $sheet->bankReach,
             'tension' => $sheet->tension,
@@ -98,7 +99,7 @@ final readonly class SaveLayout
         $typed = new FormInput($input, $old->units);
         $ratio = $typed->number('ratio', $old->scale->ratio);
         $gauge = $typed->length('gauge_mm', $old->gauge, $old->gauge);
-        $margin = $typed->length('clearance_margin_mm', $old->clearanceMargin, $old->clearanceMargin);
+        $margin = $typed->length('clearance_margin_mm', $old->clearance->margin, $old->clearance->margin);
         $face = $typed->number('face_limit_deg', $old->faceLimitDeg);
         $reach = $typed->has('bank_reach_mm')
             ? ($typed->text('bank_reach_mm') === ''
@@ -125,8 +126,7 @@ final readonly class SaveLayout
                 $edges,
                 $typed->text('region', $old->region),
                 $typed->text('season', $old->season),
-                $typed->has('vehicles') ? $this->vehicles($typed, $old) : $old->vehicles,
-                $margin,
+                new LayoutClearance($typed->has('vehicles') ? $this->vehicles($typed, $old) : $old->clearance->vehicles, $margin),
                 $face,
                 $reach,
                 $tension,
@@ -166,7 +166,7 @@ final readonly class SaveLayout
             ) {
                 continue;
             }
-            $was = $old->vehicles[$k] ?? null;
+            $was = $old->clearance->vehicles[$k] ?? null;
             $sizes = [
                 $typed->length($field('body_mm'), current: $was?->body),
                 $typed->length($field('bogie_centres_mm'), current: $was?->bogieCentres),

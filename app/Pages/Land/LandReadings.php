@@ -209,7 +209,7 @@ final class LandReadings
                 ],
             ];
         }
-        $throw = (new VehicleSweeps($run->alignment, $layout->vehicles))->at($station);
+        $throw = (new VehicleSweeps($run->alignment, $layout->clearance->vehicles))->at($station);
         $figures = [];
         $bad = false;
         foreach (['left', 'right'] as $side) {
@@ -222,7 +222,7 @@ final class LandReadings
                 $throw[$side] + self::FREE_SEARCH_MM,
             );
             $free = $over === null ? self::FREE_SEARCH_MM : $over - $throw[$side];
-            $bad = $bad || $free < $layout->clearanceMargin;
+            $bad = $bad || $free < $layout->clearance->margin;
             $figures[] = new Quantity(
                 $free,
                 'mm',
@@ -231,7 +231,7 @@ final class LandReadings
                     : "from the side of the {$throw["{$side}_by"]->name} to land above the rails",
                 [
                     $side => Decimal::trimmed($throw[$side], 1).' mm taken',
-                    'wanted' => Decimal::trimmed($layout->clearanceMargin, 1).' mm',
+                    'wanted' => Decimal::trimmed($layout->clearance->margin, 1).' mm',
                 ],
                 decimals: 1,
             );

@@ -237,15 +237,15 @@ final class SectionDrawing
         $layout = $this->page->project->layout;
         $railTop = $level + $run->profile->railTop();
         $station = $this->page->cut->station;
-        $widest = $layout->vehicles[0];
+        $widest = $layout->clearance->vehicles[0];
         try {
-            foreach ($layout->vehicles as $vehicle) {
+            foreach ($layout->clearance->vehicles as $vehicle) {
                 $sharpest = $run->alignment->sharpest($station - $vehicle->body / 2.0, $station + $vehicle->body / 2.0);
                 if ($sharpest > 0.0) {
                     $vehicle->throwOn(1.0 / $sharpest);
                 }
             }
-            $throw = (new VehicleSweeps($run->alignment, $layout->vehicles))->at($station);
+            $throw = (new VehicleSweeps($run->alignment, $layout->clearance->vehicles))->at($station);
             $widest = $throw['left'] >= $throw['right'] ? $throw['left_by'] : $throw['right_by'];
         } catch (InvalidValue) {
             $this->svg->text(
@@ -258,8 +258,8 @@ final class SectionDrawing
 
             return;
         }
-        $margin = $layout->clearanceMargin;
-        $head = max(self::WINDOW_TOP + 18.0, $y($railTop + $layout->tallest() + $margin));
+        $margin = $layout->clearance->margin;
+        $head = max(self::WINDOW_TOP + 18.0, $y($railTop + $layout->clearance->tallest() + $margin));
         [$l, $r] = [$x($throw['left'] + $margin), $x(-$throw['right'] - $margin)];
         $built = $run->structureAt($station);
         if ($built?->kind === 'tunnel') {

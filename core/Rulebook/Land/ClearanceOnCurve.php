@@ -42,14 +42,14 @@ final class ClearanceOnCurve implements LandRule
             try {
                 $sharpest = $run->alignment->sharpest(...$here);
                 $most = 0.0;
-                foreach ($study->project->layout->vehicles as $vehicle) {
+                foreach ($study->project->layout->clearance->vehicles as $vehicle) {
                     $most = max(
                         $most,
                         self::MAX_TRANSITION_EXCESS_MM +
                             ($sharpest > 0.0 ? max(...array_values($vehicle->throwOn(1.0 / $sharpest))) : $vehicle->width / 2.0),
                     );
                 }
-                $sweep = new VehicleSweeps($run->alignment, $study->project->layout->vehicles);
+                $sweep = new VehicleSweeps($run->alignment, $study->project->layout->clearance->vehicles);
                 foreach ($this->strikes($study, $run, $sweep, $here, $most) as $side => $samples) {
                     foreach (StationRange::gather($samples, self::STEP_MM, $run->alignment->length) as $stretch) {
                         $found[] = $this->finding(
@@ -114,7 +114,7 @@ final class ClearanceOnCurve implements LandRule
         if ($run->structureAt($station)?->kind === 'tunnel') {
             return null;
         }
-        $room = $throw + $study->project->layout->clearanceMargin;
+        $room = $throw + $study->project->layout->clearance->margin;
         $away = LandBeside::firstOverRails(
             $study->model,
             $run,
@@ -179,7 +179,7 @@ final class ClearanceOnCurve implements LandRule
         $mark = $run->alignment->beside($station, $left ? $throw['left'] : -$throw['right']);
         $room = $left ? $throw['left'] : $throw['right'];
         $vehicle = $left ? $throw['left_by'] : $throw['right_by'];
-        $margin = round($layout->clearanceMargin, 1).' mm';
+        $margin = round($layout->clearance->margin, 1).' mm';
         $formula =
             $throw['radius'] === null
                 ? 'half the vehicle’s width'
@@ -201,7 +201,7 @@ final class ClearanceOnCurve implements LandRule
                 decimals: 1,
             ),
             'left_free' => new Quantity(
-                $layout->clearanceMargin - $depth,
+                $layout->clearance->margin - $depth,
                 'mm',
                 'margin less depth; below zero the vehicle strikes',
                 ['margin' => $margin],
@@ -209,7 +209,7 @@ final class ClearanceOnCurve implements LandRule
             ),
         ];
 
-        $strikes = $depth >= $layout->clearanceMargin;
+        $strikes = $depth >= $layout->clearance->margin;
 
         return new Finding(
             'clearance',

@@ -48,7 +48,7 @@ final class StructuresClear implements LandRule
     private function lining(LandStudy $study, Run $run, float $from, float $to, float $inside): array
     {
         $layout = $study->project->layout;
-        $sweeps = new VehicleSweeps($run->alignment, $layout->vehicles);
+        $sweeps = new VehicleSweeps($run->alignment, $layout->clearance->vehicles);
         $samples = [];
         $by = '';
         for ($station = $from; $station <= $to; $station += self::STEP_MM) {
@@ -56,7 +56,7 @@ final class StructuresClear implements LandRule
             if ($this->on($study, $p)) {
                 $throw = $sweeps->at($station);
                 $side = $throw['left'] >= $throw['right'] ? 'left' : 'right';
-                $missing = $throw[$side] + $layout->clearanceMargin - $inside / 2.0;
+                $missing = $throw[$side] + $layout->clearance->margin - $inside / 2.0;
                 if ($missing > 0.0) {
                     $samples[] = [$station, $missing];
                     $by = $throw["{$side}_by"]->name;
@@ -66,7 +66,7 @@ final class StructuresClear implements LandRule
         $found = [];
         foreach (StationRange::gather($samples, self::STEP_MM, $run->alignment->length) as $stretch) {
             $mark = $run->alignment->pointAt(($stretch->from + $stretch->to) / 2.0);
-            $strikes = $stretch->greatest >= $layout->clearanceMargin;
+            $strikes = $stretch->greatest >= $layout->clearance->margin;
             $found[] = new Finding(
                 'lining-clearance',
                 $strikes ? Severity::Stop : Severity::Care,
@@ -78,7 +78,7 @@ final class StructuresClear implements LandRule
                         $stretch->greatest,
                         'mm',
                         'how far the lining reaches into vehicle and margin',
-                        ['inside' => round($inside, 1).' mm', 'margin' => round($layout->clearanceMargin, 1).' mm'],
+                        ['inside' => round($inside, 1).' mm', 'margin' => round($layout->clearance->margin, 1).' mm'],
                         decimals: 1,
                     ),
                 ],
@@ -107,7 +107,8 @@ final class StructuresClear implements LandRule
             $side = $place['offset'] >= 0.0 ? 'left' : 'right';
             $needs =
                 $below->kind === 'track'
-                    ? (new VehicleSweeps($below->alignment, $layout->vehicles))->at($place['station'])[$side] + $layout->clearanceMargin
+                    ? (new VehicleSweeps($below->alignment, $layout->clearance->vehicles))->at($place['station'])[$side] +
+                        $layout->clearance->margin
                     : $below->profile->halfWidth($side === 'left');
             if ($needs > $aside && $place['station'] > 0.0 && $place['station'] < $below->alignment->length) {
                 return [

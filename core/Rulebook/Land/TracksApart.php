@@ -50,8 +50,11 @@ final class TracksApart implements LandRule
         $layout = $study->project->layout;
         $here = $one->within($study->section->width, $study->section->depth);
         $out = [];
-        $sweeps = [new VehicleSweeps($one->alignment, $layout->vehicles), new VehicleSweeps($other->alignment, $layout->vehicles)];
-        $widest = max(array_map(fn (Vehicle $v): float => $v->body + $v->width, $layout->vehicles));
+        $sweeps = [
+            new VehicleSweeps($one->alignment, $layout->clearance->vehicles),
+            new VehicleSweeps($other->alignment, $layout->clearance->vehicles),
+        ];
+        $widest = max(array_map(fn (Vehicle $v): float => $v->body + $v->width, $layout->clearance->vehicles));
         $joined = [];
         foreach ([0.0, $one->alignment->length] as $end) {
             foreach ([0.0, $other->alignment->length] as $at) {
@@ -63,7 +66,8 @@ final class TracksApart implements LandRule
             $place = $other->alignment->nearest($p);
             $turn = abs(sin($one->alignment->headingAt($station) - $other->alignment->headingAt($place['station'])));
             $ends = $place['station'] <= 0.0 || $place['station'] >= $other->alignment->length;
-            $apart = abs($one->grade->heightAt($station) - $other->grade->heightAt($place['station'])) > $layout->tallest() / 2.0;
+            $apart =
+                abs($one->grade->heightAt($station) - $other->grade->heightAt($place['station'])) > $layout->clearance->tallest() / 2.0;
             // What stands over the joint of two runs stands on both of them.
             $overJoint = array_filter($joined, fn (float $end): bool => abs($station - $end) < $widest) !== [];
             if (
@@ -83,7 +87,7 @@ final class TracksApart implements LandRule
             $missing =
                 $sweeps[0]->at($station)[$mine] +
                 $sweeps[1]->at($place['station'])[$theirs] +
-                $layout->clearanceMargin -
+                $layout->clearance->margin -
                 abs($place['offset']);
             if ($missing > 0.0) {
                 $out[] = [$station, $missing];
@@ -112,7 +116,7 @@ final class TracksApart implements LandRule
     {
         $layout = $study->project->layout;
         $mark = $one->alignment->pointAt(($stretch->from + $stretch->to) / 2.0);
-        $touch = $stretch->greatest >= $layout->clearanceMargin;
+        $touch = $stretch->greatest >= $layout->clearance->margin;
 
         return new Finding(
             'tracks-foul',
@@ -125,7 +129,7 @@ final class TracksApart implements LandRule
                     $stretch->greatest,
                     'mm',
                     'room of vehicles on both tracks and a margin, less the distance of the tracks',
-                    ['margin' => round($layout->clearanceMargin, 1).' mm', 'beside' => $other->name],
+                    ['margin' => round($layout->clearance->margin, 1).' mm', 'beside' => $other->name],
                     decimals: 1,
                 ),
             ],

@@ -6,7 +6,7 @@ namespace Tests\Core\Cure;
 
 use DateTimeZone;
 use IdleRidge\Core\Cure\AirLog;
-use IdleRidge\Core\Cure\CureClock;
+use IdleRidge\Core\Cure\CureSpread;
 use IdleRidge\Core\Cure\LearnedFactor;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Cure\RoomAir;
@@ -116,10 +116,10 @@ final class AirLogTest extends TestCase
         for ($seed = 1; $seed <= 20; $seed++) {
             $random = new Randomizer(new Xoshiro256StarStar($seed));
             $seen = array_map(fn (): float => Build::between($random, -0.5, 0.6), range(1, $random->getInt(1, 8)));
-            $precision = CureClock::PRIOR_SPREAD ** -2 + count($seen) * CureClock::CASE_SPREAD ** -2;
+            $precision = CureSpread::PRIOR ** -2 + count($seen) * CureSpread::BETWEEN_CASES ** -2;
             $learned = LearnedFactor::from(array_map(fn (float $x): array => [$x, $x], $seen));
             $this->assertEqualsWithDelta(
-                (array_sum($seen) * CureClock::CASE_SPREAD ** -2) / $precision,
+                (array_sum($seen) * CureSpread::BETWEEN_CASES ** -2) / $precision,
                 $learned->mean,
                 1e-4,
                 "seed {$seed}",
@@ -140,7 +140,7 @@ final class AirLogTest extends TestCase
             }
             $learned = LearnedFactor::from($cases);
             $this->assertEqualsWithDelta($learned->mean, LearnedFactor::from($random->shuffleArray($cases))->mean, 1e-9, "seed {$seed}");
-            $this->assertLessThanOrEqual(CureClock::PRIOR_SPREAD + 1e-3, $learned->sd, "seed {$seed}");
+            $this->assertLessThanOrEqual(CureSpread::PRIOR + 1e-3, $learned->sd, "seed {$seed}");
             // One more that took longer never makes it shorter.
             $this->assertGreaterThanOrEqual($learned->mean - 1e-9, LearnedFactor::from([...$cases, [1.2, null]])->mean, "seed {$seed}");
             foreach ($cases as [$low, $high]) {

@@ -17,6 +17,7 @@ use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Track\Vehicle;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -128,7 +129,7 @@ final class CutsTest extends TestCase
                     structures: [['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 1200.0]],
                 ),
             ],
-            sheet: ['vehicles' => [$vehicle]],
+            sheet: ['clearance' => new LayoutClearance([$vehicle])],
             base: 160.0,
         );
         $shape = Build::study($project)->terrain->mesh();

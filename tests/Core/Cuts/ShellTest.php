@@ -11,6 +11,7 @@ use IdleRidge\Core\Cuts\ShellBuild;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Track\Vehicle;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -68,7 +69,7 @@ final class ShellTest extends TestCase
                     structures: [['kind' => 'tunnel', 'from_mm' => 0.0, 'to_mm' => 1200.0]],
                 ),
             ],
-            sheet: ['vehicles' => [$vehicle]],
+            sheet: ['clearance' => new LayoutClearance([$vehicle])],
             base: 160.0,
         );
         $shape = Build::study($project)->terrain->mesh();

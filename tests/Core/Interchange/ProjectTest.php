@@ -135,7 +135,7 @@ final class ProjectTest extends TestCase
     public function test_a_file_of_the_first_version_comes_in_whole(): void
     {
         $project = RidgeReader::read(Fixtures::text('projects/version-1-full.ridge.json'), Build::library());
-        $this->assertSame(['coach'], array_column($project->layout->vehicles, 'name'));
+        $this->assertSame(['coach'], array_column($project->layout->clearance->vehicles, 'name'));
         $this->assertSame(8.0, $project->runs[0]->structures[0]->thick);
         $again = RidgeReader::read(RidgeWriter::write($project, '2026-10-14T18:30:00Z'), Build::library());
         $this->assertEquals($project, $again);

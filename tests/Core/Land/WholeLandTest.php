@@ -53,7 +53,7 @@ final class WholeLandTest extends TestCase
     {
         $mesh = $study->terrain->mesh();
         $project = $study->project;
-        $vehicles = $project->layout->vehicles;
+        $vehicles = $project->layout->clearance->vehicles;
 
         return [
             'figures' => $study->figures(),

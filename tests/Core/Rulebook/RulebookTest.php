@@ -136,7 +136,7 @@ final class RulebookTest extends TestCase
         );
         $this->assertCount(1, $found);
         // By the formula on 480 mm, inside: R − (√(R² − B²/4) − w/2).
-        $vehicle = Build::project()->layout->vehicles[0];
+        $vehicle = Build::project()->layout->clearance->vehicles[0];
         $throw = 480.0 - (sqrt(480.0 ** 2 - $vehicle->bogieCentres ** 2 / 4.0) - $vehicle->width / 2.0);
         $this->assertEqualsWithDelta($throw, $found[0]->figures['throw']->value, 0.02);
         $this->assertEqualsWithDelta($throw + 8.0 - 24.0 - 0.88, $found[0]->figures['depth']->value, 0.02);

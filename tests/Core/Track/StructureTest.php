@@ -8,6 +8,7 @@ use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Structure;
 use IdleRidge\Core\Track\Vehicle;
@@ -104,7 +105,7 @@ final class StructureTest extends TestCase
             $project = Build::project(
                 [$this->along('tunnel')],
                 base: (float) $ground,
-                sheet: ['faceLimitDeg' => 89.0, 'vehicles' => [$vehicle]],
+                sheet: ['faceLimitDeg' => 89.0, 'clearance' => new LayoutClearance([$vehicle])],
             );
             $found = RulebookTest::found($project, 'tunnel-lid');
             $this->assertCount($severity === null ? 0 : 1, $found, $ground);
@@ -256,7 +257,7 @@ final class StructureTest extends TestCase
     public function test_a_lining_too_narrow_for_what_runs_is_found(): void
     {
         // 34 wide and a margin of 8 on either side: 50 between the linings.
-        $sheet = ['vehicles' => [Vehicle::from(200.0, 120.0, 34.0, 46.0)], 'clearanceMargin' => 8.0, 'faceLimitDeg' => 89.0];
+        $sheet = ['clearance' => new LayoutClearance([Vehicle::from(200.0, 120.0, 34.0, 46.0)], 8.0), 'faceLimitDeg' => 89.0];
         foreach (['50.1' => null, '49.9' => Severity::Care, '33.9' => Severity::Stop] as $inside => $severity) {
             $run = Build::straight(
                 1,

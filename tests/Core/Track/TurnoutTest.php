@@ -8,6 +8,7 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Rulebook\Land\CrossingsMeet;
 use IdleRidge\Core\Rulebook\Land\TracksApart;
 use IdleRidge\Core\Rulebook\Land\TurnoutsKeepClear;
@@ -198,7 +199,7 @@ final class TurnoutTest extends TestCase
 
     public function test_vehicles_on_two_tracks_pass_with_one_margin_between(): void
     {
-        $sheet = ['vehicles' => [Vehicle::from(200.0, 120.0, 34.0, 46.0)], 'clearanceMargin' => 8.0];
+        $sheet = ['clearance' => new LayoutClearance([Vehicle::from(200.0, 120.0, 34.0, 46.0)], 8.0)];
         $found = fn (float $apart): array => (new TracksApart())->check(
             Build::study(
                 Build::project([Build::straight(1, 200.0, 60.0, 60.0), Build::straight(2, 200.0 + $apart, 60.0, 60.0)], [], $sheet),

@@ -85,7 +85,7 @@
                 name="clearance_margin_mm"
                 label="Margin beside them"
                 :unit="$in"
-                :value="$shown('clearance_margin_mm', $sheet->clearanceMargin)"
+                :value="$shown('clearance_margin_mm', $sheet->clearance->margin)"
             />
             <x-field
                 form="sheet"

@@ -10,7 +10,7 @@
         </tr>
     </thead>
     <tbody>
-        @foreach ([...$sheet->vehicles, null] as $k => $vehicle)
+        @foreach ([...$sheet->clearance->vehicles, null] as $k => $vehicle)
             <tr>
                 @foreach ([
                         'name' => 'Name',
