@@ -284,7 +284,8 @@ final readonly class Project
         $lines = array_map(fn (array $points): HeightLine => HeightLine::through(self::onSpots($points, $spots)), $lines);
         // An edge that is fixed rules over what else stands on it.
         $fixed = Joints::fixedLines($section, $group);
-        $beside = fn (Spot $spot): array => array_filter($fixed, fn (HeightLine $edge): bool => $edge->distanceTo($spot->x, $spot->y) < 1.0);
+        $isNear = fn (HeightLine $edge, Spot $spot): bool => $edge->distanceTo($spot->x, $spot->y) < 1.0;
+        $beside = fn (Spot $spot): array => array_filter($fixed, fn (HeightLine $edge): bool => $isNear($edge, $spot));
         $spots = array_values(array_filter($spots, fn (Spot $spot): bool => $beside($spot) === []));
         array_push($lines, ...$fixed);
 
