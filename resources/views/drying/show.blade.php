@@ -14,32 +14,7 @@
                     <a href="{{ route('what-if.show', $layout) }}">What if</a><a href="{{ route('by.show', $layout) }}">By Sunday</a
                     ><a href="{{ route('bench.show', $layout) }}">How it is planned</a>
                 </nav>
-                <div class="undo-pair">
-                    <form method="post" action="{{ route('layouts.undo', $layout) }}">
-                        @csrf
-                        @seen
-                        <button
-                            class="tool"
-                            data-undo
-                            @disabled($next['undo'] === null)
-                            @if ($next['undo']) title="{{ $next['undo'] }}" @endif
-                        >
-                            Undo
-                        </button>
-                    </form>
-                    <form method="post" action="{{ route('layouts.redo', $layout) }}">
-                        @csrf
-                        @seen
-                        <button
-                            class="tool"
-                            data-redo
-                            @disabled($next['redo'] === null)
-                            @if ($next['redo']) title="{{ $next['redo'] }}" @endif
-                        >
-                            Redo
-                        </button>
-                    </form>
-                </div>
+                <x-undo :layout="$layout" :next="$next" />
             </div>
             <x-said :undo="false" />
             <section class="sheet dusk-sheet">{!! $line->toHtml() !!}</section>

@@ -116,32 +116,7 @@
                             @endforeach</select
                     ></label>
                     <button type="button" class="tool" data-turn aria-pressed="false" title="The relief, to turn">Turn</button>
-                    <div class="undo-pair">
-                        <form method="post" action="{{ route('layouts.undo', $layout) }}">
-                            @csrf
-                            @seen
-                            <button
-                                class="tool"
-                                data-undo
-                                @disabled($next['undo'] === null)
-                                @if ($next['undo']) title="{{ $next['undo'] }}" @endif
-                            >
-                                Undo
-                            </button>
-                        </form>
-                        <form method="post" action="{{ route('layouts.redo', $layout) }}">
-                            @csrf
-                            @seen
-                            <button
-                                class="tool"
-                                data-redo
-                                @disabled($next['redo'] === null)
-                                @if ($next['redo']) title="{{ $next['redo'] }}" @endif
-                            >
-                                Redo
-                            </button>
-                        </form>
-                    </div>
+                    <x-undo :layout="$layout" :next="$next" />
                 </header>
                 <div class="plan-hold">
                     {!! $plan->toHtml() !!}

@@ -16,32 +16,7 @@
                 Layout sheet: what holds for every board.<br>
                 Lengths may be typed as 38 mm, 2.4 m or 1 1/2".
             </div>
-            <div class="end undo-pair">
-                <form method="post" action="{{ route('layouts.undo', $layout) }}">
-                    @csrf
-                    @seen
-                    <button
-                        class="btn quiet"
-                        data-undo
-                        @disabled($next['undo'] === null)
-                        @if ($next['undo']) title="{{ $next['undo'] }}" @endif
-                    >
-                        Undo
-                    </button>
-                </form>
-                <form method="post" action="{{ route('layouts.redo', $layout) }}">
-                    @csrf
-                    @seen
-                    <button
-                        class="btn quiet"
-                        data-redo
-                        @disabled($next['redo'] === null)
-                        @if ($next['redo']) title="{{ $next['redo'] }}" @endif
-                    >
-                        Redo
-                    </button>
-                </form>
-            </div>
+            <x-undo :layout="$layout" :next="$next" look="btn quiet" class="end" />
         </div>
         @if (session('said'))
             <p class="said" role="status">{{ session('said') }}</p>
