@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Plan;
 
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Hazard;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Cure\Room;
@@ -234,7 +235,7 @@ final class StartReasonsTest extends TestCase
             'tool' => in_array($ref, $placed->move->coat->recipe->tools, true) &&
                 array_filter(array_keys($at), fn (string $id): bool => $at[$id][0] < $placed->start && $shares($id)) !== [],
             'apart' => in_array(
-                'vapour',
+                Hazard::Vapour,
                 [...$plan->work->moves[$ref]->coat->recipe->hazards, ...$placed->move->coat->recipe->hazards],
                 true,
             ) && $at[$ref][1] + $plan->work->airing($plan->work->moves[$ref]) === $placed->start,
