@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Computed\ComputedCache;
+use IdleRidge\Core\Geometry\Placement;
+use Illuminate\Support\Facades\File;
+
+/** What is kept of what was computed: under all it depends on, no longer than its days, no more than its bytes. */
+final class ComputedCacheTest extends FeatureCase
+{
+    private string $folder;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->folder = sys_get_temp_dir().'/computed-'.bin2hex(random_bytes(6));
+        File::makeDirectory("{$this->folder}/core", recursive: true);
+        File::put("{$this->folder}/core/Formula.php", 'one');
+    }
+
+    protected function tearDown(): void
+    {
+        File::deleteDirectory($this->folder);
+        parent::tearDown();
+    }
+
+    public function test_a_fingerprint_is_of_all_fields_and_of_the_program(): void
+    {
+        $cache = new ComputedCache("{$this->folder}/core", $this->folder);
+        $print = $cache->fingerprint(new Placement(1.0, 2.0, 3.0), 'a');
+        $this->assertSame($print, $cache->fingerprint(new Placement(1.0, 2.0, 3.0), 'a'));
+        foreach ([new Placement(1.0, 2.0, 3.000001), new Placement(1.0, 2.1, 3.0)] as $other) {
+            $this->assertNotSame($print, $cache->fingerprint($other, 'a'));
+        }
+        $this->assertNotSame($print, $cache->fingerprint(new Placement(1.0, 2.0, 3.0), 'b'));
+        File::put("{$this->folder}/core/Formula.php", 'another');
+        $anew = new ComputedCache("{$this->folder}/core", $this->folder);
+        $this->assertNotSame($print, $anew->fingerprint(new Placement(1.0, 2.0, 3.0), 'a'), 'the program has changed');
+    }
+
+    public function test_what_is_old_goes_and_then_the_oldest_until_it_is_no_more_than_it_may_be(): void
+    {
+        $cache = new ComputedCache("{$this->folder}/core", "{$this->folder}/kept");
+        File::makeDirectory("{$this->folder}/kept/aa", recursive: true);
+        $now = 1_790_000_000;
+        $limit = 86_400 * ComputedCache::MAX_AGE_DAYS;
+        foreach (['old' => $limit + 1, 'last' => $limit, 'middle' => 500, 'new' => 1] as $name => $age) {
+            File::put("{$this->folder}/kept/aa/{$name}", str_repeat('x', 1000));
+            touch("{$this->folder}/kept/aa/{$name}", $now - $age);
+        }
+        $there = fn (): array => array_values(array_filter(
+            ['old', 'last', 'middle', 'new'], fn (string $name): bool => is_file("{$this->folder}/kept/aa/{$name}"),
+        ));
+        $this->assertSame(1, $cache->prune($now));
+        $this->assertSame(['last', 'middle', 'new'], $there());
+        $this->assertSame(0, $cache->prune($now, 3000));
+        $this->assertSame(1, $cache->prune($now, 2999));
+        $this->assertSame(['middle', 'new'], $there(), 'the oldest first');
+    }
+}
