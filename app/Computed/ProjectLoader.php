@@ -34,6 +34,7 @@ use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Shelf\Store;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\Vehicle;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
@@ -226,7 +227,7 @@ final class ProjectLoader
             self::floats($row->grade_points),
             FormationProfile::from(self::floats($row->profile)),
             self::floats($row->structures),
-            $row->kind,
+            RunKind::from($row->kind),
         );
     }
 

@@ -14,8 +14,10 @@ use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Steepness;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Measure\Sorted;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 
 /** What the rules of zones say of a section's land, as fields over its raster: positive inside. */
 final class ZoneFields
@@ -330,7 +332,7 @@ final class ZoneFields
     {
         $least = 1e5;
         foreach ($this->runs as $run) {
-            if ($uid === '' ? $run->kind === 'track' : $run->uid === $uid) {
+            if ($uid === '' ? $run->kind === RunKind::Track : $run->uid === $uid) {
                 $least = min($least, abs($run->alignment->nearest(new Point($x, $y))['offset']));
             }
         }
@@ -376,7 +378,7 @@ final class ZoneFields
         $most = -1e6;
         foreach ($this->runs as $run) {
             $near = $run->alignment->nearest(new Point($x, $y));
-            $most = max($most, $run->profile->halfWidth($near['offset'] >= 0.0) - abs($near['offset']));
+            $most = max($most, $run->profile->halfWidth(Side::at($near['offset'])) - abs($near['offset']));
         }
 
         return $most;

@@ -16,6 +16,7 @@ use IdleRidge\Core\Land\Steepness;
 use IdleRidge\Core\Land\Terrain;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 
 /**
  * The zones of one section on its land: where rules put them, how large they are, where they overlap. A rule is a field over
@@ -329,7 +330,7 @@ final class ZoneSurvey
         $cols = count($xs) - 1;
         $out = [];
         foreach ($this->runs as $run) {
-            if ($run->kind !== 'track') {
+            if ($run->kind !== RunKind::Track) {
                 continue;
             }
             $steps = max(1, (int) ceil($run->alignment->length / self::STEP_MM));

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Cuts;
 
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\StructureKind;
 
 /** Blocks that carry a run's base along its grade: never further apart than a gap, and one wherever the grade changes. */
 final class Risers
@@ -40,7 +42,7 @@ final class Risers
             for ($n = 1; $n <= $parts; $n++) {
                 $station = $from + (($to - $from) * $n) / $parts;
                 $height = $run->grade->heightAt($station) - $base - $plate;
-                if ($run->structureAt($station)?->kind !== 'bridge' && $height >= self::MIN_HEIGHT_MM) {
+                if ($run->structureAt($station)?->kind !== StructureKind::Bridge && $height >= self::MIN_HEIGHT_MM) {
                     // At a change of grade the top takes the mean of both.
                     $grade =
                         ($run->grade->gradeAt(max(0.0, $station - 0.5)) +
@@ -50,8 +52,8 @@ final class Risers
                         $station,
                         $height,
                         rad2deg(atan($grade / 100.0)),
-                        $run->profile->halfWidth(true),
-                        $run->profile->halfWidth(false),
+                        $run->profile->halfWidth(Side::Left),
+                        $run->profile->halfWidth(Side::Right),
                         SheetPacking::to($height, $thicknesses),
                     );
                 }

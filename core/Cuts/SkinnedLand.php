@@ -10,6 +10,7 @@ use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Steepness;
 use IdleRidge\Core\Land\Terrain;
+use IdleRidge\Core\Measure\Side;
 
 /**
  * The land less its skin, on a raster and at any place: lowered by `t·√(1 + |∇z|²)`, at most three times t. What grading made has the
@@ -56,7 +57,7 @@ final readonly class SkinnedLand
     private function under(Graded $at): float
     {
         $batter = $this->steepness->batter($at);
-        $beyond = abs($at->offset) - $this->model->grading->runs[$at->run]->profile->halfWidth($at->offset >= 0.0);
+        $beyond = abs($at->offset) - $this->model->grading->runs[$at->run]->profile->halfWidth(Side::at($at->offset));
         if ($at->kind === Grading::CUT && $beyond < ($this->skin * $batter) / hypot(1.0, $batter)) {
             return $batter * $beyond + sqrt($this->skin ** 2 - $beyond ** 2);
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Cuts;
 
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\Run;
 
 /**
@@ -42,7 +43,7 @@ final readonly class TrackBase
         }
         $cuts[] = $over[1];
         $pieces = $splices = [];
-        [$left, $right] = [$run->profile->halfWidth(true), $run->profile->halfWidth(false)];
+        [$left, $right] = [$run->profile->halfWidth(Side::Left), $run->profile->halfWidth(Side::Right)];
         $side = fn (float $from, float $to, float $offset): array => array_map(
             fn (Point $p): array => [$p->x, $p->y],
             $run->alignment->polyline($from, $to, $offset, 0.1),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Findings;
 
+use IdleRidge\Core\Measure\Side;
+
 /** Where a finding stands: a stretch of a run (stations in mm), or a spot in section coordinates (mm). */
 final readonly class Place
 {
@@ -13,13 +15,13 @@ final readonly class Place
         public ?float $toMm,
         public float $xMm,
         public float $yMm,
-        public ?string $side = null,
+        public ?Side $side = null,
         public ?string $zone = null,
     ) {
     }
 
     /** (x, y) is where a mark goes: the middle of the stretch. */
-    public static function onRun(string $run, float $fromMm, float $toMm, float $xMm, float $yMm, ?string $side = null): self
+    public static function onRun(string $run, float $fromMm, float $toMm, float $xMm, float $yMm, ?Side $side = null): self
     {
         return new self($run, $fromMm, $toMm, $xMm, $yMm, $side);
     }
@@ -43,6 +45,6 @@ final readonly class Place
         }
 
         return ['run' => $this->run, 'from_mm' => round((float) $this->fromMm, 1), 'to_mm' => round((float) $this->toMm, 1)]
-            + ($this->side === null ? [] : ['side' => $this->side]);
+            + ($this->side === null ? [] : ['side' => $this->side->value]);
     }
 }

@@ -21,6 +21,7 @@ use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Shelf\Store;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\Vehicle;
 use JsonException;
 
@@ -238,7 +239,7 @@ final class RidgeReader
             $points,
             FormationProfile::from($r->record('profile')->numbers()),
             $structures,
-            $r->text('kind', 'track'),
+            InvalidValue::unlessOneOf(RunKind::class, $r->text('kind', 'track'), 'kind'),
         );
 
         return [$run, $r->extra(), $run->uid];

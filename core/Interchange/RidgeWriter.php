@@ -110,7 +110,7 @@ final class RidgeWriter
         return [
             'uid' => $run->uid,
             'name' => $run->name,
-            'kind' => $run->kind,
+            'kind' => $run->kind->value,
             'x_mm' => $run->start->x,
             'y_mm' => $run->start->y,
             'heading_deg' => $run->headingDeg,

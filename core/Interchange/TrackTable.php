@@ -120,7 +120,7 @@ final class TrackTable
             Decimal::fixed(rad2deg(atan2(sin($run->alignment->headingAt($station)), cos($run->alignment->headingAt($station)))), 4),
             abs($curvature) < 1e-9 ? '' : Decimal::fixed(1.0 / $curvature, 1),
             Decimal::fixed($run->grade->gradeAt($station), 3),
-            $run->structureAt($station)->kind ?? '',
+            $run->structureAt($station)->kind->value ?? '',
         ];
     }
 }

@@ -38,7 +38,7 @@ final class WallTemplates
                 '%d %s, %s, %s to %s, %s mm long, %s to %s mm high',
                 $n + 1,
                 $run->name,
-                $wall->side,
+                $wall->side->value,
                 round($wall->from),
                 round($wall->to),
                 Decimal::trimmed($wall->length, 1),

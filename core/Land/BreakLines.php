@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Land;
 use Closure;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\Run;
 
 /**
@@ -61,7 +62,7 @@ final readonly class BreakLines
     /** @return list<array{float, float, float}> the formation's edge at a station, and where the slope from it ends */
     private function beside(int $k, Run $run, float $station, float $side): array
     {
-        $half = $run->profile->halfWidth($side > 0.0);
+        $half = $run->profile->halfWidth(Side::at($side));
         $at = fn (float $out): Point => $run->alignment->beside($station, $side * $out);
         $slopes = function (float $out) use ($k, $half, $at): bool {
             $p = $at($out);

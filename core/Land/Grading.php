@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Land;
 
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
+use IdleRidge\Core\Track\StructureKind;
 
 /**
  * What runs make of the ground. On a run's formation the terrain is its level; beyond, at distance d from the
@@ -50,10 +53,10 @@ final readonly class Grading
         foreach ($runs as $run) {
             $p = $run->profile;
             $shapes[] = [
-                [$p->halfWidth(false), $p->halfWidth(true)],
-                [1.0 / $p->batterInCut(false), 1.0 / $p->batterInCut(true)],
-                [1.0 / $p->batterInFill(false), 1.0 / $p->batterInFill(true)],
-                $run->kind === 'road' ? 1 : 0,
+                [$p->halfWidth(Side::Right), $p->halfWidth(Side::Left)],
+                [1.0 / $p->batterInCut(Side::Right), 1.0 / $p->batterInCut(Side::Left)],
+                [1.0 / $p->batterInFill(Side::Right), 1.0 / $p->batterInFill(Side::Left)],
+                $run->kind === RunKind::Road ? 1 : 0,
                 $p->railTop(),
             ];
         }
@@ -107,16 +110,17 @@ final readonly class Grading
             $built = null;
             if ($this->runs[$k]->structures !== []) {
                 $built = $this->runs[$k]->structureAt($station);
-                $walled = $this->runs[$k]->wallAt($station, $side === 1);
+                $walled = $this->runs[$k]->wallAt($station, Side::at($offset));
             }
             if ($built !== null) {
                 // On a bridge it asks for no land below, in a tunnel for no room above; neither has a formation.
                 if ($this->reach === null || $beyond <= $this->reach) {
+                    $bridged = $built->kind === StructureKind::Bridge;
                     $bound =
-                        $built->kind === 'bridge' ? $level + max(0.0, $beyond) * $rise[$side] : $level - max(0.0, $beyond) * $fall[$side];
-                    if ($built->kind === 'bridge' && $bound < $upper) {
+                        $bridged ? $level + max(0.0, $beyond) * $rise[$side] : $level - max(0.0, $beyond) * $fall[$side];
+                    if ($bridged && $bound < $upper) {
                         [$upper, $upperBy] = [$bound, $place];
-                    } elseif ($built->kind === 'tunnel' && $bound > $lower) {
+                    } elseif (! $bridged && $bound > $lower) {
                         [$lower, $lowerBy] = [$bound, $place];
                     }
                 }
@@ -156,7 +160,7 @@ final readonly class Grading
             $inDitch =
                 $profile->ditchDepth() > 0.0 &&
                 ($ground > $level || $shelves > 1) &&
-                abs($offset) > $profile->halfWidth($offset >= 0.0) - $profile->ditchWidth();
+                abs($offset) > $profile->halfWidth(Side::at($offset)) - $profile->ditchWidth();
 
             return new Graded(
                 $level - ($inDitch ? $profile->ditchDepth() : 0.0),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Land;
 
 use Closure;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\Run;
 
 /** Where beside a run the land comes over its rails: looked for coarsely, then closed in upon. */
@@ -18,21 +19,21 @@ final class LandBeside
      * The least offset from `$from` to `$to`, to one side, at which the land stands over the top of the rails, mm; null where it does
      * nowhere, or where that lies off the board.
      */
-    public static function firstOverRails(LandModel $model, Run $run, float $station, bool $left, float $from, float $to): ?float
+    public static function firstOverRails(LandModel $model, Run $run, float $station, Side $side, float $from, float $to): ?float
     {
         $top = $run->grade->heightAt($station) + $run->profile->railTop();
         $clear = null;
         $under = 0.0;
         for ($k = 0; $from + ($k - 1) * self::STEP_MM < $to && $from < $to; $k++) {
             $away = min($to, $from + $k * self::STEP_MM);
-            $over = self::over($model, $run, $station, $left ? $away : -$away, $top);
+            $over = self::over($model, $run, $station, $side->offset($away), $top);
             if ($over === null) {
                 return null;
             }
             if ($over > 0.0) {
                 if ($clear !== null) {
                     $away = self::edge(
-                        fn (float $out): ?float => self::over($model, $run, $station, $left ? $out : -$out, $top),
+                        fn (float $out): ?float => self::over($model, $run, $station, $side->offset($out), $top),
                         $clear,
                         $away,
                         $under,

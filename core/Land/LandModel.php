@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Land;
 
 use IdleRidge\Core\Geometry\HeightGrid;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\Run;
 
 /** The land of one section, in its coordinates: natural ground, and the grading of its runs. */
@@ -99,12 +100,12 @@ final readonly class LandModel
     {
         [$low, $high] = $run->grade->range();
         $out = 0.0;
-        foreach ([true, false] as $left) {
-            $slope = max(($highest - $low) * $run->profile->batterInCut($left), ($high - $lowest) * $run->profile->batterInFill($left));
+        foreach (Side::cases() as $side) {
+            $slope = max(($highest - $low) * $run->profile->batterInCut($side), ($high - $lowest) * $run->profile->batterInFill($side));
             if ($this->grading->reach !== null) {
                 $slope = min($slope, $this->grading->reach);
             }
-            $out = max($out, $run->profile->halfWidth($left) + $slope);
+            $out = max($out, $run->profile->halfWidth($side) + $slope);
         }
 
         return $out + 1.0;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Land;
 
 use IdleRidge\Core\Geometry\HeightGrid;
+use IdleRidge\Core\Measure\Side;
 
 /**
  * How steep land is, rise over run: what grading made as it was made, right up to its edges; natural ground by the gentler of its slopes
@@ -39,13 +40,13 @@ final readonly class Steepness
     public function batter(Graded $at): float
     {
         $run = $this->model->grading->runs[$at->run];
-        $left = $at->offset >= 0.0;
+        $side = Side::at($at->offset);
 
         return match (true) {
             $at->kind === Grading::FORMATION => 0.0,
-            $run->wallAt($at->station, $left) => Grading::MAX_SLOPE,
-            $at->kind === Grading::CUT => 1.0 / $run->profile->batterInCut($left),
-            default => 1.0 / $run->profile->batterInFill($left),
+            $run->wallAt($at->station, $side) => Grading::MAX_SLOPE,
+            $at->kind === Grading::CUT => 1.0 / $run->profile->batterInCut($side),
+            default => 1.0 / $run->profile->batterInFill($side),
         };
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Land;
 
+use IdleRidge\Core\Measure\Side;
+
 /**
  * A retaining wall that the land needs (`between`, `edge`, `reach`) or that is `placed`: beside a run, on its `left` or
  * `right`, stations and heights in mm. It is told along its own face: how far along, and where its foot and its top lie over the datum.
@@ -22,7 +24,7 @@ final readonly class Wall
     /** @param  non-empty-list<array{station: float, along: float, foot: float, top: float}>  $profile in order along the face */
     public function __construct(
         public string $run,
-        public string $side,
+        public Side $side,
         public float $from,
         public float $to,
         public string $cause,

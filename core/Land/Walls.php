@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Land;
 
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\Run;
 
 /**
@@ -49,7 +50,8 @@ final class Walls
     {
         $walls = [];
         foreach (self::suspected($model, $terrain, $joined) as $k => $sides) {
-            foreach ($sides as $side => $causes) {
+            foreach ($sides as $word => $causes) {
+                $side = Side::from($word);
                 foreach (array_keys($causes) as $cause) {
                     array_push(
                         $walls,
@@ -72,14 +74,14 @@ final class Walls
         $walls = [];
         foreach ($model->grading->runs as $run) {
             foreach ($run->structures as $structure) {
-                if (! $structure->isWall()) {
+                $side = $structure->kind->side();
+                if ($side === null) {
                     continue;
                 }
-                $side = $structure->kind === 'wall left' ? 'left' : 'right';
                 $profile = self::profile(
                     $run,
                     $side,
-                    $run->profile->halfWidth($side === 'left'),
+                    $run->profile->halfWidth($side),
                     $structure->from,
                     $structure->to,
                     fn (float $station): ?array => self::step(
@@ -108,7 +110,7 @@ final class Walls
     {
         $found = [];
         foreach ($terrain->graded as $p => $at) {
-            $side = $at->offset >= 0.0 ? 'left' : 'right';
+            $side = Side::at($at->offset)->value;
             if ($at->kind === Grading::WALL) {
                 $found[$at->run][$side]['between'] = true;
             } elseif ($at->kind === Grading::FORMATION) {
@@ -121,12 +123,12 @@ final class Walls
                         abs($other->height - $at->height) >= self::MIN_HEIGHT_MM
                     ) {
                         $lower = $other->height < $at->height ? $other : $at;
-                        $found[$lower->run][$lower->offset >= 0.0 ? 'left' : 'right']['between'] = true;
+                        $found[$lower->run][Side::at($lower->offset)->value]['between'] = true;
                     }
                 }
             } elseif ($at->gap >= self::MIN_HEIGHT_MM) {
                 $run = $model->grading->runs[$at->run];
-                $beyond = abs($at->offset) - $run->profile->halfWidth($at->offset >= 0.0);
+                $beyond = abs($at->offset) - $run->profile->halfWidth(Side::at($at->offset));
                 if ($model->grading->reach !== null && $beyond > $model->grading->reach - 2.0 * $terrain->cell) {
                     $found[$at->run][$side]['reach'] = true;
                 } elseif ($at->kind === Grading::FILL && self::isAtEdge($terrain, $p, $joined)) {
@@ -149,14 +151,14 @@ final class Walls
     }
 
     /** @return list<Wall> along the edge of a run's formation, or the end of its slopes' reach */
-    private static function beside(LandModel $model, int $k, string $side, string $cause): array
+    private static function beside(LandModel $model, int $k, Side $side, string $cause): array
     {
         $run = $model->grading->runs[$k];
-        $half = $run->profile->halfWidth($side === 'left');
+        $half = $run->profile->halfWidth($side);
         $offset = $cause === 'between' ? $half + self::BEYOND_EDGE_MM : $half + (float) $model->grading->reach - self::BEYOND_EDGE_MM;
         $at = function (float $station) use ($model, $run, $k, $side, $cause, $offset): ?array {
-            $p = $run->alignment->beside($station, $side === 'left' ? $offset : -$offset);
-            $graded = $run->wallAt($station, $side === 'left') ? null : self::graded($model, $p);
+            $p = $run->alignment->beside($station, $side->offset($offset));
+            $graded = $run->wallAt($station, $side) ? null : self::graded($model, $p);
             $here =
                 $graded !== null &&
                 $graded->run === $k &&
@@ -187,7 +189,7 @@ final class Walls
      * @param  list<string>  $joined
      * @return list<Wall> along the board's edges, where they cut off a run's bank
      */
-    private static function atEdges(LandModel $model, int $k, string $side, array $joined): array
+    private static function atEdges(LandModel $model, int $k, Side $side, array $joined): array
     {
         $run = $model->grading->runs[$k];
         [$w, $d] = [$model->width, $model->depth];
@@ -207,7 +209,7 @@ final class Walls
                     $graded === null ||
                     $graded->kind !== Grading::FILL ||
                     $graded->run !== $k ||
-                    $graded->offset >= 0.0 !== ($side === 'left')
+                    Side::at($graded->offset) !== $side
                 ) {
                     return null;
                 }
@@ -248,12 +250,12 @@ final class Walls
      *
      * @return array{foot: float, top: float}|null null off the board
      */
-    private static function step(LandModel $model, Run $run, string $side, float $station): ?array
+    private static function step(LandModel $model, Run $run, Side $side, float $station): ?array
     {
         $level = $run->grade->heightAt($station);
-        $out = $run->profile->halfWidth($side === 'left') + self::BEYOND_EDGE_MM;
+        $out = $run->profile->halfWidth($side) + self::BEYOND_EDGE_MM;
         $land = function (float $beyond) use ($model, $run, $side, $station, $out): ?float {
-            $p = $run->alignment->beside($station, $side === 'left' ? $out + $beyond : -$out - $beyond);
+            $p = $run->alignment->beside($station, $side->offset($out + $beyond));
 
             return $p->x >= 0.0 && $p->y >= 0.0 && $p->x <= $model->width && $p->y <= $model->depth ? $model->heightAt($p->x, $p->y) : null;
         };
@@ -332,13 +334,13 @@ final class Walls
      * @return list<array{station: float, along: float, foot: float, top: float}> at stations from one to another, told along the line
      *     beside the run
      */
-    private static function profile(Run $run, string $side, float $offset, float $from, float $to, callable $at): array
+    private static function profile(Run $run, Side $side, float $offset, float $from, float $to, callable $at): array
     {
         $profile = [];
         $along = 0.0;
         $last = null;
         foreach (self::places($from, $to) as $station) {
-            $along += $last === null ? 0.0 : $run->alignment->lengthBeside($last, $station, $side === 'left' ? $offset : -$offset);
+            $along += $last === null ? 0.0 : $run->alignment->lengthBeside($last, $station, $side->offset($offset));
             $last = $station;
             $here = $at($station);
             if ($here !== null) {
@@ -362,12 +364,12 @@ final class Walls
     }
 
     /** @param  non-empty-list<array{station: float, along: float, foot: float, top: float}>  $profile */
-    private static function wall(Run $run, string $side, string $cause, array $profile): Wall
+    private static function wall(Run $run, Side $side, string $cause, array $profile): Wall
     {
         $stations = array_column($profile, 'station');
         [$from, $to] = [min($stations), max($stations)];
-        $half = $run->profile->halfWidth($side === 'left');
-        $mark = $run->alignment->beside(($from + $to) / 2.0, $side === 'left' ? $half : -$half);
+        $half = $run->profile->halfWidth($side);
+        $mark = $run->alignment->beside(($from + $to) / 2.0, $side->offset($half));
 
         return new Wall($run->uid, $side, $from, $to, $cause, $mark->x, $mark->y, $profile);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Measure;
 
+use BackedEnum;
 use DomainException;
 
 /**
@@ -42,6 +43,20 @@ final class InvalidValue extends DomainException
         }
 
         return $value;
+    }
+
+    /**
+     * @template T of BackedEnum
+     *
+     * @param  class-string<T>  $kinds
+     * @return T
+     *
+     * @throws self unless the word is one of its values
+     */
+    public static function unlessOneOf(string $kinds, string $word, string $place): BackedEnum
+    {
+        return $kinds::tryFrom($word)
+            ?? throw new self("“{$word}” is none of ".implode(', ', array_column($kinds::cases(), 'value')).'.', $place);
     }
 
     private static function say(float $value, string $unit): string

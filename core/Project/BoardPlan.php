@@ -7,8 +7,11 @@ namespace IdleRidge\Core\Project;
 use IdleRidge\Core\Cuts\Template;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\Arc;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
+use IdleRidge\Core\Track\StructureKind;
 
 /**
  * A board's plan at 1:1, to mark it out by: outline, centrelines with the ends of sleepers, edges of formations and roads, pads,
@@ -37,8 +40,8 @@ final class BoardPlan
                 fn (Point $p): array => [$p->x, $p->y],
                 $run->alignment->polyline($here[0], $here[1], $offset, 0.05),
             );
-            array_push($lines, $line(0.0), $line($run->profile->halfWidth(true)), $line(-$run->profile->halfWidth(false)));
-            if ($run->kind === 'track') {
+            array_push($lines, $line(0.0), $line($run->profile->halfWidth(Side::Left)), $line(-$run->profile->halfWidth(Side::Right)));
+            if ($run->kind === RunKind::Track) {
                 array_push($lines, ...self::sleepers($run, $here, $project->layout->scale->ratio));
             }
             foreach (self::offsets($run, $here) as [$chord, $told]) {
@@ -86,7 +89,7 @@ final class BoardPlan
         $out = [];
         $half = self::PROTOTYPE_HALF_SLEEPER_MM / $ratio;
         for ($station = $here[0]; $station <= $here[1]; $station += self::PROTOTYPE_SLEEPER_SPACING_MM / $ratio) {
-            if ($run->structureAt($station)?->kind === 'tunnel') {
+            if ($run->structureAt($station)?->kind === StructureKind::Tunnel) {
                 continue;
             }
             foreach ([1.0, -1.0] as $side) {

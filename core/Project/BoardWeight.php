@@ -12,6 +12,7 @@ use IdleRidge\Core\Cuts\Frame;
 use IdleRidge\Core\Cuts\Shell;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 
 /**
  * What a board weighs by part, dry and with its plaster wet, and where its centre of gravity lies: section coordinates, height
@@ -67,7 +68,7 @@ final readonly class BoardWeight
             $parts[] = self::part('shell', $body->weight(), $body->weight(true) / max(1e-9, $body->weight()), $surface);
         }
         foreach ($runs as $run) {
-            $here = $run->kind === 'track' ? $run->within($w, $d) : null;
+            $here = $run->kind === RunKind::Track ? $run->within($w, $d) : null;
             if ($here !== null && $here[1] > $here[0]) {
                 $middle = ($here[0] + $here[1]) / 2.0;
                 $p = $run->alignment->pointAt($middle);

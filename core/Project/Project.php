@@ -16,6 +16,7 @@ use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\StructureKind;
 
 /**
  * One layout as a whole: what files and database rows load into, and what every computation starts from. Runs and land
@@ -341,7 +342,7 @@ final readonly class Project
         $bores = [];
         foreach ($runs as $run) {
             foreach ($run->structures as $structure) {
-                if ($structure->kind === 'tunnel') {
+                if ($structure->kind === StructureKind::Tunnel) {
                     $bores[] = TunnelBore::through($run, $structure, $this->layout->clearance->vehicles, $this->layout->clearance->margin);
                 }
             }

@@ -27,7 +27,7 @@ final class Variation
     public static function of(Project $project, string $uid, string $what, float $by): Project
     {
         $thing = self::find($project, $uid);
-        $kind = $thing->kind;
+        $kind = self::kindOf($thing);
         if (! isset(self::VARIABLES[$kind][$what])) {
             throw new InvalidValue("“{$what}” of a {$kind} cannot be varied.", 'what');
         }
@@ -64,6 +64,12 @@ final class Variation
             }
         }
         throw new InvalidValue('There is nothing of that kind any more.', 'pick');
+    }
+
+    /** The word that it is known by among `VARIABLES`. */
+    public static function kindOf(LandFeature|Run $thing): string
+    {
+        return $thing instanceof Run ? $thing->kind->value : $thing->kind;
     }
 
     private static function with(Project $project, LandFeature|Run $changed): Project

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Track;
 
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Measure\Side;
 
 /** Where the centrelines of two runs cross in plan: stations on both, the lesser angle between them in degrees. */
 final readonly class Crossing
@@ -57,7 +58,7 @@ final readonly class Crossing
     {
         $crossings = [];
         foreach ($tracks as $track) {
-            foreach ($track->kind === 'track' ? self::between($track, $road) : [] as $crossing) {
+            foreach ($track->kind === RunKind::Track ? self::between($track, $road) : [] as $crossing) {
                 if ($crossing->onTheLevel()) {
                     $crossings[] = $crossing;
                 }
@@ -94,7 +95,7 @@ final readonly class Crossing
     /** How much of the road lies over the track's formation and a little more, mm. */
     private function width(): float
     {
-        return (2.0 * max($this->one->profile->halfWidth(true), $this->one->profile->halfWidth(false)) + 12.0) /
+        return (2.0 * max($this->one->profile->halfWidth(Side::Left), $this->one->profile->halfWidth(Side::Right)) + 12.0) /
             max(0.2, sin(deg2rad($this->angleDeg)));
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Track;
 
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Side;
 
 /**
  * The cross-section of a run: thicknesses above the formation (mm), half-widths of the level strip to each side (mm, the
@@ -83,21 +84,21 @@ final readonly class FormationProfile
         return $this->values['sleeper_mm'];
     }
 
-    public function halfWidth(bool $left): float
+    public function halfWidth(Side $side): float
     {
-        return $this->values[$left ? 'half_width_left_mm' : 'half_width_right_mm'];
+        return $this->values["half_width_{$side->value}_mm"];
     }
 
     /** Run over rise. */
-    public function batterInCut(bool $left): float
+    public function batterInCut(Side $side): float
     {
-        return $this->values[$left ? 'batter_cut_left' : 'batter_cut_right'];
+        return $this->values["batter_cut_{$side->value}"];
     }
 
     /** Run over rise. */
-    public function batterInFill(bool $left): float
+    public function batterInFill(Side $side): float
     {
-        return $this->values[$left ? 'batter_fill_left' : 'batter_fill_right'];
+        return $this->values["batter_fill_{$side->value}"];
     }
 
     public function ditchWidth(): float

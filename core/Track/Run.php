@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Track;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Side;
 
 /**
  * A stretch of track, or a road: where it lies, how it climbs, what its formation looks like. Heights are those of the
@@ -16,8 +17,6 @@ final readonly class Run
 {
     /** Over a board by less than this a run ends at its edge, mm. */
     private const MIN_OVERLAP_MM = 2.0;
-
-    public const KINDS = ['track', 'road'];
 
     /**
      * @param list<array{kind: string, length_mm?: float, radius_mm?: float, angle_deg?: float, from_radius_mm?: float,
@@ -37,7 +36,7 @@ final readonly class Run
         public Alignment $alignment,
         public GradeProfile $grade,
         public array $structures,
-        public string $kind,
+        public RunKind $kind,
     ) {
     }
 
@@ -62,11 +61,8 @@ final readonly class Run
         array $gradePoints,
         FormationProfile $profile,
         array $structures = [],
-        string $kind = 'track',
+        RunKind $kind = RunKind::Track,
     ): self {
-        if (! in_array($kind, self::KINDS, true)) {
-            throw new InvalidValue("“{$kind}” is neither track nor road.", 'kind');
-        }
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new InvalidValue('A run needs a name of 1 to 80 characters.', 'name');
         }
@@ -140,10 +136,10 @@ final readonly class Run
     }
 
     /** Whether a wall is placed at a station on one side. */
-    public function wallAt(float $station, bool $left): bool
+    public function wallAt(float $station, Side $side): bool
     {
         foreach ($this->structures as $structure) {
-            if ($structure->kind === ($left ? 'wall left' : 'wall right') && $station >= $structure->from && $station <= $structure->to) {
+            if ($structure->kind->side() === $side && $station >= $structure->from && $station <= $structure->to) {
                 return true;
             }
         }
@@ -154,7 +150,7 @@ final readonly class Run
     /**
      * The run cut up where bridges and tunnels begin and end.
      *
-     * @return list<array{float, float, string|null}> from, to, kind
+     * @return list<array{float, float, StructureKind|null}> from, to, kind
      */
     public function parts(): array
     {

@@ -13,13 +13,11 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class Structure
 {
-    public const KINDS = ['bridge', 'tunnel', 'wall left', 'wall right'];
-
     /** What a deck takes under the formation, mm: a starting value. */
     public const DECK_THICKNESS_MM = 8.0;
 
     private function __construct(
-        public string $kind,
+        public StructureKind $kind,
         public float $from,
         public float $to,
         public float $thick,
@@ -39,10 +37,8 @@ final readonly class Structure
     {
         $out = [];
         foreach ($given as $k => $one) {
-            if (! in_array($one['kind'], self::KINDS, true)) {
-                throw new InvalidValue("“{$one['kind']}” is neither bridge, tunnel nor wall.", "structures/{$k}/kind");
-            }
-            $word = explode(' ', $one['kind'])[0];
+            $kind = InvalidValue::unlessOneOf(StructureKind::class, $one['kind'], "structures/{$k}/kind");
+            $word = $kind->word();
             foreach (['from_mm', 'to_mm'] as $end) {
                 if (! is_finite($one[$end]) || $one[$end] < 0.0 || $one[$end] > $length + 0.05) {
                     throw new InvalidValue(
@@ -54,7 +50,7 @@ final readonly class Structure
             if ($one['to_mm'] - $one['from_mm'] < 5.0) {
                 throw new InvalidValue("A {$word} is at least 5 mm long, and ends after it begins.", "structures/{$k}/to_mm");
             }
-            $made = self::made($one, $length, "structures/{$k}");
+            $made = self::made($kind, $one, $length, "structures/{$k}");
             foreach ($out as $other) {
                 if (
                     $made->from < $other->to &&
@@ -64,7 +60,7 @@ final readonly class Structure
                     throw new InvalidValue(
                         sprintf(
                             'It overlaps the %s from %s to %s.',
-                            explode(' ', $other->kind)[0],
+                            $other->kind->word(),
                             round($other->from, 1),
                             round($other->to, 1),
                         ),
@@ -74,14 +70,14 @@ final readonly class Structure
             }
             $out[] = $made;
         }
-        usort($out, fn (self $a, self $b): int => [$a->from, $a->kind] <=> [$b->from, $b->kind]);
+        usort($out, fn (self $a, self $b): int => [$a->from, $a->kind->value] <=> [$b->from, $b->kind->value]);
 
         return $out;
     }
 
     public function isWall(): bool
     {
-        return $this->kind === 'wall left' || $this->kind === 'wall right';
+        return $this->kind->side() !== null;
     }
 
     public function length(): float
@@ -103,12 +99,12 @@ final readonly class Structure
     /** @return array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int, lining_mm?: float, inside_mm?: float} */
     public function toArray(): array
     {
-        $out = ['kind' => $this->kind, 'from_mm' => $this->from, 'to_mm' => $this->to];
-        if ($this->kind === 'bridge') {
+        $out = ['kind' => $this->kind->value, 'from_mm' => $this->from, 'to_mm' => $this->to];
+        if ($this->kind === StructureKind::Bridge) {
             return $out + ['deck_mm' => $this->thick, 'piers' => $this->piers];
         }
 
-        return $this->kind === 'tunnel'
+        return $this->kind === StructureKind::Tunnel
             ? $out + ['lining_mm' => $this->thick] + ($this->inside === null ? [] : ['inside_mm' => $this->inside])
             : $out;
     }
@@ -117,24 +113,24 @@ final readonly class Structure
      * @param  array{kind: string, from_mm: float, to_mm: float, deck_mm?: float, piers?: int|float, lining_mm?: float,
      *     inside_mm?: float} $one
      */
-    private static function made(array $one, float $length, string $at): self
+    private static function made(StructureKind $kind, array $one, float $length, string $at): self
     {
         $thick = 0.0;
         $piers = 0;
         $inside = null;
-        if ($one['kind'] === 'bridge') {
+        if ($kind === StructureKind::Bridge) {
             $thick = InvalidValue::unlessBetween($one['deck_mm'] ?? self::DECK_THICKNESS_MM, 0.5, 100.0, 'The deck', 'mm', "{$at}/deck_mm");
             $piers = $one['piers'] ?? 0;
             if ($piers != (int) $piers || $piers < 0 || $piers > 40) {
                 throw new InvalidValue('A bridge stands on 0 to 40 piers between its abutments.', "{$at}/piers");
             }
-        } elseif ($one['kind'] === 'tunnel') {
+        } elseif ($kind === StructureKind::Tunnel) {
             $thick = InvalidValue::unlessBetween($one['lining_mm'] ?? 0.0, 0.0, 50.0, 'The lining', 'mm', "{$at}/lining_mm");
             $inside = isset($one['inside_mm'])
                 ? InvalidValue::unlessBetween($one['inside_mm'], 10.0, 500.0, 'The width inside', 'mm', "{$at}/inside_mm")
                 : null;
         }
 
-        return new self($one['kind'], $one['from_mm'], min($length, $one['to_mm']), $thick, (int) $piers, $inside);
+        return new self($kind, $one['from_mm'], min($length, $one['to_mm']), $thick, (int) $piers, $inside);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Track;
 
+use IdleRidge\Core\Measure\Side;
+
 /**
  * Where one track leaves another: the toe on the one it leaves, and the keep-clear interval, from a little before the toe to
  * the fouling point, beyond which vehicles on both tracks pass each other with their margin.
@@ -48,7 +50,7 @@ final readonly class Turnout
     public static function among(array $runs, array $vehicles, float $margin): array
     {
         $out = [];
-        $tracks = array_values(array_filter($runs, fn (Run $run): bool => $run->kind === 'track'));
+        $tracks = array_values(array_filter($runs, fn (Run $run): bool => $run->kind === RunKind::Track));
         foreach ($tracks as $branch) {
             foreach ([false, true] as $atEnd) {
                 foreach ($tracks as $main) {
@@ -134,7 +136,9 @@ final readonly class Turnout
             }
             // Seen from the branch the main lies on the other hand, unless they run against each other.
             $against = $forward === $atEnd;
-            $needs = $mains->at($far)[$left ? 'left' : 'right'] + $branches->at($station)[$left !== $against ? 'right' : 'left'] + $margin;
+            $side = Side::at($place['offset']);
+            $theirs = $against ? $side : $side->other();
+            $needs = $mains->at($far)[$side->value] + $branches->at($station)[$theirs->value] + $margin;
             if (abs($place['offset']) >= $needs) {
                 return [$far, $station, $left];
             }

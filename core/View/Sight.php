@@ -6,6 +6,7 @@ namespace IdleRidge\Core\View;
 
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\StructureKind;
 
 /**
  * What can be seen of a land from some eyes. A place is seen when no land stands over the straight line from it to an eye;
@@ -68,7 +69,7 @@ final readonly class Sight
             $station = $from + (($to - $from) * ($k + 0.5)) / $parts;
             $p = $run->alignment->pointAt($station);
             $seen +=
-                $run->structureAt($station)?->kind !== 'tunnel' &&
+                $run->structureAt($station)?->kind !== StructureKind::Tunnel &&
                 $this->sees($p->x, $p->y, $run->grade->heightAt($station) + $run->profile->railTop() + self::OVER_RAILS_MM)
                     ? 1
                     : 0;

@@ -10,6 +10,7 @@ use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 
 /** Short ways to write a demo's runs and land down. */
 final readonly class LandMaker
@@ -34,7 +35,7 @@ final readonly class LandMaker
         array $grades,
         array $profile,
         array $structures = [],
-        string $kind = 'track',
+        RunKind $kind = RunKind::Track,
     ): Run {
         $points = array_map(
             fn (array $g): array => ['station_mm' => (float) $g[0], 'height_mm' => (float) $g[1]] +

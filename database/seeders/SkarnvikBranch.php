@@ -16,6 +16,7 @@ use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Track\Crossing;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\Vehicle;
 
 /** The demo world: an upland branch in a cold country, four boards from the tarn to the halt. All names are made up. */
@@ -188,7 +189,7 @@ final readonly class SkarnvikBranch
             $from,
             [],
             $profile,
-            kind: 'road',
+            kind: RunKind::Road,
         );
 
         return $road->but(gradePoints: [...Crossing::levelsOf($road, $tracks), ['station_mm' => $length, 'height_mm' => $to]]);

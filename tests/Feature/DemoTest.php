@@ -28,7 +28,9 @@ use IdleRidge\Core\Track\Clothoid;
 use IdleRidge\Core\Track\Crossing;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunEnds;
+use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\Structure;
+use IdleRidge\Core\Track\StructureKind;
 use IdleRidge\Core\Track\Tangent;
 use IdleRidge\Core\Track\Turnout;
 use LogicException;
@@ -69,7 +71,7 @@ final class DemoTest extends FeatureCase
         );
         $built = fn (string $kind): callable => fn (LandStudy $s): bool => array_filter(
             $runs($s),
-            fn (Run $r): bool => array_filter($r->structures, fn (Structure $b): bool => $b->kind === $kind) !== [],
+            fn (Run $r): bool => array_filter($r->structures, fn (Structure $b): bool => $b->kind->value === $kind) !== [],
         ) !== [];
         $found = fn (string $id): callable => fn (LandStudy $s): bool => array_filter(
             Rulebook::check($s),
@@ -166,8 +168,11 @@ final class DemoTest extends FeatureCase
             'level crossing' => fn (LandStudy $s): bool => ! $found('level-crossing')($s) &&
                 array_filter(
                     $s->model->grading->runs,
-                    fn (Run $road): bool => $road->kind === 'road' &&
-                        array_filter($runs($s), fn (Run $t): bool => $t->kind === 'track' && Crossing::between($t, $road) !== []) !== [],
+                    fn (Run $road): bool => $road->kind === RunKind::Road &&
+                        array_filter(
+                            $runs($s),
+                            fn (Run $t): bool => $t->kind === RunKind::Track && Crossing::between($t, $road) !== [],
+                        ) !== [],
                 ) !== [],
             'stream under the bridge' => fn (LandStudy $s): bool => $s->model->ground->streams !== [] &&
                 $s->model->ground->streams[0]->fall() > 30.0 &&
@@ -180,7 +185,7 @@ final class DemoTest extends FeatureCase
                 $runs($s),
                 fn (Run $r): bool => array_filter(
                     $r->structures,
-                    fn (Structure $b): bool => $b->kind === 'tunnel' && $b->thick > 0.0,
+                    fn (Structure $b): bool => $b->kind === StructureKind::Tunnel && $b->thick > 0.0,
                 ) !== [],
             ) !== [],
             'hidden by the land' => fn (LandStudy $s): bool => (SightStudy::of($s->project->layout->viewingEdges, $s->section, $s->model)

@@ -73,7 +73,7 @@ final class LandWorkTest extends FeatureCase
         )->assertSee('Surface');
         $this->assertEquals(1.5, $road->fresh()?->profile['roadbed_mm']);
         $this->hx($board, '/runs', ['kind' => 'canal', 'x1' => '0', 'y1' => '20', 'x2' => '600', 'y2' => '580'], 422)->assertSee(
-            'neither track nor road',
+            'none of track, road',
         );
     }
 

@@ -18,12 +18,15 @@ use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Snap;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Track\AlignmentBuilder;
 use IdleRidge\Core\Track\Crossing;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\Structure;
+use IdleRidge\Core\Track\StructureKind;
 
 /** Lays, changes and takes up runs. Forms speak section coordinates, rows the layout's. */
 final readonly class SaveRun
@@ -58,20 +61,20 @@ final readonly class SaveRun
         [$x1, $y1, $x2, $y2] = array_map(fn (string $f): float => $typed->length($f), ['x1', 'y1', 'x2', 'y2']);
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
-        $kind = $typed->text('kind', 'track');
+        $kind = $typed->made(fn (): RunKind => InvalidValue::unlessOneOf(RunKind::class, $typed->text('kind', 'track'), 'kind'));
         $run = $typed->made(function () use ($layout, $section, $project, $kind, $x1, $y1, $x2, $y2, $typed): Run {
             if (hypot($x2 - $x1, $y2 - $y1) < 10.0) {
                 throw new InvalidValue('The two ends of the run lie in one place.', 'x2');
             }
             $model = $this->desk->model($project, $section);
             $begun =
-                $typed->text('snap', '1') === '0' || $kind !== 'track'
+                $typed->text('snap', '1') === '0' || $kind !== RunKind::Track
                     ? null
                     : Snap::near(
                         new Point($x1, $y1),
                         $section->width,
                         $section->depth,
-                        array_values(array_filter($model->grading->runs, fn (Run $r): bool => $r->kind === 'track')),
+                        array_values(array_filter($model->grading->runs, fn (Run $r): bool => $r->kind === RunKind::Track)),
                     );
             $here =
                 $begun?->run === null
@@ -82,7 +85,7 @@ final readonly class SaveRun
             return $here->placed($section->placement);
         });
 
-        return $this->laid($layout, $run, ($kind === 'road' ? 'Road' : 'Run').' laid');
+        return $this->laid($layout, $run, ($kind === RunKind::Road ? 'Road' : 'Run').' laid');
     }
 
     /**
@@ -94,22 +97,22 @@ final readonly class SaveRun
     {
         $typed = new FormInput($input, Units::from($layout->units));
         $apart = $typed->length('apart', 50.0);
-        $left = $typed->text('side') !== 'right';
+        $side = $typed->text('side') === Side::Right->value ? Side::Right : Side::Left;
         $run = ProjectLoader::run($row);
-        [$first, $second] = $typed->made(function () use ($layout, $run, $apart, $left): array {
+        [$first, $second] = $typed->made(function () use ($layout, $run, $apart, $side): array {
             InvalidValue::unlessBetween($apart, 12.0, 500.0, 'The distance', 'mm', 'apart');
-            $offset = $left ? $apart : -$apart;
+            $offset = $side->offset($apart);
             // Facing sides meet in the middle; where there is a ditch they share it.
             $profile = $run->profile->toArray();
             $facing = ($apart + ($profile['ditch_depth_mm'] > 0.0 ? $profile['ditch_width_mm'] : 0.0)) / 2.0;
-            $with = fn (string $side): FormationProfile => FormationProfile::from(["half_width_{$side}_mm" => $facing] + $profile);
+            $with = fn (Side $to): FormationProfile => FormationProfile::from(["half_width_{$to->value}_mm" => $facing] + $profile);
             $second = $run->but(
                 uid: $this->uids->next(),
-                name: $this->name($layout, 'track'),
+                name: $this->name($layout, RunKind::Track),
                 start: $run->alignment->beside(0.0, $offset),
                 pieces: AlignmentBuilder::beside($run, $offset),
                 gradePoints: [],
-                profile: $with($left ? 'right' : 'left'),
+                profile: $with($side->other()),
                 structures: [],
             );
             $points = [];
@@ -123,7 +126,7 @@ final readonly class SaveRun
                     ] + $point;
             }
 
-            return [$run->but(profile: $with($left ? 'left' : 'right')), $second->but(gradePoints: $points)];
+            return [$run->but(profile: $with($side)), $second->but(gradePoints: $points)];
         });
 
         return $this->ledger->record($layout, "Track laid beside {$run->name}", function (ChangeSet $changes) use (
@@ -151,7 +154,8 @@ final readonly class SaveRun
         $typed = new FormInput($input);
         [$from, $to] = [$typed->number('from'), $typed->number('to')];
         $run = ProjectLoader::run($row);
-        $walled = $typed->made(fn (): Run => $this->walled($run, $typed->text('side') === 'left' ? 'wall left' : 'wall right', $from, $to));
+        $side = $typed->text('side') === Side::Left->value ? Side::Left : Side::Right;
+        $walled = $typed->made(fn (): Run => $this->walled($run, StructureKind::wall($side)->value, $from, $to));
         $row->fill(self::columns($walled));
         $this->save($layout, $row, "Wall placed beside {$run->name}");
     }
@@ -194,11 +198,11 @@ final readonly class SaveRun
         });
     }
 
-    private function fresh(string $kind, string $name, LandModel $model, Point $from, Point $to): Run
+    private function fresh(RunKind $kind, string $name, LandModel $model, Point $from, Point $to): Run
     {
         $length = round($from->distanceTo($to));
         $heading = round(rad2deg(atan2($to->y - $from->y, $to->x - $from->x)), 1);
-        $profile = FormationProfile::from($kind === 'road' ? self::ROAD : []);
+        $profile = FormationProfile::from($kind === RunKind::Road ? self::ROAD : []);
         $piece = [['kind' => 'tangent', 'length_mm' => $length]];
         $ground = fn (Point $p): float => round($model->ground->at($p->x, $p->y));
         $middle = new Point(($from->x + $to->x) / 2.0, ($from->y + $to->y) / 2.0);
@@ -208,13 +212,13 @@ final readonly class SaveRun
             $from,
             $heading,
             $piece,
-            $kind === 'road' ? $ground($from) : $ground($middle),
+            $kind === RunKind::Road ? $ground($from) : $ground($middle),
             [],
             $profile,
             [],
             $kind,
         );
-        if ($kind !== 'road') {
+        if ($kind !== RunKind::Road) {
             return $run;
         }
         $points = Crossing::levelsOf($run, $model->grading->runs);
@@ -247,7 +251,7 @@ final readonly class SaveRun
             [],
             $main->profile,
             [],
-            'track',
+            RunKind::Track,
         );
     }
 
@@ -276,7 +280,7 @@ final readonly class SaveRun
     {
         return [
             'name' => $run->name,
-            'kind' => $run->kind,
+            'kind' => $run->kind->value,
             'x_mm' => $run->start->x,
             'y_mm' => $run->start->y,
             'heading_deg' => $run->headingDeg,
@@ -392,12 +396,12 @@ final readonly class SaveRun
                 $thick =
                     $typed->text("structures.{$k}.thick") === '' ? null : $typed->length("structures.{$k}.thick", current: $was?->thick);
                 $more = $typed->text("structures.{$k}.more") !== '';
-                if ($kind === 'bridge') {
+                if ($kind === StructureKind::Bridge->value) {
                     $out[$k] += array_filter(
                         ['deck_mm' => $thick, 'piers' => $more ? $typed->number("structures.{$k}.more") : null],
                         is_float(...),
                     );
-                } elseif ($kind === 'tunnel') {
+                } elseif ($kind === StructureKind::Tunnel->value) {
                     $out[$k] += array_filter(
                         [
                             'lining_mm' => $thick,
@@ -456,9 +460,9 @@ final readonly class SaveRun
         }
     }
 
-    private function name(Layout $layout, string $kind): string
+    private function name(Layout $layout, RunKind $kind): string
     {
-        $word = $kind === 'road' ? 'Road' : 'Run';
+        $word = $kind === RunKind::Road ? 'Road' : 'Run';
         $names = $layout->runs()->pluck('name')->all();
         for ($k = 1; in_array("{$word} {$k}", $names, true); $k++);
 

@@ -47,7 +47,7 @@ final class LandReport
             'walls' => array_map(
                 fn (Wall $w): array => [
                     'run' => $w->run,
-                    'side' => $w->side,
+                    'side' => $w->side->value,
                     'from_mm' => round($w->from, 1),
                     'to_mm' => round($w->to, 1),
                     'height_min_mm' => round($w->lowest, 2),

@@ -12,6 +12,7 @@ use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\BoardWeight;
+use IdleRidge\Core\Track\StructureKind;
 
 /** What is under the land and what it comes to: frame, packing under level places, weight and whether it can be carried out. */
 final class ShowBoard
@@ -74,7 +75,7 @@ final class ShowBoard
         }
         foreach ($page->runs() as [$run, $over]) {
             foreach ($run->structures as $structure) {
-                foreach ($structure->kind === 'bridge' ? [$structure->from, $structure->to] : [] as $station) {
+                foreach ($structure->kind === StructureKind::Bridge ? [$structure->from, $structure->to] : [] as $station) {
                     if ($station >= $over[0] && $station <= $over[1]) {
                         $put(
                             "{$run->name}, deck at ".round($station),

@@ -18,6 +18,7 @@ use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Terrain;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\BaseWidth;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
@@ -47,7 +48,7 @@ final readonly class CompareLand
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
         $thing = Variation::find($project, $uid);
-        $whats = Variation::VARIABLES[$thing->kind] ?? [];
+        $whats = Variation::VARIABLES[Variation::kindOf($thing)] ?? [];
         $what = isset($whats[$what]) ? $what : (string) array_key_first($whats);
         $step = $step === null || ! is_finite($step) || $step <= 0.0 ? $whats[$what] ?? 0.0 : min(500.0, $step);
         $variants = [['As it stands', null, $project]];
@@ -83,7 +84,8 @@ final readonly class CompareLand
     {
         $project = $this->load->of($layout);
         $changed = Variation::find(Variation::of($project, $uid, $what, $by), $uid);
-        $sentence = ($changed->name === '' ? ucfirst($changed->kind) : $changed->name).': '.mb_strtolower($this->title($what, $by));
+        $name = $changed->name === '' ? ucfirst(Variation::kindOf($changed)) : $changed->name;
+        $sentence = $name.': '.mb_strtolower($this->title($what, $by));
         if ($changed instanceof Run) {
             /** @var RunRow $run */
             $run = $layout->runs()->where('uid', $uid)->firstOrFail();
@@ -172,7 +174,7 @@ final readonly class CompareLand
                 return [
                     'label' => 'Slopes reach out',
                     'figure' => new Quantity(
-                        $terrain->slopeReach($k, $run->profile->halfWidth(true), $run->profile->halfWidth(false)),
+                        $terrain->slopeReach($k, $run->profile->halfWidth(Side::Left), $run->profile->halfWidth(Side::Right)),
                         'mm',
                         'furthest place of a slope from the formation’s edge',
                         decimals: 0,

@@ -10,6 +10,7 @@ use IdleRidge\Core\Land\Heap;
 use IdleRidge\Core\Land\LandBeside;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Rulebook\Land\TunnelHolds;
@@ -17,6 +18,8 @@ use IdleRidge\Core\Track\Crossing;
 use IdleRidge\Core\Track\GradeProfile;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunEnds;
+use IdleRidge\Core\Track\RunKind;
+use IdleRidge\Core\Track\StructureKind;
 use IdleRidge\Core\Track\VehicleSweeps;
 
 /** Puts the core's figures into the words of the Land screen. Every one is a Figure that can say where it comes from. */
@@ -95,12 +98,12 @@ final class LandReadings
 
         return [
             [
-                'label' => ($run->kind === 'road' ? 'Road' : 'Formation').', ground at centre',
+                'label' => ($run->kind === RunKind::Road ? 'Road' : 'Formation').', ground at centre',
                 'figures' => [$level, $ground],
                 'bad' => false,
             ],
             $this->grade($page, $run, $station),
-            ...$run->kind === 'road' ? [] : $this->clearance($page, $run, $station),
+            ...$run->kind === RunKind::Road ? [] : $this->clearance($page, $run, $station),
             ...$this->alongLine($page, $run, $station),
         ];
     }
@@ -119,7 +122,7 @@ final class LandReadings
             $out[] = [
                 'finding' => $finding,
                 'number' => $k + 1,
-                'where' => $where.($place->side === null ? '' : ', '.$place->side),
+                'where' => $where.($place->side === null ? '' : ', '.$place->side->value),
                 'what' => $first === null
                         ? ''
                         : Decimal::trimmed($first->value, $first->decimals).($first->unit === '°' ? '°' : ' '.$first->unit),
@@ -167,7 +170,7 @@ final class LandReadings
             decimals: 1,
         );
         $curvature = $run->alignment->curvatureAt($station);
-        if ($curvature === 0.0 || ! $page->project->layout->feltGrade || $run->kind === 'road') {
+        if ($curvature === 0.0 || ! $page->project->layout->feltGrade || $run->kind === RunKind::Road) {
             return ['label' => $curvature === 0.0 ? 'Grade, on the straight' : 'Grade', 'figures' => [$grade], 'bad' => false];
         }
         $gauge = $page->project->layout->gauge;
@@ -190,7 +193,7 @@ final class LandReadings
     private function clearance(LandPage $page, Run $run, float $station): array
     {
         $layout = $page->project->layout;
-        if ($run->structureAt($station)?->kind === 'tunnel') {
+        if ($run->structureAt($station)?->kind === StructureKind::Tunnel) {
             $lid = $page->project->lid($page->model, $run, $station);
 
             return [
@@ -212,25 +215,26 @@ final class LandReadings
         $throw = (new VehicleSweeps($run->alignment, $layout->clearance->vehicles))->at($station);
         $figures = [];
         $bad = false;
-        foreach (['left', 'right'] as $side) {
+        foreach (Side::cases() as $side) {
+            $taken = $throw[$side->value];
             $over = LandBeside::firstOverRails(
                 $page->model,
                 $run,
                 $station,
-                $side === 'left',
-                $throw[$side],
-                $throw[$side] + self::FREE_SEARCH_MM,
+                $side,
+                $taken,
+                $taken + self::FREE_SEARCH_MM,
             );
-            $free = $over === null ? self::FREE_SEARCH_MM : $over - $throw[$side];
+            $free = $over === null ? self::FREE_SEARCH_MM : $over - $taken;
             $bad = $bad || $free < $layout->clearance->margin;
             $figures[] = new Quantity(
                 $free,
                 'mm',
                 $free >= self::FREE_SEARCH_MM
                     ? 'no land above the rails within 60 mm of the vehicle'
-                    : "from the side of the {$throw["{$side}_by"]->name} to land above the rails",
+                    : "from the side of the {$throw["{$side->value}_by"]->name} to land above the rails",
                 [
-                    $side => Decimal::trimmed($throw[$side], 1).' mm taken',
+                    $side->value => Decimal::trimmed($taken, 1).' mm taken',
                     'wanted' => Decimal::trimmed($layout->clearance->margin, 1).' mm',
                 ],
                 decimals: 1,
@@ -411,7 +415,7 @@ final class LandReadings
                 $from = ['from' => round($wall->from).' mm', 'to' => round($wall->to).' mm'];
                 $out[] = [
                     'before' => ($wall->cause === 'placed' ? 'Wall' : 'Wall needed').
-                        ", {$wall->side}, ".
+                        ", {$wall->side->value}, ".
                         round($wall->from).
                         '–'.
                         round($wall->to).

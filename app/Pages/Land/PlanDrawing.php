@@ -11,6 +11,7 @@ use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 
 /**
  * The plan: tints, relief, contours, runs with their grade wedges, spots and lines, findings at their place, the cut
@@ -94,7 +95,7 @@ final class PlanDrawing
     private function tracksLast(): array
     {
         $runs = $this->page->runs;
-        usort($runs, fn (Run $a, Run $b): int => [$a->kind !== 'road', $a->uid] <=> [$b->kind !== 'road', $b->uid]);
+        usort($runs, fn (Run $a, Run $b): int => [$a->kind !== RunKind::Road, $a->uid] <=> [$b->kind !== RunKind::Road, $b->uid]);
 
         return $runs;
     }

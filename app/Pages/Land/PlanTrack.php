@@ -8,8 +8,11 @@ use App\Pages\Drawing\Labels;
 use App\Pages\Drawing\PlanFrame;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\Arc;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
+use IdleRidge\Core\Track\StructureKind;
 
 /** The runs on a plan: formation, centreline, grade wedges and their words, walls beside them. */
 final readonly class PlanTrack
@@ -22,20 +25,23 @@ final readonly class PlanTrack
     {
         $picked = $run->uid === $this->page->picked ? ' on' : '';
         foreach ($run->parts() as [$from, $to, $kind]) {
-            $left = $run->alignment->polyline($from, $to, $run->profile->halfWidth(true), 0.3);
-            $right = $run->alignment->polyline($from, $to, -$run->profile->halfWidth(false), 0.3);
-            $word = $kind ?? ($run->kind === 'road' ? 'road' : 'formation');
+            $left = $run->alignment->polyline($from, $to, $run->profile->halfWidth(Side::Left), 0.3);
+            $right = $run->alignment->polyline($from, $to, -$run->profile->halfWidth(Side::Right), 0.3);
+            $word = $kind->value ?? ($run->kind === RunKind::Road ? 'road' : 'formation');
             $this->svg->path("{$word}{$picked}", $this->frame->d([...$left, ...array_reverse($right)], true), ['data-pick' => $run->uid]);
-            if ($kind === 'tunnel') {
+            if ($kind === StructureKind::Tunnel) {
                 // Portals: a stroke across the track where it goes in and comes out.
                 foreach ([[$left[0], $right[0]], [$left[count($left) - 1], $right[count($right) - 1]]] as $portal) {
                     $this->svg->path('portal', $this->frame->d($portal));
                 }
             } else {
-                $this->svg->path(($kind === 'bridge' ? 'parapet' : 'edge').$picked, $this->frame->d($left).$this->frame->d($right));
+                $this->svg->path(
+                    ($kind === StructureKind::Bridge ? 'parapet' : 'edge').$picked,
+                    $this->frame->d($left).$this->frame->d($right),
+                );
             }
             $this->svg->path(
-                ($run->kind === 'road' ? 'centre of-road' : 'centre').($kind === 'tunnel' ? ' below' : '').$picked,
+                ($run->kind === RunKind::Road ? 'centre of-road' : 'centre').($kind === StructureKind::Tunnel ? ' below' : '').$picked,
                 $this->frame->d($run->alignment->polyline($from, $to, 0.0, 0.3)),
             );
         }
@@ -47,7 +53,7 @@ final readonly class PlanTrack
         if ($span === null) {
             return;
         }
-        $beside = $run->profile->halfWidth(false) + 2.5;
+        $beside = $run->profile->halfWidth(Side::Right) + 2.5;
         foreach ($run->grade->stretches($run->alignment->length) as $stretch) {
             $from = max($span[0], $stretch['from']);
             $to = min($span[1], $stretch['to']);
@@ -89,8 +95,8 @@ final readonly class PlanTrack
         foreach ($this->page->sheet->walls as $wall) {
             $run = $this->run($wall->run);
             if ($run !== null) {
-                $half = $run->profile->halfWidth($wall->side === 'left') + 1.5;
-                $offset = $wall->side === 'left' ? $half : -$half;
+                $half = $run->profile->halfWidth($wall->side) + 1.5;
+                $offset = $wall->side->offset($half);
                 $this->svg->path(
                     $wall->cause === 'placed' ? 'wall placed' : 'wall',
                     $this->frame->d($run->alignment->polyline($wall->from, $wall->to, $offset, 0.3)),
@@ -139,7 +145,7 @@ final readonly class PlanTrack
                     'wall '.Decimal::trimmed($wall->highest, 0),
                     $wall->cause === 'placed' ? 'm halo' : 'm halo wall-word',
                     6.8,
-                    $wall->side === 'left' ? 1.0 : -1.0,
+                    $wall->side->offset(1.0),
                 );
             }
         }
@@ -195,7 +201,7 @@ final readonly class PlanTrack
         $places = [];
         $width = mb_strlen($words) * $perCharacter;
         foreach ([$side, -$side] as $hand) {
-            $half = $run->profile->halfWidth($hand > 0.0) + 21.0 / $this->frame->scale;
+            $half = $run->profile->halfWidth(Side::at($hand)) + 21.0 / $this->frame->scale;
             foreach ([0.5, 0.35, 0.65, 0.2, 0.8] as $share) {
                 $p = $run->alignment->beside($from + $share * ($to - $from), $hand * $half);
                 $places[] = [$this->frame->x($p->x) - $width / 2.0, $this->frame->y($p->y) + 4.0];

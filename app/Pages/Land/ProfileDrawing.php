@@ -8,6 +8,7 @@ use App\Pages\Drawing\Labels;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\StructureKind;
 
 /**
  * The long profile of the run that the cut line follows: formation and natural ground by station, what is cut and what is
@@ -174,11 +175,11 @@ final class ProfileDrawing
             for ($k = 0; $k <= 20; $k++) {
                 $station = $from + (($to - $from) * $k) / 20;
                 $level = $this->run->grade->heightAt($station);
-                $tunnel = $structure->kind === 'tunnel';
+                $tunnel = $structure->kind === StructureKind::Tunnel;
                 $upper[] = [$this->x($station), $this->y($tunnel ? $this->page->project->roof($this->run, $station) : $level)];
                 $lower[] = [$this->x($station), $this->y($tunnel ? $level : $level - $structure->thick)];
             }
-            $this->svg->path($structure->kind === 'tunnel' ? 'bore' : 'deck', Svg::d([...$upper, ...array_reverse($lower)], true));
+            $this->svg->path($tunnel ? 'bore' : 'deck', Svg::d([...$upper, ...array_reverse($lower)], true));
             foreach ($structure->pierStations() as $station) {
                 if ($station >= $from && $station <= $to) {
                     $p = $this->run->alignment->pointAt($station);

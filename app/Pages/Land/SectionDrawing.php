@@ -8,7 +8,10 @@ use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Land\Cut;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
+use IdleRidge\Core\Track\StructureKind;
 use IdleRidge\Core\Track\VehicleSweeps;
 
 /**
@@ -176,24 +179,24 @@ final class SectionDrawing
                 ->path('natural', Svg::d(array_map(fn (array $s): array => [$x($s[0]), $y($s[2])], $near)));
         }
         $level = $run->grade->heightAt($this->page->cut->station);
-        if ($run->kind === 'track') {
+        if ($run->kind === RunKind::Track) {
             $this->track($run, $level, $x, $y);
         } else {
             $this->svg->path(
                 'roadbed',
                 Svg::d(
                     [
-                        [$x($run->profile->halfWidth(true) - 4.0), $y($level)],
-                        [$x($run->profile->halfWidth(true) - 4.0), $y($level + $run->profile->railTop())],
-                        [$x(4.0 - $run->profile->halfWidth(false)), $y($level + $run->profile->railTop())],
-                        [$x(4.0 - $run->profile->halfWidth(false)), $y($level)],
+                        [$x($run->profile->halfWidth(Side::Left) - 4.0), $y($level)],
+                        [$x($run->profile->halfWidth(Side::Left) - 4.0), $y($level + $run->profile->railTop())],
+                        [$x(4.0 - $run->profile->halfWidth(Side::Right)), $y($level + $run->profile->railTop())],
+                        [$x(4.0 - $run->profile->halfWidth(Side::Right)), $y($level)],
                     ],
                     true,
                 ),
             );
         }
         $this->svg->close();
-        if ($run->kind === 'track') {
+        if ($run->kind === RunKind::Track) {
             $this->vehicle($run, $level, $x, $y);
         }
         for ($z = 20.0 * ceil(($foot + 2.0) / 20.0); $y($z) > self::WINDOW_TOP + 6.0; $z += 20.0) {
@@ -262,15 +265,15 @@ final class SectionDrawing
         $head = max(self::WINDOW_TOP + 18.0, $y($railTop + $layout->clearance->tallest() + $margin));
         [$l, $r] = [$x($throw['left'] + $margin), $x(-$throw['right'] - $margin)];
         $built = $run->structureAt($station);
-        if ($built?->kind === 'tunnel') {
+        if ($built?->kind === StructureKind::Tunnel) {
             [$bl, $br] = $built->inside === null ? [$l, $r] : [$x($built->inside / 2.0), $x(-$built->inside / 2.0)];
             $this->svg->rect('bore', $bl, $head, $br - $bl, $y($level) - $head);
-        } elseif ($built?->kind === 'bridge') {
+        } elseif ($built?->kind === StructureKind::Bridge) {
             $this->svg->rect(
                 'deck',
-                $x($run->profile->halfWidth(true)),
+                $x($run->profile->halfWidth(Side::Left)),
                 $y($level),
-                $x(-$run->profile->halfWidth(false)) - $x($run->profile->halfWidth(true)),
+                $x(-$run->profile->halfWidth(Side::Right)) - $x($run->profile->halfWidth(Side::Left)),
                 $y($level - $built->thick) - $y($level),
             );
         }

@@ -11,9 +11,12 @@ use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\BreakLines;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
+use IdleRidge\Core\Track\StructureKind;
 
 /** A section's land for a view that turns: places of it, and what lies on it, mm. */
 final readonly class ShowLandMesh
@@ -114,8 +117,8 @@ final readonly class ShowLandMesh
             }
             foreach ($run->parts() as [$from, $to, $kind]) {
                 [$from, $to] = [max($from, $here[0]), min($to, $here[1])];
-                if ($kind !== 'tunnel' && $to > $from) {
-                    $out[] = ['kind' => $kind ?? $run->kind, 'edges' => $this->along($run, $from, $to)];
+                if ($kind !== StructureKind::Tunnel && $to > $from) {
+                    $out[] = ['kind' => ($kind ?? $run->kind)->value, 'edges' => $this->along($run, $from, $to)];
                 }
             }
         }
@@ -130,7 +133,9 @@ final readonly class ShowLandMesh
         $parts = max(1, (int) ceil(($to - $from) / self::STEP_MM));
         for ($k = 0; $k <= $parts; $k++) {
             $station = $from + (($to - $from) * $k) / $parts;
-            $half = $run->kind === 'road' ? min($run->profile->halfWidth(true), $run->profile->halfWidth(false)) - 4.0 : 15.0;
+            $half = $run->kind === RunKind::Road
+                ? min($run->profile->halfWidth(Side::Left), $run->profile->halfWidth(Side::Right)) - 4.0
+                : 15.0;
             $out[] = $this->pair(
                 $run->alignment->beside($station, $half),
                 $run->alignment->beside($station, -$half),

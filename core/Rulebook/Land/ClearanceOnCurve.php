@@ -10,9 +10,12 @@ use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Land\LandBeside;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\StationRange;
+use IdleRidge\Core\Track\StructureKind;
 use IdleRidge\Core\Track\VehicleSweeps;
 
 /** Land inside the room that the vehicles and their margin take. */
@@ -36,7 +39,7 @@ final class ClearanceOnCurve implements LandRule
         $found = [];
         foreach ($study->model->grading->runs as $run) {
             $here = $run->within($study->section->width, $study->section->depth);
-            if ($here === null || $run->kind !== 'track') {
+            if ($here === null || $run->kind !== RunKind::Track) {
                 continue;
             }
             try {
@@ -50,7 +53,8 @@ final class ClearanceOnCurve implements LandRule
                     );
                 }
                 $sweep = new VehicleSweeps($run->alignment, $study->project->layout->clearance->vehicles);
-                foreach ($this->strikes($study, $run, $sweep, $here, $most) as $side => $samples) {
+                foreach ($this->strikes($study, $run, $sweep, $here, $most) as $word => $samples) {
+                    $side = Side::from($word);
                     foreach (StationRange::gather($samples, self::STEP_MM, $run->alignment->length) as $stretch) {
                         $found[] = $this->finding(
                             $study,
@@ -90,16 +94,16 @@ final class ClearanceOnCurve implements LandRule
         $samples = [];
         for ($station = $here[0]; $station <= $here[1]; $station += self::STEP_MM) {
             $throw = null;
-            foreach (['left', 'right'] as $side) {
+            foreach (Side::cases() as $side) {
                 // Standing vehicles on the track takes long, so only where there is land to be in their way.
                 $spare = $this->depth($study, $run, $most, $station, $side);
                 if ($spare === null) {
                     continue;
                 }
                 $throw ??= $sweep->at($station);
-                $depth = $spare - ($most - $throw[$side]);
+                $depth = $spare - ($most - $throw[$side->value]);
                 if ($depth > 0.0) {
-                    $samples[$side][] = [$station, $depth];
+                    $samples[$side->value][] = [$station, $depth];
                 }
             }
         }
@@ -109,9 +113,9 @@ final class ClearanceOnCurve implements LandRule
     }
 
     /** How far the land reaches into the room a vehicle takes to that side and its margin; null where it does not. */
-    private function depth(LandStudy $study, Run $run, float $throw, float $station, string $side): ?float
+    private function depth(LandStudy $study, Run $run, float $throw, float $station, Side $side): ?float
     {
-        if ($run->structureAt($station)?->kind === 'tunnel') {
+        if ($run->structureAt($station)?->kind === StructureKind::Tunnel) {
             return null;
         }
         $room = $throw + $study->project->layout->clearance->margin;
@@ -119,8 +123,8 @@ final class ClearanceOnCurve implements LandRule
             $study->model,
             $run,
             $station,
-            $side === 'left',
-            $run->profile->halfWidth($side === 'left'),
+            $side,
+            $run->profile->halfWidth($side),
             $room,
         );
 
@@ -133,7 +137,7 @@ final class ClearanceOnCurve implements LandRule
      * @param  list<array{float, float}>  $samples
      * @return array{float, float} station, depth
      */
-    private function worst(LandStudy $study, Run $run, VehicleSweeps $sweep, string $side, StationRange $stretch, array $samples): array
+    private function worst(LandStudy $study, Run $run, VehicleSweeps $sweep, Side $side, StationRange $stretch, array $samples): array
     {
         $worst = [($stretch->from + $stretch->to) / 2.0, 0.0];
         foreach ($samples as $sample) {
@@ -162,23 +166,20 @@ final class ClearanceOnCurve implements LandRule
         return [$worst[0], $this->depth($study, $run, self::taken($sweep, $worst[0], $side), $worst[0], $side) ?? $worst[1]];
     }
 
-    private static function taken(VehicleSweeps $sweep, float $station, string $side): float
+    private static function taken(VehicleSweeps $sweep, float $station, Side $side): float
     {
-        $room = $sweep->at($station);
-
-        return $side === 'left' ? $room['left'] : $room['right'];
+        return $sweep->at($station)[$side->value];
     }
 
     /** @param  array{float, float}  $worst station, depth */
-    private function finding(LandStudy $study, Run $run, VehicleSweeps $sweep, string $side, StationRange $stretch, array $worst): Finding
+    private function finding(LandStudy $study, Run $run, VehicleSweeps $sweep, Side $side, StationRange $stretch, array $worst): Finding
     {
         $layout = $study->project->layout;
         [$station, $depth] = $worst;
         $throw = $sweep->at($station);
-        $left = $side === 'left';
-        $mark = $run->alignment->beside($station, $left ? $throw['left'] : -$throw['right']);
-        $room = $left ? $throw['left'] : $throw['right'];
-        $vehicle = $left ? $throw['left_by'] : $throw['right_by'];
+        $room = $throw[$side->value];
+        $mark = $run->alignment->beside($station, $side->offset($room));
+        $vehicle = $throw["{$side->value}_by"];
         $margin = round($layout->clearance->margin, 1).' mm';
         $formula =
             $throw['radius'] === null

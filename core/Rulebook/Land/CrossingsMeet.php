@@ -8,8 +8,10 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\Crossing;
+use IdleRidge\Core\Track\RunKind;
 
 /**
  * A road that crosses a track on the level at another height than its rails, or so slantwise that wheels drop into the flangeways; tracks
@@ -35,7 +37,7 @@ final class CrossingsMeet implements LandRule
         foreach ($runs as $k => $one) {
             foreach (array_slice($runs, $k + 1) as $other) {
                 // The track first, where one of the two is a track.
-                foreach ($one->kind === 'road' ? Crossing::between($other, $one) : Crossing::between($one, $other) as $crossing) {
+                foreach ($one->kind === RunKind::Road ? Crossing::between($other, $one) : Crossing::between($one, $other) as $crossing) {
                     $on =
                         $crossing->at->x >= 0.0 &&
                         $crossing->at->y >= 0.0 &&
@@ -55,7 +57,7 @@ final class CrossingsMeet implements LandRule
     private function of(LandStudy $study, Crossing $crossing): array
     {
         $found = [];
-        $half = max($crossing->other->profile->halfWidth(true), $crossing->other->profile->halfWidth(false));
+        $half = max($crossing->other->profile->halfWidth(Side::Left), $crossing->other->profile->halfWidth(Side::Right));
         $place = Place::onRun(
             $crossing->one->uid,
             max(0.0, $crossing->station - $half),

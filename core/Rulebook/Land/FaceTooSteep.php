@@ -9,6 +9,7 @@ use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\StationRange;
 
@@ -38,24 +39,25 @@ final class FaceTooSteep implements LandRule
                 continue;
             }
             $run = $study->model->grading->runs[$at->run];
-            $left = $at->offset >= 0.0;
-            if ($run->wallAt($at->station, $left)) {
+            $side = Side::at($at->offset);
+            if ($run->wallAt($at->station, $side)) {
                 continue;
             }
-            $batter = $at->kind === Grading::CUT ? $run->profile->batterInCut($left) : $run->profile->batterInFill($left);
+            $batter = $at->kind === Grading::CUT ? $run->profile->batterInCut($side) : $run->profile->batterInFill($side);
             $face = abs($at->height - $run->grade->heightAt($at->station)) + $at->gap;
             if (rad2deg(atan(1.0 / $batter)) > $limit && $face > self::MIN_FACE_HEIGHT_MM) {
-                $samples[$at->run][$left ? 'left' : 'right'][(string) $batter][] = [$at->station, $face];
+                $samples[$at->run][$side->value][(string) $batter][] = [$at->station, $face];
             }
         }
         $found = [];
         foreach ($samples as $k => $sides) {
             $run = $study->model->grading->runs[$k];
-            foreach ($sides as $side => $batters) {
+            foreach ($sides as $word => $batters) {
+                $side = Side::from($word);
                 foreach ($batters as $batter => $places) {
                     foreach (StationRange::gather($places, $study->terrain->cell, $run->alignment->length) as $stretch) {
-                        $half = $run->profile->halfWidth($side === 'left');
-                        $mark = $run->alignment->beside(($stretch->from + $stretch->to) / 2.0, $side === 'left' ? $half : -$half);
+                        $half = $run->profile->halfWidth($side);
+                        $mark = $run->alignment->beside(($stretch->from + $stretch->to) / 2.0, $side->offset($half));
                         $found[] = $this->finding(
                             $study, Place::onRun($run->uid, $stretch->from, $stretch->to, $mark->x, $mark->y, $side),
                             rad2deg(atan(1.0 / (float) $batter)),

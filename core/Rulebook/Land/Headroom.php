@@ -8,10 +8,12 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\StationRange;
 use IdleRidge\Core\Track\Structure;
+use IdleRidge\Core\Track\StructureKind;
 
 /** A bridge that stands too low over a run below it, or lies on the land it should clear. */
 final class Headroom implements LandRule
@@ -31,7 +33,7 @@ final class Headroom implements LandRule
         $found = [];
         foreach ($study->model->grading->runs as $run) {
             foreach ($run->structures as $structure) {
-                if ($structure->kind !== 'bridge') {
+                if ($structure->kind !== StructureKind::Bridge) {
                     continue;
                 }
                 $low = [];
@@ -43,7 +45,7 @@ final class Headroom implements LandRule
                     $under = $run->grade->heightAt($station) - $structure->thick;
                     foreach ($study->model->grading->runs as $below) {
                         $place = $below->alignment->nearest($p);
-                        if ($below->uid !== $run->uid && abs($place['offset']) <= $below->profile->halfWidth($place['offset'] >= 0.0)) {
+                        if ($below->uid !== $run->uid && abs($place['offset']) <= $below->profile->halfWidth(Side::at($place['offset']))) {
                             $needs = $study->project->roof($below, $place['station']) - $under;
                             $low[$below->uid][] = [$station, $needs];
                         }

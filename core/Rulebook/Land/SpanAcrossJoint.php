@@ -13,6 +13,7 @@ use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Structure;
+use IdleRidge\Core\Track\StructureKind;
 
 /** A bridge that lies over the joint of two boards: they move, with the air and when they are carried. */
 final class SpanAcrossJoint implements LandRule
@@ -29,7 +30,7 @@ final class SpanAcrossJoint implements LandRule
         $found = [];
         foreach ($study->model->grading->runs as $run) {
             foreach ($run->structures as $structure) {
-                $joint = $structure->kind === 'bridge' ? $this->joint($study, $run, $structure) : null;
+                $joint = $structure->kind === StructureKind::Bridge ? $this->joint($study, $run, $structure) : null;
                 if ($joint !== null) {
                     $mark = $run->alignment->pointAt($joint);
                     $found[] = new Finding(

@@ -9,9 +9,12 @@ use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\StationRange;
+use IdleRidge\Core\Track\StructureKind;
 use IdleRidge\Core\Track\VehicleSweeps;
 
 /** Tunnel linings and bridge piers within the room that vehicles and their margin take. */
@@ -32,7 +35,7 @@ final class StructuresClear implements LandRule
         $found = [];
         foreach ($study->model->grading->runs as $run) {
             foreach ($run->structures as $structure) {
-                if ($structure->kind === 'tunnel' && $structure->inside !== null && $run->kind === 'track') {
+                if ($structure->kind === StructureKind::Tunnel && $structure->inside !== null && $run->kind === RunKind::Track) {
                     array_push($found, ...$this->lining($study, $run, $structure->from, $structure->to, $structure->inside));
                 }
                 foreach ($structure->pierStations() as $station) {
@@ -101,15 +104,15 @@ final class StructuresClear implements LandRule
         foreach ($study->model->grading->runs as $below) {
             $place = $below->alignment->nearest($p);
             $aside = abs($place['offset']) - self::PIER_THICKNESS_MM / 2.0;
-            if ($below->uid === $bridge->uid || $below->structureAt($place['station'])?->kind === 'tunnel') {
+            if ($below->uid === $bridge->uid || $below->structureAt($place['station'])?->kind === StructureKind::Tunnel) {
                 continue;
             }
-            $side = $place['offset'] >= 0.0 ? 'left' : 'right';
+            $side = Side::at($place['offset']);
             $needs =
-                $below->kind === 'track'
-                    ? (new VehicleSweeps($below->alignment, $layout->clearance->vehicles))->at($place['station'])[$side] +
+                $below->kind === RunKind::Track
+                    ? (new VehicleSweeps($below->alignment, $layout->clearance->vehicles))->at($place['station'])[$side->value] +
                         $layout->clearance->margin
-                    : $below->profile->halfWidth($side === 'left');
+                    : $below->profile->halfWidth($side);
             if ($needs > $aside && $place['station'] > 0.0 && $place['station'] < $below->alignment->length) {
                 return [
                     new Finding(

@@ -8,9 +8,11 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunEnds;
+use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\StationRange;
 use IdleRidge\Core\Track\Vehicle;
 use IdleRidge\Core\Track\VehicleSweeps;
@@ -31,7 +33,7 @@ final class TracksApart implements LandRule
     public function check(LandStudy $study): array
     {
         $found = [];
-        $tracks = array_values(array_filter($study->model->grading->runs, fn (Run $run): bool => $run->kind === 'track'));
+        $tracks = array_values(array_filter($study->model->grading->runs, fn (Run $run): bool => $run->kind === RunKind::Track));
         foreach ($tracks as $k => $one) {
             foreach (array_slice($tracks, $k + 1) as $other) {
                 $short = $this->short($study, $one, $other);
@@ -82,11 +84,11 @@ final class TracksApart implements LandRule
             }
             $against = cos($one->alignment->headingAt($station) - $other->alignment->headingAt($place['station'])) < 0.0;
             // Where this run lies left of the other, the other lies right of it; against each other, on the same hand.
-            $theirs = $place['offset'] >= 0.0 ? 'left' : 'right';
-            $mine = ($theirs === 'left') !== $against ? 'right' : 'left';
+            $theirs = Side::at($place['offset']);
+            $mine = $against ? $theirs : $theirs->other();
             $missing =
-                $sweeps[0]->at($station)[$mine] +
-                $sweeps[1]->at($place['station'])[$theirs] +
+                $sweeps[0]->at($station)[$mine->value] +
+                $sweeps[1]->at($place['station'])[$theirs->value] +
                 $layout->clearance->margin -
                 abs($place['offset']);
             if ($missing > 0.0) {

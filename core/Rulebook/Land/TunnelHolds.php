@@ -12,6 +12,7 @@ use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\StationRange;
 use IdleRidge\Core\Track\Structure;
+use IdleRidge\Core\Track\StructureKind;
 
 /** A tunnel whose lid is thin or missing, or so long that a hand does not reach a derailed vehicle inside. */
 final class TunnelHolds implements LandRule
@@ -37,7 +38,7 @@ final class TunnelHolds implements LandRule
                 continue;
             }
             foreach ($run->structures as $structure) {
-                if ($structure->kind === 'tunnel' && $structure->from < $here[1] && $structure->to > $here[0]) {
+                if ($structure->kind === StructureKind::Tunnel && $structure->from < $here[1] && $structure->to > $here[0]) {
                     array_push($found, ...$this->lid($study, $run, $structure, $here), ...$this->reach($study, $run, $structure));
                 }
             }

@@ -8,8 +8,10 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\Crossing;
+use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\Turnout;
 
 /** A turnout that steps or kinks, whose grade changes within it, or onto which a road lands. */
@@ -125,9 +127,9 @@ final class TurnoutsKeepClear implements LandRule
     {
         $found = [];
         foreach ($study->model->grading->runs as $road) {
-            foreach ($road->kind === 'road' ? [$turnout->main, $turnout->branch] : [] as $track) {
+            foreach ($road->kind === RunKind::Road ? [$turnout->main, $turnout->branch] : [] as $track) {
                 foreach (Crossing::between($track, $road) as $crossing) {
-                    $half = max($road->profile->halfWidth(true), $road->profile->halfWidth(false));
+                    $half = max($road->profile->halfWidth(Side::Left), $road->profile->halfWidth(Side::Right));
                     if ($crossing->onTheLevel() && $turnout->holds($track->uid, $crossing->station, $half)) {
                         $found[] = new Finding(
                             'road-on-turnout',

@@ -60,7 +60,7 @@
                         type="button"
                         class="link"
                         hx-post="{{ $here('runs.wall', [$f['finding']->place->run]) }}"
-                        hx-vals='@json(['side' => $f['finding']->place->side, 'from' => $f['finding']->place->fromMm, 'to' =>
+                        hx-vals='@json(['side' => $f['finding']->place->side?->value, 'from' => $f['finding']->place->fromMm, 'to' =>
                             $f['finding']->place->toMm])'
                         hx-target="#land"
                         hx-include="#look"

@@ -1,3 +1,4 @@
+@use('IdleRidge\Core\Track\RunKind')
 @use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Length')
 @php
@@ -83,7 +84,7 @@
                     </p>
                 @endif
             @endforeach
-            @if ($run->kind === 'track')
+            @if ($run->kind === RunKind::Track)
                 <div class="pair beside">
                     <x-field name="apart" at="apart" label="Second track, apart" :unit="$mm" :value="Length::field(50.0, $units)" />
                     <div class="acts">
@@ -162,7 +163,7 @@
                 </tbody>
             </table>
             <div class="pair five">
-                @foreach ($run->kind === 'road'
+                @foreach ($run->kind === RunKind::Road
                         ? ['ditch_width_mm' => 'Ditch', 'ditch_depth_mm' => 'deep', 'roadbed_mm' => 'Surface']
                         : [
                             'ditch_width_mm' => 'Ditch',

@@ -17,6 +17,7 @@ use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 
@@ -96,7 +97,8 @@ final class AmountsTest extends TestCase
     public function test_ballast_by_the_profile_of_every_track(): void
     {
         $track = Build::straight(5, 220.0, 20.0, 20.0);
-        $road = Build::straight(4, 330.0, 20.0, 20.0, ['roadbed_mm' => 0.0, 'sleeper_mm' => 0.0, 'rail_mm' => 0.0])->but(kind: 'road');
+        $bare = ['roadbed_mm' => 0.0, 'sleeper_mm' => 0.0, 'rail_mm' => 0.0];
+        $road = Build::straight(4, 330.0, 20.0, 20.0, $bare)->but(kind: RunKind::Road);
         // 400 mm: sleepers 2600/87.1 long, 1.8 high, two fifths of the pitch; shoulders 300/87.1; sides of a roadbed of 5 mm, 3 mm thick.
         [$l, $s] = [2600.0 / 87.1, 300.0 / 87.1];
         $section = $l * 1.8 * 0.6 + 2.0 * ($s * 1.8 + (1.5 * 1.8 * 1.8) / 2.0) + 2.0 * 3.0 * 5.0 * sqrt(1.0 + 1.5 ** 2);

@@ -11,6 +11,7 @@ use IdleRidge\Core\Cuts\SheetPacking;
 use IdleRidge\Core\Cuts\TrackBase;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Side;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 
@@ -99,8 +100,8 @@ final class RiserTest extends TestCase
             $this->assertContains($piece['from'], $stations);
             $area += Polygon::area($piece['ring']);
         }
-        $width = $run->profile->halfWidth(true) + $run->profile->halfWidth(false);
-        $middle = ($run->profile->halfWidth(true) - $run->profile->halfWidth(false)) / 2.0;
+        $width = $run->profile->halfWidth(Side::Left) + $run->profile->halfWidth(Side::Right);
+        $middle = ($run->profile->halfWidth(Side::Left) - $run->profile->halfWidth(Side::Right)) / 2.0;
         $this->assertEqualsWithDelta($width * (800.0 - $middle) * deg2rad(80.0), $area, 0.002 * $area);
         $this->assertLessThan($width, $base->splices[0]['width']);
         $this->assertCount(2 * count($base->pieces) - 1, $base->templates($run));

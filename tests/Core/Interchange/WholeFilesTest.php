@@ -22,6 +22,7 @@ use IdleRidge\Core\Interchange\TrackXml;
 use IdleRidge\Core\Interchange\WallTemplates;
 use IdleRidge\Core\Project\BoardPlan;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\TrackFit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -67,7 +68,7 @@ final class WholeFilesTest extends TestCase
     public function test_what_is_read_of_track_is_as_it_was(): void
     {
         $study = Whole::study('branch', 'Tarnhead');
-        $runs = array_values(array_filter($study->model->grading->runs, fn (Run $r): bool => $r->kind === 'track'));
+        $runs = array_values(array_filter($study->model->grading->runs, fn (Run $r): bool => $r->kind === RunKind::Track));
         $read = [
             'dxf' => TrackDxf::read(TrackDxf::write($runs)), 'svg' => TrackSvg::read(TrackSvg::write($runs, 1200.0, 600.0)),
             'xml' => TrackXml::read(TrackXml::write($runs, 'Tarnhead')),

@@ -9,6 +9,7 @@ use IdleRidge\Core\Land\Cut;
 use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Walls;
+use IdleRidge\Core\Measure\Side;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -82,7 +83,7 @@ final class GradingTest extends TestCase
                 $this->assertEqualsWithDelta([$from, 1200.0], [$walls[0]->from, $walls[0]->to], $from === 0.0 ? 0.1 : 3.0);
                 $this->assertEqualsWithDelta($height, $walls[0]->highest, 0.01);
                 $this->assertEqualsWithDelta($face, $walls[0]->face, 0.001 * $face);
-                $this->assertSame(['left', 'between'], [$walls[0]->side, $walls[0]->cause]);
+                $this->assertSame([Side::Left, 'between'], [$walls[0]->side, $walls[0]->cause]);
             }
         }
     }
@@ -93,7 +94,7 @@ final class GradingTest extends TestCase
         $terrain = $model->terrain(5.0);
         $walls = Walls::find($model, $terrain);
         $this->assertCount(1, $walls);
-        $this->assertSame(['left', 'edge'], [$walls[0]->side, $walls[0]->cause]);
+        $this->assertSame([Side::Left, 'edge'], [$walls[0]->side, $walls[0]->cause]);
         // 15 mm beyond the formation at 1 in 1.5 leave 60 − 10 = 50 mm, all along the edge.
         $this->assertEqualsWithDelta(
             [50.0, 50.0, 1200.0, 60_000.0],
@@ -200,12 +201,12 @@ final class GradingTest extends TestCase
             if ($at->kind === Grading::FORMATION) {
                 $this->assertContains(round($level - $at->height, 6), [0.0, 1.5], "seed {$seed}: formation or its ditch");
             } else {
-                $left = $at->offset >= 0.0;
-                $beyond = abs($at->offset) - $run->profile->halfWidth($left);
+                $side = Side::at($at->offset);
+                $beyond = abs($at->offset) - $run->profile->halfWidth($side);
                 if ($at->kind === Grading::CUT) {
-                    $this->assertEqualsWithDelta($level + $beyond / $run->profile->batterInCut($left), $at->height, 1e-6, "seed {$seed}");
+                    $this->assertEqualsWithDelta($level + $beyond / $run->profile->batterInCut($side), $at->height, 1e-6, "seed {$seed}");
                 } elseif ($at->kind === Grading::FILL) {
-                    $this->assertEqualsWithDelta($level - $beyond / $run->profile->batterInFill($left), $at->height, 1e-6, "seed {$seed}");
+                    $this->assertEqualsWithDelta($level - $beyond / $run->profile->batterInFill($side), $at->height, 1e-6, "seed {$seed}");
                 } else {
                     $this->assertGreaterThan(0.0, $at->gap);
                 }

@@ -17,7 +17,9 @@ use IdleRidge\Core\Land\Pad;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Land\Stream;
 use IdleRidge\Core\Land\Terrain;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\Structure;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -68,9 +70,9 @@ final class LandInvariantsTest extends TestCase
             }
             foreach ($model->grading->runs as $run) {
                 $place = $run->alignment->nearest(new Point(...$terrain->middle($p)));
-                $left = $place['offset'] >= 0.0;
-                $beyond = abs($place['offset']) - $run->profile->halfWidth($left);
-                if ($run->structureAt($place['station']) !== null || $run->wallAt($place['station'], $left)) {
+                $side = Side::at($place['offset']);
+                $beyond = abs($place['offset']) - $run->profile->halfWidth($side);
+                if ($run->structureAt($place['station']) !== null || $run->wallAt($place['station'], $side)) {
                     continue;
                 }
                 $tried++;
@@ -78,12 +80,12 @@ final class LandInvariantsTest extends TestCase
                 // Beside a level crossing a road may stand over a track's slope by its ballast.
                 $slack = 0.06 + ($model->grading->runs[0]->kind !== $model->grading->runs[1]->kind ? 8.8 : 0.0);
                 $this->assertGreaterThanOrEqual(
-                    $level - $beyond / $run->profile->batterInFill($left) - $slack,
+                    $level - $beyond / $run->profile->batterInFill($side) - $slack,
                     $z,
                     "seed {$seed}, cell {$p}: under the bank",
                 );
                 $this->assertLessThanOrEqual(
-                    $level + $beyond / $run->profile->batterInCut($left) + $slack,
+                    $level + $beyond / $run->profile->batterInCut($side) + $slack,
                     $z,
                     "seed {$seed}, cell {$p}: over the cutting",
                 );
@@ -193,7 +195,7 @@ final class LandInvariantsTest extends TestCase
      */
     private static function built(array $runs, float $side): array
     {
-        $runs[1] = $runs[1]->but(kind: mt_rand(0, 1) === 1 ? 'road' : 'track');
+        $runs[1] = $runs[1]->but(kind: mt_rand(0, 1) === 1 ? RunKind::Road : RunKind::Track);
         $wall = (mt_rand(0, 1) === 1) === $side > 0.0 ? 'wall left' : 'wall right';
         $runs[0] = $runs[0]->but(
             structures: [

@@ -98,7 +98,7 @@ final class WallTest extends TestCase
             $this->assertCount(1, $needed, "seed {$seed}");
             $built = Build::flatLand(42.0, [
                 $runs[0]->but(
-                    structures: [['kind' => "wall {$needed[0]->side}", 'from_mm' => $needed[0]->from, 'to_mm' => $needed[0]->to]],
+                    structures: [['kind' => "wall {$needed[0]->side->value}", 'from_mm' => $needed[0]->from, 'to_mm' => $needed[0]->to]],
                 ),
                 $runs[1],
             ]);

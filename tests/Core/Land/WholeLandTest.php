@@ -12,6 +12,7 @@ use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Land\Snap;
 use IdleRidge\Core\Land\Steepness;
 use IdleRidge\Core\Land\TapeMeasure;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\SightStudy;
 use IdleRidge\Core\Rulebook\Rulebook;
@@ -95,8 +96,8 @@ final class WholeLandTest extends TestCase
                 $p->x, $p->y, $run->alignment->headingAt($station), $run->alignment->curvatureAt($station), $run->grade->heightAt($station),
                 $run->grade->gradeAt($station), $sweeps->at($station),
                 GradeProfile::curveResistance($run->alignment->curvatureAt($station), $study->project->layout->gauge),
-                LandBeside::firstOverRails($study->model, $run, $station, true, 10.0, 60.0),
-                LandBeside::firstOverRails($study->model, $run, $station, false, 10.0, 60.0),
+                LandBeside::firstOverRails($study->model, $run, $station, Side::Left, 10.0, 60.0),
+                LandBeside::firstOverRails($study->model, $run, $station, Side::Right, 10.0, 60.0),
             ];
         }
 

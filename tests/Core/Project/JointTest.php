@@ -8,6 +8,7 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
@@ -148,7 +149,7 @@ final class JointTest extends TestCase
         $this->assertSame($project->features[0], $varied->features[0]);
         $this->assertSame(100.0, Variation::of($project, Build::uid(4), 'height', 20.0)->features[0]->points[0]->z);
         $run = Variation::of($project, Build::uid(1), 'batter', -9.0)->runs[0];
-        $this->assertSame(0.02, $run->profile->batterInCut(true), 'no steeper than rock');
+        $this->assertSame(0.02, $run->profile->batterInCut(Side::Left), 'no steeper than rock');
         $this->assertSame(
             [65.0, 71.0],
             array_map(fn (float $s): float => Variation::of($project, Build::uid(1), 'height', 5.0)->runs[0]->grade->heightAt($s), [

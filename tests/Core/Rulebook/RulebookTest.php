@@ -6,6 +6,7 @@ namespace Tests\Core\Rulebook;
 
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Track\Run;
@@ -102,7 +103,7 @@ final class RulebookTest extends TestCase
             ['batter_cut_left' => 0.1, 'batter_cut_right' => 0.1] + Build::evenProfile(27.0),
         );
         $found = self::found(Build::project([$run], sheet: ['faceLimitDeg' => 89.0], base: 90.0), 'clearance');
-        $this->assertSame(['left', 'right'], array_map(fn (Finding $f): ?string => $f->place->side, $found));
+        $this->assertSame(['left', 'right'], array_map(fn (Finding $f): ?string => $f->place->side?->value, $found));
         $this->assertSame('Clearance on a curve', $found[0]->subject);
         $this->assertEqualsWithDelta(26.6, $found[0]->figures['throw']->value, 0.2);
         // The coach cuts the corner a little before the curve begins, and half a body before it takes no more than on the straight.
@@ -131,7 +132,7 @@ final class RulebookTest extends TestCase
         $found = array_values(
             array_filter(
                 self::found(Build::project([$run], sheet: ['faceLimitDeg' => 89.0], base: 90.0), 'clearance'),
-                fn (Finding $f): bool => $f->place->side === 'left',
+                fn (Finding $f): bool => $f->place->side === Side::Left,
             ),
         );
         $this->assertCount(1, $found);

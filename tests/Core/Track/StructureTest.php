@@ -8,9 +8,12 @@ use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\Structure;
+use IdleRidge\Core\Track\StructureKind;
 use IdleRidge\Core\Track\Vehicle;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -63,8 +66,8 @@ final class StructureTest extends TestCase
                 ['kind' => 'bridge', 'from_mm' => 0.0, 'to_mm' => 90.0],
             ],
         );
-        $this->assertSame([[0.0, 90.0, 'bridge'], [90.0, 700.0, null], [700.0, 1200.0, 'tunnel']], $run->parts());
-        $this->assertSame('bridge', $run->structureAt(90.0)?->kind);
+        $this->assertSame([[0.0, 90.0, StructureKind::Bridge], [90.0, 700.0, null], [700.0, 1200.0, StructureKind::Tunnel]], $run->parts());
+        $this->assertSame(StructureKind::Bridge, $run->structureAt(90.0)?->kind);
         $this->assertNull($run->structureAt(90.1));
         $this->assertSame([[0.0, 1200.0, null]], Build::straight(1, 300.0, 60.0, 60.0)->parts());
     }
@@ -189,7 +192,7 @@ final class StructureTest extends TestCase
                 'and on the other side',
             );
             [$wall] = $study->walls;
-            $this->assertSame(['placed', 'left', 400.0, 800.0], [$wall->cause, $wall->side, $wall->from, $wall->to]);
+            $this->assertSame(['placed', Side::Left, 400.0, 800.0], [$wall->cause, $wall->side, $wall->from, $wall->to]);
             $this->assertEqualsWithDelta(
                 [$height, $height, $height * 400.0],
                 [$wall->lowest, $wall->highest, $wall->face],
@@ -208,7 +211,7 @@ final class StructureTest extends TestCase
         [$needed] = Build::study(Build::project($runs, base: 40.0))->walls;
         $this->assertSame(Build::uid(1), $needed->run, 'it stands at the lower run');
         $walled = [
-            $runs[0]->but(structures: [['kind' => "wall {$needed->side}", 'from_mm' => $needed->from, 'to_mm' => $needed->to]]),
+            $runs[0]->but(structures: [['kind' => "wall {$needed->side->value}", 'from_mm' => $needed->from, 'to_mm' => $needed->to]]),
             $runs[1],
         ];
         $study = Build::study(Build::project($walled, base: 40.0));
@@ -234,7 +237,7 @@ final class StructureTest extends TestCase
             67.8,
             [],
             ['roadbed_mm' => 1.0, 'sleeper_mm' => 0.0, 'rail_mm' => 0.0],
-        )->but(kind: 'road');
+        )->but(kind: RunKind::Road);
         foreach ([[$track, $road], [$road->but(uid: Build::uid(1)), $track->but(uid: Build::uid(2))]] as $runs) {
             $land = Build::flatLand(50.0, $runs);
             $this->assertEqualsWithDelta(60.0, $land->heightAt(600.0, 300.0), 1e-6);
@@ -319,7 +322,7 @@ final class StructureTest extends TestCase
             ],
         );
         $this->assertCount(3, $both->structures, 'walls on both sides, and beside a bridge');
-        $this->assertSame([[0.0, 50.0, null], [50.0, 90.0, 'bridge'], [90.0, 1200.0, null]], $both->parts());
+        $this->assertSame([[0.0, 50.0, null], [50.0, 90.0, StructureKind::Bridge], [90.0, 1200.0, null]], $both->parts());
     }
 
     private function along(string $kind): Run

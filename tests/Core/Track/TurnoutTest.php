@@ -16,6 +16,7 @@ use IdleRidge\Core\Track\AlignmentBuilder;
 use IdleRidge\Core\Track\Crossing;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunEnds;
+use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\Turnout;
 use IdleRidge\Core\Track\Vehicle;
 use PHPUnit\Framework\TestCase;
@@ -100,7 +101,7 @@ final class TurnoutTest extends TestCase
             68.0,
             [],
             ['roadbed_mm' => 0.8, 'sleeper_mm' => 0.0, 'rail_mm' => 0.0],
-        )->but(kind: 'road');
+        )->but(kind: RunKind::Road);
         $main = Build::straight(1, 200.0, 60.0, 60.0);
         $ids = fn (array $runs): array => array_map(
             fn (Finding $f): string => $f->id,
@@ -154,7 +155,7 @@ final class TurnoutTest extends TestCase
             50.0,
             [],
             ['roadbed_mm' => 1.0, 'sleeper_mm' => 0.0, 'rail_mm' => 0.0],
-        )->but(kind: 'road');
+        )->but(kind: RunKind::Road);
         $laid = $road->but(gradePoints: [...Crossing::levelsOf($road, $tracks), ['station_mm' => 500.0, 'height_mm' => 55.0]]);
         $this->assertEqualsWithDelta(
             [67.8, 67.8, 69.8],
@@ -179,7 +180,7 @@ final class TurnoutTest extends TestCase
             $height,
             [],
             ['roadbed_mm' => 0.8, 'sleeper_mm' => 0.0, 'rail_mm' => 0.0],
-        )->but(kind: 'road');
+        )->but(kind: RunKind::Road);
         $ids = fn (array $runs): array => array_map(fn (Finding $f): string => $f->id, (new CrossingsMeet())->check($this->study($runs)));
         $this->assertSame([], $ids([$track, $road(68.9)]));
         $this->assertSame(['level-crossing'], $ids([$track, $road(69.1)]));

@@ -1,3 +1,4 @@
+@use('IdleRidge\Core\Track\StructureKind')
 @use('IdleRidge\Core\Measure\Length')
 <table class="points structures">
     <thead>
@@ -11,7 +12,7 @@
     </thead>
     <tbody>
         @foreach ([...$run->structures, null] as $k => $one)
-            @php($tunnel = $one?->kind === 'tunnel')
+            @php($tunnel = $one?->kind === StructureKind::Tunnel)
             <tr>
                 <td>
                     <select
@@ -19,8 +20,8 @@
                         data-at="structures/{{ $k }}/kind"
                         aria-label="Kind of structure {{ $k + 1 }}"
                     >
-                        @foreach (['tunnel', 'bridge', 'wall left', 'wall right'] as $kind)
-                            <option @selected($one?->kind === $kind)>{{ $kind }}</option>
+                        @foreach (StructureKind::cases() as $kind)
+                            <option @selected($one?->kind === $kind)>{{ $kind->value }}</option>
                         @endforeach
                     </select>
                 </td>
