@@ -52,22 +52,58 @@ final readonly class Coat
         $this->name = trim($name);
     }
 
+    /** How often it is gone over: every pass in as many applications as the recipe has. They are counted from 1. */
+    public function applications(): int
+    {
+        return $this->passes * count($this->recipe->turns());
+    }
+
+    public function recipeOf(int $application): Recipe
+    {
+        $turns = $this->recipe->turns();
+
+        return $turns[($application - 1) % count($turns)];
+    }
+
+    /** The pass that an application belongs to. */
+    public function passOf(int $application): int
+    {
+        return intdiv($application - 1, count($this->recipe->turns())) + 1;
+    }
+
     /**
-     * Hands-on minutes of what is laid of one pass.
+     * The applications of the pass that an application ends, from its first on: what goes over it goes over all of them.
+     *
+     * @return list<int>
+     */
+    public function upTo(int $application): array
+    {
+        $turns = count($this->recipe->turns());
+
+        return range(intdiv($application - 1, $turns) * $turns + 1, $application);
+    }
+
+    /**
+     * Hands-on minutes of what is laid of one application. Those that are known better are of a pass's first.
      *
      * @param  float  $share of the pass
      */
-    public function minutesOf(float $area, float $track, float $share): float
+    public function minutesOf(float $area, float $track, float $share, int $application): float
     {
-        return $this->minutes === null
-            ? $this->recipe->labour->minutes($area, $track, $this->recipe->layers($this->mm))
+        $recipe = $this->recipeOf($application);
+
+        return $this->minutes === null || $recipe !== $this->recipe
+            ? $recipe->labour->minutes($area, $track, $recipe->layers($this->mm))
             : $this->minutes * $share;
     }
 
     /** Of an area of it, what has to be done while it can be worked, minutes; null where that does not limit it. */
-    public function openMinutesOf(float $area): ?float
+    public function openMinutesOf(float $area, int $application): ?float
     {
-        return $this->recipe->labour->openMinutes($area, $this->recipe->layers($this->mm));
+        $recipe = $this->recipeOf($application);
+        $open = $recipe->openMinutesPerDm2();
+
+        return $open === null ? null : $recipe->layers($this->mm) * $open * $area / 1e4;
     }
 
     public function title(): string

@@ -16,6 +16,9 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class CoatApplication
 {
+    /** Passes of a coat, each in a few applications. */
+    private const MAX_PASSES = 150;
+
     /**
      * @param  list<list<array{float, float}>>  $rings layout coordinates
      * @param  list<MaterialAmount>  $amounts
@@ -46,7 +49,7 @@ final readonly class CoatApplication
         InvalidValue::unlessBetween($mm, 0.01, 200.0, 'The thickness', 'mm', 'mm');
         InvalidValue::unlessBetween($area, 0.0, 1e8, 'The area', 'mm²', 'area_mm2');
         InvalidValue::unlessBetween($minutes, 1, 10_080, 'The work', 'min', 'minutes');
-        InvalidValue::unlessBetween($pass, 1, 30, 'The pass', '', 'pass');
+        InvalidValue::unlessBetween($pass, 1, self::MAX_PASSES, 'The pass', '', 'pass');
         if ($endedAt !== null && $endedAt < $startedAt) {
             throw new InvalidValue('It ends before it begins.', 'ended_at');
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
-/** What a survey has to know of a coat: on which zone it lies, in how many passes. */
+/** What a survey has to know of a coat: on which zone it lies, how often it is gone over. */
 final readonly class CoatPasses
 {
     public function __construct(public string $coat, public string $zone, public int $passes)
@@ -13,6 +13,6 @@ final readonly class CoatPasses
 
     public static function of(Coat $coat): self
     {
-        return new self($coat->uid, $coat->zone, $coat->passes);
+        return new self($coat->uid, $coat->zone, $coat->applications());
     }
 }

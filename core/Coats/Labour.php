@@ -53,10 +53,4 @@ final readonly class Labour
             ? $length / 1000.0 / $this->metresPerHour * 60.0
             : $first * $this->firstPerDm2 + ($dm2 - $first) * $this->perDm2);
     }
-
-    /** Minutes of an area that have to be done before the material stops being workable; null where that does not limit it. */
-    public function openMinutes(float $area, float $layers = 1.0): ?float
-    {
-        return $this->openPerDm2 === null ? null : $layers * $this->openPerDm2 * $area / 1e4;
-    }
 }

@@ -13,6 +13,9 @@ final readonly class Recipe
 {
     public string $id;
 
+    /** @var list<Ingredient> */
+    public array $parts;
+
     /**
      * @param  list<Ingredient>  $parts
      * @param  list<string>  $tools
@@ -23,6 +26,8 @@ final readonly class Recipe
      * @param  float|null  $length of fibres, mm
      * @param  array<string, array{float, float}>  $ranges pointer of a figure → its low and its high
      * @param  array<string, string>  $holds tool → milestone until which the coat keeps it
+     * @param  list<Step>  $steps of which it is made in one go, in order; their parts are those of the recipe
+     * @param  list<self>  $then what is done of the same coat once this has come so far, each an application of its own
      *
      * @throws InvalidValue
      */
@@ -32,7 +37,7 @@ final readonly class Recipe
         public string $action,
         public Stage $stage,
         public Family $family,
-        public array $parts,
+        array $parts,
         public Labour $labour,
         public string $bed = 'area',
         public float $waste = 0.0,
@@ -51,8 +56,11 @@ final readonly class Recipe
         public Provenance $provenance = Provenance::StartingValue,
         public ?FollowWindow $window = null,
         public array $holds = [],
+        public array $steps = [],
+        public array $then = [],
     ) {
-        if ($parts === []) {
+        $parts = $steps === [] ? $parts : array_merge(...array_map(fn (Step $s): array => $s->parts, $steps));
+        if ($parts === [] && $steps === []) {
             throw new InvalidValue('a recipe needs one part at least: what goes into it?', 'parts');
         }
         if (trim($name) === '' || trim($action) === '') {
@@ -85,7 +93,56 @@ final readonly class Recipe
             InvalidValue::unlessBetween($angleOfReposeDeg, 5.0, 90.0, 'The resting angle', '°', 'resting_deg');
         }
 
+        foreach ($steps as $k => $step) {
+            if ($k > 0 && $step->after->waits()) {
+                throw new InvalidValue('A step that waits begins an application of its own.', "steps/{$k}/after");
+            }
+            if ($step->after === StepRelation::IntoTheWet && ($k === 0 || ! self::isWet(array_slice($steps, 0, $k)))) {
+                throw new InvalidValue('Nothing is wet yet that it could go into.', "steps/{$k}/after");
+            }
+        }
+        foreach ($then as $k => $turn) {
+            if ($turn->then !== []) {
+                throw new InvalidValue('What follows stands in one row.', "then/{$k}/then");
+            }
+        }
+
         $this->id = $cure->id;
+        $this->parts = $parts;
+    }
+
+    /** @param  list<Step>  $steps */
+    private static function isWet(array $steps): bool
+    {
+        return array_filter($steps, fn (Step $s): bool => $s->wets()) !== [];
+    }
+
+    /** @return list<self> the applications of one pass, in order: itself, and what follows once it has come so far */
+    public function turns(): array
+    {
+        return [$this, ...$this->then];
+    }
+
+    /** The coat that it is a part of: an application that follows another has that one's name and its number after a stroke. */
+    public function act(): string
+    {
+        return explode('/', $this->id)[0];
+    }
+
+    /**
+     * Minutes a dm² from the beginning of a wet step to the end of the last that goes into it, the longest of them: what has to be
+     * done while that can be worked. What is worked by patches limits no strip.
+     */
+    public function openMinutesPerDm2(): ?float
+    {
+        $open = $chain = null;
+        foreach ($this->steps as $step) {
+            $chain = $step->after === StepRelation::IntoTheWet && $chain !== null ? $chain + $step->perDm2 : null;
+            $open = $chain === null ? $open : max($open ?? 0.0, $chain);
+            $chain ??= $step->wets() && ! $step->patch ? $step->perDm2 : null;
+        }
+
+        return $open ?? $this->labour->openPerDm2;
     }
 
     public function is(RecipeTrait ...$traits): bool
@@ -94,9 +151,8 @@ final readonly class Recipe
     }
 
     /**
-     * What a coat below must have reached before this one goes over it. What is shut in, sanded first or flattened by standing fibres has
-     * to be
-     * dry through, whatever a recipe asks; passes of one and the same go on as it says.
+     * What a coat below must have reached before this one goes over it. What is shut in, sanded first or flattened by standing
+     * fibres has to be dry through, whatever a recipe asks; passes of one and the same go on as it says.
      */
     public function needsOf(self $below): Milestone
     {
@@ -115,7 +171,7 @@ final readonly class Recipe
     /** Whether a rule of the bench asks that a coat below be dry through before this one. */
     public function asksDryThrough(self $below): bool
     {
-        return $below->id !== $this->id &&
+        return $below->act() !== $this->act() &&
             ($this->is(RecipeTrait::Seals) ||
                 $below->is(RecipeTrait::Sand) ||
                 ($this->family === Family::Fibre && $below->family === Family::Fibre));

@@ -26,7 +26,7 @@ final readonly class CureFigures
         public float $exponent = 0.0,
         public ?float $filmTemperature = null,
     ) {
-        if (preg_match('/^[a-z0-9-]{1,60}$/', $id) !== 1) {
+        if (preg_match('~^(?=.{1,120}$)[a-z0-9-]{1,60}(\+[a-z0-9-]+)*(/\d)?$~', $id) !== 1) {
             throw new InvalidValue('A recipe’s id is small letters, digits and hyphens.', 'id');
         }
         InvalidValue::unlessBetween($referenceMm, 0.01, 200.0, 'The reference thickness', 'mm', 'reference_mm');

@@ -56,7 +56,7 @@ final class CalendarFile
             }
             foreach ($plan->moves as $placed) {
                 $next = Milestone::NextCoat;
-                if (isset($placed->move->coat->recipe->cure->minutes[$next->value])) {
+                if (isset($placed->move->recipe->cure->minutes[$next->value])) {
                     [$half, $most] = [$plan->reached($placed, $next, 0.5), $plan->reached($placed, $next, 0.9)];
                     self::event(
                         $calendar,
@@ -65,7 +65,7 @@ final class CalendarFile
                         $half,
                         max($half + 1, $most),
                         "{$placed->move->coat->title()} ready for the next coat, {$placed->move->place()}",
-                        'From one time in two to nine in ten. '.ucfirst($placed->move->coat->recipe->check).'.',
+                        'From one time in two to nine in ten. '.ucfirst($placed->move->recipe->check).'.',
                         false,
                     );
                 }

@@ -17,6 +17,9 @@ use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Coats\Stage;
+use IdleRidge\Core\Coats\Step;
+use IdleRidge\Core\Coats\StepKind;
+use IdleRidge\Core\Coats\StepRelation;
 use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
@@ -122,7 +125,7 @@ final class RecipeFile
                 $r->text('action'),
                 $stage,
                 self::oneOf(Family::class, $r->text('family'), 'a family', 'family'),
-                array_map(self::part(...), $r->records('parts')),
+                $r->has('parts') ? array_map(self::part(...), $r->records('parts')) : [],
                 self::labour($r->record('labour')),
                 $r->text('bed', 'area'),
                 $r->number('waste', 0.0),
@@ -144,6 +147,8 @@ final class RecipeFile
                 self::oneOf(Provenance::class, $r->text('provenance', 'starting value'), 'a figure', 'provenance'),
                 self::window($r),
                 $r->texts('holds'),
+                $r->has('steps') ? array_map(self::step(...), $r->records('steps')) : [],
+                $r->has('then') ? array_map(self::recipe(...), $r->records('then')) : [],
             ),
         );
     }
@@ -249,18 +254,6 @@ final class RecipeFile
             'bed' => $recipe->bed,
             'waste' => $recipe->waste,
             'recovered' => $recipe->recovered,
-            'parts' => array_map(
-                fn (Ingredient $p): array => [
-                    'rule' => $p->rule,
-                    'value' => $p->value,
-                    'unit' => $p->unit,
-                    'of' => $p->of,
-                    'phi' => $p->phi,
-                    'base' => $p->base,
-                    'bulk' => $p->bulk,
-                ] + ($p->loose ? ['loose' => true] : []),
-                $recipe->parts,
-            ),
             'labour' => array_filter(
                 [
                     'setup_min' => $recipe->labour->setUp,
@@ -285,6 +278,10 @@ final class RecipeFile
             'undo' => $recipe->undo,
             'provenance' => $recipe->provenance->value,
         ] +
+            ($recipe->steps === []
+                ? ['parts' => array_map(self::fromPart(...), $recipe->parts)]
+                : ['steps' => array_map(self::fromStep(...), $recipe->steps)]) +
+            ($recipe->then === [] ? [] : ['then' => array_map(self::write(...), $recipe->then)]) +
             ($recipe->needs === [] ? [] : ['needs' => $recipe->needs]) +
             ($recipe->ranges === [] ? [] : ['ranges' => $recipe->ranges]) +
             ($recipe->window === null ? [] : ['window' => self::fromWindow($recipe->window)]) +
@@ -292,6 +289,52 @@ final class RecipeFile
             ($recipe->length === null ? [] : ['length_mm' => $recipe->length]) +
             ($recipe->angleOfReposeDeg === null ? [] : ['resting_deg' => $recipe->angleOfReposeDeg]) +
             ($cure->filmTemperature === null ? [] : ['film_c' => $cure->filmTemperature]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function fromPart(Ingredient $p): array
+    {
+        return [
+            'rule' => $p->rule,
+            'value' => $p->value,
+            'unit' => $p->unit,
+            'of' => $p->of,
+            'phi' => $p->phi,
+            'base' => $p->base,
+            'bulk' => $p->bulk,
+        ] + ($p->loose ? ['loose' => true] : []);
+    }
+
+    /** @return array<string, mixed> */
+    private static function fromStep(Step $s): array
+    {
+        return [
+            'kind' => $s->kind->value,
+            'do' => $s->action,
+            'after' => $s->after->value,
+            'parts' => array_map(self::fromPart(...), $s->parts),
+            'setup_min' => $s->setUp,
+            'minutes_per_dm2' => $s->perDm2,
+        ] + ($s->patch ? ['patch' => true] : []);
+    }
+
+    /** @throws InvalidValue */
+    public static function step(Record $r): Step
+    {
+        $step = $r->within(
+            fn (): Step => new Step(
+                self::oneOf(StepKind::class, $r->text('kind'), 'a step', 'kind'),
+                $r->text('do'),
+                self::oneOf(StepRelation::class, $r->text('after', 'at once'), 'how it follows', 'after'),
+                $r->has('parts') ? array_map(self::part(...), $r->records('parts')) : [],
+                $r->number('setup_min', 0.0),
+                $r->number('minutes_per_dm2', 0.0),
+                $r->flag('patch'),
+            ),
+        );
+        $r->close();
+
+        return $step;
     }
 
     /** @return array<string, mixed> */

@@ -176,7 +176,7 @@ final readonly class BenchPlan
         }
         foreach ($this->moves as $placed) {
             if ($section === null || $placed->move->section->uid === $section->uid) {
-                $last = max($last ?? 0, $this->reached($placed, self::through($placed->move->coat->recipe->cure->minutes), $quantile));
+                $last = max($last ?? 0, $this->reached($placed, self::through($placed->move->recipe->cure->minutes), $quantile));
             }
         }
 
@@ -236,7 +236,7 @@ final readonly class BenchPlan
     /** When a planned move is worked, shown or fit to travel. */
     private function comesTo(PlacedMove $placed, string $milestone): int
     {
-        $minutes = $placed->move->coat->recipe->cure->minutes;
+        $minutes = $placed->move->recipe->cure->minutes;
 
         return match (true) {
             $milestone === 'worked', $milestone === 'shown' && ! isset($minutes['next_coat']) => $placed->end,
@@ -251,7 +251,7 @@ final readonly class BenchPlan
         $move = $placed->move;
 
         return (int) ceil(
-            $this->work->drying($move->section)->reached($move->coat->recipe->cure, $milestone, $move->coat->mm, $placed->end, $quantile),
+            $this->work->drying($move->section)->reached($move->recipe->cure, $milestone, $move->coat->mm, $placed->end, $quantile),
         );
     }
 
@@ -283,7 +283,7 @@ final readonly class BenchPlan
         $last = null;
         $latest = 0;
         foreach ($this->moves as $placed) {
-            $dry = $this->reached($placed, self::through($placed->move->coat->recipe->cure->minutes), $this->work->certainty());
+            $dry = $this->reached($placed, self::through($placed->move->recipe->cure->minutes), $this->work->certainty());
             if ($dry > $latest) {
                 [$last, $latest] = [$placed, $dry];
             }

@@ -85,10 +85,13 @@ final class BenchWork
         return new StripDivider($this->project, $this->longest === 0 ? self::USUAL_SESSION_MINUTES : $this->longest, $this->workable(...));
     }
 
-    /** Minutes for which a coat can surely be worked on a section: in the quickest air of its room, with what was learned there. */
-    public function workable(Section $section, Coat $coat): float
+    /**
+     * Minutes for which an application of a coat can surely be worked on a section: in the quickest air of its room, with what was
+     * learned there.
+     */
+    public function workable(Section $section, Coat $coat, int $application): float
     {
-        $cure = $coat->recipe->cure;
+        $cure = $coat->recipeOf($application)->cure;
 
         return isset($cure->minutes[Milestone::WorkableUntil->value])
             ? $this->drying($section)->least($cure, Milestone::WorkableUntil, $coat->mm, 1.0 - $this->certainty())
@@ -145,7 +148,7 @@ final class BenchWork
             $move->coat->uid,
             $move->pass,
             $move->coat->title(),
-            $move->coat->recipe,
+            $move->recipe,
             $move->coat->mm,
             CoatApplication::moved($rings, fn (Point $p): Point => $placement->toLayout($p)),
             $move->area,
@@ -223,7 +226,7 @@ final class BenchWork
     /** Minutes that a room airs after a move before anything in it may spark; 0 where it gives off no vapour. */
     public function airing(Move $move): int
     {
-        return Airing::after($move->coat->recipe, $move->amounts, $this->drying($move->section)->room);
+        return Airing::after($move->recipe, $move->amounts, $this->drying($move->section)->room);
     }
 
     /** A base's window in the air of a section's room, in minutes of Unix time. */
@@ -296,7 +299,7 @@ final class BenchWork
         $moves = [];
         foreach ($this->project->works->zonesOf($section->uid) as $zone) {
             foreach ($this->project->works->coatsOf($zone->uid) as $coat) {
-                for ($pass = 1; $pass <= $coat->passes; $pass++) {
+                for ($pass = 1; $pass <= $coat->applications(); $pass++) {
                     if (! $survey->isWhole($coat, $pass) && $survey->left($coat, $pass)->surface > 0.0) {
                         array_push(
                             $moves,
@@ -334,10 +337,10 @@ final class BenchWork
             $under = $this->under($move, $places, $survey);
             $led = $this->led($move, $under, $places);
             foreach ($under as $k => [$coat, $pass, $overlap]) {
-                $milestone = $move->coat->recipe->needsOf($coat->recipe);
-                $window = $k === $led ? $this->window($coat->recipe, $coat, $move->coat) : null;
+                $milestone = $move->recipe->needsOf($coat->recipeOf($pass));
+                $window = $k === $led ? $this->window($coat, $pass, $move->coat, $move->pass) : null;
                 foreach ($this->project->works->laidOf($coat->uid, $pass) as $laid) {
-                    $bases[$move->id][] = new Underlayer($laid, $move->coat->recipe->needsOf($laid->recipe), $window);
+                    $bases[$move->id][] = new Underlayer($laid, $move->recipe->needsOf($laid->recipe), $window);
                 }
                 foreach ($byCoat[$coat->uid][$pass] ?? [] as $below) {
                     $band = $below->band->and($move->band);
@@ -366,9 +369,9 @@ final class BenchWork
         foreach ($under as [$coat, , $overlap]) {
             $next = $overlap === null ? max($next ?? -1, $places[$coat->uid][2]) : $next;
         }
-        foreach ($under as $k => [$coat, , $overlap]) {
+        foreach ($under as $k => [$coat, $pass, $overlap]) {
             [, $stage, $place] = $places[$coat->uid];
-            $window = $this->window($coat->recipe, $coat, $move->coat);
+            $window = $this->window($coat, $pass, $move->coat, $move->pass);
             $holds = $window !== null && ($window->side !== 'above' || ($overlap === null && $place === $next));
             if ($holds && ($highest === null || [$stage, $place] > $highest)) {
                 [$led, $highest] = [$k, [$stage, $place]];
@@ -378,14 +381,15 @@ final class BenchWork
         return $led;
     }
 
-    /** The window in which a coat has to follow another, by its own recipe or by that of the lower one. */
-    private function window(Recipe $lower, Coat $coat, Coat $upper): ?FollowWindow
+    /** The window in which an application has to follow another, by its own recipe or by that of the lower one. */
+    private function window(Coat $lower, int $under, Coat $upper, int $over): ?FollowWindow
     {
-        foreach ([[$upper->recipe->window, true], [$lower->window, false]] as [$window, $own]) {
+        [$below, $above] = [$lower->recipeOf($under), $upper->recipeOf($over)];
+        foreach ([[$above->window, true], [$below->window, false]] as [$window, $own]) {
             if (
                 $window !== null &&
                 $own === ($window->side !== 'above') &&
-                $window->rules($lower, $coat->uid === $upper->uid, $upper->recipe)
+                $window->rules($below, $lower->uid === $upper->uid, $above)
             ) {
                 return $window;
             }
@@ -416,7 +420,10 @@ final class BenchWork
      */
     private function under(Move $move, array $places, SectionSurvey $survey): array
     {
-        $out = $move->pass > 1 ? [[$move->coat, $move->pass - 1, null]] : [];
+        $out = [];
+        foreach ($move->pass > 1 ? $move->coat->upTo($move->pass - 1) : [] as $pass) {
+            $out[] = [$move->coat, $pass, null];
+        }
         [, $stage, $place] = $places[$move->coat->uid];
         $own = array_filter($places, fn (array $p): bool => $p[0]->zone === $move->zone->uid && $p[2] < $place);
         uasort($own, fn (array $a, array $b): int => $b[2] <=> $a[2]);
@@ -424,7 +431,7 @@ final class BenchWork
         $nearest = [];
         $last = null;
         foreach ($own as $uid => [$coat]) {
-            if ($last !== null && $this->window($coat->recipe, $coat, $last) === null) {
+            if ($last !== null && $this->window($coat, $coat->applications(), $last, 1) === null) {
                 break;
             }
             $nearest[$uid] = true;
@@ -432,19 +439,25 @@ final class BenchWork
         }
         foreach ($places as [$coat, $itsStage, $k]) {
             if ($coat->zone === $move->zone->uid) {
-                $asks = $move->coat->recipe->needsOf($coat->recipe) === Milestone::DryThrough;
+                $asks = $move->recipe->needsOf($coat->recipe) === Milestone::DryThrough;
                 if ($k < $place && (isset($nearest[$coat->uid]) || $asks)) {
-                    $out[] = [$coat, $coat->passes, null];
+                    array_push($out, ...$this->whole($coat, null));
                 }
             } elseif ([$itsStage, $k] < [$stage, $place]) {
                 $overlap = $survey->overlap($coat->zone, $move->zone->uid) ?? $this->runningOut($coat, $move->coat, $survey);
                 if ($overlap !== null) {
-                    $out[] = [$coat, $coat->passes, $overlap];
+                    array_push($out, ...$this->whole($coat, $overlap));
                 }
             }
         }
 
         return $out;
+    }
+
+    /** @return list<array{Coat, int, ZoneOverlap|null}> all of the last pass of a coat: its wet part cures on while the rest is done */
+    private function whole(Coat $coat, ?ZoneOverlap $overlap): array
+    {
+        return array_map(fn (int $pass): array => [$coat, $pass, $overlap], $coat->upTo($coat->applications()));
     }
 
     /** Where coats of zones beside each other run out over their edges, the one lies on the other there. */

@@ -22,7 +22,7 @@ final class ColdHours
     /** @return list<array{int, int}>|null ranges of starts; null where any start will do */
     public function allowed(Move $move, int $minutes): ?array
     {
-        $cure = $move->coat->recipe->cure;
+        $cure = $move->recipe->cure;
         $air = $this->work->drying($move->section)->air;
         $room = $air->room;
         if ($cure->filmTemperature === null || $air->coldest() >= $cure->filmTemperature) {
@@ -42,7 +42,7 @@ final class ColdHours
             $end = $to - $minutes;
             for ($start = $from; $start <= $end; $start = $start === $end ? $end + 1 : min($end, $start + $this->step)) {
                 $spoils = $drying->spoils(
-                    $move->coat->recipe->cure,
+                    $move->recipe->cure,
                     $move->coat->mm,
                     $start + $minutes + $this->zero,
                     $this->work->certainty(),

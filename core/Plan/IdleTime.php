@@ -63,7 +63,7 @@ final readonly class IdleTime
             if (
                 $plan->work
                     ->drying($move->section)
-                    ->spoils($move->coat->recipe->cure, $move->coat->mm, (float) ($from + $placed->minutes()), $plan->work->certainty())
+                    ->spoils($move->recipe->cure, $move->coat->mm, (float) ($from + $placed->minutes()), $plan->work->certainty())
             ) {
                 continue;
             }

@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Plan;
 
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\MaterialAmount;
+use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\Strip;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Project\Section;
@@ -13,7 +14,13 @@ use IdleRidge\Core\Project\Section;
 /** An application still to lay: one pass of a coat on a strip of its zone, done in one go. Areas are true surface, mm². */
 final readonly class Move
 {
-    /** @param  list<MaterialAmount>  $amounts */
+    /** The recipe of this application. */
+    public Recipe $recipe;
+
+    /**
+     * @param  int  $pass which of its coat's applications it is, counted from 1
+     * @param  list<MaterialAmount>  $amounts
+     */
     public function __construct(
         public string $id,
         public Section $section,
@@ -28,15 +35,20 @@ final readonly class Move
         public int $minutes,
         public array $amounts,
     ) {
+        $this->recipe = $coat->recipeOf($pass);
     }
 
     /** What one does, in words of the bench. */
     public function title(): string
     {
-        $coat = $this->coat->name === '' ? $this->coat->recipe->action : $this->coat->name;
+        $coat = match (true) {
+            $this->coat->name === '' => $this->recipe->action,
+            $this->recipe === $this->coat->recipe => $this->coat->name,
+            default => "{$this->coat->name}: {$this->recipe->action}",
+        };
 
         return $coat.
-            ($this->coat->passes > 1 ? ", pass {$this->pass}" : '').
+            ($this->coat->passes > 1 ? ', pass '.$this->coat->passOf($this->pass) : '').
             ($this->strips > 1 ? ", strip {$this->strip} of {$this->strips}" : '');
     }
 

@@ -52,7 +52,7 @@ final class MoveBatches
         $out = [];
         foreach ($group as $k => $id) {
             $move = $work->moves[$id];
-            $out[$id] = $k === 0 ? $move->minutes : max(1, $move->minutes - (int) floor($move->coat->recipe->labour->setUp));
+            $out[$id] = $k === 0 ? $move->minutes : max(1, $move->minutes - (int) floor($move->recipe->labour->setUp));
         }
 
         return $out;
@@ -77,7 +77,7 @@ final class MoveBatches
      */
     private static function key(Move $move): ?string
     {
-        $recipe = $move->coat->recipe;
+        $recipe = $move->recipe;
 
         return $move->strips > 1 ||
             $recipe->window !== null ||
@@ -96,10 +96,9 @@ final class MoveBatches
     private static function fits(BenchWork $work, array $group, Move $move, int $longest, array $free, array $above): bool
     {
         $minutes = array_sum(self::minutes($work, [...$group, $move->id]));
-        $open =
-            $move->coat->openMinutesOf(array_sum(array_map(fn (string $id): float => $work->moves[$id]->area, [...$group, $move->id]))) ??
-            0.0;
-        if ($minutes > $longest || ($open > 0.0 && $open > $work->workable($move->section, $move->coat))) {
+        $area = array_sum(array_map(fn (string $id): float => $work->moves[$id]->area, [...$group, $move->id]));
+        $open = $move->coat->openMinutesOf($area, $move->pass) ?? 0.0;
+        if ($minutes > $longest || ($open > 0.0 && $open > $work->workable($move->section, $move->coat, $move->pass))) {
             return false;
         }
         foreach ($group as $id) {

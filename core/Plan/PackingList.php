@@ -46,7 +46,7 @@ final readonly class PackingList
     {
         $materials = $tools = $wear = $beside = [];
         foreach ($moves as $placed) {
-            $recipe = $placed->move->coat->recipe;
+            $recipe = $placed->move->recipe;
             array_push($materials, ...$placed->move->amounts);
             foreach ($recipe->tools as $tool) {
                 $tools[$tool][] = $placed->move->title();

@@ -56,7 +56,7 @@ final class PlanProblem
             $jobs[] = $this->job((string) $id, $members, $cold);
             array_push($waits, ...$this->waits((string) $id, $members));
             foreach ($members as $member) {
-                foreach ($work->moves[$member]->coat->recipe->tools as $tool) {
+                foreach ($work->moves[$member]->recipe->tools as $tool) {
                     $tools[$tool] = $work->rules()->tools($tool);
                 }
             }
@@ -193,8 +193,8 @@ final class PlanProblem
             }
             $its = $this->due($move);
             $due = $its === null ? $due : min($its + $rest, $due ?? PHP_INT_MAX);
-            array_push($tools, ...$move->coat->recipe->tools);
-            foreach ($move->coat->recipe->holds as $tool => $milestone) {
+            array_push($tools, ...$move->recipe->tools);
+            foreach ($move->recipe->holds as $tool => $milestone) {
                 $holds[$tool] = $this->dry($move, Milestone::from($milestone));
             }
         }
@@ -269,10 +269,10 @@ final class PlanProblem
     private function dry(Move $under, Milestone $milestone): DryingTimeLag
     {
         $drying = $this->work->drying($under->section);
-        $key = implode('/', [$under->coat->recipe->id, $milestone->value, $under->coat->mm, $drying->room->uid]);
+        $key = implode('/', [$under->recipe->id, $milestone->value, $under->coat->mm, $drying->room->uid]);
         $gap = $this->gaps[$key] ??= new DryingTimeLag(
             $drying,
-            $under->coat->recipe->cure,
+            $under->recipe->cure,
             $milestone,
             $under->coat->mm,
             $this->zero,
@@ -309,9 +309,9 @@ final class PlanProblem
         $wanted = match ($milestone) {
             'worked' => null,
             'shown' => Milestone::NextCoat,
-            default => BenchPlan::through($move->coat->recipe->cure->minutes),
+            default => BenchPlan::through($move->recipe->cure->minutes),
         };
-        if ($wanted === null || ! isset($move->coat->recipe->cure->minutes[$wanted->value])) {
+        if ($wanted === null || ! isset($move->recipe->cure->minutes[$wanted->value])) {
             return $at - $this->zero;
         }
         $gap = $this->dry($move, $wanted);
@@ -332,7 +332,7 @@ final class PlanProblem
     {
         return match ($this->work->rules()->order) {
             'board' => (int) array_search($move->section, $this->work->project->sections, true),
-            'stage' => $move->coat->recipe->stage->value,
+            'stage' => $move->recipe->stage->value,
             default => 0,
         };
     }
@@ -367,7 +367,7 @@ final class PlanProblem
     {
         $by = [];
         foreach ($this->work->moves as $id => $move) {
-            foreach ($move->coat->recipe->hazards as $hazard) {
+            foreach ($move->recipe->hazards as $hazard) {
                 $by[$this->work->drying($move->section)->room->uid][$hazard->value][$this->jobOf[$id]] = true;
             }
         }

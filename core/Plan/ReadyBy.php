@@ -59,13 +59,13 @@ final readonly class ReadyBy
         return [
             'placed' => $placed,
             'state' => self::state($plan, $placed, $at),
-            'ready' => $plan->reached($placed, BenchPlan::through($placed->move->coat->recipe->cure->minutes), $plan->work->certainty()),
+            'ready' => $plan->reached($placed, BenchPlan::through($placed->move->recipe->cure->minutes), $plan->work->certainty()),
         ];
     }
 
     private static function state(BenchPlan $plan, PlacedMove $placed, int $at): string
     {
-        $minutes = $placed->move->coat->recipe->cure->minutes;
+        $minutes = $placed->move->recipe->cure->minutes;
         $reached = fn (Milestone $m): bool => $plan->reached($placed, $m, $plan->work->certainty()) <= $at;
 
         return match (true) {

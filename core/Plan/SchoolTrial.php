@@ -9,7 +9,6 @@ use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Coats\Zone;
-use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Shelf\PackPrice;
 
@@ -59,21 +58,16 @@ final readonly class SchoolTrial
         $at = $start = (float) $work->planFrom();
         $minutes = $moves = 0;
         $amounts = [];
-        $last = null;
+        // The pass before, and what is done already of this one: its wet part cures on while the rest of it waits.
+        $before = $own = [];
         foreach ($coats as $coat) {
-            for ($pass = 1; $pass <= $coat->passes; $pass++) {
-                if ($last !== null) {
-                    [$below, $end] = $last;
-                    $at = max(
-                        $at,
-                        $drying->reached(
-                            $below->recipe->cure,
-                            $coat->recipe->needsOf($below->recipe),
-                            $below->mm,
-                            $end,
-                            $work->certainty(),
-                        ),
-                    );
+            for ($pass = 1; $pass <= $coat->applications(); $pass++) {
+                $recipe = $coat->recipeOf($pass);
+                if ($recipe === $coat->recipe) {
+                    [$before, $own] = [$own, []];
+                }
+                foreach ($own === [] ? $before : $own as [$below, $mm, $end]) {
+                    $at = max($at, $drying->reached($below->cure, $recipe->needsOf($below), $mm, $end, $work->certainty()));
                 }
                 foreach ($cutter->moves($section, $zone, $coat, $pass, $area, $area->surface) as $move) {
                     $at += $move->minutes;
@@ -81,13 +75,15 @@ final readonly class SchoolTrial
                     $moves++;
                     array_push($amounts, ...$move->amounts);
                 }
-                $last = [$coat, $at];
+                $own[] = [$recipe, $coat->mm, $at];
             }
         }
-        [$below, $end] = $last ?? [$coats[0], $at];
-        $through = fn (float $quantile): float => ($drying->reached($below->recipe->cure, self::last($below), $below->mm, $end, $quantile) -
-            $start) /
-            1440.0;
+        $through = fn (float $quantile): float => (max(
+            array_map(
+                fn (array $o): float => $drying->reached($o[0]->cure, BenchPlan::through($o[0]->cure->minutes), $o[1], $o[2], $quantile),
+                $own,
+            ),
+        ) - $start) / 1440.0;
         $amounts = MaterialAmount::sum($amounts);
         $used = [];
         foreach ($amounts as $amount) {
@@ -114,11 +110,6 @@ final readonly class SchoolTrial
             $unpriced,
             $grams,
         );
-    }
-
-    private static function last(Coat $coat): Milestone
-    {
-        return BenchPlan::through($coat->recipe->cure->minutes);
     }
 
     /** @return list<string> in words, what it would take to undo it, from the top down */

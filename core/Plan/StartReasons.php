@@ -56,7 +56,7 @@ final class StartReasons
             if ($previous !== null && $ready <= $previous[1] - $minutes && $this->isCold($move, $previous[1] - $minutes)) {
                 return $this->reason('cold', '', $this->coldWords($move));
             }
-            $tools = array_intersect($move->coat->recipe->tools, $before->coat->recipe->tools);
+            $tools = array_intersect($move->recipe->tools, $before->recipe->tools);
 
             return $tools !== []
                 ? $this->reason(
@@ -240,7 +240,7 @@ final class StartReasons
                 $from === $at &&
                 $to - $from < $other->minutes &&
                 $other->section === $move->section &&
-                $other->coat->recipe->id === $move->coat->recipe->id
+                $other->recipe->id === $move->recipe->id
             ) {
                 return $other;
             }
@@ -265,7 +265,7 @@ final class StartReasons
             default => (int) ceil(
                 $this->work
                     ->drying($under->section)
-                    ->reached($under->coat->recipe->cure, $base->milestone, $under->coat->mm, $end, $this->work->certainty()) - 1e-6,
+                    ->reached($under->recipe->cure, $base->milestone, $under->coat->mm, $end, $this->work->certainty()) - 1e-6,
             ),
         };
     }
@@ -273,7 +273,7 @@ final class StartReasons
     /** @return array{kind: string, ref: string, text: string}|null vapour that has gone only then */
     private function aired(Move $move, int $start): ?array
     {
-        foreach (in_array(Hazard::Sparks, $move->coat->recipe->hazards, true) ? $this->at : [] as $id => [, $to]) {
+        foreach (in_array(Hazard::Sparks, $move->recipe->hazards, true) ? $this->at : [] as $id => [, $to]) {
             $other = $this->work->moves[$id];
             $airing = $this->work->airing($other);
             if (
@@ -296,7 +296,7 @@ final class StartReasons
     private function sparking(Move $move, Move $before, int $start): ?array
     {
         return $this->work->airing($move) > 0 &&
-            in_array(Hazard::Sparks, $before->coat->recipe->hazards, true) &&
+            in_array(Hazard::Sparks, $before->recipe->hazards, true) &&
             $this->work->drying($before->section)->room === $this->work->drying($move->section)->room
             ? $this->reason('apart', $before->id, "it gives off vapour, and {$this->quoted($before)} sparks until {$this->moment($start)}")
             : null;
@@ -332,14 +332,14 @@ final class StartReasons
                 $this->work->drying($section)->reached($cure, Milestone::from($milestone), $mm, $end, $this->work->certainty()) - 1e-6,
             );
         };
-        foreach ($move->coat->recipe->tools as $tool) {
+        foreach ($move->recipe->tools as $tool) {
             foreach ($this->at as $id => [, $to]) {
                 $other = $this->work->moves[$id];
-                $until = $other->coat->recipe->holds[$tool] ?? null;
+                $until = $other->recipe->holds[$tool] ?? null;
                 if (
                     $until !== null &&
                     $to <= $start &&
-                    $kept($other->title(), $other->section, $other->coat->recipe->cure, $other->coat->mm, $until, $to) === $start
+                    $kept($other->title(), $other->section, $other->recipe->cure, $other->coat->mm, $until, $to) === $start
                 ) {
                     return $this->reason('tool', $tool, "{$this->quoted($other)} keeps the {$tool} until {$this->moment($start)}");
                 }
@@ -369,13 +369,13 @@ final class StartReasons
             $this->sessionOf($start) !== null &&
             $this->work
                 ->drying($move->section)
-                ->spoils($move->coat->recipe->cure, $move->coat->mm, $start + $move->minutes, $this->work->certainty());
+                ->spoils($move->recipe->cure, $move->coat->mm, $start + $move->minutes, $this->work->certainty());
     }
 
     private function coldWords(Move $move): string
     {
         $room = $this->work->drying($move->section)->room;
-        $film = $move->coat->recipe->cure->filmTemperature;
+        $film = $move->recipe->cure->filmTemperature;
         $coldest = round($this->work->drying($move->section)->air->coldest(), 1);
 
         return "no film forms under {$film} °C, and {$room->name} falls to {$coldest} °C at night "

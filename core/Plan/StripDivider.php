@@ -26,7 +26,7 @@ final readonly class StripDivider
 
     private TurnoutToes $toes;
 
-    /** @param  Closure(Section, Coat): float  $workable minutes for which a coat can surely be worked there */
+    /** @param  Closure(Section, Coat, int): float  $workable minutes for which an application of a coat can surely be worked there */
     public function __construct(private Project $project, private int $longestSession, private Closure $workable)
     {
         $this->toes = new TurnoutToes();
@@ -39,10 +39,12 @@ final readonly class StripDivider
     public function moves(Section $section, Zone $zone, Coat $coat, int $pass, ZoneArea $left, float $whole): array
     {
         $whole = max(1e-9, $whole * $coat->share);
-        $along = $coat->recipe->bed === 'track';
+        $recipe = $coat->recipeOf($pass);
+        $along = $recipe->bed === 'track';
         // Beyond its edge a coat thins to nothing: half of that strip's area, on ground that is no more than the zone.
         $blend = min($left->surface, ($left->edge() * $coat->blend) / 2.0);
-        $count = $this->count($section, $coat, $coat->share * ($left->surface + $blend), $along ? $left->trackX->total() : 0.0, $whole);
+        $area = $coat->share * ($left->surface + $blend);
+        $count = $this->count($section, $coat, $pass, $area, $along ? $left->trackX->total() : 0.0, $whole);
         $strips = $along ? $left->trackX->strips($count, false) : $left->acrossY->strips($count, true);
         $more = $this->overlap($coat, $whole);
         $moves = [];
@@ -62,8 +64,8 @@ final readonly class StripDivider
                 $band,
                 $area,
                 $track,
-                $this->minutes($section, $coat, $area, $track, $area / $whole, $band, $left),
-                $coat->recipe->amounts(
+                $this->minutes($section, $coat, $pass, $area, $track, $area / $whole, $band, $left),
+                $recipe->amounts(
                     $area * $more,
                     $along ? $this->bed($section, $coat, $left, $band) : $area * $more * $coat->mm,
                     $left->edge() * $part,
@@ -75,10 +77,18 @@ final readonly class StripDivider
         return $moves;
     }
 
-    private function minutes(Section $section, Coat $coat, float $area, float $track, float $part, Strip $band, ZoneArea $left): int
-    {
-        $minutes = $coat->minutesOf($area, $track * $coat->share, $part);
-        if ($coat->recipe->family === Family::Ballast && $coat->minutes === null) {
+    private function minutes(
+        Section $section,
+        Coat $coat,
+        int $pass,
+        float $area,
+        float $track,
+        float $part,
+        Strip $band,
+        ZoneArea $left,
+    ): int {
+        $minutes = $coat->minutesOf($area, $track * $coat->share, $part, $pass);
+        if ($coat->recipe->family === Family::Ballast && $coat->minutes === null && $coat->recipeOf($pass) === $coat->recipe) {
             $passes = $coat->share * $coat->recipe->layers($coat->mm);
             $minutes += Labour::BALLAST_MINUTES_PER_TURNOUT * $passes * $this->turnoutsIn($section, $band, $left);
         }
@@ -86,12 +96,13 @@ final readonly class StripDivider
         return max(1, (int) ceil($minutes - 1e-9));
     }
 
-    private function count(Section $section, Coat $coat, float $area, float $track, float $whole): int
+    private function count(Section $section, Coat $coat, int $pass, float $area, float $track, float $whole): int
     {
-        $open = ($this->workable)($section, $coat);
+        $open = ($this->workable)($section, $coat, $pass);
         for ($count = 1; $count < self::MAX_STRIPS; $count++) {
-            $fits = ceil($coat->minutesOf($area / $count, $track / $count, $area / $count / $whole) - 1e-9) <= $this->longestSession;
-            if ($fits && ($coat->openMinutesOf($area / $count) ?? 0.0) <= $open) {
+            $minutes = $coat->minutesOf($area / $count, $track / $count, $area / $count / $whole, $pass);
+            $fits = ceil($minutes - 1e-9) <= $this->longestSession;
+            if ($fits && ($coat->openMinutesOf($area / $count, $pass) ?? 0.0) <= $open) {
                 break;
             }
         }

@@ -20,6 +20,6 @@ final readonly class Underlayer
     {
         return $this->under instanceof CoatApplication
             ? ['figures' => $this->under->recipe->cure, 'mm' => $this->under->mm]
-            : ['figures' => $this->under->coat->recipe->cure, 'mm' => $this->under->coat->mm];
+            : ['figures' => $this->under->recipe->cure, 'mm' => $this->under->coat->mm];
     }
 }

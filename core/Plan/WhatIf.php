@@ -133,7 +133,7 @@ final class WhatIf
         foreach ($project->works->coats as $one) {
             if ($one->uid !== $coat) {
                 $coats[] = $one;
-            } elseif ($one->passes > max([0, ...$laid]) && $one->passes > 1) {
+            } elseif ($one->passes > 1 && $one->applications() - count($one->recipe->turns()) >= max([0, ...$laid])) {
                 $coats[] = new Coat(
                     $one->uid,
                     $one->zone,

@@ -224,7 +224,7 @@ final class SessionDrawing
 
     private function milestone(CoatApplication|PlacedMove $what): Milestone
     {
-        $recipe = $what instanceof CoatApplication ? $what->recipe : $what->move->coat->recipe;
+        $recipe = $what instanceof CoatApplication ? $what->recipe : $what->move->recipe;
 
         return $this->page->plan->opens($what instanceof CoatApplication ? $what : $what->move)[1] ?? $recipe->needsOf($recipe);
     }

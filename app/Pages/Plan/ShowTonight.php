@@ -129,7 +129,7 @@ final readonly class ShowTonight
     private function facts(TonightPage $page, Project $project): array
     {
         $hands = PlacedMove::sum($page->moves);
-        $pots = array_filter($page->moves, fn (PlacedMove $p): bool => $this->mixes($p->move->coat->recipe) && ! $p->isJoined());
+        $pots = array_filter($page->moves, fn (PlacedMove $p): bool => $this->mixes($p->move->recipe) && ! $p->isJoined());
         $place = $page->plan->work->project->works->rooms[0] ?? null;
         $facts = [
             [
@@ -201,7 +201,7 @@ final readonly class ShowTonight
         $opens = $page->plan->opens($move);
         $ready = $page->plan->reached(
             $placed,
-            $opens[1] ?? $move->coat->recipe->needsOf($move->coat->recipe),
+            $opens[1] ?? $move->recipe->needsOf($move->recipe),
             $page->plan->work->certainty(),
         );
 
@@ -215,15 +215,15 @@ final readonly class ShowTonight
             'area' => new Quantity($move->area / 100.0, 'cm²', 'true surface that is covered', [
                 'of the zone' => Decimal::trimmed(100.0 * $move->coat->share, 0).' %',
             ]),
-            'cautions' => $move->coat->recipe->cautions,
-            'sparks' => in_array(Hazard::Sparks, $move->coat->recipe->hazards, true),
+            'cautions' => $move->recipe->cautions,
+            'sparks' => in_array(Hazard::Sparks, $move->recipe->hazards, true),
             'late' => $page->plan->afterItsWindow($placed),
-            'pot' => $this->mixes($move->coat->recipe),
+            'pot' => $this->mixes($move->recipe),
             'amounts' => MaterialAmount::sum($move->amounts),
             'why' => $placed->reason['text'],
             'opens' => $opens === null ? null : $opens[0]->move->coat->title(),
             'ready' => $page->words->moment($ready),
-            'check' => $move->coat->recipe->check,
+            'check' => $move->recipe->check,
         ];
     }
 

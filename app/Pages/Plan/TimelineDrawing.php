@@ -176,7 +176,7 @@ final class TimelineDrawing
         }
         foreach ($plan->moves as $placed) {
             if ($placed->move->zone->uid === $zone->uid && $placed->start < $this->end()) {
-                $milestone = $plan->opens($placed->move)[1] ?? $placed->move->coat->recipe->needsOf($placed->move->coat->recipe);
+                $milestone = $plan->opens($placed->move)[1] ?? $placed->move->recipe->needsOf($placed->move->recipe);
                 $this->tail(
                     (float) $placed->end,
                     $plan->reached($placed, $milestone, 0.5),

@@ -24,8 +24,8 @@ final class AreaTooLarge implements WorkRule
         $work = $plan->work;
         $found = [];
         foreach ($work->moves as $move) {
-            $needed = $move->coat->openMinutesOf($move->area);
-            $there = $work->workable($move->section, $move->coat);
+            $needed = $move->coat->openMinutesOf($move->area, $move->pass);
+            $there = $work->workable($move->section, $move->coat, $move->pass);
             if ($needed !== null && $needed > $there + self::TOLERANCE_MINUTES) {
                 $found[$move->coat->uid] ??= CoatPair::on(
                     $plan,

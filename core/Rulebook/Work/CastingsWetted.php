@@ -25,8 +25,8 @@ final class CastingsWetted implements WorkRule
     {
         $found = [];
         foreach ($plan->moves as $placed) {
-            $cure = $placed->move->coat->recipe->cure;
-            if ($placed->move->coat->recipe->is(RecipeTrait::Castings) && $this->isOnDry($plan, $placed)) {
+            $cure = $placed->move->recipe->cure;
+            if ($placed->move->recipe->is(RecipeTrait::Castings) && $this->isOnDry($plan, $placed)) {
                 $found[$placed->move->coat->uid] ??= CoatPair::on(
                     $plan,
                     $placed->move->section->uid,
@@ -61,13 +61,13 @@ final class CastingsWetted implements WorkRule
                         $plan->work->reached($base->under, BenchPlan::through($base->under->recipe->cure->minutes), 0.5),
                     ]
                     : [
-                        $base->under->coat->recipe,
+                        $base->under->recipe,
                         isset($at[$base->under->id])
                             ? $plan->work
                                 ->drying($base->under->section)
                                 ->reached(
-                                    $base->under->coat->recipe->cure,
-                                    BenchPlan::through($base->under->coat->recipe->cure->minutes),
+                                    $base->under->recipe->cure,
+                                    BenchPlan::through($base->under->recipe->cure->minutes),
                                     $base->under->coat->mm,
                                     $at[$base->under->id][1],
                                     0.5,

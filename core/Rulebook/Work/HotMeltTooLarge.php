@@ -22,7 +22,7 @@ final class HotMeltTooLarge implements WorkRule
     {
         $found = [];
         foreach ($plan->work->moves as $move) {
-            if ($move->coat->recipe->is(RecipeTrait::Quick) && $move->area > Gluing::meltsFor()) {
+            if ($move->recipe->is(RecipeTrait::Quick) && $move->area > Gluing::meltsFor()) {
                 $found[$move->coat->uid] ??= CoatPair::on(
                     $plan,
                     $move->section->uid,

@@ -25,7 +25,7 @@ final class HumidityLowStatic implements WorkRule
         $found = [];
         foreach ($work->moves as $move) {
             $room = $work->project->works->room($move->section);
-            if ($move->coat->recipe->family === Family::Fibre && $room->day->humidity < self::MIN_HUMIDITY) {
+            if ($move->recipe->family === Family::Fibre && $room->day->humidity < self::MIN_HUMIDITY) {
                 $found[$room->uid] ??= CoatPair::on(
                     $plan,
                     $move->section->uid,

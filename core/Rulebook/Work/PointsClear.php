@@ -25,8 +25,8 @@ final class PointsClear implements WorkRule
         $found = [];
         foreach ($work->moves as $move) {
             if (
-                $move->coat->recipe->stage !== Stage::Track ||
-                ! $move->coat->recipe->is(RecipeTrait::Loose, RecipeTrait::Wet) ||
+                $move->recipe->stage !== Stage::Track ||
+                ! $move->recipe->is(RecipeTrait::Loose, RecipeTrait::Wet) ||
                 $move->track <= 0.0
             ) {
                 continue;

@@ -23,7 +23,7 @@ final class PotTooLarge implements WorkRule
     {
         $found = [];
         foreach ($plan->work->moves as $move) {
-            if ($move->coat->recipe->cure->mechanism !== Mechanism::TwoPart) {
+            if ($move->recipe->cure->mechanism !== Mechanism::TwoPart) {
                 continue;
             }
             // The library knows densities; a pot of two parts weighs about what water does.

@@ -41,7 +41,7 @@ final class ProtectFinished implements WorkRule
                     foreach (
                         $masked === [] &&
                         $coat->recipe->is(RecipeTrait::Messy, RecipeTrait::Solvent, RecipeTrait::Wash) &&
-                        ! $survey->isWhole($coat, $coat->passes)
+                        ! $survey->isWhole($coat, $coat->applications())
                             ? $finished
                             : [] as $uid => $title
                     ) {

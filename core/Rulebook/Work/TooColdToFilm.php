@@ -49,7 +49,7 @@ final class TooColdToFilm implements WorkRule
                 $found[] = $this->finding(
                     $move->section->uid,
                     $move->coat->title(),
-                    (float) $move->coat->recipe->cure->filmTemperature,
+                    (float) $move->recipe->cure->filmTemperature,
                     $this->chanceTonight($plan, $move),
                     $work->drying($move->section),
                     $this->onSection($plan, $move->section->uid, $move->zone->uid),
@@ -67,7 +67,7 @@ final class TooColdToFilm implements WorkRule
 
         return $session === null
             ? 1.0
-            : $plan->work->drying($move->section)->spoilChance($move->coat->recipe->cure, $move->coat->mm, (float) $session[1]);
+            : $plan->work->drying($move->section)->spoilChance($move->recipe->cure, $move->coat->mm, (float) $session[1]);
     }
 
     private function onSection(BenchPlan $plan, string $section, string $zone): Place

@@ -34,7 +34,7 @@ final class TooDampToDry implements WorkRule
                     array_filter(
                         $work->moves,
                         fn (Move $m): bool => $m->section->uid === $section->uid &&
-                            $m->coat->recipe->cure->mechanism === Mechanism::Evaporation,
+                            $m->recipe->cure->mechanism === Mechanism::Evaporation,
                     ),
                 )[0] ?? null;
             if ($rate < self::MIN_DRYING_RATE && $move !== null) {

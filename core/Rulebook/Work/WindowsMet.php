@@ -140,9 +140,9 @@ final class WindowsMet implements WorkRule
 
     private function name(Move $move, Underlayer $base): string
     {
-        $lower = $base->under instanceof CoatApplication ? $base->under->recipe : $base->under->coat->recipe;
+        $lower = $base->under instanceof CoatApplication ? $base->under->recipe : $base->under->recipe;
         foreach (self::FINDING_BY_TRAIT as $trait => $name) {
-            if ($move->coat->recipe->is(RecipeTrait::from($trait)) || $lower->is(RecipeTrait::from($trait))) {
+            if ($move->recipe->is(RecipeTrait::from($trait)) || $lower->is(RecipeTrait::from($trait))) {
                 return $name;
             }
         }
