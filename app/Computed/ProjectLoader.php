@@ -15,7 +15,6 @@ use App\Models\Section as SectionRow;
 use ErrorException;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
-use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\BenchFile;
 use IdleRidge\Core\Interchange\Record as Values;
@@ -31,6 +30,7 @@ use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
+use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Shelf\Store;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
@@ -135,7 +135,7 @@ final class ProjectLoader
         };
 
         $own = $all($layout->recipes(), WorksFile::recipe(...));
-        $library = $this->library->with(OwnRecipe::recipes($own));
+        $library = WorksFile::library($this->library, $own, self::bench($layout) ?? new BenchRules());
 
         return new Works(
             $all($layout->zones(), WorksFile::zone(...)),
@@ -185,8 +185,13 @@ final class ProjectLoader
             $row->show_on,
             $row->north_deg,
             $row->felt_grade,
-            $row->bench === null ? null : BenchFile::rules(self::values($row->bench)),
+            self::bench($row),
         );
+    }
+
+    private static function bench(Layout $row): ?BenchRules
+    {
+        return $row->bench === null ? null : BenchFile::rules(self::values($row->bench));
     }
 
     /** @param  array<string, mixed>  $json */

@@ -22,10 +22,8 @@ final class Airing
         if (! in_array(Hazard::Vapour, $recipe->hazards, true)) {
             return 0;
         }
-        $alcohol = array_sum(
-            array_map(fn (MaterialAmount $a): float => str_starts_with($a->material, 'alcohol') ? $a->amount : 0.0, $amounts),
-        );
-        $minutes = AlcoholVapour::of($alcohol, AlcoholVapour::SOLD_SHARE, $room->volume, $room->airChanges)->minutes;
+        $alcohol = AlcoholVapour::pure($amounts);
+        $minutes = AlcoholVapour::of($alcohol, 1.0, $room->volume, $room->airChanges)->minutes;
 
         return max(self::MIN_MINUTES, $alcohol > 0.0 ? (int) ceil($minutes) : 0);
     }

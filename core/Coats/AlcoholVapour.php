@@ -19,8 +19,22 @@ final readonly class AlcoholVapour
 
     public const STOP_PPM = 2000.0;
 
-    /** Share of alcohol in what is sold as 99 %. */
-    public const SOLD_SHARE = 0.99;
+    /**
+     * Alcohol in what is sprayed, ml: as strong as its name says.
+     *
+     * @param  list<MaterialAmount>  $amounts
+     */
+    public static function pure(array $amounts): float
+    {
+        return array_sum(
+            array_map(
+                fn (MaterialAmount $a): float => preg_match('/^alcohol (\d+) %$/', $a->material, $found) === 1
+                    ? $a->amount * (float) $found[1] / 100.0
+                    : 0.0,
+                $amounts,
+            ),
+        );
+    }
 
     private function __construct(public float $ppm, public float $minutes)
     {

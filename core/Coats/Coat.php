@@ -20,6 +20,7 @@ final readonly class Coat
      * @param  float  $share of the zone that is covered, 0 … 1
      * @param  array<string, mixed>  $extra
      * @param  string|null  $colour uid of a colour of the palette
+     * @param  string|null  $way in which it is laid; null as the layout prefers
      * @param  float  $blend mm over which it runs out into what lies beside it, half as thick on average
      *
      * @throws InvalidValue
@@ -36,6 +37,7 @@ final readonly class Coat
         public ?float $minutes = null,
         public ?string $colour = null,
         public float $blend = 0.0,
+        public ?string $way = null,
     ) {
         InvalidValue::unlessBetween($mm ?? $recipe->cure->referenceMm, 0.01, 200.0, 'The thickness', 'mm', 'mm');
         InvalidValue::unlessBetween($share, 0.01, 1.0, 'The share covered', '', 'share');

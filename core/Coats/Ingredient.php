@@ -92,6 +92,14 @@ final readonly class Ingredient
         );
     }
 
+    /** So many times as much of it. */
+    public function times(float $factor): self
+    {
+        return $factor === 1.0
+            ? $this
+            : new self($this->rule, $this->value * $factor, $this->unit, $this->of, $this->phi, $this->base, $this->bulk, $this->loose);
+    }
+
     /** Whether it makes a layer as thick as its bed. */
     public function isLayer(): bool
     {

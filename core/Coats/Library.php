@@ -9,14 +9,26 @@ use IdleRidge\Core\Measure\InvalidValue;
 /** The recipes and materials there are, build-ups to begin a zone with, and schools: other ways to answer one question. */
 final readonly class Library
 {
+    /** Alcohol as it is usually sold, %. */
+    public const USUAL_STOCK = 99.0;
+
     /**
      * @param  array<string, Recipe>  $recipes by id
      * @param  array<string, array{name: string, recipes: list<string>}>  $buildUps
      * @param  array<string, Material>  $materials by name
      * @param  array<string, School>  $schools by key
+     * @param  array<string, string>  $preferred family → way in which it is laid where a coat says no other
+     * @param  float  $stock strength of the alcohol in store, %
      */
-    private function __construct(public array $recipes, public array $buildUps, public array $materials = [], public array $schools = [])
-    {
+    private function __construct(
+        public array $recipes,
+        public array $buildUps,
+        public array $materials = [],
+        public array $schools = [],
+        public Ways $ways = new Ways(),
+        public array $preferred = [],
+        public float $stock = self::USUAL_STOCK,
+    ) {
     }
 
     /**
@@ -58,12 +70,55 @@ final readonly class Library
     /** @param  list<School>  $schools */
     public function teaching(array $schools): self
     {
-        return new self(
-            $this->recipes,
-            $this->buildUps,
-            $this->materials,
-            array_column(array_map(fn (School $s): array => [$s->key, $s], $schools), 1, 0),
-        );
+        return $this->changed(['schools' => array_column(array_map(fn (School $s): array => [$s->key, $s], $schools), 1, 0)]);
+    }
+
+    /**
+     * The same with ways.
+     *
+     * @throws InvalidValue when one takes what is not there
+     */
+    public function going(Ways $ways): self
+    {
+        foreach ($ways->glues as $glue) {
+            $this->recipe($glue->through);
+            $this->recipe($glue->film);
+        }
+        foreach ($ways->orders as $order) {
+            array_map($this->recipe(...), array_filter([$order->as, ...array_map(fn (WayTurn $t): ?string => $t->as, $order->then)]));
+            $ways->read($order->key);
+        }
+
+        return $this->changed(['ways' => $ways]);
+    }
+
+    /**
+     * The same as a layout prefers to work.
+     *
+     * @param  array<string, string>  $preferred
+     *
+     * @throws InvalidValue at the family whose way cannot be read, or does not suit it
+     */
+    public function preferring(array $preferred, float $stock): self
+    {
+        foreach ($preferred as $family => $way) {
+            try {
+                $order = $this->ways->read($way)->order;
+            } catch (InvalidValue $refusal) {
+                throw new InvalidValue($refusal->getMessage(), "ways/{$family}");
+            }
+            if (! in_array(Family::tryFrom($family), $order->for, true)) {
+                throw new InvalidValue("{$family} is not laid like that: “{$order->name}”.", "ways/{$family}");
+            }
+        }
+
+        return $this->changed(['preferred' => $preferred, 'stock' => $stock]);
+    }
+
+    /** @param  array<string, mixed>  $values by the names of the constructor */
+    private function changed(array $values): self
+    {
+        return new self(...$values + get_object_vars($this));
     }
 
     /**
@@ -78,7 +133,7 @@ final readonly class Library
             $byId[$recipe->id] = $recipe;
         }
 
-        return $own === [] ? $this : new self($byId, $this->buildUps, $this->materials, $this->schools);
+        return $own === [] ? $this : $this->changed(['recipes' => $byId]);
     }
 
     /** @return array<string, list<School>> question → its schools */
@@ -112,5 +167,18 @@ final readonly class Library
     {
         return $this->recipes[$id] ??
             throw new InvalidValue("There is no recipe “{$id}”; there are ".implode(', ', array_keys($this->recipes)).'.', 'recipe');
+    }
+
+    /**
+     * A recipe as it is laid: in a way of its own, else as the layout prefers for its family, else as it says itself.
+     *
+     * @throws InvalidValue as above, and at `way`
+     */
+    public function laid(string $id, ?string $way = null): Recipe
+    {
+        $recipe = $this->recipe($id);
+        $way ??= WayRecipe::isLoose($recipe) ? $this->preferred[$recipe->family->value] ?? null : null;
+
+        return $way === null ? $recipe : WayRecipe::of($this, $recipe, $this->ways->read($way), $this->stock);
     }
 }

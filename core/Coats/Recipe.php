@@ -123,6 +123,12 @@ final readonly class Recipe
         return [$this, ...$this->then];
     }
 
+    /** The recipe of the library that it is made of: without its way, and without its number in an act. */
+    public function base(): string
+    {
+        return explode('+', $this->act())[0];
+    }
+
     /** The coat that it is a part of: an application that follows another has that one's name and its number after a stroke. */
     public function act(): string
     {
@@ -174,7 +180,7 @@ final readonly class Recipe
         return $below->act() !== $this->act() &&
             ($this->is(RecipeTrait::Seals) ||
                 $below->is(RecipeTrait::Sand) ||
-                ($this->family === Family::Fibre && $below->family === Family::Fibre));
+                ($this->family === Family::Fibre && $below->family === Family::Fibre && ! $this->is(RecipeTrait::Sprayed)));
     }
 
     /** @return list<string> that it takes */

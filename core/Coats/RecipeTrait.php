@@ -9,7 +9,7 @@ namespace IdleRidge\Core\Coats;
  * *seals* shuts in what is below · *pour* stands deep · *wash* runs thin · *sand* is sanded · *mask*, *unmask* · *alcohol* gives
  * flammable vapour · *loose* lies until it is glued · *keys* gives a hold · *cloth* comes in pieces that overlap · *card*, *stack*,
  * *castings*, *quick*, *sticks*, *joint*, *contact* name methods ·
- * *backdrop*, *trees*, *posts*, *wires* what stands · *rails* cleans them, *run* tries them.
+ * *backdrop*, *trees*, *posts*, *wires* what stands · *rails* cleans them, *run* tries them · *sprayed* fibre is held by spray.
  */
 enum RecipeTrait: string
 {
@@ -66,4 +66,6 @@ enum RecipeTrait: string
     case Run = 'run';
 
     case Posts = 'posts';
+
+    case Sprayed = 'sprayed';
 }

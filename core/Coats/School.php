@@ -12,7 +12,7 @@ final readonly class School
 {
     /**
      * @param  list<string>  $wrong
-     * @param  list<array{recipe: Recipe, mm: float|null, passes: int, share: float}>  $steps
+     * @param  list<array{recipe: Recipe, way: string|null, mm: float|null, passes: int, share: float}>  $steps
      * @param  CutSchool|null  $cut what its coats go over, where it is a way to make the land itself
      *
      * @throws InvalidValue
@@ -35,10 +35,22 @@ final readonly class School
      * Its coats on a zone.
      *
      * @param  callable(): string  $uid
+     * @param  Library  $library as the layout works with it
      * @return list<Coat>
      */
-    public function coats(string $zone, callable $uid): array
+    public function coats(string $zone, callable $uid, Library $library): array
     {
-        return array_map(fn (array $s): Coat => new Coat($uid(), $zone, $s['recipe'], $s['mm'], $s['share'], $s['passes']), $this->steps);
+        return array_map(
+            fn (array $s): Coat => new Coat(
+                $uid(),
+                $zone,
+                $library->laid($s['recipe']->base(), $s['way']),
+                $s['mm'],
+                $s['share'],
+                $s['passes'],
+                way: $s['way'],
+            ),
+            $this->steps,
+        );
     }
 }

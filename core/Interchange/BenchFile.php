@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
+use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\BenchRules;
@@ -21,7 +22,15 @@ final class BenchFile
         }, $r->records('due'));
         $tools = $r->has('tools') ? array_map(fn (float $n): int => (int) $n, $r->record('tools')->numbers()) : [];
         $rules = $r->within(
-            fn (): BenchRules => new BenchRules($r->number('certainty', 0.8), $r->text('order', 'free'), $tools, $due, $r->words('first')),
+            fn (): BenchRules => new BenchRules(
+                $r->number('certainty', 0.8),
+                $r->text('order', 'free'),
+                $tools,
+                $due,
+                $r->words('first'),
+                $r->has('ways') ? $r->texts('ways') : [],
+                $r->number('alcohol', Library::USUAL_STOCK),
+            ),
         );
         $r->close();
 
@@ -32,7 +41,9 @@ final class BenchFile
     public static function fromRules(BenchRules $rules): array
     {
         return ['certainty' => $rules->certainty, 'order' => $rules->order, 'due' => $rules->due, 'first' => $rules->first] +
-            ($rules->tools === [] ? [] : ['tools' => $rules->tools]);
+            ($rules->tools === [] ? [] : ['tools' => $rules->tools]) +
+            ($rules->ways === [] ? [] : ['ways' => $rules->ways]) +
+            ($rules->alcohol === Library::USUAL_STOCK ? [] : ['alcohol' => $rules->alcohol]);
     }
 
     /** @return array{string, AirLog} room uid and its readings */

@@ -47,11 +47,17 @@ final class RecipeFile
      * @param  string  $buildUps JSON
      * @param  string  $materials JSON
      * @param  string  $schools JSON
+     * @param  string  $ways JSON
      *
      * @throws InvalidValue naming the file and the pointer
      */
-    public static function library(iterable $recipes, string $buildUps, string $materials = '{}', string $schools = '[]'): Library
-    {
+    public static function library(
+        iterable $recipes,
+        string $buildUps,
+        string $materials = '{}',
+        string $schools = '[]',
+        string $ways = '{}',
+    ): Library {
         $all = [];
         foreach ($recipes as $file => $json) {
             try {
@@ -77,7 +83,7 @@ final class RecipeFile
             );
             $one->close();
         }
-        $library = Library::of($all, $ups, $stuff);
+        $library = Library::of($all, $ups, $stuff)->going(WaysFile::read(self::root($ways)));
 
         return $library->teaching(array_map(fn (Record $r): School => self::school($r, $library), self::list($schools)));
     }
@@ -104,10 +110,9 @@ final class RecipeFile
             }
         }
         $times->close();
-        $cautions = [];
-        foreach ($r->records('cautions') as $one) {
-            $cautions[] = ['do' => $one->text('do'), 'why' => $one->text('why')];
-            $one->close();
+        $cautions = self::cautions($r);
+        if ($r->has('steps') && $r->has('parts')) {
+            throw new InvalidValue('What goes into it stands in its steps.', $r->at('parts'));
         }
 
         return $r->within(
@@ -153,6 +158,17 @@ final class RecipeFile
         );
     }
 
+    /** @return list<array{do: string, why: string}> */
+    public static function cautions(Record $r): array
+    {
+        return array_map(function (Record $one): array {
+            $caution = ['do' => $one->text('do'), 'why' => $one->text('why')];
+            $one->close();
+
+            return $caution;
+        }, $r->records('cautions'));
+    }
+
     /**
      * @template T of BackedEnum
      *
@@ -161,7 +177,7 @@ final class RecipeFile
      *
      * @throws InvalidValue naming what there is
      */
-    private static function oneOf(string $enum, string $word, string $what, string $at): BackedEnum
+    public static function oneOf(string $enum, string $word, string $what, string $at): BackedEnum
     {
         return $enum::tryFrom($word) ??
             throw new InvalidValue("{$what} is one of ".implode(', ', array_column($enum::cases(), 'value')), $at);
@@ -213,7 +229,8 @@ final class RecipeFile
     {
         $steps = array_map(function (Record $s) use ($library): array {
             $step = [
-                'recipe' => $library->recipe($s->text('recipe')),
+                'recipe' => $library->laid($s->text('recipe'), $s->has('way') ? $s->text('way') : null),
+                'way' => $s->has('way') ? $s->text('way') : null,
                 'mm' => $s->numberOrNull('mm'),
                 'passes' => (int) $s->number('passes', 1.0),
                 'share' => $s->number('share', 1.0),
@@ -349,11 +366,7 @@ final class RecipeFile
 
     private static function part(Record $r): Ingredient
     {
-        $of = [];
-        foreach ($r->records('of') as $one) {
-            $of[] = ['material' => $one->text('material'), 'parts' => $one->number('parts')];
-            $one->close();
-        }
+        $of = array_map(self::ingredient(...), $r->records('of'));
         $part = $r->within(
             fn (): Ingredient => new Ingredient(
                 $r->text('rule'),
@@ -369,6 +382,15 @@ final class RecipeFile
         $r->close();
 
         return $part;
+    }
+
+    /** @return array{material: string, parts: float} */
+    public static function ingredient(Record $r): array
+    {
+        $one = ['material' => $r->text('material'), 'parts' => $r->number('parts')];
+        $r->close();
+
+        return $one;
     }
 
     /**

@@ -6,7 +6,6 @@ namespace IdleRidge\Core\Interchange;
 
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
-use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\InvalidValue;
@@ -18,6 +17,7 @@ use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
+use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Shelf\Store;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
@@ -69,7 +69,7 @@ final class RidgeReader
         $sections = $this->each($root, 'sections', fn (Record $r): Section => $this->section($r));
         $runs = $this->each($root, 'runs', fn (Record $r): array => $this->run($r));
         $features = $this->each($root, 'features', fn (Record $r): LandFeature => $this->feature($r));
-        $works = $this->works($root);
+        $works = $this->works($root, $layout?->bench);
         $extra = $this->try(function () use ($root): array {
             $root->text('date', '');
 
@@ -82,12 +82,13 @@ final class RidgeReader
         return Project::of($layout, $sections, array_column($runs, 0), $features, array_column($runs, 1, 2), $extra ?? [], $works);
     }
 
-    private function works(Record $root): Works
+    private function works(Record $root, ?BenchRules $bench): Works
     {
         $all = fn (string $key, callable $make): array => $this->each($root, $key, fn (Record $r): mixed => $make($r, $this->uid($r)));
 
         $own = $all('recipes', WorksFile::recipe(...));
-        $library = $this->library->with(OwnRecipe::recipes($own));
+        $library =
+            $this->try(fn (): Library => WorksFile::library($this->library, $own, $bench ?? new BenchRules())) ?? $this->library;
 
         return new Works(
             $all('zones', WorksFile::zone(...)),

@@ -16,6 +16,7 @@ use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\JournalEntry;
+use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
 
 /** Zones, coats, laid work, rooms, bench times and journal as they stand in a layout's file; moments are ISO 8601 in UTC. */
@@ -57,12 +58,27 @@ final class WorksFile
         );
     }
 
+    /**
+     * The library as a layout works with it: with recipes of its own, and the ways that it prefers.
+     *
+     * @param  list<OwnRecipe>  $own
+     *
+     * @throws InvalidValue at `layout/bench`
+     */
+    public static function library(Library $library, array $own, BenchRules $bench): Library
+    {
+        return $library
+            ->with(OwnRecipe::recipes($own))
+            ->preferring($bench->ways, $bench->alcohol);
+    }
+
     public static function coat(Record $r, string $uid, Library $library): Coat
     {
+        $way = $r->has('way') ? $r->text('way') : null;
         try {
-            $recipe = $library->recipe($r->text('recipe'));
+            $recipe = $library->laid($r->text('recipe'), $way);
         } catch (InvalidValue $refusal) {
-            throw new InvalidValue($refusal->getMessage(), $r->at('recipe'));
+            throw new InvalidValue($refusal->getMessage(), $r->at($refusal->place));
         }
         $minutes = $r->numberOrNull('minutes');
         $colour = $r->has('colour') ? $r->text('colour') : null;
@@ -79,6 +95,7 @@ final class WorksFile
             extra: $r->extra(),
             minutes: $minutes,
             colour: $colour,
+            way: $way,
         );
     }
 
@@ -279,12 +296,13 @@ final class WorksFile
         return [
             'uid' => $c->uid,
             'zone' => $c->zone,
-            'recipe' => $c->recipe->id,
+            'recipe' => $c->recipe->base(),
             'mm' => $c->mm,
             'share' => $c->share,
             'passes' => $c->passes,
             'name' => $c->name,
         ] +
+            ($c->way === null ? [] : ['way' => $c->way]) +
             ($c->minutes === null ? [] : ['minutes' => $c->minutes]) +
             ($c->colour === null ? [] : ['colour' => $c->colour]) +
             ($c->blend <= 0.0 ? [] : ['blend_mm' => $c->blend]) +

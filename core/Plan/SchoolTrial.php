@@ -54,7 +54,7 @@ final readonly class SchoolTrial
         $number = 0;
         $coats = $school->coats($zone->uid, function () use (&$number): string {
             return 'trial'.++$number;
-        });
+        }, $library);
         $at = $start = (float) $work->planFrom();
         $minutes = $moves = 0;
         $amounts = [];

@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Plan;
 use DateTimeZone;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\Room;
@@ -113,12 +114,12 @@ final class WhatIf
      *
      * @param  callable(): string  $uid
      */
-    public static function school(Project $project, string $zone, School $school, callable $uid): Project
+    public static function school(Project $project, string $zone, School $school, callable $uid, Library $library): Project
     {
         $begun = self::begun($project);
         $kept = array_values(array_filter($project->works->coats, fn (Coat $c): bool => $c->zone !== $zone || isset($begun[$c->uid])));
 
-        return $project->working($project->works->with(['coats' => [...$kept, ...$school->coats($zone, $uid)]]));
+        return $project->working($project->works->with(['coats' => [...$kept, ...$school->coats($zone, $uid, $library)]]));
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\TunnelBore;
 use IdleRidge\Core\Land\Grading;
@@ -426,5 +428,13 @@ final readonly class Project
         }
 
         return false;
+    }
+
+    /** The library as the layout works with it: with recipes of its own, and in the ways that it prefers. */
+    public function library(Library $starting): Library
+    {
+        return $starting
+            ->with(OwnRecipe::recipes($this->works->recipes))
+            ->preferring($this->layout->bench->ways, $this->layout->bench->alcohol);
     }
 }

@@ -17,11 +17,16 @@ final readonly class BenchRules
 
     public const ORDERS = ['free', 'board', 'stage'];
 
+    /** Strengths that alcohol is sold in, %. */
+    public const ALCOHOLS = [99.0, 91.0, 70.0];
+
     public const MILESTONES = ['worked', 'shown', 'travel'];
 
     /**
      * @param  array<string, int>  $tools how many there are; one of any that is not named
      * @param  list<array{section: string, date: string, milestone: string}>  $due section uid → by when, at the beginning of the day
+     * @param  array<string, string>  $ways family of loose material → way in which it is laid
+     * @param  float  $alcohol strength of what is in store, %
      * @param  list<string>  $first moves in the order of a plan that was taken
      *
      * @throws InvalidValue naming the field
@@ -32,7 +37,12 @@ final readonly class BenchRules
         public array $tools = [],
         public array $due = [],
         public array $first = [],
+        public array $ways = [],
+        public float $alcohol = 99.0,
     ) {
+        if (! in_array($alcohol, self::ALCOHOLS, true)) {
+            throw new InvalidValue('Alcohol is sold as one of '.implode(', ', self::ALCOHOLS).' %.', 'alcohol');
+        }
         if (! in_array($certainty, self::CERTAINTIES, true)) {
             throw new InvalidValue('A start is as likely right as 50, 80 or 90 %.', 'certainty');
         }

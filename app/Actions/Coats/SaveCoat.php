@@ -15,7 +15,6 @@ use App\Models\Zone as ZoneRow;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Library;
-use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Units;
@@ -23,8 +22,13 @@ use IdleRidge\Core\Measure\Units;
 /** Puts coats onto zones, changes their thickness, share and passes, moves and removes them. What was begun stays. */
 final readonly class SaveCoat
 {
-    public function __construct(private Ledger $ledger, private NewRows $rows, private ProjectLoader $load, private Library $library)
-    {
+    public function __construct(
+        private Ledger $ledger,
+        private NewRows $rows,
+        private ProjectLoader $load,
+        private Library $library,
+        private WayInput $ways,
+    ) {
     }
 
     /**
@@ -35,15 +39,15 @@ final readonly class SaveCoat
     {
         $typed = new FormInput($input, Units::from($layout->units));
         $word = $typed->text('recipe');
-        $library = $this->library->with(OwnRecipe::recipes($this->load->works($layout)->recipes));
+        $library = $this->load->of($layout)->library($this->library);
         $ids = str_starts_with($word, 'all:') ? $this->library->buildUps[substr($word, 4)]['recipes'] ?? [] : [$word];
         $school = str_starts_with($word, 'school:')
             ? $library->schools[substr($word, 7)] ?? throw new InvalidValue('There is no such school.', 'recipe')
             : null;
         $coats = $typed->made(
             fn (): array => $school !== null
-                ? $school->coats($zone->uid, $this->rows->uid(...))
-                : array_map(fn (string $id): Coat => new Coat($this->rows->uid(), $zone->uid, $library->recipe($id)), $ids),
+                ? $school->coats($zone->uid, $this->rows->uid(...), $library)
+                : array_map(fn (string $id): Coat => new Coat($this->rows->uid(), $zone->uid, $library->laid($id)), $ids),
         );
         if ($coats === []) {
             throw new InvalidValue('There is no such build-up.', 'recipe');
@@ -77,12 +81,14 @@ final readonly class SaveCoat
                 : $typed->length('blend_mm', $old->blend, $old->blend))
             : $old->blend;
         $minutes = $typed->has('minutes') ? ($typed->text('minutes') === '' ? null : $typed->number('minutes')) : $old->minutes;
+        $way = $typed->has('way') ? $this->ways->way($typed, 'way') : $old->way;
+        $library = $this->load->of($layout)->library($this->library);
         $colour = $typed->has('colour') ? ($typed->text('colour') ?: null) : $old->colour;
         $coat = $typed->made(
             fn (): Coat => new Coat(
                 $old->uid,
                 $old->zone,
-                $old->recipe,
+                $way === $old->way ? $old->recipe : $library->laid($old->recipe->base(), $way),
                 $mm,
                 $share / 100.0,
                 (int) $passes,
@@ -91,6 +97,7 @@ final readonly class SaveCoat
                 $minutes,
                 $colour,
                 $blend,
+                $way,
             ),
         );
         $values = WorksFile::fromCoat($coat);

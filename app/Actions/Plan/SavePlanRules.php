@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
+use App\Actions\Coats\WayInput;
 use App\Actions\FormInput;
 use App\Actions\Ledger\ChangeSet;
 use App\Actions\Ledger\Ledger;
@@ -28,6 +29,7 @@ final readonly class SavePlanRules
         private NewRows $rows,
         private ClockInterface $clock,
         private ImportCalendar $calendars,
+        private WayInput $ways,
     ) {
     }
 
@@ -55,6 +57,7 @@ final readonly class SavePlanRules
                 ];
             }
         }
+        $ways = $typed->has('ways') ? $this->ways->preferred($typed) : $old->ways;
         $rules = $typed->made(
             fn (): BenchRules => new BenchRules(
                 round($certainty, 2),
@@ -62,6 +65,8 @@ final readonly class SavePlanRules
                 $typed->has('tools') ? $tools : $old->tools,
                 $typed->has('due') ? $due : $old->due,
                 $old->first,
+                $ways,
+                $typed->has('alcohol') ? $typed->number('alcohol') : $old->alcohol,
             ),
         );
         $this->keep($layout, $rules, 'Planned otherwise');

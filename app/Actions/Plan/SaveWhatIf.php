@@ -16,7 +16,6 @@ use App\Models\Layout;
 use App\Models\Room as RoomRow;
 use DateTimeImmutable;
 use IdleRidge\Core\Coats\Library;
-use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Interchange\WorksFile;
@@ -70,9 +69,10 @@ final readonly class SaveWhatIf
             $project = WhatIf::hands($project, (int) $typed->text('hands'));
             $said[] = "{$typed->text('hands')} pairs of hands";
         }
-        $school = $this->library->with(OwnRecipe::recipes($project->works->recipes))->schools[$typed->text('school')] ?? null;
+        $library = $project->library($this->library);
+        $school = $library->schools[$typed->text('school')] ?? null;
         if ($school !== null && $typed->text('zone') !== '') {
-            $project = WhatIf::school($project, $typed->text('zone'), $school, $this->rows->uid(...));
+            $project = WhatIf::school($project, $typed->text('zone'), $school, $this->rows->uid(...), $library);
             $said[] = lcfirst($school->name).' there';
         }
         if ($typed->text('fewer') !== '') {

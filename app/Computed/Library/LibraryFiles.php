@@ -40,6 +40,7 @@ final readonly class LibraryFiles
                 'build-ups',
                 'materials',
                 'schools',
+                'ways',
             ]),
         );
     }

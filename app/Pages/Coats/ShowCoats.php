@@ -16,7 +16,6 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\MaterialAmount;
-use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Findings\Finding;
@@ -101,7 +100,7 @@ final readonly class ShowCoats
             'bare' => $this->bare($page),
             'colours' => $project->works->colours,
             'over' => $this->over($page),
-            'library' => $this->library->with(OwnRecipe::recipes($project->works->recipes)),
+            'library' => $project->library($this->library),
             'runs' => $project->runsNear($section),
             'zone' => $zone,
             'corners' => $zone === null ? '' : SaveZone::corners($zone, $section),

@@ -12,7 +12,6 @@ use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use App\Pages\Rail\ShowRail;
 use IdleRidge\Core\Coats\Library;
-use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Measure\Decimal;
@@ -40,7 +39,7 @@ final readonly class ShowSchools
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
-        $library = $this->library->with(OwnRecipe::recipes($project->works->recipes));
+        $library = $project->library($this->library);
         $zones = $project->works->zonesOf($section->uid);
         $picked = $zones[$zone] ?? (array_values($zones)[0] ?? null);
         $questions = $library->questions();

@@ -12,7 +12,6 @@ use App\Models\Layout;
 use App\Pages\Rail\ShowRail;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
-use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Measure\ClockWords;
@@ -55,7 +54,7 @@ final readonly class ShowWhatIf
             }
         }
         $words = new ClockWords($now->work->zone(), $now->work->now);
-        $library = $this->library->with(OwnRecipe::recipes($project->works->recipes));
+        $library = $project->library($this->library);
         $coats = array_filter(
             $project->works->coats,
             fn (Coat $c): bool => array_filter($now->work->moves, fn ($m): bool => $m->coat->uid === $c->uid) !== [],

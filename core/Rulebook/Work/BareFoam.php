@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Family;
+use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Severity;
@@ -49,7 +51,7 @@ final class BareFoam
                 foreach ($work->project->works->coatsOf($zone->uid) as $coat) {
                     $begun = array_filter($work->project->works->laid, fn (CoatApplication $l): bool => $l->coat === $coat->uid) !== [];
                     if (
-                        $coat->recipe->is($trait) &&
+                        self::touches($coat, $trait) &&
                         ! isset($covered[$coat->uid]) &&
                         ! ($begun && $severity === Severity::Hint) &&
                         $survey->zones[$zone->uid]->surface > 0.0
@@ -71,5 +73,12 @@ final class BareFoam
         }
 
         return $found;
+    }
+
+    /** Whether it comes onto the foam in any of its applications: what follows a bed of paint does not. */
+    private static function touches(Coat $coat, RecipeTrait $trait): bool
+    {
+        return $coat->recipe->is($trait) ||
+            (! $coat->recipe->coversWhite && array_filter($coat->recipe->then, fn (Recipe $turn): bool => $turn->is($trait)) !== []);
     }
 }

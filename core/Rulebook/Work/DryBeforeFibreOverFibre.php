@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Family;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
@@ -32,6 +33,8 @@ final class DryBeforeFibreOverFibre implements WorkRule
                 if (
                     $under->endedAt === null ||
                     $under->endedAt > $over->startedAt ||
+                    $over->recipe->parts === [] ||
+                    $over->recipe->is(RecipeTrait::Sprayed) ||
                     [$under->coat, $under->pass] === [$over->coat, $over->pass] ||
                     ! $this->overlap($plan, $under, $over)
                 ) {

@@ -24,15 +24,14 @@ final class VapourInRoom implements WorkRule
         foreach ($work->sessions as [$from, $to]) {
             $ml = [];
             foreach ($plan->within($from, $to) as $placed) {
-                foreach ($placed->move->amounts as $amount) {
-                    if (str_starts_with($amount->material, 'alcohol')) {
-                        $room = $work->project->works->room($placed->move->section);
-                        $ml[$room->uid] = [($ml[$room->uid][0] ?? 0.0) + $amount->amount, $room, $placed];
-                    }
+                $alcohol = AlcoholVapour::pure($placed->move->amounts);
+                if ($alcohol > 0.0) {
+                    $room = $work->project->works->room($placed->move->section);
+                    $ml[$room->uid] = [($ml[$room->uid][0] ?? 0.0) + $alcohol, $room, $placed];
                 }
             }
             foreach ($ml as [$sum, $room, $placed]) {
-                $vapour = AlcoholVapour::of($sum, AlcoholVapour::SOLD_SHARE, $room->volume, $room->airChanges);
+                $vapour = AlcoholVapour::of($sum, 1.0, $room->volume, $room->airChanges);
                 if ($vapour->ppm >= AlcoholVapour::CARE_PPM) {
                     $found[] = CoatPair::on(
                         $plan,
@@ -46,7 +45,7 @@ final class VapourInRoom implements WorkRule
                                 $vapour->ppm,
                                 'ppm',
                                 'ml × strength × 0.785 / 60.1 × 24.055 × 1000 / m³, as if all of it hung in the room at once',
-                                ['sprayed' => round($sum).' ml', 'room' => round($room->volume).' m³'],
+                                ['pure' => round($sum).' ml', 'room' => round($room->volume).' m³'],
                                 decimals: 0,
                             ),
                             'until_200_ppm' => new Quantity(

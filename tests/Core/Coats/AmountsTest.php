@@ -32,7 +32,6 @@ final class AmountsTest extends TestCase
         foreach (
             [
                 'fibre-2mm' => ['fibre 2 mm' => 0.3, 'basing glue' => 0.0],
-                'scatter-in-paint' => ['fine turf' => 0.4, 'earth paint' => 0.0, 'white glue' => 0.0],
                 'pale-grout' => ['pale unsanded grout' => 0.2, 'wet water' => 0.0],
                 'sifted-soil' => ['sifted soil' => 0.3, 'wet water' => 0.0, 'white glue' => 0.0],
             ] as $id => $shares

@@ -245,7 +245,8 @@ final class CoatsTest extends TestCase
 
     public function test_recipes_that_cannot_be_are_refused_at_their_place(): void
     {
-        $file = json_decode((string) file_get_contents(dirname(__DIR__, 3).'/library/recipes/sifted-soil.json'), true);
+        $file = json_decode((string) file_get_contents(dirname(__DIR__, 3).'/library/recipes/earth-paint.json'), true);
+        $soil = json_decode((string) file_get_contents(dirname(__DIR__, 3).'/library/recipes/sifted-soil.json'), true);
         foreach (
             [
                 '/parts' => ['parts' => []],
@@ -263,6 +264,23 @@ final class CoatsTest extends TestCase
             ] as $place => $with
         ) {
             $this->assertSame($place, self::place(fn (): Recipe => RecipeFile::read((string) json_encode($with + $file))), $place);
+        }
+        $step = fn (array $with, int $k): array => ['steps' => array_replace($soil['steps'], [$k => $with + $soil['steps'][$k]])];
+        foreach (
+            [
+                '/parts' => ['parts' => $file['parts']],
+                '/steps/2/after' => $step(['after' => 'when dry'], 2),
+                '/steps/0/after' => $step(['after' => 'into the wet'], 0),
+                '/steps/1/after' => $step(['after' => 'into the wet'], 1),
+                '/steps/1/kind' => $step(['kind' => 'hope'], 1),
+                '/steps/1/do' => $step(['do' => ' '], 1),
+                '/steps/1/setup_min' => $step(['setup_min' => 241], 1),
+                '/steps/1/minutes_per_dm2' => $step(['minutes_per_dm2' => 121], 1),
+                '/then/0/then' => ['then' => [['id' => 'sifted-soil/2', 'then' => [$file]] + $file]],
+                '/id' => ['id' => 'sifted+soil+', 'then' => []],
+            ] as $place => $with
+        ) {
+            $this->assertSame($place, self::place(fn (): Recipe => RecipeFile::read((string) json_encode($with + $soil))), $place);
         }
         $written = RecipeFile::write(Build::recipe('sifted-soil'));
         $this->assertEquals(

@@ -174,6 +174,11 @@ final class StartReasonsTest extends TestCase
         foreach (Build::library()->schools as $school) {
             $trial = SchoolTrial::of($work, $work->project->sections[0], $zone, $school, Build::library());
             $laid = array_merge(...array_map(fn (Coat $c): array => array_fill(0, $c->passes, $c), $trial->coats));
+            $plain = fn (Coat $c): bool => count($c->recipe->then) < 2 && ($c->recipe->then[0]->needs['*'] ?? 'next_coat') === 'next_coat';
+            if (array_filter($laid, $plain) !== $laid) {
+                // What waits for more than its own coat is told by no such sum.
+                continue;
+            }
             $total = (float) $trial->minutes;
             foreach ($laid as $k => $coat) {
                 $next = $laid[$k + 1] ?? null;

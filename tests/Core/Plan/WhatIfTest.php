@@ -126,18 +126,21 @@ final class WhatIfTest extends TestCase
             'Trial',
             'trials',
             [],
-            [['recipe' => Build::recipe('thin-wash'), 'mm' => null, 'passes' => 2, 'share' => 1.0]],
+            [['recipe' => Build::recipe('thin-wash'), 'way' => null, 'mm' => null, 'passes' => 2, 'share' => 1.0]],
         );
         $number = 80;
         $uid = function () use (&$number): string {
             return Build::uid($number++);
         };
-        $other = WhatIf::school($project, Build::uid(1), $school, $uid);
+        $other = WhatIf::school($project, Build::uid(1), $school, $uid, Build::library());
         $this->assertSame(['thin-wash'], array_map(fn (Coat $c): string => $c->recipe->id, $other->works->coats));
         $begun = $project->working($project->works->with(['laid' => [$this->laid($project)]]));
         $this->assertSame(
             ['earth-paint', 'thin-wash'],
-            array_map(fn (Coat $c): string => $c->recipe->id, WhatIf::school($begun, Build::uid(1), $school, $uid)->works->coats),
+            array_map(
+                fn (Coat $c): string => $c->recipe->id,
+                WhatIf::school($begun, Build::uid(1), $school, $uid, Build::library())->works->coats,
+            ),
             'what was begun stays',
         );
 

@@ -188,7 +188,7 @@ final class CoatRulesTest extends CoatRulesCase
             $number = 20;
             $coats = $school->coats(Build::uid(1), function () use (&$number): string {
                 return Build::uid($number++);
-            });
+            }, Build::library());
             $found = array_filter($this->ids(new Works([$this->zone()], $coats)), fn (string $id): bool => str_starts_with($id, 'order-'));
             $this->assertSame([], array_values($found), $school->key);
         }
@@ -204,7 +204,7 @@ final class CoatRulesTest extends CoatRulesCase
             $number = 20;
             $coats = $school->coats(Build::uid(1), function () use (&$number): string {
                 return Build::uid($number++);
-            });
+            }, Build::library());
             $project = Project::of(
                 new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5),
                 [Section::of(Build::uid(901), 'Board', 1200.0, 600.0)],

@@ -28,7 +28,8 @@ final class MaterialRulesTest extends CoatRulesCase
     public function test_two_lengths_of_fibre_in_one_pass(): void
     {
         $file = RecipeFile::write(Build::recipe('fibre-4mm'));
-        $file['parts'][] = ['rule' => 'area', 'value' => 40.0, 'unit' => 'g', 'of' => [['material' => 'fibre 6 mm', 'parts' => 1.0]]];
+        $longer = [['material' => 'fibre 6 mm', 'parts' => 1.0]];
+        $file['steps'][1]['parts'][] = ['rule' => 'area', 'value' => 40.0, 'unit' => 'g', 'of' => $longer];
         $mixed = RecipeFile::recipe(new Record(json_decode((string) json_encode($file), false), ''));
         $ids = fn (Recipe $r): array => $this->ids(
             new Works(

@@ -58,7 +58,7 @@ final class SilenceTest extends TestCase
                 ...$coats,
                 ...$school->coats(Build::uid(1), function () use (&$n): string {
                     return Build::uid(++$n);
-                }),
+                }, Build::library()),
             ],
             $school->cut ?? CutSchool::Carved,
         );
