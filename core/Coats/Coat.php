@@ -114,15 +114,17 @@ final readonly class Coat
     }
 
     /**
-     * A zone's coats as they are laid: by stage, and within one in their place.
+     * Where a coat first stands among those of its zone: after the last of its stage or an earlier one.
      *
-     * @param  list<self>  $coats
-     * @return list<self>
+     * @param  list<self>  $coats in their order
      */
-    public static function inOrder(array $coats): array
+    public function firstPlace(array $coats): int
     {
-        usort($coats, fn (self $a, self $b): int => $a->recipe->stage->value <=> $b->recipe->stage->value);
+        $place = 0;
+        foreach ($coats as $k => $coat) {
+            $place = $coat->recipe->stage->value <= $this->recipe->stage->value ? $k + 1 : $place;
+        }
 
-        return $coats;
+        return $place;
     }
 }

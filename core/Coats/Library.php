@@ -169,6 +169,12 @@ final readonly class Library
             throw new InvalidValue("There is no recipe “{$id}”; there are ".implode(', ', array_keys($this->recipes)).'.', 'recipe');
     }
 
+    /** The stage of a recipe, also of one that is a way today; null where there is none. */
+    public function stageOf(string $id): ?int
+    {
+        return ($id === 'scatter-in-paint' ? Stage::Cover : ($this->recipes[$id] ?? null)?->stage)?->value;
+    }
+
     /**
      * A recipe as it is laid: in a way of its own, else as the layout prefers for its family, else as it says itself.
      *

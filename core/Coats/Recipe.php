@@ -163,10 +163,21 @@ final readonly class Recipe
     public function needsOf(self $below): Milestone
     {
         $word = $this->needs[$below->family->value] ?? ($this->needs['*'] ?? Milestone::NextCoat->value);
-        $wanted = $this->asksDryThrough($below) ? Milestone::DryThrough : Milestone::from($word);
-        // Where a recipe has no such milestone, the one after it that it has is the safe one.
+
+        return $below->first($this->asksDryThrough($below) ? Milestone::DryThrough : Milestone::from($word));
+    }
+
+    /** When it is done, for what lies beside it. */
+    public function done(): Milestone
+    {
+        return $this->first(Milestone::NextCoat);
+    }
+
+    /** Where a recipe has no such milestone, the one after it that it has is the safe one. */
+    private function first(Milestone $wanted): Milestone
+    {
         foreach ([$wanted, Milestone::NextCoat, Milestone::DryThrough, Milestone::TouchDry] as $milestone) {
-            if (isset($below->cure->minutes[$milestone->value])) {
+            if (isset($this->cure->minutes[$milestone->value])) {
                 return $milestone;
             }
         }

@@ -19,6 +19,18 @@ enum Stage: int
     case Water = 11;
     case Lineside = 12;
 
+    /** By its name in files. */
+    public static function named(string $name): ?self
+    {
+        foreach (self::cases() as $stage) {
+            if (strtolower($stage->name) === $name) {
+                return $stage;
+            }
+        }
+
+        return null;
+    }
+
     public function word(): string
     {
         return match ($this) {

@@ -50,7 +50,7 @@ final class WayRecipe
 
     public static function isLoose(Recipe $recipe): bool
     {
-        return array_filter($recipe->steps, fn (Step $s): bool => $s->kind === StepKind::Loose) !== [];
+        return self::loose($recipe) !== [];
     }
 
     private function whole(): Recipe
@@ -227,7 +227,7 @@ final class WayRecipe
         $mixed = $way->glue?->mixed($way->parts, $way->water) ?? [];
 
         return match ($s->fill) {
-            'loose' => array_map(fn (Ingredient $p): Ingredient => $p->times($s->value), $this->loose()),
+            'loose' => array_map(fn (Ingredient $p): Ingredient => $p->times($s->value), self::loose($this->material)),
             'wetting' => [$this->pores($s->value, $way->wetting?->mixed($way->strength, $this->stock) ?? [], 0.0)],
             'glue' => [$this->pores($s->value, $mixed, $this->poresOfMaterial()->base ?? self::POROUS_BASE)],
             'film' => [new Ingredient('area', $s->value, 'ml', $mixed)],
@@ -253,13 +253,23 @@ final class WayRecipe
         return $pores[0] ?? null;
     }
 
-    /** @return list<Ingredient> */
-    private function loose(): array
+    /**
+     * What of a recipe is laid loose; of one that was written before there were steps, what it says is loose, or stands in a bed.
+     *
+     * @return list<Ingredient>
+     */
+    private static function loose(Recipe $recipe): array
     {
+        if ($recipe->steps === []) {
+            $ballast = $recipe->family === Family::Ballast;
+
+            return array_values(array_filter($recipe->parts, fn (Ingredient $p): bool => $p->loose || ($ballast && $p->rule === 'volume')));
+        }
+
         return array_merge(
             ...array_map(
                 fn (Step $s): array => $s->parts,
-                array_values(array_filter($this->material->steps, fn (Step $s): bool => $s->kind === StepKind::Loose)),
+                array_values(array_filter($recipe->steps, fn (Step $s): bool => $s->kind === StepKind::Loose)),
             ),
         );
     }
@@ -317,10 +327,8 @@ final class WayRecipe
 
     private function words(string $text): string
     {
-        $stuff = implode(
-            ' and ',
-            array_unique(array_merge(...array_map(fn (Ingredient $p): array => array_column($p->of, 'material'), $this->loose()))),
-        );
+        $of = array_map(fn (Ingredient $p): array => array_column($p->of, 'material'), self::loose($this->material));
+        $stuff = implode(' and ', array_unique(array_merge(...$of)));
 
         return strtr($text, ['{stuff}' => $stuff, '{wetting}' => $this->way->wettingWord(), '{glue}' => $this->way->glueWord()]);
     }

@@ -10,7 +10,7 @@ final readonly class ZoneOverlap
     /** Less than this is a shared edge, mm². */
     private const MIN_AREA_MM2 = 100.0;
 
-    public function __construct(public float $area, public AreaProfile $acrossX, public AreaProfile $acrossY)
+    public function __construct(public float $area, public AreaProfile $acrossX, public AreaProfile $acrossY, public bool $apart = false)
     {
     }
 
@@ -20,6 +20,12 @@ final readonly class ZoneOverlap
         $anywhere = new AreaProfile([-1e6, 1e6], [0 => 1e12]);
 
         return new self(0.0, $anywhere, $anywhere);
+    }
+
+    /** Of zones of which nothing comes onto the other, but one has to be done first: wherever both are. */
+    public static function apart(): self
+    {
+        return new self(0.0, self::beside()->acrossX, self::beside()->acrossY, true);
     }
 
     public function counts(): bool

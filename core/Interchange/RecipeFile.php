@@ -97,10 +97,9 @@ final class RecipeFile
                 'a mechanism is one of '.implode(', ', array_map(fn (Mechanism $m): string => $m->value, Mechanism::cases())),
                 $r->at('mechanism'),
             );
-        $stages = array_combine(array_map(self::word(...), Stage::cases()), Stage::cases());
         $stage =
-            $stages[$r->text('stage')] ??
-            throw new InvalidValue('a stage is one of '.implode(', ', array_keys($stages)), $r->at('stage'));
+            Stage::named($r->text('stage')) ??
+            throw new InvalidValue('a stage is one of '.implode(', ', array_map(self::word(...), Stage::cases())), $r->at('stage'));
         $times = $r->record('minutes');
         $minutes = [];
         foreach (Milestone::cases() as $milestone) {

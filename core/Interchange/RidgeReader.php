@@ -48,7 +48,8 @@ final class RidgeReader
     private function project(string $json): Project
     {
         try {
-            $root = new Record(RidgeVersions::brought(json_decode($json, false, 64, JSON_THROW_ON_ERROR)), '');
+            $file = json_decode($json, false, 64, JSON_THROW_ON_ERROR);
+            $root = new Record(RidgeVersions::brought($file, $this->library->stageOf(...)), '');
         } catch (JsonException $broken) {
             throw new InvalidValues([new InvalidValue('not a readable JSON file ('.lcfirst($broken->getMessage()).')', '/')]);
         } catch (InvalidValue $refusal) {

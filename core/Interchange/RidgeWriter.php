@@ -17,7 +17,7 @@ final class RidgeWriter
 {
     public const FORMAT = 'idle-ridge/layout';
 
-    public const VERSION = 3;
+    public const VERSION = 4;
 
     /** @param  string  $date ISO 8601, when the file was written */
     public static function write(Project $project, string $date): string

@@ -10,8 +10,10 @@ use IdleRidge\Core\Coats\Airing;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\FollowWindow;
+use IdleRidge\Core\Coats\LayingOrder;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\SectionSurvey;
+use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Coats\ZoneOverlap;
 use IdleRidge\Core\Cure\Drying;
 use IdleRidge\Core\Cure\Milestone;
@@ -27,7 +29,7 @@ use LogicException;
 
 /**
  * The work of a layout at a moment: what is laid and how far it has dried, what is still to lay, and what waits for what.
- * Precedence is derived: over one another lie coats whose zones overlap, in the order of stage and place in the build-up.
+ * Precedence is derived: from the builder's order on each zone, what is ruled beside another, and stages where zones overlap.
  */
 final class BenchWork
 {
@@ -51,6 +53,9 @@ final class BenchWork
 
     /** @var array<string, Drying> */
     private array $drying = [];
+
+    /** @var array<string, LayingOrder> section uid → its order */
+    private array $orders = [];
 
     private readonly DateTimeZone $zone;
 
@@ -330,22 +335,22 @@ final class BenchWork
         foreach ($moves as $move) {
             $byCoat[$move->coat->uid][$move->pass][] = $move;
         }
-        $places = $this->places($section);
+        $order = $this->order($section->uid);
         $bases = [];
         foreach ($moves as $move) {
             $bases[$move->id] = [];
-            $under = $this->under($move, $places, $survey);
-            $led = $this->led($move, $under, $places);
+            $under = $this->under($move, $order, $survey);
+            $led = $this->led($move, $under, $order);
             foreach ($under as $k => [$coat, $pass, $overlap]) {
-                $milestone = $move->recipe->needsOf($coat->recipeOf($pass));
+                $needs = fn (Recipe $below): Milestone => $overlap?->apart === true ? $below->done() : $move->recipe->needsOf($below);
                 $window = $k === $led ? $this->window($coat, $pass, $move->coat, $move->pass) : null;
                 foreach ($this->project->works->laidOf($coat->uid, $pass) as $laid) {
-                    $bases[$move->id][] = new Underlayer($laid, $move->recipe->needsOf($laid->recipe), $window);
+                    $bases[$move->id][] = new Underlayer($laid, $needs($laid->recipe), $window);
                 }
                 foreach ($byCoat[$coat->uid][$pass] ?? [] as $below) {
                     $band = $below->band->and($move->band);
                     if ($overlap === null ? $band->y1 < $band->y2 - 1e-6 && $band->x1 < $band->x2 - 1e-6 : $overlap->within($band)) {
-                        $bases[$move->id][] = new Underlayer($below, $milestone, $window);
+                        $bases[$move->id][] = new Underlayer($below, $needs($below->recipe), $window);
                     }
                 }
             }
@@ -359,22 +364,21 @@ final class BenchWork
      * the one above holds for the next above alone.
      *
      * @param  list<array{Coat, int, ZoneOverlap|null}>  $under
-     * @param  array<string, array{Coat, int, int}>  $places
      */
-    private function led(Move $move, array $under, array $places): ?int
+    private function led(Move $move, array $under, LayingOrder $order): ?int
     {
         $led = null;
-        $highest = null;
-        $next = null;
+        $highest = -1;
+        $next = -1;
         foreach ($under as [$coat, , $overlap]) {
-            $next = $overlap === null ? max($next ?? -1, $places[$coat->uid][2]) : $next;
+            $next = $overlap === null ? max($next, $order->turnOf($coat)) : $next;
         }
         foreach ($under as $k => [$coat, $pass, $overlap]) {
-            [, $stage, $place] = $places[$coat->uid];
+            $turn = $order->turnOf($coat);
             $window = $this->window($coat, $pass, $move->coat, $move->pass);
-            $holds = $window !== null && ($window->side !== 'above' || ($overlap === null && $place === $next));
-            if ($holds && ($highest === null || [$stage, $place] > $highest)) {
-                [$led, $highest] = [$k, [$stage, $place]];
+            $holds = $window !== null && ($window->side !== 'above' || ($overlap === null && $turn === $next));
+            if ($holds && $turn > $highest) {
+                [$led, $highest] = [$k, $turn];
             }
         }
 
@@ -398,55 +402,50 @@ final class BenchWork
         return null;
     }
 
-    /** @return array<string, array{Coat, int, int}> coat uid → coat, stage, place in its build-up */
-    private function places(Section $section): array
+    /** Which coats of a section are laid before which. */
+    public function order(string $section): LayingOrder
     {
-        $places = [];
-        foreach ($this->project->works->zonesOf($section->uid) as $zone) {
-            foreach ($this->project->works->coatsOf($zone->uid) as $k => $coat) {
-                $places[$coat->uid] = [$coat, $coat->recipe->stage->value, $k];
-            }
-        }
-
-        return $places;
+        return $this->orders[$section] ??= new LayingOrder(
+            array_map(
+                fn (Zone $zone): array => $this->project->works->coatsOf($zone->uid),
+                array_values($this->project->works->zonesOf($section)),
+            ),
+            $this->surveys[$section],
+        );
     }
 
     /**
-     * The coats and passes that a move goes over. Within a zone the coat next below stands for those under it, which it
-     * waited for itself, unless this one asks more of them or that one came within a window.
+     * The coats and passes that a move goes over, or that have to be there before what lies beside them. Within a zone the coat next
+     * below stands for those under it, which it waited for itself, unless this one asks more of them or that one came within a window.
      *
-     * @param  array<string, array{Coat, int, int}>  $places
      * @return list<array{Coat, int, ZoneOverlap|null}> null for the zone itself
      */
-    private function under(Move $move, array $places, SectionSurvey $survey): array
+    private function under(Move $move, LayingOrder $order, SectionSurvey $survey): array
     {
         $out = [];
         foreach ($move->pass > 1 ? $move->coat->upTo($move->pass - 1) : [] as $pass) {
             $out[] = [$move->coat, $pass, null];
         }
-        [, $stage, $place] = $places[$move->coat->uid];
-        $own = array_filter($places, fn (array $p): bool => $p[0]->zone === $move->zone->uid && $p[2] < $place);
-        uasort($own, fn (array $a, array $b): int => $b[2] <=> $a[2]);
         // One that follows its own lower coat within a while did not wait until that was ready: what lies under it counts too.
-        $nearest = [];
+        $nearest = true;
         $last = null;
-        foreach ($own as $uid => [$coat]) {
-            if ($last !== null && $this->window($coat, $coat->applications(), $last, 1) === null) {
-                break;
+        $works = $this->project->works;
+        $own = $works->coatsOf($move->zone->uid);
+        $place = array_search($move->coat->uid, array_column($own, 'uid'), true);
+        foreach (array_reverse(array_slice($own, 0, (int) $place)) as $coat) {
+            $nearest = $nearest && ($last === null || $this->window($coat, $coat->applications(), $last, 1) !== null);
+            if ($nearest || $move->recipe->needsOf($coat->recipe) === Milestone::DryThrough) {
+                array_push($out, ...$this->whole($coat, null));
             }
-            $nearest[$uid] = true;
             $last = $coat;
         }
-        foreach ($places as [$coat, $itsStage, $k]) {
-            if ($coat->zone === $move->zone->uid) {
-                $asks = $move->recipe->needsOf($coat->recipe) === Milestone::DryThrough;
-                if ($k < $place && (isset($nearest[$coat->uid]) || $asks)) {
-                    array_push($out, ...$this->whole($coat, null));
-                }
-            } elseif ([$itsStage, $k] < [$stage, $place]) {
-                $overlap = $survey->overlap($coat->zone, $move->zone->uid) ?? $this->runningOut($coat, $move->coat, $survey);
-                if ($overlap !== null) {
-                    array_push($out, ...$this->whole($coat, $overlap));
+        $ruled = $order->ruledBefore($move->coat);
+        foreach ($works->zonesOf($move->section->uid) as $zone) {
+            foreach ($zone->uid === $move->zone->uid ? [] : $works->coatsOf($zone->uid) as $coat) {
+                if ($order->isBefore($coat, $move->coat)) {
+                    $overlap = $survey->overlap($coat->zone, $move->zone->uid) ?? $this->runningOut($coat, $move->coat, $survey);
+                    $overlap ??= isset($ruled[$coat->uid]) ? ZoneOverlap::apart() : null;
+                    array_push($out, ...$overlap === null ? [] : $this->whole($coat, $overlap));
                 }
             }
         }

@@ -172,10 +172,10 @@ final readonly class Works
         return $out;
     }
 
-    /** @return list<Coat> as they are laid */
+    /** @return list<Coat> in the builder’s order */
     public function coatsOf(string $zone): array
     {
-        return Coat::inOrder(array_values(array_filter($this->coats, fn (Coat $c): bool => $c->zone === $zone)));
+        return array_values(array_filter($this->coats, fn (Coat $c): bool => $c->zone === $zone));
     }
 
     /** @return list<CoatApplication> of a coat's pass */

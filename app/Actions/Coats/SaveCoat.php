@@ -28,6 +28,7 @@ final readonly class SaveCoat
         private ProjectLoader $load,
         private Library $library,
         private WayInput $ways,
+        private CoatRows $coats,
     ) {
     }
 
@@ -56,14 +57,12 @@ final readonly class SaveCoat
         return $this->ledger->record(
             $layout,
             $school !== null ? $school->name : (count($coats) === 1 ? "{$coats[0]->title()} added" : 'A build-up added'),
-            function (ChangeSet $changes) use ($layout, $coats): CoatRow {
-                $row = null;
-                foreach ($coats as $coat) {
-                    $row = $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat($coat));
-                }
-
-                return $row;
-            },
+            fn (ChangeSet $changes): CoatRow => $this->coats->add(
+                $changes,
+                $layout,
+                $this->load->works($layout)->coatsOf($zone->uid),
+                $coats,
+            ),
         );
     }
 
@@ -106,29 +105,19 @@ final readonly class SaveCoat
         });
     }
 
-    /** Moves a coat one place down or up among those of its stage. */
+    /** Moves a coat one place down or up on its zone. */
     public function move(Layout $layout, CoatRow $row, int $by): void
     {
         $coat = $this->find($layout, $row);
-        $order = array_map(
-            fn (Coat $c): string => $c->uid,
-            array_values(
-                array_filter(
-                    $this->load->works($layout)->coatsOf($coat->zone),
-                    fn (Coat $c): bool => $c->recipe->stage === $coat->recipe->stage,
-                ),
-            ),
-        );
-        $at = (int) array_search($coat->uid, $order, true);
-        $other = $order[$at + ($by > 0 ? 1 : -1)] ?? null;
-        if ($other === null) {
-            throw new InvalidValue("{$coat->title()} belongs to {$coat->recipe->stage->word()}: it goes no further that way.", 'coat');
-        }
-        $this->ledger->record($layout, "{$coat->title()} moved", function (ChangeSet $changes) use ($layout, $row, $other): void {
-            $partner = $layout->coats()->where('uid', $other)->firstOrFail();
-            [$row->position, $partner->position] = [$partner->position, $row->position];
-            $changes->save($row);
-            $changes->add($partner);
+        $this->ledger->record($layout, "{$coat->title()} moved", function (ChangeSet $changes) use ($layout, $coat, $by): void {
+            $order = array_column($this->load->works($layout)->coatsOf($coat->zone), 'uid');
+            $at = (int) array_search($coat->uid, $order, true);
+            $to = $at + ($by > 0 ? 1 : -1);
+            if (! isset($order[$to])) {
+                throw new InvalidValue("{$coat->title()} is ".($by > 0 ? 'the last' : 'the first').' of its zone already.', 'coat');
+            }
+            [$order[$at], $order[$to]] = [$order[$to], $order[$at]];
+            $this->coats->order($changes, $layout, array_values($order));
         });
     }
 

@@ -114,9 +114,18 @@ final readonly class SaveRecipe
      */
     private function values(FormInput $typed, array $values): array
     {
-        foreach ($values['parts'] as $k => $part) {
-            $values['parts'][$k]['value'] = $typed->number("parts.{$k}.value", (float) $part['value']);
-            $values['parts'][$k]['phi'] = $typed->number("parts.{$k}.phi", (float) $part['phi']);
+        $k = 0;
+        $part = function (array &$part) use ($typed, &$k): void {
+            $part['value'] = $typed->number("parts.{$k}.value", (float) $part['value']);
+            $part['phi'] = $typed->number("parts.{$k}.phi", (float) $part['phi']);
+            $k++;
+        };
+        // Parts of steps are counted through, as the recipe has them.
+        foreach (array_keys($values['steps'] ?? []) as $n) {
+            array_walk($values['steps'][$n]['parts'], $part);
+        }
+        foreach (array_keys($values['parts'] ?? []) as $n) {
+            $part($values['parts'][$n]);
         }
         foreach (self::NUMBERS as $key) {
             if (isset($values[$key]) || $typed->text($key) !== '') {

@@ -9,7 +9,6 @@ use App\Actions\Ledger\ChangeSet;
 use App\Actions\Ledger\Ledger;
 use App\Actions\Ledger\NewRows;
 use App\Computed\ProjectLoader;
-use App\Models\Coat as CoatRow;
 use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use App\Models\Zone as ZoneRow;
@@ -27,8 +26,13 @@ use IdleRidge\Core\Project\Section;
 /** Makes, changes and removes zones. Forms speak section coordinates, rows the layout's. */
 final readonly class SaveZone
 {
-    public function __construct(private Ledger $ledger, private NewRows $rows, private ProjectLoader $load, private Library $library)
-    {
+    public function __construct(
+        private Ledger $ledger,
+        private NewRows $rows,
+        private ProjectLoader $load,
+        private Library $library,
+        private CoatRows $coats,
+    ) {
     }
 
     /**
@@ -54,13 +58,10 @@ final readonly class SaveZone
 
     private function buildUp(ChangeSet $changes, Layout $layout, string $zone, string $key): void
     {
-        foreach ($this->library->buildUps[$key]['recipes'] ?? [] as $recipe) {
-            $this->rows->add(
-                $changes,
-                $layout,
-                CoatRow::class,
-                WorksFile::fromCoat(new Coat($this->rows->uid(), $zone, $this->library->recipe($recipe))),
-            );
+        $ids = $this->library->buildUps[$key]['recipes'] ?? [];
+        if ($ids !== []) {
+            $new = array_map(fn (string $id): Coat => new Coat($this->rows->uid(), $zone, $this->library->recipe($id)), $ids);
+            $this->coats->add($changes, $layout, $this->load->works($layout)->coatsOf($zone), $new);
         }
     }
 

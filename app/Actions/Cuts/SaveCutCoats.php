@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Cuts;
 
+use App\Actions\Coats\CoatRows;
 use App\Actions\Ledger\ChangeSet;
 use App\Actions\Ledger\Ledger;
 use App\Actions\Ledger\NewRows;
@@ -11,7 +12,6 @@ use App\Computed\Cuts\ComputedCuts;
 use App\Computed\Cuts\CutResult;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
-use App\Models\Coat as CoatRow;
 use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use App\Models\Zone as ZoneRow;
@@ -44,6 +44,7 @@ final readonly class SaveCutCoats
         private ComputedCuts $desk,
         private ComputedPlan $plan,
         private Library $library,
+        private CoatRows $coatRows,
     ) {
     }
 
@@ -92,7 +93,7 @@ final readonly class SaveCutCoats
                 $goes += $coat->passes;
                 $standing = array_filter($old, fn (Coat $c): bool => $c->recipe->id === $coat->recipe->id);
                 if ($standing === []) {
-                    $this->rows->add($changes, $layout, CoatRow::class, WorksFile::fromCoat($coat));
+                    $this->coatRows->add($changes, $layout, $this->load->works($layout)->coatsOf($zone), [$coat]);
                 } else {
                     $changes->save($layout->coats()->where('uid', reset($standing)->uid)->firstOrFail()->keep(WorksFile::fromCoat($coat)));
                     $old = array_diff_key($old, $standing);

@@ -158,16 +158,10 @@ final readonly class SaveCoatApplication
             $this->load->works($layout)->laid,
             fn (CoatApplication $l): bool => $l->zone === $laid->zone &&
                 $l->endedAt !== null &&
-                [$l->coat, $l->pass] !== [$laid->coat, $laid->pass] &&
-                $l->recipe->stage->value <= $laid->recipe->stage->value,
+                $l->endedAt <= $laid->startedAt &&
+                [$l->coat, $l->pass] !== [$laid->coat, $laid->pass],
         );
-        usort(
-            $below,
-            fn (CoatApplication $a, CoatApplication $b): int => [$b->recipe->stage->value, $b->endedAt] <=> [
-                $a->recipe->stage->value,
-                $a->endedAt,
-            ],
-        );
+        usort($below, fn (CoatApplication $a, CoatApplication $b): int => $b->endedAt <=> $a->endedAt);
 
         return array_values(
             array_filter($below, fn (CoatApplication $l): bool => [$l->coat, $l->pass] === [$below[0]->coat, $below[0]->pass]),

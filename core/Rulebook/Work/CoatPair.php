@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\OrderRule;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
@@ -14,7 +15,7 @@ use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\BenchWork;
 use WeakMap;
 
-/** Two coats that lie over one another: on one zone, or on two that overlap. */
+/** Two coats that lie over one another, on one zone or on two that overlap; or beside one another, where a rule speaks of that. */
 final readonly class CoatPair
 {
     private function __construct(
@@ -41,15 +42,9 @@ final readonly class CoatPair
     /** @return list<self> */
     private static function pairs(BenchPlan $plan): array
     {
-        $works = $plan->work->project->works;
         $out = [];
         foreach ($plan->work->surveys as $section => $survey) {
-            $coats = [];
-            foreach ($works->zonesOf((string) $section) as $zone) {
-                foreach ($works->coatsOf($zone->uid) as $place => $coat) {
-                    $coats[] = [$coat, $place];
-                }
-            }
+            $coats = self::coatsOn($plan->work, (string) $section);
             foreach ($coats as [$one, $p]) {
                 foreach ($coats as [$other, $q]) {
                     if ($one !== $other && ($one->zone === $other->zone || $survey->overlap($one->zone, $other->zone) !== null)) {
@@ -65,7 +60,7 @@ final readonly class CoatPair
     /** Whether the one, which should lie below, is put over the other, or is still to come when the other was begun. */
     public function isUpsideDown(): bool
     {
-        return ($this->sameZone && $this->onePlace > $this->otherPlace) ||
+        return $this->isUnder() ||
             ($this->laid($this->other) !== [] && ! $this->work->surveys[$this->section]->isWhole($this->one, $this->one->passes));
     }
 
@@ -79,7 +74,71 @@ final readonly class CoatPair
     {
         return $this->sameZone
             ? $this->otherPlace > $this->onePlace
-            : $this->other->recipe->stage->value > $this->one->recipe->stage->value;
+            : $this->work->order($this->section)->isBefore($this->one, $this->other);
+    }
+
+    private function isUnder(): bool
+    {
+        return $this->sameZone
+            ? $this->otherPlace < $this->onePlace
+            : $this->work->order($this->section)->isBefore($this->other, $this->one);
+    }
+
+    /**
+     * Pairs that lie beside one another, and which of them a rule puts first.
+     *
+     * @return list<self>
+     */
+    public static function beside(BenchPlan $plan, OrderRule $rule): array
+    {
+        $out = [];
+        foreach ($plan->work->surveys as $section => $survey) {
+            $order = $plan->work->order((string) $section);
+            $coats = self::coatsOn($plan->work, (string) $section);
+            foreach ($coats as [$other, $q]) {
+                foreach ($order->ruledBefore($other) as $uid => $by) {
+                    [$one, $p] = $coats[$uid];
+                    if ($by === $rule && $survey->overlap($one->zone, $other->zone) === null) {
+                        $out[] = new self($plan->work, (string) $section, $one, $other, false, $p, $q);
+                    }
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * Pairs of which a rule puts one first, and which cannot be: each would have to wait for the other.
+     *
+     * @return list<self>
+     */
+    public static function circles(BenchPlan $plan, OrderRule $rule): array
+    {
+        $out = [];
+        foreach (array_keys($plan->work->surveys) as $section) {
+            $coats = self::coatsOn($plan->work, (string) $section);
+            foreach ($plan->work->order((string) $section)->circles as [$by, $one, $other]) {
+                if ($by === $rule) {
+                    $out[] = new self($plan->work, (string) $section, $one, $other, false, $coats[$one->uid][1], $coats[$other->uid][1]);
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, array{Coat, int}> uid → coat and its place on its zone */
+    private static function coatsOn(BenchWork $work, string $section): array
+    {
+        $out = [];
+        foreach ($work->project->works->zonesOf($section) as $zone) {
+            foreach ($work->project->works->coatsOf($zone->uid) as $place => $coat) {
+                $out[$coat->uid] = [$coat, $place];
+            }
+        }
+
+        return $out;
     }
 
     /** @return list<CoatApplication> */

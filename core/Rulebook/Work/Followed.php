@@ -20,6 +20,7 @@ abstract class Followed implements WorkRule
         $found = [];
         foreach ($plan->work->surveys as $section => $survey) {
             $all = $this->coats($plan, (string) $section);
+            $order = $plan->work->order((string) $section);
             foreach ($all as [$coat, $place]) {
                 if (! $this->asks($coat->recipe) || $survey->zones[$coat->zone]->trackX->total() < self::MIN_TRACK_MM) {
                     continue;
@@ -27,8 +28,9 @@ abstract class Followed implements WorkRule
                 $after = array_filter(
                     $all,
                     fn (array $other): bool => $this->answers($other[0]->recipe) &&
-                        $other[1] > $place &&
-                        ($other[0]->zone === $coat->zone || $survey->overlap($other[0]->zone, $coat->zone) !== null),
+                        ($other[0]->zone === $coat->zone
+                            ? $other[1] > $place
+                            : $survey->overlap($other[0]->zone, $coat->zone) !== null && $order->isBefore($coat, $other[0])),
                 );
                 if ($after === []) {
                     $found[$coat->zone] = CoatPair::on(
@@ -66,13 +68,13 @@ abstract class Followed implements WorkRule
 
     abstract protected function do(): string;
 
-    /** @return list<array{Coat, array{int, int}}> each with its stage and place */
+    /** @return list<array{Coat, int}> each with its place on its zone */
     private function coats(BenchPlan $plan, string $section): array
     {
         $out = [];
         foreach ($plan->work->project->works->zonesOf($section) as $zone) {
             foreach ($plan->work->project->works->coatsOf($zone->uid) as $place => $coat) {
-                $out[] = [$coat, [$coat->recipe->stage->value, $place]];
+                $out[] = [$coat, $place];
             }
         }
 

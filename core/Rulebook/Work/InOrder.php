@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\OrderRule;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -14,7 +15,18 @@ abstract class InOrder implements WorkRule
     public function check(BenchPlan $plan): array
     {
         $found = [];
-        foreach (CoatPair::all($plan) as $pair) {
+        $rule = OrderRule::tryFrom($this->id());
+        foreach ($rule === null ? [] : CoatPair::circles($plan, $rule) as $pair) {
+            $found[$pair->other->uid] ??= $pair->finding(
+                $this->id(),
+                Severity::Care,
+                "{$pair->one->title()} and {$pair->other->title()} wait for each other",
+                [],
+                $this->why().' By the order of coats on their zones the one that belongs first comes last.',
+                'Put one of them earlier or later on its zone.',
+            );
+        }
+        foreach ([...CoatPair::all($plan), ...$rule === null ? [] : CoatPair::beside($plan, $rule)] as $pair) {
             if (
                 $this->below($pair->one->recipe) &&
                 $this->above($pair->other->recipe) &&

@@ -4,29 +4,25 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
-use IdleRidge\Core\Coats\Family;
+use IdleRidge\Core\Coats\OrderRule;
 use IdleRidge\Core\Coats\Recipe;
-use IdleRidge\Core\Coats\RecipeTrait;
-use IdleRidge\Core\Coats\Stage;
 
 /** Crossings and roads before the cover beside them. */
 final class RoadBeforeCover extends InOrder
 {
     protected function id(): string
     {
-        return 'order-crossing-before-road-before-cover';
+        return OrderRule::Road->value;
     }
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->stage === Stage::Hard;
+        return OrderRule::Road->isLower($recipe);
     }
 
     protected function above(Recipe $recipe): bool
     {
-        return in_array($recipe->family, [Family::Cover, Family::Fibre, Family::Growth], true) &&
-            $recipe->stage->value >= Stage::Cover->value &&
-            ! $recipe->is(RecipeTrait::Mask, RecipeTrait::Unmask);
+        return OrderRule::Road->isUpper($recipe);
     }
 
     protected function why(): string

@@ -4,27 +4,25 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
-use IdleRidge\Core\Coats\Family;
+use IdleRidge\Core\Coats\OrderRule;
 use IdleRidge\Core\Coats\Recipe;
-use IdleRidge\Core\Coats\Stage;
 
 /** Scenery round water is finished before its last surface. */
 final class SceneryBeforeFinalGloss extends InOrder
 {
     protected function id(): string
     {
-        return 'order-scenery-before-final-gloss';
+        return OrderRule::Scenery->value;
     }
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->stage->value < Stage::Water->value &&
-            in_array($recipe->family, [Family::Plaster, Family::Cover, Family::Fibre, Family::Growth], true);
+        return OrderRule::Scenery->isLower($recipe);
     }
 
     protected function above(Recipe $recipe): bool
     {
-        return $recipe->stage === Stage::Water && in_array($recipe->family, [Family::Gloss, Family::Resin], true);
+        return OrderRule::Scenery->isUpper($recipe);
     }
 
     protected function why(): string

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
-use IdleRidge\Core\Coats\Family;
+use IdleRidge\Core\Coats\OrderRule;
 use IdleRidge\Core\Coats\Recipe;
-use IdleRidge\Core\Coats\RecipeTrait;
-use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Plan\BenchPlan;
 
 /** The bed is sealed and painted before scenery reaches the bank. */
@@ -15,18 +13,17 @@ final class SealBedBeforeBank extends InOrder
 {
     protected function id(): string
     {
-        return 'order-seal-bed-before-scenery-at-the-bank';
+        return OrderRule::Bed->value;
     }
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->stage === Stage::Water && $recipe->family === Family::Paint;
+        return OrderRule::Bed->isLower($recipe);
     }
 
     protected function above(Recipe $recipe): bool
     {
-        return in_array($recipe->family, [Family::Cover, Family::Fibre, Family::Growth], true) &&
-            ! $recipe->is(RecipeTrait::Mask, RecipeTrait::Unmask);
+        return OrderRule::Bed->isUpper($recipe);
     }
 
     protected function isSpared(BenchPlan $plan, CoatPair $pair): bool

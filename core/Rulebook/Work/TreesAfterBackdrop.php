@@ -4,25 +4,25 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\OrderRule;
 use IdleRidge\Core\Coats\Recipe;
-use IdleRidge\Core\Coats\RecipeTrait;
 
 /** The backdrop is finished before trees stand before it. */
 final class TreesAfterBackdrop extends InOrder
 {
     protected function id(): string
     {
-        return 'order-trees-after-backdrop';
+        return OrderRule::Backdrop->value;
     }
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->is(RecipeTrait::Backdrop);
+        return OrderRule::Backdrop->isLower($recipe);
     }
 
     protected function above(Recipe $recipe): bool
     {
-        return $recipe->is(RecipeTrait::Trees);
+        return OrderRule::Backdrop->isUpper($recipe);
     }
 
     protected function why(): string

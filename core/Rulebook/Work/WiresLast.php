@@ -4,28 +4,25 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
+use IdleRidge\Core\Coats\OrderRule;
 use IdleRidge\Core\Coats\Recipe;
-use IdleRidge\Core\Coats\RecipeTrait;
-use IdleRidge\Core\Coats\Stage;
 
 /** Wires come last, after the last spray. */
 final class WiresLast extends InOrder
 {
     protected function id(): string
     {
-        return 'order-wires-last';
+        return OrderRule::Wires->value;
     }
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->stage->value < Stage::Lineside->value &&
-            ! $recipe->is(RecipeTrait::Wires, RecipeTrait::Backdrop) &&
-            $recipe->stage->value >= Stage::Hard->value;
+        return OrderRule::Wires->isLower($recipe);
     }
 
     protected function above(Recipe $recipe): bool
     {
-        return $recipe->is(RecipeTrait::Wires);
+        return OrderRule::Wires->isUpper($recipe);
     }
 
     protected function why(): string

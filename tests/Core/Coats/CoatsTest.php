@@ -231,16 +231,16 @@ final class CoatsTest extends TestCase
         );
     }
 
-    public function test_coats_of_a_zone_stand_by_stage_and_place(): void
+    public function test_a_coat_first_stands_after_the_last_of_its_stage_or_an_earlier_one(): void
     {
-        $names = fn (string ...$ids): array => array_map(
-            fn (Coat $c): string => $c->recipe->id,
-            Coat::inOrder(array_map(fn (string $id): Coat => new Coat($id, 'z', Build::recipe($id)), array_values($ids))),
-        );
-        $this->assertSame(
-            ['pulp-plaster-spreading', 'earth-paint', 'sifted-soil', 'fibre-4mm', 'fibre-2mm'],
-            $names('fibre-4mm', 'sifted-soil', 'fibre-2mm', 'earth-paint', 'pulp-plaster-spreading'),
-        );
+        $one = fn (string $id): Coat => new Coat($id, 'z', Build::recipe($id));
+        $coats = fn (string ...$ids): array => array_map($one, array_values($ids));
+        [$soil] = $coats('sifted-soil');
+        $this->assertSame(0, $soil->firstPlace([]));
+        $this->assertSame(2, $soil->firstPlace($coats('pulp-plaster-spreading', 'earth-paint', 'fibre-4mm')));
+        $this->assertSame(2, $soil->firstPlace($coats('earth-paint', 'fine-turf', 'fibre-4mm')), 'after those of its own stage');
+        $this->assertSame(3, $soil->firstPlace($coats('fibre-4mm', 'wires-strung', 'earth-paint', 'tufts')), 'in a builder’s order too');
+        $this->assertSame(0, $soil->firstPlace($coats('fibre-4mm')));
     }
 
     public function test_recipes_that_cannot_be_are_refused_at_their_place(): void

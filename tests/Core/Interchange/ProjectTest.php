@@ -122,7 +122,7 @@ final class ProjectTest extends TestCase
 
     public function test_every_field_of_a_file_comes_back_byte_for_byte(): void
     {
-        $text = Fixtures::text('projects/version-3-full.ridge.json');
+        $text = Fixtures::text('projects/version-4-full.ridge.json');
         $project = RidgeReader::read($text, Build::library());
         $this->assertSame($text, RidgeWriter::write($project, '2026-10-14T18:30:00Z'));
         $this->assertSame('Trial Branch', $project->layout->name);
@@ -152,9 +152,28 @@ final class ProjectTest extends TestCase
         $this->assertSame([true, false, false], array_map(fn ($p): bool => $p->loose, $project->works->laid[0]->recipe->parts));
     }
 
-    public function test_faults_of_a_file_come_all_at_once_with_their_pointers(): void
+    public function test_a_file_of_the_third_version_comes_into_its_order_with_glue_in_its_coats(): void
     {
         $file = json_decode(Fixtures::text('projects/version-3-full.ridge.json'), true);
+        $soil = $file['coats'][0];
+        $coat = fn (string $recipe, int $n): array => ['uid' => Build::uid($n), 'recipe' => $recipe, 'x_from' => 'shop'] + $soil;
+        $file['coats'] = [$coat('fibre-2mm', 701), $coat('sifted-soil', 702), $coat('white-glue-1-1', 703), $coat('earth-paint', 704)];
+        $file['laid'] = [];
+        $coats = RidgeReader::read((string) json_encode($file), Build::library())->works->coats;
+        $this->assertSame(
+            ['earth-paint', 'sifted-soil+flooded+water+white-1-1', 'fibre-2mm'],
+            array_map(fn ($c): string => $c->recipe->id, $coats),
+        );
+        $this->assertSame(['x_from' => 'shop'], $coats[1]->extra);
+        // What is not in its form is left where it is, to be found fault with.
+        $file['coats'][1]['zone'] = 7;
+        $faults = self::faults(fn () => RidgeReader::read((string) json_encode($file), Build::library()));
+        $this->assertContains('/coats/1/zone', $faults);
+    }
+
+    public function test_faults_of_a_file_come_all_at_once_with_their_pointers(): void
+    {
+        $file = json_decode(Fixtures::text('projects/version-4-full.ridge.json'), true);
         $file['sections'][0]['width_mm'] = -4;
         $file['sections'][1]['depth_mm'] = 'deep';
         $file['runs'][0]['elements'][1]['radius_mm'] = 3;
@@ -169,7 +188,7 @@ final class ProjectTest extends TestCase
 
     public function test_faults_of_what_goes_onto_the_land_have_their_pointers(): void
     {
-        $text = Fixtures::text('projects/version-3-full.ridge.json');
+        $text = Fixtures::text('projects/version-4-full.ridge.json');
         foreach (
             [
                 '/rooms/0/day_c' => fn (array &$f) => ($f['rooms'][0]['day_c'] = -40),
@@ -220,7 +239,7 @@ final class ProjectTest extends TestCase
 
     public function test_unknown_keys_are_refused_and_keys_of_your_own_kept(): void
     {
-        $file = json_decode(Fixtures::text('projects/version-3-full.ridge.json'), false);
+        $file = json_decode(Fixtures::text('projects/version-4-full.ridge.json'), false);
         $file->sections[0]->x_shelf = (object) ['deep' => (object) [], 'list' => [1, 2]];
         $project = RidgeReader::read((string) json_encode($file), Build::library());
         $this->assertStringContainsString('"deep": {}', RidgeWriter::write($project, ''));

@@ -92,7 +92,8 @@ final class StartReasonsTest extends TestCase
                 $this->assertLessThanOrEqual($by[$chain[$k]]->start, $by[$chain[$k - 1]]->end, "seed {$seed}");
             }
             if ($chain !== []) {
-                $dry = fn (PlacedMove $p): int => $plan->reached($p, BenchPlan::through($p->move->coat->recipe->cure->minutes), 0.8);
+                $sure = $plan->work->certainty();
+                $dry = fn (PlacedMove $p): int => $plan->reached($p, BenchPlan::through($p->move->recipe->cure->minutes), $sure);
                 $this->assertSame(
                     max(array_map($dry, $plan->moves)),
                     $dry($by[$chain[count($chain) - 1]]),
