@@ -86,6 +86,7 @@ Route::prefix('layouts/{layout}')
         Route::get('/journal', [JournalController::class, 'show'])->name('journal.show');
         Route::post('/moves', [MoveController::class, 'store'])->name('moves.start');
         Route::post('/moves/{application}/done', [MoveController::class, 'done'])->name('moves.done');
+        Route::post('/moves/{application}/tick', [MoveController::class, 'tick'])->name('moves.tick');
         Route::post('/moves/{application}/stop', [MoveController::class, 'stop'])->name('moves.stop');
         Route::post('/moves/{application}/wet', [MoveController::class, 'wet'])->name('moves.wet');
         Route::post('/laid/{application}/wet', [MoveController::class, 'foundWet'])->name('laid.wet');

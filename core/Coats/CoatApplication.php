@@ -24,6 +24,7 @@ final readonly class CoatApplication
      * @param  list<MaterialAmount>  $amounts
      * @param  list<array{at: int, what: string, of: string}>  $seen *still wet* or *dry*, when, and of which milestone
      * @param  array<string, mixed>  $extra
+     * @param  array<int, int>  $ticks step of the recipe that is done → when
      *
      * @throws InvalidValue
      */
@@ -45,6 +46,7 @@ final readonly class CoatApplication
         public ?int $endedAt,
         public array $seen = [],
         public array $extra = [],
+        public array $ticks = [],
     ) {
         InvalidValue::unlessBetween($mm, 0.01, 200.0, 'The thickness', 'mm', 'mm');
         InvalidValue::unlessBetween($area, 0.0, 1e8, 'The area', 'mm²', 'area_mm2');
@@ -52,6 +54,11 @@ final readonly class CoatApplication
         InvalidValue::unlessBetween($pass, 1, self::MAX_PASSES, 'The pass', '', 'pass');
         if ($endedAt !== null && $endedAt < $startedAt) {
             throw new InvalidValue('It ends before it begins.', 'ended_at');
+        }
+        foreach ($ticks as $step => $at) {
+            if (! isset($recipe->steps[$step]) || $at < $startedAt) {
+                throw new InvalidValue('What is ticked is a step of it, once it was begun.', 'ticks');
+            }
         }
         foreach ($seen as $k => $one) {
             if (! in_array($one['what'], ['still wet', 'dry'], true)) {
@@ -61,6 +68,26 @@ final readonly class CoatApplication
                 throw new InvalidValue('What was looked for is a milestone.', "seen/{$k}/of");
             }
         }
+    }
+
+    /**
+     * Since when that has been wet which more is to go into; null where nothing is, or all of it went in. Who ticks no steps is taken
+     * to have wetted it as it was begun.
+     */
+    public function wetSince(): ?int
+    {
+        if ($this->ticks === []) {
+            return $this->startedAt;
+        }
+        $since = null;
+        foreach ($this->recipe->steps as $k => $step) {
+            if ($step->after === StepRelation::IntoTheWet && $since !== null && ! isset($this->ticks[$k])) {
+                return $since;
+            }
+            $since = $step->wets() ? $since ?? $this->ticks[$k] ?? null : $since;
+        }
+
+        return null;
     }
 
     /** What was seen of it while it dried; null while it is being laid or when nobody looked. */

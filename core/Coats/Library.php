@@ -169,10 +169,10 @@ final readonly class Library
             throw new InvalidValue("There is no recipe “{$id}”; there are ".implode(', ', array_keys($this->recipes)).'.', 'recipe');
     }
 
-    /** The stage of a recipe, also of one that is a way today; null where there is none. */
+    /** The stage of a recipe; null where there is no such recipe. */
     public function stageOf(string $id): ?int
     {
-        return ($id === 'scatter-in-paint' ? Stage::Cover : ($this->recipes[$id] ?? null)?->stage)?->value;
+        return ($this->recipes[$id] ?? null)?->stage->value;
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
+use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\Polygon;
 
 /**
@@ -13,6 +14,9 @@ use IdleRidge\Core\Geometry\Polygon;
  */
 final readonly class ZoneArea
 {
+    /** Places across and along at which room is looked for. */
+    private const NET = 12;
+
     /**
      * @param  list<list<array{float, float}>>  $rings
      * @param  array<int, float>  $bySlope degrees, rounded down → mm²
@@ -31,16 +35,23 @@ final readonly class ZoneArea
     ) {
     }
 
+    /** @return array{float, float} a place for a mark */
+    public function middle(): array
+    {
+        return self::middleOf($this->rings);
+    }
+
     /**
      * A place for a mark: the middle of the largest outline, (0, 0) where there is none.
      *
+     * @param  list<list<array{float, float}>>  $rings
      * @return array{float, float}
      */
-    public function middle(): array
+    public static function middleOf(array $rings): array
     {
         $largest = [];
         $most = 0.0;
-        foreach ($this->rings as $ring) {
+        foreach ($rings as $ring) {
             if (Polygon::area($ring) > $most) {
                 [$largest, $most] = [$ring, Polygon::area($ring)];
             }
@@ -51,6 +62,32 @@ final readonly class ZoneArea
         $middle = [array_sum(array_column($largest, 0)) / count($largest), array_sum(array_column($largest, 1)) / count($largest)];
 
         return Polygon::holds($largest, $middle[0], $middle[1]) ? $middle : $largest[0];
+    }
+
+    /**
+     * Where there is most room for a number: of a net of places, the one furthest from all outlines.
+     *
+     * @param  list<list<array{float, float}>>  $rings
+     * @return array{float, float}
+     */
+    public static function roomiest(array $rings): array
+    {
+        $best = self::middleOf($rings);
+        $most = 0.0;
+        foreach (array_filter($rings) as $ring) {
+            [$x1, $y1, $x2, $y2] = Box::around($ring);
+            for ($k = 0; $k < self::NET * self::NET; $k++) {
+                $x = $x1 + (($x2 - $x1) * (($k % self::NET) + 0.5)) / self::NET;
+                $y = $y1 + (($y2 - $y1) * (intdiv($k, self::NET) + 0.5)) / self::NET;
+                $depths = array_map(fn (array $one): float => Polygon::depth($one, $x, $y), $rings);
+                $room = count(array_filter($depths, fn (float $d): bool => $d > 0.0)) % 2 === 1 ? min(array_map(abs(...), $depths)) : 0.0;
+                if ($room > $most) {
+                    [$best, $most] = [[$x, $y], $room];
+                }
+            }
+        }
+
+        return $best;
     }
 
     public function holds(float $x, float $y): bool

@@ -142,6 +142,11 @@ final class WorksFile
         foreach ($r->list('rings') as $k => $ring) {
             $rings[] = self::ring(is_array($ring) ? array_values($ring) : [], $r->at('rings').'/'.$k);
         }
+        $ticks = [];
+        foreach ($r->has('ticks') ? $r->records('ticks') : [] as $t) {
+            $ticks[(int) $t->number('step')] = self::moment($t, 'at');
+            $t->close();
+        }
         $recipe = $r->record('recipe');
 
         return new CoatApplication(
@@ -162,6 +167,7 @@ final class WorksFile
             $r->has('ended_at') ? self::moment($r, 'ended_at') : null,
             $seen,
             $r->extra(),
+            $ticks,
         );
     }
 
@@ -344,6 +350,9 @@ final class WorksFile
             'seen' => array_map(fn (array $s): array => ['at' => self::iso($s['at']), 'what' => $s['what'], 'of' => $s['of']], $l->seen),
         ] +
             ($l->endedAt === null ? [] : ['ended_at' => self::iso($l->endedAt)]) +
+            ($l->ticks === []
+                ? []
+                : ['ticks' => array_map(fn (int $k): array => ['step' => $k, 'at' => self::iso($l->ticks[$k])], array_keys($l->ticks))]) +
             $l->extra;
     }
 

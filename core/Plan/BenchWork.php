@@ -143,7 +143,7 @@ final class BenchWork
     /** A move as it is begun: from now on what it covers and takes stands as it is. */
     public function begin(Move $move, string $uid, int $startedAt, ?int $endedAt = null): CoatApplication
     {
-        $rings = $move->band->of($this->surveys[$move->section->uid]->zones[$move->zone->uid]->rings);
+        $rings = $move->patch($this->surveys[$move->section->uid]->zones[$move->zone->uid]->rings);
         $placement = $move->section->placement;
 
         return new CoatApplication(

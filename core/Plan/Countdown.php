@@ -23,11 +23,12 @@ final readonly class Countdown
         $all = [];
         foreach ($work->project->works->laid as $laid) {
             $place = $work->project->section($laid->section)->name;
-            if ($laid->endedAt === null && isset($laid->recipe->cure->minutes[Milestone::WorkableUntil->value])) {
+            $wet = $laid->endedAt === null ? $laid->wetSince() : null;
+            if ($wet !== null && isset($laid->recipe->cure->minutes[Milestone::WorkableUntil->value])) {
                 $at = (int) floor(
                     $work
                         ->dryingOf($laid)
-                        ->reached($laid->recipe->cure, Milestone::WorkableUntil, $laid->mm, $laid->startedAt, 1.0 - $work->certainty()),
+                        ->reached($laid->recipe->cure, Milestone::WorkableUntil, $laid->mm, $wet, 1.0 - $work->certainty()),
                 );
                 $all[] = new self('workable', $laid->title, $place, $at, 'what was mixed first may no longer be worked after it');
             }

@@ -52,6 +52,23 @@ final readonly class Move
             ($this->strips > 1 ? ", strip {$this->strip} of {$this->strips}" : '');
     }
 
+    /** What it is called for short. */
+    public function name(): string
+    {
+        return $this->recipe === $this->coat->recipe ? $this->coat->title() : $this->recipe->name;
+    }
+
+    /**
+     * Where it is done: what of its zone lies in its strip.
+     *
+     * @param  list<list<array{float, float}>>  $zone the zone's outlines, section coordinates
+     * @return list<list<array{float, float}>>
+     */
+    public function patch(array $zone): array
+    {
+        return $this->band->of($zone);
+    }
+
     /** The id of the strip before this one. */
     public function before(): string
     {

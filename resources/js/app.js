@@ -5,6 +5,7 @@ import { countdown } from './countdown.js';
 import { figures } from './figures.js';
 import { land } from './land.js';
 import { elsewhere, seen } from './elsewhere.js';
+import { way } from './way.js';
 
 window.htmx = htmx;
 
@@ -36,6 +37,7 @@ document.addEventListener('htmx:configRequest', (event) => {
 });
 
 Alpine.data('bench', bench);
+Alpine.data('way', way);
 Alpine.start();
 figures();
 const qr = document.querySelector('[data-qr]');

@@ -121,7 +121,7 @@ final class TimeDrawingTest extends FeatureCase
         $picked = $plan->moves[3]->move->id;
         $xml = $this->xml(
             TimelineDrawing::of(
-                new DryingPage($plan, $words, $from, 21, $plan->chain(), $picked, fn (string $move): string => "/x?move={$move}"),
+                new DryingPage($plan, $words, $from, 35, $plan->chain(), $picked, fn (string $move): string => "/x?move={$move}"),
             ),
         );
         $links = [];
@@ -134,7 +134,7 @@ final class TimeDrawingTest extends FeatureCase
             $link = $links[$placed->move->id] ?? null;
             $this->assertNotNull($link, $placed->move->title());
             $work = $link->xpath('.//rect[starts-with(@class,"work")]')[0];
-            $this->assertEqualsWithDelta(196.0 + (938.0 * ($placed->start - $from)) / (21 * 1440), (float) $work['x'], 1.6);
+            $this->assertEqualsWithDelta(196.0 + (938.0 * ($placed->start - $from)) / (35 * 1440), (float) $work['x'], 1.6);
             $lanes[$placed->move->zone->uid][] = (float) $work['y'];
             $this->assertStringContainsString($placed->move->title(), (string) $link['aria-label']);
         }

@@ -132,8 +132,26 @@ final readonly class SaveCoatApplication
             $now,
             $laid->seen,
             $laid->extra,
+            $laid->ticks,
         );
         $this->close($layout, $row, $stopped, 'stopped');
+    }
+
+    /** A step of what is being laid is done, or is not after all. */
+    public function tick(Layout $layout, CoatApplicationRow $row, int $step): void
+    {
+        $title = $this->open($layout, $row)->title;
+        $this->ledger->record($layout, "{$title}: a step ticked", function (ChangeSet $changes) use ($layout, $row, $step): void {
+            $laid = $this->open($layout, $row);
+            $ticks = $laid->ticks;
+            if (isset($ticks[$step])) {
+                unset($ticks[$step]);
+            } else {
+                $ticks[$step] = max($laid->startedAt, $this->desk->minute());
+            }
+            ksort($ticks);
+            $changes->add($row->refresh()->keep(WorksFile::fromLaid($this->with($laid, ticks: $ticks))));
+        });
     }
 
     /** Begun, and then what lies under it was found wet: nothing is laid, and what is under dries longer. */
@@ -238,8 +256,9 @@ final readonly class SaveCoatApplication
 
     /**
      * @param  list<array{at: int, what: string, of: string}>|null  $seen
+     * @param  array<int, int>|null  $ticks
      */
-    private function with(CoatApplication $l, ?int $endedAt = null, ?array $seen = null): CoatApplication
+    private function with(CoatApplication $l, ?int $endedAt = null, ?array $seen = null, ?array $ticks = null): CoatApplication
     {
         return new CoatApplication(
             $l->uid,
@@ -259,6 +278,7 @@ final readonly class SaveCoatApplication
             $endedAt ?? $l->endedAt,
             $seen ?? $l->seen,
             $l->extra,
+            $ticks ?? $l->ticks,
         );
     }
 

@@ -32,6 +32,13 @@ final class MoveController
         return redirect()->route('tonight.show', $layout)->with('said', 'Done, and in the journal.');
     }
 
+    public function tick(Fields $request, Layout $layout, string $application): RedirectResponse
+    {
+        $this->lay->tick($layout, $this->application($layout, $application), (int) $request->number('step'));
+
+        return redirect()->to(route('tonight.show', $layout).'#now');
+    }
+
     public function stop(Fields $request, Layout $layout, string $application): RedirectResponse
     {
         $this->lay->stop(

@@ -8,6 +8,7 @@ use App\Pages\Drawing\StateMarks;
 use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Plan\CoatState;
@@ -128,6 +129,7 @@ final class CoreSampleDrawing
             if ($share < 1.0) {
                 $this->stratum($state->coat->uid.'-b', $x, $cut, $y - $size, $width, false, $state->coat->recipe->family);
             }
+            $this->steps($state, $x, $y, $size, $width);
             $marks[] = [$y - $size / 2.0, $state];
             $y -= $size;
         }
@@ -141,6 +143,25 @@ final class CoreSampleDrawing
                 ->open(['transform' => 'translate('.Svg::n($x + 13.0).' '.Svg::n($y - 8.0).') rotate(-90)'])
                 ->text('h', 0.0, 0.0, $this->fitting($zone->name, 6.6, min(110.0, $y - 10.0)))
                 ->close();
+        }
+    }
+
+    /** The steps that make one stratum, from below, those that are wet in water's colour; and for how many hours it is wet. */
+    private function steps(CoatState $state, float $x, float $bottom, float $size, float $width): void
+    {
+        $steps = ActSteps::of($state->coat->recipe);
+        if ($steps === [] || $size < 9.0 || $width < 24.0) {
+            return;
+        }
+        foreach ($steps as $k => $step) {
+            $this->svg->circle($step['wet'] || $step['wets'] ? 'step-dot wet' : 'step-dot', $x + 5.0 + 5.0 * $k, $bottom - 4.5, 1.7);
+        }
+        $plan = $this->page->plan;
+        $next = $state->next;
+        $wets = $next !== null && $next->move->recipe->parts !== [];
+        if ($next !== null && $wets && $size >= 21.0 && isset($next->move->recipe->cure->minutes[Milestone::TouchDry->value])) {
+            $hours = ($plan->reached($next, Milestone::TouchDry, 0.5) - $next->end) / 60.0;
+            $this->svg->text('m wet-hours', $x + $width / 2.0, $bottom - 10.0, Decimal::trimmed($hours, 0).' h', 'middle');
         }
     }
 

@@ -16,6 +16,7 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\MaterialAmount;
+use IdleRidge\Core\Coats\WayRecipe;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Findings\Finding;
@@ -26,6 +27,7 @@ use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\CoatState;
 use IdleRidge\Core\Plan\DryingState;
+use IdleRidge\Core\Plan\Move;
 use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Plan\TakeOff;
 use IdleRidge\Core\Rulebook\Rulebook;
@@ -274,6 +276,12 @@ final readonly class ShowCoats
             'why' => $state->next !== null ? $state->next->reason['text'] : $state->held->text ?? '',
             'needs' => $this->needs($page, $state),
             'spread' => $coat->recipe->family === Family::Ballast ? $this->spread($page, $coat) : '',
+            'acts' => ActSteps::all($coat->recipe),
+            'strips' => $this->strips($page, $moves),
+            'way' => WayRecipe::isLoose($coat->recipe)
+                    ? WayChoice::of($this->library->ways, $coat->recipe->family, $coat->way)
+                    : null,
+            'prefers' => $this->prefers($plan->work->rules()->ways[$coat->recipe->family->value] ?? null),
             'window' => $this->window($coat),
             'learned' => $this->learned($page, $coat),
             'air' => $coat->recipe->cure->filmTemperature === null
@@ -305,6 +313,36 @@ final readonly class ShowCoats
 
         return "{$between} % between the rails, {$aside} % to each side, roadbed’s slopes counted".
             ($coat->passes > 1 ? "; in {$coat->passes} light layers" : '');
+    }
+
+    /**
+     * @param  list<Move>  $moves of one coat
+     * @return array{drawing: Svg, title: string, areas: list<array{number: int, area: Quantity}>}|null of its next application, where
+     *     it is laid in strips
+     */
+    private function strips(CoatsPage $page, array $moves): ?array
+    {
+        $next = array_values(array_filter($moves, fn (Move $m): bool => $m->pass === $moves[0]->pass));
+        if (count($next) < 2) {
+            return null;
+        }
+
+        return [
+            'drawing' => StripsDrawing::of($page->section, $page->areas[$next[0]->zone->uid]->rings, $next),
+            'title' => 'In '.count($next).' strips, '.($next[0]->recipe->bed === 'track' ? 'along the track' : 'back to front'),
+            'areas' => array_map(
+                fn (Move $m): array => [
+                    'number' => $m->strip,
+                    'area' => new Quantity($m->area / 100.0, 'cm²', 'true surface that the strip covers', decimals: 0),
+                ],
+                $next,
+            ),
+        ];
+    }
+
+    private function prefers(?string $way): string
+    {
+        return $way === null ? 'as its recipe says' : 'as you prefer: '.$this->library->ways->read($way)->order->name;
     }
 
     private function window(Coat $coat): string

@@ -142,7 +142,7 @@ final class SessionDrawing
                 (float) $placed->start,
                 (float) $placed->end,
                 ++$number,
-                $placed->move->coat->title(),
+                $placed->move->name(),
                 $number === $this->page->next() && $this->page->current === null ? 'pane first' : 'pane',
             );
             $until = max($until, $placed->end);
@@ -209,10 +209,14 @@ final class SessionDrawing
             );
         }
         foreach ($this->page->moves as $placed) {
+            // What only takes up, lifts or sands leaves nothing to dry.
+            if ($placed->move->recipe->parts === []) {
+                continue;
+            }
             $milestone = $this->milestone($placed);
             $add(
                 $placed->move->coat->uid,
-                $placed->move->coat->title(),
+                $placed->move->name(),
                 (float) $placed->end,
                 $this->page->plan->reached($placed, $milestone, 0.5),
                 $this->page->plan->reached($placed, $milestone, 0.9),

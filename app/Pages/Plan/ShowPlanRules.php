@@ -8,7 +8,10 @@ use App\Actions\Plan\PlanSearch;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
+use App\Pages\Coats\WayChoice;
 use App\Pages\Rail\ShowRail;
+use IdleRidge\Core\Coats\Family;
+use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Plan\BenchWork;
@@ -24,6 +27,7 @@ final readonly class ShowPlanRules
         private ComputedPlan $desk,
         private ShowRail $rail,
         private PlanSearch $search,
+        private Library $library,
     ) {
     }
 
@@ -81,9 +85,29 @@ final readonly class ShowPlanRules
                 ],
                 IdleTime::of($plan),
             ),
+            'ways' => $this->ways($work->rules()->ways),
             'search' => $this->search->state($layout),
             'gap' => $plan->lastHandsOn() === null ? null : max(0, $plan->lastHandsOn() - $plan->bound),
             'changes' => BenchTime::clockChanges($project->works->times, $work->zone(), $work->now, BenchWork::HORIZON_DAYS),
         ];
+    }
+
+    /**
+     * @param  array<string, string>  $preferred
+     * @return array<string, array<string, mixed>> family of loose material → what can be picked for it
+     */
+    private function ways(array $preferred): array
+    {
+        $out = [];
+        foreach (Family::cases() as $family) {
+            $label = match ($family) {
+                Family::Cover => 'Ground cover',
+                Family::Fibre => 'Static fibre',
+                default => ucfirst($family->value),
+            };
+            $out[$family->value] = WayChoice::of($this->library->ways, $family, $preferred[$family->value] ?? null, $label);
+        }
+
+        return array_filter($out);
     }
 }

@@ -8,11 +8,13 @@ use App\Computed\Land\ComputedLand;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
+use App\Pages\Coats\ActSteps;
 use App\Pages\Rail\ShowRail;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Hazard;
 use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\ZoneArea;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Interchange\Svg;
@@ -72,6 +74,7 @@ final readonly class ShowTonight
             'rail' => $this->rail->of($project, null, $work),
             'first' => $project->sections[0] ?? null,
             'currentZone' => $current === null ? '' : $project->works->zonesOf($current->section)[$current->zone]->name ?? '',
+            'steps' => $current === null ? [] : ActSteps::of($current->recipe),
             'left' => $current === null ? 0 : max(0, $current->startedAt + $current->minutes - $work->now),
             'facts' => $page === null ? [] : $this->facts($page, $project),
             'window' => $page === null ? null : SessionDrawing::of($page),
@@ -215,13 +218,15 @@ final readonly class ShowTonight
             'area' => new Quantity($move->area / 100.0, 'cm²', 'true surface that is covered', [
                 'of the zone' => Decimal::trimmed(100.0 * $move->coat->share, 0).' %',
             ]),
+            'steps' => ActSteps::of($move->recipe),
+            'stepWords' => ActSteps::words($move->recipe),
             'cautions' => $move->recipe->cautions,
             'sparks' => in_array(Hazard::Sparks, $move->recipe->hazards, true),
             'late' => $page->plan->afterItsWindow($placed),
             'pot' => $this->mixes($move->recipe),
             'amounts' => MaterialAmount::sum($move->amounts),
             'why' => $placed->reason['text'],
-            'opens' => $opens === null ? null : $opens[0]->move->coat->title(),
+            'opens' => $opens === null ? null : $opens[0]->move->name(),
             'ready' => $page->words->moment($ready),
             'check' => $move->recipe->check,
         ];
@@ -300,8 +305,9 @@ final readonly class ShowTonight
         $number = $page->next();
         foreach ($page->moves as $placed) {
             $move = $placed->move;
-            [$x, $y] = $page->plan->work->surveys[$move->section->uid]->zones[$move->zone->uid]->middle();
-            $marks[] = ['section' => $move->section->uid, 'x' => $x, 'y' => $y, 'number' => $number++];
+            $rings = $move->patch($page->plan->work->surveys[$move->section->uid]->zones[$move->zone->uid]->rings);
+            [$x, $y] = ZoneArea::roomiest($rings);
+            $marks[] = ['section' => $move->section->uid, 'x' => $x, 'y' => $y, 'number' => $number++, 'rings' => $rings];
             $minutes[$move->section->uid] = ($minutes[$move->section->uid] ?? 0) + $placed->minutes();
         }
 

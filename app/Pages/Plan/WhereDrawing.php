@@ -17,7 +17,8 @@ final class WhereDrawing
 
     /**
      * @param  array<string, list<list<array{float, float}>>>  $contours
-     * @param  list<array{section: string, x: float, y: float, number: int}>  $marks section coordinates
+     * @param  list<array{section: string, x: float, y: float, number: int, rings: list<list<array{float, float}>>}>  $marks where each
+     *     move is done and where its number stands, section coordinates
      * @param  array<string, int>  $minutes section uid → minutes
      */
     public static function of(Project $project, array $contours, array $marks, array $minutes): ?Svg
@@ -31,7 +32,13 @@ final class WhereDrawing
         $plan->draw($svg, $contours);
         $spots = [];
         foreach ($marks as $mark) {
-            [$x, $y] = $plan->at($project->section($mark['section']), $mark['x'], $mark['y']);
+            $section = $project->section($mark['section']);
+            $patch = array_map(
+                fn (array $ring): string => Svg::d(array_map(fn (array $p): array => $plan->at($section, ...$p), $ring), true),
+                $mark['rings'],
+            );
+            $svg->path('where-patch', implode('', $patch), ['fill-rule' => 'evenodd']);
+            [$x, $y] = $plan->at($section, $mark['x'], $mark['y']);
             $key = round($x).'|'.round($y);
             $spots[$key] = [...$spots[$key] ?? [$x, $y], $mark['number']];
         }

@@ -44,6 +44,23 @@
         <p>{{ ucfirst($coat['why']) }}.</p>
     </div>
 @endif
+@if ($coat['acts'] !== [])
+    <div class="blk">
+        <h3>In one go</h3>
+        <x-act :turns="$coat['acts']" />
+    </div>
+@endif
+@if ($coat['strips'] !== null)
+    <div class="blk">
+        <h3>{{ $coat['strips']['title'] }}</h3>
+        {!! $coat['strips']['drawing']->toHtml() !!}
+        <ol class="strip-areas">
+            @foreach ($coat['strips']['areas'] as $strip)
+                <li><b>{{ $strip['number'] }}</b> <x-figure :figure="$strip['area']" /> cm²</li>
+            @endforeach
+        </ol>
+    </div>
+@endif
 <div class="blk">
     <h3>{{ $coat['used'] ? 'Went in' : 'Goes in, waste included' }}</h3>
     <table class="take">
@@ -59,7 +76,7 @@
     @if ($coat['moves'] > 0)
         <p class="soft small">
             {{ $coat['minutes'] }} min of work in {{ $coat['moves'] }} {{ $coat['moves'] === 1 ? 'move' : 'moves' }}. <a class="link"
-                href="{{ route('library.show', [$layout, 'recipe' => $recipe->id]) }}">{{ $recipe->provenance->value === 'yours'
+                href="{{ route('library.show', [$layout, 'recipe' => $recipe->base()]) }}">{{ $recipe->provenance->value === 'yours'
                     ? 'Figures are yours' : 'Starting values' }}</a>
         </p>
     @endif
@@ -155,6 +172,9 @@
             mode="decimal"
         />
     </div>
+ @if ($coat['way'] !== null)
+        <x-way form="coat" name="way" :choice="$coat['way']" :none="$coat['prefers']" />
+    @endif
     <x-field form="coat" name="name" label="Its own name" :value="$state->coat->name" />
     @if (in_array($recipe->family->value, ['paint', 'cover', 'fibre', 'growth', 'plaster'], true))
         <div class="pair colour-pair">

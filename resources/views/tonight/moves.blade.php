@@ -22,6 +22,27 @@
                         </p>
                     </div>
                 </div>
+                @if ($steps !== [])
+                    <ol class="ticks">
+                        @foreach ($steps as $k => $step)
+                            <li @class(['into' => $step['wet'], 'ticked' => isset($current->ticks[$k])])>
+                                <form method="post" action="{{ route('moves.tick', [$layout, $current->uid]) }}">
+                                    @csrf
+                                    @seen
+                                    <input type="hidden" name="step" value="{{ $k }}"><button aria-pressed="{{
+                                        isset($current->ticks[$k]) ? 'true' : 'false' }}">
+                                        <i aria-hidden="true"></i><span>{{ $step['do'] }}
+                                            @if ($step['wet'])
+                                                <small>into the wet</small>
+                                            @endif</span
+                                        >
+                                        <b class="num">{{ isset($current->ticks[$k]) ? $words->clock($current->ticks[$k]) : '' }}</b>
+                                    </button>
+                                </form>
+                            </li>
+                        @endforeach
+                    </ol>
+                @endif
                 <ul class="amounts">
                     @foreach ($current->amounts as $amount)
                         @php([$shown, $unit] = $amount->words())
@@ -58,6 +79,12 @@
                     ><span class="wh"
                         >{{ $row['place'].($row['joined'] ? ', same pot' : '') }}</span
                     >
+                    @if (count($row['steps']) > 1)
+                        <details class="steps-of">
+                            <summary>{{ $row['stepWords'] }}</summary>
+                            <x-act :turns="[['waits' => '', 'steps' => $row['steps']]]" />
+                        </details>
+                    @endif
                     @if ($row['late'] !== null)
                         <span class="ca"><b>Its time is over.</b> {{ $row['late'] }}</span>
                     @endif

@@ -42,6 +42,17 @@
                 @endforeach
             </div>
         @endif
+        <h3>Loose material is held</h3>
+        @foreach ($ways as $family => $choice)
+            <x-way form="bench" :name="'ways[' . $family . ']'" :choice="$choice" none="as its recipe says" />
+        @endforeach
+        <x-choice
+            form="bench"
+            name="alcohol"
+            label="Alcohol in store"
+            :options="['99' => '99 %', '91' => '91 %', '70' => '70 %']"
+            :value="(string) $rules->alcohol"
+        />
         <h3>Dates of boards</h3>
         @foreach ($boards as $k => $board)
             <div class="pair due-pair">

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Coats;
+
+use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Coats\StepRelation;
+
+/** The steps of a coat as they are read at the bench: what is done at once, what goes into the wet, what waits. */
+final readonly class ActSteps
+{
+    private const WAITS = [
+        'touch_dry' => 'when it is set',
+        'next_coat' => 'when it is ready for more',
+        'dry_through' => 'when it is dry through',
+        'workable_until' => 'after it',
+    ];
+
+    /** @return list<array{do: string, wet: bool, wets: bool}> of one application; whether it goes into the wet, and wets itself */
+    public static function of(Recipe $recipe): array
+    {
+        $wet = false;
+        $out = [];
+        foreach ($recipe->steps as $step) {
+            $into = $wet && $step->after === StepRelation::IntoTheWet;
+            $out[] = ['do' => $step->action, 'wet' => $into, 'wets' => $step->wets()];
+            $wet = $into || $step->wets();
+        }
+
+        return $out;
+    }
+
+    /** @return list<array{waits: string, name: string, steps: list<array{do: string, wet: bool, wets: bool}>}> of a whole pass */
+    public static function all(Recipe $recipe): array
+    {
+        return array_map(
+            fn (Recipe $turn): array => [
+                'waits' => $turn === $recipe ? '' : self::waits($turn, $recipe),
+                'name' => $turn->name,
+                'steps' => self::of($turn),
+            ],
+            array_values(array_filter($recipe->turns(), fn (Recipe $turn): bool => $turn->steps !== [])),
+        );
+    }
+
+    private static function waits(Recipe $turn, Recipe $first): string
+    {
+        return $turn->window === null || ! is_float($turn->window->opens) || ! is_float($turn->window->closes)
+            ? self::WAITS[$turn->needsOf($first)->value]
+            : "{$turn->window->opens} to {$turn->window->closes} min after";
+    }
+
+    /** How many steps there are, and how many go into the wet. */
+    public static function words(Recipe $recipe): string
+    {
+        $steps = self::of($recipe);
+        $wet = count(array_filter($steps, fn (array $s): bool => $s['wet']));
+
+        return count($steps).(count($steps) === 1 ? ' step' : ' steps').($wet === 0 ? '' : ", {$wet} into the wet");
+    }
+}

@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Section;
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Plan\Countdown;
+use Illuminate\Support\Facades\DB;
+
+/** A coat as an act: how it is held, in which order it stands, what is ticked of it while it is laid. */
+final class ActTest extends FeatureCase
+{
+    public function test_a_coat_is_held_as_it_is_told_and_what_cannot_be_is_said_beside_it(): void
+    {
+        [$board, $zone] = $this->meadow();
+        $soil = $this->coat($board, 'sifted-soil');
+        $at = $this->at($board, "/zones/{$zone}/coats/{$soil->uid}");
+        $way = ['order' => 'flooded', 'wetting' => 'alcohol', 'strength' => '50 %', 'glue' => 'white', 'ratio' => '1 : 1'];
+        $this->patch($at, ['way' => $way])
+            ->assertRedirect()
+            ->assertSessionHasNoErrors();
+        $soil = $this->coat($board, 'sifted-soil');
+        $this->assertSame('flooded+alcohol-50+white-1-1', $soil->way);
+        $this->get($this->at($board, "/coats?zone={$zone}&coat={$soil->uid}"))
+            ->assertOk()
+            ->assertSee('Mist alcohol 50 % till it is soaked')
+            ->assertSee('into the wet')
+            ->assertSee('when it is ready for more');
+        foreach (
+            [
+                'white glue 0:0 is nothing' => ['order' => 'flooded', 'glue' => 'white', 'ratio' => '0:0'],
+                'cannot be read' => ['order' => 'flooded', 'glue' => 'white', 'ratio' => 'strong'],
+                'The strength of the alcohol' => ['order' => 'flooded', 'wetting' => 'alcohol', 'strength' => '5'],
+                'There is no way' => ['order' => 'thrown'],
+            ] as $says => $way
+        ) {
+            $this->from('/')->patch($at, ['way' => $way])->assertSessionHasErrors();
+            $this->assertStringContainsString($says, implode(' ', session('errors')->all()));
+        }
+        $this->assertSame('flooded+alcohol-50+white-1-1', $this->coat($board, 'sifted-soil')->way, 'nothing is lost');
+        $this->patch($at, ['mm' => '2'])->assertSessionHasNoErrors();
+        $this->assertSame('flooded+alcohol-50+white-1-1', $this->coat($board, 'sifted-soil')->way, 'another field leaves it alone');
+        $this->patch($at, ['way' => ['order' => '']]);
+        $this->assertNull($this->coat($board, 'sifted-soil')->way);
+    }
+
+    public function test_a_layout_prefers_a_way_and_its_alcohol_and_every_coat_without_its_own_follows(): void
+    {
+        [$board, $zone] = $this->meadow();
+        $layout = $this->layoutOf($board);
+        $cover = ['order' => 'flooded', 'wetting' => 'alcohol', 'glue' => 'acrylic'];
+        $ways = ['cover' => $cover, 'fibre' => ['order' => 'patches'], 'ballast' => ['order' => '']];
+        $this->patch("/layouts/{$layout->uid}/bench", ['ways' => $ways, 'alcohol' => '70'])->assertSessionHasNoErrors();
+        $soil = $this->coat($board, 'sifted-soil');
+        $this->assertSame('sifted-soil+flooded+alcohol-33+acrylic-1-3', $soil->recipe->id);
+        $this->assertContains('alcohol 70 %', $soil->recipe->materials());
+        $this->assertSame('fibre-2mm+patches+basing-1-0', $this->coat($board, 'fibre-2mm')->recipe->id);
+        $this->get("/layouts/{$layout->uid}/bench")->assertOk()->assertSee('Alcohol in store');
+        $this->patch("/layouts/{$layout->uid}/bench", ['order' => 'board']);
+        $this->assertContains('alcohol 70 %', $this->coat($board, 'sifted-soil')->recipe->materials(), 'what is not asked stays');
+        $this->from('/')
+            ->patch("/layouts/{$layout->uid}/bench", ['ways' => ['cover' => ['strength' => '80'] + $cover]])
+            ->assertSessionHasErrors();
+        // Whoever wants it otherwise says so on the coat.
+        $this->patch($this->at($board, "/zones/{$zone}/coats/{$soil->uid}"), ['way' => ['order' => 'lacquer']]);
+        $this->assertSame('sifted-soil+lacquer', $this->coat($board, 'sifted-soil')->recipe->id);
+    }
+
+    public function test_a_coat_goes_anywhere_on_its_zone_and_is_planned_there(): void
+    {
+        [$board, $zone] = $this->meadow();
+        $paint = $this->coat($board, 'earth-paint');
+        for ($k = 0; $k < 3; $k++) {
+            $this->patch($this->at($board, "/zones/{$zone}/coats/{$paint->uid}"), ['by' => 1])->assertSessionHasNoErrors();
+        }
+        $order = ['pulp-plaster-spreading', 'sifted-soil', 'fibre-2mm', 'fibre-4mm', 'earth-paint'];
+        $this->assertSame($order, array_map(fn (Coat $c): string => $c->recipe->id, $this->coats($board)));
+        $this->from('/')
+            ->patch($this->at($board, "/zones/{$zone}/coats/{$paint->uid}"), ['by' => 1])
+            ->assertSessionHasErrors(['coat' => 'Earth paint is the last of its zone already.']);
+        $this->post("/layouts/{$this->layoutOf($board)->uid}/undo");
+        $this->assertSame('earth-paint', $this->coats($board)[3]->recipe->id);
+        $this->get($this->at($board, "/coats?zone={$zone}"))->assertOk()->assertSee('Earth paint belongs under');
+    }
+
+    public function test_a_school_keeps_its_own_order_a_dark_base_under_dry_brushing(): void
+    {
+        [$board, $zone] = $this->meadow();
+        $this->post($this->at($board, "/zones/{$zone}/coats"), ['recipe' => 'school:rock-drybrush'])->assertSessionHasNoErrors();
+        $ids = array_map(fn (Coat $c): string => $c->recipe->id, $this->coats($board));
+        $this->assertSame(
+            ['pulp-plaster-spreading', 'earth-paint', 'earth-paint', 'dry-brushing', 'sifted-soil', 'fibre-2mm', 'fibre-4mm'],
+            $ids,
+        );
+    }
+
+    public function test_steps_are_ticked_and_the_clock_runs_from_what_was_wetted(): void
+    {
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $move = array_values(array_filter($this->plan($layout)->work->moves, fn ($m): bool => $m->recipe->id === 'stone-ballast'))[0];
+        $this->post("/layouts/{$layout->uid}/moves", ['move' => $move->id])->assertSessionHasNoErrors();
+        $laid = fn (): CoatApplication => array_values(
+            array_filter($this->works($layout)->laid, fn (CoatApplication $l): bool => $l->endedAt === null),
+        )[0];
+        $uid = $laid()->uid;
+        $until = fn (): array => array_column(Countdown::of($this->plan($layout)->work), 'at', 'kind');
+        $first = $until()['workable'];
+        $this->setClock('2026-10-14T17:41Z');
+        $this->post("/layouts/{$layout->uid}/moves/{$uid}/tick", ['step' => 0])->assertRedirect();
+        $this->assertArrayNotHasKey('workable', $until(), 'dry still');
+        $this->setClock('2026-10-14T17:46Z');
+        // A test keeps a route’s controller, and with it the clock of before.
+        app('router')->getRoutes()->getByName('moves.tick')?->flushController();
+        $this->post("/layouts/{$layout->uid}/moves/{$uid}/tick", ['step' => 1]);
+        $this->assertEqualsWithDelta($first + 15, $until()['workable'], 5, 'to the five minutes of the air');
+        $this->get("/layouts/{$layout->uid}/tonight")
+            ->assertOk()
+            ->assertSeeInOrder(['Spread ballast, clear of sleepers and webs', '19:41', 'Mist with wet water', '19:46', 'Drip in white glue', 'into the wet']);
+        $this->post("/layouts/{$layout->uid}/moves/{$uid}/tick", ['step' => 2]);
+        $this->assertArrayNotHasKey('workable', $until(), 'all is in');
+        $this->post("/layouts/{$layout->uid}/moves/{$uid}/tick", ['step' => 2]);
+        $this->assertSame([0, 1], array_keys($laid()->ticks), 'a second touch takes it back');
+        $this->from('/')->post("/layouts/{$layout->uid}/moves/{$uid}/tick", ['step' => 7])->assertSessionHasErrors('ticks');
+        $this->post("/layouts/{$layout->uid}/moves/{$uid}/done")->assertSessionHasNoErrors();
+        $this->from('/')->post("/layouts/{$layout->uid}/moves/{$uid}/tick", ['step' => 2])->assertSessionHasErrors('move');
+    }
+
+    public function test_a_layout_of_before_is_brought_into_its_order_and_can_be_turned_back(): void
+    {
+        [$board, $zone] = $this->meadow();
+        $layout = $this->layoutOf($board);
+        $rows = DB::table('coats')->orderBy('position')->get();
+        // As they stood before: fibre first, glue a coat of its own under the turf.
+        foreach (['fibre-2mm', 'white-glue-neat', 'fine-turf', 'earth-paint', 'scatter-in-paint'] as $k => $recipe) {
+            $data = json_encode(['recipe' => $recipe, 'zone' => $zone] + (array) json_decode($rows[$k]->data, true));
+            DB::table('coats')->where('id', $rows[$k]->id)->update(['data' => $data]);
+        }
+        $old = DB::table('coats')->orderBy('position')->pluck('data')->all();
+        (require database_path('migrations/2026_11_28_000015_make_coats_acts.php'))->up();
+        $this->assertSame(
+            ['earth-paint', 'fine-turf+bed-first+water+white-1-3', 'fine-turf+paint', 'fibre-2mm'],
+            array_map(fn (Coat $c): string => $c->recipe->id, $this->coats($board)),
+        );
+        $this->followingRedirects()->post("/layouts/{$layout->uid}/undo")->assertSee('Coats put into the order');
+        $this->assertSame($old, DB::table('coats')->orderBy('position')->pluck('data')->all());
+        $this->post("/layouts/{$layout->uid}/redo");
+        $this->assertCount(4, $this->coats($board));
+        $steps = DB::table('revisions')->count();
+        (require database_path('migrations/2026_11_28_000015_make_coats_acts.php'))->up();
+        $this->assertSame($steps, DB::table('revisions')->count(), 'what is in order stays');
+    }
+
+    /** @return array{Section, string} a board with a meadow on it, and its zone */
+    private function meadow(): array
+    {
+        $board = $this->board();
+        $this->post($this->at($board, '/zones'), ['name' => 'Meadow', 'build_up' => 'meadow']);
+
+        return [$board, $this->works($this->layoutOf($board))->zones[0]->uid];
+    }
+
+    /** @return list<Coat> */
+    private function coats(Section $board): array
+    {
+        $works = $this->works($this->layoutOf($board));
+
+        return $works->coatsOf($works->zones[0]->uid);
+    }
+
+    private function coat(Section $board, string $recipe): Coat
+    {
+        return array_values(array_filter($this->coats($board), fn (Coat $c): bool => $c->recipe->base() === $recipe))[0];
+    }
+}
