@@ -51,7 +51,7 @@ final class BenchPlanChecker
                 if ($load[$minute] > $hands) {
                     $faults[] = "too many hands at {$minute}";
                 }
-                foreach ($placed->move->coat->recipe->tools as $tool) {
+                foreach ($placed->move->recipe->tools as $tool) {
                     $tools[$minute][$tool] = ($tools[$minute][$tool] ?? 0) + 1;
                     if ($tools[$minute][$tool] > $plan->work->rules()->tools($tool)) {
                         $faults[] = "the {$tool} twice at {$minute}";
@@ -60,13 +60,13 @@ final class BenchPlanChecker
             }
         }
         foreach ($plan->moves as $spark) {
-            foreach (in_array(Hazard::Sparks, $spark->move->coat->recipe->hazards, true) ? $plan->moves : [] as $mist) {
+            foreach (in_array(Hazard::Sparks, $spark->move->recipe->hazards, true) ? $plan->moves : [] as $mist) {
                 $sameRoom =
                     $plan->work->project->works->room($spark->move->section)->uid ===
                     $plan->work->project->works->room($mist->move->section)->uid;
                 if (
                     $sameRoom &&
-                    in_array(Hazard::Vapour, $mist->move->coat->recipe->hazards, true) &&
+                    in_array(Hazard::Vapour, $mist->move->recipe->hazards, true) &&
                     $spark->start < $mist->end + 30 &&
                     $spark->end > $mist->start
                 ) {
@@ -76,13 +76,13 @@ final class BenchPlanChecker
         }
         $ends = array_column(array_map(fn (PlacedMove $p): array => [$p->move->id, $p->end], $plan->moves), 1, 0);
         foreach ($plan->moves as $placed) {
-            foreach ($placed->move->coat->recipe->tools as $tool) {
+            foreach ($placed->move->recipe->tools as $tool) {
                 $kept = array_filter(
                     $plan->moves,
                     fn (PlacedMove $p): bool => $p !== $placed &&
-                        isset($p->move->coat->recipe->holds[$tool]) &&
+                        isset($p->move->recipe->holds[$tool]) &&
                         $p->start <= $placed->start &&
-                        ! self::isReadyAfter($plan, $p, Milestone::from($p->move->coat->recipe->holds[$tool]), $placed->start),
+                        ! self::isReadyAfter($plan, $p, Milestone::from($p->move->recipe->holds[$tool]), $placed->start),
                 );
                 if (count($kept) >= $plan->work->rules()->tools($tool)) {
                     $faults[] = "the {$tool} is kept when {$placed->move->title()} begins";
@@ -96,7 +96,7 @@ final class BenchPlanChecker
                     continue;
                 }
                 $end = $under instanceof CoatApplication ? (int) $under->endedAt : $ends[$under->id];
-                $recipe = $under instanceof CoatApplication ? $under->recipe : $under->coat->recipe;
+                $recipe = $under instanceof CoatApplication ? $under->recipe : $under->recipe;
                 $mm = $under instanceof CoatApplication ? $under->mm : $under->coat->mm;
                 $room = $plan->work->project->works->room($placed->move->section);
                 if ($base->window !== null) {
@@ -147,12 +147,12 @@ final class BenchPlanChecker
         $joined = array_filter(
             $plan->moves,
             fn (PlacedMove $p): bool => $p->end === $placed->start &&
-                $p->move->coat->recipe->id === $placed->move->coat->recipe->id &&
+                $p->move->recipe->id === $placed->move->recipe->id &&
                 $p->move->section === $placed->move->section,
         );
 
         return $minutes === $placed->move->minutes ||
-            ($joined !== [] && $minutes === $placed->move->minutes - (int) $placed->move->coat->recipe->labour->setUp);
+            ($joined !== [] && $minutes === $placed->move->minutes - (int) $placed->move->recipe->labour->setUp);
     }
 
     /** How much longer than usual a wait is taken to be, so sure as this plan has to be. */
@@ -163,7 +163,7 @@ final class BenchPlanChecker
 
     private static function isReadyAfter(BenchPlan $plan, PlacedMove $placed, Milestone $milestone, int $start): bool
     {
-        $cure = $placed->move->coat->recipe->cure;
+        $cure = $placed->move->recipe->cure;
 
         return $placed->end <= $start &&
             self::isReady(

@@ -9,7 +9,8 @@ namespace IdleRidge\Core\Coats;
  * *seals* shuts in what is below · *pour* stands deep · *wash* runs thin · *sand* is sanded · *mask*, *unmask* · *alcohol* gives
  * flammable vapour · *loose* lies until it is glued · *keys* gives a hold · *cloth* comes in pieces that overlap · *card*, *stack*,
  * *castings*, *quick*, *sticks*, *joint*, *contact* name methods ·
- * *backdrop*, *trees*, *posts*, *wires* what stands · *rails* cleans them, *run* tries them · *sprayed* fibre is held by spray.
+ * *backdrop*, *trees*, *posts*, *wires* what stands · *rails* cleans them, *run* tries them · *sprayed* fibre is held by spray ·
+ * *mist* of paint drifts.
  */
 enum RecipeTrait: string
 {
@@ -68,4 +69,6 @@ enum RecipeTrait: string
     case Posts = 'posts';
 
     case Sprayed = 'sprayed';
+
+    case Mist = 'mist';
 }

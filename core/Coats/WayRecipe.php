@@ -20,6 +20,9 @@ final class WayRecipe
 
     private const POROUS_BASE = 100.0;
 
+    /** Spray holds on what is touch-dry: lengths follow one another in a day. */
+    private const SPRAYED_NEEDS = ['fibre' => 'touch_dry'];
+
     /** What nothing is known of that cures: it is done when it is done, minutes. */
     private const DONE_MINUTES = 1.0;
 
@@ -86,7 +89,7 @@ final class WayRecipe
                 ...array_merge(...array_map(fn (Recipe $r): array => $r->cautions, $holds)),
                 ...$wetting->cautions ?? [],
             ]),
-            $order->as === null ? $m->needs : [],
+            $order->as === null ? $m->needs : ($m->family === Family::Fibre ? self::SPRAYED_NEEDS : []),
             $m->coversWhite || $order->coversWhite,
             $m->angleOfReposeDeg,
             $m->check,

@@ -318,7 +318,7 @@ final class RecipeFile
             'phi' => $p->phi,
             'base' => $p->base,
             'bulk' => $p->bulk,
-        ] + ($p->loose ? ['loose' => true] : []);
+        ] + ($p->loose || self::isLoose($p->of) ? ['loose' => $p->loose] : []);
     }
 
     /** @return array<string, mixed> */

@@ -433,9 +433,10 @@ final class BenchWork
         $own = $works->coatsOf($move->zone->uid);
         $place = array_search($move->coat->uid, array_column($own, 'uid'), true);
         foreach (array_reverse(array_slice($own, 0, (int) $place)) as $coat) {
-            $nearest = $nearest && ($last === null || $this->window($coat, $coat->applications(), $last, 1) !== null);
-            if ($nearest || $move->recipe->needsOf($coat->recipe) === Milestone::DryThrough) {
-                array_push($out, ...$this->whole($coat, null));
+            $nearest = $nearest && ($last === null || $this->followed($coat, $last, 1) !== null);
+            $asks = array_filter($coat->recipe->turns(), fn (Recipe $r): bool => $move->recipe->needsOf($r) === Milestone::DryThrough);
+            if ($nearest || $asks !== []) {
+                array_push($out, ...$this->whole($coat, null, $this->followed($coat, $move->coat, $move->pass)));
             }
             $last = $coat;
         }
@@ -453,10 +454,27 @@ final class BenchWork
         return $out;
     }
 
-    /** @return list<array{Coat, int, ZoneOverlap|null}> all of the last pass of a coat: its wet part cures on while the rest is done */
-    private function whole(Coat $coat, ?ZoneOverlap $overlap): array
+    /**
+     * All of the last pass of a coat: its wet part cures on while the rest is done. What comes within a while of one of its
+     * applications does not wait for those after that.
+     *
+     * @return list<array{Coat, int, ZoneOverlap|null}>
+     */
+    private function whole(Coat $coat, ?ZoneOverlap $overlap, ?int $within = null): array
     {
-        return array_map(fn (int $pass): array => [$coat, $pass, $overlap], $coat->upTo($coat->applications()));
+        return array_map(fn (int $pass): array => [$coat, $pass, $overlap], $coat->upTo($within ?? $coat->applications()));
+    }
+
+    /** The last application of a coat that another has to follow within a while; null where there is none. */
+    private function followed(Coat $lower, Coat $upper, int $over): ?int
+    {
+        foreach (array_reverse($lower->upTo($lower->applications())) as $under) {
+            if ($this->window($lower, $under, $upper, $over) !== null) {
+                return $under;
+            }
+        }
+
+        return null;
     }
 
     /** Where coats of zones beside each other run out over their edges, the one lies on the other there. */

@@ -6,6 +6,7 @@ use IdleRidge\Core\Interchange\OldCoats;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Psr\Clock\ClockInterface;
 
 return new class extends Migration
 {
@@ -32,7 +33,7 @@ return new class extends Migration
                     'kind' => 'edit',
                     'sentence' => 'Coats put into the order in which they are laid',
                     'changes' => json_encode($changes, JSON_THROW_ON_ERROR),
-                    'made_at' => now()->format('Y-m-d H:i:s'),
+                    'made_at' => app(ClockInterface::class)->now()->format('Y-m-d H:i:s'),
                 ]);
             }
         }

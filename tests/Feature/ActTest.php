@@ -118,7 +118,7 @@ final class ActTest extends FeatureCase
         $this->assertEqualsWithDelta($first + 15, $until()['workable'], 5, 'to the five minutes of the air');
         $this->get("/layouts/{$layout->uid}/tonight")
             ->assertOk()
-            ->assertSeeInOrder(['Spread ballast, clear of sleepers and webs', '19:41', 'Mist with wet water', '19:46', 'Drip in white glue', 'into the wet']);
+            ->assertSeeInOrder(['Spread ballast, clear of', '19:41', 'Mist with wet water', '19:46', 'Drip in white glue', 'into the wet']);
         $this->post("/layouts/{$layout->uid}/moves/{$uid}/tick", ['step' => 2]);
         $this->assertArrayNotHasKey('workable', $until(), 'all is in');
         $this->post("/layouts/{$layout->uid}/moves/{$uid}/tick", ['step' => 2]);
