@@ -23,6 +23,11 @@ final readonly class AreaProfile
         return array_sum($this->amounts);
     }
 
+    public function times(float $factor): self
+    {
+        return new self($this->lines, array_map(fn (float $amount): float => $amount * $factor, $this->amounts));
+    }
+
     public function between(float $from, float $to): float
     {
         $sum = 0.0;

@@ -18,6 +18,11 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class Zone
 {
+    public const EDGES = ['front', 'back', 'left', 'right'];
+
+    /** How far a backdrop reaches over the board it stands along, in its plan, mm. */
+    private const BACKDROP_MM = 4.0;
+
     public string $name;
 
     /** @var list<array{float, float}>|null layout coordinates, counter-clockwise */
@@ -45,6 +50,7 @@ final readonly class Zone
      * @param  list<string>  $also
      * @param  list<array{float, float, float}>|null  $crowns middles, layout coordinates, and diameters
      * @param  string|null  $made formation or bank
+     * @param  array{edge: string, height: float}|null  $backdrop a board that stands along an edge, and how high, mm: no land
      *
      * @throws InvalidValue
      */
@@ -64,6 +70,7 @@ final readonly class Zone
         array $also = [],
         public ?array $crowns = null,
         public ?string $made = null,
+        public ?array $backdrop = null,
     ) {
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new InvalidValue('A zone needs a name of 1 to 80 characters.', 'name');
@@ -115,6 +122,15 @@ final readonly class Zone
                 InvalidValue::unlessBetween($wide, 2.0, 600.0, 'The crown', 'mm', 'crowns');
             }
         }
+        if ($backdrop !== null) {
+            if (! in_array($backdrop['edge'], self::EDGES, true)) {
+                throw new InvalidValue('A backdrop stands along the front, the back, the left or the right.', 'backdrop/edge');
+            }
+            InvalidValue::unlessBetween($backdrop['height'], 10.0, 3000.0, 'The height of the backdrop', 'mm', 'backdrop/height');
+            if ($outline !== null || $this->isRuled() || [...$without, ...$within, ...$also] !== []) {
+                throw new InvalidValue('A backdrop stands along its edge, and goes by nothing else.', 'backdrop/edge');
+            }
+        }
         foreach (['without' => $without, 'within' => $within, 'also' => $also] as $key => $uids) {
             if (in_array($uid, $uids, true)) {
                 throw new InvalidValue('A zone cannot go by itself.', $key);
@@ -131,13 +147,13 @@ final readonly class Zone
     /** Whether its outline alone says what it is. */
     public function isDrawn(): bool
     {
-        return $this->outline !== null && ! $this->isRuled();
+        return $this->outline !== null && ! $this->isRuled() && $this->goesBy() === [];
     }
 
     /** Whether it is the board with nothing taken from it. */
     public function isWhole(): bool
     {
-        return $this->outline === null && ! $this->isRuled();
+        return $this->outline === null && $this->backdrop === null && ! $this->isRuled() && $this->goesBy() === [];
     }
 
     private function isRuled(): bool
@@ -148,8 +164,29 @@ final readonly class Zone
             $this->damp !== null ||
             $this->aspect !== null ||
             $this->crowns !== null ||
-            $this->made !== null ||
-            $this->goesBy() !== [];
+            $this->made !== null;
+    }
+
+    /** @return list<array{float, float}> where a backdrop stands in the plan of its board */
+    public function standsOn(float $width, float $depth): array
+    {
+        $wide = self::BACKDROP_MM;
+        [$x1, $y1, $x2, $y2] = match ($this->backdrop['edge'] ?? '') {
+            'front' => [0.0, 0.0, $width, $wide],
+            'left' => [0.0, 0.0, $wide, $depth],
+            'right' => [$width - $wide, 0.0, $width, $depth],
+            default => [0.0, $depth - $wide, $width, $depth],
+        };
+
+        return [[$x1, $y1], [$x2, $y1], [$x2, $y2], [$x1, $y2]];
+    }
+
+    /** The face of a backdrop on a board, mm². */
+    public function faceOn(float $width, float $depth): float
+    {
+        $long = in_array($this->backdrop['edge'] ?? '', ['left', 'right'], true) ? $depth : $width;
+
+        return $long * ($this->backdrop['height'] ?? 0.0);
     }
 
     /** @return list<string> uids of zones that it goes by */
@@ -178,7 +215,7 @@ final readonly class Zone
      */
     public function sentence(array $names, float $base = 0.0): string
     {
-        $parts = [];
+        $parts = $this->backdrop === null ? [] : ["backdrop along the {$this->backdrop['edge']}, {$this->backdrop['height']} mm high"];
         if ($this->outline !== null) {
             $parts[] = 'as drawn';
         }

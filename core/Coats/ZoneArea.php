@@ -35,6 +35,21 @@ final readonly class ZoneArea
     ) {
     }
 
+    /** The same on a face that stands over it, so many times as large: no slope, no track. */
+    public function asFace(float $times): self
+    {
+        return new self(
+            $this->rings,
+            $this->plan,
+            $this->surface * $times,
+            $this->height,
+            [90 => $this->surface * $times],
+            $this->acrossX->times($times),
+            $this->acrossY->times($times),
+            $this->trackX->times(0.0),
+        );
+    }
+
     /** @return array{float, float} a place for a mark */
     public function middle(): array
     {

@@ -22,6 +22,11 @@ final readonly class ZoneOverlap
         return new self(0.0, $anywhere, $anywhere);
     }
 
+    public static function none(): self
+    {
+        return new self(0.0, new AreaProfile([0.0, 1.0], []), new AreaProfile([0.0, 1.0], []));
+    }
+
     /** Of zones of which nothing comes onto the other, but one has to be done first: wherever both are. */
     public static function apart(): self
     {

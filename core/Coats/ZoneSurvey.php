@@ -123,7 +123,19 @@ final class ZoneSurvey
     {
         $rings = $this->rings($this->zones[$uid]);
 
-        return $this->measure($rings, $this->cover($uid, $rings));
+        return $this->upright($this->zones[$uid], $this->measure($rings, $this->cover($uid, $rings)));
+    }
+
+    /** What was measured of the strip that a backdrop stands on, as it is on its face. */
+    private function upright(Zone $zone, ZoneArea $area): ZoneArea
+    {
+        if ($zone->backdrop === null) {
+            return $area;
+        }
+        $rings = $this->rings($zone);
+        $whole = $this->measure($rings, $this->cover($zone->uid, $rings))->surface;
+
+        return $area->asFace($zone->faceOn($this->width, $this->depth) / max(1.0, $whole));
     }
 
     /**
@@ -146,7 +158,7 @@ final class ZoneSurvey
             }
         }
 
-        return $this->measure($rings, $cover, array_merge(...$patches));
+        return $this->upright($this->zones[$uid], $this->measure($rings, $cover, array_merge(...$patches)));
     }
 
     /** True surface of the board on which no zone lies, mm². */
@@ -154,7 +166,7 @@ final class ZoneSurvey
     {
         $sums = [];
         foreach ($this->zones as $uid => $zone) {
-            foreach ($this->cover($uid, $this->rings($zone)) as $cell => $share) {
+            foreach ($zone->backdrop !== null ? [] : $this->cover($uid, $this->rings($zone)) as $cell => $share) {
                 $sums[$cell] = ($sums[$cell] ?? 0.0) + $share;
             }
         }
@@ -170,6 +182,9 @@ final class ZoneSurvey
     /** Where only one zone has its edge in a cell the overlap is what the other covers; where both have, points are looked at. */
     public function overlap(string $a, string $b): ZoneOverlap
     {
+        if ($this->zones[$a]->backdrop !== null || $this->zones[$b]->backdrop !== null) {
+            return ZoneOverlap::none();
+        }
         $both = [];
         [$one, $two] = [$this->rings($this->zones[$a]), $this->rings($this->zones[$b])];
         $other = $this->cover($b, $two);
@@ -228,6 +243,9 @@ final class ZoneSurvey
     /** @return list<list<array{float, float}>> */
     private function outlined(Zone $zone): array
     {
+        if ($zone->backdrop !== null) {
+            return [$zone->standsOn($this->width, $this->depth)];
+        }
         if ($zone->isDrawn()) {
             return $this->onBoard([(array) $zone->outlineOn($this->placement)]);
         }

@@ -54,6 +54,7 @@ final class WorksFile
                 }, $r->records('crowns'))
                 : null,
             made: $r->has('made') ? $r->text('made') : null,
+            backdrop: $r->has('backdrop') ? self::backdrop($r->record('backdrop')) : null,
             extra: $r->extra(),
         );
     }
@@ -70,6 +71,15 @@ final class WorksFile
         return $library
             ->with(OwnRecipe::recipes($own))
             ->preferring($bench->ways, $bench->alcohol);
+    }
+
+    /** @return array{edge: string, height: float} */
+    private static function backdrop(Record $r): array
+    {
+        $backdrop = ['edge' => $r->text('edge'), 'height' => $r->number('height_mm')];
+        $r->close();
+
+        return $backdrop;
     }
 
     public static function coat(Record $r, string $uid, Library $library): Coat
@@ -290,6 +300,7 @@ final class WorksFile
             ($z->within === [] ? [] : ['within' => $z->within]) +
             ($z->also === [] ? [] : ['also' => $z->also]) +
             ($z->made === null ? [] : ['made' => $z->made]) +
+            ($z->backdrop === null ? [] : ['backdrop' => ['edge' => $z->backdrop['edge'], 'height_mm' => $z->backdrop['height']]]) +
             ($z->crowns === null
                 ? []
                 : ['crowns' => array_map(fn (array $c): array => ['x_mm' => $c[0], 'y_mm' => $c[1], 'wide_mm' => $c[2]], $z->crowns)]) +

@@ -100,6 +100,8 @@ final readonly class Works
             foreach ($zone->goesBy() as $uid) {
                 if (! isset($zones[$uid]) || $zones[$uid]->section !== $zone->section) {
                     $faults[] = new InvalidValue("“{$zone->name}” goes by a zone that is not on its section.", "/zones/{$k}/without");
+                } elseif ($zones[$uid]->backdrop !== null) {
+                    $faults[] = new InvalidValue("“{$zones[$uid]->name}” is a backdrop and no land to go by.", "/zones/{$k}/without");
                 } elseif ($this->leavesOut($zones, $uid, $zone->uid)) {
                     $faults[] = new InvalidValue("“{$zone->name}” and “{$zones[$uid]->name}” go by each other.", "/zones/{$k}/without");
                 }

@@ -31,6 +31,7 @@ use IdleRidge\Core\Rulebook\Land\TunnelHolds;
 use IdleRidge\Core\Rulebook\Land\TurnoutsKeepClear;
 use IdleRidge\Core\Rulebook\Land\WallNeeded;
 use IdleRidge\Core\Rulebook\Work\AreaTooLarge;
+use IdleRidge\Core\Rulebook\Work\BackdropAtEdge;
 use IdleRidge\Core\Rulebook\Work\BallastBeforeWires;
 use IdleRidge\Core\Rulebook\Work\BallastBelowSleeperTop;
 use IdleRidge\Core\Rulebook\Work\BaseBeforeCover;
@@ -140,6 +141,7 @@ final class Rulebook
             new TestRun(),
             new FlangewaysProven(),
             new ThinUnderCrowns(),
+            new BackdropAtEdge(),
             new HotMeltTooLarge(),
         ];
     }

@@ -122,6 +122,11 @@ final readonly class SaveZone
         $damp = $typed->text('damp') === '' ? null : $typed->number('damp') / 100.0;
         $aspect = $typed->text('aspect') === '' ? null : $typed->text('aspect');
         $made = $typed->text('made') ?: null;
+        $backdrop = null;
+        if ($typed->text('backdrop') !== '') {
+            $high = $typed->length('backdrop_height', $old->backdrop['height'] ?? null);
+            $backdrop = ['edge' => $typed->text('backdrop'), 'height' => $high];
+        }
         $crowns = $this->crowns($typed, $section);
         [$without, $within, $also] = array_map(
             fn (string $key): array => array_values(array_filter(array_map('strval', array_filter($typed->list($key), 'is_scalar')))),
@@ -145,6 +150,7 @@ final readonly class SaveZone
                 $also,
                 $crowns,
                 $made,
+                $backdrop,
             ),
         );
     }

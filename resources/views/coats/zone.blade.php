@@ -103,6 +103,22 @@
         :options="['' => 'anywhere', 'formation' => 'the formation', 'bank' => 'banks and cuttings']"
         :value="$edited->made ?? ''"
     />
+    <div class="pair">
+        <x-choice
+            :form="$form"
+            name="backdrop"
+            label="Or a backdrop along"
+            :options="['' => 'none', 'back' => 'the back', 'left' => 'the left', 'right' => 'the right', 'front' => 'the front']"
+            :value="$edited->backdrop['edge'] ?? ''"
+        /><x-field
+            :form="$form"
+            name="backdrop_height"
+            at="backdrop/height"
+            label="so high"
+            :unit="$in"
+            :value="$edited?->backdrop ? Length::field($edited->backdrop['height'], $units) : ''"
+        />
+    </div>
     <x-field
         :form="$form"
         name="crowns"
