@@ -168,6 +168,7 @@ Route::prefix('layouts/{layout}')
             Route::post('/zones/{zone}/coats', [CoatController::class, 'store'])->name('coats.store');
             Route::patch('/zones/{zone}/coats/{coat}', [CoatController::class, 'update'])->name('coats.update');
             Route::delete('/zones/{zone}/coats/{coat}', [CoatController::class, 'destroy'])->name('coats.destroy');
+            Route::post('/zones/{zone}/coats/{coat}/strip', [CoatController::class, 'strip'])->name('coats.strip');
             Route::get('/land/at', [LandController::class, 'at'])
                 ->name('land.at')
                 ->withoutMiddleware($withoutSession);

@@ -18,6 +18,7 @@ use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\BenchFile;
 use IdleRidge\Core\Interchange\Record as Values;
+use IdleRidge\Core\Interchange\RoomFile;
 use IdleRidge\Core\Interchange\StockFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Land\Spot;
@@ -137,11 +138,13 @@ final class ProjectLoader
         $own = $all($layout->recipes(), WorksFile::recipe(...));
         $library = WorksFile::library($this->library, $own, self::bench($layout) ?? new BenchRules());
 
+        $begun = Works::apart($all($layout->applications(), WorksFile::laid(...)));
+
         return new Works(
             $all($layout->zones(), WorksFile::zone(...)),
             $all($layout->coats(), fn (Values $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)),
-            $all($layout->applications(), WorksFile::laid(...)),
-            $all($layout->rooms(), WorksFile::room(...)),
+            $begun['laid'],
+            $all($layout->rooms(), RoomFile::read(...)),
             $all($layout->benchSessions(), WorksFile::benchTime(...)),
             $all($layout->journalEntries(), WorksFile::entry(...)),
             new Store($all($layout->lots(), StockFile::lot(...)), $all($layout->movements(), StockFile::movement(...))),
@@ -149,6 +152,7 @@ final class ProjectLoader
             $all($layout->colours(), WorksFile::colour(...)),
             RoomReadings::logs($layout, intdiv($this->clock->now()->getTimestamp(), 60)),
             $all($layout->prices(), StockFile::price(...)),
+            $begun['stripped'],
         );
     }
 

@@ -25,6 +25,7 @@ final readonly class CoatApplication
      * @param  list<array{at: int, what: string, of: string}>  $seen *still wet* or *dry*, when, and of which milestone
      * @param  array<string, mixed>  $extra
      * @param  array<int, int>  $ticks step of the recipe that is done → when
+     * @param  int|null  $strippedAt when it was taken off again: then it lies there no longer
      *
      * @throws InvalidValue
      */
@@ -47,6 +48,7 @@ final readonly class CoatApplication
         public array $seen = [],
         public array $extra = [],
         public array $ticks = [],
+        public ?int $strippedAt = null,
     ) {
         InvalidValue::unlessBetween($mm, 0.01, 200.0, 'The thickness', 'mm', 'mm');
         InvalidValue::unlessBetween($area, 0.0, 1e8, 'The area', 'mm²', 'area_mm2');
@@ -54,6 +56,9 @@ final readonly class CoatApplication
         InvalidValue::unlessBetween($pass, 1, self::MAX_PASSES, 'The pass', '', 'pass');
         if ($endedAt !== null && $endedAt < $startedAt) {
             throw new InvalidValue('It ends before it begins.', 'ended_at');
+        }
+        if ($strippedAt !== null && ($endedAt === null || $strippedAt < $endedAt)) {
+            throw new InvalidValue('It is taken off after it was laid.', 'stripped_at');
         }
         foreach ($ticks as $step => $at) {
             if (! isset($recipe->steps[$step]) || $at < $startedAt) {
@@ -68,6 +73,12 @@ final readonly class CoatApplication
                 throw new InvalidValue('What was looked for is a milestone.', "seen/{$k}/of");
             }
         }
+    }
+
+    /** The same with some of its values changed, by the names of the constructor. */
+    public function but(mixed ...$changed): self
+    {
+        return new self(...$changed + get_object_vars($this));
     }
 
     /**

@@ -7,9 +7,6 @@ namespace IdleRidge\Core\Coats;
 /** The plaster that a section's coats put on its foam: how thick it is where it lies, over what, and what it weighs dry; mm, mm², kg. */
 final readonly class PlasterLayer
 {
-    /** What gypsum binds of water as it sets, of its own weight: CaSO4·½H2O to CaSO4·2H2O, 27.0 / 145.1. */
-    private const BOUND_WATER_SHARE = 0.186;
-
     private function __construct(public float $mm, public float $area, public float $dry)
     {
     }
@@ -43,7 +40,7 @@ final readonly class PlasterLayer
         $sum = 0.0;
         foreach ($recipe->parts as $part) {
             $powder = $part->unit === 'g' && $part->isLayer() ? $part->amounts(0.0, 1000.0)[0]['amount'] : 0.0;
-            $sum += $powder * (1.0 + self::BOUND_WATER_SHARE);
+            $sum += $powder * (1.0 + Consistency::BOUND_WATER_SHARE);
         }
 
         return $sum;

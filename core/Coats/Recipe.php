@@ -194,6 +194,12 @@ final readonly class Recipe
                 ($this->family === Family::Fibre && $below->family === Family::Fibre && ! $this->is(RecipeTrait::Sprayed)));
     }
 
+    /** The same with some of its values changed, by the names of the constructor. */
+    public function but(mixed ...$changed): self
+    {
+        return new self(...$changed + array_diff_key(get_object_vars($this), ['id' => true]));
+    }
+
     /** @return list<string> that it takes */
     public function materials(): array
     {

@@ -91,11 +91,13 @@ final class RidgeReader
         $library =
             $this->try(fn (): Library => WorksFile::library($this->library, $own, $bench ?? new BenchRules())) ?? $this->library;
 
+        $begun = Works::apart($all('laid', WorksFile::laid(...)));
+
         return new Works(
             $all('zones', WorksFile::zone(...)),
             $all('coats', fn (Record $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)),
-            $all('laid', WorksFile::laid(...)),
-            $all('rooms', WorksFile::room(...)),
+            $begun['laid'],
+            $all('rooms', RoomFile::read(...)),
             $all('times', WorksFile::benchTime(...)),
             $all('journal', WorksFile::entry(...)),
             new Store($all('lots', StockFile::lot(...)), $all('movements', StockFile::movement(...))),
@@ -103,6 +105,7 @@ final class RidgeReader
             $all('colours', WorksFile::colour(...)),
             array_column($this->each($root, 'air', BenchFile::log(...)), 1, 0),
             $all('prices', StockFile::price(...)),
+            $begun['stripped'],
         );
     }
 

@@ -13,13 +13,12 @@ use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Zone;
-use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\JournalEntry;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
 
-/** Zones, coats, laid work, rooms, bench times and journal as they stand in a layout's file; moments are ISO 8601 in UTC. */
+/** Zones, coats, laid work, bench times and journal as they stand in a layout's file; moments are ISO 8601 in UTC. */
 final class WorksFile
 {
     public static function zone(Record $r, string $uid): Zone
@@ -115,7 +114,9 @@ final class WorksFile
         $recipe = RecipeFile::recipe($inner);
         $inner->close();
 
-        return new OwnRecipe($uid, $recipe, $r->extra());
+        $note = $r->text('note', '');
+
+        return $r->within(fn (): OwnRecipe => new OwnRecipe($uid, $recipe, $r->extra(), $note));
     }
 
     public static function colour(Record $r, string $uid): Colour
@@ -158,6 +159,7 @@ final class WorksFile
             $t->close();
         }
         $recipe = $r->record('recipe');
+        $strippedAt = $r->has('stripped_at') ? self::moment($r, 'stripped_at') : null;
 
         return new CoatApplication(
             $uid,
@@ -178,41 +180,8 @@ final class WorksFile
             $seen,
             $r->extra(),
             $ticks,
+            $strippedAt,
         );
-    }
-
-    public static function room(Record $r, string $uid): Room
-    {
-        $name = $r->text('name');
-        [$volume, $changes, $logger] = [$r->number('volume_m3', 30.0), $r->number('air_changes', 0.5), $r->text('logger', '')];
-        $set = fn (Record $one, bool $own): Room => Room::of(
-            $uid,
-            $name,
-            $one->number('day_c'),
-            $one->number('night_c'),
-            $one->number('day_rh'),
-            $one->number('night_rh'),
-            $one->number('airflow'),
-            self::clock($one, 'day_from'),
-            self::clock($one, 'day_to'),
-            $own ? $one->extra() : [],
-            $volume,
-            $changes,
-            $logger,
-        );
-        $was = $since = null;
-        foreach ($r->has('before') ? $r->records('before') : [] as $one) {
-            $until = self::moment($one, 'until');
-            if ($since !== null && $until <= $since) {
-                throw new InvalidValue('Earlier settings stand in order.', $one->at('until'));
-            }
-            $earlier = $one->within(fn (): Room => $set($one, false));
-            $one->close();
-            [$was, $since] = [$was === null ? $earlier : $earlier->after($was, $since), $until];
-        }
-        $room = $set($r, true);
-
-        return $was === null ? $room : $room->after($was, $since);
     }
 
     /**
@@ -329,7 +298,9 @@ final class WorksFile
     /** @return array<string, mixed> */
     public static function fromRecipe(OwnRecipe $own): array
     {
-        return ['uid' => $own->uid, 'recipe' => RecipeFile::write($own->recipe)] + $own->extra;
+        return ['uid' => $own->uid, 'recipe' => RecipeFile::write($own->recipe)] +
+            ($own->note === '' ? [] : ['note' => $own->note]) +
+            $own->extra;
     }
 
     /** @return array<string, mixed> */
@@ -361,46 +332,11 @@ final class WorksFile
             'seen' => array_map(fn (array $s): array => ['at' => self::iso($s['at']), 'what' => $s['what'], 'of' => $s['of']], $l->seen),
         ] +
             ($l->endedAt === null ? [] : ['ended_at' => self::iso($l->endedAt)]) +
+            ($l->strippedAt === null ? [] : ['stripped_at' => self::iso($l->strippedAt)]) +
             ($l->ticks === []
                 ? []
                 : ['ticks' => array_map(fn (int $k): array => ['step' => $k, 'at' => self::iso($l->ticks[$k])], array_keys($l->ticks))]) +
             $l->extra;
-    }
-
-    /** @return array<string, mixed> */
-    public static function fromRoom(Room $r): array
-    {
-        return [
-            'uid' => $r->uid,
-            'name' => $r->name,
-            'day_c' => $r->day->temperature,
-            'night_c' => $r->night->temperature,
-            'day_rh' => $r->day->humidity,
-            'night_rh' => $r->night->humidity,
-            'airflow' => $r->day->airflow,
-            'day_from' => BenchTime::clock($r->dayFrom),
-            'day_to' => BenchTime::clock($r->dayTo),
-            'volume_m3' => $r->volume,
-            'air_changes' => $r->airChanges,
-        ] +
-            ($r->was === null ? [] : ['before' => self::settings($r)]) +
-            ($r->logger === '' ? [] : ['logger' => $r->logger]) +
-            $r->extra;
-    }
-
-    /** @return list<array<string, mixed>> how a room was set before, the earliest first */
-    private static function settings(Room $r): array
-    {
-        $out = [];
-        for ($was = $r->was, $until = $r->since; $was !== null; [$was, $until] = [$was->was, $was->since]) {
-            $set = array_intersect_key(
-                self::fromRoom($was),
-                array_flip(['day_c', 'night_c', 'day_rh', 'night_rh', 'airflow', 'day_from', 'day_to']),
-            );
-            array_unshift($out, ['until' => self::iso((int) $until)] + $set);
-        }
-
-        return $out;
     }
 
     /** @return array<string, mixed> */

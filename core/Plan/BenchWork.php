@@ -13,6 +13,7 @@ use IdleRidge\Core\Coats\FollowWindow;
 use IdleRidge\Core\Coats\LayingOrder;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\SectionSurvey;
+use IdleRidge\Core\Coats\Stripping;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Coats\ZoneOverlap;
 use IdleRidge\Core\Cure\Drying;
@@ -294,7 +295,9 @@ final class BenchWork
 
     private function earliest(): int
     {
-        return min([$this->now, ...array_map(fn (CoatApplication $l): int => $l->endedAt ?? $l->startedAt, $this->project->works->laid)]) -
+        $begun = [...$this->project->works->laid, ...$this->project->works->stripped];
+
+        return min([$this->now, ...array_map(fn (CoatApplication $l): int => $l->endedAt ?? $l->startedAt, $begun)]) -
             1440;
     }
 
@@ -341,6 +344,12 @@ final class BenchWork
             $bases[$move->id] = [];
             $under = $this->under($move, $order, $survey);
             $led = $this->led($move, $under, $order);
+            foreach ($this->project->works->stripped as $off) {
+                $ground = $off->coat === $move->coat->uid ? Stripping::ground($off) : null;
+                if ($ground !== null) {
+                    $bases[$move->id][] = new Underlayer($ground, Milestone::NextCoat);
+                }
+            }
             foreach ($under as $k => [$coat, $pass, $overlap]) {
                 $needs = fn (Recipe $below): Milestone => $overlap?->apart === true ? $below->done() : $move->recipe->needsOf($below);
                 $window = $k === $led ? $this->window($coat, $pass, $move->coat, $move->pass) : null;

@@ -33,6 +33,7 @@ final readonly class Works
      * @param  list<OwnRecipe>  $recipes
      * @param  list<Colour>  $colours
      * @param  list<PackPrice>  $prices
+     * @param  list<CoatApplication>  $stripped what was laid and taken off again
      * @param  array<string, AirLog>  $logs room uid → what was read there
      */
     public function __construct(
@@ -47,7 +48,24 @@ final readonly class Works
         public array $colours = [],
         public array $logs = [],
         public array $prices = [],
+        public array $stripped = [],
     ) {
+    }
+
+    /**
+     * What was begun, by whether it still lies there.
+     *
+     * @param  list<CoatApplication>  $begun
+     * @return array{laid: list<CoatApplication>, stripped: list<CoatApplication>}
+     */
+    public static function apart(array $begun): array
+    {
+        $lies = fn (CoatApplication $l): bool => $l->strippedAt === null;
+
+        return [
+            'laid' => array_values(array_filter($begun, $lies)),
+            'stripped' => array_values(array_filter($begun, fn (CoatApplication $l): bool => ! $lies($l))),
+        ];
     }
 
     /**

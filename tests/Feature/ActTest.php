@@ -9,6 +9,7 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Plan\Countdown;
 use Illuminate\Support\Facades\DB;
+use Tests\Schemas;
 
 /** A coat as an act: how it is held, in which order it stands, what is ticked of it while it is laid. */
 final class ActTest extends FeatureCase
@@ -126,6 +127,35 @@ final class ActTest extends FeatureCase
         $this->from('/')->post("/layouts/{$layout->uid}/moves/{$uid}/tick", ['step' => 7])->assertSessionHasErrors('ticks');
         $this->post("/layouts/{$layout->uid}/moves/{$uid}/done")->assertSessionHasNoErrors();
         $this->from('/')->post("/layouts/{$layout->uid}/moves/{$uid}/tick", ['step' => 2])->assertSessionHasErrors('move');
+    }
+
+    public function test_a_laid_coat_is_stripped_with_what_lies_over_it_and_can_be_turned_back(): void
+    {
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $works = $this->works($layout);
+        $coat = array_values(array_filter($works->coats, fn (Coat $c): bool => $c->title() === 'Bed paint'))[0];
+        $zone = $works->zonesOf($works->zones[0]->section)[$coat->zone];
+        $board = $layout->sections()->where('uid', $zone->section)->firstOrFail();
+        $this->get($this->at($board, "/coats?zone={$zone->uid}&coat={$coat->uid}"))
+            ->assertOk()
+            ->assertSee('Strip and redo')
+            ->assertSee('Gloss medium')
+            ->assertSee('goes too', false);
+        $laid = count($works->laid);
+        $this->post($this->at($board, "/zones/{$zone->uid}/coats/{$coat->uid}/strip"))->assertRedirect()->assertSessionHasNoErrors();
+        $after = $this->works($layout);
+        $this->assertSame([$laid - 3, 3], [count($after->laid), count($after->stripped)]);
+        $entry = $after->journal[count($after->journal) - 1];
+        $this->assertSame('stripped', $entry->kind);
+        $this->assertStringContainsString('Bed paint stripped from Tarn, with Gloss medium', $entry->sentence);
+        $again = array_filter($this->plan($layout)->work->moves, fn ($m): bool => $m->coat->uid === $coat->uid);
+        $this->assertNotEmpty($again, 'to be laid again');
+        $out = (string) $this->get("/layouts/{$layout->uid}/export")->assertOk()->getContent();
+        Schemas::assertMatches('layout', $out);
+        $this->assertSame(3, substr_count($out, '"stripped_at"'));
+        $this->from('/')->post($this->at($board, "/zones/{$zone->uid}/coats/{$coat->uid}/strip"))->assertSessionHasErrors('coat');
+        $this->post("/layouts/{$layout->uid}/undo");
+        $this->assertSame([$laid, 0], [count($this->works($layout)->laid), count($this->works($layout)->stripped)]);
     }
 
     public function test_a_layout_of_before_is_brought_into_its_order_and_can_be_turned_back(): void

@@ -12,7 +12,9 @@ use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Models\Recipe as RecipeRow;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Consistency;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\Mix;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Interchange\RecipeFile;
@@ -36,7 +38,8 @@ final readonly class SaveRecipe
     }
 
     /**
-     * @param  array<string, mixed>  $input parts[k][value], waste, recovered (%), minutes[milestone], window[opens, closes, again],
+     * @param  array<string, mixed>  $input parts[k][value], parts[k][of] (“3 sifted soil, 1 grout”), note,
+     *     waste, recovered (%), minutes[milestone], window[opens, closes, again],
      *     labour[…], reference_mm, exponent, film_c, resting_deg; `copy` for a new name
      * @return string its id
      */
@@ -52,12 +55,18 @@ final readonly class SaveRecipe
             $values['short'] = mb_substr($copy, 0, 40);
             $values['id'] = $this->freeId($copy, $own);
         }
+        $note = $typed->has('note') ? $typed->text('note') : null;
+        if (mb_strlen((string) $note) > 500) {
+            $typed->fault('At most 500 characters.', 'note');
+        }
         $values['provenance'] = 'yours';
-        $recipe = $typed->made(function () use ($values): Recipe {
+        $recipe = $typed->made(function () use ($values, $old): Recipe {
             try {
-                return RecipeFile::recipe(
+                $new = RecipeFile::recipe(
                     new Values(json_decode(json_encode($values, JSON_THROW_ON_ERROR), false, 32, JSON_THROW_ON_ERROR), ''),
                 );
+
+                return $new->but(cure: Consistency::cure($old, $new, $this->library->materials));
             } catch (InvalidValue $refusal) {
                 // A file's pointer begins with a slash, a field's place does not.
                 throw new InvalidValue($refusal->getMessage(), ltrim($refusal->place, '/'));
@@ -65,7 +74,7 @@ final readonly class SaveRecipe
         });
         $this->ledger->record($layout, $copy === '' ? "{$recipe->name}: figures changed" : "{$recipe->name} made", function (
             ChangeSet $changes,
-        ) use ($layout, $own, $recipe): void {
+        ) use ($layout, $own, $recipe, $note): void {
             foreach ($own as $one) {
                 if ($one->recipe->id === $recipe->id) {
                     $changes->save(
@@ -73,13 +82,14 @@ final readonly class SaveRecipe
                             ->recipes()
                             ->where('uid', $one->uid)
                             ->firstOrFail()
-                            ->keep(WorksFile::fromRecipe(new OwnRecipe($one->uid, $recipe, $one->extra))),
+                            ->keep(WorksFile::fromRecipe(new OwnRecipe($one->uid, $recipe, $one->extra, $note ?? $one->note))),
                     );
 
                     return;
                 }
             }
-            $this->rows->add($changes, $layout, RecipeRow::class, WorksFile::fromRecipe(new OwnRecipe($this->rows->uid(), $recipe)));
+            $new = new OwnRecipe($this->rows->uid(), $recipe, note: $note ?? '');
+            $this->rows->add($changes, $layout, RecipeRow::class, WorksFile::fromRecipe($new));
         });
 
         return $recipe->id;
@@ -118,6 +128,7 @@ final readonly class SaveRecipe
         $part = function (array &$part) use ($typed, &$k): void {
             $part['value'] = $typed->number("parts.{$k}.value", (float) $part['value']);
             $part['phi'] = $typed->number("parts.{$k}.phi", (float) $part['phi']);
+            $part['of'] = $this->mix($typed, $k, $part['of']);
             $k++;
         };
         // Parts of steps are counted through, as the recipe has them.
@@ -155,6 +166,25 @@ final readonly class SaveRecipe
         });
 
         return $values;
+    }
+
+    /**
+     * @param  list<array{material: string, parts: float}>  $of as it stands
+     * @return list<array{material: string, parts: float}>
+     */
+    private function mix(FormInput $typed, int $k, array $of): array
+    {
+        $text = $typed->text("parts.{$k}.of");
+        if ($text === '' || $text === Mix::words($of)) {
+            return $of;
+        }
+        try {
+            return Mix::read($text, $this->library->materials);
+        } catch (InvalidValue $refusal) {
+            $typed->fault($refusal->getMessage(), "parts/{$k}/of");
+
+            return $of;
+        }
     }
 
     /** @param  list<OwnRecipe>  $own */

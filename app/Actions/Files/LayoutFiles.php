@@ -30,6 +30,7 @@ use App\Models\Zone;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Interchange\RidgeReader;
 use IdleRidge\Core\Interchange\RidgeWriter;
+use IdleRidge\Core\Interchange\RoomFile;
 use IdleRidge\Core\Interchange\StockFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValues;
@@ -120,7 +121,7 @@ final readonly class LayoutFiles
             Zone::class => array_map(WorksFile::fromZone(...), $works->zones),
             Coat::class => array_map(WorksFile::fromCoat(...), $works->coats),
             CoatApplication::class => array_map(WorksFile::fromLaid(...), $works->laid),
-            Room::class => array_map(WorksFile::fromRoom(...), $works->rooms),
+            Room::class => array_map(RoomFile::from(...), $works->rooms),
             BenchSession::class => array_map(WorksFile::fromTime(...), $works->times),
             JournalEntry::class => array_map(WorksFile::fromEntry(...), $works->journal),
             Colour::class => array_map(WorksFile::fromColour(...), $works->colours),

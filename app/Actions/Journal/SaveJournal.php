@@ -16,6 +16,7 @@ use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Cure\RoomAir;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Plan\StripWork;
 use IdleRidge\Core\Project\JournalEntry;
 
 /** Writes journal entries. They are never changed: undoing a step that laid something writes one against it. */
@@ -57,6 +58,24 @@ final readonly class SaveJournal
                 $air->temperature,
                 $air->humidity,
                 $amounts,
+            ),
+        );
+    }
+
+    /** A coat was taken off, with what lay over it. */
+    public function stripped(Layout $layout, StripWork $strip, string $zone): void
+    {
+        $with = $strip->with === [] ? '' : ', with '.implode(' and ', $strip->with);
+        $water = $strip->stripping->water > 0.0 ? ', '.Decimal::fixed($strip->stripping->water, 0).' ml of water' : '';
+        $this->write(
+            $layout,
+            new JournalEntry(
+                $this->uids->next(),
+                $this->desk->minute(),
+                'stripped',
+                $strip->off[0]->section,
+                $strip->off[0]->uid,
+                mb_substr("{$strip->coat->title()} stripped from {$zone}{$with}: {$strip->stripping->minutes} min{$water}", 0, 500),
             ),
         );
     }

@@ -13,7 +13,7 @@ use App\Models\Layout;
 use App\Models\Room;
 use IdleRidge\Core\Cure\Room as CoreRoom;
 use IdleRidge\Core\Interchange\BenchFile;
-use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Interchange\RoomFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LayoutClearance;
@@ -38,7 +38,7 @@ final readonly class SaveLayout
             $layout->save();
             // Something has to say how fast things dry; the builder mends it on the sheet.
             (new Room(['uid' => $this->uids->next(), 'layout_id' => $layout->id, 'rev' => 1, 'position' => 1]))
-                ->keep(WorksFile::fromRoom(CoreRoom::standard()))
+                ->keep(RoomFile::from(CoreRoom::standard()))
                 ->save();
         });
 

@@ -15,7 +15,7 @@ use App\Models\TrustedLogger;
 use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Interchange\Record as Values;
-use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Interchange\RoomFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use Psr\Clock\ClockInterface;
 
@@ -36,7 +36,7 @@ final readonly class SaveRoom
         $this->ledger->record(
             $layout,
             "{$room->name} added",
-            fn (ChangeSet $changes) => $this->rows->add($changes, $layout, RoomRow::class, WorksFile::fromRoom($room)),
+            fn (ChangeSet $changes) => $this->rows->add($changes, $layout, RoomRow::class, RoomFile::from($room)),
         );
         $this->trust($layout, $room, $input);
     }
@@ -56,12 +56,12 @@ final readonly class SaveRoom
     /** @param  array<string, mixed>  $input as above, rev, and `always` where it was always so */
     public function change(Layout $layout, RoomRow $row, array $input): void
     {
-        $old = WorksFile::room(new Values($row->values(), ''), $row->uid);
+        $old = RoomFile::read(new Values($row->values(), ''), $row->uid);
         // What is set holds from now on, unless the past is corrected in so many words.
         $room = empty($input['always'])
             ? $this->read($input, $old)->after($old, intdiv($this->clock->now()->getTimestamp(), 60))
             : $this->read($input, $old);
-        $values = WorksFile::fromRoom($room);
+        $values = RoomFile::from($room);
         $this->ledger->record(
             $layout,
             empty($input['always']) ? "{$room->name} changed" : "{$room->name} corrected, the past too",

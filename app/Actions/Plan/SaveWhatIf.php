@@ -18,6 +18,7 @@ use DateTimeImmutable;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Interchange\RoomFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
@@ -114,7 +115,7 @@ final readonly class SaveWhatIf
                 $layout,
                 RoomRow::class,
                 $layout->rooms(),
-                array_map(WorksFile::fromRoom(...), $changed->works->rooms),
+                array_map(RoomFile::from(...), $changed->works->rooms),
             );
             $this->keepRows(
                 $changes,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Coats\SaveCoat;
+use App\Actions\Coats\StripCoat;
 use App\Models\Coat;
 use App\Models\Layout;
 use App\Models\Section;
@@ -43,6 +44,16 @@ final class CoatController
         $this->coats->remove($layout, $this->coat($layout, $coat));
 
         return redirect()->route('coats.show', [$layout, $section, 'zone' => $zone])->with('said', 'Removed. Undo brings it back.');
+    }
+
+    public function strip(Layout $layout, Section $section, string $zone, string $coat, StripCoat $strip): RedirectResponse
+    {
+        $row = $this->coat($layout, $coat);
+        $strip->strip($layout, $row);
+
+        return redirect()
+            ->route('coats.show', [$layout, $section, 'zone' => $zone, 'coat' => $coat])
+            ->with('said', 'Stripped, and in the journal; what came off is to be laid again.');
     }
 
     private function zone(Layout $layout, string $uid): Zone

@@ -278,6 +278,7 @@ final readonly class ShowCoats
             'spread' => $coat->recipe->family === Family::Ballast ? $this->spread($page, $coat) : '',
             'acts' => ActSteps::all($coat->recipe),
             'strips' => $this->strips($page, $moves),
+            'strip' => ShowStrip::of($plan->work, $coat, $this->library),
             'way' => WayRecipe::isLoose($coat->recipe)
                     ? WayChoice::of($this->library->ways, $coat->recipe->family, $coat->way)
                     : null,

@@ -7,8 +7,10 @@ namespace App\Pages\Coats;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\Mix;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Shelf\PackPrice;
 
 /** All recipes of a layout by stage, with their figures and where these are from, and one of them to change. */
@@ -41,7 +43,26 @@ final readonly class ShowLibrary
             'materials' => $library->materials,
             'currency' => $layout->currency,
             'prices' => array_column(array_map(fn (PackPrice $p): array => [$p->material, $p], $works->prices), 1, 0),
+            'costs' => $picked === null ? [] : $this->costs($picked, $works->prices, $layout->currency),
+            'note' => array_column(array_map(fn (OwnRecipe $o): array => [$o->recipe->id, $o->note], $own), 1, 0)[$id] ?? '',
             'low' => fn (Recipe $r, string $at): ?array => $r->ranges[$at] ?? null,
         ];
+    }
+
+    /**
+     * @param  list<PackPrice>  $prices
+     * @return array<int, string> what a litre or kilogram of a mixed part costs
+     */
+    private function costs(Recipe $recipe, array $prices, string $currency): array
+    {
+        $out = [];
+        foreach ($recipe->parts as $k => $part) {
+            $minor = count($part->of) > 1 && in_array($part->unit, ['ml', 'g'], true) ? Mix::cost($part->of, $prices) : null;
+            if ($minor !== null && $minor > 0) {
+                $out[$k] = ($part->unit === 'ml' ? 'a litre costs ' : 'a kilogram costs ').Decimal::fixed($minor / 100.0, 2)." {$currency}";
+            }
+        }
+
+        return $out;
     }
 }

@@ -135,6 +135,38 @@
         @endforeach
     </div>
 @endif
+@if ($coat['strip'] !== null)
+    <details class="blk strip-off">
+        <summary>Strip and redo</summary>
+        <p class="small">
+            {{ ucfirst($coat['strip']['how']) }}{{ $coat['strip']['how'] === '' ? '' : '.' }}
+            @if ($coat['strip']['with'] !== [])
+                <b>{{ implode(' and ', $coat['strip']['with']) }}</b>
+                {{ count($coat['strip']['with']) === 1 ? 'lies over it and goes' : 'lie over it and go' }}
+                too.
+            @endif
+        </p>
+        <dl class="read">
+            @foreach ($coat['strip']['rows'] as $row)
+                <div>
+                    <dt>{{ $row['label'] }}</dt>
+                    <dd><x-figure :figure="$row['figure']" /> <small>{{ $row['after'] }}</small></dd>
+                </div>
+            @endforeach
+            @if ($coat['strip']['wet'])
+                <div>
+                    <dt>Dry again, 50–90 %</dt>
+                    <dd>{{ $coat['strip']['dry'] }}</dd>
+                </div>
+            @endif
+        </dl>
+        <form method="post" action="{{ $here('coats.strip', [$zone->uid, $state->coat->uid]) }}">
+            @csrf
+            @seen
+            <button class="btn quiet">It is stripped</button>
+        </form>
+    </details>
+@endif
 <form class="blk stack" method="post" action="{{ $here('coats.update', [$zone->uid, $state->coat->uid]) }}">
     @csrf
     @seen

@@ -45,7 +45,16 @@
 : 'low ' . Decimal::trimmed($low($picked, 'parts/' . $k)[0], 3) . ', high ' . Decimal::trimmed($low($picked, 'parts/' . $k)[1], 3)
                     "
                 />
+                <x-field
+                    form="recipe"
+                    name="parts[{{ $k }}][of]"
+                    at="parts/{{ $k }}/of"
+                    label="mixed of"
+                    :value="\IdleRidge\Core\Coats\Mix::words($part->of)"
+                    :hint="$costs[$k] ?? null"
+                />
             @endforeach
+            <x-field form="recipe" name="note" label="Note to yourself" :value="$note" />
             <div class="pair">
                 <x-field
                     form="recipe"
