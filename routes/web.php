@@ -168,6 +168,9 @@ Route::prefix('layouts/{layout}')
             Route::post('/zones/{zone}/coats', [CoatController::class, 'store'])->name('coats.store');
             Route::patch('/zones/{zone}/coats/{coat}', [CoatController::class, 'update'])->name('coats.update');
             Route::delete('/zones/{zone}/coats/{coat}', [CoatController::class, 'destroy'])->name('coats.destroy');
+            Route::get('/zones/{zone}/coats/{coat}/stick.{form}', [CoatController::class, 'stick'])
+                ->name('coats.stick')
+                ->whereIn('form', ['pdf', 'svg']);
             Route::post('/zones/{zone}/coats/{coat}/strip', [CoatController::class, 'strip'])->name('coats.strip');
             Route::get('/land/at', [LandController::class, 'at'])
                 ->name('land.at')

@@ -38,6 +38,7 @@ final readonly class Coat
         public ?string $colour = null,
         public float $blend = 0.0,
         public ?string $way = null,
+        public ?CoatPieces $pieces = null,
     ) {
         InvalidValue::unlessBetween($mm ?? $recipe->cure->referenceMm, 0.01, 200.0, 'The thickness', 'mm', 'mm');
         InvalidValue::unlessBetween($share, 0.01, 1.0, 'The share covered', '', 'share');
@@ -52,6 +53,12 @@ final readonly class Coat
 
         $this->mm = $mm ?? $recipe->cure->referenceMm;
         $this->name = trim($name);
+    }
+
+    /** The same with some of its values changed, by the names of the constructor. */
+    public function but(mixed ...$changed): self
+    {
+        return new self(...$changed + get_object_vars($this));
     }
 
     /** How often it is gone over: every pass in as many applications as the recipe has. They are counted from 1. */

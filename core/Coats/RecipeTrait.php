@@ -10,7 +10,7 @@ namespace IdleRidge\Core\Coats;
  * flammable vapour · *loose* lies until it is glued · *keys* gives a hold · *cloth* comes in pieces that overlap · *card*, *stack*,
  * *castings*, *quick*, *sticks*, *joint*, *contact* name methods ·
  * *backdrop*, *trees*, *posts*, *wires* what stands · *rails* cleans them, *run* tries them · *sprayed* fibre is held by spray ·
- * *mist* of paint drifts.
+ * *mist* of paint drifts · *ruled* has joints drawn along it.
  */
 enum RecipeTrait: string
 {
@@ -71,4 +71,6 @@ enum RecipeTrait: string
     case Sprayed = 'sprayed';
 
     case Mist = 'mist';
+
+    case Ruled = 'ruled';
 }

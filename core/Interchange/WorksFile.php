@@ -8,6 +8,7 @@ use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\CoatPieces;
 use IdleRidge\Core\Coats\Colour;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\MaterialAmount;
@@ -72,6 +73,23 @@ final class WorksFile
             ->preferring($bench->ways, $bench->alcohol);
     }
 
+    private static function pieces(Record $r): CoatPieces
+    {
+        $numbers = fn (string $key): array => $r->has($key) ? self::points($r->list($key), $r->at($key)) : [];
+        $piece = $numbers('piece_mm');
+        $pieces = $r->within(
+            fn (): CoatPieces => new CoatPieces(
+                $numbers('stones_mm'),
+                $r->number('stripe_mm', 0.0),
+                count($piece) === 2 ? [$piece[0], $piece[1]] : null,
+                $r->number('joint_mm', 0.0),
+            ),
+        );
+        $r->close();
+
+        return $pieces;
+    }
+
     /** @return array{edge: string, height: float} */
     private static function backdrop(Record $r): array
     {
@@ -90,6 +108,7 @@ final class WorksFile
             throw new InvalidValue($refusal->getMessage(), $r->at($refusal->place));
         }
         $minutes = $r->numberOrNull('minutes');
+        $pieces = $r->has('pieces') ? self::pieces($r->record('pieces')) : null;
         $colour = $r->has('colour') ? $r->text('colour') : null;
 
         return new Coat(
@@ -105,6 +124,7 @@ final class WorksFile
             minutes: $minutes,
             colour: $colour,
             way: $way,
+            pieces: $pieces,
         );
     }
 
@@ -128,13 +148,22 @@ final class WorksFile
             return $part;
         }, $r->records('mix'));
 
-        return $r->within(fn (): Colour => new Colour($uid, $r->text('name'), $mix, $r->text('season', ''), $r->extra()));
+        $tied = null;
+        if ($r->has('tied')) {
+            $t = $r->record('tied');
+            $tied = ['of' => $t->text('of'), 'base' => $t->text('base'), 'parts' => $t->number('parts')];
+            $t->close();
+        }
+
+        return $r->within(fn (): Colour => new Colour($uid, $r->text('name'), $mix, $r->text('season', ''), $r->extra(), $tied));
     }
 
     /** @return array<string, mixed> */
     public static function fromColour(Colour $c): array
     {
-        return ['uid' => $c->uid, 'name' => $c->name, 'mix' => $c->mix, 'season' => $c->season] + $c->extra;
+        return ['uid' => $c->uid, 'name' => $c->name, 'mix' => $c->mix, 'season' => $c->season] +
+            ($c->tied === null ? [] : ['tied' => $c->tied]) +
+            $c->extra;
     }
 
     public static function laid(Record $r, string $uid): CoatApplication
@@ -289,10 +318,20 @@ final class WorksFile
             'name' => $c->name,
         ] +
             ($c->way === null ? [] : ['way' => $c->way]) +
+            ($c->pieces === null || $c->pieces->isEmpty() ? [] : ['pieces' => self::fromPieces($c->pieces)]) +
             ($c->minutes === null ? [] : ['minutes' => $c->minutes]) +
             ($c->colour === null ? [] : ['colour' => $c->colour]) +
             ($c->blend <= 0.0 ? [] : ['blend_mm' => $c->blend]) +
             $c->extra;
+    }
+
+    /** @return array<string, mixed> */
+    private static function fromPieces(CoatPieces $p): array
+    {
+        return ($p->stones === [] ? [] : ['stones_mm' => $p->stones]) +
+            ($p->stripe <= 0.0 ? [] : ['stripe_mm' => $p->stripe]) +
+            ($p->piece === null ? [] : ['piece_mm' => $p->piece]) +
+            ($p->joint <= 0.0 ? [] : ['joint_mm' => $p->joint]);
     }
 
     /** @return array<string, mixed> */

@@ -125,12 +125,18 @@ final readonly class Works
                 }
             }
         }
+        $colours = array_map(fn (Colour $c): string => $c->uid, $this->colours);
         foreach ($this->coats as $k => $coat) {
             if (! isset($zones[$coat->zone])) {
                 $faults[] = new InvalidValue('There is no such zone.', "/coats/{$k}/zone");
             }
-            if ($coat->colour !== null && ! in_array($coat->colour, array_map(fn (Colour $c): string => $c->uid, $this->colours), true)) {
+            if ($coat->colour !== null && ! in_array($coat->colour, $colours, true)) {
                 $faults[] = new InvalidValue('There is no such colour.', "/coats/{$k}/colour");
+            }
+        }
+        foreach ($this->colours as $k => $colour) {
+            if ($colour->tied !== null && ! in_array($colour->tied['of'], $colours, true)) {
+                $faults[] = new InvalidValue('There is no such colour to be a shade of.', "/colours/{$k}/tied/of");
             }
         }
         foreach ($this->laid as $k => $laid) {

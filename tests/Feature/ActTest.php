@@ -158,6 +158,43 @@ final class ActTest extends FeatureCase
         $this->assertSame([$laid, 0], [count($this->works($layout)->laid), count($this->works($layout)->stripped)]);
     }
 
+    public function test_stones_castings_and_joints_are_counted_from_their_sizes(): void
+    {
+        [$board, $zone] = $this->meadow();
+        foreach (['stone-streaks', 'rock-castings', 'concrete-joints'] as $recipe) {
+            $this->post($this->at($board, "/zones/{$zone}/coats"), ['recipe' => $recipe])->assertSessionHasNoErrors();
+        }
+        $at = fn (string $recipe): string => $this->at($board, "/zones/{$zone}/coats/{$this->coat($board, $recipe)->uid}");
+        $this->get($at('concrete-joints').'/stick.pdf')->assertUnprocessable()->assertSee('how far apart its joints are');
+        $this->patch($at('stone-streaks'), ['pieces' => ['stones' => '60, 150 300', 'stripe' => '40']])->assertSessionHasNoErrors();
+        $this->patch($at('rock-castings'), ['pieces' => ['piece' => '80 × 60']])->assertSessionHasNoErrors();
+        $this->patch($at('concrete-joints'), ['pieces' => ['joint' => '4.5']])->assertSessionHasNoErrors();
+        $page = fn (string $recipe) => $this->get($this->at($board, "/coats?zone={$zone}&coat={$this->coat($board, $recipe)->uid}"));
+        $page('stone-streaks')
+            ->assertOk()
+            ->assertSee('60 mm stone: sieve 0.41 to 0.96 mm')
+            ->assertSee('stripes')
+            ->assertSee('60, 150, 300');
+        $page('rock-castings')->assertOk()->assertSee('castings, with some that break')->assertSee('80 × 60');
+        $page('concrete-joints')->assertOk()->assertSee('joints, 51.66 mm apart')->assertSee('stick.pdf');
+        $svg = (string) $this->get($at('concrete-joints').'/stick.svg')->assertOk()->getContent();
+        $this->assertStringContainsString('4.5 m at 1:87.1', $svg);
+        $this->assertStringStartsWith('%PDF', (string) $this->get($at('concrete-joints').'/stick.pdf')->assertOk()->getContent());
+        foreach (
+            [
+                'pieces/stones' => ['stone-streaks', ['stones' => 'small']],
+                'pieces/stripe' => ['stone-streaks', ['stripe' => '2']],
+                'pieces/piece' => ['rock-castings', ['piece' => '80']],
+                'pieces/joint' => ['concrete-joints', ['joint' => '0.01']],
+            ] as $place => [$recipe, $pieces]
+        ) {
+            $this->from('/')->patch($at($recipe), ['pieces' => $pieces, 'mm' => '1']);
+            $this->assertTrue(session('errors')?->has($place) ?? false, $place);
+        }
+        $this->assertSame([60.0, 150.0, 300.0], $this->coat($board, 'stone-streaks')->pieces?->stones);
+        Schemas::assertMatches('layout', (string) $this->get("/layouts/{$this->layoutOf($board)->uid}/export")->getContent());
+    }
+
     public function test_a_layout_of_before_is_brought_into_its_order_and_can_be_turned_back(): void
     {
         [$board, $zone] = $this->meadow();

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Computed\Library\LibraryFiles;
 use App\Computed\ProjectLoader;
 use IdleRidge\Core\Coats\Coat;
+use Tests\Schemas;
 
 /** Colours of a layout: mixed, given to coats, held side by side. */
 final class PaletteTest extends FeatureCase
@@ -79,5 +81,45 @@ final class PaletteTest extends FeatureCase
             'seen' => '0',
         ])->assertStatus(409);
         $this->get("/layouts/{$this->layoutOf($this->board())->uid}/palette")->assertOk()->assertSee('Mix a first colour');
+    }
+
+    public function test_a_shade_stays_tied_to_its_colour(): void
+    {
+        $layout = $this->demo();
+        $at = "/layouts/{$layout->uid}/palette";
+        $all = fn (): array => array_column(
+            array_map(fn ($c): array => [$c->name, $c], app(ProjectLoader::class)->works($layout)->colours),
+            1,
+            0,
+        );
+        $base = $all()['Wet rock'];
+        [$first, $second] = array_slice(array_keys(LibraryFiles::basePaints()), 0, 2);
+        $shade = ['name' => 'Lit rock', 'tied' => ['of' => $base->uid, 'base' => $first, 'parts' => '2.5']];
+        $this->post($at, $shade)->assertSessionHasNoErrors();
+        $lit = $all()['Lit rock'];
+        $this->assertEqualsWithDelta(12.5, array_sum(array_column($lit->mix, 'parts')), 1e-3);
+        $this->get($at)->assertOk()->assertSee('10 Wet rock, 2.5');
+        // The rock is mixed otherwise, and its light with it.
+        $this->patch("{$at}/{$base->uid}", ['name' => 'Wet rock', 'mix' => [['base' => $second, 'parts' => '4']]])
+            ->assertSessionHasNoErrors();
+        $mix = array_column($all()['Lit rock']->mix, 'parts', 'base');
+        $this->assertEquals([$second => 10.0, $first => 2.5], $mix);
+        $this->post("/layouts/{$layout->uid}/undo");
+        $this->assertEquals($lit->mix, $all()['Lit rock']->mix);
+        foreach (
+            [
+                'tied/of' => ['of' => $lit->uid, 'base' => $first, 'parts' => '1'],
+                'tied/base' => ['of' => $base->uid, 'base' => 'moonlight', 'parts' => '1'],
+                'tied/parts' => ['of' => $base->uid, 'base' => $first, 'parts' => '0'],
+            ] as $place => $tied
+        ) {
+            $this->from('/')->post($at, ['name' => 'Odd', 'tied' => $tied])->assertSessionHasErrors($place);
+        }
+        $floor = ['of' => $all()['Birch floor']->uid, 'base' => $first, 'parts' => '1'];
+        $this->from('/')
+            ->patch("{$at}/{$base->uid}", ['tied' => $floor, 'name' => 'X'])
+            ->assertSessionHasErrors('tied/of');
+        $this->from('/')->delete("{$at}/{$base->uid}")->assertSessionHasErrors('colour');
+        Schemas::assertMatches('layout', (string) $this->get("/layouts/{$layout->uid}/export")->getContent());
     }
 }

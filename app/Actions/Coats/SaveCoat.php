@@ -14,6 +14,7 @@ use App\Models\Layout;
 use App\Models\Zone as ZoneRow;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\CoatPieces;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValue;
@@ -97,12 +98,39 @@ final readonly class SaveCoat
                 $colour,
                 $blend,
                 $way,
+                $typed->has('pieces') ? $this->pieces($typed) : $old->pieces,
             ),
         );
         $values = WorksFile::fromCoat($coat);
         $this->ledger->record($layout, "{$coat->title()} changed", function (ChangeSet $changes) use ($row, $values): void {
             $changes->save($row->keep($values));
         });
+    }
+
+    private function pieces(FormInput $typed): CoatPieces
+    {
+        $numbers = function (string $field) use ($typed): array {
+            $out = [];
+            foreach (preg_split('/[\s,;×x]+/u', $typed->text($field), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+                $out[] = is_numeric($word)
+                    ? (float) $word
+                    : throw new InvalidValue("“{$word}” is no size: mm, with a comma between.", strtr($field, '.', '/'));
+            }
+
+            return $out;
+        };
+        $piece = $numbers('pieces.piece');
+
+        return new CoatPieces(
+            $numbers('pieces.stones'),
+            $typed->text('pieces.stripe') === '' ? 0.0 : $typed->length('pieces.stripe'),
+            match (count($piece)) {
+                0 => null,
+                2 => [$piece[0], $piece[1]],
+                default => throw new InvalidValue('A piece is so wide and so high: two sizes.', 'pieces/piece'),
+            },
+            $typed->text('pieces.joint') === '' ? 0.0 : 1000.0 * $typed->number('pieces.joint'),
+        );
     }
 
     /** Moves a coat one place down or up on its zone. */

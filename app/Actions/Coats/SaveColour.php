@@ -43,18 +43,63 @@ final readonly class SaveColour
             $mix[] = ['base' => $base, 'parts' => $typed->number("mix.{$k}.parts")];
         }
         $uid = $row === null ? $this->rows->uid() : $row->uid;
-        $colour = $typed->made(fn (): Colour => new Colour($uid, $typed->text('name'), $mix, $typed->text('season')));
-        $values = WorksFile::fromColour($colour);
-        $this->ledger->record($layout, "{$colour->name} mixed", function (ChangeSet $changes) use ($layout, $row, $values): void {
+        $colours = $this->load->works($layout)->colours;
+        $colour = $typed->made(fn (): Colour => $this->made($typed, $uid, $mix, $colours));
+        $this->ledger->record($layout, "{$colour->name} mixed", function (ChangeSet $changes) use ($layout, $row, $colour): void {
+            $values = WorksFile::fromColour($colour);
             $row === null ? $this->rows->add($changes, $layout, ColourRow::class, $values) : $changes->save($row->keep($values));
+            $this->follow($changes, $layout, $colour);
         });
 
         return $uid;
     }
 
+    /**
+     * @param  list<array{base: string, parts: float}>  $mix
+     * @param  list<Colour>  $colours
+     */
+    private function made(FormInput $typed, string $uid, array $mix, array $colours): Colour
+    {
+        $of = $typed->text('tied.of');
+        if ($of === '') {
+            return new Colour($uid, $typed->text('name'), $mix, $typed->text('season'));
+        }
+        $base =
+            array_values(array_filter($colours, fn (Colour $c): bool => $c->uid === $of && $c->uid !== $uid))[0] ??
+            throw new InvalidValue('There is no such colour to be a shade of.', 'tied/of');
+        if (array_filter($colours, fn (Colour $c): bool => ($c->tied['of'] ?? '') === $uid) !== []) {
+            throw new InvalidValue('It has shades of its own: those would hang in the air.', 'tied/of');
+        }
+        if ($base->tied !== null) {
+            throw new InvalidValue("{$base->name} is a shade itself: take the colour it is of.", 'tied/of');
+        }
+        $paint = $typed->text('tied.base');
+        if (! isset(LibraryFiles::basePaints()[$paint])) {
+            throw new InvalidValue('A shade is made with a base paint.', 'tied/base');
+        }
+
+        return Colour::shadeOf($base, $uid, $typed->text('name'), $paint, $typed->number('tied.parts'), $typed->text('season'));
+    }
+
+    /** Shades of a colour are mixed anew with it. */
+    private function follow(ChangeSet $changes, Layout $layout, Colour $colour): void
+    {
+        foreach ($this->load->works($layout)->colours as $shade) {
+            if (($shade->tied['of'] ?? '') === $colour->uid) {
+                $row = $layout->colours()->where('uid', $shade->uid)->firstOrFail();
+                $changes->add($row->keep(WorksFile::fromColour($shade->after($colour))));
+            }
+        }
+    }
+
     /** @throws InvalidValue when a coat has it */
     public function remove(Layout $layout, ColourRow $row): void
     {
+        $tied = array_filter($this->load->works($layout)->colours, fn (Colour $c): bool => ($c->tied['of'] ?? '') === $row->uid);
+        $shade = array_values($tied)[0] ?? null;
+        if ($shade !== null) {
+            throw new InvalidValue("{$shade->name} is a shade of it. Mix that on its own first.", 'colour');
+        }
         $coat = array_values(array_filter($this->load->works($layout)->coats, fn (Coat $c): bool => $c->colour === $row->uid))[0] ?? null;
         if ($coat !== null) {
             throw new InvalidValue("{$coat->title()} has this colour. Give it another first.", 'colour');

@@ -10,8 +10,10 @@ use App\Models\Coat;
 use App\Models\Layout;
 use App\Models\Section;
 use App\Models\Zone;
+use App\Pages\Coats\ExportStick;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 
 /** Coats of a zone. */
 final class CoatController
@@ -44,6 +46,16 @@ final class CoatController
         $this->coats->remove($layout, $this->coat($layout, $coat));
 
         return redirect()->route('coats.show', [$layout, $section, 'zone' => $zone])->with('said', 'Removed. Undo brings it back.');
+    }
+
+    public function stick(Layout $layout, Section $section, string $zone, string $coat, string $form, ExportStick $export): Response
+    {
+        $file = $export->as($form, $layout, $this->coat($layout, $coat));
+
+        return response($file['body'], 200, [
+            'Content-Type' => $file['type'],
+            'Content-Disposition' => "attachment; filename=\"{$file['name']}\"",
+        ]);
     }
 
     public function strip(Layout $layout, Section $section, string $zone, string $coat, StripCoat $strip): RedirectResponse

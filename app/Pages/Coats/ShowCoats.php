@@ -277,6 +277,7 @@ final readonly class ShowCoats
             'needs' => $this->needs($page, $state),
             'spread' => $coat->recipe->family === Family::Ballast ? $this->spread($page, $coat) : '',
             'acts' => ActSteps::all($coat->recipe),
+            'pieces' => ShowPieces::of($coat, $page->areas[$coat->zone], $plan->work->project->layout->scale, $amounts),
             'strips' => $this->strips($page, $moves),
             'strip' => ShowStrip::of($plan->work, $coat, $this->library),
             'way' => WayRecipe::isLoose($coat->recipe)

@@ -48,12 +48,17 @@ final readonly class ShowPalette
         ];
         $apart = $one === null || $other === null ? null : $one['pigment']->from($other['pigment']);
 
+        $picked = $rows[$query['colour'] ?? '']['colour'] ?? null;
+        $own = array_filter($project->works->colours, fn (Colour $c): bool => $c->tied === null && $c->uid !== $picked?->uid);
+
         return [
             'layout' => $layout,
             'first' => $layout->sections()->first(),
             'rows' => $rows,
             'bases' => array_map(fn (Pigment $p): string => $p->toHex(), $bases),
-            'picked' => $rows[$query['colour'] ?? '']['colour'] ?? null,
+            'picked' => $picked,
+            'shadeable' => array_column(array_map(fn (Colour $c): array => [$c->uid, $c->name], $own), 1, 0),
+            'names' => array_map(fn (array $row): string => $row['colour']->name, $rows),
             'one' => $one,
             'other' => $other,
             'region' => $project->layout->region,

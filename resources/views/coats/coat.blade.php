@@ -50,6 +50,23 @@
         <x-act :turns="$coat['acts']" />
     </div>
 @endif
+@if (($coat['pieces']['lines'] ?? []) !== [])
+    <div class="blk">
+        <h3>Grain and pieces</h3>
+        <ul class="grain">
+            @foreach ($coat['pieces']['lines'] as $line)
+                <li>{{ $line }}</li>
+            @endforeach
+        </ul>
+        @if ($coat['pieces']['values']['joint'] !== '')
+            <p class="small">
+                Measuring stick at full size:
+                <a class="link" href="{{ $here('coats.stick', [$zone->uid, $state->coat->uid, 'pdf']) }}">PDF</a>
+                <a class="link" href="{{ $here('coats.stick', [$zone->uid, $state->coat->uid, 'svg']) }}">SVG</a>
+            </p>
+        @endif
+    </div>
+@endif
 @if ($coat['strips'] !== null)
     <div class="blk">
         <h3>{{ $coat['strips']['title'] }}</h3>
@@ -206,6 +223,28 @@
     </div>
  @if ($coat['way'] !== null)
         <x-way form="coat" name="way" :choice="$coat['way']" :none="$coat['prefers']" />
+    @endif
+ @if ($coat['pieces'] !== null)
+        <div class="pair">
+            @foreach ([
+                    'stones' => ['Real stones', 'mm'],
+                    'stripe' => ['In stripes of', $units->value === 'metric' ? 'mm' : 'in'],
+                    'piece' => ['A casting, wide × high', 'mm'],
+                    'joint' => ['Joints, real', 'm']
+                ]
+                as $key => [$label, $unit])
+                @if (in_array($key, $coat['pieces']['asks'], true))
+                    <x-field
+                        form="coat"
+                        :name="'pieces[' . $key . ']'"
+                        :at="'pieces/' . $key"
+                        :label="$label"
+                        :unit="$unit"
+                        :value="$coat['pieces']['values'][$key]"
+                    />
+                @endif
+            @endforeach
+        </div>
     @endif
     <x-field form="coat" name="name" label="Its own name" :value="$state->coat->name" />
     @if (in_array($recipe->family->value, ['paint', 'cover', 'fibre', 'growth', 'plaster'], true))

@@ -36,7 +36,12 @@
                                         ><b>{{ $row['colour']->name }}</b></a
                                     >
                                     <span class="soft small">{{ $row['colour']->season }}</span><br>
-                                    <span class="small">{{ $row['colour']->words() }}</span>
+                                    <span class="small">{{
+                                        $row['colour']->tied === null
+                                            ? $row['colour']->words()
+                                            : '10 ' . ($names[$row['colour']->tied['of']] ?? 'of another') . ', ' .
+                                                Decimal::trimmed($row['colour']->tied['parts'], 2) . ' ' . $row['colour']->tied['base']
+                                    }}</span>
                                     @if ($row['lies'] !== [])
                                         <br>
                                         <span class="soft small">{{ implode(' · ', $row['lies']) }}</span>

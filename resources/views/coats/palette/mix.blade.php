@@ -44,6 +44,35 @@
                 <p class="fault">{{ $message }}</p>
             @enderror
         @endforeach
+        <x-choice
+            form="colour"
+            name="tied[of]"
+            label="Or a shade of"
+            :options="['' => 'none: as mixed above'] + $shadeable"
+            :value="$picked->tied['of'] ?? ''"
+        />
+        @error('tied/of')
+            <p class="fault">{{ $message }}</p>
+        @enderror
+        <div class="pair mix-row">
+            <x-choice
+                form="colour"
+                name="tied[base]"
+                label="to 10 parts of it"
+                :options="['' => '–'] + array_combine(array_keys($bases), array_keys($bases))"
+                :value="$picked->tied['base'] ?? ''"
+            /><x-field
+                form="colour"
+                name="tied[parts]"
+                at="tied/parts"
+                label="parts"
+                :value="$picked?->tied ? Decimal::trimmed($picked->tied['parts'], 2) : ''"
+                mode="decimal"
+            />
+        </div>
+        @error('tied/base')
+            <p class="fault">{{ $message }}</p>
+        @enderror
         @error('mix')
             <p class="fault">{{ $message }}</p>
         @enderror
