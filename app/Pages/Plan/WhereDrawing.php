@@ -30,6 +30,19 @@ final class WhereDrawing
         $svg = new Svg(442.0, $plan->frame->height + 38.0, 'Where the moves are', ['class' => 'drawing boards where']);
         $labels = new Labels(440.0, $plan->frame->height + 38.0, 2.0, 0.0);
         $plan->draw($svg, $contours);
+        // Names first: a number finds another place more easily.
+        foreach ($project->sections as $section) {
+            [$x, $top] = $plan->at($section, 0.0, $section->depth);
+            [, $foot] = $plan->at($section, 0.0, 0.0);
+            $words = $section->name.(isset($minutes[$section->uid]) ? '  '.$minutes[$section->uid].' min' : '');
+            // A name longer than what is left of the drawing begins sooner.
+            $x = min($x + 2.0, 438.0 - self::LETTER * mb_strlen($words));
+            $place = $labels->place($words, self::LETTER, 13.0, [[$x, $top - 5.0], [$x, $foot + 13.0], [$x - 30.0, $foot + 13.0]]);
+            if ($place !== null) {
+                $svg->text('h', $place[0], $place[1], $words);
+            }
+        }
+
         $spots = [];
         foreach ($marks as $mark) {
             $section = $project->section($mark['section']);
@@ -60,17 +73,6 @@ final class WhereDrawing
                     $words,
                     'middle',
                 );
-            }
-        }
-        foreach ($project->sections as $section) {
-            [$x, $top] = $plan->at($section, 0.0, $section->depth);
-            [, $foot] = $plan->at($section, 0.0, 0.0);
-            $words = $section->name.(isset($minutes[$section->uid]) ? '  '.$minutes[$section->uid].' min' : '');
-            // A name longer than what is left of the drawing begins sooner.
-            $x = min($x + 2.0, 438.0 - self::LETTER * mb_strlen($words));
-            $place = $labels->place($words, self::LETTER, 13.0, [[$x, $top - 5.0], [$x, $foot + 13.0], [$x - 30.0, $foot + 13.0]]);
-            if ($place !== null) {
-                $svg->text('h', $place[0], $place[1], $words);
             }
         }
 

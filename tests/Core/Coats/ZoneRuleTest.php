@@ -295,7 +295,7 @@ final class ZoneRuleTest extends TestCase
         $this->assertNull((new Material('tufts', 'pcs', null, 1.0))->grams(100.0, 'pcs', false));
         $library = Build::library();
         $this->assertGreaterThan(60, count($library->recipes));
-        $this->assertSame(11, count($library->questions()));
+        $this->assertSame(12, count($library->questions()));
         $this->expectException(InvalidValue::class);
         Library::of([Build::recipe('fine-turf')], [], [new Material('water', 'ml', 1.0, 0.0)]);
     }

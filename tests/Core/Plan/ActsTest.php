@@ -75,7 +75,7 @@ final class ActsTest extends TestCase
             'loose → wetting ~ glue ~ blot → lift ▮ suck up ▮ textured-earth-paint ▮ thin-wash ▮ thin-wash ▮ dry-brushing ▮ '.
                 'weathering-powder ▮ work',
         ],
-        'contact glue' => [['foam-stack-contact'], 'work → bed ⏱ work'],
+        'contact glue' => [['contact-glue', 'grass-mat'], 'contact-glue ⏱ bed ~ work ~ work'],
         'roadbed' => [['roadbed-laid'], 'bed ~ work'],
         'timber crossing' => [
             ['timber-crossing', 'test-run', 'poured-road', 'sifted-soil+flooded'],

@@ -206,6 +206,17 @@ final class MaterialRulesTest extends CoatRulesCase
         };
         $this->assertSame([], $ids(10.0));
         $this->assertSame(['area-too-large-for-open-time'], $ids(2.0));
+        // Sixty strips of 30 dm² are half a dm² each, a hand; of more there is a smaller one to be had.
+        $file['labour']['open_minutes_per_dm2'] = 120.0;
+        $recipe = RecipeFile::recipe(new Record(json_decode((string) json_encode($file), false), ''));
+        $said = function (float $wide) use ($recipe): string {
+            $zone = Build::zone(1, ['outline' => Build::square(50, 50, 50 + $wide, 550)]);
+            $found = $this->findings(new Works([$zone], [new Coat(Build::uid(21), $zone->uid, $recipe)]));
+
+            return implode(array_column(array_filter($found, fn ($f): bool => $f->id === 'area-too-large-for-open-time'), 'subject'));
+        };
+        $this->assertSame('White glue skins before a hand’s breadth is done', $said(590.0));
+        $this->assertSame('White glue skins before it is done', $said(610.0));
     }
 
     public function test_the_rule_book_tells_every_rule_once(): void
