@@ -40,20 +40,23 @@ final readonly class Stripping
     public static function of(array $laid): self
     {
         $softens = fn (CoatApplication $l): bool => $l->recipe->is(RecipeTrait::Rewets);
-        $wet = array_filter($laid, $softens) !== [];
+        // What takes nothing left nothing to take off. Coats over one another come off with the lowest, once.
+        $areas = $lowest = [];
+        foreach (array_filter($laid, fn (CoatApplication $l): bool => $l->amounts !== []) as $one) {
+            $key = "{$one->coat}/{$one->pass}";
+            $areas[$one->zone][$key] = ($areas[$one->zone][$key] ?? 0.0) + $one->area;
+            $lowest[$one->zone] ??= $one;
+        }
         $minutes = (float) self::SET_UP_MINUTES;
         $water = 0.0;
-        foreach ($laid as $one) {
-            // What takes nothing left nothing to take off.
-            if ($one->amounts !== []) {
-                $minutes += ($one->area / 1e4) * ($softens($one) ? self::LIFT_MINUTES_PER_DM2 : self::CUT_MINUTES_PER_DM2);
-                $water += $softens($one) ? ($one->area / 1e6) * self::WATER_ML_PER_M2 : 0.0;
-            }
+        foreach ($areas as $zone => $sums) {
+            $area = max($sums);
+            $minutes += ($area / 1e4) * ($softens($lowest[$zone]) ? self::LIFT_MINUTES_PER_DM2 : self::CUT_MINUTES_PER_DM2);
+            $water += $softens($lowest[$zone]) ? ($area / 1e6) * self::WATER_ML_PER_M2 : 0.0;
         }
-
         $lost = MaterialAmount::sum(array_merge(...array_column($laid, 'amounts'), ...[[]]));
 
-        return new self($wet, (int) ceil($minutes - 1e-9), $water, $lost);
+        return new self($water > 0.0, (int) ceil($minutes - 1e-9), $water, $lost);
     }
 
     /** How the ground dries after it was wetted for it. */

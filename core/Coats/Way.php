@@ -49,7 +49,7 @@ final readonly class Way
     {
         return match (true) {
             $this->glue === null => '',
-            $this->water <= 0.0 => $this->glue->name,
+            $this->water <= 0.0 || ! $this->order->thins() => $this->glue->name,
             default => "{$this->glue->name} {$this->parts}:{$this->water}",
         };
     }

@@ -48,7 +48,7 @@ $views = [
     ],
     'tonight-phone' => ["{$layout}/tonight", 390, 844, 'film'],
     'coats' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats", 1280, 800, 'film'],
-    'schools' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats/schools?question=water", 1280, 800, 'film'],
+    'schools' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats/schools?question=scatter", 1280, 800, 'film'],
     'land-halt' => [$land('Fell Halt', '?st=570'), 1280, 800, 'film'],
     'land-turned' => [$land('Weir Bend', '?st=500'), 1280, 800, 'film', '[data-turn]'],
     'side-by-side' => [$land('Tarnhead', '/compare?step=30&pick='.$uid('land_features', 'Birch bank')), 1280, 800, 'film'],

@@ -12,6 +12,7 @@ use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use App\Pages\Rail\ShowRail;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Measure\Decimal;
@@ -55,6 +56,14 @@ final readonly class ShowSchools
             'questions' => array_keys($questions),
             'asked' => $asked,
             'room' => $work->project->works->room($section),
+            'wayWords' => fn (string $way): string => implode(', ', array_filter([
+                $library->ways->read($way)->order->name,
+                $library->ways->read($way)->stuff(),
+            ])),
+            'goesIn' => fn (array $amounts): string => implode(
+                ', ',
+                array_map(fn (MaterialAmount $a): string => implode(' ', $a->words())." {$a->material}", $amounts),
+            ),
             'trials' => $picked === null
                     ? []
                     : array_map(

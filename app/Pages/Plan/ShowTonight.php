@@ -46,6 +46,11 @@ final readonly class ShowTonight
 
     private const NOT_SHOWN_OVER = 3;
 
+    /** What begins no longer than this before a session belongs to it. */
+    private const SAME_EVENING_MINUTES = 240;
+
+    private const ROUND_MINUTES = 15;
+
     public function __construct(
         private ProjectLoader $load,
         private ComputedPlan $desk,
@@ -113,8 +118,10 @@ final readonly class ShowTonight
                 fn (CoatApplication $l): bool => $l->endedAt !== null && $l->startedAt >= $session[0] && $l->startedAt < $session[1],
             ),
         );
-        // Whoever begins before the session is at the bench all the same.
-        if ($current !== null) {
+        // Whoever begins before the session is at the bench all the same: long before it, that is an evening of its own.
+        if ($current !== null && $session[0] - $current->startedAt > self::SAME_EVENING_MINUTES) {
+            $session = [$current->startedAt, max($plan->work->endOf($current), $plan->work->now) + self::ROUND_MINUTES, 1];
+        } elseif ($current !== null) {
             $session[0] = min($session[0], $current->startedAt);
         }
 

@@ -65,9 +65,14 @@
                                         @if ($coat->share < 1)
                                             <span class="soft"> over {{ Decimal::trimmed(100 * $coat->share, 0) }} %</span>
                                         @endif
+                                        @if ($coat->way !== null)
+                                            <span class="soft way-words">{{ $wayWords($coat->way) }}</span>
+                                        @endif
                                     </li>
                                 @endforeach
                             </ol>
+                            <h3>Goes in</h3>
+                            <p class="small">{{ $goesIn($trial->amounts) }}</p>
                             <h3>What can go wrong</h3>
                             <ul class="steps">
                                 @foreach ($trial->school->wrong as $wrong)

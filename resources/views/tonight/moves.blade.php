@@ -44,7 +44,7 @@
                     </ol>
                 @endif
                 <ul class="amounts">
-                    @foreach ($current->amounts as $amount)
+                    @foreach (\IdleRidge\Core\Coats\MaterialAmount::sum($current->amounts) as $amount)
                         @php([$shown, $unit] = $amount->words())
                         <li><b class="num">{{ $shown }}</b> {{ $unit }} {{ $amount->material }}</li>
                     @endforeach

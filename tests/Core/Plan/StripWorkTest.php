@@ -50,6 +50,15 @@ final class StripWorkTest extends TestCase
         $this->assertSame([true, 11, 6.0, 10.0], [$wet->wet, $wet->minutes, $wet->water, $wet->lost[0]->amount]);
         $dry = Stripping::of([$this->lay($acrylic, 50)->but(amounts: $amounts, area: 20_000.0)]);
         $this->assertSame([false, 17, 0.0], [$dry->wet, $dry->minutes, $dry->water]);
+        // Two passes of paint on the same ground and fibre over them: cut out once.
+        $both = [
+            $this->lay($acrylic, 50)->but(area: 20_000.0),
+            $this->lay($acrylic, 51)->but(area: 20_000.0, pass: 2),
+            $this->lay($soil, 52)->but(area: 5_000.0),
+        ];
+        $this->assertSame([false, 17, 0.0], [Stripping::of($both)->wet, Stripping::of($both)->minutes, Stripping::of($both)->water]);
+        $strips = [$this->lay($soil, 50)->but(area: 20_000.0), $this->lay($soil, 51)->but(area: 10_000.0)];
+        $this->assertSame(14, Stripping::of($strips)->minutes, 'strips lie beside one another');
         $nothing = Stripping::of([$this->lay($soil, 50)->but(amounts: [])]);
         $this->assertSame(5, $nothing->minutes, 'what took nothing left nothing to take off');
     }
