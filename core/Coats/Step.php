@@ -42,10 +42,4 @@ final readonly class Step
     {
         return in_array($this->kind, [StepKind::Bed, StepKind::Wetting, StepKind::Glue, StepKind::Fixing], true);
     }
-
-    /** The same with another relation to the step before. */
-    public function following(StepRelation $after): self
-    {
-        return new self($this->kind, $this->action, $after, $this->parts, $this->setUp, $this->perDm2, $this->patch);
-    }
 }

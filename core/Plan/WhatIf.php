@@ -135,19 +135,7 @@ final class WhatIf
             if ($one->uid !== $coat) {
                 $coats[] = $one;
             } elseif ($one->passes > 1 && $one->applications() - count($one->recipe->turns()) >= max([0, ...$laid])) {
-                $coats[] = new Coat(
-                    $one->uid,
-                    $one->zone,
-                    $one->recipe,
-                    $one->mm,
-                    $one->share,
-                    $one->passes - 1,
-                    $one->name,
-                    $one->extra,
-                    $one->minutes,
-                    $one->colour,
-                    $one->blend,
-                );
+                $coats[] = $one->but(passes: $one->passes - 1);
             } elseif (max([0, ...$laid]) > 0) {
                 throw new InvalidValue("“{$one->title()}” is laid already.", 'fewer');
             }

@@ -195,6 +195,27 @@ final class ActTest extends FeatureCase
         Schemas::assertMatches('layout', (string) $this->get("/layouts/{$this->layoutOf($board)->uid}/export")->getContent());
     }
 
+    public function test_a_backdrop_is_a_zone_along_an_edge(): void
+    {
+        [$board] = $this->meadow();
+        $this->post($this->at($board, '/zones'), ['name' => 'Sky', 'backdrop' => 'back', 'backdrop_height' => '350'])
+            ->assertRedirect()
+            ->assertSessionHasNoErrors();
+        $sky = $this->works($this->layoutOf($board))->zones[1];
+        $this->assertSame(['edge' => 'back', 'height' => 350.0], $sky->backdrop);
+        $this->get($this->at($board, "/coats?zone={$sky->uid}&edit=zone"))->assertOk()->assertSee('so high')->assertSee('350');
+        $this->get($this->at($board, "/coats?zone={$sky->uid}"))->assertOk()->assertSee('4200', false);
+        foreach (
+            [
+                'backdrop/height' => ['backdrop' => 'back', 'backdrop_height' => '5'],
+                'backdrop/edge' => ['backdrop' => 'back', 'backdrop_height' => '300', 'slope_to' => '20'],
+            ] as $place => $input
+        ) {
+            $this->from('/')->post($this->at($board, '/zones'), $input + ['name' => 'Odd'])->assertSessionHasErrors($place);
+        }
+        Schemas::assertMatches('layout', (string) $this->get("/layouts/{$this->layoutOf($board)->uid}/export")->getContent());
+    }
+
     public function test_a_layout_of_before_is_brought_into_its_order_and_can_be_turned_back(): void
     {
         [$board, $zone] = $this->meadow();

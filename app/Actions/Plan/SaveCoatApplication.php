@@ -92,7 +92,7 @@ final readonly class SaveCoatApplication
     {
         $laid = $this->open($layout, $row);
         $now = max($laid->startedAt, $this->desk->minute());
-        $this->close($layout, $row, $this->with($laid, endedAt: $now), 'done');
+        $this->close($layout, $row, $laid->but(endedAt: $now), 'done');
     }
 
     /**
@@ -114,25 +114,13 @@ final readonly class SaveCoatApplication
         );
         $placement = $this->load->of($layout)->section($laid->section)->placement;
         $rings = CoatApplication::moved($band->of($laid->ringsOn($placement)), fn (Point $p): Point => $placement->toLayout($p));
-        $stopped = new CoatApplication(
-            $laid->uid,
-            $laid->section,
-            $laid->zone,
-            $laid->coat,
-            $laid->pass,
-            $laid->title,
-            $laid->recipe,
-            $laid->mm,
-            $rings,
-            $laid->area * $part,
-            $laid->track * $part,
-            max(1, $now - $laid->startedAt),
-            $amounts,
-            $laid->startedAt,
-            $now,
-            $laid->seen,
-            $laid->extra,
-            $laid->ticks,
+        $stopped = $laid->but(
+            rings: $rings,
+            area: $laid->area * $part,
+            track: $laid->track * $part,
+            minutes: max(1, $now - $laid->startedAt),
+            amounts: $amounts,
+            endedAt: $now,
         );
         $this->close($layout, $row, $stopped, 'stopped');
     }
@@ -150,7 +138,7 @@ final readonly class SaveCoatApplication
                 $ticks[$step] = max($laid->startedAt, $this->desk->minute());
             }
             ksort($ticks);
-            $changes->add($row->refresh()->keep(WorksFile::fromLaid($this->with($laid, ticks: $ticks))));
+            $changes->add($row->refresh()->keep(WorksFile::fromLaid($laid->but(ticks: $ticks))));
         });
     }
 
@@ -220,8 +208,7 @@ final readonly class SaveCoatApplication
         $changes->add(
             $row->keep(
                 WorksFile::fromLaid(
-                    $this->with(
-                        $laid,
+                    $laid->but(
                         seen: [
                             ...$laid->seen,
                             ['at' => max((int) $laid->endedAt, $this->desk->minute()), 'what' => $what, 'of' => $of->value],
@@ -252,34 +239,6 @@ final readonly class SaveCoatApplication
     private function find(Layout $layout, CoatApplicationRow $row): CoatApplication
     {
         return array_values(array_filter($this->load->works($layout)->laid, fn (CoatApplication $l): bool => $l->uid === $row->uid))[0];
-    }
-
-    /**
-     * @param  list<array{at: int, what: string, of: string}>|null  $seen
-     * @param  array<int, int>|null  $ticks
-     */
-    private function with(CoatApplication $l, ?int $endedAt = null, ?array $seen = null, ?array $ticks = null): CoatApplication
-    {
-        return new CoatApplication(
-            $l->uid,
-            $l->section,
-            $l->zone,
-            $l->coat,
-            $l->pass,
-            $l->title,
-            $l->recipe,
-            $l->mm,
-            $l->rings,
-            $l->area,
-            $l->track,
-            $l->minutes,
-            $l->amounts,
-            $l->startedAt,
-            $endedAt ?? $l->endedAt,
-            $seen ?? $l->seen,
-            $l->extra,
-            $ticks ?? $l->ticks,
-        );
     }
 
     /** The part of a patch that was laid first: from the back, or from the beginning of the track. */

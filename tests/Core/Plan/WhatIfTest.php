@@ -154,6 +154,11 @@ final class WhatIfTest extends TestCase
             array_map(fn (Coat $c): string => $c->recipe->id, WhatIf::fewer($project, Build::uid(20))->works->coats),
             'the only one goes',
         );
+        $held = $project->works->with([
+            'coats' => array_map(fn (Coat $c): Coat => $c->but(way: 'flooded', name: 'Held'), $project->works->coats),
+        ]);
+        $fewer = WhatIf::fewer($project->working($held), Build::uid(21))->works->coats[1];
+        $this->assertSame(['flooded', 'Held', 2], [$fewer->way, $fewer->name, $fewer->passes], 'all else stays');
         $this->expectExceptionMessage('is laid already');
         WhatIf::fewer($begun, Build::uid(20));
     }
