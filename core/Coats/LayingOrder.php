@@ -79,7 +79,11 @@ final class LayingOrder
             $lowers = $uppers === [] ? [] : array_filter($this->coats, fn (Coat $c): bool => $rule->isLower($c->recipe));
             foreach ($lowers as $lower) {
                 foreach ($uppers as $upper) {
-                    if ($lower->zone === $upper->zone || ! $this->isNear($lower->zone, $upper->zone, $rule->reachMm())) {
+                    if (
+                        $lower->zone === $upper->zone ||
+                        ! $rule->puts($lower->recipe, $upper->recipe) ||
+                        ! $this->isNear($lower->zone, $upper->zone, $rule->reachMm())
+                    ) {
                         continue;
                     }
                     if ($this->leads($upper->uid, $lower->uid)) {
@@ -97,7 +101,7 @@ final class LayingOrder
     {
         return $this->near["{$a}|{$b}|{$mm}"] ??=
             isset($this->survey->zones[$a], $this->survey->zones[$b]) &&
-            ($this->survey->overlap($a, $b) !== null || $this->survey->liesWithin($a, $b, $mm));
+            ($this->survey->overlap($a, $b) !== null || ($mm > 0.0 && $this->survey->liesWithin($a, $b, $mm)));
     }
 
     /** Whether one comes before another by what is known so far. */

@@ -22,9 +22,11 @@ enum OrderRule: string
 
     case Wires = 'order-wires-last';
 
+    case Fibre = 'order-short-fibre-before-long';
+
     /**
      * How near the two have to be, mm. Starting values: what runs under a strip, a finger, a bank, a brush held level, a hand that
-     * reaches over.
+     * reaches over; 0 for what lies over one another alone.
      */
     public function reachMm(): float
     {
@@ -34,6 +36,7 @@ enum OrderRule: string
             self::Bed, self::Scenery => 25.0,
             self::Backdrop => 150.0,
             self::Wires => 80.0,
+            self::Fibre => 0.0,
         };
     }
 
@@ -50,6 +53,7 @@ enum OrderRule: string
             self::Wires => $recipe->stage->value < Stage::Lineside->value &&
                 $recipe->stage->value >= Stage::Hard->value &&
                 ! $recipe->is(RecipeTrait::Wires, RecipeTrait::Backdrop),
+            self::Fibre => $recipe->family === Family::Fibre && $recipe->length !== null,
         };
     }
 
@@ -61,7 +65,14 @@ enum OrderRule: string
             self::Scenery => $recipe->stage === Stage::Water && in_array($recipe->family, [Family::Gloss, Family::Resin], true),
             self::Backdrop => $recipe->is(RecipeTrait::Trees),
             self::Wires => $recipe->is(RecipeTrait::Wires),
+            self::Fibre => $recipe->family === Family::Fibre && $recipe->length !== null,
         };
+    }
+
+    /** Whether the one belongs before the other, both being what the rule is about. */
+    public function puts(Recipe $lower, Recipe $upper): bool
+    {
+        return $this !== self::Fibre || $lower->length < $upper->length;
     }
 
     private static function isCover(Recipe $recipe): bool

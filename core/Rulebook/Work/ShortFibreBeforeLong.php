@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
-use IdleRidge\Core\Coats\Family;
+use IdleRidge\Core\Coats\OrderRule;
 use IdleRidge\Core\Coats\Recipe;
 
 /** Short fibre first, long last. */
@@ -12,17 +12,17 @@ final class ShortFibreBeforeLong extends InOrder
 {
     protected function id(): string
     {
-        return 'order-short-fibre-before-long';
+        return OrderRule::Fibre->value;
     }
 
     protected function below(Recipe $recipe): bool
     {
-        return $recipe->family === Family::Fibre && $recipe->length !== null;
+        return OrderRule::Fibre->isLower($recipe);
     }
 
     protected function above(Recipe $recipe): bool
     {
-        return $recipe->family === Family::Fibre && $recipe->length !== null;
+        return OrderRule::Fibre->isLower($recipe);
     }
 
     protected function why(): string
@@ -37,6 +37,6 @@ final class ShortFibreBeforeLong extends InOrder
 
     protected function belong(Recipe $below, Recipe $above): bool
     {
-        return $below->length < $above->length;
+        return OrderRule::Fibre->puts($below, $above);
     }
 }

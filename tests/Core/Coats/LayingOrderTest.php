@@ -23,8 +23,8 @@ use Tests\Build;
 final class LayingOrderTest extends TestCase
 {
     private const RECIPES = [
-        'pulp-plaster-spreading', 'earth-paint', 'poured-road', 'stone-ballast', 'test-run', 'sifted-soil', 'fibre-2mm', 'tufts',
-        'bed-paint', 'gloss-medium', 'backdrop-painted', 'trees-planted', 'wires-strung', 'dry-brushing',
+        'pulp-plaster-spreading', 'earth-paint', 'poured-road', 'stone-ballast', 'test-run', 'sifted-soil', 'fibre-2mm', 'fibre-6mm',
+        'tufts',         'bed-paint', 'gloss-medium', 'backdrop-painted', 'trees-planted', 'wires-strung', 'dry-brushing',
     ];
 
     public function test_what_lies_beside_waits_by_rule_just_within_its_reach_and_not_just_past_it(): void
@@ -55,6 +55,17 @@ final class LayingOrderTest extends TestCase
         $turns = array_map($order->turnOf(...), [$bed, $soil, $grass, $gloss]);
         $this->assertSame([0, 1, 2, 3], $turns);
         $this->assertSame([], $order->circles);
+    }
+
+    public function test_short_fibre_comes_before_long_wherever_zones_overlap(): void
+    {
+        $zones = [$this->zone(1, 100.0, 400.0), $this->zone(2, 200.0, 500.0)];
+        [$long] = $this->coats($zones[0], ['fibre-6mm'], 20);
+        [$paint, $short] = $this->coats($zones[1], ['earth-paint', 'fibre-2mm'], 30);
+        $order = new LayingOrder([[$long], [$paint, $short]], $this->survey($zones));
+        $this->assertTrue($order->isBefore($short, $long) && ! $order->isBefore($long, $short));
+        $apart = [$this->zone(1, 100.0, 200.0), $this->zone(2, 200.5, 500.0)];
+        $this->assertSame([], (new LayingOrder([[$long], [$paint, $short]], $this->survey($apart)))->ruledBefore($long));
     }
 
     public function test_where_each_would_wait_for_the_other_the_zones_own_orders_hold_and_it_is_told(): void
@@ -92,8 +103,11 @@ final class LayingOrderTest extends TestCase
                     $this->assertFalse($a !== $b && $order->isBefore($a, $b) && $order->isBefore($b, $a), "seed {$seed}");
                     $this->assertFalse($order->isBefore($a, $b) && $order->turnOf($a) >= $order->turnOf($b), "seed {$seed}");
                     foreach ($a->zone === $b->zone ? [] : OrderRule::cases() as $rule) {
-                        $near = $survey->overlap($a->zone, $b->zone) !== null || $survey->liesWithin($a->zone, $b->zone, $rule->reachMm());
-                        $holds = $near && $rule->isLower($a->recipe) && $rule->isUpper($b->recipe);
+                        $reach = $rule->reachMm();
+                        $near = $survey->overlap($a->zone, $b->zone) !== null ||
+                            ($reach > 0.0 && $survey->liesWithin($a->zone, $b->zone, $reach));
+                        $holds =
+                            $near && $rule->isLower($a->recipe) && $rule->isUpper($b->recipe) && $rule->puts($a->recipe, $b->recipe);
                         if ($holds && ! in_array("{$a->uid} {$b->uid}", $told, true)) {
                             $this->assertTrue($order->isBefore($a, $b), "seed {$seed} {$rule->value}");
                         }
