@@ -24,7 +24,7 @@ final class LayingOrderTest extends TestCase
 {
     private const RECIPES = [
         'pulp-plaster-spreading', 'earth-paint', 'poured-road', 'stone-ballast', 'test-run', 'sifted-soil', 'fibre-2mm', 'fibre-6mm',
-        'tufts',         'bed-paint', 'gloss-medium', 'backdrop-painted', 'trees-planted', 'wires-strung', 'dry-brushing',
+        'tufts', 'bed-paint', 'gloss-medium', 'backdrop-painted', 'trees-planted', 'wires-strung', 'dry-brushing',
     ];
 
     public function test_what_lies_beside_waits_by_rule_just_within_its_reach_and_not_just_past_it(): void
