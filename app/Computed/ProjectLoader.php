@@ -142,7 +142,10 @@ final class ProjectLoader
 
         return new Works(
             $all($layout->zones(), WorksFile::zone(...)),
-            $all($layout->coats(), fn (Values $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)),
+            $all(
+                $layout->coats(),
+                fn (Values $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)->asBegun($begun['laid'], $library),
+            ),
             $begun['laid'],
             $all($layout->rooms(), RoomFile::read(...)),
             $all($layout->benchSessions(), WorksFile::benchTime(...)),

@@ -61,6 +61,22 @@ final readonly class Coat
         return new self(...$changed + get_object_vars($this));
     }
 
+    /**
+     * The same once some of it was begun: then it goes on as it was begun, whatever the layout prefers by now.
+     *
+     * @param  list<CoatApplication>  $begun
+     */
+    public function asBegun(array $begun, Library $library): self
+    {
+        $first = $this->way !== null ? [] : array_values(array_filter($begun, fn (CoatApplication $l): bool => $l->coat === $this->uid));
+        if ($first === [] || $first[0]->recipe->act() === $this->recipe->act() || $first[0]->recipe->base() !== $this->recipe->base()) {
+            return $this;
+        }
+        $way = $first[0]->recipe->way();
+
+        return $this->but(recipe: $way === null ? $library->recipe($this->recipe->base()) : $library->laid($this->recipe->base(), $way));
+    }
+
     /** How often it is gone over: every pass in as many applications as the recipe has. They are counted from 1. */
     public function applications(): int
     {

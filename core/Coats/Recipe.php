@@ -129,6 +129,12 @@ final readonly class Recipe
         return explode('+', $this->act())[0];
     }
 
+    /** The way in which it is held; null where it says that itself. */
+    public function way(): ?string
+    {
+        return explode('+', $this->act(), 2)[1] ?? null;
+    }
+
     /** The coat that it is a part of: an application that follows another has that one's name and its number after a stroke. */
     public function act(): string
     {

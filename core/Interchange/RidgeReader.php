@@ -95,7 +95,7 @@ final class RidgeReader
 
         return new Works(
             $all('zones', WorksFile::zone(...)),
-            $all('coats', fn (Record $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)),
+            $all('coats', fn (Record $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)->asBegun($begun['laid'], $library)),
             $begun['laid'],
             $all('rooms', RoomFile::read(...)),
             $all('times', WorksFile::benchTime(...)),

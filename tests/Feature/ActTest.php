@@ -70,6 +70,22 @@ final class ActTest extends FeatureCase
         $this->assertSame('sifted-soil+lacquer', $this->coat($board, 'sifted-soil')->recipe->id);
     }
 
+    public function test_what_was_begun_is_held_on_as_it_was(): void
+    {
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $works = $this->works($layout);
+        $soil = array_values(array_filter($works->laid, fn (CoatApplication $l): bool => $l->recipe->base() === 'sifted-soil'))[0];
+        $board = $layout->sections()->where('uid', $soil->section)->firstOrFail();
+        $this->patch("/layouts/{$layout->uid}/bench", ['ways' => ['cover' => ['order' => 'lacquer']]])->assertSessionHasNoErrors();
+        $layout->refresh();
+        $recipes = array_column(array_map(fn (Coat $c): array => [$c->uid, $c->recipe->id], $this->works($layout)->coats), 1, 0);
+        $this->assertSame('sifted-soil', $recipes[$soil->coat]);
+        $this->assertContains('sifted-soil+lacquer', $recipes, 'what is to come goes by what is preferred now');
+        $this->from('/')
+            ->patch($this->at($board, "/zones/{$soil->zone}/coats/{$soil->coat}"), ['way' => ['order' => 'flooded']])
+            ->assertSessionHasErrors('way.order');
+    }
+
     public function test_a_coat_goes_anywhere_on_its_zone_and_is_planned_there(): void
     {
         [$board, $zone] = $this->meadow();

@@ -82,7 +82,12 @@ final readonly class SaveCoat
             : $old->blend;
         $minutes = $typed->has('minutes') ? ($typed->text('minutes') === '' ? null : $typed->number('minutes')) : $old->minutes;
         $way = $typed->has('way') ? $this->ways->way($typed, 'way') : $old->way;
-        $library = $this->load->of($layout)->library($this->library);
+        $project = $this->load->of($layout);
+        $library = $project->library($this->library);
+        $begun = array_filter($project->works->laid, fn (CoatApplication $l): bool => $l->coat === $old->uid) !== [];
+        if ($begun && $way !== $old->way) {
+            $typed->fault("{$old->title()} was begun: it goes on as it is held. Strip it first to hold it otherwise.", 'way.order');
+        }
         $colour = $typed->has('colour') ? ($typed->text('colour') ?: null) : $old->colour;
         $coat = $typed->made(
             fn (): Coat => new Coat(

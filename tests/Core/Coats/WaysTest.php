@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Coats;
 
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Hazard;
 use IdleRidge\Core\Coats\Library;
@@ -154,6 +155,38 @@ final class WaysTest extends TestCase
         $this->assertSame(['fine-turf', 'paint'], [$written['recipe'], $written['way']]);
         $record = new Record((object) array_diff_key($written, ['uid' => 1]), '');
         $this->assertEquals($coat, WorksFile::coat($record, $coat->uid, $library));
+    }
+
+    public function test_what_was_begun_goes_on_as_it_was_begun(): void
+    {
+        $raw = Build::library();
+        $now = $raw->preferring(['cover' => 'lacquer'], 99.0);
+        $coat = new Coat(Build::uid(1), Build::uid(2), $now->laid('fine-turf'));
+        $begun = fn (string $coat, ?string $way, int $turn = 0): CoatApplication => new CoatApplication(
+            Build::uid(50),
+            Build::uid(901),
+            Build::uid(2),
+            $coat,
+            1 + $turn,
+            'Turf',
+            $raw->laid('fine-turf', $way)->turns()[$turn],
+            1.0,
+            [],
+            1.0,
+            0.0,
+            5,
+            [],
+            1,
+            2,
+        );
+        $this->assertSame('fine-turf+lacquer', $coat->asBegun([], $now)->recipe->id);
+        $this->assertSame('fine-turf+lacquer', $coat->asBegun([$begun(Build::uid(9), 'flooded')], $now)->recipe->id, 'another coat was');
+        $this->assertSame('fine-turf', $coat->asBegun([$begun($coat->uid, null)], $now)->recipe->id);
+        $flooded = 'fine-turf+flooded+water+white-1-3';
+        $this->assertSame($flooded, $coat->asBegun([$begun($coat->uid, 'flooded')], $now)->recipe->id);
+        $this->assertSame($flooded, $coat->asBegun([$begun($coat->uid, 'flooded', 1)], $now)->recipe->id, 'its vacuuming too');
+        $own = $coat->but(way: 'lacquer');
+        $this->assertSame($own, $own->asBegun([$begun($coat->uid, 'flooded')], $now));
     }
 
     /** @return iterable<string, array{string, string, string}> */
