@@ -68,13 +68,21 @@ final readonly class Coat
      */
     public function asBegun(array $begun, Library $library): self
     {
-        $first = $this->way !== null ? [] : array_values(array_filter($begun, fn (CoatApplication $l): bool => $l->coat === $this->uid));
-        if ($first === [] || $first[0]->recipe->act() === $this->recipe->act() || $first[0]->recipe->base() !== $this->recipe->base()) {
+        $first = array_values(array_filter($begun, fn (CoatApplication $l): bool => $l->coat === $this->uid))[0]->recipe ?? null;
+        if ($first === null || $first->base() !== $this->recipe->base()) {
             return $this;
         }
-        $way = $first[0]->recipe->way();
+        $recipe = $this->recipe;
+        if ($this->way === null && $first->act() !== $recipe->act()) {
+            $way = $first->way();
+            $recipe = $way === null ? $library->recipe($recipe->base()) : $library->laid($recipe->base(), $way);
+        }
+        // Applications are counted by the turns that it had then; a turn itself does not tell how many there were.
+        if ($first->id === $first->act() && count($first->turns()) !== count($recipe->turns())) {
+            $recipe = $first;
+        }
 
-        return $this->but(recipe: $way === null ? $library->recipe($this->recipe->base()) : $library->laid($this->recipe->base(), $way));
+        return $recipe === $this->recipe ? $this : $this->but(recipe: $recipe);
     }
 
     /** How often it is gone over: every pass in as many applications as the recipe has. They are counted from 1. */

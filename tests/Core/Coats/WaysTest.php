@@ -186,7 +186,13 @@ final class WaysTest extends TestCase
         $this->assertSame($flooded, $coat->asBegun([$begun($coat->uid, 'flooded')], $now)->recipe->id);
         $this->assertSame($flooded, $coat->asBegun([$begun($coat->uid, 'flooded', 1)], $now)->recipe->id, 'its vacuuming too');
         $own = $coat->but(way: 'lacquer');
-        $this->assertSame($own, $own->asBegun([$begun($coat->uid, 'flooded')], $now));
+        $this->assertSame($own, $own->asBegun([$begun($coat->uid, 'lacquer')], $now));
+        // Filler was sanded in no move of its own once: two passes of it are two applications still.
+        $filler = new Coat(Build::uid(3), Build::uid(2), $raw->recipe('light-filler'), passes: 2);
+        $this->assertSame(4, $filler->applications());
+        $before = $begun($filler->uid, null)->but(recipe: $filler->recipe->but(then: []));
+        $this->assertSame(2, $filler->asBegun([$before], $raw)->applications());
+        $this->assertSame($filler, $filler->asBegun([$before->but(recipe: $filler->recipe)], $raw));
     }
 
     /** @return iterable<string, array{string, string, string}> */
