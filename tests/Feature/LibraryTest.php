@@ -7,12 +7,22 @@ namespace Tests\Feature;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
 use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Provenance;
 use IdleRidge\Core\Plan\TakeOff;
 
 /** Recipes of one's own, schools compared and taken, the rule book, the take-off as a file. */
 final class LibraryTest extends FeatureCase
 {
+    public function test_every_recipe_can_be_looked_at(): void
+    {
+        $layout = $this->layoutOf($this->board());
+        foreach (array_keys(app(Library::class)->recipes) as $id) {
+            $page = (string) $this->get("/layouts/{$layout->uid}/library?recipe={$id}")->assertOk()->getContent();
+            $this->assertStringContainsString('Keep as yours', $page, $id);
+        }
+    }
+
     public function test_figures_made_ones_own_change_the_take_off_and_go_back(): void
     {
         $layout = $this->demo();

@@ -35,6 +35,7 @@
 'pores' => 'share of pores',
 'plaster' => 'water to a gram',
 'edge' => $part->unit . ' a m of edge',
+'length' => $part->unit . ' a m along it',
 ][$part->rule]
                     "
                     :value="Decimal::trimmed($part->value, 4)"

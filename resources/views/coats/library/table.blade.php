@@ -46,6 +46,9 @@
                                     @elseif ($part->rule === 'edge')
                                         <span class="num">{{ Decimal::trimmed($part->value, 2) }}</span>
                                         {{ $part->unit }} a m of edge
+                                    @elseif ($part->rule === 'length')
+                                        <span class="num">{{ Decimal::trimmed($part->value, 2) }}</span>
+                                        {{ $part->unit }} a m along it
                                     @else
                                         water/powder
                                         <span class="num">{{ Decimal::trimmed($part->value, 2) }}</span>
