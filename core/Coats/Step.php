@@ -18,6 +18,8 @@ final readonly class Step
     /**
      * @param  string  $action what one does, in words of the bench
      * @param  list<Ingredient>  $parts
+     * @param  list<string>  $tools
+     * @param  list<array{do: string, why: string}>  $cautions of this step; those of the whole coat stand with its recipe
      *
      * @throws InvalidValue
      */
@@ -29,6 +31,8 @@ final readonly class Step
         public float $setUp = 0.0,
         public float $perDm2 = 0.0,
         public bool $patch = false,
+        public array $tools = [],
+        public array $cautions = [],
     ) {
         if (trim($action) === '') {
             throw new InvalidValue('a step says what one does', 'do');

@@ -62,7 +62,7 @@ final class WayRecipe
         $order = $this->way->order;
         $id = "{$m->id}+{$this->way->text()}";
         $holds = $this->holds($order->steps, $order->as);
-        $steps = $this->steps($order->steps);
+        $steps = $this->steps($order->steps, $order->as);
         $wetting = $order->wets() ? $this->way->wetting : null;
 
         return new Recipe(
@@ -85,7 +85,7 @@ final class WayRecipe
             $order->tools ?? $m->tools,
             $this->hazards($holds, $wetting),
             self::cautions([
-                ...($order->tools === null ? $m->cautions : []),
+                ...$this->ownCautions(),
                 ...array_merge(...array_map(fn (Recipe $r): array => $r->cautions, $holds)),
                 ...$wetting->cautions ?? [],
             ]),
@@ -108,7 +108,7 @@ final class WayRecipe
     private function turn(WayTurn $turn, string $id): Recipe
     {
         $holds = $this->holds($turn->steps, $turn->as);
-        $steps = $this->steps($turn->steps);
+        $steps = $this->steps($turn->steps, $turn->as);
         $lays = array_filter($steps, fn (Step $s): bool => $s->parts !== []) !== [];
 
         return new Recipe(
@@ -205,9 +205,10 @@ final class WayRecipe
 
     /**
      * @param  list<WayStep>  $steps
+     * @param  string|null  $as recipe that fixes them, where one does
      * @return list<Step>
      */
-    private function steps(array $steps): array
+    private function steps(array $steps, ?string $as): array
     {
         return array_map(
             fn (WayStep $s): Step => new Step(
@@ -218,9 +219,40 @@ final class WayRecipe
                 $s->setUp,
                 $s->perDm2,
                 $s->patch,
+                $s->tools,
+                $this->cautionsOf($s, $as),
             ),
             $steps,
         );
+    }
+
+    /** @return list<array{do: string, why: string}> of the material itself: not of a glue that its own recipe has, nor of a tool laid by */
+    private function ownCautions(): array
+    {
+        $of = fn (ThinnedGlue $glue): array => $this->library->recipe($glue->through)->cautions;
+        $glues = array_map($of, array_values($this->library->ways->glues));
+        $told = array_column(array_merge(...$glues, ...[[]]), 'do');
+
+        return $this->way->order->tools !== null
+            ? []
+            : array_values(array_filter($this->material->cautions, fn (array $one): bool => ! in_array($one['do'], $told, true)));
+    }
+
+    /**
+     * @param  string|null  $as recipe that fixes it
+     * @return list<array{do: string, why: string}> of what goes on in a step
+     */
+    private function cautionsOf(WayStep $s, ?string $as): array
+    {
+        $glue = $this->way->glue;
+
+        return match (true) {
+            $s->fill === 'loose' => $this->ownCautions(),
+            $s->fill === 'wetting' => $this->way->wetting->cautions ?? [],
+            $glue !== null && $s->takesGlue() => $this->library->recipe($s->fill === 'glue' ? $glue->through : $glue->film)->cautions,
+            $s->kind === StepKind::Fixing && $as !== null => $this->library->recipe($as)->cautions,
+            default => [],
+        };
     }
 
     /** @return list<Ingredient> */

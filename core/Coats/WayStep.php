@@ -18,6 +18,7 @@ final readonly class WayStep
     /**
      * @param  string  $action with {stuff}, {wetting} and {glue} for what they are
      * @param  list<array{material: string, parts: float}>  $of
+     * @param  list<string>  $tools
      *
      * @throws InvalidValue
      */
@@ -32,6 +33,7 @@ final readonly class WayStep
         public float $setUp = 0.0,
         public float $perDm2 = 0.0,
         public bool $patch = false,
+        public array $tools = [],
     ) {
         if (! in_array($fill, self::FILLS, true)) {
             throw new InvalidValue('A step takes '.implode(', ', array_filter(self::FILLS)).' or nothing.', 'fill');

@@ -331,7 +331,10 @@ final class RecipeFile
             'parts' => array_map(self::fromPart(...), $s->parts),
             'setup_min' => $s->setUp,
             'minutes_per_dm2' => $s->perDm2,
-        ] + ($s->patch ? ['patch' => true] : []);
+        ] +
+            ($s->patch ? ['patch' => true] : []) +
+            ($s->tools === [] ? [] : ['tools' => $s->tools]) +
+            ($s->cautions === [] ? [] : ['cautions' => $s->cautions]);
     }
 
     /** @throws InvalidValue */
@@ -346,6 +349,8 @@ final class RecipeFile
                 $r->number('setup_min', 0.0),
                 $r->number('minutes_per_dm2', 0.0),
                 $r->flag('patch'),
+                $r->words('tools'),
+                self::cautions($r),
             ),
         );
         $r->close();

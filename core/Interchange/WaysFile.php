@@ -89,6 +89,7 @@ final class WaysFile
                 $r->number('setup_min', 0.0),
                 $r->number('minutes_per_dm2', 0.0),
                 $r->flag('patch'),
+                $r->words('tools'),
             ),
         );
         $r->close();

@@ -80,6 +80,7 @@ final readonly class ShowTonight
             'first' => $project->sections[0] ?? null,
             'currentZone' => $current === null ? '' : $project->works->zonesOf($current->section)[$current->zone]->name ?? '',
             'steps' => $current === null ? [] : ActSteps::of($current->recipe),
+            'cautions' => $current === null ? [] : ActSteps::ofTheWhole($current->recipe),
             'left' => $current === null ? 0 : max(0, $current->startedAt + $current->minutes - $work->now),
             'facts' => $page === null ? [] : $this->facts($page, $project),
             'window' => $page === null ? null : SessionDrawing::of($page),

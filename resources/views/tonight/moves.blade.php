@@ -34,11 +34,17 @@
                                         <i aria-hidden="true"></i><span>{{ $step['do'] }}
                                             @if ($step['wet'])
                                                 <small>into the wet</small>
+                                            @endif
+                                            @if ($step['with'] !== '')
+                                                <small class="with">{{ $step['with'] }}</small>
                                             @endif</span
                                         >
                                         <b class="num">{{ isset($current->ticks[$k]) ? $words->clock($current->ticks[$k]) : '' }}</b>
                                     </button>
                                 </form>
+                                @foreach ($step['cautions'] as $caution)
+                                    <p class="ca"><b>{{ $caution['do'] }}</b> {{ $caution['why'] }}</p>
+                                @endforeach
                             </li>
                         @endforeach
                     </ol>
@@ -49,7 +55,7 @@
                         <li><b class="num">{{ $shown }}</b> {{ $unit }} {{ $amount->material }}</li>
                     @endforeach
                 </ul>
-                @foreach ($current->recipe->cautions as $caution)
+                @foreach ($cautions as $caution)
                     <p class="ca"><b>{{ $caution['do'] }}</b> {{ $caution['why'] }}</p>
                 @endforeach
                 <div class="acts">

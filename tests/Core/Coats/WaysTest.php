@@ -107,6 +107,12 @@ final class WaysTest extends TestCase
         $this->assertSame([8.0, null], [$white->cure->filmTemperature, $lacquer->cure->filmTemperature]);
         $this->assertStringContainsString('fan blowing out', implode(array_column($acrylic->cautions, 'do')));
         $this->assertSame([true, false], [Build::library()->laid('fine-turf', 'paint')->coversWhite, $white->coversWhite]);
+        // Each caution stands at its step.
+        $said = fn (Recipe $r): array => array_map(fn (Step $s): array => array_column($s->cautions, 'do'), $r->steps);
+        $this->assertSame([[], ['Open window, fan blowing out, no flame, heater or fibre applicator.'], [], [], []], $said($acrylic));
+        $this->assertSame([[], ['Organic-vapour mask, outdoors or under extraction.']], $said($lacquer));
+        $this->assertSame(['Mask, or damp it first.'], $said(Build::library()->laid('sifted-soil', 'flooded'))[0]);
+        $this->assertSame(['spray bottle'], $acrylic->steps[1]->tools);
         // Neat below and thinned above: worked while the neat one can be, dry when the thinned is.
         $bed = Build::library()->laid('fine-turf', 'bed-first');
         $this->assertSame([10.0, 720.0], [$bed->cure->minutes['workable_until'], $bed->cure->minutes['next_coat']]);
