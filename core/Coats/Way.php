@@ -34,10 +34,10 @@ final readonly class Way
         );
     }
 
-    /** In words of the bench, after the order’s name: “alcohol 33 %, white glue 1:3”. */
-    public function stuff(): string
+    /** In words of the bench: “laid dry, wetted, flooded, alcohol 33 %, white glue 1:3”. */
+    public function words(): string
     {
-        return implode(', ', array_filter([$this->wettingWord(), $this->glueWord()]));
+        return implode(', ', array_filter([$this->order->name, $this->wettingWord(), $this->glueWord()]));
     }
 
     public function wettingWord(): string

@@ -82,12 +82,7 @@ final readonly class SaveCoat
             : $old->blend;
         $minutes = $typed->has('minutes') ? ($typed->text('minutes') === '' ? null : $typed->number('minutes')) : $old->minutes;
         $way = $typed->has('way') ? $this->ways->way($typed, 'way') : $old->way;
-        $project = $this->load->of($layout);
-        $library = $project->library($this->library);
-        $begun = array_filter($project->works->laid, fn (CoatApplication $l): bool => $l->coat === $old->uid) !== [];
-        if ($begun && $way !== $old->way) {
-            $typed->fault("{$old->title()} was begun: it goes on as it is held. Strip it first to hold it otherwise.", 'way.order');
-        }
+        $library = $this->load->of($layout)->library($this->library);
         $colour = $typed->has('colour') ? ($typed->text('colour') ?: null) : $old->colour;
         $coat = $typed->made(
             fn (): Coat => new Coat(
@@ -107,7 +102,19 @@ final readonly class SaveCoat
             ),
         );
         $values = WorksFile::fromCoat($coat);
-        $this->ledger->record($layout, "{$coat->title()} changed", function (ChangeSet $changes) use ($row, $values): void {
+        $this->ledger->record($layout, "{$coat->title()} changed", function (ChangeSet $changes) use (
+            $layout,
+            $row,
+            $values,
+            $way,
+            $old,
+        ): void {
+            if ($way !== $old->way && $this->isBegun($layout, $old->uid)) {
+                throw new InvalidValue(
+                    "{$old->title()} was begun: it goes on as it is held. Strip it first to hold it otherwise.",
+                    'way.order',
+                );
+            }
             $changes->save($row->keep($values));
         });
     }
@@ -158,10 +165,15 @@ final readonly class SaveCoat
     public function remove(Layout $layout, CoatRow $row): void
     {
         $coat = $this->find($layout, $row);
-        if (array_filter($this->load->works($layout)->laid, fn (CoatApplication $l): bool => $l->coat === $row->uid) !== []) {
+        if ($this->isBegun($layout, $row->uid)) {
             throw new InvalidValue("{$coat->title()} was begun: it stays as it is. Undo the work first.", 'coat');
         }
         $this->ledger->record($layout, "{$coat->title()} removed", fn (ChangeSet $changes) => $changes->delete($row));
+    }
+
+    private function isBegun(Layout $layout, string $coat): bool
+    {
+        return array_filter($this->load->works($layout)->laid, fn (CoatApplication $l): bool => $l->coat === $coat) !== [];
     }
 
     private function find(Layout $layout, CoatRow $row): Coat

@@ -8,8 +8,10 @@ use App\Actions\Journal\SaveJournal;
 use App\Actions\Ledger\ChangeSet;
 use App\Actions\Ledger\Ledger;
 use App\Computed\Plan\ComputedPlan;
+use App\Computed\ProjectLoader;
 use App\Models\Coat as CoatRow;
 use App\Models\Layout;
+use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\StripWork;
@@ -17,19 +19,21 @@ use IdleRidge\Core\Plan\StripWork;
 /** Takes off a coat that was laid, with all that lies over it; it then comes back as work to do. */
 final readonly class StripCoat
 {
-    public function __construct(private Ledger $ledger, private ComputedPlan $desk, private SaveJournal $journal)
-    {
+    public function __construct(
+        private Ledger $ledger,
+        private ProjectLoader $load,
+        private ComputedPlan $desk,
+        private SaveJournal $journal,
+    ) {
     }
 
     /** @throws InvalidValue when nothing of it is laid, or something of it is being laid */
     public function strip(Layout $layout, CoatRow $row): StripWork
     {
-        $work = $this->desk->plan($layout)->work;
-        $coat = array_values(array_filter($work->project->works->coats, fn ($c): bool => $c->uid === $row->uid))[0];
+        $coat = array_values(array_filter($this->load->works($layout)->coats, fn (Coat $c): bool => $c->uid === $row->uid))[0];
 
-        return $this->ledger->record($layout, "{$coat->title()} stripped", function (ChangeSet $changes) use ($layout, $row): StripWork {
+        return $this->ledger->record($layout, "{$coat->title()} stripped", function (ChangeSet $changes) use ($layout, $coat): StripWork {
             $work = $this->desk->plan($layout)->work;
-            $coat = array_values(array_filter($work->project->works->coats, fn ($c): bool => $c->uid === $row->uid))[0];
             $strip = StripWork::of($work, $coat) ?? throw new InvalidValue("Nothing of {$coat->title()} lies there.", 'coat');
             $strip->unlessOpen();
             foreach ($strip->off as $one) {

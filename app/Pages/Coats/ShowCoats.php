@@ -344,7 +344,7 @@ final readonly class ShowCoats
 
     private function prefers(?string $way): string
     {
-        return $way === null ? 'as its recipe says' : 'as you prefer: '.$this->library->ways->read($way)->order->name;
+        return $way === null ? 'as its recipe says' : 'as you prefer: '.$this->library->ways->read($way)->words();
     }
 
     private function window(Coat $coat): string

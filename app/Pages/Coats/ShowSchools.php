@@ -56,10 +56,7 @@ final readonly class ShowSchools
             'questions' => array_keys($questions),
             'asked' => $asked,
             'room' => $work->project->works->room($section),
-            'wayWords' => fn (string $way): string => implode(', ', array_filter([
-                $library->ways->read($way)->order->name,
-                $library->ways->read($way)->stuff(),
-            ])),
+            'wayWords' => fn (string $way): string => $library->ways->read($way)->words(),
             'goesIn' => fn (array $amounts): string => implode(
                 ', ',
                 array_map(fn (MaterialAmount $a): string => implode(' ', $a->words())." {$a->material}", $amounts),

@@ -81,6 +81,7 @@ final readonly class ShowTonight
             'currentZone' => $current === null ? '' : $project->works->zonesOf($current->section)[$current->zone]->name ?? '',
             'steps' => $current === null ? [] : ActSteps::of($current->recipe),
             'cautions' => $current === null ? [] : ActSteps::ofTheWhole($current->recipe),
+            'amounts' => $current === null ? [] : MaterialAmount::sum($current->amounts),
             'left' => $current === null ? 0 : max(0, $current->startedAt + $current->minutes - $work->now),
             'facts' => $page === null ? [] : $this->facts($page, $project),
             'window' => $page === null ? null : SessionDrawing::of($page),

@@ -50,7 +50,7 @@
                     </ol>
                 @endif
                 <ul class="amounts">
-                    @foreach (\IdleRidge\Core\Coats\MaterialAmount::sum($current->amounts) as $amount)
+                    @foreach ($amounts as $amount)
                         @php([$shown, $unit] = $amount->words())
                         <li><b class="num">{{ $shown }}</b> {{ $unit }} {{ $amount->material }}</li>
                     @endforeach

@@ -72,14 +72,16 @@ final class ActsTest extends TestCase
         'cinders under soil' => [['cinder-ballast+under-soil'], 'loose → work → wetting ~ glue'],
         'washes over ballast' => [
             ['stone-ballast+flooded', 'textured-earth-paint', 'thin-wash × 2', 'dry-brushing', 'weathering-powder', 'dark-mist'],
-            'loose → wetting ~ glue ~ blot → lift ▮ suck up ▮ textured-earth-paint ▮ thin-wash ▮ thin-wash ▮ dry-brushing ▮ '.
+            'loose → wetting ~ glue ~ blot → lift ▮ suck up ▮ '.
+                'textured-earth-paint ▮ thin-wash ▮ thin-wash ▮ dry-brushing ▮ '.
                 'weathering-powder ▮ work',
         ],
         'contact glue' => [['contact-glue', 'grass-mat'], 'contact-glue ⏱ bed ~ work ~ work'],
         'roadbed' => [['roadbed-laid'], 'bed ~ work'],
         'timber crossing' => [
             ['timber-crossing', 'test-run', 'poured-road', 'sifted-soil+flooded'],
-            'bed ~ work | bed ~ work ■ sand ▮ test-run ▮ work ▮ work ▮ work ■ sand ■ loose → wetting ~ glue ~ blot → lift ■ suck up',
+            'bed ~ work | bed ~ work ■ sand ▮ test-run ▮ work ▮ work ▮ '.
+                'work ■ sand ■ loose → wetting ~ glue ~ blot → lift ■ suck up',
         ],
         'patches by brush' => [
             ['fibre-2mm+patches', 'fibre-2mm+patches', 'fibre-4mm+patches'],
@@ -87,7 +89,8 @@ final class ActsTest extends TestCase
         ],
         'base and layering spray, one day' => [
             ['fibre-2mm', 'fibre-4mm+sprayed', 'straw-mist', 'fibre-6mm+sprayed', 'fibre-6mm+sprayed', 'straw-mist', 'fibre-2mm+sprayed'],
-            'bed ~ loose ◦ work → fixing ~ loose ▮ work ▮ work → fixing ~ loose ◦ work → fixing ~ loose ▮ work ▮ work → fixing ~ loose',
+            'bed ~ loose ◦ work → fixing ~ loose ▮ work ▮ work → fixing '.
+                '~ loose ◦ work → fixing ~ loose ▮ work ▮ work → fixing ~ loose',
         ],
         'mat' => [['grass-mat'], 'bed ~ work ~ work'],
         'tufts' => [['tufts'], 'bed ~ work ~ work'],
