@@ -116,6 +116,9 @@ final class WaysTest extends TestCase
         // Neat below and thinned above: worked while the neat one can be, dry when the thinned is.
         $bed = Build::library()->laid('fine-turf', 'bed-first');
         $this->assertSame([10.0, 720.0], [$bed->cure->minutes['workable_until'], $bed->cure->minutes['next_coat']]);
+        foreach (['taped', 'litter'] as $way) {
+            $this->assertSame(10.0, Build::library()->laid('sifted-soil', $way)->cure->minutes['workable_until'], $way);
+        }
     }
 
     /** What is less than all water loses as much less: a ml of white glue has 1.08 × 0.47 g of it. */
