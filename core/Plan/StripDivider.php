@@ -44,7 +44,7 @@ final readonly class StripDivider
         // Beyond its edge a coat thins to nothing: half of that strip's area, on ground that is no more than the zone.
         $blend = min($left->surface, ($left->edge() * $coat->blend) / 2.0);
         $area = $coat->share * ($left->surface + $blend);
-        $count = $this->count($section, $coat, $pass, $area, $along ? $left->trackX->total() : 0.0, $whole);
+        $count = $this->strips($section, $coat, $pass, $area, $along ? $left->trackX->total() : 0.0, $whole);
         $strips = $along ? $left->trackX->strips($count, false) : $left->acrossY->strips($count, true);
         $more = $this->overlap($coat, $whole);
         $moves = [];
@@ -94,6 +94,15 @@ final readonly class StripDivider
         }
 
         return max(1, (int) ceil($minutes - 1e-9));
+    }
+
+    /** What has to follow its own coat within a while follows it strip by strip: the first would not wait for the last. */
+    private function strips(Section $section, Coat $coat, int $pass, float $area, float $track, float $whole): int
+    {
+        $count = $this->count($section, $coat, $pass, $area, $track, $whole);
+        $follows = $pass > 1 && $coat->recipeOf($pass)->window?->side === 'self';
+
+        return $follows ? max($count, $this->strips($section, $coat, $pass - 1, $area, $track, $whole)) : $count;
     }
 
     private function count(Section $section, Coat $coat, int $pass, float $area, float $track, float $whole): int

@@ -159,10 +159,28 @@ final class ActsTest extends TestCase
         $this->assertCount(1, $days);
     }
 
-    /** @param  list<string>  $coats */
-    private static function work(array $coats, int $from, int $to): BenchWork
+    public function test_tape_comes_off_strip_by_strip(): void
     {
-        $zone = Build::zone(1, ['outline' => Build::square(300, 200, 500, 350)]);
+        // 12 dm² at 1.9 min/dm² in glue that stays workable for some ten minutes: the first strip's tape cannot wait for the last.
+        $work = self::work(['sifted-soil+taped'], 1080, 1320, Build::square(300, 200, 700, 500));
+        $plan = BenchPlan::make($work, new StepBudget(200));
+        $this->assertSame([], $plan->unplaced);
+        $this->assertSame([], BenchPlanChecker::faults($plan));
+        [$laid, $lifted] = array_map(fn (int $pass): array => array_filter($work->moves, fn (Move $m): bool => $m->pass === $pass), [1, 2]);
+        $this->assertGreaterThan(2, count($laid));
+        $this->assertSame(array_keys(array_column($laid, 'id')), array_keys(array_column($lifted, 'id')));
+        foreach ($lifted as $move) {
+            $this->assertSame([$move->strip], array_map(fn ($base): int => $base->under->strip, $work->bases[$move->id]));
+        }
+    }
+
+    /**
+     * @param  list<string>  $coats
+     * @param  list<\IdleRidge\Core\Geometry\Point>|null  $outline
+     */
+    private static function work(array $coats, int $from, int $to, ?array $outline = null): BenchWork
+    {
+        $zone = Build::zone(1, ['outline' => $outline ?? Build::square(300, 200, 500, 350)]);
         $times = array_map(fn (int $d): BenchTime => new BenchTime(Build::uid(800 + $d), 'weekly', $d, null, $from, $to), range(1, 7));
         $all = array_map(fn (int $k): Coat => self::coat($k, $zone->uid, $coats[$k]), array_keys($coats));
 
