@@ -9,6 +9,8 @@ use IdleRidge\Core\Measure\InvalidValue;
 /** What a pack of a material costs: so much of it, and the price in the currency's smallest unit. */
 final readonly class PackPrice
 {
+    public const MAX_MINOR = 100_000_000;
+
     /**
      * @param  float  $amount of a pack, in the material's own unit
      * @param  array<string, mixed>  $extra
@@ -26,7 +28,7 @@ final readonly class PackPrice
             throw new InvalidValue('A price belongs to a material.', 'material');
         }
         InvalidValue::unlessBetween($amount, 0.001, 1e7, 'The pack', '', 'amount');
-        InvalidValue::unlessBetween($minor, 0, 100_000_000, 'The price', '', 'price');
+        InvalidValue::unlessBetween($minor, 0, self::MAX_MINOR, 'The price', '', 'price');
     }
 
     /**
