@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Coats;
 
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Shelf\MaterialLot;
 
 /**
  * One ingredient of a recipe, or several mixed by parts, and how its amount follows from what is laid:
@@ -18,7 +19,7 @@ final readonly class Ingredient
 {
     public const RULES = ['area', 'volume', 'pores', 'plaster', 'edge', 'length'];
 
-    public const UNITS = ['g', 'ml', 'pcs', 'm²', 'm'];
+    public const UNITS = MaterialLot::UNITS;
 
     /** Density of gypsum powder without its air, g/ml. */
     private const GYPSUM_G_PER_ML = 2.65;

@@ -11,7 +11,10 @@ use IdleRidge\Core\Cuts\Risers;
 use IdleRidge\Core\Cuts\ShellBuild;
 use IdleRidge\Core\Cuts\StockSheet;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Shelf\MaterialLot;
+use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\PackPrice;
+use IdleRidge\Core\Shelf\Pot;
 use IdleRidge\Core\Shelf\SheetLot;
 use IdleRidge\Core\Shelf\StockMovement;
 
@@ -65,14 +68,68 @@ final class StockFile
         );
     }
 
-    public static function lot(Record $r, string $uid): SheetLot
+    public static function lot(Record $r, string $uid): SheetLot|MaterialLot|Pot
     {
-        return new SheetLot(
+        return match ($r->text('kind')) {
+            'material' => $r->within(fn (): MaterialLot => self::material($r, $uid)),
+            'pot' => $r->within(fn (): Pot => self::pot($r, $uid)),
+            default => new SheetLot(
+                $uid,
+                $r->text('kind'),
+                $r->number('sheet_mm'),
+                $r->number('sheet_width_mm'),
+                $r->number('sheet_depth_mm'),
+                $r->extra(),
+            ),
+        };
+    }
+
+    private static function material(Record $r, string $uid): MaterialLot
+    {
+        $day = fn (string $key): ?string => $r->has($key) ? $r->text($key) : null;
+
+        return new MaterialLot(
             $uid,
-            $r->text('kind'),
-            $r->number('sheet_mm'),
-            $r->number('sheet_width_mm'),
-            $r->number('sheet_depth_mm'),
+            $r->text('material'),
+            $r->text('unit'),
+            $r->numberOrNull('pack'),
+            self::whole($r, 'minor'),
+            $r->text('supplier', ''),
+            $r->text('mark', ''),
+            $day('bought_on'),
+            $r->has('opened_at') ? WorksFile::moment($r, 'opened_at') : null,
+            $day('best_before'),
+            self::whole($r, 'keeps_days'),
+            $r->numberOrNull('tare_g'),
+            $r->numberOrNull('strength'),
+            $r->flag('recovered'),
+            $r->extra(),
+        );
+    }
+
+    private static function pot(Record $r, string $uid): Pot
+    {
+        $parts = array_map(function (Record $p): array {
+            $part = ['material' => $p->text('material'), 'amount' => $p->number('amount'), 'unit' => $p->text('unit')];
+            $p->close();
+
+            return $part;
+        }, $r->records('parts'));
+        if ($parts === []) {
+            throw new InvalidValue('a pot is of something', $r->at('parts'));
+        }
+
+        return new Pot(
+            $uid,
+            $r->text('title'),
+            $r->text('mixture'),
+            $r->text('unit'),
+            $parts,
+            $r->words('moves'),
+            WorksFile::moment($r, 'mixed_at'),
+            $r->has('workable_until') ? WorksFile::moment($r, 'workable_until') : null,
+            $r->has('keeps_until') ? WorksFile::moment($r, 'keeps_until') : null,
+            array_map(fn (string $at): int => WorksFile::minute($at, $r->at('stirred')), $r->words('stirred')),
             $r->extra(),
         );
     }
@@ -80,47 +137,96 @@ final class StockFile
     public static function price(Record $r, string $uid): PackPrice
     {
         return $r->within(
-            fn (): PackPrice => new PackPrice($uid, $r->text('material'), $r->number('amount'), (int) $r->number('minor'), $r->extra()),
+            fn (): PackPrice => new PackPrice(
+                $uid,
+                $r->text('material'),
+                $r->number('amount'),
+                (int) $r->number('minor'),
+                supplier: $r->text('supplier', ''),
+                available: self::whole($r, 'available'),
+                extra: $r->extra(),
+            ),
         );
     }
 
     /** @return array<string, mixed> */
     public static function fromPrice(PackPrice $p): array
     {
-        return ['uid' => $p->uid, 'material' => $p->material, 'amount' => $p->amount, 'minor' => $p->minor] + $p->extra;
+        return ['uid' => $p->uid, 'material' => $p->material, 'amount' => $p->amount, 'minor' => $p->minor] +
+            self::told(['supplier' => $p->supplier, 'available' => $p->available]) +
+            $p->extra;
     }
 
     public static function movement(Record $r, string $uid): StockMovement
     {
-        return new StockMovement(
-            $uid,
-            $r->text('lot'),
-            (int) $r->number('by'),
-            $r->text('cause'),
-            $r->has('section') ? $r->text('section') : null,
-            WorksFile::moment($r, 'at'),
-            $r->extra(),
+        return $r->within(
+            fn (): StockMovement => new StockMovement(
+                $uid,
+                $r->text('lot'),
+                $r->number('by'),
+                InvalidValue::unlessOneOf(MovementCause::class, $r->text('cause'), 'cause'),
+                $r->has('section') ? $r->text('section') : null,
+                WorksFile::moment($r, 'at'),
+                for: $r->has('for') ? $r->text('for') : null,
+                extra: $r->extra(),
+            ),
         );
     }
 
     /** @return array<string, mixed> */
-    public static function fromLot(SheetLot $l): array
+    public static function fromLot(SheetLot|MaterialLot|Pot $l): array
     {
-        return [
-            'uid' => $l->uid,
-            'kind' => $l->kind,
-            'sheet_mm' => $l->thickness,
-            'sheet_width_mm' => $l->width,
-            'sheet_depth_mm' => $l->depth,
-        ] + $l->extra;
+        return match (true) {
+            $l instanceof MaterialLot => ['uid' => $l->uid, 'kind' => 'material', 'material' => $l->material, 'unit' => $l->unit] +
+                self::told([
+                    'pack' => $l->pack,
+                    'minor' => $l->minor,
+                    'supplier' => $l->supplier,
+                    'mark' => $l->mark,
+                    'bought_on' => $l->boughtOn,
+                    'opened_at' => $l->openedAt === null ? null : WorksFile::iso($l->openedAt),
+                    'best_before' => $l->bestBefore,
+                    'keeps_days' => $l->keepsDays,
+                    'tare_g' => $l->tare,
+                    'strength' => $l->strength,
+                    'recovered' => $l->recovered ? true : null,
+                ]),
+            $l instanceof Pot => ['uid' => $l->uid, 'kind' => 'pot', 'title' => $l->title, 'mixture' => $l->mixture, 'unit' => $l->unit] +
+                ['parts' => $l->parts, 'moves' => $l->moves, 'mixed_at' => WorksFile::iso($l->mixedAt)] +
+                self::told([
+                    'workable_until' => $l->workableUntil === null ? null : WorksFile::iso($l->workableUntil),
+                    'keeps_until' => $l->keepsUntil === null ? null : WorksFile::iso($l->keepsUntil),
+                    'stirred' => $l->stirred === [] ? null : array_map(WorksFile::iso(...), $l->stirred),
+                ]),
+            default => [
+                'uid' => $l->uid,
+                'kind' => $l->kind,
+                'sheet_mm' => $l->thickness,
+                'sheet_width_mm' => $l->width,
+                'sheet_depth_mm' => $l->depth,
+            ],
+        } + $l->extra;
     }
 
     /** @return array<string, mixed> */
     public static function fromMovement(StockMovement $m): array
     {
-        return ['uid' => $m->uid, 'lot' => $m->lot, 'by' => $m->by, 'cause' => $m->cause, 'at' => WorksFile::iso($m->at)] +
-            ($m->section === null ? [] : ['section' => $m->section]) +
+        $by = floor($m->by) === $m->by ? (int) $m->by : $m->by;
+
+        return ['uid' => $m->uid, 'lot' => $m->lot, 'by' => $by, 'cause' => $m->cause->value, 'at' => WorksFile::iso($m->at)] +
+            self::told(['section' => $m->section, 'for' => $m->for]) +
             $m->extra;
+    }
+
+    /**
+     * What there is to say.
+     *
+     * @param  array<string, mixed>  $values
+     * @return array<string, mixed>
+     */
+    private static function told(array $values): array
+    {
+        return array_filter($values, fn (mixed $v): bool => $v !== null && $v !== '');
     }
 
     private static function board(Record $r): BoardBuild

@@ -147,7 +147,7 @@ final readonly class Works
         foreach (
             [
                 'recipes' => array_map(fn (OwnRecipe $o): string => $o->recipe->id, $this->recipes),
-                'prices' => array_map(fn (PackPrice $p): string => $p->material, $this->prices),
+                'prices' => array_map(fn (PackPrice $p): string => $p->key(), $this->prices),
             ] as $list => $keys
         ) {
             foreach (array_diff_key($keys, array_unique($keys)) as $k => $key) {

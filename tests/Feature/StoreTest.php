@@ -65,7 +65,7 @@ final class StoreTest extends FeatureCase
         $this->post($this->at($section, '/cuts/cut'))->assertSessionHasNoErrors()->assertSessionHas('said');
         $store = app(ProjectLoader::class)->of($layout)->works->store;
         $this->assertSame(0, $store->count($store->lots[0]->uid), 'both were used');
-        $causes = array_count_values(array_map(fn ($m): string => $m->cause, $store->movements));
+        $causes = array_count_values(array_map(fn ($m): string => $m->cause->value, $store->movements));
         $this->assertSame($causes['cut'], 2 + ($causes['bought'] ?? 0), 'what was not there was bought first');
         $offcuts = array_values(array_filter($store->inStore(), fn (array $one): bool => $one['lot']->kind === 'offcut'));
         $this->assertNotSame([], $offcuts);

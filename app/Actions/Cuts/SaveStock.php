@@ -19,6 +19,7 @@ use App\Models\Section as SectionRow;
 use IdleRidge\Core\Interchange\StockFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\SheetLot;
 use IdleRidge\Core\Shelf\StockMovement;
 use IdleRidge\Core\Shelf\Store;
@@ -48,7 +49,7 @@ final readonly class SaveStock
         $store = $this->load->works($layout)->store;
         $typed = new FormInput($input, Units::from($layout->units));
         $by = [];
-        foreach ($store->lots as $lot) {
+        foreach ($store->sheetLots() as $lot) {
             $text = $typed->text("lots.{$lot->uid}");
             // What was left as it was shown is not counted anew.
             if ($text !== '' && $text !== $typed->text("shown.{$lot->uid}")) {
@@ -76,10 +77,10 @@ final readonly class SaveStock
         $made = $typed->made(fn (): array => $new === null ? [] : $new());
         $this->ledger->record($layout, 'Foam in store counted', function (ChangeSet $changes) use ($layout, $store, $by, $made): void {
             foreach ($by as $lot => $change) {
-                $this->move($changes, $layout, $lot, $change, 'counted', null);
+                $this->move($changes, $layout, $lot, $change, MovementCause::Counted, null);
             }
             if ($made !== [] && $made[1] > 0) {
-                $this->move($changes, $layout, $this->like($changes, $layout, $store, $made[0]), $made[1], 'counted', null);
+                $this->move($changes, $layout, $this->like($changes, $layout, $store, $made[0]), $made[1], MovementCause::Counted, null);
             }
         });
     }
@@ -110,9 +111,9 @@ final readonly class SaveStock
                         $this->lot('sheet', [$sheet->thickness, $sheet->width, $sheet->depth], 'cuts'),
                     );
                     if ($sheet->count === null) {
-                        $this->move($changes, $layout, $lot, 1, 'bought', $section->uid);
+                        $this->move($changes, $layout, $lot, 1, MovementCause::Bought, $section->uid);
                     }
-                    $this->move($changes, $layout, $lot, -1, 'cut', $section->uid);
+                    $this->move($changes, $layout, $lot, -1, MovementCause::Cut, $section->uid);
                     $store = $this->load->works($layout)->store;
                 }
             }
@@ -123,7 +124,7 @@ final readonly class SaveStock
                     $this->load->works($layout)->store,
                     $this->lot('offcut', [$strip['thickness'], floor($strip['width']), floor($strip['height'])], 'cuts'),
                 );
-                $this->move($changes, $layout, $lot, 1, 'left over', $section->uid);
+                $this->move($changes, $layout, $lot, 1, MovementCause::LeftOver, $section->uid);
             }
             $count = count($laid->offcuts());
 
@@ -169,7 +170,7 @@ final readonly class SaveStock
     /** The lot of that size, written down where it is the first of it. */
     private function like(ChangeSet $changes, Layout $layout, Store $store, SheetLot $wanted): string
     {
-        foreach ($store->lots as $lot) {
+        foreach ($store->sheetLots() as $lot) {
             if ($lot->isLike($wanted->thickness, $wanted->width, $wanted->depth)) {
                 return $lot->uid;
             }
@@ -179,7 +180,7 @@ final readonly class SaveStock
         return $wanted->uid;
     }
 
-    private function move(ChangeSet $changes, Layout $layout, string $lot, int $by, string $cause, ?string $section): void
+    private function move(ChangeSet $changes, Layout $layout, string $lot, int $by, MovementCause $cause, ?string $section): void
     {
         if ($by !== 0) {
             $now = intdiv($this->clock->now()->getTimestamp(), 60);

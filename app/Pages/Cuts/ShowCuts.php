@@ -20,6 +20,7 @@ use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\StockMovement;
 
 /** The Cuts screen: the stack or the shell taken apart, one piece of it laid flat, and all that is cut for a board. */
@@ -87,7 +88,7 @@ final readonly class ShowCuts
             'taken' => array_values(
                 array_filter(
                     $project->works->store->movements,
-                    fn (StockMovement $m): bool => $m->section === $section->uid && $m->cause === 'cut',
+                    fn (StockMovement $m): bool => $m->section === $section->uid && $m->cause === MovementCause::Cut,
                 ),
             ),
             'drawing' => $laid !== null
