@@ -8,15 +8,21 @@ use IdleRidge\Core\Measure\InvalidValue;
 
 /**
  * What goes into coats: the unit it is measured in, density (g/ml, null where it is counted or only weighed), share of it that stays once
- * dry.
+ * dry, what it is in the hand, and how long it keeps once it is open (days; null for what does not spoil).
  */
 final readonly class Material
 {
     /**
      * @throws InvalidValue
      */
-    public function __construct(public string $name, public string $unit, public ?float $density, public float $solids)
-    {
+    public function __construct(
+        public string $name,
+        public string $unit,
+        public ?float $density,
+        public float $solids,
+        public MaterialForm $form = MaterialForm::Liquid,
+        public ?int $keepsDays = null,
+    ) {
         if (! in_array($unit, Ingredient::UNITS, true)) {
             throw new InvalidValue('an amount is in '.implode(', ', Ingredient::UNITS), 'unit');
         }
@@ -24,6 +30,9 @@ final readonly class Material
             InvalidValue::unlessBetween($density, 0.005, 12.0, 'The density', 'g/ml', 'density_g_ml');
         }
         InvalidValue::unlessBetween($solids, 0.0, 1.0, 'What stays', '', 'solids');
+        if ($keepsDays !== null) {
+            InvalidValue::unlessBetween($keepsDays, 1, 36_500, 'What it keeps', 'days', 'keeps_days');
+        }
     }
 
     /** Grams of an amount, wet as it is laid or once it is dry; null where neither mass nor density is known. */

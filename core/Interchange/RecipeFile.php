@@ -12,6 +12,7 @@ use IdleRidge\Core\Coats\Ingredient;
 use IdleRidge\Core\Coats\Labour;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Material;
+use IdleRidge\Core\Coats\MaterialForm;
 use IdleRidge\Core\Coats\Provenance;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\RecipeTrait;
@@ -79,6 +80,8 @@ final class RecipeFile
                     $one->text('unit'),
                     $one->numberOrNull('density_g_ml'),
                     $one->number('solids'),
+                    InvalidValue::unlessOneOf(MaterialForm::class, $one->text('form'), 'form'),
+                    $one->numberOrNull('keeps_days') === null ? null : (int) $one->number('keeps_days'),
                 ),
             );
             $one->close();

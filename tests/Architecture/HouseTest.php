@@ -15,7 +15,7 @@ final class HouseTest
     /** Core folders in order: each may use those before it. */
     private const CORE = [
         'Measure', 'Findings', 'Geometry', 'Track', 'Land', 'Cure', 'Cuts', 'Shelf', 'Coats', 'Schedule', 'Water', 'View', 'Project',
-        'Plan', 'Rulebook', 'Interchange',
+        'Plan', 'Pots', 'Rulebook', 'Interchange',
     ];
 
     /** Layers of the application in order: each may use those before it. */

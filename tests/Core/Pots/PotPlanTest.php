@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Pots;
+
+use IdleRidge\Core\Coats\Coat;
+use IdleRidge\Core\Coats\MaterialAmount;
+use IdleRidge\Core\Coats\PotLife;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Plan\Move;
+use IdleRidge\Core\Pots\Alcohol;
+use IdleRidge\Core\Pots\Mixture;
+use IdleRidge\Core\Pots\Mixtures;
+use IdleRidge\Core\Pots\Portion;
+use IdleRidge\Core\Pots\PotKind;
+use IdleRidge\Core\Pots\PotLimit;
+use IdleRidge\Core\Pots\PotPlan;
+use IdleRidge\Core\Pots\PotRound;
+use IdleRidge\Core\Pots\Spoons;
+use IdleRidge\Core\Project\Works;
+use IdleRidge\Core\Schedule\BenchTime;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Build;
+
+final class PotPlanTest extends TestCase
+{
+    public function test_pots_of_every_school_sum_to_what_its_coats_take(): void
+    {
+        foreach (Build::library()->schools as $school) {
+            $number = 20;
+            $coats = $school->coats(Build::uid(1), function () use (&$number): string {
+                return Build::uid($number++);
+            }, Build::library());
+            $work = Build::work(new Works([Build::zone(1)], $coats, [], [], self::evenings()), '2026-10-14T12:00:00Z');
+            $taken = $potted = [];
+            foreach ($work->moves as $move) {
+                foreach ($move->amounts as $one) {
+                    if (in_array($one->unit, ['g', 'ml'], true)) {
+                        $taken[$one->material] = ($taken[$one->material] ?? 0.0) + $one->atHand();
+                    }
+                }
+                foreach ((new Mixtures(Build::library()->materials))->ofMove($work, $move) as $mixture) {
+                    $this->assertSame([$move->id], $mixture->moves);
+                    $plan = PotPlan::of($mixture, 120.0);
+                    foreach ($plan->lines() as $line) {
+                        $name = $line->portion->material;
+                        $potted[$name] = ($potted[$name] ?? 0.0) + $plan->count * $line->portion->amount;
+                    }
+                }
+            }
+            ksort($taken);
+            ksort($potted);
+            $this->assertSame(array_keys(array_filter($taken)), array_keys($potted), $school->key);
+            foreach ($potted as $name => $amount) {
+                $this->assertEqualsWithDelta($taken[$name], $amount, 0.05, "{$school->key}: {$name}");
+            }
+        }
+    }
+
+    public function test_plaster_is_mixed_by_what_is_used_before_it_sets(): void
+    {
+        // 600 g of powder and 420 ml of water, spread in 30 min, 10 of them workable and 2 spent on stirring: 8/30 of it a pot.
+        $plan = fn (float $minutes, ?float $cup = null): PotPlan => PotPlan::of(self::plaster($minutes), $cup);
+        $this->assertSame([4, PotLimit::Workable], [$plan(30.0)->count, $plan(30.0)->limit]);
+        $this->assertSame([2, PotLimit::Workable], [$plan(16.0)->count, $plan(16.0)->limit]);
+        $this->assertSame(3, $plan(16.01)->count);
+        $this->assertSame([1, PotLimit::Need], [$plan(8.0)->count, $plan(8.0)->limit]);
+        // It comes to 420 + 600/2.65 = 646.4 ml; a cup is filled to four fifths.
+        $this->assertEqualsWithDelta(646.415, self::plaster(8.0)->volume(), 0.001);
+        $this->assertSame([1, PotLimit::Need], [$plan(8.0, 808.1)->count, $plan(8.0, 808.1)->limit]);
+        $this->assertSame([2, PotLimit::Container], [$plan(8.0, 807.9)->count, $plan(8.0, 807.9)->limit]);
+        $lines = $plan(16.0)->lines();
+        $this->assertSame(['water', 'casting plaster'], array_map(fn ($l): string => $l->portion->material, $lines));
+        $this->assertEqualsWithDelta([210.0, 510.0], array_map(fn ($l): ?float => $l->scale, $lines), 1e-9);
+        $this->assertEqualsWithDelta(10.0, $plan(16.0)->useWithin(), 1e-9);
+        $this->assertFalse($plan(16.0)->isTooQuick());
+        $quick = PotPlan::of(self::plaster(16.0)->but(workable: 1.9));
+        $this->assertTrue($quick->isTooQuick());
+        $this->assertSame(130, $quick->count, 'a spoon at a time, however it sets');
+    }
+
+    public function test_the_heat_of_two_parts_limits_their_mass(): void
+    {
+        $resin = fn (float $ml, float $minutes): Mixture => new Mixture('k', 'resin', 'Pour', PotKind::TwoPart, [
+            new Portion('resin A', $ml * 2.0 / 3.0, 'ml', $ml * 2.0 / 3.0, 1.15),
+            new Portion('hardener B', $ml / 3.0, 'ml', $ml / 3.0, 0.98),
+        ], [], $minutes, 12.0);
+        mt_srand(4);
+        for ($case = 0; $case < 100; $case++) {
+            $mixture = $resin(mt_rand(20, 3000), mt_rand(2, 60));
+            $plan = PotPlan::of($mixture);
+            $mass = (float) $mixture->grams();
+            $rate = $mass / $mixture->minutes;
+            $fits = fn (float $m): bool => $m <= $rate * (PotLife::minutes($m) - 3.0) + 1e-6;
+            $this->assertTrue($fits($mass / $plan->count), "case {$case}");
+            $most = $plan->shares[PotLimit::PotLife->value] * $mass;
+            $this->assertTrue($fits($most));
+            $this->assertTrue($most >= 2.0 * $mass - 1.0 || ! $fits($most + 0.1), 'it is the largest');
+        }
+        // 200 g last 30 min at 20 °C, in a room where all goes in two thirds of the time 20.
+        $this->assertEqualsWithDelta(20.0, PotPlan::of($resin(100.0, 5.0)->but(pace: 2.0 / 3.0))->useWithin(), 1e-9);
+    }
+
+    public function test_what_keeps_is_mixed_once_for_a_session_and_what_sets_is_shared_while_it_can_be_worked(): void
+    {
+        $zones = [Build::zone(1), Build::zone(2, ['outline' => Build::square(520, 100, 700, 260)])];
+        $coats = [
+            new Coat(Build::uid(20), Build::uid(1), Build::library()->laid('fine-turf', null)),
+            new Coat(Build::uid(21), Build::uid(2), Build::library()->laid('sifted-soil', null)),
+            new Coat(Build::uid(22), Build::uid(1), Build::recipe('slow-base-plaster'), 2.0),
+            new Coat(Build::uid(23), Build::uid(2), Build::recipe('slow-base-plaster'), 1.0),
+        ];
+        $plan = BenchPlan::make(Build::work(new Works($zones, $coats, [], [], self::evenings()), '2026-10-14T12:00:00Z'));
+        $mixtures = new Mixtures(Build::library()->materials);
+        $cups = PotRound::of($plan->work, $mixtures, $plan->moves);
+        $glue = array_values(array_filter($cups, fn (Mixture $m): bool => str_contains($m->title, 'white glue')));
+        $this->assertCount(1, $glue);
+        $this->assertGreaterThan(1, count($glue[0]->moves));
+        $sum = fn (array $of): float => array_sum(array_map(fn (Mixture $m): float => $m->portions[0]->amount, $of));
+        $this->assertEqualsWithDelta(
+            array_sum(array_map(fn (Move $m): float => array_sum(array_map(
+                fn (MaterialAmount $a): float => $a->material === 'white glue' ? $a->amount : 0.0,
+                $m->amounts,
+            )), $plan->work->moves)),
+            $sum($glue),
+            1e-9,
+        );
+        foreach (array_filter($cups, fn (Mixture $m): bool => $m->kind === PotKind::Sets) as $cup) {
+            $placed = array_values(array_filter($plan->moves, fn ($p): bool => in_array($p->move->id, $cup->moves, true)));
+            if (count($placed) > 1) {
+                $this->assertLessThanOrEqual((float) $cup->workable - 2.0, end($placed)->end - $placed[0]->start);
+            }
+        }
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function kinds(): iterable
+    {
+        yield 'ballast, wetting, thinned glue' => ['stone-ballast', 'dry: stone ballast; keeps: wet water; keeps: 1 white glue, 3 water'];
+        yield 'plaster with pulp' => [
+            'tinted-pulp-plaster',
+            'sets: pulp plaster, 0.75 water to powder (water, pulp plaster, earth pigment paste)',
+        ];
+        yield 'towels dipped' => ['dipped-towel', 'sets: casting plaster, 0.7 water to powder (water, casting plaster)'];
+        yield 'alcohol last' => ['alcohol-mist', 'keeps: alcohol 33 % (water, alcohol 99 %)'];
+        yield 'resin' => ['two-part-resin', 'two parts: 2 resin A, 1 hardener B (resin A, hardener B)'];
+        yield 'from the can' => ['layering-spray', 'as sold: layering spray'];
+        yield 'nothing to mix' => ['masking', ''];
+    }
+
+    #[DataProvider('kinds')]
+    public function test_a_cup_holds_what_is_mixed_together(string $recipe, string $cups): void
+    {
+        $of = Build::recipe($recipe);
+        $found = (new Mixtures(Build::library()->materials))->of($of, $of->amounts(1e5, 3e5, 1000.0, 500.0));
+        $words = fn (Mixture $m): string => "{$m->kind->value}: {$m->title}";
+        $told = array_map(function (Mixture $m) use ($words): string {
+            $order = array_map(fn (Portion $p): string => $p->material, $m->portions);
+
+            return $words($m).(count($order) > 1 && ! str_contains($m->title, '3 water') ? ' ('.implode(', ', $order).')' : '');
+        }, $found);
+        $this->assertSame($cups, implode('; ', $told));
+    }
+
+    public function test_alcohol_comes_from_the_bottle_that_is_there(): void
+    {
+        // 33 ml of 99 % in 100: as much alcohol is in 46.7 ml of 70 %.
+        $mix = [new Portion('water', 66.0, 'ml', 66.0, 1.0), new Portion('alcohol 99 %', 33.0, 'ml', 33.0, 0.785)];
+        [$water, $alcohol] = Alcohol::from($mix, 'alcohol 70 %', 70.0, 0.877);
+        $this->assertEqualsWithDelta([33.0 * 99.0 / 70.0, 99.0 - 33.0 * 99.0 / 70.0], [$alcohol->amount, $water->amount], 1e-9);
+        $this->assertSame($mix, Alcohol::from($mix, 'alcohol 99 %', 99.0, 0.785));
+        $this->assertCount(1, Alcohol::from($mix, 'alcohol 70 %', 33.0, 0.877), 'just as strong: no water is left to add');
+        try {
+            Alcohol::from($mix, 'alcohol 70 %', 32.9, 0.877);
+            $this->fail('It was taken.');
+        } catch (InvalidValue $refusal) {
+            $this->assertSame('Alcohol of 32.9 % does not make one of 33 %: take a stronger one.', $refusal->getMessage());
+        }
+        // 33 ml × 99 % × 0.785 = 25.65 g of 66 + 25.9 g.
+        $this->assertEqualsWithDelta(0.2790, (float) Alcohol::massShare($mix), 1e-4);
+    }
+
+    public function test_a_cup_is_no_smaller_than_a_spoon_and_spoons_are_level(): void
+    {
+        foreach (['4.99' => true, '5' => false] as $cup => $refused) {
+            try {
+                PotPlan::of(self::plaster(8.0), (float) $cup);
+                $this->assertFalse($refused);
+            } catch (InvalidValue $refusal) {
+                $this->assertTrue($refused);
+                $this->assertSame('cup', $refusal->place);
+            }
+        }
+        $this->assertSame(
+            ['drops', '¼ small', '1½ small', '1 large', '2 large, 1 small', null, null],
+            array_map(Spoons::words(...), [0.6, 1.0, 7.5, 15.0, 35.0, 180.1, null]),
+        );
+    }
+
+    private static function plaster(float $minutes): Mixture
+    {
+        return new Mixture('k', 'plaster', 'Spread', PotKind::Sets, [
+            new Portion('water', 420.0, 'ml', 420.0, 1.0),
+            new Portion('casting plaster', 600.0, 'g', 600.0, null),
+        ], [], $minutes, 10.0);
+    }
+
+    /** @return list<BenchTime> */
+    private static function evenings(): array
+    {
+        return array_map(fn (int $d): BenchTime => new BenchTime(Build::uid(800 + $d), 'weekly', $d, null, 1080, 1320), range(1, 7));
+    }
+}
