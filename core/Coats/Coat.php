@@ -130,6 +130,23 @@ final readonly class Coat
             : $this->minutes * $share;
     }
 
+    /** The window in which an application of it has to follow one of a lower coat, or of its own, by either's recipe. */
+    public function windowOver(self $lower, int $under, int $over): ?FollowWindow
+    {
+        [$below, $above] = [$lower->recipeOf($under), $this->recipeOf($over)];
+        foreach ([[$above->window, true], [$below->window, false]] as [$window, $own]) {
+            if (
+                $window !== null &&
+                $own === ($window->side !== 'above') &&
+                $window->rules($below, $lower->uid === $this->uid, $above)
+            ) {
+                return $window;
+            }
+        }
+
+        return null;
+    }
+
     /** Of an area of it, what has to be done while it can be worked, minutes; null where that does not limit it. */
     public function openMinutesOf(float $area, int $application): ?float
     {

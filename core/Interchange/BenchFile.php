@@ -8,6 +8,7 @@ use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\BenchRules;
+use IdleRidge\Core\Shelf\ShelfRules;
 
 /** How a builder plans, and what was read of the air of rooms, as they stand in a layout's file. */
 final class BenchFile
@@ -30,6 +31,7 @@ final class BenchFile
                 $r->words('first'),
                 $r->has('ways') ? $r->texts('ways') : [],
                 $r->number('alcohol', Library::USUAL_STOCK),
+                $r->has('shelf') ? StockFile::rules($r->record('shelf')) : new ShelfRules(),
             ),
         );
         $r->close();
@@ -43,7 +45,8 @@ final class BenchFile
         return ['certainty' => $rules->certainty, 'order' => $rules->order, 'due' => $rules->due, 'first' => $rules->first] +
             ($rules->tools === [] ? [] : ['tools' => $rules->tools]) +
             ($rules->ways === [] ? [] : ['ways' => $rules->ways]) +
-            ($rules->alcohol === Library::USUAL_STOCK ? [] : ['alcohol' => $rules->alcohol]);
+            ($rules->alcohol === Library::USUAL_STOCK ? [] : ['alcohol' => $rules->alcohol]) +
+            StockFile::fromRules($rules->shelf);
     }
 
     /** @return array{string, AirLog} room uid and its readings */

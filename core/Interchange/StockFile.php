@@ -11,11 +11,13 @@ use IdleRidge\Core\Cuts\Risers;
 use IdleRidge\Core\Cuts\ShellBuild;
 use IdleRidge\Core\Cuts\StockSheet;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Shelf\Cup;
 use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\PackPrice;
 use IdleRidge\Core\Shelf\Pot;
 use IdleRidge\Core\Shelf\SheetLot;
+use IdleRidge\Core\Shelf\ShelfRules;
 use IdleRidge\Core\Shelf\StockMovement;
 
 /** What foam is cut from and what lies in store, as files and rows hold it. */
@@ -216,6 +218,43 @@ final class StockFile
         return ['uid' => $m->uid, 'lot' => $m->lot, 'by' => $by, 'cause' => $m->cause->value, 'at' => WorksFile::iso($m->at)] +
             self::told(['section' => $m->section, 'for' => $m->for]) +
             $m->extra;
+    }
+
+    /** @throws InvalidValue with its pointer */
+    public static function rules(Record $r): ShelfRules
+    {
+        $carriage = $r->has('carriage') ? array_map(fn (float $n): int => (int) round($n), $r->record('carriage')->numbers()) : [];
+        $cups = array_map(fn (Record $c): Cup => $c->within(function () use ($c): Cup {
+            $cup = new Cup($c->text('name'), $c->number('ml'), $c->numberOrNull('tare_g'));
+            $c->close();
+
+            return $cup;
+        }), $r->records('cups'));
+        $rules = $r->within(
+            fn (): ShelfRules => new ShelfRules(
+                $r->has('shop_on') ? $r->text('shop_on') : null,
+                self::whole($r, 'budget'),
+                $carriage,
+                $cups,
+            ),
+        );
+        $r->close();
+
+        return $rules;
+    }
+
+    /** @return array<string, array<string, mixed>> nothing where all is as usual */
+    public static function fromRules(ShelfRules $rules): array
+    {
+        $cups = array_map(fn (Cup $c): array => self::told(['name' => $c->name, 'ml' => $c->ml, 'tare_g' => $c->tare]), $rules->cups);
+        $told = self::told([
+            'shop_on' => $rules->shopOn,
+            'budget' => $rules->budget,
+            'carriage' => $rules->carriage === [] ? null : $rules->carriage,
+            'cups' => $cups === [] ? null : $cups,
+        ]);
+
+        return $told === [] ? [] : ['shelf' => $told];
     }
 
     /**

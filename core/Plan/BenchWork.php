@@ -9,7 +9,6 @@ use DateTimeZone;
 use IdleRidge\Core\Coats\Airing;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
-use IdleRidge\Core\Coats\FollowWindow;
 use IdleRidge\Core\Coats\LayingOrder;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\SectionSurvey;
@@ -60,6 +59,9 @@ final class BenchWork
 
     private readonly DateTimeZone $zone;
 
+    /** @var array<string, Shortage>|null */
+    private ?array $short = null;
+
     /**
      * @param  array<string, SectionSurvey>  $surveys section uid → its survey
      * @param  int  $now minutes of Unix time
@@ -89,6 +91,18 @@ final class BenchWork
     public function cutter(): StripDivider
     {
         return new StripDivider($this->project, $this->longest === 0 ? self::USUAL_SESSION_MINUTES : $this->longest, $this->workable(...));
+    }
+
+    /** @return array<string, Shortage> move → what is not in store for it */
+    public function short(): array
+    {
+        return $this->short ??= StockShares::short($this);
+    }
+
+    /** When one shops next, minutes of Unix time; null where no day is set, or it is over. */
+    public function shopsAt(): ?int
+    {
+        return $this->rules()->shelf->shopsAt($this->zone, $this->now);
     }
 
     /**
@@ -352,7 +366,7 @@ final class BenchWork
             }
             foreach ($under as $k => [$coat, $pass, $overlap]) {
                 $needs = fn (Recipe $below): Milestone => $overlap?->apart === true ? $below->done() : $move->recipe->needsOf($below);
-                $window = $k === $led ? $this->window($coat, $pass, $move->coat, $move->pass) : null;
+                $window = $k === $led ? $move->coat->windowOver($coat, $pass, $move->pass) : null;
                 foreach ($this->project->works->laidOf($coat->uid, $pass) as $laid) {
                     $bases[$move->id][] = new Underlayer($laid, $needs($laid->recipe), $window);
                 }
@@ -384,7 +398,7 @@ final class BenchWork
         }
         foreach ($under as $k => [$coat, $pass, $overlap]) {
             $turn = $order->turnOf($coat);
-            $window = $this->window($coat, $pass, $move->coat, $move->pass);
+            $window = $move->coat->windowOver($coat, $pass, $move->pass);
             $holds = $window !== null && ($window->side !== 'above' || ($overlap === null && $turn === $next));
             if ($holds && $turn > $highest) {
                 [$led, $highest] = [$k, $turn];
@@ -392,23 +406,6 @@ final class BenchWork
         }
 
         return $led;
-    }
-
-    /** The window in which an application has to follow another, by its own recipe or by that of the lower one. */
-    private function window(Coat $lower, int $under, Coat $upper, int $over): ?FollowWindow
-    {
-        [$below, $above] = [$lower->recipeOf($under), $upper->recipeOf($over)];
-        foreach ([[$above->window, true], [$below->window, false]] as [$window, $own]) {
-            if (
-                $window !== null &&
-                $own === ($window->side !== 'above') &&
-                $window->rules($below, $lower->uid === $upper->uid, $above)
-            ) {
-                return $window;
-            }
-        }
-
-        return null;
     }
 
     /** Which coats of a section are laid before which. */
@@ -478,7 +475,7 @@ final class BenchWork
     private function followed(Coat $lower, Coat $upper, int $over): ?int
     {
         foreach (array_reverse($lower->upTo($lower->applications())) as $under) {
-            if ($this->window($lower, $under, $upper, $over) !== null) {
+            if ($upper->windowOver($lower, $under, $over) !== null) {
                 return $under;
             }
         }

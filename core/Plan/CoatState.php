@@ -26,7 +26,7 @@ final readonly class CoatState
         $laid = array_values(array_filter($plan->work->project->works->laid, fn (CoatApplication $l): bool => $l->coat === $coat->uid));
         $planned = array_values(array_filter($plan->moves, fn (PlacedMove $p): bool => $p->move->coat->uid === $coat->uid));
         $held = array_values(array_filter($plan->unplaced, fn (UnplacedMove $u): bool => $u->move->coat->uid === $coat->uid));
-        $state = $held !== [] && $held[0]->kind === 'cold' ? DryingState::Blocked : DryingState::Bare;
+        $state = $held !== [] && in_array($held[0]->kind, ['cold', 'short'], true) ? DryingState::Blocked : DryingState::Bare;
         if ($laid !== []) {
             // What is wettest says how the whole coat may be treated.
             $states = array_map($plan->work->state(...), $laid);

@@ -19,7 +19,7 @@ final class MoveBatches
         $longest = max([0, ...array_map(fn (array $s): int => $s[1] - $s[0], $work->sessions)]);
         $free = self::free($work);
         $above = self::above($work);
-        $without = [...$without, ...self::inWindows($work)];
+        $without = [...$without, ...self::inWindows($work), ...array_map('strval', array_keys($work->short()))];
         $groups = [];
         $open = [];
         foreach ($work->moves as $id => $move) {
@@ -127,7 +127,7 @@ final class MoveBatches
     }
 
     /** @return array<string, float> when each move is free at the earliest, sessions left aside */
-    private static function free(BenchWork $work): array
+    public static function free(BenchWork $work): array
     {
         $free = [];
         $look = function (string $id) use (&$look, &$free, $work): float {

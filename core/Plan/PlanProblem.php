@@ -178,6 +178,10 @@ final class PlanProblem
             $move = $work->moves[$member];
             [$minutes, $lead, $rest] = $this->part[$member];
             $allowed = StartRanges::both($allowed, StartRanges::sooner($cold->allowed($move, $minutes), $lead));
+            if (isset($work->short()[$member])) {
+                $shops = $work->shopsAt();
+                $allowed = StartRanges::both($allowed, $shops === null ? [] : [[max(0, $shops - $this->zero), PHP_INT_MAX]]);
+            }
             foreach ($work->bases[$member] as $base) {
                 if (! ($base->under instanceof CoatApplication)) {
                     continue;

@@ -11,7 +11,10 @@ use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Project\Section;
 
-/** Why a move of a plan does not start earlier, or not at all, in words. Kinds: wait, session, hands, pot, tool, apart, cold, order. */
+/**
+ * Why a move of a plan does not start earlier, or not at all, in words. Kinds: wait, session, hands, pot, tool, apart, cold,
+ * short, order.
+ */
 final class StartReasons
 {
     /** @param  array<string, array{int, int}>  $at start and end of moves, minutes of Unix time */
@@ -42,6 +45,11 @@ final class StartReasons
             ($before !== null && $session !== null && $session[2] > 1 ? $this->sparking($move, $before, $start) : null);
         if ($aired !== null) {
             return $aired;
+        }
+        $last = $session === null ? null : $this->sessionBefore($session[0]);
+        $short = $this->shortOf($move, $last === null ? $this->work->now : $last[1]);
+        if ($short !== null) {
+            return $short;
         }
         $held = $this->heldTool($move, $start);
         if ($held !== null) {
@@ -110,6 +118,10 @@ final class StartReasons
                     " {$this->moment($ready)}",
             );
         }
+        $short = $this->shortOf($move, $session[0]);
+        if ($short !== null) {
+            return $short;
+        }
         if ($this->isCold($move, $session[1] - $move->minutes)) {
             return $this->reason('cold', '', $this->coldWords($move));
         }
@@ -127,6 +139,10 @@ final class StartReasons
     {
         if ($this->work->sessions === []) {
             return ['sessions', 'Nothing can be planned: add an evening.'];
+        }
+        $short = $this->work->short()[$move->id] ?? null;
+        if ($short !== null && $this->work->shopsAt() === null) {
+            return ['short', ucfirst($short->words()).': buy it, or set the day on which you shop.'];
         }
         if ($cold) {
             return ['cold', $this->coldWords($move)];
@@ -186,6 +202,11 @@ final class StartReasons
                 default => 'D j M H:i',
             },
         );
+    }
+
+    private function day(int $minute): string
+    {
+        return (new DateTimeImmutable('@'.$minute * 60))->setTimezone($this->work->zone())->format('D j M');
     }
 
     /**
@@ -322,6 +343,17 @@ final class StartReasons
         }
 
         return null;
+    }
+
+    /** @return array{kind: string, ref: string, text: string}|null what has to be bought first, after a moment */
+    private function shortOf(Move $move, int $after): ?array
+    {
+        $short = $this->work->short()[$move->id] ?? null;
+        $shops = $this->work->shopsAt();
+
+        return $short === null || $shops === null || $shops < $after
+            ? null
+            : $this->reason('short', $short->material, "{$short->words()} until you shop on {$this->day($shops)}");
     }
 
     /** @return array{kind: string, ref: string, text: string}|null a coat that keeps a tool until then */

@@ -160,10 +160,10 @@ final readonly class Project
         );
     }
 
-    /** All that a plan can depend on beside the surveys of zones. */
-    public function planned(): self
+    /** All that a plan can depend on at a moment beside the surveys of zones. */
+    public function planned(int $now): self
     {
-        return new self($this->layout, $this->sections, $this->runs, [], [], [], $this->works->planned());
+        return new self($this->layout, $this->sections, $this->runs, [], [], [], $this->works->planned($now));
     }
 
     /** What land is cut from, with what lies in store. */

@@ -78,10 +78,10 @@ final readonly class Works
         return new self(...$lists + get_object_vars($this));
     }
 
-    /** What of them a plan is made of. */
-    public function planned(): self
+    /** What of them a plan is made of at a moment. */
+    public function planned(int $now): self
     {
-        return $this->with(['journal' => [], 'store' => new Store(), 'recipes' => [], 'colours' => [], 'prices' => []]);
+        return $this->with(['journal' => [], 'store' => $this->store->planned($now), 'recipes' => [], 'colours' => [], 'prices' => []]);
     }
 
     /**

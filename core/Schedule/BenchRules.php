@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Schedule;
 
 use IdleRidge\Core\Measure\Day;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Shelf\ShelfRules;
 
 /**
  * How a builder likes to plan: how sure a start has to be, whether boards or stages take turns, how many there are of each
@@ -39,6 +40,7 @@ final readonly class BenchRules
         public array $first = [],
         public array $ways = [],
         public float $alcohol = 99.0,
+        public ShelfRules $shelf = new ShelfRules(),
     ) {
         if (! in_array($alcohol, self::ALCOHOLS, true)) {
             throw new InvalidValue('Alcohol is sold as one of '.implode(', ', self::ALCOHOLS).' %.', 'alcohol');
@@ -65,6 +67,12 @@ final readonly class BenchRules
         }
     }
 
+    /** The same with some of its values changed, by the names of the constructor. */
+    public function but(mixed ...$changed): self
+    {
+        return new self(...$changed + get_object_vars($this));
+    }
+
     /** @return array{section: string, date: string, milestone: string}|null */
     public function dueOf(string $section): ?array
     {
@@ -89,6 +97,6 @@ final readonly class BenchRules
      */
     public function taking(array $first): self
     {
-        return new self($this->certainty, $this->order, $this->tools, $this->due, array_values($first));
+        return $this->but(first: array_values($first));
     }
 }

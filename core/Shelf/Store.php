@@ -114,6 +114,21 @@ final readonly class Store
         return $stock;
     }
 
+    /** What of it a plan goes by: how much there is of each material, whatever lots it is in. */
+    public function planned(int $now): self
+    {
+        $units = array_column(array_map(fn (MaterialLot $l): array => [$l->material, $l->unit], $this->materials()), 1, 0);
+        $lots = $movements = [];
+        foreach ($this->stock($now) as $material => $amount) {
+            $lots[] = new MaterialLot((string) $material, (string) $material, $units[$material]);
+            if ($amount !== 0.0) {
+                $movements[] = new StockMovement((string) $material, (string) $material, $amount, MovementCause::Counted, null, 0);
+            }
+        }
+
+        return new self($lots, $movements);
+    }
+
     /**
      * From which lots an amount of a material is taken.
      *

@@ -59,14 +59,13 @@ final readonly class SavePlanRules
         }
         $ways = $typed->has('ways') ? $this->ways->preferred($typed) : $old->ways;
         $rules = $typed->made(
-            fn (): BenchRules => new BenchRules(
-                round($certainty, 2),
-                $typed->text('order', $old->order),
-                $typed->has('tools') ? $tools : $old->tools,
-                $typed->has('due') ? $due : $old->due,
-                $old->first,
-                $ways,
-                $typed->has('alcohol') ? $typed->number('alcohol') : $old->alcohol,
+            fn (): BenchRules => $old->but(
+                certainty: round($certainty, 2),
+                order: $typed->text('order', $old->order),
+                tools: $typed->has('tools') ? $tools : $old->tools,
+                due: $typed->has('due') ? $due : $old->due,
+                ways: $ways,
+                alcohol: $typed->has('alcohol') ? $typed->number('alcohol') : $old->alcohol,
             ),
         );
         $this->keep($layout, $rules, 'Planned otherwise');

@@ -45,7 +45,7 @@ final class ComputedPlan
     public function planOf(Project $project, int $now): BenchPlan
     {
         $work = $this->work($project, $now);
-        $asked = $project->planned();
+        $asked = $project->planned($now);
         $surveys = array_map(fn (Section $s): string => $this->surveyed($project, $s), $project->sections);
         $from = $this->cache->fingerprint($asked, $surveys, $work->planFrom());
         /** @var array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int} $found */

@@ -37,6 +37,7 @@ final readonly class ShowTonight
         'pot' => 'order',
         'apart' => 'air',
         'cold' => 'cold',
+        'short' => 'short',
         'hands' => 'time',
         'session' => 'time',
         'tool' => 'tool',
