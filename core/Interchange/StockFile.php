@@ -132,7 +132,8 @@ final class StockFile
             $r->has('workable_until') ? WorksFile::moment($r, 'workable_until') : null,
             $r->has('keeps_until') ? WorksFile::moment($r, 'keeps_until') : null,
             array_map(fn (string $at): int => WorksFile::minute($at, $r->at('stirred')), $r->words('stirred')),
-            $r->extra(),
+            made: $r->number('made'),
+            extra: $r->extra(),
         );
     }
 
@@ -194,7 +195,7 @@ final class StockFile
                     'recovered' => $l->recovered ? true : null,
                 ]),
             $l instanceof Pot => ['uid' => $l->uid, 'kind' => 'pot', 'title' => $l->title, 'mixture' => $l->mixture, 'unit' => $l->unit] +
-                ['parts' => $l->parts, 'moves' => $l->moves, 'mixed_at' => WorksFile::iso($l->mixedAt)] +
+                ['made' => $l->made, 'parts' => $l->parts, 'moves' => $l->moves, 'mixed_at' => WorksFile::iso($l->mixedAt)] +
                 self::told([
                     'workable_until' => $l->workableUntil === null ? null : WorksFile::iso($l->workableUntil),
                     'keeps_until' => $l->keepsUntil === null ? null : WorksFile::iso($l->keepsUntil),

@@ -61,6 +61,20 @@ final readonly class Mixture
         );
     }
 
+    /** In what it is counted as a whole: ml where all is poured, else g. */
+    public function unit(): string
+    {
+        return array_filter($this->portions, fn (Portion $p): bool => $p->unit !== 'ml') === [] ? 'ml' : 'g';
+    }
+
+    /** All of it in that unit; what has no known density is left out of it. */
+    public function total(): float
+    {
+        $grams = $this->unit() === 'g';
+
+        return array_sum(array_map(fn (Portion $p): float => $grams ? $p->grams() ?? 0.0 : $p->amount, $this->portions));
+    }
+
     /** What it comes to in the cup, ml; null where a density is not known. Plaster: `water/1.0 + powder/2.65`, times its bulk. */
     public function volume(): ?float
     {

@@ -12,6 +12,8 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class Pot
 {
+    public float $made;
+
     /**
      * @param  string  $mixture what it is a pot of, so that the same is found again
      * @param  non-empty-list<array{material: string, amount: float, unit: string}>  $parts in adding order
@@ -20,6 +22,7 @@ final readonly class Pot
      * @param  int|null  $keepsUntil closed, of what does not set
      * @param  list<int>  $stirred when
      * @param  array<string, mixed>  $extra
+     * @param  float  $made all that went in, in its unit; of parts in that unit their sum
      *
      * @throws InvalidValue
      */
@@ -35,6 +38,7 @@ final readonly class Pot
         public ?int $keepsUntil = null,
         public array $stirred = [],
         public array $extra = [],
+        float $made = 0.0,
     ) {
         if (trim($title) === '' || mb_strlen($title) > 160) {
             throw new InvalidValue('A pot has a name of 1 to 160 characters.', 'title');
@@ -45,7 +49,8 @@ final readonly class Pot
         foreach ($parts as $k => $part) {
             InvalidValue::unlessBetween($part['amount'], 0.0, 1e6, 'What goes in', $part['unit'], "parts/{$k}/amount");
         }
-        if ($this->made() <= 0.0) {
+        $this->made = $made > 0.0 ? $made : array_sum(array_map(fn (array $p): float => $p['unit'] === $unit ? $p['amount'] : 0.0, $parts));
+        if ($this->made <= 0.0) {
             throw new InvalidValue('The parts come to nothing.', 'parts');
         }
         foreach ([$workableUntil, $keepsUntil, ...$stirred] as $moment) {
@@ -59,12 +64,6 @@ final readonly class Pot
     public function but(mixed ...$changed): self
     {
         return new self(...$changed + get_object_vars($this));
-    }
-
-    /** All that went in, in its unit: what is measured otherwise is of what is counted with it. */
-    public function made(): float
-    {
-        return array_sum(array_map(fn (array $p): float => $p['unit'] === $this->unit ? $p['amount'] : 0.0, $this->parts));
     }
 
     /** Whether it can no longer be used. */

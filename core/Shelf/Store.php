@@ -103,7 +103,7 @@ final readonly class Store
             $stock[$lot->material] = ($stock[$lot->material] ?? 0.0) + $this->amount($lot->uid);
         }
         foreach ($this->pots() as $pot) {
-            $left = $pot->isOver($now) ? 0.0 : $this->amount($pot->uid) / $pot->made();
+            $left = $pot->isOver($now) ? 0.0 : $this->amount($pot->uid) / $pot->made;
             foreach ($pot->parts as $part) {
                 if (isset($stock[$part['material']])) {
                     $stock[$part['material']] += $left * $part['amount'];

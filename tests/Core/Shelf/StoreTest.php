@@ -90,7 +90,7 @@ final class StoreTest extends TestCase
             [new MaterialLot('glue', 'white glue', 'ml'), $pot],
             [...$this->full(['glue'], 100.0), $this->move('pot', 120.0), $this->move('pot', -40.0)],
         );
-        $this->assertSame(120.0, $pot->made());
+        $this->assertSame(120.0, $pot->made);
         $this->assertSame(['white glue' => 120.0], $store->stock(self::NOW + 10));
         $this->assertSame(['white glue' => 100.0], $store->stock(self::NOW + 11));
         $planned = $store->planned(self::NOW);
