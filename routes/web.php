@@ -23,6 +23,7 @@ use App\Http\Controllers\MoveController;
 use App\Http\Controllers\PairController;
 use App\Http\Controllers\PaletteController;
 use App\Http\Controllers\PlanRulesController;
+use App\Http\Controllers\PotController;
 use App\Http\Controllers\PriceController;
 use App\Http\Controllers\ReadyByController;
 use App\Http\Controllers\RecipeController;
@@ -83,6 +84,15 @@ Route::prefix('layouts/{layout}')
         Route::post('/redo', [HistoryController::class, 'redo'])->name('layouts.redo');
         Route::get('/tonight', [TonightController::class, 'show'])->name('tonight.show');
         Route::get('/drying', [DryingController::class, 'show'])->name('drying.show');
+        Route::get('/pots', [PotController::class, 'show'])->name('pots.show');
+        Route::get('/pots/cards', [PotController::class, 'cards'])->name('pots.cards');
+        Route::post('/pots', [PotController::class, 'store'])->name('pots.mix');
+        Route::post('/pots/{pot}/stir', [PotController::class, 'stir'])
+            ->withoutScopedBindings()
+            ->name('pots.stir');
+        Route::post('/pots/{pot}/pour', [PotController::class, 'pour'])
+            ->withoutScopedBindings()
+            ->name('pots.pour');
         Route::get('/journal', [JournalController::class, 'show'])->name('journal.show');
         Route::post('/moves', [MoveController::class, 'store'])->name('moves.start');
         Route::post('/moves/{application}/done', [MoveController::class, 'done'])->name('moves.done');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Interchange;
 
+use RuntimeException;
+
 /** Tables as CSV (RFC 4180): written with commas and CR LF, read with whatever parts their first line. */
 final class Csv
 {
@@ -21,27 +23,32 @@ final class Csv
     }
 
     /**
-     * Fields are parted by the comma, semicolon or tab that the first line has most of; empty lines are passed over.
+     * Fields are parted by the comma, semicolon or tab that the first line has most of; quoted ones may hold breaks; empty lines are
+     * passed over. What is no UTF-8 is taken for what spreadsheets wrote before it.
      *
      * @return array{head: list<string>, rows: array<int, list<string>>} names of columns in small letters; line → its cells
      */
     public static function read(string $text): array
     {
-        $lines = preg_split('/\R/', trim(str_starts_with($text, self::BYTE_ORDER_MARK) ? substr($text, 3) : $text)) ?: [''];
-        $more = fn (string $best, string $mark): string => substr_count($lines[0], $mark) > substr_count($lines[0], $best) ? $mark : $best;
+        $text = str_starts_with($text, self::BYTE_ORDER_MARK) ? substr($text, 3) : $text;
+        $text = ltrim(mb_check_encoding($text, 'UTF-8') ? $text : mb_convert_encoding($text, 'UTF-8', 'Windows-1252'));
+        $first = (string) strtok($text, "\r\n");
+        $more = fn (string $best, string $mark): string => substr_count($first, $mark) > substr_count($first, $best) ? $mark : $best;
         $mark = array_reduce([';', "\t"], $more, ',');
-        $cells = fn (string $line): array => array_map(
-            fn (?string $cell): string => trim((string) $cell),
-            str_getcsv($line, $mark, '"', ''),
-        );
-        $rows = [];
-        foreach (array_slice($lines, 1, preserve_keys: true) as $k => $line) {
-            if (trim($line) !== '') {
-                $rows[$k + 1] = $cells($line);
-            }
+        $file = fopen('php://temp', 'w+b') ?: throw new RuntimeException('no room to read a table');
+        fwrite($file, (string) preg_replace('/\R/u', "\n", $text));
+        rewind($file);
+        $all = [];
+        for ($line = 1; ($cells = fgetcsv($file, null, $mark, '"', '')) !== false; $line += 1 + $breaks) {
+            $cells = array_map(fn (?string $cell): string => (string) $cell, $cells);
+            $breaks = substr_count(implode('', $cells), "\n");
+            $all[$line] = array_map(trim(...), $cells);
         }
+        fclose($file);
+        $head = array_map(mb_strtolower(...), $all[1] ?? ['']);
+        unset($all[1]);
 
-        return ['head' => array_map(mb_strtolower(...), $cells($lines[0])), 'rows' => $rows];
+        return ['head' => $head, 'rows' => array_filter($all, fn (array $cells): bool => implode('', $cells) !== '')];
     }
 
     private static function cell(string|int|float $value): string

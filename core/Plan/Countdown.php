@@ -13,6 +13,9 @@ final readonly class Countdown
     /** What is due later than this is not counted down yet, minutes. */
     private const MAX_MINUTES_AHEAD = 720;
 
+    /** A pot that has set is told for so long. */
+    private const MINUTES_AFTER = 60;
+
     private function __construct(public string $kind, public string $title, public string $place, public int $at, public string $why)
     {
     }
@@ -31,6 +34,13 @@ final readonly class Countdown
                         ->reached($laid->recipe->cure, Milestone::WorkableUntil, $laid->mm, $wet, 1.0 - $work->certainty()),
                 );
                 $all[] = new self('workable', $laid->title, $place, $at, 'what was mixed first may no longer be worked after it');
+            }
+        }
+        $store = $work->project->works->store;
+        foreach ($store->pots() as $pot) {
+            $until = $store->amount($pot->uid) > 0.0 ? $pot->workableUntil : null;
+            if ($until !== null && $until > $work->now - self::MINUTES_AFTER) {
+                $all[] = new self('workable', ucfirst($pot->title), 'in the cup', $until, 'what was mixed sets in the cup after it');
             }
         }
         foreach ($work->moves as $id => $move) {

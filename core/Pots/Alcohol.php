@@ -21,10 +21,10 @@ final class Alcohol
     /**
      * The same mix from another bottle: as much alcohol, in as much of it all.
      *
-     * @param  list<Portion>  $portions
+     * @param  non-empty-list<Portion>  $portions
      * @param  string  $material of the bottle
      * @param  float  $strength of what is in it, %
-     * @return list<Portion> in the same order
+     * @return non-empty-list<Portion> in the same order
      *
      * @throws InvalidValue when the bottle is too weak
      */
@@ -42,10 +42,11 @@ final class Alcohol
             $wanted = round(self::strengthOf($old->material) * $old->amount / $whole);
             throw new InvalidValue("Alcohol of {$strength} % does not make one of {$wanted} %: take a stronger one.", 'lot');
         }
+        $mixed = new Portion($material, $needed, 'ml', $needed, $density);
         $out = [];
         foreach ($portions as $portion) {
             if ($portion === $old) {
-                $out[] = new Portion($material, $needed, 'ml', $needed, $density);
+                $out[] = $mixed;
             } elseif ($portion !== $water) {
                 $out[] = $portion;
             } elseif ($left > 1e-9) {
@@ -53,7 +54,7 @@ final class Alcohol
             }
         }
 
-        return $out;
+        return $out === [] ? [$mixed] : $out;
     }
 
     /**

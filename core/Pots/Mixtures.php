@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Pots;
 
+use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Ingredient;
 use IdleRidge\Core\Coats\Material;
 use IdleRidge\Core\Coats\MaterialAmount;
@@ -39,6 +40,25 @@ final readonly class Mixtures
             $move->area / 1e4 * $move->recipe->layers($move->coat->mm),
             $this->workable($work, $move),
             $move->coat->colour,
+        );
+    }
+
+    /** @return list<Mixture> of what was begun */
+    public function ofLaid(BenchWork $work, CoatApplication $laid): array
+    {
+        $coats = array_column($work->project->works->coats, 'colour', 'uid');
+        $known = isset($laid->recipe->cure->minutes[Milestone::WorkableUntil->value]);
+
+        return $this->of(
+            $laid->recipe,
+            $laid->amounts,
+            ["{$laid->coat}.{$laid->pass}"],
+            (float) $laid->minutes,
+            $laid->area / 1e4 * $laid->recipe->layers($laid->mm),
+            $known
+                ? $work->dryingOf($laid)->least($laid->recipe->cure, Milestone::WorkableUntil, $laid->mm, 1.0 - $work->certainty())
+                : null,
+            $coats[$laid->coat] ?? null,
         );
     }
 
@@ -196,7 +216,12 @@ final readonly class Mixtures
             return 'alcohol '.Decimal::trimmed(Alcohol::strengthOf($alcohol->material) * $alcohol->amount / $sum, 0).' %';
         }
 
-        return Mix::words($parts[0]->of);
+        $of = $parts[0]->of;
+        if (count($of) === 2 && $of[1]['material'] === 'water') {
+            return $of[0]['material'].' '.Decimal::trimmed($of[0]['parts'], 2).':'.Decimal::trimmed($of[1]['parts'], 2).' with water';
+        }
+
+        return Mix::words($of);
     }
 
     /** @param  list<Portion>  $portions */

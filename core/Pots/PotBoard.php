@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Pots;
 
-use IdleRidge\Core\Coats\CoatApplication;
-use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Move;
 use IdleRidge\Core\Plan\PlacedMove;
@@ -27,7 +25,7 @@ final readonly class PotBoard
     {
         $work = $this->plan->work;
         $current = $work->current();
-        $cups = $current === null ? [] : $this->ofLaid($current);
+        $cups = $current === null ? [] : $this->mixtures->ofLaid($work, $current);
         foreach (PotRound::of($work, $this->mixtures, $moves) as $mixture) {
             $same = array_keys(array_filter($cups, fn (Mixture $m): bool => $m->key === $mixture->key && ! $m->kind->sets()));
             if ($same === []) {
@@ -46,43 +44,6 @@ final readonly class PotBoard
         return $this->offers($this->mixtures->ofMove($this->plan->work, $move));
     }
 
-    /** @return list<Mixture> of what was begun */
-    public function ofLaid(CoatApplication $laid): array
-    {
-        $work = $this->plan->work;
-        $known = $laid->recipe->cure->minutes[Milestone::WorkableUntil->value] ?? null;
-        $workable = $known === null
-            ? null
-            : $work->dryingOf($laid)->least($laid->recipe->cure, Milestone::WorkableUntil, $laid->mm, 1.0 - $work->certainty());
-
-        return $this->mixtures->of(
-            $laid->recipe,
-            $laid->amounts,
-            [self::idOf($laid)],
-            (float) $laid->minutes,
-            $laid->area / 1e4 * $laid->recipe->layers($laid->mm),
-            $workable,
-            $this->colourOf($laid->coat),
-        );
-    }
-
-    /** What stands for an application that is being laid where a move stands for one to come. */
-    public static function idOf(CoatApplication $laid): string
-    {
-        return "{$laid->coat}.{$laid->pass}";
-    }
-
-    public function colourOf(string $coat): ?string
-    {
-        foreach ($this->plan->work->project->works->coats as $one) {
-            if ($one->uid === $coat) {
-                return $one->colour;
-            }
-        }
-
-        return null;
-    }
-
     /**
      * @param  list<Mixture>  $cups
      * @return list<PotOffer>
@@ -91,9 +52,12 @@ final readonly class PotBoard
     {
         $starts = array_map(fn (array $at): int => $at[0], $this->plan->at());
         $work = $this->plan->work;
+        $colours = array_column($work->project->works->colours, 'name', 'uid');
 
-        return array_map(function (Mixture $m) use ($starts, $work): PotOffer {
+        return array_map(function (Mixture $m) use ($starts, $work, $colours): PotOffer {
             $its = array_intersect_key($starts, array_flip($m->moves));
+            $name = $m->colour === null ? null : $colours[$m->colour] ?? null;
+            $m = $name === null ? $m : $m->but(title: "{$m->title}, {$name}");
 
             return PotOffer::of($m, $work->project->works->store, $work->now, $its === [] ? null : min($its), $this->cup);
         }, $cups);

@@ -9,7 +9,7 @@ final class Spoons
 {
     private const TEA_ML = 5.0;
 
-    private const MOST_ML = 180.0;
+    private const MOST_ML = 60.0;
 
     private const QUARTERS = ['', '¼', '½', '¾'];
 

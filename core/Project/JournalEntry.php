@@ -12,7 +12,7 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class JournalEntry
 {
-    public const KINDS = ['done', 'stopped', 'still wet', 'dry', 'undone', 'done again', 'stripped'];
+    public const KINDS = ['done', 'stopped', 'still wet', 'dry', 'undone', 'done again', 'stripped', 'poured away'];
 
     public string $sentence;
 

@@ -54,7 +54,7 @@ const turnStacks = () => {
 };
 turnStacks();
 document.addEventListener('htmx:afterSettle', turnStacks);
-if (document.querySelector('.tonight')) {
+if (document.querySelector('.tonight, .pots')) {
     countdown();
 }
 land(htmx);

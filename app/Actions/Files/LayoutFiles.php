@@ -120,7 +120,7 @@ final readonly class LayoutFiles
         return [
             Zone::class => array_map(WorksFile::fromZone(...), $works->zones),
             Coat::class => array_map(WorksFile::fromCoat(...), $works->coats),
-            CoatApplication::class => array_map(WorksFile::fromLaid(...), $works->laid),
+            CoatApplication::class => array_map(WorksFile::fromLaid(...), [...$works->laid, ...$works->stripped]),
             Room::class => array_map(RoomFile::from(...), $works->rooms),
             BenchSession::class => array_map(WorksFile::fromTime(...), $works->times),
             JournalEntry::class => array_map(WorksFile::fromEntry(...), $works->journal),

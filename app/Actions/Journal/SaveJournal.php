@@ -18,6 +18,7 @@ use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Plan\StripWork;
 use IdleRidge\Core\Project\JournalEntry;
+use IdleRidge\Core\Shelf\Pot;
 
 /** Writes journal entries. They are never changed: undoing a step that laid something writes one against it. */
 final readonly class SaveJournal
@@ -76,6 +77,32 @@ final readonly class SaveJournal
                 $strip->off[0]->section,
                 $strip->off[0]->uid,
                 mb_substr("{$strip->coat->title()} stripped from {$zone}{$with}: {$strip->stripping->minutes} min{$water}", 0, 500),
+            ),
+        );
+    }
+
+    /** What was left in a pot and is lost. */
+    public function pouredAway(Layout $layout, Pot $pot, float $left): void
+    {
+        $project = $this->load->of($layout);
+        $zones = array_column($project->works->coats, 'zone', 'uid');
+        $boards = array_column($project->works->zones, 'section', 'uid');
+        $section = $boards[$zones[strtok($pot->moves[0] ?? '', '.')] ?? ''] ?? ($project->sections[0]->uid ?? '');
+        $share = $left / $pot->made;
+        [$figure, $unit] = MaterialAmount::shown($left, $pot->unit);
+        $this->write(
+            $layout,
+            new JournalEntry(
+                $this->uids->next(),
+                $this->desk->minute(),
+                'poured away',
+                $section,
+                null,
+                "{$figure} {$unit} of {$pot->title} poured away",
+                amounts: array_map(
+                    fn (array $p): array => ['amount' => round($share * $p['amount'], 1)] + $p,
+                    $pot->parts,
+                ),
             ),
         );
     }

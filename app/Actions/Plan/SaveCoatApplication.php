@@ -8,6 +8,7 @@ use App\Actions\Journal\SaveJournal;
 use App\Actions\Ledger\ChangeSet;
 use App\Actions\Ledger\Ledger;
 use App\Actions\Ledger\NewRows;
+use App\Actions\Shelf\DrawStock;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
 use App\Models\CoatApplication as CoatApplicationRow;
@@ -33,6 +34,7 @@ final readonly class SaveCoatApplication
         private ProjectLoader $load,
         private ComputedPlan $desk,
         private SaveJournal $journal,
+        private DrawStock $stock,
     ) {
     }
 
@@ -224,7 +226,10 @@ final readonly class SaveCoatApplication
         $this->ledger->record(
             $layout,
             "{$laid->title} ".($kind === 'done' ? 'done' : 'stopped half-way'),
-            fn (ChangeSet $changes) => $changes->save($row->keep(WorksFile::fromLaid($laid))),
+            function (ChangeSet $changes) use ($layout, $row, $laid): void {
+                $changes->save($row->keep(WorksFile::fromLaid($laid)));
+                $this->stock->laid($changes, $layout, $laid);
+            },
         );
         $this->journal->note($layout, $laid, $kind);
     }

@@ -76,6 +76,13 @@
                     >
                 @endif
                 <a
+                    class="hz-pots"
+                    href="{{ route('pots.show', $layout) }}"
+                    data-key="6"
+                    @if ($current === 'pots') aria-current="page" @endif
+                    >Pots</a
+                >
+                <a
                     class="hz-drying"
                     href="{{ route('drying.show', $layout) }}"
                     data-key="5"
@@ -109,7 +116,7 @@
             </button>
         </div>
     </header>
-    @if (in_array($current, ['tonight', 'cuts', 'coats', 'journal'], true))
+    @if (in_array($current, ['tonight', 'cuts', 'coats', 'pots', 'shelf', 'journal'], true))
         <form id="page-undo" method="post" action="{{ route('layouts.undo', $layout) }}" hidden>
             @csrf
             @seen
@@ -134,8 +141,8 @@
     <dialog class="keys" x-ref="keys" aria-label="Keys">
         <h2>Keys</h2>
         <dl>
-            <dt><kbd>1</kbd> … <kbd>5</kbd> <kbd>8</kbd></dt>
-            <dd>Tonight, Land, Cuts, Coats, Drying line, Journal</dd>
+            <dt><kbd>1</kbd> … <kbd>8</kbd></dt>
+            <dd>Tonight, Land, Cuts, Coats, Drying line, Pots, Shelf, Journal</dd>
             <dt><kbd>[</kbd> <kbd>]</kbd></dt>
             <dd>slide the cut line by 10 mm, with shift by 1 mm</dd>
             <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>w</kbd> <kbd>z</kbd> <kbd>c</kbd> <kbd>t</kbd> <kbd>p</kbd></dt>

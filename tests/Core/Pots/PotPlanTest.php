@@ -139,7 +139,10 @@ final class PotPlanTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function kinds(): iterable
     {
-        yield 'ballast, wetting, thinned glue' => ['stone-ballast', 'dry: stone ballast; keeps: wet water; keeps: 1 white glue, 3 water'];
+        yield 'ballast, wetting, thinned glue' => [
+            'stone-ballast',
+            'dry: stone ballast; keeps: wet water; keeps: white glue 1:3 with water',
+        ];
         yield 'plaster with pulp' => [
             'tinted-pulp-plaster',
             'sets: pulp plaster, 0.75 water to powder (water, pulp plaster, earth pigment paste)',
@@ -160,7 +163,7 @@ final class PotPlanTest extends TestCase
         $told = array_map(function (Mixture $m) use ($words): string {
             $order = array_map(fn (Portion $p): string => $p->material, $m->portions);
 
-            return $words($m).(count($order) > 1 && ! str_contains($m->title, '3 water') ? ' ('.implode(', ', $order).')' : '');
+            return $words($m).(count($order) > 1 && ! str_contains($m->title, 'with water') ? ' ('.implode(', ', $order).')' : '');
         }, $found);
         $this->assertSame($cups, implode('; ', $told));
     }
@@ -196,7 +199,7 @@ final class PotPlanTest extends TestCase
         }
         $this->assertSame(
             ['drops', '¼ small', '1½ small', '1 large', '2 large, 1 small', null, null],
-            array_map(Spoons::words(...), [0.6, 1.0, 7.5, 15.0, 35.0, 180.1, null]),
+            array_map(Spoons::words(...), [0.6, 1.0, 7.5, 15.0, 35.0, 60.1, null]),
         );
     }
 

@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Shelf;
+
+use App\Actions\FormInput;
+use App\Actions\Journal\SaveJournal;
+use App\Actions\Ledger\ChangeSet;
+use App\Actions\Ledger\Ledger;
+use App\Computed\Plan\ComputedPlan;
+use App\Computed\Plan\ComputedPots;
+use App\Computed\ProjectLoader;
+use App\Models\Layout;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\MaterialAmount;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Pots\Alcohol;
+use IdleRidge\Core\Pots\Mixture;
+use IdleRidge\Core\Pots\Portion;
+use IdleRidge\Core\Pots\PotOffer;
+use IdleRidge\Core\Shelf\MaterialLot;
+use IdleRidge\Core\Shelf\MovementCause;
+use IdleRidge\Core\Shelf\Pot;
+use IdleRidge\Core\Shelf\Store;
+
+/** A pot is mixed, stirred again, or poured away. */
+final readonly class MixPot
+{
+    public function __construct(
+        private Ledger $ledger,
+        private ProjectLoader $load,
+        private ComputedPlan $desk,
+        private ComputedPots $pots,
+        private ShelfRows $rows,
+        private SaveJournal $journal,
+        private Library $library,
+    ) {
+    }
+
+    /**
+     * @param  array<string, mixed>  $input pot (its id), move or recipe, by, value, material for what was asked; cup (ml), lots[material]
+     *     → lot to take it from
+     *
+     * @throws InvalidValue when it is no longer asked for, stands mixed already, or the shelf has not enough
+     */
+    public function mix(Layout $layout, array $input): Pot
+    {
+        $typed = new FormInput($input);
+        $offer = $this->offer($layout, $typed);
+        $pot = $offer->plan?->pot() ?? throw new InvalidValue("“{$offer->mixture->title}” stands mixed already.", 'pot');
+        $sentence = "Pot mixed: {$pot->title}";
+        $this->ledger->unlessDone($layout, $sentence);
+
+        return $this->ledger->record($layout, $sentence, function (ChangeSet $changes) use ($layout, $typed, $pot, $offer): Pot {
+            $store = $this->load->works($layout)->store;
+            $now = $this->desk->minute();
+            [$portions, $taken] = $this->taken($store, $pot, $typed);
+            $within = $offer->plan?->useWithin();
+            $mixed = new Pot(
+                $this->rows->uid(),
+                mb_substr($pot->title, 0, 160),
+                $pot->key,
+                $pot->unit(),
+                array_map(fn (Portion $p): array => ['material' => $p->material, 'amount' => $p->amount, 'unit' => $p->unit], $portions),
+                $pot->moves,
+                $now,
+                $within === null ? null : $now + (int) floor($within),
+                $pot->kind->keepsDays() === null ? null : $now + 1440 * $pot->kind->keepsDays(),
+                made: $pot->total(),
+            );
+            $this->rows->add($changes, $layout, $mixed);
+            $this->rows->take($changes, $layout, $store, $taken, MovementCause::Mixed, $now, $mixed->uid);
+            $this->rows->move($changes, $layout, $mixed->uid, $mixed->made, MovementCause::Mixed, $now);
+
+            return $mixed;
+        });
+    }
+
+    public function stir(Layout $layout, string $uid): void
+    {
+        $this->ledger->record($layout, 'Pot stirred again', function (ChangeSet $changes) use ($layout, $uid): void {
+            $pot = $this->standing($layout, $uid)[0];
+            $this->rows->change($changes, $layout, $pot->but(stirred: [...$pot->stirred, $this->desk->minute()]));
+        });
+    }
+
+    /** What is left of it is lost, and said so in the journal. */
+    public function pourAway(Layout $layout, string $uid): void
+    {
+        $lost = $this->ledger->record($layout, 'Pot poured away', function (ChangeSet $changes) use ($layout, $uid): array {
+            [$pot, $left] = $this->standing($layout, $uid);
+            $this->rows->move($changes, $layout, $pot->uid, -$left, MovementCause::PouredAway, $this->desk->minute());
+
+            return [$pot, $left];
+        });
+        $this->journal->pouredAway($layout, ...$lost);
+    }
+
+    /** @return array{Pot, float} the pot and what is left of it */
+    private function standing(Layout $layout, string $uid): array
+    {
+        $store = $this->load->works($layout)->store;
+        foreach ($store->pots() as $pot) {
+            if ($pot->uid === $uid && $store->amount($uid) > 0.0) {
+                return [$pot, $store->amount($uid)];
+            }
+        }
+        throw new InvalidValue('That pot is empty or gone. This is how it stands.', 'pot');
+    }
+
+    private function offer(Layout $layout, FormInput $typed): PotOffer
+    {
+        $asked = [
+            'move' => $typed->text('move'),
+            'recipe' => $typed->text('recipe'),
+            'by' => $typed->text('by', 'area'),
+            'value' => $typed->text('value') === '' ? null : $typed->number('value'),
+            'material' => $typed->text('material'),
+        ];
+        $cup = $typed->text('cup') === '' ? null : $typed->number('cup');
+        $offers = $typed->made(fn (): array => $this->pots->asked($this->desk->plan($layout), $asked, $cup));
+        foreach ($offers as $offer) {
+            if ($offer->id === $typed->text('pot')) {
+                return $offer;
+            }
+        }
+        throw new InvalidValue('The plan has moved on: that pot is no longer asked for. These are.', 'pot');
+    }
+
+    /**
+     * What goes in, and from which lots it comes: those that were picked first, then the oldest that is open.
+     *
+     * @return array{non-empty-list<Portion>, array<string, float>}
+     *
+     * @throws InvalidValue where the shelf has not enough of what it knows
+     */
+    private function taken(Store $store, Mixture $pot, FormInput $typed): array
+    {
+        $portions = $this->fromBottle($store, $pot, $typed);
+        $taken = [];
+        foreach ($portions as $portion) {
+            if (! $store->knows($portion->material)) {
+                continue;
+            }
+            $picked = $typed->text("lots.{$portion->material}");
+            [$drawn, $short] = $store->draw($portion->material, $portion->amount, $picked === '' ? [] : [$picked]);
+            if ($short > 0.0) {
+                [$has, $unit] = MaterialAmount::shown($portion->amount - $short, $portion->unit);
+                throw new InvalidValue(
+                    "There is only {$has} {$unit} of {$portion->material} on the shelf: take a smaller cup, or weigh what there is.",
+                    "lots/{$portion->material}",
+                );
+            }
+            foreach ($drawn as [$lot, $amount]) {
+                $taken[$lot->uid] = ($taken[$lot->uid] ?? 0.0) + $amount;
+            }
+        }
+
+        return [$portions, $taken];
+    }
+
+    /** @return non-empty-list<Portion> with the alcohol that is there */
+    private function fromBottle(Store $store, Mixture $pot, FormInput $typed): array
+    {
+        foreach ($pot->portions as $portion) {
+            $bottle = $portion->isAlcohol() ? self::bottle($store, $portion->material, $typed->text("lots.{$portion->material}")) : null;
+            if ($bottle !== null) {
+                $strength = $bottle->strength ?? Alcohol::strengthOf($bottle->material);
+
+                $density = $this->library->materials[$bottle->material]->density ?? null;
+
+                return Alcohol::from($pot->portions, $bottle->material, $strength, $density);
+            }
+        }
+
+        return $pot->portions;
+    }
+
+    /** The bottle that was picked, else one of that strength, else any. */
+    private static function bottle(Store $store, string $material, string $picked): ?MaterialLot
+    {
+        $bottles = $store->lotsOf($material);
+        foreach ($store->materials() as $lot) {
+            if ($lot->material !== $material && Alcohol::strengthOf($lot->material) > 0.0 && $store->amount($lot->uid) > 0.0) {
+                $bottles[] = $lot;
+            }
+        }
+        foreach ($bottles as $lot) {
+            if ($lot->uid === $picked) {
+                return $lot;
+            }
+        }
+
+        return $bottles[0] ?? null;
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Computed\Plan;
+
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Pots\FreePot;
+use IdleRidge\Core\Pots\Mixture;
+use IdleRidge\Core\Pots\Mixtures;
+use IdleRidge\Core\Pots\PotBoard;
+use IdleRidge\Core\Pots\PotOffer;
+
+/** Pots of a plan, by what was asked for: a session, a single move, or a recipe that no move asks for. */
+final readonly class ComputedPots
+{
+    public function __construct(private Library $library)
+    {
+    }
+
+    public function mixtures(): Mixtures
+    {
+        return new Mixtures($this->library->materials);
+    }
+
+    /**
+     * @param  array{move: string, recipe: string, by: string, value: float|null, material: string}  $asked empty words for the session
+     * @param  float|null  $cup ml
+     * @return list<PotOffer>
+     *
+     * @throws InvalidValue for what cannot be
+     */
+    public function asked(BenchPlan $plan, array $asked, ?float $cup): array
+    {
+        $board = new PotBoard($plan, $this->mixtures(), $cup);
+        if ($asked['recipe'] !== '') {
+            return array_map(
+                fn (Mixture $m): PotOffer => PotOffer::of($m, $plan->work->project->works->store, $plan->work->now, null, $cup),
+                $this->free($plan, $asked),
+            );
+        }
+        if ($asked['move'] !== '') {
+            $move = $plan->work->moves[$asked['move']] ?? null;
+
+            return $move === null
+                ? throw new InvalidValue('That move is no longer in the plan.', 'move')
+                : $board->move($move);
+        }
+        $session = $plan->session();
+
+        return $board->session($session === null ? [] : $plan->within(min($plan->work->planFrom(), $session[0]), $session[1]));
+    }
+
+    /**
+     * @param  array{move: string, recipe: string, by: string, value: float|null, material: string}  $asked
+     * @return list<Mixture>
+     */
+    private function free(BenchPlan $plan, array $asked): array
+    {
+        $recipe = $this->recipes($plan)[$asked['recipe']] ?? throw new InvalidValue('There is no such recipe.', 'recipe');
+        $section = $plan->work->project->sections[0] ?? null;
+        $known = isset($recipe->cure->minutes[Milestone::WorkableUntil->value]);
+
+        return FreePot::of(
+            $this->mixtures(),
+            $recipe,
+            $asked['by'],
+            $asked['value'] ?? NAN,
+            $asked['material'],
+            $section === null || ! $known
+                ? null
+                : $plan->work
+                    ->drying($section)
+                    ->least($recipe->cure, Milestone::WorkableUntil, $recipe->cure->referenceMm, 1.0 - $plan->work->certainty()),
+        );
+    }
+
+    /** @return array<string, Recipe> by id, as the layout works with them */
+    public function recipes(BenchPlan $plan): array
+    {
+        return $plan->work->project->library($this->library)->recipes;
+    }
+}

@@ -1,0 +1,43 @@
+<x-page title="Pot cards" :layout="$layout" :section="$first" current="pots">
+    <main class="page wide bench-page" id="land">
+        <div class="title no-print">
+            <h1>Pot cards</h1>
+            <div class="sub">two beside each other on A4,<br>or cut apart: A6 each</div>
+            <a class="end" href="{{ route('pots.show', $layout) }}">Back to the pots</a>
+        </div>
+        <div class="cards">
+            @forelse ($cards as ['offer' => $offer, 'pot' => $pot])
+                <article class="card-a6">
+                    <h2>{{ $offer->mixture->title }}</h2>
+                    <p class="wh">
+                        {{ $offer->mixture->action }}{{ $pot['places'] === [] ? '' : ' · '.implode(' · ', $pot['places']) }}
+                        @if ($pot['plan']->count > 1)
+                            · <b>{{ $pot['plan']->count }} pots of this</b>
+                        @endif
+                    </p>
+                    <ol class="adding">
+                        @foreach ($pot['lines'] as $line)
+                            <li>
+                                <div class="what"><b>{{ $line['material'] }}</b><span class="wh">{{ $line['words'] }}</span></div>
+                                <span class="plus">+ <b class="num">{{ $line['add'][0] }}</b> {{ $line['add'][1] }}</span>
+                                <span class="scale num"
+                                    >{{ $line['scale'][0] ?? '' }}<small>{{ $line['scale'][1] ?? 'not weighed' }}</small></span
+                                >
+                            </li>
+                        @endforeach
+                    </ol>
+                    <p class="last">
+                        @if ($pot['within'] !== null)
+                            <b>Use it up within {{ $pot['within'] }} min.</b>
+                        @elseif ($pot['keeps'] !== '')
+                            Closed it keeps until {{ $pot['keeps'] }}.
+                        @endif
+                        {{ $pot['limit'] }}
+                    </p>
+                </article>
+            @empty
+                <p class="blank-words">Nothing has to be mixed or weighed.</p>
+            @endforelse
+        </div>
+    </main>
+</x-page>

@@ -1,0 +1,77 @@
+@use('IdleRidge\Core\Measure\Decimal')
+<section class="sheet">
+    <header><h2>A pot of your own</h2></header>
+    <form class="in stack" method="get" action="{{ route('pots.show', $layout) }}">
+        @if (isset($query['cup']))
+            <input type="hidden" name="cup" value="{{ $query['cup'] }}">
+        @endif
+        <div class="field">
+            <label for="own-recipe">Recipe</label>
+            <select id="own-recipe" name="recipe">
+                @foreach ($recipes as $id => $name)
+                    <option value="{{ $id }}" @selected($asked['recipe'] === $id)>{{ $name }}</option>
+                @endforeach
+            </select>
+            @isset($faults['recipe'])
+                <p class="fault">{{ $faults['recipe'] }}</p>
+            @endisset
+        </div>
+        <div class="pair">
+            <div class="field">
+                <label for="own-value">As much as</label>
+                <input id="own-value" name="value" value="{{ $query['value'] ?? '10' }}" inputmode="decimal" autocomplete="off"
+                    @isset($faults['value']) aria-invalid="true" @endisset>
+            </div>
+            <div class="field">
+                <label for="own-by">of</label>
+                <select id="own-by" name="by">
+                    @foreach (['area' => 'dm² covered', 'volume' => 'ml in all', 'left' => 'what is left'] as $by => $label)
+                        <option value="{{ $by }}" @selected($asked['by'] === $by)>{{ $label }}</option>
+                    @endforeach
+                </select>
+            </div>
+        </div>
+        @isset($faults['value'])
+            <p class="fault">{{ $faults['value'] }}</p>
+        @endisset
+        <div class="field">
+            <label for="own-material">of which is left <small>g or ml</small></label>
+            <input id="own-material" name="material" value="{{ $asked['material'] }}" autocomplete="off" placeholder="white glue">
+            @isset($faults['material'])
+                <p class="fault">{{ $faults['material'] }}</p>
+            @endisset
+        </div>
+        <div class="acts"><button class="btn quiet">Work it out</button></div>
+    </form>
+</section>
+<section class="sheet">
+    <header><h2>Cup</h2></header>
+    <form class="in stack" method="get" action="{{ route('pots.show', $layout) }}">
+        @foreach (array_diff_key($query, ['cup' => 1]) as $key => $value)
+            <input type="hidden" name="{{ $key }}" value="{{ $value }}">
+        @endforeach
+        <div class="cup-row">
+            <div class="field">
+                <label for="own-cup">It holds <small>ml</small></label>
+                <input
+                    id="own-cup"
+                    name="cup"
+                    value="{{ $query['cup'] ?? ($cup === null ? '' : Decimal::trimmed($cup, 0)) }}"
+                    inputmode="decimal"
+                    autocomplete="off"
+                    list="cups"
+                    @isset($faults['cup']) aria-invalid="true" @endisset
+                >
+                <datalist id="cups">
+                    @foreach ($cups as $one)
+                        <option value="{{ Decimal::trimmed($one->ml, 0) }}">{{ $one->name }}</option>
+                    @endforeach
+                </datalist>
+            </div>
+            <button class="btn quiet">Take it</button>
+        </div>
+        @isset($faults['cup'])
+            <p class="fault">{{ $faults['cup'] }}</p>
+        @endisset
+    </form>
+</section>
