@@ -34,6 +34,8 @@ use App\Http\Controllers\RunController;
 use App\Http\Controllers\SchoolController;
 use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SectionController;
+use App\Http\Controllers\ShelfController;
+use App\Http\Controllers\ShoppingController;
 use App\Http\Controllers\TakeOffController;
 use App\Http\Controllers\TonightController;
 use App\Http\Controllers\WhatIfController;
@@ -93,6 +95,29 @@ Route::prefix('layouts/{layout}')
         Route::post('/pots/{pot}/pour', [PotController::class, 'pour'])
             ->withoutScopedBindings()
             ->name('pots.pour');
+        Route::get('/shelf', [ShelfController::class, 'show'])->name('shelf.show');
+        Route::post('/shelf/lots', [ShelfController::class, 'store'])->name('shelf.store');
+        Route::post('/shelf/again', [ShelfController::class, 'recover'])->name('shelf.again');
+        Route::get('/shelf/shopping', [ShoppingController::class, 'show'])->name('shopping.show');
+        Route::post('/shelf/shopping', [ShoppingController::class, 'store'])->name('shopping.bought');
+        Route::patch('/shelf/shopping', [ShoppingController::class, 'update'])->name('shopping.update');
+        Route::get('/shelf/prices', [ShoppingController::class, 'prices'])->name('shopping.prices');
+        Route::patch('/shelf/prices', [ShoppingController::class, 'keepPrices'])->name('shopping.keep');
+        Route::get('/shelf/{table}.csv', [ShoppingController::class, 'csv'])
+            ->whereIn('table', ['shopping', 'stock', 'prices'])
+            ->name('shopping.csv');
+        Route::post('/shelf/{table}.csv', [ShoppingController::class, 'import'])
+            ->whereIn('table', ['stock', 'prices'])
+            ->name('shopping.import');
+        Route::patch('/shelf/lots/{lot}', [ShelfController::class, 'update'])
+            ->withoutScopedBindings()
+            ->name('shelf.update');
+        Route::post('/shelf/lots/{lot}/count', [ShelfController::class, 'count'])
+            ->withoutScopedBindings()
+            ->name('shelf.count');
+        Route::delete('/shelf/lots/{lot}', [ShelfController::class, 'destroy'])
+            ->withoutScopedBindings()
+            ->name('shelf.destroy');
         Route::get('/journal', [JournalController::class, 'show'])->name('journal.show');
         Route::post('/moves', [MoveController::class, 'store'])->name('moves.start');
         Route::post('/moves/{application}/done', [MoveController::class, 'done'])->name('moves.done');

@@ -22,7 +22,6 @@ use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
-use IdleRidge\Core\Shelf\PackPrice;
 use IdleRidge\Core\Track\Run;
 use Psr\Clock\ClockInterface;
 
@@ -73,8 +72,9 @@ final class SkarnvikWorks
         $this->tarnhead($land, $board('Tarnhead'));
         $this->others($land, $board);
         $works = new Works($this->zones, $this->coats, [], $rooms, $this->times(), colours: array_values($this->colours));
+        $shelf = new SkarnvikShelf($this->uids, $this->clock->now());
         $whole = fn (Works $works): Project => Project::of(
-            $land->layout->planned($this->day(52), new BenchRules(tools: ['clamps and weights' => 2])),
+            $land->layout->planned($this->day(52), new BenchRules(tools: ['clamps and weights' => 2], shelf: $shelf->rules($this->day(5)))),
             $sections,
             $land->runs,
             $land->features,
@@ -93,37 +93,9 @@ final class SkarnvikWorks
                 $works->times,
                 $journal,
                 colours: $works->colours,
-                prices: $this->prices(),
+                prices: $shelf->prices(),
+                store: $shelf->store($laid),
             ),
-        );
-    }
-
-    /** @return list<PackPrice> of what most coats take; packs in the materials' own units */
-    private function prices(): array
-    {
-        $of = [
-            'white glue' => [1000.0, 990],
-            'basing glue' => [500.0, 1150],
-            'earth paint' => [750.0, 1490],
-            'pulp plaster' => [1000.0, 640],
-            'casting plaster' => [2500.0, 780],
-            'sifted soil' => [1000.0, 450],
-            'stone ballast' => [500.0, 895],
-            'fibre 2 mm' => [100.0, 590],
-            'fibre 4 mm' => [100.0, 590],
-            'fibre 6 mm' => [100.0, 650],
-            'gloss medium' => [250.0, 1280],
-            'resin A' => [400.0, 2350],
-            'hardener B' => [200.0, 1450],
-            'fine turf' => [500.0, 560],
-            'plaster cloth' => [1500.0, 1190],
-            'wet water' => [1000.0, 120],
-        ];
-
-        return array_map(
-            fn (string $material, array $pack): PackPrice => new PackPrice($this->uids->next(), $material, $pack[0], $pack[1]),
-            array_keys($of),
-            $of,
         );
     }
 

@@ -102,6 +102,66 @@ final readonly class Shop
         return count($new);
     }
 
+    /**
+     * The price list as a form has it: a row without a price is taken away.
+     *
+     * @param  array<string, mixed>  $input prices[k] with uid (empty for a new one), material, amount, price, supplier, available
+     */
+    public function keepPrices(Layout $layout, array $input): void
+    {
+        $typed = new FormInput($input);
+        $old = array_column($this->load->works($layout)->prices, null, 'uid');
+        $rows = $typed->made(function () use ($typed, $old): array {
+            $rows = [];
+            foreach (array_keys($typed->list('prices')) as $k) {
+                $at = fn (string $field): string => "prices.{$k}.{$field}";
+                $had = $old[$typed->text($at('uid'))] ?? null;
+                if ($typed->text($at('price')) === '' && $typed->text($at('amount')) === '') {
+                    $rows[] = [$had, null];
+
+                    continue;
+                }
+                try {
+                    $rows[] = [$had, $this->typed($typed, $at, $had)];
+                } catch (InvalidValue $refusal) {
+                    throw $refusal->within("prices/{$k}");
+                }
+            }
+
+            return $rows;
+        });
+        $this->ledger->record($layout, 'Price list changed', function (ChangeSet $changes) use ($layout, $rows): void {
+            foreach ($rows as [$had, $price]) {
+                $row = $had === null ? null : $layout->prices()->where('uid', $had->uid)->firstOrFail();
+                match (true) {
+                    $price === null => $row === null ?: $changes->delete($row),
+                    $row === null => $this->rows->price($changes, $layout, $price),
+                    default => $changes->save($row->keep(StockFile::fromPrice($price))),
+                };
+            }
+        });
+    }
+
+    /** @param  callable(string): string  $at */
+    private function typed(FormInput $typed, callable $at, ?PackPrice $had): PackPrice
+    {
+        $material = $typed->text($at('material'));
+        if (! isset($this->library->materials[$material])) {
+            throw new InvalidValue($material === '' ? 'Which material is it?' : "There is no material “{$material}”.", 'material');
+        }
+        $available = $typed->text($at('available'));
+
+        return new PackPrice(
+            $had->uid ?? $this->rows->uid(),
+            $material,
+            $typed->number($at('amount')),
+            (int) round(100.0 * $typed->number($at('price'))),
+            $had->extra ?? [],
+            $typed->text($at('supplier')),
+            $available === '' ? null : (int) $typed->number($at('available')),
+        );
+    }
+
     /** @return int how many lots came in or were counted */
     public function stock(Layout $layout, string $csv): int
     {

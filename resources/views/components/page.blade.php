@@ -83,6 +83,13 @@
                     >Pots</a
                 >
                 <a
+                    class="hz-shelf"
+                    href="{{ route('shelf.show', $layout) }}"
+                    data-key="7"
+                    @if ($current === 'shelf') aria-current="page" @endif
+                    >Shelf</a
+                >
+                <a
                     class="hz-drying"
                     href="{{ route('drying.show', $layout) }}"
                     data-key="5"

@@ -1,0 +1,75 @@
+<x-page title="Shelf" :layout="$layout" :section="$first" current="shelf">
+    <div class="frame">
+        <x-rail :layout="$layout" :boards="$rail" route="coats.show" />
+        <main class="page shelf" id="land">
+            <div class="title">
+                <h1>Shelf</h1>
+                <div class="sub">what is in store,<br>what the plan takes</div>
+                <dl class="facts">
+                    <div>
+                        <dt @class(['bad' => $short > 0])>Short</dt>
+                        <dd><b class="num">{{ $short }}</b><small>{{ $short === 1 ? 'material' : 'materials' }}</small></dd>
+                    </div>
+                    <div>
+                        <dt @class(['bad' => $over !== []])>Past its time</dt>
+                        <dd><b class="num">{{ count($over) }}</b></dd>
+                    </div>
+                    <div>
+                        <dt>To buy</dt>
+                        <dd><x-figure :figure="$cost" /><small>{{ $currency }}</small></dd>
+                    </div>
+                </dl>
+                <a class="btn lead" href="{{ route('shopping.show', $layout) }}">Shopping list</a>
+            </div>
+            <x-said />
+            @foreach (['lot', 'laid', 'file'] as $place)
+                @error($place)
+                    <p class="fault wide-fault" role="alert">{{ $message }}</p>
+                @enderror
+            @endforeach
+            @foreach ($errors->getMessages() as $place => $messages) @if (str_starts_with($place, 'row '))
+                <p class="fault wide-fault" role="alert"><b>{{ ucfirst($place) }}:</b> {{ $messages[0] }}</p>
+            @endif @endforeach
+            <div class="shelf-cols">
+                <div class="wide-col">
+                    <section class="sheet jars-sheet">
+                        @if ($drawing)
+                            <header>
+                                <h2>On the shelf</h2>
+                                <span class="meta">touch a jar for its lot</span>
+                                <a class="meta end" href="{{ route('shopping.csv', [$layout, 'stock']) }}">Stock as a table</a>
+                            </header>
+                            {!! $drawing->toHtml() !!}
+                        @else
+                            <p class="blank-words">
+                                Nothing stands on the shelf yet. Put on it what you have beside this: from then on moves take from it, and
+                                what is short is kept back. Of what never stood here nothing is kept back.
+                            </p>
+                        @endif
+                    </section>
+                    @include('shelf.needs')
+                </div>
+                <div class="rcol">
+                    @if ($lot)
+                        @include('shelf.lot')
+                    @endif
+                    @include('shelf.new')
+                    @include('shelf.again')
+                    @if (count($litres) > 1)
+                        <section class="sheet">
+                            <header><h2>A litre costs</h2></header>
+                            <table class="plain">
+                                @foreach ($litres as [$words_, $price])
+                                    <tr>
+                                        <td>{{ $words_ }}</td>
+                                        <td class="num"><x-figure :figure="$price" /></td>
+                                    </tr>
+                                @endforeach
+                            </table>
+                        </section>
+                    @endif
+                </div>
+            </div>
+        </main>
+    </div>
+</x-page>
