@@ -15,6 +15,7 @@ final readonly class ShelfNeed
      * @param  float|null  $have null where nothing of it was ever put on the shelf
      * @param  PlacedMove|null  $first the first for which there is not enough; of what is planned
      * @param  list<string>  $places zones it is for
+     * @param  Move  $last the last that takes it
      */
     private function __construct(
         public string $material,
@@ -25,6 +26,7 @@ final readonly class ShelfNeed
         public bool $isShort,
         public ?PlacedMove $first,
         public array $places,
+        public Move $last,
     ) {
     }
 
@@ -55,6 +57,7 @@ final readonly class ShelfNeed
                     [$row['short'], $row['first']] = [true, $at];
                 }
                 $row['places'][$move->place()] = true;
+                $row['last'] = $move;
                 $rows[$one->material] = $row;
             }
         }
@@ -69,6 +72,7 @@ final readonly class ShelfNeed
                 $row['short'],
                 $row['first'],
                 array_map('strval', array_keys($row['places'])),
+                $row['last'],
             );
         }
         uasort(

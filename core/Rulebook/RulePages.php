@@ -18,6 +18,7 @@ final readonly class RulePages
         'dry' => 'What has to be dry',
         'coats' => 'How it is laid',
         'cuts' => 'How it is cut and carried',
+        'shelf' => 'What is in store',
     ];
 
     /** @param  list<array{id: string, name: string, what: string, why: string, chapter: string}>  $rules */

@@ -46,8 +46,12 @@ use IdleRidge\Core\Rulebook\Work\FlangewaysProven;
 use IdleRidge\Core\Rulebook\Work\FoamUnderWater;
 use IdleRidge\Core\Rulebook\Work\HotMeltTooLarge;
 use IdleRidge\Core\Rulebook\Work\HumidityLowStatic;
+use IdleRidge\Core\Rulebook\Work\LotDiffers;
 use IdleRidge\Core\Rulebook\Work\MessyPlasterBeforeTrack;
+use IdleRidge\Core\Rulebook\Work\NotEnoughInStore;
 use IdleRidge\Core\Rulebook\Work\OneLengthPerPass;
+use IdleRidge\Core\Rulebook\Work\PackSurplus;
+use IdleRidge\Core\Rulebook\Work\PastShelfLife;
 use IdleRidge\Core\Rulebook\Work\PointsClear;
 use IdleRidge\Core\Rulebook\Work\PotTooLarge;
 use IdleRidge\Core\Rulebook\Work\ProtectFinished;
@@ -133,6 +137,10 @@ final class Rulebook
             new HumidityLowStatic(),
             new ProtectFinished(),
             new WindowsMet(),
+            new NotEnoughInStore(),
+            new PastShelfLife(),
+            new LotDiffers(),
+            new PackSurplus(),
             new CastingsWetted(),
             new BallastBeforeWires(),
             new TreesAfterBackdrop(),

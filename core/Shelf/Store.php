@@ -85,6 +85,28 @@ final readonly class Store
         return $lots;
     }
 
+    /**
+     * Lots that went into what was laid, by itself or by way of its pots.
+     *
+     * @return list<MaterialLot>
+     */
+    public function lotsIn(string $laid): array
+    {
+        $materials = array_column($this->materials(), null, 'uid');
+        $from = function (string $uid) use (&$from, $materials): array {
+            $out = [];
+            foreach ($this->movements as $one) {
+                if ($one->for === $uid && $one->by < 0.0) {
+                    $out += isset($materials[$one->lot]) ? [$one->lot => $materials[$one->lot]] : $from($one->lot);
+                }
+            }
+
+            return $out;
+        };
+
+        return array_values($from($laid));
+    }
+
     /** Whether anything of a material was ever put on the shelf: of what was not, nobody knows how much there is. */
     public function knows(string $material): bool
     {

@@ -117,7 +117,7 @@ final readonly class ShowPots
         return [
             'move' => $query['move'] ?? '',
             'recipe' => $query['recipe'] ?? '',
-            'by' => $query['by'] ?? 'area',
+            'by' => ($query['by'] ?? '') === '' ? 'area' : $query['by'],
             'value' => is_numeric($value) ? (float) $value : null,
             'material' => $query['material'] ?? '',
         ];

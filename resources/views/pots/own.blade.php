@@ -31,9 +31,9 @@
                 </select>
             </div>
         </div>
-        @isset($faults['value'])
-            <p class="fault">{{ $faults['value'] }}</p>
-        @endisset
+        @foreach (array_intersect_key($faults, ['value' => 1, 'by' => 1]) as $message)
+            <p class="fault">{{ $message }}</p>
+        @endforeach
         <div class="field">
             <label for="own-material">of which is left <small>g or ml</small></label>
             <input id="own-material" name="material" value="{{ $asked['material'] }}" autocomplete="off" placeholder="white glue">

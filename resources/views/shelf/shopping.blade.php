@@ -150,7 +150,9 @@
                 </section>
                 <section class="sheet">
                     <header><h2>Prices</h2></header>
-                    <p class="in"><a class="link" href="{{ route('shopping.prices', $layout) }}">The price list</a>: packs, shops, what they have.</p>
+                    <p class="in">
+                        <a class="link" href="{{ route('shopping.prices', $layout) }}">The price list</a>: packs, shops, what they have.
+                    </p>
                 </section>
             </div>
         </div>
