@@ -8,7 +8,7 @@ use App\Actions\Journal\SaveJournal;
 use App\Actions\Ledger\ChangeSet;
 use App\Actions\Ledger\Ledger;
 use App\Actions\Ledger\NewRows;
-use App\Actions\Shelf\DrawStock;
+use App\Actions\Shelf\SaveDraw;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
 use App\Models\CoatApplication as CoatApplicationRow;
@@ -34,7 +34,7 @@ final readonly class SaveCoatApplication
         private ProjectLoader $load,
         private ComputedPlan $desk,
         private SaveJournal $journal,
-        private DrawStock $stock,
+        private SaveDraw $stock,
     ) {
     }
 

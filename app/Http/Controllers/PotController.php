@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Shelf\MixPot;
+use App\Actions\Shelf\SavePot;
 use App\Http\Requests\Fields;
 use App\Models\Layout;
 use App\Pages\Pots\ShowPots;
@@ -26,7 +26,7 @@ final class PotController
         return view('pots.cards', $show->cards($layout, $this->asked($request)));
     }
 
-    public function store(Fields $request, Layout $layout, MixPot $work): RedirectResponse
+    public function store(Fields $request, Layout $layout, SavePot $work): RedirectResponse
     {
         $pot = $work->mix($layout, $request->input());
         $asked = array_filter(array_diff_key($this->asked($request), ['pot' => true]), fn (string $word): bool => $word !== '');
@@ -36,14 +36,14 @@ final class PotController
             ->with('said', "{$pot->title} mixed.");
     }
 
-    public function stir(Layout $layout, string $pot, MixPot $work): RedirectResponse
+    public function stir(Layout $layout, string $pot, SavePot $work): RedirectResponse
     {
         $work->stir($layout, $pot);
 
         return redirect()->route('pots.show', $layout)->with('said', 'Stirred again.');
     }
 
-    public function pour(Layout $layout, string $pot, MixPot $work): RedirectResponse
+    public function pour(Layout $layout, string $pot, SavePot $work): RedirectResponse
     {
         $work->pourAway($layout, $pot);
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Shelf\Shop;
+use App\Actions\Shelf\SaveShopping;
 use App\Http\Requests\Fields;
 use App\Http\UploadedText;
 use App\Models\Layout;
@@ -16,7 +16,7 @@ use Illuminate\Http\Response;
 /** What is bought, the price list it is bought by, and both as tables. */
 final class ShoppingController
 {
-    public function __construct(private readonly Shop $shop, private readonly ShowShopping $show)
+    public function __construct(private readonly SaveShopping $shop, private readonly ShowShopping $show)
     {
     }
 

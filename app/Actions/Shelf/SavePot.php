@@ -25,7 +25,7 @@ use IdleRidge\Core\Shelf\Pot;
 use IdleRidge\Core\Shelf\Store;
 
 /** A pot is mixed, stirred again, or poured away. */
-final readonly class MixPot
+final readonly class SavePot
 {
     public function __construct(
         private Ledger $ledger,

@@ -14,7 +14,7 @@ use IdleRidge\Core\Pots\StockDraw;
 use IdleRidge\Core\Shelf\MovementCause;
 
 /** What was laid comes off the shelf: out of its pots, and out of lots for what stood in none. */
-final readonly class DrawStock
+final readonly class SaveDraw
 {
     public function __construct(
         private ProjectLoader $load,

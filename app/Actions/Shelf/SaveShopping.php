@@ -24,7 +24,7 @@ use IdleRidge\Core\Shelf\PackPrice;
 use IdleRidge\Core\Shelf\ShelfRules;
 
 /** Shopping: ticking a pack makes its lot; price list and stock come in as tables; when one shops, for how much, and into which cups. */
-final readonly class Shop
+final readonly class SaveShopping
 {
     public function __construct(
         private Ledger $ledger,
