@@ -1,8 +1,9 @@
 <?php
 
 /*
- * A stand-in for loggers in rooms, to be served by itself: /workroom and /shed answer with what such a room would have shown
- * since a minute, up to the moment in the application's clock.
+ * A stand-in for loggers in rooms and for the scale at the bench, to be served by itself: /workroom and /shed answer with what such a
+ * room would have shown since a minute, up to the moment in the application's clock; /scale with what lies on it, in a line of text,
+ * after /scale/128.5 put that there.
  */
 
 declare(strict_types=1);
@@ -12,8 +13,17 @@ use App\Devices\SimulatedRoom;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
+$path = (string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? ''), PHP_URL_PATH);
+if (preg_match('#^/scale(?:/(-?\d{1,5}(?:\.\d{1,2})?))?$#', $path, $put) === 1) {
+    $file = sys_get_temp_dir().'/ridge-scale-'.($_SERVER['SERVER_PORT'] ?? '0');
+    isset($put[1]) && file_put_contents($file, $put[1]);
+    header('Content-Type: text/plain');
+    echo sprintf("%9.1f g\n", is_file($file) ? (float) file_get_contents($file) : 0.0);
+
+    return;
+}
 $rooms = ['/workroom' => new SimulatedRoom(11, 16.5, 2.5, 58.0), '/shed' => new SimulatedRoom(12, 9.5, 4.0, 72.0)];
-$room = $rooms[(string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? ''), PHP_URL_PATH)] ?? null;
+$room = $rooms[$path] ?? null;
 header('Content-Type: application/json');
 if ($room === null) {
     http_response_code(404);

@@ -87,6 +87,10 @@ Route::prefix('layouts/{layout}')
         Route::get('/tonight', [TonightController::class, 'show'])->name('tonight.show');
         Route::get('/drying', [DryingController::class, 'show'])->name('drying.show');
         Route::get('/pots', [PotController::class, 'show'])->name('pots.show');
+        Route::get('/pots/weigh', [PotController::class, 'weigh'])
+            ->name('pots.weigh')
+            ->withoutMiddleware($withoutSession);
+        Route::post('/pots/scale', [PotController::class, 'scale'])->name('pots.scale');
         Route::get('/pots/cards', [PotController::class, 'cards'])->name('pots.cards');
         Route::post('/pots', [PotController::class, 'store'])->name('pots.mix');
         Route::post('/pots/{pot}/stir', [PotController::class, 'stir'])

@@ -14,6 +14,8 @@ use App\Computed\ComputedCache;
 use App\Computed\Land\ComputedLand;
 use App\Computed\Library\LibraryFiles;
 use App\Database\ImmediateConnector;
+use App\Devices\BenchScale;
+use App\Devices\HttpBenchScale;
 use App\Devices\HttpRoomLogger;
 use App\Devices\RoomLogger;
 use App\Models\Layout;
@@ -39,6 +41,7 @@ final class WorkshopProvider extends ServiceProvider
         $this->app->scoped(SeenRevision::class);
         $this->app->scoped(WriteTurn::class);
         $this->app->bind(RoomLogger::class, HttpRoomLogger::class);
+        $this->app->bind(BenchScale::class, HttpBenchScale::class);
         $this->app->singleton(Library::class, fn (): Library => $this->app->make(LibraryFiles::class)->kept(base_path('library')));
     }
 

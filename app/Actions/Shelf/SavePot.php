@@ -40,7 +40,7 @@ final readonly class SavePot
 
     /**
      * @param  array<string, mixed>  $input pot (its id), move or recipe, by, value, material for what was asked; cup (ml), lots[material]
-     *     → lot to take it from
+     *     → lot to take it from; factor, so many times as much as the scale says was poured
      *
      * @throws InvalidValue when it is no longer asked for, stands mixed already, or the shelf has not enough
      */
@@ -49,6 +49,10 @@ final readonly class SavePot
         $typed = new FormInput($input);
         $offer = $this->offer($layout, $typed);
         $pot = $offer->plan?->pot() ?? throw new InvalidValue("“{$offer->mixture->title}” stands mixed already.", 'pot');
+        $more = $typed->made(
+            fn (): float => InvalidValue::unlessBetween($typed->number('factor', 1.0), 0.1, 10.0, 'So many times as much', '', 'pot'),
+        );
+        $pot = $pot->times($more);
         $sentence = "Pot mixed: {$pot->title}";
         $this->ledger->unlessDone($layout, $sentence);
 

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Shelf\SavePot;
+use App\Actions\Shelf\SaveScale;
 use App\Http\Requests\Fields;
 use App\Models\Layout;
 use App\Pages\Pots\ShowPots;
+use App\Pages\Pots\ShowWeighing;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
@@ -23,7 +25,21 @@ final class PotController
 
     public function cards(Fields $request, Layout $layout, ShowPots $show): View
     {
-        return view('pots.cards', $show->cards($layout, $this->asked($request)));
+        return view('pots.cards', ['single' => $request->word('size') === 'a6'] + $show->cards($layout, $this->asked($request)));
+    }
+
+    public function weigh(Fields $request, Layout $layout, ShowWeighing $show): View
+    {
+        $more = ['done' => $request->word('done'), 'before' => $request->word('before'), 'left' => $request->word('left')];
+
+        return view('pots.weigh', $show->of($layout, $this->asked($request) + $more));
+    }
+
+    public function scale(Fields $request, Layout $layout, SaveScale $work): RedirectResponse
+    {
+        $work->keep($layout, $request->word('scale'));
+
+        return redirect()->route('pots.show', $layout)->with('said', $request->word('scale') === '' ? 'No scale.' : 'The scale is set.');
     }
 
     public function store(Fields $request, Layout $layout, SavePot $work): RedirectResponse

@@ -9,6 +9,7 @@ use App\Computed\Plan\ComputedPlan;
 use App\Computed\Plan\ComputedPots;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
+use App\Models\TrustedLogger;
 use App\Pages\Rail\ShowRail;
 use IdleRidge\Core\Coats\Colour;
 use IdleRidge\Core\Coats\MaterialAmount;
@@ -80,6 +81,7 @@ final readonly class ShowPots
             'standing' => $this->standing($plan, $words),
             'cup' => $cup,
             'cups' => $cups,
+            'scale' => TrustedLogger::scale($layout),
             'recipes' => $this->recipes($plan),
             'toMix' => (int) array_sum(array_map(fn (PotOffer $o): int => $o->plan->count ?? 0, $cupped)),
         ];

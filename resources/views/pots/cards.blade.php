@@ -2,13 +2,15 @@
     <main class="page wide bench-page" id="land">
         <div class="title no-print">
             <h1>Pot cards</h1>
-            <div class="sub">two beside each other on A4,<br>or cut apart: A6 each</div>
-            <a class="end" href="{{ route('pots.show', $layout) }}">Back to the pots</a>
+            <div class="sub">{{ $single ? 'a page each, A6' : 'two beside each other, A4' }},<br>to lie by the scale</div>
+            <a class="end" href="{{ request()->fullUrlWithQuery(['size' => $single ? null : 'a6']) }}">{{
+                $single ? 'The whole evening on A4' : 'One A6 a pot' }}</a>
+            <a href="{{ route('pots.show', $layout) }}">Back to the pots</a>
         </div>
-        <div class="cards">
+        <div @class(['cards', 'single' => $single])>
             @forelse ($cards as ['offer' => $offer, 'pot' => $pot])
                 <article class="card-a6">
-                    <h2>{{ $offer->mixture->title }}</h2>
+                    <h2>{{ ucfirst($offer->mixture->title) }}</h2>
                     <p class="wh">
                         {{ $offer->mixture->action }}{{ $pot['places'] === [] ? '' : ' · '.implode(' · ', $pot['places']) }}
                         @if ($pot['plan']->count > 1)
@@ -26,6 +28,7 @@
                             </li>
                         @endforeach
                     </ol>
+                    {!! $pot['drawing']->toHtml() !!}
                     <p class="last">
                         @if ($pot['within'] !== null)
                             <b>Use it up within {{ $pot['within'] }} min.</b>

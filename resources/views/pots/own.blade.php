@@ -44,7 +44,7 @@
         <div class="acts"><button class="btn quiet">Work it out</button></div>
     </form>
 </section>
-<section class="sheet">
+<section class="sheet" id="cups-sheet">
     <header><h2>Cup</h2></header>
     <form class="in stack" method="get" action="{{ route('pots.show', $layout) }}">
         @foreach (array_diff_key($query, ['cup' => 1]) as $key => $value)
@@ -74,4 +74,46 @@
             <p class="fault">{{ $faults['cup'] }}</p>
         @endisset
     </form>
+    <details class="in-fold" @if (old('form') === 'cups') open @endif>
+        <summary>Your cups</summary>
+        <form class="in stack" method="post" action="{{ route('shopping.update', $layout) }}">
+            @csrf
+            @method('patch')
+            @seen
+            <input type="hidden" name="form" value="cups"><input type="hidden" name="back" value="pots">
+            @foreach ([...$cups, null] as $k => $one)
+                <div class="trio">
+                    <x-field form="cups" name="cups[{{ $k }}][name]" at="cups/{{ $k }}/name" label="Name" :value="$one->name ?? ''" />
+                    <x-field
+                        form="cups"
+                        name="cups[{{ $k }}][ml]"
+                        at="cups/{{ $k }}/ml"
+                        label="holds"
+                        unit="ml"
+                        mode="decimal"
+                        :value="$one === null ? '' : Decimal::trimmed($one->ml, 1)"
+                    />
+                    <x-field
+                        form="cups"
+                        name="cups[{{ $k }}][tare_g]"
+                        at="cups/{{ $k }}/tare_g"
+                        label="empty"
+                        unit="g"
+                        mode="decimal"
+                        :value="$one?->tare === null ? '' : Decimal::trimmed($one->tare, 1)"
+                    />
+                </div>
+            @endforeach
+            <div class="acts"><button class="btn quiet">Keep them</button></div>
+        </form>
+    </details>
+    <details class="in-fold" @if ($errors->has('scale')) open @endif>
+        <summary>{{ $scale === null ? 'A scale that speaks' : 'The scale' }}</summary>
+        <form class="in stack" method="post" action="{{ route('pots.scale', $layout) }}">
+            @csrf
+            @seen
+            <x-field name="scale" label="It answers at" :value="$scale ?? ''" hint="a line of text a reading: 123.4 g" />
+            <div class="acts"><button class="btn quiet">Set</button></div>
+        </form>
+    </details>
 </section>

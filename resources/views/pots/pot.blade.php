@@ -19,6 +19,17 @@
             @if ($cup !== null && ! isset($query['cup']))
                 <input type="hidden" name="cup" value="{{ $cup }}">
             @endif
+            @if ($scale !== null && ! in_array(null, array_column($pot['lines'], 'scale'), true))
+                <div
+                    class="weigh"
+                    hx-get="{{ route('pots.weigh', $layout) }}"
+                    hx-trigger="load"
+                    hx-swap="outerHTML"
+                    hx-vals="{{ json_encode([...$query, 'pot' => $picked->id, ...$cup === null ? [] : ['cup' => (string) $cup]]) }}"
+                >
+                    <p class="wh">Set the scale to nothing with the empty cup on it.</p>
+                </div>
+            @endif
             <div class="pot-body">
                 {!! $pot['drawing']->toHtml() !!}
                 <ol class="adding" aria-label="In adding order, with what the scale shows">
