@@ -14,6 +14,7 @@ use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Shelf\PackPrice;
 use IdleRidge\Core\Shelf\Store;
 
@@ -202,6 +203,19 @@ final readonly class Works
     public function coatsOf(string $zone): array
     {
         return array_values(array_filter($this->coats, fn (Coat $c): bool => $c->zone === $zone));
+    }
+
+    /** @return list<MaterialLot> that went into what is laid of a coat */
+    public function lotsOf(string $coat): array
+    {
+        $lots = [];
+        foreach ($this->laid as $laid) {
+            foreach ($laid->coat === $coat ? $this->store->lotsIn($laid->uid) : [] as $lot) {
+                $lots[$lot->uid] = $lot;
+            }
+        }
+
+        return array_values($lots);
     }
 
     /** @return list<CoatApplication> of a coat's pass */

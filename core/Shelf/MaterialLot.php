@@ -92,6 +92,17 @@ final readonly class MaterialLot
         return new self(...$changed + get_object_vars($this));
     }
 
+    /** What one lot of a material is told from another by. */
+    public function called(): string
+    {
+        return match (true) {
+            $this->recovered => 'taken up again',
+            $this->mark !== '' => $this->mark,
+            $this->boughtOn !== null => "bought {$this->boughtOn}",
+            default => 'unmarked',
+        };
+    }
+
     /** Until when it is good, minutes of Unix time: the end of its day, or so many days after it was opened; null where nothing is said. */
     public function goodUntil(DateTimeZone $zone): ?int
     {

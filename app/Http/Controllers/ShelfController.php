@@ -20,7 +20,7 @@ final class ShelfController
 
     public function show(Fields $request, Layout $layout, ShowShelf $show): View
     {
-        return view('shelf.show', $show->of($layout, $request->word('lot')));
+        return view('shelf.show', $show->of($layout, $request->word('lot'), $request->word('instead')));
     }
 
     public function store(Fields $request, Layout $layout): RedirectResponse

@@ -31,6 +31,7 @@ use IdleRidge\Core\Plan\Move;
 use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Plan\TakeOff;
 use IdleRidge\Core\Rulebook\Rulebook;
+use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Track\Run;
 
 /** The Coats screen: zones, their core samples, the picked coat's recipe and cure, the take-off. */
@@ -286,6 +287,10 @@ final readonly class ShowCoats
             'prefers' => $this->prefers($plan->work->rules()->ways[$coat->recipe->family->value] ?? null),
             'window' => $this->window($coat),
             'learned' => $this->learned($page, $coat),
+            'lots' => implode(', ', array_map(
+                fn (MaterialLot $l): string => "{$l->material} {$l->called()}",
+                $plan->work->project->works->lotsOf($coat->uid),
+            )),
             'air' => $coat->recipe->cure->filmTemperature === null
                     ? ''
                     : sprintf(

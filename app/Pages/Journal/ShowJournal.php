@@ -12,6 +12,7 @@ use DateTimeZone;
 use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Project\JournalEntry;
+use IdleRidge\Core\Shelf\MaterialLot;
 
 /** What was done and seen, the latest day first. */
 final readonly class ShowJournal
@@ -48,6 +49,12 @@ final readonly class ShowJournal
                         $entry->amounts,
                     ),
                 ),
+                'lots' => $entry->laid === null || $entry->kind !== 'done'
+                    ? ''
+                    : implode(', ', array_map(
+                        fn (MaterialLot $l): string => "{$l->material} {$l->called()}",
+                        $project->works->store->lotsIn($entry->laid),
+                    )),
             ];
         }
 

@@ -20,6 +20,7 @@ use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\ShelfNeed;
 use IdleRidge\Core\Plan\ShoppingList;
+use IdleRidge\Core\Pots\Substitute;
 use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\StockMovement;
@@ -42,7 +43,7 @@ final readonly class ShowShelf
     }
 
     /** @return array<string, mixed> for the view shelf.show */
-    public function of(Layout $layout, string $picked): array
+    public function of(Layout $layout, string $picked, string $instead = ''): array
     {
         $project = $this->load->of($layout);
         $plan = $this->desk->planOf($project, $this->desk->minute());
@@ -80,6 +81,8 @@ final readonly class ShowShelf
             'needs' => array_values(array_map(fn (ShelfNeed $n): array => $this->need($n, $words), $needs)),
             'lot' => $lot,
             'detail' => $lot === null ? null : $this->detail($plan, $store, $lot, $words),
+            'instead' => $instead,
+            'others' => $instead === '' ? [] : $this->others($plan, $instead),
             'again' => $this->again($plan, $words),
             'litres' => $this->litres($plan, $layout->currency),
             'materials' => array_map(fn (Material $m): string => $m->unit, array_filter(
@@ -145,6 +148,24 @@ final readonly class ShowShelf
                 'for' => $m->for === null ? '' : $laid[$m->for] ?? $pots[$m->for] ?? '',
             ], array_slice(array_reverse(array_values($movements)), 0, self::MOVEMENTS_SHOWN)),
         ];
+    }
+
+    /** @return list<array<string, mixed>> what would do for a material, and what not */
+    private function others(BenchPlan $plan, string $material): array
+    {
+        $library = $plan->work->project->library($this->library);
+
+        return array_map(fn (Substitute $s): array => [
+            'name' => $s->recipe->way() === null ? $s->recipe->name : $library->ways->read($s->recipe->way())->glueWord(),
+            'for' => "{$s->move->coat->title()}, {$s->move->place()}",
+            'fits' => $s->fits(),
+            'why' => ucfirst(implode('; ', [...$s->against, ...$s->mind])),
+            'days' => $s->daysWords(),
+            'amounts' => implode(', ', array_map(
+                fn (MaterialAmount $a): string => implode(' ', $a->words())." {$a->material}",
+                $s->amounts,
+            )),
+        ], Substitute::of($plan->work, $library, $material));
     }
 
     /** @return list<array<string, mixed>> what can be taken up again of what was laid and dried, and was not booked yet */

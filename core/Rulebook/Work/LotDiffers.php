@@ -64,7 +64,6 @@ final class LotDiffers implements WorkRule
             if ($next === null || $used === [] || in_array($next->uid, array_column($used, 'uid'), true)) {
                 continue;
             }
-            $name = fn (MaterialLot $l): string => $l->mark === '' ? 'bought '.($l->boughtOn ?? 'before') : $l->mark;
 
             return CoatPair::on(
                 $plan,
@@ -74,7 +73,7 @@ final class LotDiffers implements WorkRule
                 Severity::Care,
                 ucfirst($one->material).' from another lot than beside it',
                 [],
-                "“{$laid->title}” beside it was laid from the lot {$name($used[0])}; the next is {$name($next)}.",
+                "“{$laid->title}” beside it was laid from the lot {$used[0]->called()}; the next is {$next->called()}.",
                 'Mix the rest of the old into the new, lay a patch on scrap first, or let the change fall on an edge.',
             );
         }

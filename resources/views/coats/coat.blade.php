@@ -44,6 +44,12 @@
         <p>{{ ucfirst($coat['why']) }}.</p>
     </div>
 @endif
+@if ($coat['lots'] !== '')
+    <div class="blk">
+        <h3>From</h3>
+        <p>{{ ucfirst($coat['lots']) }}.</p>
+    </div>
+@endif
 @if ($coat['acts'] !== [])
     <div class="blk">
         <h3>In one go</h3>

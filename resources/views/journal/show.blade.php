@@ -21,7 +21,8 @@
                                 ><span
                                     ><b>{{ $entry['sentence'] }}</b
                                     ><span class="wh"
-                                        >{{ $entry['section'].($entry['amounts'] === '' ? '' : " · {$entry['amounts']}") }}</span></span
+                                        >{{ $entry['section'].($entry['amounts'] === '' ? '' : " · {$entry['amounts']}") }}{{
+                                                $entry['lots'] === '' ? '' : "; from {$entry['lots']}" }}</span></span
                                 ><span class="wh">{{ $entry['air'] }}</span>
                             </div>
                         @endforeach

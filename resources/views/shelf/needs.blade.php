@@ -50,7 +50,15 @@
                                 <b class="num">{{ $row['missing'][0] }}</b> {{ $row['missing'][1] }}
                             @endif
                         </td>
-                        <td>{{ $row['known'] ? $row['first'] : '' }}</td>
+                        <td>
+                            {{ $row['known'] ? $row['first'] : '' }}
+                            <a
+                                class="instead"
+                                href="{{ route('shelf.show', [$layout, 'instead' => $row['material']]) }}#instead"
+                                aria-label="Instead of {{ $row['material'] }}"
+                                >instead</a
+                            >
+                        </td>
                     </tr>
                 @endforeach
             </tbody>

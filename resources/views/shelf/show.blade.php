@@ -50,6 +50,26 @@
                     @include('shelf.needs')
                 </div>
                 <div class="rcol">
+                    @if ($instead !== '')
+                        <section class="sheet" id="instead">
+                            <header><h2>Instead of {{ $instead }}</h2></header>
+                            @forelse ($others as $one)
+                                <div @class(['other', 'not' => ! $one['fits']])>
+                                    <div class="nm">{{ ucfirst($one['name']) }}<span>for {{ $one['for'] }}</span></div>
+                                    <p>
+                                        @if ($one['fits'])
+                                            Ready {{ $one['days'] }}{{ $one['amounts'] === '' ? '' : ", takes {$one['amounts']}" }}.
+                                        @else
+                                            <b>Does not do.</b>
+                                        @endif
+                                        {{ $one['why'] === '' ? '' : $one['why'].'.' }}
+                                    </p>
+                                </div>
+                            @empty
+                                <p class="blank-words">Nothing in the library does the same; the coat has to be another.</p>
+                            @endforelse
+                        </section>
+                    @endif
                     @if ($lot)
                         @include('shelf.lot')
                     @endif

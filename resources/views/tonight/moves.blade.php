@@ -55,6 +55,7 @@
                         <li><b class="num">{{ $shown }}</b> {{ $unit }} {{ $amount->material }}</li>
                     @endforeach
                 </ul>
+                <p class="wh"><a class="link" href="{{ route('pots.show', $layout) }}">Weigh and mix it on Pots</a></p>
                 @foreach ($cautions as $caution)
                     <p class="ca"><b>{{ $caution['do'] }}</b> {{ $caution['why'] }}</p>
                 @endforeach
@@ -104,12 +105,12 @@
                         >
                     @endforeach
                 </span>
-                <span class="pot">
+                <a class="pot" href="{{ route('pots.show', [$layout, 'move' => $row['id']]) }}" aria-label="Pots for {{ $row['title'] }}">
                     @foreach (array_slice($row['amounts'], 0, 3) as $amount)
                         @php([$shown, $unit] = $amount->words())
                         <span><span class="num">{{ $shown }}</span> {{ $unit }} {{ $amount->material }}</span>
                     @endforeach
-                </span>
+                </a>
                 <span class="op"
                     ><b>{{ $row['opens'] ?? 'last coat here' }}</b><span class="wh">{{ $row['ready'] }}</span></span
                 ><span class="mn"
