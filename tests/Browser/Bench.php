@@ -17,6 +17,8 @@ final class Bench
 
     private int $port;
 
+    private ?int $scale = null;
+
     /** @var resource|null */
     private $server;
 
@@ -95,6 +97,26 @@ final class Bench
     public static function clock(): string
     {
         return self::folder().'/clock';
+    }
+
+    /** The scale at the bench: a stand-in, served beside. It begins with the first who asks. */
+    public function scale(): string
+    {
+        if ($this->scale === null) {
+            $this->scale = self::freePort();
+            $root = dirname(__DIR__, 2);
+            $served = ['setsid', $root.'/bin/php', '-S', "127.0.0.1:{$this->scale}", 'devices/logger.php'];
+            $this->processes[] = $this->run($served, $root, []);
+            self::await($this->scale);
+        }
+
+        return "http://127.0.0.1:{$this->scale}/scale";
+    }
+
+    /** Puts so much on it, g. */
+    public function weigh(float $grams): void
+    {
+        file_get_contents($this->scale()."/{$grams}");
     }
 
     public function browser(): RemoteWebDriver

@@ -70,7 +70,10 @@ final class LooksTest extends BrowserCase
             "/layouts/{$layout->uid}/tonight",
             "/layouts/{$layout->uid}/drying",
             "/layouts/{$layout->uid}/journal",
-            "/layouts/{$layout->uid}/journal",
+            "/layouts/{$layout->uid}/pots",
+            "/layouts/{$layout->uid}/shelf",
+            "/layouts/{$layout->uid}/shelf/shopping",
+            "/layouts/{$layout->uid}/shelf/prices",
         ];
         foreach ($layout->sections()->get() as $other) {
             foreach (
@@ -165,6 +168,12 @@ final class LooksTest extends BrowserCase
                 "/layouts/{$layout->uid}/tonight",
                 "/layouts/{$layout->uid}/drying",
                 "/layouts/{$layout->uid}/journal",
+                "/layouts/{$layout->uid}/pots",
+                "/layouts/{$layout->uid}/pots?recipe=two-part-resin&by=volume&value=400&cup=500",
+                "/layouts/{$layout->uid}/pots/cards",
+                "/layouts/{$layout->uid}/shelf?instead=white+glue&lot={$layout->lots()->value('uid')}",
+                "/layouts/{$layout->uid}/shelf/shopping",
+                "/layouts/{$layout->uid}/shelf/prices",
                 "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=grade",
                 "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=structures",
                 "/layouts/{$layout->uid}/sections/{$section->uid}/land?tint=sight",

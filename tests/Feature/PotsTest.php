@@ -198,7 +198,7 @@ final class PotsTest extends FeatureCase
     {
         return app(ComputedPots::class)->asked(
             $this->plan($layout),
-            ['move' => '', 'recipe' => '', 'by' => 'area', 'value' => null, 'material' => ''],
+            ComputedPots::SESSION,
             500.0,
         );
     }
@@ -211,7 +211,7 @@ final class PotsTest extends FeatureCase
             if ($plan->work->current() === null && $this->isReady($plan, $placed->move->id)) {
                 $offers = app(ComputedPots::class)->asked(
                     $plan,
-                    ['move' => $placed->move->id, 'recipe' => '', 'by' => 'area', 'value' => null, 'material' => ''],
+                    ['move' => $placed->move->id] + ComputedPots::SESSION,
                     500.0,
                 );
                 foreach ($offers as $offer) {

@@ -13,11 +13,15 @@ use IdleRidge\Core\Pots\FreePot;
 use IdleRidge\Core\Pots\Mixture;
 use IdleRidge\Core\Pots\Mixtures;
 use IdleRidge\Core\Pots\PotBoard;
+use IdleRidge\Core\Pots\PotKind;
 use IdleRidge\Core\Pots\PotOffer;
 
 /** Pots of a plan, by what was asked for: a session, a single move, or a recipe that no move asks for. */
 final readonly class ComputedPots
 {
+    /** What is asked for where nothing else is. */
+    public const SESSION = ['move' => '', 'recipe' => '', 'by' => 'area', 'value' => null, 'material' => ''];
+
     public function __construct(private Library $library)
     {
     }
@@ -25,6 +29,22 @@ final readonly class ComputedPots
     public function mixtures(): Mixtures
     {
         return new Mixtures($this->library->materials);
+    }
+
+    /** How many cups of the session are still to be weighed and mixed, into the cup that is taken usually. */
+    public function toMix(BenchPlan $plan): int
+    {
+        $cup = $plan->work->rules()->shelf->cups[0]->ml ?? null;
+
+        return self::count($this->asked($plan, self::SESSION, $cup));
+    }
+
+    /** @param  list<PotOffer>  $offers */
+    public static function count(array $offers): int
+    {
+        return (int) array_sum(
+            array_map(fn (PotOffer $o): int => $o->mixture->kind === PotKind::AsSold ? 0 : $o->plan->count ?? 0, $offers),
+        );
     }
 
     /**

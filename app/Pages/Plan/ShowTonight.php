@@ -6,6 +6,7 @@ namespace App\Pages\Plan;
 
 use App\Computed\Land\ComputedLand;
 use App\Computed\Plan\ComputedPlan;
+use App\Computed\Plan\ComputedPots;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Pages\Coats\ActSteps;
@@ -13,7 +14,6 @@ use App\Pages\Rail\ShowRail;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Hazard;
 use IdleRidge\Core\Coats\MaterialAmount;
-use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\ZoneArea;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
@@ -57,6 +57,7 @@ final readonly class ShowTonight
         private ComputedPlan $desk,
         private ComputedLand $land,
         private ShowRail $rail,
+        private ComputedPots $pots,
     ) {
     }
 
@@ -142,7 +143,7 @@ final readonly class ShowTonight
     private function facts(TonightPage $page, Project $project): array
     {
         $hands = PlacedMove::sum($page->moves);
-        $pots = array_filter($page->moves, fn (PlacedMove $p): bool => $this->mixes($p->move->recipe) && ! $p->isJoined());
+        $pots = $this->pots->toMix($page->plan);
         $place = $page->plan->work->project->works->rooms[0] ?? null;
         $facts = [
             [
@@ -168,9 +169,9 @@ final readonly class ShowTonight
                 ],
             ],
             [
-                'label' => 'Pots to mix',
+                'label' => 'To weigh and mix',
                 'figures' => [
-                    [new Quantity(count($pots), 'pots', 'moves whose material is mixed from parts'), count($pots) === 1 ? 'pot' : 'pots'],
+                    [new Quantity($pots, 'pots', 'cups of the session less what stands mixed'), $pots === 1 ? 'pot' : 'pots'],
                 ],
             ],
         ];
@@ -194,17 +195,6 @@ final readonly class ShowTonight
         }
 
         return $facts;
-    }
-
-    private function mixes(Recipe $recipe): bool
-    {
-        foreach ($recipe->parts as $part) {
-            if (count($part->of) > 1) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** @return array<string, mixed> */
@@ -233,7 +223,6 @@ final readonly class ShowTonight
             'cautions' => $move->recipe->cautions,
             'sparks' => in_array(Hazard::Sparks, $move->recipe->hazards, true),
             'late' => $page->plan->afterItsWindow($placed),
-            'pot' => $this->mixes($move->recipe),
             'amounts' => MaterialAmount::sum($move->amounts),
             'why' => $placed->reason['text'],
             'opens' => $opens === null ? null : $opens[0]->move->name(),

@@ -83,7 +83,7 @@ final readonly class ShowPots
             'cups' => $cups,
             'scale' => TrustedLogger::scale($layout),
             'recipes' => $this->recipes($plan),
-            'toMix' => (int) array_sum(array_map(fn (PotOffer $o): int => $o->plan->count ?? 0, $cupped)),
+            'toMix' => ComputedPots::count($offers),
         ];
     }
 

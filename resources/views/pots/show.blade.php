@@ -19,7 +19,7 @@
                 @if ($rows !== [] || $standing !== [])
                     <dl class="facts">
                         <div>
-                            <dt>To mix</dt>
+                            <dt>To weigh and mix</dt>
                             <dd><b class="num">{{ $toMix }}</b><small>{{ $toMix === 1 ? 'pot' : 'pots' }}</small></dd>
                         </div>
                         <div>

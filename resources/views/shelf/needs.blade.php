@@ -52,12 +52,14 @@
                         </td>
                         <td>
                             {{ $row['known'] ? $row['first'] : '' }}
+                            @if ($row['missing'] !== null)
                             <a
                                 class="instead"
                                 href="{{ route('shelf.show', [$layout, 'instead' => $row['material']]) }}#instead"
                                 aria-label="Instead of {{ $row['material'] }}"
                                 >instead</a
                             >
+                            @endif
                         </td>
                     </tr>
                 @endforeach
