@@ -7,7 +7,7 @@
                 $single ? 'The whole evening on A4' : 'One A6 a pot' }}</a>
             <a href="{{ route('pots.show', $layout) }}">Back to the pots</a>
         </div>
-        <div @class(['cards', 'single' => $single])>
+        <div @class(['pot-cards', 'single' => $single])>
             @forelse ($cards as ['offer' => $offer, 'pot' => $pot])
                 <article class="card-a6">
                     <h2>{{ ucfirst($offer->mixture->title) }}</h2>

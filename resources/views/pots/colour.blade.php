@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-<div class="tint">
+<div class="pot-tint">
     <svg class="swatch" viewBox="0 0 64 28" role="img" aria-label="{{ $colour->name }}, wet and dry">
         <rect width="32" height="28" fill="{{ $wet }}" />
         <rect x="32" width="32" height="28" fill="{{ $dry }}" />

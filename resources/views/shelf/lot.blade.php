@@ -70,7 +70,7 @@
             <div class="acts"><button class="btn quiet">Keep it so</button></div>
         </form>
     </details>
-    <table class="plain moves-of">
+    <table class="plain-table moves-of">
         @foreach ($detail['movements'] as $move)
             <tr>
                 <td class="soft">{{ $move['at'] }}</td>

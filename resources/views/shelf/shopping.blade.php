@@ -66,7 +66,7 @@
                 @if ($missing !== [] || $short !== [] || $left !== [])
                     <section class="sheet">
                         <header><h2>Not on it</h2></header>
-                        <table class="plain">
+                        <table class="plain-table">
                             @foreach ($missing as [$material, $amount])
                                 <tr>
                                     <td>{{ $material }}</td>
@@ -94,11 +94,13 @@
                 @if ($against !== [])
                     <section class="sheet no-print">
                         <header><h2>Small against bulk</h2><span class="meta">one kind of pack alone</span></header>
-                        <table class="plain against">
+                        <table class="plain-table against">
                             @foreach ($against as $one)
                                 @foreach ($one['rows'] as $k => $row)
                                     <tr>
-                                        <th scope="row">{{ $k === 0 ? $one['material'] : '' }}</th>
+                                        @if ($k === 0)
+                                            <th scope="rowgroup" rowspan="{{ count($one['rows']) }}">{{ $one['material'] }}</th>
+                                        @endif
                                         <td>{{ $row['words'] }}{{ $row['supplier'] === '' ? '' : ", {$row['supplier']}" }}</td>
                                         <td class="num">{{ $row['minor']->text() }}</td>
                                         <td class="num">{{ $row['per']->text() }} <small>{{ $row['per']->formula }}</small></td>

@@ -78,7 +78,7 @@
                     @if (count($litres) > 1)
                         <section class="sheet">
                             <header><h2>A litre costs</h2></header>
-                            <table class="plain">
+                            <table class="plain-table">
                                 @foreach ($litres as [$words_, $price])
                                     <tr>
                                         <td>{{ $words_ }}</td>

@@ -105,7 +105,7 @@
                         >
                     @endforeach
                 </span>
-                <a class="pot" href="{{ route('pots.show', [$layout, 'move' => $row['id']]) }}" aria-label="Pots for {{ $row['title'] }}">
+                <a class="pot" href="{{ route('pots.show', [$layout, 'move' => $row['id']]) }}">
                     @foreach (array_slice($row['amounts'], 0, 3) as $amount)
                         @php([$shown, $unit] = $amount->words())
                         <span><span class="num">{{ $shown }}</span> {{ $unit }} {{ $amount->material }}</span>
