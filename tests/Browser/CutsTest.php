@@ -98,6 +98,7 @@ final class CutsTest extends BrowserCase
         $this->until('document.querySelector(".cut-now")', 'the sheets');
         $this->button('These are cut')->click();
         $this->until('document.querySelector(".said")?.textContent.includes("taken")', 'them to be taken');
+        $sheet = $layout->lots()->where('data->kind', 'sheet')->firstOrFail()->uid;
         $this->assertSame(
             0,
             array_sum(
@@ -105,7 +106,7 @@ final class CutsTest extends BrowserCase
                     fn ($m): int => json_decode($m->data, true)['by'],
                     array_filter(
                         $layout->movements()->get()->all(),
-                        fn ($m): bool => json_decode($m->data, true)['lot'] === $layout->lots()->firstOrFail()->uid,
+                        fn ($m): bool => json_decode($m->data, true)['lot'] === $sheet,
                     ),
                 ),
             ),

@@ -4,12 +4,20 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Computed\Clock\UlidGenerator;
 use App\Computed\Plan\ComputedPots;
+use App\Models\Colour as ColourRow;
 use App\Models\Layout;
 use App\Models\Revision;
+use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\Colour;
+use IdleRidge\Core\Coats\MaterialAmount;
+use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Countdown;
+use IdleRidge\Core\Plan\Move;
+use IdleRidge\Core\Pots\ColourFamily;
 use IdleRidge\Core\Pots\PotOffer;
 use IdleRidge\Core\Project\JournalEntry;
 use IdleRidge\Core\Shelf\MaterialLot;
@@ -147,6 +155,41 @@ final class PotsTest extends FeatureCase
         $this->assertEqualsWithDelta(100.0, array_sum($parts), 1e-6);
         $lot = $this->store($layout)->lotsOf('alcohol 91 %')[0];
         $this->assertEqualsWithDelta(730.0 - $parts['alcohol 91 %'], $this->store($layout)->amount($lot->uid), 1e-6);
+    }
+
+    public function test_a_colour_is_mixed_by_its_base_paints_with_its_shades_as_one_family(): void
+    {
+        $layout = $this->evening(self::EVENING);
+        $colour = array_values(array_filter($this->works($layout)->colours, fn (Colour $c): bool => $c->name === 'Weir earth'))[0];
+        $shade = Colour::shadeOf($colour, (string) app(UlidGenerator::class)->next(), 'Weir earth, pale', 'white', 2.0, '');
+        (new ColourRow(['uid' => $shade->uid, 'layout_id' => $layout->id, 'rev' => 1, 'position' => 99]))
+            ->keep(WorksFile::fromColour($shade))
+            ->save();
+        $coats = array_values(array_filter($this->works($layout)->coats, fn (Coat $c): bool => $c->colour === $colour->uid));
+        $other = array_values(array_filter(
+            $this->works($layout)->coats,
+            fn (Coat $c): bool => $c->colour !== null && $c->colour !== $colour->uid && $this->plan($layout)->work->moves !== [],
+        ));
+        $row = $layout->coats()->where('uid', end($other)->uid)->firstOrFail();
+        $row->keep(['colour' => $shade->uid] + (array) json_decode($row->data, true))->save();
+        $plan = $this->plan($layout->refresh());
+        $family = ColourFamily::of($plan->work, $colour);
+        $move = array_values(array_filter($plan->work->moves, fn (Move $m): bool => $m->coat->uid === $coats[0]->uid))[0];
+        $paint = array_sum(array_map(fn (MaterialAmount $a): float => $a->amount, $move->amounts));
+        $this->assertEqualsWithDelta($paint, $family->own, 1e-6);
+        // Ten parts of the colour and two of white: five sixths of the shade come from it.
+        $this->assertEqualsWithDelta($family->shades[0]['ml'] / 6.0, $family->shades[0]['add'], 1e-9);
+        $this->assertEqualsWithDelta($family->own + $family->shades[0]['ml'] * 5.0 / 6.0, $family->whole(), 1e-9);
+        $bases = ColourFamily::bases($colour, 50.0);
+        $ml = array_column($bases, 'ml', 'base');
+        $this->assertEqualsWithDelta(['raw umber' => 30.0, 'yellow ochre' => 10.0, 'white' => 10.0], $ml, 1e-9);
+        $this->get("/layouts/{$layout->uid}/pots?move={$move->id}")
+            ->assertOk()
+            ->assertSee('Weir earth')
+            ->assertSee('raw umber')
+            ->assertSee('wet and dry')
+            ->assertSee('keep it as one family')
+            ->assertSee('ml white for Weir earth, pale');
     }
 
     /** @return iterable<string, array{string, string}> */

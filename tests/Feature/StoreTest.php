@@ -33,14 +33,15 @@ final class StoreTest extends FeatureCase
         ])->assertSessionHasNoErrors();
         $store = app(ProjectLoader::class)->of($layout)->works->store;
         $this->assertSame([2], array_column($store->inStore(), 'count'));
-        $uid = $store->lots[0]->uid;
+        $uid = $store->sheetLots()[0]->uid;
         $this->post($at, ['lots' => [$uid => '5']])->assertSessionHasNoErrors();
         $this->post($at, ['lots' => [$uid => '5']])->assertSessionHasNoErrors();
         $store = app(ProjectLoader::class)->of($layout)->works->store;
         $this->assertSame(5, $store->count($uid));
-        $this->assertCount(2, $store->movements, 'a count that changes nothing moves nothing');
+        $moved = array_filter($store->movements, fn ($m): bool => $m->lot === $uid);
+        $this->assertCount(2, $moved, 'a count that changes nothing moves nothing');
         $this->post($at, ['new' => ['sheet_mm' => '20', 'sheet_width_mm' => '1100', 'sheet_depth_mm' => '500', 'count' => '1']]);
-        $this->assertCount(1, app(ProjectLoader::class)->of($layout)->works->store->lots, 'the same size is the same lot');
+        $this->assertCount(1, app(ProjectLoader::class)->of($layout)->works->store->sheetLots(), 'the same size is the same lot');
         $this->get($this->at($section, '/cuts'))->assertSee('1100 mm')->assertSee('value="6"', false);
         foreach (
             [
@@ -64,16 +65,18 @@ final class StoreTest extends FeatureCase
         ]);
         $this->post($this->at($section, '/cuts/cut'))->assertSessionHasNoErrors()->assertSessionHas('said');
         $store = app(ProjectLoader::class)->of($layout)->works->store;
-        $this->assertSame(0, $store->count($store->lots[0]->uid), 'both were used');
-        $causes = array_count_values(array_map(fn ($m): string => $m->cause->value, $store->movements));
+        $this->assertSame(0, $store->count($store->sheetLots()[0]->uid), 'both were used');
+        $sheets = array_column($store->sheetLots(), 'uid');
+        $moves = array_filter($store->movements, fn ($m): bool => in_array($m->lot, $sheets, true));
+        $causes = array_count_values(array_map(fn ($m): string => $m->cause->value, $moves));
         $this->assertSame($causes['cut'], 2 + ($causes['bought'] ?? 0), 'what was not there was bought first');
         $offcuts = array_values(array_filter($store->inStore(), fn (array $one): bool => $one['lot']->kind === 'offcut'));
         $this->assertNotSame([], $offcuts);
         $this->get($this->at($section, '/cuts?on=sheets'))->assertSee('taken for Fell Halt already');
         $this->post("/layouts/{$layout->uid}/undo");
         $again = app(ProjectLoader::class)->of($layout)->works->store;
-        $this->assertSame(2, $again->count($again->lots[0]->uid));
-        $this->assertCount(1, $again->lots);
+        $this->assertSame(2, $again->count($again->sheetLots()[0]->uid));
+        $this->assertCount(1, $again->sheetLots());
         $this->from('/')->post($this->at($this->board(), '/cuts/cut'))->assertSessionHasErrors('cuts');
     }
 

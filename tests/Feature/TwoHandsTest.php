@@ -166,7 +166,7 @@ final class TwoHandsTest extends FeatureCase
         $this->assertSame($moved, $layout->movements()->count());
 
         $store = $this->works($layout)->store;
-        $lot = array_values(array_filter($store->lots, fn ($l): bool => $store->count($l->uid) > 0))[0];
+        $lot = array_values(array_filter($store->sheetLots(), fn ($l): bool => $store->count($l->uid) > 0))[0];
         $count = fn (string $typed, string $shown): TestResponse => $this->post($this->at($section, '/cuts/store'), [
             'lots' => [$lot->uid => $typed],
             'shown' => [$lot->uid => $shown],

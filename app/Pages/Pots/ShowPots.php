@@ -297,7 +297,7 @@ final readonly class ShowPots
         };
     }
 
-    /** @return array{colour: Colour, wet: string, dry: string, family: ColourFamily}|null */
+    /** @return array{colour: Colour, wet: string, dry: string, family: ColourFamily, told: string}|null */
     private function colour(BenchPlan $plan, ?string $uid): ?array
     {
         $colour = $this->colourOf($plan, $uid);
@@ -305,12 +305,22 @@ final readonly class ShowPots
             return null;
         }
         $wet = $colour->wet(LibraryFiles::basePaints());
+        $family = ColourFamily::of($plan->work, $colour);
+        $ml = fn (float $amount): string => Decimal::trimmed($amount, $amount < 10.0 ? 1 : 0);
 
         return [
             'colour' => $colour,
             'wet' => $wet->toHex(),
             'dry' => $wet->dry()->toHex(),
-            'family' => ColourFamily::of($plan->work, $colour),
+            'family' => $family,
+            'told' => implode(', ', [
+                "Mix {$ml($family->whole())} ml in one go and keep it as one family: {$ml($family->own)} ml for itself",
+                ...array_map(
+                    fn (array $s): string => "{$ml($s['from'])} ml with {$ml($s['add'])} ml ".
+                        ($s['colour']->tied['base'] ?? '')." for {$s['colour']->name}",
+                    $family->shades,
+                ),
+            ]).'.',
         ];
     }
 
