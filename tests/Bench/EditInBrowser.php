@@ -39,6 +39,8 @@ final class EditInBrowser
                 'Cuts, glue-up' => "/layouts/{$layout}/sections/{$section}/cuts?on=glue",
                 'Coats' => "/layouts/{$layout}/sections/{$section}/coats",
                 'Tonight' => "/layouts/{$layout}/tonight",
+                'Pots' => "/layouts/{$layout}/pots",
+                'Shelf' => "/layouts/{$layout}/shelf",
                 'Drying line' => "/layouts/{$layout}/drying",
             ] as $name => $path
         ) {

@@ -28,6 +28,10 @@ use IdleRidge\Core\Plan\TakeOff;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchTime;
 use IdleRidge\Core\Schedule\Solver;
+use IdleRidge\Core\Shelf\Purchase;
+use IdleRidge\Core\Shelf\PurchaseNeed;
+use IdleRidge\Core\Shelf\PurchasePack;
+use IdleRidge\Core\Shelf\PurchaseProblem;
 use Tests\Bench\EditInBrowser;
 use Tests\BenchProblems;
 use Tests\Build;
@@ -191,6 +195,22 @@ function nest(int $count): callable
     return fn () => Nester::lay($problem, null, 1);
 }
 
+/** Twelve materials, six packs of each, two shops. */
+function buy(): callable
+{
+    mt_srand(3);
+    $needs = $packs = [];
+    for ($k = 0; $k < 12; $k++) {
+        $needs[] = new PurchaseNeed("n{$k}", mt_rand(200, 6000));
+        foreach ([20, 50, 142, 250, 500, 1361] as $p => $amount) {
+            $price = (int) ($amount ** 0.8 * 10);
+            $packs[] = new PurchasePack("p{$k}-{$p}", "n{$k}", $amount + mt_rand(0, 9), $price, null, ['a', 'b'][$p % 2]);
+        }
+    }
+
+    return fn () => Purchase::best(new PurchaseProblem($needs, $packs, ['a' => 500, 'b' => 700]));
+}
+
 $rows = [];
 foreach (
     [
@@ -208,6 +228,7 @@ foreach (
         ['Survey of five zones, 1200 × 600 mm', survey(1.0), ''],
         ['Survey of five zones, 2400 × 1200 mm', survey(2.0), ''],
         ['Take-off of a zone of five coats', takeOff(), '200 ms for the demo'],
+        ['Purchase of 12 materials, 6 packs each, two shops', buy(), '200 ms'],
         ['Plan of 25 moves in three zones', plan(3), ''],
         ['Plan of 50 moves in six zones', plan(6), ''],
         ['Plan of 100 moves in twelve zones', plan(12), ''],
