@@ -12,6 +12,7 @@ use App\Models\Layout;
 use App\Models\TrustedLogger;
 use App\Pages\Rail\ShowRail;
 use IdleRidge\Core\Coats\Colour;
+use IdleRidge\Core\Coats\Ingredient;
 use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Measure\ClockWords;
@@ -361,10 +362,10 @@ final readonly class ShowPots
     /** @return array<string, string> recipes that take something mixed or weighed, by name */
     private function recipes(BenchPlan $plan): array
     {
-        $mixtures = $this->pots->mixtures();
+        $measured = fn (Ingredient $p): bool => in_array($p->unit, ['g', 'ml'], true) && $p->value > 0.0;
         $recipes = array_filter(
             $this->pots->recipes($plan),
-            fn (Recipe $r): bool => $mixtures->of($r, $r->amounts(1e4, 1e4 * $r->cure->referenceMm, 400.0, 100.0)) !== [],
+            fn (Recipe $r): bool => array_filter($r->parts, $measured) !== [],
         );
         $names = array_map(fn (Recipe $r): string => $r->name, $recipes);
         asort($names);

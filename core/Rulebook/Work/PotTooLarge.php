@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook\Work;
 
-use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\PotLife;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Plan\BenchWork;
+use IdleRidge\Core\Plan\Move;
+use IdleRidge\Core\Pots\Mixture;
+use IdleRidge\Core\Pots\Mixtures;
+use IdleRidge\Core\Pots\Portion;
+use IdleRidge\Core\Pots\PotKind;
+use IdleRidge\Core\Pots\PotPlan;
 
 /** A pot of two parts that sets before it is used up. */
 final class PotTooLarge implements WorkRule
@@ -26,17 +32,10 @@ final class PotTooLarge implements WorkRule
             if ($move->recipe->cure->mechanism !== Mechanism::TwoPart) {
                 continue;
             }
-            // The library knows densities; a pot of two parts weighs about what water does.
-            $grams = array_sum(
-                array_map(
-                    fn (MaterialAmount $a): float => in_array($a->unit, ['g', 'ml'], true)
-                        ? $a->amount * ($a->unit === 'ml' ? PotLife::DENSITY_G_PER_ML : 1.0)
-                        : 0.0,
-                    $move->amounts,
-                ),
-            );
-            $life = PotLife::minutes($grams);
-            if ($life < $move->minutes) {
+            $pot = self::cup($plan->work, $move);
+            if (PotPlan::of($pot)->count > 1) {
+                $grams = (float) $pot->grams();
+                $life = PotLife::minutes($grams) * $pot->pace;
                 $found[$move->coat->uid] ??= CoatPair::on(
                     $plan,
                     $move->section->uid,
@@ -55,5 +54,21 @@ final class PotTooLarge implements WorkRule
         }
 
         return array_values($found);
+    }
+
+    /** All of a move in one cup. The library knows densities; a mix of two parts weighs a little more than water. */
+    private static function cup(BenchWork $work, Move $move): Mixture
+    {
+        $portions = [];
+        foreach ($move->amounts as $one) {
+            if (in_array($one->unit, ['g', 'ml'], true)) {
+                $portions[] = new Portion($one->material, $one->amount, $one->unit, $one->amount, PotLife::DENSITY_G_PER_ML);
+            }
+        }
+        $cups = (new Mixtures([]))->ofMove($work, $move);
+
+        return $cups === [] || $portions === []
+            ? new Mixture('', '', '', PotKind::Keeps, [new Portion('', 0.0, 'ml', 0.0, 1.0)])
+            : $cups[0]->but(kind: PotKind::TwoPart, portions: $portions);
     }
 }

@@ -20,6 +20,7 @@ use IdleRidge\Core\Pots\PotPlan;
 use IdleRidge\Core\Pots\PotRound;
 use IdleRidge\Core\Pots\Spoons;
 use IdleRidge\Core\Project\Works;
+use IdleRidge\Core\Rulebook\Work\PotTooLarge;
 use IdleRidge\Core\Schedule\BenchTime;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -133,6 +134,25 @@ final class PotPlanTest extends TestCase
             if (count($placed) > 1) {
                 $this->assertLessThanOrEqual((float) $cup->workable - 2.0, end($placed)->end - $placed[0]->start);
             }
+        }
+    }
+
+    public function test_the_rule_book_speaks_of_a_pot_just_where_pots_has_to_divide_it(): void
+    {
+        foreach ([0.5, 1.0, 1.5, 2.0, 2.4, 2.6, 3.0, 4.0, 5.0] as $mm) {
+            $coats = [
+                new Coat(Build::uid(20), Build::uid(1), Build::recipe('bed-paint')),
+                new Coat(Build::uid(21), Build::uid(1), Build::recipe('two-part-resin'), $mm),
+            ];
+            $zone = Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]);
+            $plan = BenchPlan::make(Build::work(new Works([$zone], $coats, [], [], self::evenings()), '2026-10-14T12:00:00Z'));
+            $counts = [];
+            foreach ($plan->work->moves as $move) {
+                foreach ((new Mixtures(Build::library()->materials))->ofMove($plan->work, $move) as $mixture) {
+                    $counts[] = $mixture->kind === PotKind::TwoPart ? PotPlan::of($mixture)->count : 1;
+                }
+            }
+            $this->assertSame(max($counts) > 1, (new PotTooLarge())->check($plan) !== [], "{$mm} mm");
         }
     }
 
