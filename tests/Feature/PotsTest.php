@@ -6,6 +6,8 @@ namespace Tests\Feature;
 
 use App\Computed\Clock\UlidGenerator;
 use App\Computed\Plan\ComputedPots;
+use App\Devices\BenchScale;
+use App\Devices\HttpBenchScale;
 use App\Models\Colour as ColourRow;
 use App\Models\Layout;
 use App\Models\Revision;
@@ -116,6 +118,9 @@ final class PotsTest extends FeatureCase
         $this->from('/')
             ->post("/layouts/{$layout->uid}/pots/{$pot->uid}/pour")
             ->assertSessionHasErrors('pot');
+        $this->post("/layouts/{$layout->uid}/undo");
+        $this->assertEqualsWithDelta(100.0, $this->store($layout)->amount($pot->uid), 1e-9);
+        $this->assertSame('undone', $this->journal($layout)[0]->kind);
     }
 
     public function test_plaster_counts_down_on_tonight_too(): void
@@ -234,6 +239,50 @@ final class PotsTest extends FeatureCase
             ->assertSee('pots of this')
             ->assertSee('Use it up within');
         $this->get("/layouts/{$layout->uid}/pots/cards")->assertOk()->assertSee('Pot cards');
+    }
+
+    public function test_the_scale_fills_the_bar_and_an_overshoot_is_mixed_as_it_is(): void
+    {
+        $layout = $this->evening(self::EVENING);
+        $scale = new class implements BenchScale
+        {
+            public float $grams = 0.0;
+
+            public function grams(string $address): float
+            {
+                return $this->grams;
+            }
+        };
+        $this->app->instance(BenchScale::class, $scale);
+        $at = "/layouts/{$layout->uid}/pots/weigh?recipe=white-glue-thinned&by=volume&value=100";
+        $this->get($at)->assertSee('No scale is set.');
+        $set = fn (string $address) => $this->from('/')->post("/layouts/{$layout->uid}/pots/scale", ['scale' => $address]);
+        $set('http://example.org/scale')->assertSessionHasErrors('scale');
+        $set('http://127.0.0.1:1/scale')->assertSessionHasNoErrors();
+        $asked = ['recipe' => 'white-glue-thinned', 'by' => 'volume', 'value' => 100.0] + ComputedPots::SESSION;
+        $offer = array_values(array_filter(
+            app(ComputedPots::class)->asked($this->plan($layout), $asked, null),
+            fn (PotOffer $o): bool => str_contains($o->mixture->title, 'white glue'),
+        ))[0];
+        $at .= "&pot={$offer->id}";
+        // 25 ml of glue at 1.08 g/ml are 27 g, three parts of water 75.
+        $scale->grams = 13.5;
+        $this->get($at)->assertSee('White glue')->assertSee('14 g to go, to 27 g')->assertSee('width="50"', false);
+        $scale->grams = 40.5;
+        $this->get("{$at}&before=40.5")->assertSee('14 g too much')->assertSee('Leave it so')->assertDontSee('Water');
+        $page = $this->get("{$at}&left=1")->assertSee('Water')->assertSee('113 g to go')->assertSee('name="factor" value="1.5"', false);
+        $this->assertStringContainsString('0:40.5', html_entity_decode((string) $page->getContent()));
+        $this->post("/layouts/{$layout->uid}/pots", [
+            'pot' => $offer->id, 'recipe' => 'white-glue-thinned', 'by' => 'volume', 'value' => '100', 'factor' => '1.5',
+        ])->assertRedirect();
+        $this->assertEqualsWithDelta(150.0, $this->store($layout)->pots()[0]->made, 1e-9);
+        $scale->grams = 0.0;
+        $this->get("{$at}&pot=gone")->assertSee('no longer asked for');
+        foreach (['  123.4 g' => 123.4, "-0,5\tg" => -0.5, 'ST,GS,+ 1.25 kg' => 1250.0, '12' => 12.0] as $line => $grams) {
+            $this->assertEqualsWithDelta($grams, HttpBenchScale::read((string) $line), 1e-9);
+        }
+        $this->expectExceptionMessage('What the scale says cannot be read');
+        HttpBenchScale::read('error');
     }
 
     /** @return list<PotOffer> */

@@ -13,8 +13,10 @@ use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\PackPrice;
 use IdleRidge\Core\Shelf\Store;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Fixtures;
 use Tests\Schemas;
 
 /** Lots, counted and bought, and the tables they come in by. */
@@ -200,6 +202,20 @@ final class ShelfTest extends FeatureCase
         $copy = app(LayoutFiles::class)->import($json);
         $this->assertEquals($project->works->store, $this->works($copy)->store);
         $this->assertEquals($project->layout->bench->shelf, app(ProjectLoader::class)->of($copy)->layout->bench->shelf);
+    }
+
+    public function test_the_command_line_buys_as_cheaply_as_can_be(): void
+    {
+        foreach (['buy-01' => 8199, 'buy-02' => 6140, 'buy-03' => 14627] as $file => $cost) {
+            $this->assertSame(0, Artisan::call('ridge:buy', ['file' => base_path("tests/fixtures/buy/{$file}.json"), '--json' => true]));
+            $answer = Artisan::output();
+            Schemas::assertMatches('buy', $answer);
+            $this->assertSame($cost, json_decode($answer, true)['cost']);
+        }
+        $broken = (string) tempnam(sys_get_temp_dir(), 'buy');
+        file_put_contents($broken, str_replace('"price": 395', '"price": -1', Fixtures::text('buy/buy-01.json')));
+        $this->assertSame(2, Artisan::call('ridge:buy', ['file' => $broken, '--json' => true]));
+        unlink($broken);
     }
 
     public function test_an_empty_shelf_says_what_it_is_for(): void

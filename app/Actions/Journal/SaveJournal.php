@@ -18,6 +18,7 @@ use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Plan\StripWork;
 use IdleRidge\Core\Project\JournalEntry;
+use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\Pot;
 
 /** Writes journal entries. They are never changed: undoing a step that laid something writes one against it. */
@@ -107,14 +108,15 @@ final readonly class SaveJournal
         );
     }
 
-    /** A step that touched laid work was undone or done again. */
+    /** A step that touched laid work, or poured a pot away, was undone or done again. */
     public function turned(StepReverted $step): void
     {
         foreach ($step->rows as $row) {
-            if ($row['table'] !== 'applications') {
+            $data = json_decode((string) ($row['after']['data'] ?? ($row['before']['data'] ?? '{}')), true);
+            $poured = $row['table'] === 'movements' && ($data['cause'] ?? '') === MovementCause::PouredAway->value;
+            if ($row['table'] !== 'applications' && ! $poured) {
                 continue;
             }
-            $data = json_decode((string) ($row['after']['data'] ?? ($row['before']['data'] ?? '{}')), true);
             $kind = $step->kind === 'undo' ? 'undone' : 'done again';
             $this->write(
                 $step->layout,
@@ -122,8 +124,8 @@ final readonly class SaveJournal
                     $this->uids->next(),
                     $this->desk->minute(),
                     $kind,
-                    (string) $data['section'],
-                    $row['uid'],
+                    (string) ($data['section'] ?? $this->load->of($step->layout)->sections[0]->uid ?? ''),
+                    $poured ? null : $row['uid'],
                     ucfirst($kind).": {$step->sentence}",
                 ),
             );

@@ -16,6 +16,7 @@ use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\MaterialForm;
 use IdleRidge\Core\Coats\Mix;
 use IdleRidge\Core\Measure\ClockWords;
+use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\ShelfNeed;
@@ -73,6 +74,14 @@ final readonly class ShowShelf
                     array_column($over, 'uid'),
                 ),
             'lots' => $lots,
+            'sheets' => array_map(fn (array $one): array => [
+                'count' => $one['count'],
+                'size' => implode(' × ', array_map(
+                    fn (float $mm): string => Length::show($mm, $project->layout->units, 1),
+                    [$one['lot']->thickness, $one['lot']->width, $one['lot']->depth],
+                )),
+                'kind' => $one['lot']->kind,
+            ], $store->inStore()),
             'over' => $over,
             'short' => count($short),
             'cost' => Quantity::money($list->cost, $layout->currency, 'the cheapest packs that cover what is short, carriage included', [

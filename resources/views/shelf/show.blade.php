@@ -75,6 +75,25 @@
                     @endif
                     @include('shelf.new')
                     @include('shelf.again')
+                    @if ($sheets !== [])
+                        <section class="sheet">
+                            <header>
+                                <h2>Foam</h2>
+                                @if ($first)
+                                    <a class="meta end" href="{{ route('cuts.show', [$layout, $first->uid]) }}">Counted on Cuts</a>
+                                @endif
+                            </header>
+                            <table class="plain-table">
+                                @foreach ($sheets as $sheet)
+                                    <tr>
+                                        <td class="num">{{ $sheet['count'] }} ×</td>
+                                        <td>{{ $sheet['size'] }}</td>
+                                        <td class="soft">{{ $sheet['kind'] }}</td>
+                                    </tr>
+                                @endforeach
+                            </table>
+                        </section>
+                    @endif
                     @if (count($litres) > 1)
                         <section class="sheet">
                             <header><h2>A litre costs</h2></header>
