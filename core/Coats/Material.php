@@ -35,6 +35,12 @@ final readonly class Material
         }
     }
 
+    /** The same as it is weighed, whatever it is measured in. */
+    public function weighed(): self
+    {
+        return new self($this->name, 'g', $this->density, $this->solids, $this->form, $this->keepsDays);
+    }
+
     /** Grams of an amount, wet as it is laid or once it is dry; null where neither mass nor density is known. */
     public function grams(float $amount, string $unit, bool $dry): ?float
     {

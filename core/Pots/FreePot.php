@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Pots;
 
+use IdleRidge\Core\Coats\Material;
+use IdleRidge\Core\Coats\MaterialForm;
+use IdleRidge\Core\Coats\Mix;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Measure\InvalidValue;
 
@@ -62,6 +65,41 @@ final class FreePot
             ),
             default => self::left($one, $value, $material),
         };
+    }
+
+    /**
+     * Loose materials by weight, as one writes them: “2 sifted soil, 1 stone ballast”.
+     *
+     * @param  array<string, Material>  $materials by name
+     * @param  float  $grams of all of it
+     *
+     * @throws InvalidValue at `mix` for what is not loose, or not weighed; at `value`
+     */
+    public static function blend(array $materials, string $text, float $grams): Mixture
+    {
+        InvalidValue::unlessBetween($grams, 0.1, 100_000.0, 'The mix', 'g', 'value');
+        try {
+            $of = Mix::read($text, array_map(fn (Material $m): Material => $m->weighed(), $materials));
+        } catch (InvalidValue $refusal) {
+            throw new InvalidValue($refusal->getMessage(), 'mix');
+        }
+        $sum = array_sum(array_column($of, 'parts'));
+        if ($sum <= 0.0) {
+            throw new InvalidValue('The parts come to nothing.', 'mix');
+        }
+        $portions = [];
+        foreach ($of as $one) {
+            $material = $materials[$one['material']];
+            if ($material->form !== MaterialForm::Loose) {
+                throw new InvalidValue("{$material->name} is not mixed dry.", 'mix');
+            }
+            $share = $grams * $one['parts'] / $sum;
+            $amount = $material->unit === 'g' ? $share : $share / (float) $material->density;
+            $portions[] = new Portion($material->name, $amount, $material->unit, $amount, $material->density);
+        }
+        $words = Mix::words($of);
+
+        return new Mixture("blend|{$words}", "{$words}, by weight", 'Mix it dry, from the bottom up', PotKind::Dry, $portions);
     }
 
     /**

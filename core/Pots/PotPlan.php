@@ -92,11 +92,13 @@ final readonly class PotPlan
         $running = 0.0;
         $lines = [];
         $portions = $this->pot()->portions;
-        $amounts = array_map(fn (Portion $p): float => $p->unit === $portions[0]->unit ? $p->amount : INF, $portions);
-        foreach ($portions as $portion) {
+        // What is measured in different units is told in parts by weight.
+        $alike = count(array_unique(array_map(fn (Portion $p): string => $p->unit, $portions))) === 1;
+        $amounts = array_map(fn (Portion $p): ?float => $alike ? $p->amount : $p->grams(), $portions);
+        foreach ($portions as $k => $portion) {
             $grams = $portion->grams();
             $running = $grams === null || $running === null ? null : $running + $grams;
-            $parts = in_array(INF, $amounts, true) || count($portions) === 1 ? null : $portion->amount / max(1e-9, min($amounts));
+            $parts = in_array(null, $amounts, true) || count($portions) === 1 ? null : $amounts[$k] / max(1e-9, min($amounts));
             $lines[] = new PotLine($portion, $running, $parts);
         }
 

@@ -207,6 +207,9 @@ final class PotsTest extends FeatureCase
         yield 'less than nothing' => ['recipe=earth-paint&value=-3', 'it must lie between 0.01 dm²'];
         yield 'left of what is not in it' => ['recipe=earth-paint&by=left&value=5&material=resin', 'There is no resin in it.'];
         yield 'a move that is gone' => ['move=nothing', 'That move is no longer in the plan.'];
+        yield 'a mix of what is poured' => ['mix=1+white+glue&value=5', 'white glue is not mixed dry.'];
+        yield 'a mix of nothing known' => ['mix=1+stardust&value=5', 'There is no material “stardust”.'];
+        yield 'a mix of no weight' => ['mix=1+fine+turf&value=', 'The mix is not a number'];
         yield 'nothing to mix' => ['recipe=masking&value=5', 'takes nothing that is mixed or weighed'];
     }
 
@@ -222,7 +225,7 @@ final class PotsTest extends FeatureCase
         $layout = $this->evening(self::EVENING);
         $offers = fn (string $by, float $value, string $material = ''): array => app(ComputedPots::class)->asked(
             $this->plan($layout),
-            ['move' => '', 'recipe' => 'white-glue-thinned', 'by' => $by, 'value' => $value, 'material' => $material],
+            ['recipe' => 'white-glue-thinned', 'by' => $by, 'value' => $value, 'material' => $material] + ComputedPots::SESSION,
             null,
         );
         $isGlue = fn (PotOffer $o): bool => str_contains($o->mixture->title, 'white glue');
@@ -238,6 +241,11 @@ final class PotsTest extends FeatureCase
             ->assertOk()
             ->assertSee('pots of this')
             ->assertSee('Use it up within');
+        // Two of soil to one of ballast by weight: 200 g of soil are 166.7 ml of it.
+        $this->get("/layouts/{$layout->uid}/pots?mix=2+sifted+soil,+1+stone+ballast&value=300")
+            ->assertSee('2 sifted soil, 1 stone ballast, by weight')
+            ->assertSee('2 parts')
+            ->assertSee('167 ml');
         $this->get("/layouts/{$layout->uid}/pots/cards")->assertOk()->assertSee('Pot cards');
     }
 
@@ -332,7 +340,7 @@ final class PotsTest extends FeatureCase
 
     private function mixFree(Layout $layout, string $recipe, string $by, string $value, string $with): TestResponse
     {
-        $asked = ['move' => '', 'recipe' => $recipe, 'by' => $by, 'value' => (float) $value, 'material' => ''];
+        $asked = ['recipe' => $recipe, 'by' => $by, 'value' => (float) $value] + ComputedPots::SESSION;
         foreach (app(ComputedPots::class)->asked($this->plan($layout), $asked, null) as $offer) {
             if (in_array($with, array_column($offer->mixture->portions, 'material'), true)) {
                 return $this->post("/layouts/{$layout->uid}/pots", ['pot' => $offer->id, 'value' => $value] + array_filter($asked));

@@ -39,7 +39,8 @@ final readonly class SavePot
     }
 
     /**
-     * @param  array<string, mixed>  $input pot (its id), move or recipe, by, value, material for what was asked; cup (ml), lots[material]
+     * @param  array<string, mixed>  $input pot (its id), move, or recipe, by, value, material, or mix and value for what was
+     *     asked; cup (ml), lots[material]
      *     → lot to take it from; factor, so many times as much as the scale says was poured
      *
      * @throws InvalidValue when it is no longer asked for, stands mixed already, or the shelf has not enough
@@ -121,6 +122,7 @@ final readonly class SavePot
             'by' => $typed->text('by', 'area'),
             'value' => $typed->text('value') === '' ? null : $typed->number('value'),
             'material' => $typed->text('material'),
+            'mix' => $typed->text('mix'),
         ];
         $cup = $typed->text('cup') === '' ? null : $typed->number('cup');
         $offers = $typed->made(fn (): array => $this->pots->asked($this->desk->plan($layout), $asked, $cup));

@@ -20,7 +20,7 @@ use IdleRidge\Core\Pots\PotOffer;
 final readonly class ComputedPots
 {
     /** What is asked for where nothing else is. */
-    public const SESSION = ['move' => '', 'recipe' => '', 'by' => 'area', 'value' => null, 'material' => ''];
+    public const SESSION = ['move' => '', 'recipe' => '', 'by' => 'area', 'value' => null, 'material' => '', 'mix' => ''];
 
     public function __construct(private Library $library)
     {
@@ -48,7 +48,8 @@ final readonly class ComputedPots
     }
 
     /**
-     * @param  array{move: string, recipe: string, by: string, value: float|null, material: string}  $asked empty words for the session
+     * @param  array{move: string, recipe: string, by: string, value: float|null, material: string, mix: string}  $asked empty
+     *     words for the session
      * @param  float|null  $cup ml
      * @return list<PotOffer>
      *
@@ -57,6 +58,11 @@ final readonly class ComputedPots
     public function asked(BenchPlan $plan, array $asked, ?float $cup): array
     {
         $board = new PotBoard($plan, $this->mixtures(), $cup);
+        if ($asked['mix'] !== '') {
+            $blend = FreePot::blend($this->library->materials, $asked['mix'], $asked['value'] ?? NAN);
+
+            return [PotOffer::of($blend, $plan->work->project->works->store, $plan->work->now, null, $cup)];
+        }
         if ($asked['recipe'] !== '') {
             return array_map(
                 fn (Mixture $m): PotOffer => PotOffer::of($m, $plan->work->project->works->store, $plan->work->now, null, $cup),
@@ -76,7 +82,7 @@ final readonly class ComputedPots
     }
 
     /**
-     * @param  array{move: string, recipe: string, by: string, value: float|null, material: string}  $asked
+     * @param  array{move: string, recipe: string, by: string, value: float|null, material: string, mix: string}  $asked
      * @return list<Mixture>
      */
     private function free(BenchPlan $plan, array $asked): array

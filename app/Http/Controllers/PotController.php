@@ -16,7 +16,7 @@ use Illuminate\Http\RedirectResponse;
 /** What is mixed and weighed. */
 final class PotController
 {
-    private const ASKED = ['pot', 'cup', 'move', 'recipe', 'by', 'value', 'material'];
+    private const ASKED = ['pot', 'cup', 'move', 'recipe', 'by', 'value', 'material', 'mix'];
 
     public function show(Fields $request, Layout $layout, ShowPots $show): View
     {

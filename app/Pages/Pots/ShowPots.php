@@ -66,7 +66,7 @@ final readonly class ShowPots
             'first' => $project->sections[0] ?? null,
             'rail' => $this->rail->of($project, null, $plan->work),
             'words' => $words,
-            'query' => array_filter(array_intersect_key($query, array_flip(['cup', 'move', 'recipe', 'by', 'value', 'material']))),
+            'query' => array_filter(array_intersect_key($query, array_flip(['cup', 'move', 'recipe', 'by', 'value', 'material', 'mix']))),
             'asked' => $asked,
             'faults' => array_filter(['cup' => $fault] + $refused),
             'session' => $session === null ? '' : $words->at($session[0])->format('l j F'),
@@ -111,7 +111,7 @@ final readonly class ShowPots
 
     /**
      * @param  array<string, string>  $query
-     * @return array{move: string, recipe: string, by: string, value: float|null, material: string}
+     * @return array{move: string, recipe: string, by: string, value: float|null, material: string, mix: string}
      */
     public static function asked(array $query): array
     {
@@ -123,6 +123,7 @@ final readonly class ShowPots
             'by' => ($query['by'] ?? '') === '' ? 'area' : $query['by'],
             'value' => is_numeric($value) ? (float) $value : null,
             'material' => $query['material'] ?? '',
+            'mix' => $query['mix'] ?? '',
         ];
     }
 
@@ -143,7 +144,7 @@ final readonly class ShowPots
     }
 
     /**
-     * @param  array{move: string, recipe: string, by: string, value: float|null, material: string}  $asked
+     * @param  array{move: string, recipe: string, by: string, value: float|null, material: string, mix: string}  $asked
      * @return array{list<PotOffer>, array<string, string>}
      */
     private function offers(BenchPlan $plan, array $asked, ?float $cup): array
@@ -167,12 +168,13 @@ final readonly class ShowPots
         return array_values(array_filter($offers, fn (PotOffer $o): bool => $o->plan !== null))[0] ?? $offers[0] ?? null;
     }
 
-    /** @param  array{move: string, recipe: string, by: string, value: float|null, material: string}  $asked */
+    /** @param  array{move: string, recipe: string, by: string, value: float|null, material: string, mix: string}  $asked */
     private function for(BenchPlan $plan, array $asked): string
     {
         $move = $plan->work->moves[$asked['move']] ?? null;
 
         return match (true) {
+            $asked['mix'] !== '' => 'A dry mix by weight',
             $asked['recipe'] !== '' => $this->pots->recipes($plan)[$asked['recipe']]->name ?? '',
             $move !== null => "{$move->title()}, {$move->place()}",
             default => '',

@@ -28,7 +28,7 @@ final readonly class ShowWeighing
      */
     public function of(Layout $layout, array $query): array
     {
-        $kept = array_filter(array_intersect_key($query, array_flip(['pot', 'cup', 'move', 'recipe', 'by', 'value', 'material'])));
+        $kept = array_filter(array_intersect_key($query, array_flip(['pot', 'cup', 'move', 'recipe', 'by', 'value', 'material', 'mix'])));
         try {
             $reading = $this->scale->grams(TrustedLogger::scale($layout) ?? throw new InvalidValue('No scale is set.', 'scale'));
             $lines = $this->lines($layout, $query);

@@ -43,6 +43,34 @@
         </div>
         <div class="acts"><button class="btn quiet">Work it out</button></div>
     </form>
+    <details class="in-fold" @if ($asked['mix'] !== '') open @endif>
+        <summary>A dry mix by weight</summary>
+        <form class="in stack" method="get" action="{{ route('pots.show', $layout) }}">
+            @if (isset($query['cup']))
+                <input type="hidden" name="cup" value="{{ $query['cup'] }}">
+            @endif
+            <div class="field">
+                <label for="own-mix">Parts</label>
+                <input id="own-mix" name="mix" value="{{ $asked['mix'] }}" autocomplete="off" placeholder="2 sifted soil, 1 stone ballast">
+                @isset($faults['mix'])
+                    <p class="fault">{{ $faults['mix'] }}</p>
+                @endisset
+            </div>
+            <div class="cup-row">
+                <div class="field">
+                    <label for="own-grams">all of it <small>g</small></label>
+                    <input
+                        id="own-grams"
+                        name="value"
+                        value="{{ $asked['mix'] === '' ? '200' : $query['value'] ?? '' }}"
+                        inputmode="decimal"
+                        autocomplete="off"
+                    >
+                </div>
+                <button class="btn quiet">Work it out</button>
+            </div>
+        </form>
+    </details>
 </section>
 <section class="sheet" id="cups-sheet">
     <header><h2>Cup</h2></header>
