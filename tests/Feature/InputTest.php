@@ -200,6 +200,65 @@ final class InputTest extends FeatureCase
         }
     }
 
+    public function test_no_nonsense_breaks_pots_or_the_shelf(): void
+    {
+        $layout = $this->demo();
+        $root = "/layouts/{$layout->uid}";
+        $lot = $layout->lots()->firstOrFail()->uid;
+        $price = $layout->prices()->firstOrFail()->uid;
+        $nonsense = [
+            '', 'NaN', '-1', '9e99', "\u{202E}", str_repeat('9', 400), '<b>', ['deep' => ['er' => 'x']], null, '%', '1/0', "1\n2", '5', 'fine turf',
+        ];
+        mt_srand(17);
+        $pick = fn (): mixed => $nonsense[mt_rand(0, count($nonsense) - 1)];
+        for ($k = 0; $k < 60; $k++) {
+            [$method, $path, $input] = match ($k % 12) {
+                0 => ['POST', '/pots', ['pot' => $pick(), 'recipe' => $pick(), 'by' => $pick(), 'value' => $pick(), 'lots' => $pick()]],
+                1 => [
+                    'GET',
+                    '/pots',
+                    ['cup' => $pick(), 'recipe' => 'earth-paint', 'by' => $pick(), 'value' => $pick(), 'material' => $pick()],
+                ],
+                2 => ['GET', '/pots/weigh', ['pot' => $pick(), 'done' => $pick(), 'before' => $pick(), 'left' => $pick()]],
+                3 => ['POST', '/pots/scale', ['scale' => $pick()]],
+                4 => [
+                    'POST',
+                    '/shelf/lots',
+                    ['material' => $pick(), 'pack' => $pick(), 'count' => $pick(), 'share' => $pick(), 'gross' => $pick()],
+                ],
+                5 => [
+                    'POST',
+                    "/shelf/lots/{$lot}/count",
+                    ['gross' => $pick(), 'share' => $pick(), 'amount' => $pick(), 'shown' => $pick()],
+                ],
+                6 => [
+                    'PATCH',
+                    "/shelf/lots/{$lot}",
+                    ['mark' => $pick(), 'opened' => $pick(), 'keeps_days' => $pick(), 'strength' => $pick()],
+                ],
+                7 => ['POST', '/shelf/shopping', ['price' => mt_rand(0, 1) ? $price : $pick(), 'count' => $pick()]],
+                8 => [
+                    'PATCH',
+                    '/shelf/shopping',
+                    ['shop_on' => $pick(), 'budget' => $pick(), 'carriage' => [$pick()], 'cups' => [$pick(), ['ml' => $pick()]]],
+                ],
+                9 => [
+                    'PATCH',
+                    '/shelf/prices',
+                    ['prices' => [['uid' => $pick(), 'material' => $pick(), 'amount' => $pick(), 'price' => $pick()], $pick()]],
+                ],
+                10 => ['POST', '/shelf/again', ['laid' => $pick(), 'material' => $pick(), 'amount' => $pick()]],
+                default => ['GET', '/pots', ['mix' => $pick(), 'value' => $pick(), 'move' => $pick()]],
+            };
+            $answer = $this->call($method, $root.$path, $input);
+            $this->assertLessThan(500, $answer->status(), "{$method} {$path} ".json_encode($input, JSON_PARTIAL_OUTPUT_ON_ERROR));
+        }
+        foreach (['pots', 'pots/cards', 'shelf', 'shelf/shopping', 'shelf/prices', 'tonight'] as $page) {
+            $this->get("{$root}/{$page}")->assertOk();
+        }
+        $this->assertSame([], $this->works($layout->refresh())->store->faults());
+    }
+
     public function test_no_nonsense_breaks_a_page_or_changes_a_thing(): void
     {
         $layout = $this->demo();
