@@ -207,7 +207,8 @@ final class InputTest extends FeatureCase
         $lot = $layout->lots()->firstOrFail()->uid;
         $price = $layout->prices()->firstOrFail()->uid;
         $nonsense = [
-            '', 'NaN', '-1', '9e99', "\u{202E}", str_repeat('9', 400), '<b>', ['deep' => ['er' => 'x']], null, '%', '1/0', "1\n2", '5', 'fine turf',
+            '', 'NaN', '-1', '9e99', "\u{202E}", str_repeat('9', 400), '<b>', ['deep' => ['er' => 'x']],
+            null, '%', '1/0', "1\n2", '5', 'fine turf',
         ];
         mt_srand(17);
         $pick = fn (): mixed => $nonsense[mt_rand(0, count($nonsense) - 1)];
