@@ -18,11 +18,13 @@ use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\DryingState;
+use IdleRidge\Core\Plan\Move;
 use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\SightStudy;
 use IdleRidge\Core\Rulebook\Rulebook;
+use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Track\Arc;
 use IdleRidge\Core\Track\Clothoid;
 use IdleRidge\Core\Track\Crossing;
@@ -106,6 +108,24 @@ final class DemoTest extends FeatureCase
                     array_map(fn (float $at): int => (int) round(100 * $runs($s)[0]->grade->gradeAt($at)), [300.0, 700.0, 1100.0]),
                 ),
             ) === 3,
+            'pots of a session' => fn (LandStudy $s, BenchWork $w): bool => array_filter(
+                $w->moves,
+                fn (Move $m): bool => $m->section === $s->section && in_array('white glue', array_column($m->amounts, 'material'), true),
+            ) !== [],
+            'lots open, nearly empty, past their time, taken up again' => function (LandStudy $s, BenchWork $w): bool {
+                $store = $s->project->works->store;
+                $has = fn (callable $is): bool => array_filter($store->materials(), $is) !== [];
+
+                return $has(fn (MaterialLot $l): bool => $l->openedAt !== null) &&
+                    $has(fn (MaterialLot $l): bool => $l->openedAt === null && ! $l->recovered) &&
+                    $has(fn (MaterialLot $l): bool => $store->amount($l->uid) < 0.15 * (float) $l->pack) &&
+                    $has(fn (MaterialLot $l): bool => ($l->goodUntil($w->zone()) ?? PHP_INT_MAX) < $w->now) &&
+                    $has(fn (MaterialLot $l): bool => $l->recovered);
+            },
+            'short of two materials, two shops, carriage, a budget' => fn (LandStudy $s, BenchWork $w): bool => $w->short() !== [] &&
+                count(array_unique(array_column($s->project->works->prices, 'supplier'))) === 2 &&
+                $w->rules()->shelf->carriage !== [] &&
+                $w->rules()->shelf->budget !== null,
             'siding beside the line' => fn (LandStudy $s): bool => count($runs($s)) >= 2,
             'wall between two formations' => fn (LandStudy $s): bool => $s->walls !== [],
             'what strikes the coach' => $found('clearance'),
