@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Shelf;
 
+use IdleRidge\Core\Measure\InvalidValue;
+
 /** Packs that cover one need, or all there are of them where they cannot. */
 final readonly class PackPick
 {
     /** More packs than this are never bought at once. */
     private const COUNTS = 1_000_000;
+
+    /** More sums than these take too much memory. */
+    private const MAX_SUMS = 4_000_000;
 
     /**
      * @param  array<string, int>  $counts pack → how many
@@ -37,6 +42,8 @@ final readonly class PackPick
      * purchase holds: of others it never holds as many as would make up a number of it.
      *
      * @param  list<PurchasePack>  $packs
+     *
+     * @throws InvalidValue where there are too many sums to try
      */
     public static function cover(int $open, array $packs): self
     {
@@ -96,6 +103,9 @@ final readonly class PackPick
         }
         // A best purchase is over by less than its smallest pack.
         $size = $open + max(0, ...array_map(fn (PurchasePack $p): int => intdiv($p->amount, $unit), $packs));
+        if ($size > self::MAX_SUMS) {
+            throw new InvalidValue('Needs and packs are too finely measured for so much: take them in larger units.', 'needs');
+        }
         $least = array_fill(0, $size, PHP_INT_MAX);
         $least[0] = 0;
         $items = [];

@@ -92,6 +92,15 @@ final class PurchaseTest extends TestCase
         }
     }
 
+    public function test_of_more_sums_than_can_be_tried_it_is_said(): void
+    {
+        $one = PackPick::cover(9_999_991, [new PurchasePack('a', 'a', 1_000_003, 5)]);
+        $this->assertSame(10, array_sum($one->counts), 'one pack is no riddle');
+        $this->expectException(InvalidValue::class);
+        $this->expectExceptionMessage('take them in larger units');
+        PackPick::cover(9_999_991, [new PurchasePack('a', 'a', 3_000_017, 5), new PurchasePack('b', 'a', 2_999_999, 4)]);
+    }
+
     public function test_carriage_is_weighed_against_prices(): void
     {
         $needs = [new PurchaseNeed('glue', 1000), new PurchaseNeed('soil', 500)];
