@@ -24,6 +24,9 @@ use IdleRidge\Core\Plan\Move;
  */
 final readonly class Mixtures
 {
+    /** Nothing is used up in no time at all. */
+    private const LEAST_MINUTES = 0.01;
+
     /** @param  array<string, Material>  $materials by name */
     public function __construct(private array $materials)
     {
@@ -84,8 +87,8 @@ final readonly class Mixtures
         foreach ($this->cups($recipe, $amounts) as [$step, $parts, $portions]) {
             $kind = $this->kind($recipe, $portions);
             $over = $step === null || $step->perDm2 <= 0.0
-                ? max(1.0, $minutes - $recipe->labour->setUp)
-                : max(1.0, $step->perDm2 * $layers);
+                ? max(self::LEAST_MINUTES, $minutes - $recipe->labour->setUp)
+                : max(self::LEAST_MINUTES, $step->perDm2 * $layers);
             $portions = $this->inOrder($kind, $portions);
             $tint = $colour !== null && self::isPaint($portions) ? $colour : null;
             $out[] = new Mixture(

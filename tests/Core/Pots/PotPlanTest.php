@@ -11,6 +11,7 @@ use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Move;
 use IdleRidge\Core\Pots\Alcohol;
+use IdleRidge\Core\Pots\FreePot;
 use IdleRidge\Core\Pots\Mixture;
 use IdleRidge\Core\Pots\Mixtures;
 use IdleRidge\Core\Pots\Portion;
@@ -204,6 +205,43 @@ final class PotPlanTest extends TestCase
         }
         // 33 ml × 99 % × 0.785 = 25.65 g of 66 + 25.9 g.
         $this->assertEqualsWithDelta(0.2790, (float) Alcohol::massShare($mix), 1e-4);
+    }
+
+    public function test_lines_tell_parts_and_what_the_scale_shows_as_far_as_it_is_known(): void
+    {
+        $lines = fn (Portion ...$of): array => PotPlan::of(new Mixture('k', 't', 'a', PotKind::Keeps, array_values($of)))->lines();
+        $glue = new Portion('glue', 10.0, 'ml', 10.0, 1.1);
+        $water = new Portion('water', 30.0, 'ml', 30.0, 1.0);
+        $ballast = new Portion('ballast', 22.0, 'g', 22.0, null);
+        $odd = new Portion('odd', 20.0, 'ml', 20.0, null);
+        $told = fn (array $all): array => array_map(fn ($l): array => [$l->scale, $l->parts], $all);
+        $this->assertEqualsWithDelta([[11.0, 1.0], [41.0, 3.0]], $told($lines($glue, $water)), 1e-9);
+        $this->assertSame([[11.0, null]], $told($lines($glue)), 'one thing has no parts');
+        // In different units it is told by weight: 11 g to 22.
+        $this->assertEqualsWithDelta([[11.0, 1.0], [33.0, 2.0]], $told($lines($glue, $ballast)), 1e-9);
+        // From what is not weighed on, the scale tells nothing.
+        $this->assertSame([[null, 2.0], [null, 1.0]], $told($lines($odd, $glue)));
+        $this->assertSame([[22.0, null], [null, null]], $told($lines($ballast, $odd)));
+        $mixed = new Mixture('k', 't', 'a', PotKind::Keeps, [$glue, $ballast]);
+        $this->assertSame(['g', 33.0], [$mixed->unit(), $mixed->total()]);
+        $poured = $mixed->but(portions: [$glue, $water]);
+        $this->assertSame(['ml', 40.0], [$poured->unit(), $poured->total()]);
+        $this->assertNull($mixed->volume(), 'its bulk is not known');
+    }
+
+    public function test_a_free_pot_is_for_just_its_area_and_takes_its_time(): void
+    {
+        $mixtures = new Mixtures(Build::library()->materials);
+        // 167 ml a m², and its waste: of 5 dm² a twentieth.
+        $paint = Build::recipe('earth-paint');
+        $five = FreePot::of($mixtures, $paint, 'area', 5.0)[0];
+        $this->assertEqualsWithDelta(167.0 * 0.05 * (1.0 + $paint->waste), $five->total(), 1e-9);
+        // Ballast is spread, wetted and glued: glue by its own step's minutes a dm².
+        $ballast = Build::recipe('stone-ballast');
+        $step = array_values(array_filter($ballast->steps, fn ($s): bool => $s->kind->value === 'glue'))[0];
+        $glue = FreePot::of($mixtures, $ballast, 'area', 30.0)[2];
+        $this->assertEqualsWithDelta($step->perDm2 * 30.0, $glue->minutes, 1e-9);
+        $this->assertEqualsWithDelta(80.0, (float) FreePot::of($mixtures, $paint, 'volume', 80.0)[0]->volume(), 1e-9);
     }
 
     public function test_a_cup_is_no_smaller_than_a_spoon_and_spoons_are_level(): void

@@ -71,6 +71,20 @@ final class WeighingTest extends TestCase
         }
     }
 
+    public function test_of_a_little_a_tenth_is_near_enough_and_of_much_a_fiftieth(): void
+    {
+        // 5 g are right to half a gram, 20 g to one, 100 g to two.
+        foreach ([5.0 => 0.5, 20.0 => 1.0, 100.0 => 2.0] as $grams => $within) {
+            $line = [new PotLine(new Portion('a', (float) $grams, 'g', (float) $grams, 1.0), null, null)];
+            $this->assertNull(Weighing::of($line, [], $grams - $within, $grams - $within)->line, "{$grams} g");
+            $this->assertSame(0, Weighing::of($line, [], $grams - $within - 0.01, $grams - $within - 0.01)->line, "{$grams} g");
+        }
+        // What the first lacks within that is not asked for again.
+        $lines = self::lines();
+        $this->assertNull(Weighing::of($lines, [[0, 98.0], [1, 398.0], [2, 403.0]], 403.0)->line);
+        $this->assertSame(0, Weighing::of($lines, [[0, 97.9], [1, 397.9], [2, 402.9]], 402.9)->line);
+    }
+
     public function test_what_is_no_pot_or_no_reading_is_refused(): void
     {
         foreach ([[[[3, 5.0]], 6.0, 'done'], [[], NAN, 'scale'], [[], 60_000.0, 'scale']] as [$done, $reading, $place]) {
