@@ -98,6 +98,39 @@ final class StoreTest extends TestCase
         $this->assertSame([], $planned->faults());
     }
 
+    public function test_lots_that_went_into_something_are_told_by_way_of_its_pots_and_not_what_came_back(): void
+    {
+        $pot = new Pot('pot', 'Glue', 'k', 'ml', [['material' => 'white glue', 'amount' => 30.0, 'unit' => 'ml']], [], self::NOW);
+        $moved = fn (string $lot, float $by, string $for): StockMovement => new StockMovement(
+            uniqid('', true),
+            $lot,
+            $by,
+            MovementCause::Laid,
+            null,
+            self::NOW,
+            for: $for,
+        );
+        $store = new Store(
+            [
+                new MaterialLot('glue', 'white glue', 'ml'),
+                new MaterialLot('turf', 'fine turf', 'ml'),
+                new MaterialLot('back', 'fine turf', 'ml'),
+                $pot,
+            ],
+            [
+                ...$this->full(['glue', 'turf', 'pot'], 50.0),
+                $moved('glue', -30.0, 'pot'),
+                $moved('pot', -20.0, 'laid'),
+                $moved('turf', -5.0, 'laid'),
+                $moved('back', 3.0, 'laid'),
+                $moved('turf', -5.0, 'other'),
+            ],
+        );
+        $this->assertSame(['glue', 'turf'], array_column($store->lotsIn('laid'), 'uid'));
+        $this->assertSame(['turf'], array_column($store->lotsIn('other'), 'uid'));
+        $this->assertSame([], $store->lotsIn('nothing'));
+    }
+
     public function test_what_does_not_fit_together_is_said(): void
     {
         $sheet = new SheetLot('sheet', 'sheet', 30.0, 1250.0, 600.0);
@@ -184,6 +217,10 @@ final class StoreTest extends TestCase
         $rules = new ShelfRules('2026-10-17', 5000, ['North' => 590], [new Cup('jar', 250.0, 112.0), new Cup('bowl', 900.0)]);
         $this->assertEquals($rules, StockFile::rules($read(StockFile::fromRules($rules)['shelf'])));
         $this->assertSame([], StockFile::fromRules(new ShelfRules()));
+        $this->assertEquals(
+            new ShelfRules('2026-10-17', 7, ['North' => 590], $rules->cups),
+            $rules->but(budget: 7),
+        );
     }
 
     public function test_one_shops_all_day_long_and_not_on_the_day_after(): void
