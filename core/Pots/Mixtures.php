@@ -15,8 +15,11 @@ use IdleRidge\Core\Coats\Step;
 use IdleRidge\Core\Cure\Mechanism;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\Move;
+use IdleRidge\Core\Shelf\MaterialLot;
+use IdleRidge\Core\Shelf\Store;
 
 /**
  * What an application takes, by the cup: what is written as one part of a recipe is mixed together; what sets with water goes into
@@ -225,6 +228,38 @@ final readonly class Mixtures
         }
 
         return Mix::words($of);
+    }
+
+    /** The same from what stands on the shelf: alcohol out of a bottle of its strength, else out of the first that is strong enough. */
+    public function atHand(Mixture $mixture, Store $store): Mixture
+    {
+        $alcohol = array_values(array_filter($mixture->portions, fn (Portion $p): bool => $p->isAlcohol()))[0] ?? null;
+        foreach ($alcohol === null ? [] : self::bottles($store, $alcohol->material) as $lot) {
+            try {
+                $density = ($this->materials[$lot->material] ?? null)?->density;
+                $strength = $lot->strength ?? Alcohol::strengthOf($lot->material);
+
+                return $mixture->but(portions: Alcohol::from($mixture->portions, $lot->material, $strength, $density));
+            } catch (InvalidValue) {
+                // Too weak for it.
+                continue;
+            }
+        }
+
+        return $mixture;
+    }
+
+    /** @return list<MaterialLot> bottles of alcohol, those of a name first */
+    private static function bottles(Store $store, string $material): array
+    {
+        $others = array_filter(
+            $store->materials(),
+            fn (MaterialLot $l): bool => $l->material !== $material &&
+                Alcohol::strengthOf($l->material) > 0.0 &&
+                $store->amount($l->uid) > 0.0,
+        );
+
+        return [...$store->lotsOf($material), ...array_values($others)];
     }
 
     /** @param  list<Portion>  $portions */

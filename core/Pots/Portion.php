@@ -45,6 +45,12 @@ final readonly class Portion
         return new self($this->material, $this->amount + $other->amount, $this->unit, $this->used + $other->used, $this->density);
     }
 
+    /** @return array{material: string, amount: float, unit: string} as a pot keeps it */
+    public function part(): array
+    {
+        return ['material' => $this->material, 'amount' => $this->amount, 'unit' => $this->unit];
+    }
+
     public function isWater(): bool
     {
         return in_array($this->material, ['water', 'wet water'], true);

@@ -52,14 +52,15 @@ final readonly class PotBoard
     {
         $starts = array_map(fn (array $at): int => $at[0], $this->plan->at());
         $work = $this->plan->work;
+        $store = $work->project->works->store;
         $colours = array_column($work->project->works->colours, 'name', 'uid');
 
-        return array_map(function (Mixture $m) use ($starts, $work, $colours): PotOffer {
+        return array_map(function (Mixture $m) use ($starts, $work, $store, $colours): PotOffer {
             $its = array_intersect_key($starts, array_flip($m->moves));
             $name = $m->colour === null ? null : $colours[$m->colour] ?? null;
             $m = $name === null ? $m : $m->but(title: "{$m->title}, {$name}");
 
-            return PotOffer::of($m, $work->project->works->store, $work->now, $its === [] ? null : min($its), $this->cup);
+            return PotOffer::of($this->mixtures->atHand($m, $store), $store, $work->now, $its === [] ? null : min($its), $this->cup);
         }, $cups);
     }
 }

@@ -42,6 +42,12 @@ final readonly class ShelfRules
         }
     }
 
+    /** What the cup that is taken usually holds, ml; null where none is set. */
+    public function cup(): ?float
+    {
+        return $this->cups[0]->ml ?? null;
+    }
+
     /** When one shops next, minutes of Unix time: as that day begins; null where no day is set, or it is over. */
     public function shopsAt(DateTimeZone $zone, int $now): ?int
     {

@@ -153,7 +153,8 @@ final class PotsTest extends FeatureCase
     public function test_alcohol_is_thinned_from_the_bottle_that_is_there(): void
     {
         $layout = $this->evening(self::EVENING);
-        $this->mixFree($layout, 'alcohol-mist', 'volume', '100', 'alcohol 99 %');
+        $this->get("/layouts/{$layout->uid}/pots?recipe=alcohol-mist&by=volume&value=100")->assertSee('alcohol 91 %')->assertSee('36 ml');
+        $this->mixFree($layout, 'alcohol-mist', 'volume', '100', 'alcohol 91 %');
         $parts = array_column($this->store($layout)->pots()[0]->parts, 'amount', 'material');
         // 33.3 ml of 99 % in 100 are 36.3 ml of 91 %.
         $this->assertEqualsWithDelta(100.0 / 3.0 * 99.0 / 91.0, $parts['alcohol 91 %'], 1e-6);

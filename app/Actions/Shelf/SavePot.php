@@ -12,14 +12,11 @@ use App\Computed\Plan\ComputedPlan;
 use App\Computed\Plan\ComputedPots;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
-use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Pots\Alcohol;
 use IdleRidge\Core\Pots\Mixture;
 use IdleRidge\Core\Pots\Portion;
 use IdleRidge\Core\Pots\PotOffer;
-use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\Pot;
 use IdleRidge\Core\Shelf\Store;
@@ -34,14 +31,12 @@ final readonly class SavePot
         private ComputedPots $pots,
         private ShelfRows $rows,
         private SaveJournal $journal,
-        private Library $library,
     ) {
     }
 
     /**
-     * @param  array<string, mixed>  $input pot (its id), move, or recipe, by, value, material, or mix and value for what was
-     *     asked; cup (ml), lots[material]
-     *     → lot to take it from; factor, so many times as much as the scale says was poured
+     * @param  array<string, mixed>  $input pot (its id), move, or recipe, by, value, material, or mix and value for what was asked;
+     *     cup (ml), lots[material] → lot to take it from; factor, so many times as much as the scale says was poured
      *
      * @throws InvalidValue when it is no longer asked for, stands mixed already, or the shelf has not enough
      */
@@ -60,14 +55,14 @@ final readonly class SavePot
         return $this->ledger->record($layout, $sentence, function (ChangeSet $changes) use ($layout, $typed, $pot, $offer): Pot {
             $store = $this->load->works($layout)->store;
             $now = $this->desk->minute();
-            [$portions, $taken] = $this->taken($store, $pot, $typed);
+            $taken = $this->taken($store, $pot, $typed);
             $within = $offer->plan?->useWithin();
             $mixed = new Pot(
                 $this->rows->uid(),
                 mb_substr($pot->title, 0, 160),
                 $pot->key,
                 $pot->unit(),
-                array_map(fn (Portion $p): array => ['material' => $p->material, 'amount' => $p->amount, 'unit' => $p->unit], $portions),
+                array_map(fn (Portion $p): array => $p->part(), $pot->portions),
                 $pot->moves,
                 $now,
                 $within === null ? null : $now + (int) floor($within),
@@ -135,17 +130,16 @@ final readonly class SavePot
     }
 
     /**
-     * What goes in, and from which lots it comes: those that were picked first, then the oldest that is open.
+     * From which lots it comes: those that were picked first, then the oldest that is open.
      *
-     * @return array{non-empty-list<Portion>, array<string, float>}
+     * @return array<string, float> lot → how much
      *
      * @throws InvalidValue where the shelf has not enough of what it knows
      */
     private function taken(Store $store, Mixture $pot, FormInput $typed): array
     {
-        $portions = $this->fromBottle($store, $pot, $typed);
         $taken = [];
-        foreach ($portions as $portion) {
+        foreach ($pot->portions as $portion) {
             if (! $store->knows($portion->material)) {
                 continue;
             }
@@ -163,41 +157,6 @@ final readonly class SavePot
             }
         }
 
-        return [$portions, $taken];
-    }
-
-    /** @return non-empty-list<Portion> with the alcohol that is there */
-    private function fromBottle(Store $store, Mixture $pot, FormInput $typed): array
-    {
-        foreach ($pot->portions as $portion) {
-            $bottle = $portion->isAlcohol() ? self::bottle($store, $portion->material, $typed->text("lots.{$portion->material}")) : null;
-            if ($bottle !== null) {
-                $strength = $bottle->strength ?? Alcohol::strengthOf($bottle->material);
-
-                $density = $this->library->materials[$bottle->material]->density ?? null;
-
-                return Alcohol::from($pot->portions, $bottle->material, $strength, $density);
-            }
-        }
-
-        return $pot->portions;
-    }
-
-    /** The bottle that was picked, else one of that strength, else any. */
-    private static function bottle(Store $store, string $material, string $picked): ?MaterialLot
-    {
-        $bottles = $store->lotsOf($material);
-        foreach ($store->materials() as $lot) {
-            if ($lot->material !== $material && Alcohol::strengthOf($lot->material) > 0.0 && $store->amount($lot->uid) > 0.0) {
-                $bottles[] = $lot;
-            }
-        }
-        foreach ($bottles as $lot) {
-            if ($lot->uid === $picked) {
-                return $lot;
-            }
-        }
-
-        return $bottles[0] ?? null;
+        return $taken;
     }
 }

@@ -34,9 +34,7 @@ final readonly class ComputedPots
     /** How many cups of the session are still to be weighed and mixed, into the cup that is taken usually. */
     public function toMix(BenchPlan $plan): int
     {
-        $cup = $plan->work->rules()->shelf->cups[0]->ml ?? null;
-
-        return self::count($this->asked($plan, self::SESSION, $cup));
+        return self::count($this->asked($plan, self::SESSION, $plan->work->rules()->shelf->cup()));
     }
 
     /** @param  list<PotOffer>  $offers */
@@ -58,14 +56,15 @@ final readonly class ComputedPots
     public function asked(BenchPlan $plan, array $asked, ?float $cup): array
     {
         $board = new PotBoard($plan, $this->mixtures(), $cup);
+        $store = $plan->work->project->works->store;
         if ($asked['mix'] !== '') {
             $blend = FreePot::blend($this->library->materials, $asked['mix'], $asked['value'] ?? NAN);
 
-            return [PotOffer::of($blend, $plan->work->project->works->store, $plan->work->now, null, $cup)];
+            return [PotOffer::of($blend, $store, $plan->work->now, null, $cup)];
         }
         if ($asked['recipe'] !== '') {
             return array_map(
-                fn (Mixture $m): PotOffer => PotOffer::of($m, $plan->work->project->works->store, $plan->work->now, null, $cup),
+                fn (Mixture $m): PotOffer => PotOffer::of($this->mixtures()->atHand($m, $store), $store, $plan->work->now, null, $cup),
                 $this->free($plan, $asked),
             );
         }

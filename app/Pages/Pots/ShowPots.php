@@ -53,7 +53,7 @@ final readonly class ShowPots
         $plan = $this->desk->planOf($project, $this->desk->minute());
         $words = new ClockWords($plan->work->zone(), $plan->work->now);
         $cups = $project->layout->bench->shelf->cups;
-        [$cup, $fault] = $this->cup($query['cup'] ?? '', $cups[0]->ml ?? null);
+        [$cup, $fault] = $this->cup($query['cup'] ?? '', $plan->work->rules()->shelf->cup());
         $asked = self::asked($query);
         [$offers, $refused] = $this->offers($plan, $asked, $cup);
         $cupped = array_values(array_filter($offers, fn (PotOffer $o): bool => $o->mixture->kind !== PotKind::AsSold));
@@ -98,7 +98,7 @@ final readonly class ShowPots
     {
         $plan = $this->desk->plan($layout);
         $words = new ClockWords($plan->work->zone(), $plan->work->now);
-        [$cup] = $this->cup($query['cup'] ?? '', $plan->work->project->layout->bench->shelf->cups[0]->ml ?? null);
+        [$cup] = $this->cup($query['cup'] ?? '', $plan->work->rules()->shelf->cup());
         $cards = [];
         foreach ($this->offers($plan, self::asked($query), $cup)[0] as $offer) {
             if ($offer->plan !== null && $offer->mixture->kind !== PotKind::AsSold) {
@@ -261,13 +261,6 @@ final readonly class ShowPots
     private function lots(Store $store, string $material): array
     {
         $lots = $store->lotsOf($material);
-        if (Alcohol::strengthOf($material) > 0.0) {
-            foreach ($store->materials() as $lot) {
-                if ($lot->material !== $material && Alcohol::strengthOf($lot->material) > 0.0 && $store->amount($lot->uid) > 0.0) {
-                    $lots[] = $lot;
-                }
-            }
-        }
 
         return array_column(array_map(fn (MaterialLot $l): array => [$l->uid, self::lotWords($l, $store->amount($l->uid))], $lots), 1, 0);
     }

@@ -45,64 +45,26 @@
         >
         <nav class="hz-line" aria-label="Working order">
             @if ($layout !== null)
-                <a
-                    class="hz-tonight"
-                    href="{{ route('tonight.show', $layout) }}"
-                    data-key="1"
-                    @if ($current === 'tonight') aria-current="page" @endif
-                    >Tonight</a
-                >
-                @if ($section !== null)
-                    <a
-                        class="hz-land"
-                        href="{{ route('land.show', [$layout, $section->uid]) }}"
-                        data-key="2"
-                        @if ($current === 'land') aria-current="page" @endif
-                        >Land</a
-                    >
-                    <a
-                        class="hz-cuts"
-                        href="{{ route('cuts.show', [$layout, $section->uid]) }}"
-                        data-key="3"
-                        @if ($current === 'cuts') aria-current="page" @endif
-                        >Cuts</a
-                    >
-                    <a
-                        class="hz-coats"
-                        href="{{ route('coats.show', [$layout, $section->uid]) }}"
-                        data-key="4"
-                        @if ($current === 'coats') aria-current="page" @endif
-                        >Coats</a
-                    >
-                @endif
-                <a
-                    class="hz-pots"
-                    href="{{ route('pots.show', $layout) }}"
-                    data-key="6"
-                    @if ($current === 'pots') aria-current="page" @endif
-                    >Pots</a
-                >
-                <a
-                    class="hz-shelf"
-                    href="{{ route('shelf.show', $layout) }}"
-                    data-key="7"
-                    @if ($current === 'shelf') aria-current="page" @endif
-                    >Shelf</a
-                >
-                <a
-                    class="hz-drying"
-                    href="{{ route('drying.show', $layout) }}"
-                    data-key="5"
-                    @if ($current === 'drying') aria-current="page" @endif
-                    >Drying line</a
-                >
-                <a
-                    class="hz-journal"
-                    href="{{ route('journal.show', $layout) }}"
-                    data-key="8"
-                    @if ($current === 'journal') aria-current="page" @endif
-                    >Journal</a
-                >
+                @foreach ([
+                    ['tonight', 'Tonight', 'tonight.show', 1, false],
+                    ['land', 'Land', 'land.show', 2, true],
+                    ['cuts', 'Cuts', 'cuts.show', 3, true],
+                    ['coats', 'Coats', 'coats.show', 4, true],
+                    ['pots', 'Pots', 'pots.show', 6, false],
+                    ['shelf', 'Shelf', 'shelf.show', 7, false],
+                    ['drying', 'Drying line', 'drying.show', 5, false],
+                    ['journal', 'Journal', 'journal.show', 8, false],
+                ] as [$station, $name, $route, $key, $ofBoard])
+                    @if (! $ofBoard || $section !== null)
+                        <a
+                            class="hz-{{ $station }}"
+                            href="{{ route($route, $ofBoard ? [$layout, $section->uid] : $layout) }}"
+                            data-key="{{ $key }}"
+                            @if ($current === $station) aria-current="page" @endif
+                            >{{ $name }}</a
+                        >
+                    @endif
+                @endforeach
             @endif
         </nav>
         <div class="hz-air">

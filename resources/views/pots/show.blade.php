@@ -7,7 +7,9 @@
                 <div class="sub">
                     @if ($for !== '')
                         {{ $for }}<br>
-                        <a href="{{ route('pots.show', $layout) }}">{{ $tonight ? 'all of tonight’s' : 'all of the next session’s' }}</a>
+                        <a href="{{ route('pots.show', $layout) }}"
+                            >{{ $tonight ? 'all of tonight’s' : 'all of the next session’s' }}</a
+                        >
                     @elseif ($session === '')
                         no session<br>
                         ahead
