@@ -269,7 +269,6 @@ final readonly class ShowPots
     {
         $what = array_filter([
             $lot->recovered ? 'taken up again' : '',
-            Alcohol::strengthOf($lot->material) > 0.0 ? $lot->material : '',
             $lot->mark,
             $lot->boughtOn === null ? '' : "of {$lot->boughtOn}",
         ]);
