@@ -17,10 +17,12 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\BenchFile;
+use IdleRidge\Core\Interchange\JournalFile;
 use IdleRidge\Core\Interchange\Record as Values;
 use IdleRidge\Core\Interchange\RoomFile;
 use IdleRidge\Core\Interchange\StockFile;
 use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Journal\Journal;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
@@ -59,6 +61,16 @@ final class ProjectLoader
     public function of(Layout $layout): Project
     {
         return $this->whole($layout, fn (): Project => $this->with($layout, null));
+    }
+
+    /**
+     * The same with all that is remembered: entries, pictures, mishaps and trials, which nothing else needs.
+     *
+     * @throws UnreadableLayout as above
+     */
+    public function complete(Layout $layout): Project
+    {
+        return $this->whole($layout, fn (): Project => $this->with($layout, null)->working($this->worksOf($layout, true)));
     }
 
     /** @throws UnreadableLayout as above */
@@ -123,7 +135,8 @@ final class ProjectLoader
         );
     }
 
-    private function worksOf(Layout $layout): Works
+    /** @param  bool  $whole with what only remembers, and nothing is computed from */
+    private function worksOf(Layout $layout, bool $whole = false): Works
     {
         $all = function (HasMany $rows, callable $make): array {
             $out = [];
@@ -149,7 +162,13 @@ final class ProjectLoader
             $begun['laid'],
             $all($layout->rooms(), RoomFile::read(...)),
             $all($layout->benchSessions(), WorksFile::benchTime(...)),
-            $all($layout->journalEntries(), WorksFile::entry(...)),
+            new Journal(
+                $whole ? $all($layout->journalEntries(), JournalFile::entry(...)) : [],
+                $whole ? $all($layout->photos(), JournalFile::photo(...)) : [],
+                $all($layout->checks(), JournalFile::check(...)),
+                $whole ? $all($layout->stalls(), JournalFile::stall(...)) : [],
+                $whole ? $all($layout->trials(), JournalFile::trial(...)) : [],
+            ),
             new Store($all($layout->lots(), StockFile::lot(...)), $all($layout->movements(), StockFile::movement(...))),
             $own,
             $all($layout->colours(), WorksFile::colour(...)),

@@ -104,6 +104,30 @@ final class Layout extends Record
         return $this->hasMany(JournalEntry::class)->orderBy('position')->orderBy('id');
     }
 
+    /** @return HasMany<Photo, $this> */
+    public function photos(): HasMany
+    {
+        return $this->hasMany(Photo::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Check, $this> */
+    public function checks(): HasMany
+    {
+        return $this->hasMany(Check::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Stall, $this> */
+    public function stalls(): HasMany
+    {
+        return $this->hasMany(Stall::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Trial, $this> */
+    public function trials(): HasMany
+    {
+        return $this->hasMany(Trial::class)->orderBy('position')->orderBy('id');
+    }
+
     /** @return HasMany<Colour, $this> */
     public function colours(): HasMany
     {

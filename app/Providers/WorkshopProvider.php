@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Actions\Journal\Hand;
 use App\Actions\Journal\SaveJournal;
 use App\Actions\Ledger\SeenRevision;
 use App\Actions\Ledger\StepReverted;
@@ -40,6 +41,7 @@ final class WorkshopProvider extends ServiceProvider
         $this->app->scoped(ComputedLand::class);
         $this->app->scoped(SeenRevision::class);
         $this->app->scoped(WriteTurn::class);
+        $this->app->scoped(Hand::class);
         $this->app->bind(RoomLogger::class, HttpRoomLogger::class);
         $this->app->bind(BenchScale::class, HttpBenchScale::class);
         $this->app->singleton(Library::class, fn (): Library => $this->app->make(LibraryFiles::class)->kept(base_path('library')));

@@ -74,6 +74,20 @@ final readonly class Pigment
         return sqrt(array_sum(array_map(fn (float $x, float $y): float => ($x - $y) ** 2, $this->lab(), $other->lab())));
     }
 
+    /** As a card that reflects the same share of every band shows it: linear light over that of the card. */
+    public function inLight(float $reflectance, self $card): self
+    {
+        $band = fn (float $seen, float $of): float => self::encoded($reflectance * self::linear($seen) / max(1e-4, self::linear($of)));
+
+        return new self($band($this->r, $card->r), $band($this->g, $card->g), $band($this->b, $card->b));
+    }
+
+    /** Difference as it is seen, CIEDE2000: below 1 none, to 3 only side by side, over 6 at a glance. */
+    public function apart(self $other): float
+    {
+        return DeltaE2000::between($this->lab(), $other->lab());
+    }
+
     /** @return array{float, float, float} CIELAB */
     public function lab(): array
     {

@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Interchange;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Journal\Journal;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
@@ -99,7 +100,13 @@ final class RidgeReader
             $begun['laid'],
             $all('rooms', RoomFile::read(...)),
             $all('times', WorksFile::benchTime(...)),
-            $all('journal', WorksFile::entry(...)),
+            new Journal(
+                $all('journal', JournalFile::entry(...)),
+                $all('photos', JournalFile::photo(...)),
+                $all('checks', JournalFile::check(...)),
+                $all('stalls', JournalFile::stall(...)),
+                $all('trials', JournalFile::trial(...)),
+            ),
             new Store($all('lots', StockFile::lot(...)), $all('movements', StockFile::movement(...))),
             $own,
             $all('colours', WorksFile::colour(...)),

@@ -17,7 +17,7 @@ final class RidgeWriter
 {
     public const FORMAT = 'idle-ridge/layout';
 
-    public const VERSION = 4;
+    public const VERSION = 5;
 
     /** @param  string  $date ISO 8601, when the file was written */
     public static function write(Project $project, string $date): string
@@ -61,7 +61,11 @@ final class RidgeWriter
                 'laid' => array_map(WorksFile::fromLaid(...), [...$project->works->laid, ...$project->works->stripped]),
                 'rooms' => array_map(RoomFile::from(...), $project->works->rooms),
                 'times' => array_map(WorksFile::fromTime(...), $project->works->times),
-                'journal' => array_map(WorksFile::fromEntry(...), $project->works->journal),
+                'journal' => array_map(JournalFile::fromEntry(...), $project->works->journal->entries),
+                'photos' => array_map(JournalFile::fromPhoto(...), $project->works->journal->photos),
+                'checks' => array_map(JournalFile::fromCheck(...), $project->works->journal->checks),
+                'stalls' => array_map(JournalFile::fromStall(...), $project->works->journal->stalls),
+                'trials' => array_map(JournalFile::fromTrial(...), $project->works->journal->trials),
                 'colours' => array_map(WorksFile::fromColour(...), $project->works->colours),
                 'air' => BenchFile::fromLogs($project->works->logs),
                 'prices' => array_map(StockFile::fromPrice(...), $project->works->prices),

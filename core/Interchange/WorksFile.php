@@ -15,11 +15,10 @@ use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Project\JournalEntry;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
 
-/** Zones, coats, laid work, bench times and journal as they stand in a layout's file; moments are ISO 8601 in UTC. */
+/** Zones, coats, laid work and bench times as they stand in a layout's file; moments are ISO 8601 in UTC. */
 final class WorksFile
 {
     public static function zone(Record $r, string $uid): Zone
@@ -256,28 +255,6 @@ final class WorksFile
         );
     }
 
-    public static function entry(Record $r, string $uid): JournalEntry
-    {
-        $amounts = [];
-        foreach ($r->records('amounts') as $a) {
-            $amounts[] = ['material' => $a->text('material'), 'amount' => $a->number('amount'), 'unit' => $a->text('unit')];
-            $a->close();
-        }
-
-        return new JournalEntry(
-            $uid,
-            self::moment($r, 'at'),
-            $r->text('kind'),
-            $r->text('section'),
-            $r->has('laid') ? $r->text('laid') : null,
-            $r->text('sentence'),
-            $r->numberOrNull('air_c'),
-            $r->numberOrNull('air_rh'),
-            $amounts,
-            $r->extra(),
-        );
-    }
-
     /** @return array<string, mixed> */
     public static function fromZone(Zone $z): array
     {
@@ -388,23 +365,6 @@ final class WorksFile
             ($t->until === null ? [] : ['until' => $t->until]) +
             ($t->who === '' ? [] : ['who' => $t->who]) +
             $t->extra;
-    }
-
-    /** @return array<string, mixed> */
-    public static function fromEntry(JournalEntry $e): array
-    {
-        return [
-            'uid' => $e->uid,
-            'at' => self::iso($e->at),
-            'kind' => $e->kind,
-            'section' => $e->section,
-            'sentence' => $e->sentence,
-            'amounts' => $e->amounts,
-        ] +
-            ($e->laid === null ? [] : ['laid' => $e->laid]) +
-            ($e->temperature === null ? [] : ['air_c' => $e->temperature]) +
-            ($e->humidity === null ? [] : ['air_rh' => $e->humidity]) +
-            $e->extra;
     }
 
     public static function iso(int $minute): string

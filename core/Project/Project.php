@@ -83,12 +83,12 @@ final readonly class Project
             'laid' => $works->laid,
             'rooms' => $works->rooms,
             'times' => $works->times,
-            'journal' => $works->journal,
             'lots' => $works->store->lots,
             'movements' => $works->store->movements,
             'recipes' => $works->recipes,
             'colours' => $works->colours,
             'prices' => $works->prices,
+            ...$works->journal->lists(),
         ];
         foreach ($lists as $list => $records) {
             $seen = [];

@@ -12,6 +12,7 @@ use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Journal\Journal;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\BenchTime;
 use IdleRidge\Core\Shelf\MaterialLot;
@@ -30,7 +31,6 @@ final readonly class Works
      * @param  list<CoatApplication>  $laid
      * @param  list<Room>  $rooms the first is where sections stand that name none
      * @param  list<BenchTime>  $times
-     * @param  list<JournalEntry>  $journal
      * @param  list<OwnRecipe>  $recipes
      * @param  list<Colour>  $colours
      * @param  list<PackPrice>  $prices
@@ -43,7 +43,7 @@ final readonly class Works
         public array $laid = [],
         public array $rooms = [],
         public array $times = [],
-        public array $journal = [],
+        public Journal $journal = new Journal(),
         public Store $store = new Store(),
         public array $recipes = [],
         public array $colours = [],
@@ -82,7 +82,10 @@ final readonly class Works
     /** What of them a plan is made of at a moment. */
     public function planned(int $now): self
     {
-        return $this->with(['journal' => [], 'store' => $this->store->planned($now), 'recipes' => [], 'colours' => [], 'prices' => []]);
+        return $this->with(
+            ['journal' => $this->journal->planned(), 'store' => $this->store->planned($now)] +
+                ['recipes' => [], 'colours' => [], 'prices' => []],
+        );
     }
 
     /**
@@ -172,7 +175,7 @@ final readonly class Works
             }
         }
 
-        return [...$faults, ...$this->store->faults()];
+        return [...$faults, ...$this->store->faults(), ...$this->journal->faults()];
     }
 
     public function room(Section $section): Room

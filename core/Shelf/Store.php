@@ -107,6 +107,17 @@ final readonly class Store
         return array_values($from($laid));
     }
 
+    /** @return list<Pot> that went into what was laid */
+    public function potsIn(string $laid): array
+    {
+        $lots = array_map(fn (StockMovement $m): string => $m->lot, array_filter(
+            $this->movements,
+            fn (StockMovement $m): bool => $m->for === $laid && $m->by < 0.0,
+        ));
+
+        return array_values(array_filter($this->pots(), fn (Pot $pot): bool => in_array($pot->uid, $lots, true)));
+    }
+
     /** Whether anything of a material was ever put on the shelf: of what was not, nobody knows how much there is. */
     public function knows(string $material): bool
     {

@@ -15,8 +15,10 @@ use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Journal\Journal;
+use IdleRidge\Core\Journal\JournalEntry;
+use IdleRidge\Core\Journal\JournalKind;
 use IdleRidge\Core\Plan\BenchWork;
-use IdleRidge\Core\Project\JournalEntry;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
@@ -91,7 +93,7 @@ final class SkarnvikWorks
                 $laid,
                 $rooms,
                 $works->times,
-                $journal,
+                new Journal($journal),
                 colours: $works->colours,
                 prices: $shelf->prices(),
                 store: $shelf->store($laid),
@@ -187,7 +189,7 @@ final class SkarnvikWorks
             return new JournalEntry(
                 $this->uids->next(),
                 (int) $one->endedAt,
-                'done',
+                JournalKind::Done,
                 $one->section,
                 $one->uid,
                 "{$one->title} on {$zones[$one->zone]}, ".number_format($one->area / 1e4, 1).' dm²',

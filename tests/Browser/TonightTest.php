@@ -8,7 +8,7 @@ use App\Computed\ProjectLoader;
 use App\Models\JsonRecord;
 use App\Models\Layout;
 use IdleRidge\Core\Coats\CoatApplication;
-use IdleRidge\Core\Project\JournalEntry;
+use IdleRidge\Core\Journal\JournalEntry;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 final class TonightTest extends BrowserCase
@@ -71,8 +71,8 @@ final class TonightTest extends BrowserCase
         self::$bench?->restart();
         $layout = Layout::query()->firstOrFail();
         $this->visit("/layouts/{$layout->uid}/tonight");
-        $works = app(ProjectLoader::class)->works($layout);
-        $this->assertSame(['done'], array_map(fn (JournalEntry $e): string => $e->kind, $works->journal));
+        $works = app(ProjectLoader::class)->complete($layout)->works;
+        $this->assertSame(['done'], array_map(fn (JournalEntry $e): string => $e->kind->value, $works->journal->entries));
         $this->assertNotNull($works->laid[0]->endedAt);
         $this->assertStringContainsString('wet', $this->find('.dr-list')->getText());
         // And back: undone after the restart, with an entry against it.
@@ -80,7 +80,10 @@ final class TonightTest extends BrowserCase
         $this->until('document.querySelector("#now")', 'the move open again');
         $this->assertSame(
             ['done', 'undone'],
-            array_map(fn (JournalEntry $e): string => $e->kind, app(ProjectLoader::class)->works($layout->refresh())->journal),
+            array_map(
+                fn (JournalEntry $e): string => $e->kind->value,
+                app(ProjectLoader::class)->complete($layout->refresh())->works->journal->entries,
+            ),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Computed\ProjectLoader;
 use App\Models\Section;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
@@ -161,8 +162,8 @@ final class ActTest extends FeatureCase
         $this->post($this->at($board, "/zones/{$zone->uid}/coats/{$coat->uid}/strip"))->assertRedirect()->assertSessionHasNoErrors();
         $after = $this->works($layout);
         $this->assertSame([$laid - 3, 3], [count($after->laid), count($after->stripped)]);
-        $entry = $after->journal[count($after->journal) - 1];
-        $this->assertSame('stripped', $entry->kind);
+        $entry = array_reverse(app(ProjectLoader::class)->complete($layout)->works->journal->entries)[0];
+        $this->assertSame('stripped', $entry->kind->value);
         $this->assertStringContainsString('Bed paint stripped from Tarn, with Gloss medium', $entry->sentence);
         $again = array_filter($this->plan($layout)->work->moves, fn ($m): bool => $m->coat->uid === $coat->uid);
         $this->assertNotEmpty($again, 'to be laid again');

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Files\LayoutFiles;
+use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Journal\JournalEntry;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Plan\TakeOff;
-use IdleRidge\Core\Project\JournalEntry;
 use Illuminate\Support\Facades\Artisan;
 use Tests\BenchPlanChecker;
 use Tests\Schemas;
@@ -31,7 +32,7 @@ final class BenchTest extends FeatureCase
         $laid = $this->open($layout);
         $this->post("/layouts/{$layout->uid}/moves/{$laid->uid}/done")->assertRedirect();
         $entry = $this->journal($layout)[0];
-        $this->assertSame(['done', $laid->uid, 18.5, 62.0], [$entry->kind, $entry->laid, $entry->temperature, $entry->humidity]);
+        $this->assertSame(['done', $laid->uid, 18.5, 62.0], [$entry->kind->value, $entry->laid, $entry->temperature, $entry->humidity]);
         $this->assertStringContainsString("{$move->coat->title()} on {$move->zone->name}", $entry->sentence);
         $this->assertNotSame([], $entry->amounts);
         $this->get("/layouts/{$layout->uid}/tonight")->assertSee('Start move 2');
@@ -49,10 +50,10 @@ final class BenchTest extends FeatureCase
 
         // Undoing it is written down too, and so is doing it again.
         $this->post("/layouts/{$layout->uid}/undo");
-        $this->assertSame('undone', $this->journal($layout)[0]->kind);
+        $this->assertSame('undone', $this->journal($layout)[0]->kind->value);
         $this->assertNotNull($this->open($layout));
         $this->post("/layouts/{$layout->uid}/redo");
-        $this->assertSame('done again', $this->journal($layout)[0]->kind);
+        $this->assertSame('done again', $this->journal($layout)[0]->kind->value);
     }
 
     public function test_every_board_with_work_tonight_is_named_where_it_lies(): void
@@ -126,7 +127,7 @@ final class BenchTest extends FeatureCase
             array_map(fn ($m): float => $m->coat->uid === $before->coat->uid ? $m->area : 0.0, $this->plan($layout)->work->moves),
         );
         $this->assertEqualsWithDelta(0.6 * $before->area, $rest, 0.03 * $before->area);
-        $this->assertSame('stopped', $this->journal($layout)[0]->kind);
+        $this->assertSame('stopped', $this->journal($layout)[0]->kind->value);
     }
 
     public function test_still_wet_puts_the_move_back_and_the_plan_waits(): void
@@ -136,7 +137,7 @@ final class BenchTest extends FeatureCase
         $this->post("/layouts/{$layout->uid}/moves", ['move' => $move->id])->assertSessionHasNoErrors();
         $this->post("/layouts/{$layout->uid}/moves/{$this->open($layout)->uid}/wet")->assertRedirect();
         $this->assertNull($this->plan($layout)->work->current());
-        $this->assertSame('still wet', $this->journal($layout)[0]->kind);
+        $this->assertSame('still wet', $this->journal($layout)[0]->kind->value);
         $session = $this->plan($layout)->session();
         $tonight = array_map(fn ($p): string => $p->move->zone->name, $this->plan($layout)->within($session[0], $session[1]));
         $this->assertNotContains('Meadow', $tonight, 'soil touched wet after a week is not trusted tonight');
@@ -286,7 +287,7 @@ final class BenchTest extends FeatureCase
     /** @return list<JournalEntry> the latest first */
     private function journal(Layout $layout): array
     {
-        return array_reverse($this->works($layout)->journal);
+        return array_reverse(app(ProjectLoader::class)->complete($layout->refresh())->works->journal->entries);
     }
 
     /** @param  array<string, mixed>  $arguments */

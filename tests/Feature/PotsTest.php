@@ -8,6 +8,7 @@ use App\Computed\Clock\UlidGenerator;
 use App\Computed\Plan\ComputedPots;
 use App\Devices\BenchScale;
 use App\Devices\HttpBenchScale;
+use App\Computed\ProjectLoader;
 use App\Models\Colour as ColourRow;
 use App\Models\Layout;
 use App\Models\Revision;
@@ -16,12 +17,12 @@ use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Colour;
 use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Journal\JournalEntry;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Countdown;
 use IdleRidge\Core\Plan\Move;
 use IdleRidge\Core\Pots\ColourFamily;
 use IdleRidge\Core\Pots\PotOffer;
-use IdleRidge\Core\Project\JournalEntry;
 use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Shelf\Store;
 use Illuminate\Testing\TestResponse;
@@ -113,14 +114,14 @@ final class PotsTest extends FeatureCase
         $this->post("/layouts/{$layout->uid}/pots/{$pot->uid}/pour")->assertRedirect();
         $this->assertSame(0.0, $this->store($layout)->amount($pot->uid));
         $entry = $this->journal($layout)[0];
-        $this->assertSame(['poured away', '100 ml of white glue 1:3 with water poured away'], [$entry->kind, $entry->sentence]);
+        $this->assertSame(['poured away', '100 ml of white glue 1:3 with water poured away'], [$entry->kind->value, $entry->sentence]);
         $this->assertEqualsWithDelta(25.0, $entry->amounts[0]['amount'], 0.05);
         $this->from('/')
             ->post("/layouts/{$layout->uid}/pots/{$pot->uid}/pour")
             ->assertSessionHasErrors('pot');
         $this->post("/layouts/{$layout->uid}/undo");
         $this->assertEqualsWithDelta(100.0, $this->store($layout)->amount($pot->uid), 1e-9);
-        $this->assertSame('undone', $this->journal($layout)[0]->kind);
+        $this->assertSame('undone', $this->journal($layout)[0]->kind->value);
     }
 
     public function test_plaster_counts_down_on_tonight_too(): void
@@ -358,7 +359,7 @@ final class PotsTest extends FeatureCase
     /** @return list<JournalEntry> the latest first */
     private function journal(Layout $layout): array
     {
-        return array_reverse($this->works($layout)->journal);
+        return array_reverse(app(ProjectLoader::class)->complete($layout->refresh())->works->journal->entries);
     }
 
     private function store(Layout $layout): Store

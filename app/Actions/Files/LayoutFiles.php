@@ -12,6 +12,7 @@ use App\Actions\Layouts\SaveSection;
 use App\Computed\Clock\UlidGenerator;
 use App\Computed\ProjectLoader;
 use App\Models\BenchSession;
+use App\Models\Check;
 use App\Models\Coat;
 use App\Models\CoatApplication;
 use App\Models\Colour;
@@ -21,13 +22,17 @@ use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Lot;
 use App\Models\Movement;
+use App\Models\Photo;
 use App\Models\Price;
 use App\Models\Recipe;
 use App\Models\Room;
 use App\Models\Run;
 use App\Models\Section;
+use App\Models\Stall;
+use App\Models\Trial;
 use App\Models\Zone;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Interchange\JournalFile;
 use IdleRidge\Core\Interchange\RidgeReader;
 use IdleRidge\Core\Interchange\RidgeWriter;
 use IdleRidge\Core\Interchange\RoomFile;
@@ -54,7 +59,7 @@ final readonly class LayoutFiles
 
     public function export(Layout $layout): string
     {
-        return RidgeWriter::write($this->load->of($layout), $this->clock->now()->format('Y-m-d\TH:i:s\Z'));
+        return RidgeWriter::write($this->load->complete($layout), $this->clock->now()->format('Y-m-d\TH:i:s\Z'));
     }
 
     /**
@@ -123,7 +128,11 @@ final readonly class LayoutFiles
             CoatApplication::class => array_map(WorksFile::fromLaid(...), [...$works->laid, ...$works->stripped]),
             Room::class => array_map(RoomFile::from(...), $works->rooms),
             BenchSession::class => array_map(WorksFile::fromTime(...), $works->times),
-            JournalEntry::class => array_map(WorksFile::fromEntry(...), $works->journal),
+            JournalEntry::class => array_map(JournalFile::fromEntry(...), $works->journal->entries),
+            Photo::class => array_map(JournalFile::fromPhoto(...), $works->journal->photos),
+            Check::class => array_map(JournalFile::fromCheck(...), $works->journal->checks),
+            Stall::class => array_map(JournalFile::fromStall(...), $works->journal->stalls),
+            Trial::class => array_map(JournalFile::fromTrial(...), $works->journal->trials),
             Colour::class => array_map(WorksFile::fromColour(...), $works->colours),
             Recipe::class => array_map(WorksFile::fromRecipe(...), $works->recipes),
             Price::class => array_map(StockFile::fromPrice(...), $works->prices),

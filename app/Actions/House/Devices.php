@@ -64,6 +64,12 @@ final readonly class Devices
         return $device->role;
     }
 
+    /** What the device that shows this is called; empty for one that was not let in. */
+    public function nameOf(string $shown): string
+    {
+        return (string) Device::query()->where('uid', strtok($shown, '|'))->value('name');
+    }
+
     public function takeBack(string $uid): ?string
     {
         $device = Device::query()->where('uid', $uid)->first();

@@ -20,6 +20,10 @@ final readonly class RestoreBackup
     /** Of the house, not of what was made in it. */
     private const TABLES_THAT_STAY = ['migrations', 'devices', 'sqlite_sequence'];
 
+    /** The index of the journal's words keeps itself as its entries come and go. */
+    private const TABLES =
+        "select name from restored.sqlite_master where type = 'table' and name not like 'sqlite_%' and name not like 'journal_words%'";
+
     private const MAX_BYTES = 2_000_000_000;
 
     public function __construct(
@@ -98,7 +102,7 @@ final readonly class RestoreBackup
         try {
             $here->transaction(function () use ($pdo, $madeAt): void {
                 $tables = array_column(
-                    Backups::rows($pdo, "select name from restored.sqlite_master where type = 'table' and name not like 'sqlite_%'"),
+                    Backups::rows($pdo, self::TABLES),
                     'name',
                 );
                 foreach (array_diff($tables, self::TABLES_THAT_STAY) as $table) {

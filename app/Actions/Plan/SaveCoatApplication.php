@@ -20,6 +20,7 @@ use IdleRidge\Core\Coats\Strip;
 use IdleRidge\Core\Geometry\CellCoverage;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Journal\JournalKind;
 use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -94,7 +95,7 @@ final readonly class SaveCoatApplication
     {
         $laid = $this->open($layout, $row);
         $now = max($laid->startedAt, $this->desk->minute());
-        $this->close($layout, $row, $laid->but(endedAt: $now), 'done');
+        $this->close($layout, $row, $laid->but(endedAt: $now), JournalKind::Done, $laid->minutes);
     }
 
     /**
@@ -124,7 +125,7 @@ final readonly class SaveCoatApplication
             amounts: $amounts,
             endedAt: $now,
         );
-        $this->close($layout, $row, $stopped, 'stopped');
+        $this->close($layout, $row, $stopped, JournalKind::Stopped, (int) round($laid->minutes * $part));
     }
 
     /** A step of what is being laid is done, or is not after all. */
@@ -156,7 +157,7 @@ final readonly class SaveCoatApplication
                 $this->see($layout, $changes, $patch, 'still wet');
             }
         });
-        $this->journal->note($layout, $wet, 'still wet');
+        $this->journal->note($layout, $wet, JournalKind::StillWet);
     }
 
     /** @return list<CoatApplication> the patches of the coat that was laid last under this one */
@@ -188,7 +189,7 @@ final readonly class SaveCoatApplication
             "{$wet->title} found still wet",
             fn (ChangeSet $changes) => $this->see($layout, $changes, $wet, 'still wet'),
         );
-        $this->journal->note($layout, $wet, 'still wet');
+        $this->journal->note($layout, $wet, JournalKind::StillWet);
     }
 
     /** Something that dries was touched and is ready. */
@@ -199,7 +200,7 @@ final readonly class SaveCoatApplication
             throw new InvalidValue('It is being laid.', 'move');
         }
         $this->ledger->record($layout, "{$dry->title} found dry", fn (ChangeSet $changes) => $this->see($layout, $changes, $dry, 'dry'));
-        $this->journal->note($layout, $dry, 'dry');
+        $this->journal->note($layout, $dry, JournalKind::Dry);
     }
 
     /** What was looked for is what the next coat over it asks of it. */
@@ -221,17 +222,17 @@ final readonly class SaveCoatApplication
         );
     }
 
-    private function close(Layout $layout, CoatApplicationRow $row, CoatApplication $laid, string $kind): void
+    private function close(Layout $layout, CoatApplicationRow $row, CoatApplication $laid, JournalKind $kind, int $estimate): void
     {
         $this->ledger->record(
             $layout,
-            "{$laid->title} ".($kind === 'done' ? 'done' : 'stopped half-way'),
+            "{$laid->title} ".($kind === JournalKind::Done ? 'done' : 'stopped half-way'),
             function (ChangeSet $changes) use ($layout, $row, $laid): void {
                 $changes->save($row->keep(WorksFile::fromLaid($laid)));
                 $this->stock->laid($changes, $layout, $laid);
             },
         );
-        $this->journal->note($layout, $laid, $kind);
+        $this->journal->note($layout, $laid, $kind, $estimate);
     }
 
     private function open(Layout $layout, CoatApplicationRow $row): CoatApplication

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Actions\House\Devices;
+use App\Actions\Journal\Hand;
 use App\Models\Role;
 use Closure;
 use Illuminate\Http\Request;
@@ -17,15 +18,16 @@ final class Paired
     /** What a guest's pages ask with POST, though it changes nothing. */
     private const LOOKS = ['land.preview'];
 
-    public function __construct(private readonly Devices $devices)
+    public function __construct(private readonly Devices $devices, private readonly Hand $hand)
     {
     }
 
     public function handle(Request $request, Closure $next): Response
     {
-        $role = self::isHere($request)
-            ? Role::Builder
-            : $this->devices->roleOf(is_string($request->cookie(Devices::COOKIE)) ? $request->cookie(Devices::COOKIE) : '');
+        $shown = $request->cookie(Devices::COOKIE);
+        $shown = is_string($shown) ? $shown : '';
+        $role = self::isHere($request) ? Role::Builder : $this->devices->roleOf($shown);
+        $this->hand->device = $role === null || self::isHere($request) ? '' : $this->devices->nameOf($shown);
         $request->attributes->set('role', $role);
         if ($role === null && ! $request->is('pair')) {
             return config('ridge.lan') === true ? redirect()->route('pair.show') : abort(403);

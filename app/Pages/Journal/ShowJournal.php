@@ -9,9 +9,9 @@ use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Pages\Rail\ShowRail;
 use DateTimeZone;
+use IdleRidge\Core\Journal\JournalEntry;
 use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Decimal;
-use IdleRidge\Core\Project\JournalEntry;
 use IdleRidge\Core\Shelf\MaterialLot;
 
 /** What was done and seen, the latest day first. */

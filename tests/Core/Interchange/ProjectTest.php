@@ -7,6 +7,7 @@ namespace Tests\Core\Interchange;
 use IdleRidge\Core\Interchange\RidgeReader;
 use IdleRidge\Core\Interchange\RidgeWriter;
 use IdleRidge\Core\Land\GroundSolver;
+use IdleRidge\Core\Journal\JournalEntry;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Project\LayoutSheet;
@@ -122,7 +123,7 @@ final class ProjectTest extends TestCase
 
     public function test_every_field_of_a_file_comes_back_byte_for_byte(): void
     {
-        $text = Fixtures::text('projects/version-4-full.ridge.json');
+        $text = Fixtures::text('projects/version-5-full.ridge.json');
         $project = RidgeReader::read($text, Build::library());
         $this->assertSame($text, RidgeWriter::write($project, '2026-10-14T18:30:00Z'));
         $this->assertSame('Trial Branch', $project->layout->name);
@@ -171,9 +172,17 @@ final class ProjectTest extends TestCase
         $this->assertContains('/coats/1/zone', $faults);
     }
 
+    public function test_a_file_of_the_fourth_version_comes_in_with_its_journal(): void
+    {
+        $journal = RidgeReader::read(Fixtures::text('projects/version-4-full.ridge.json'), Build::library())->works->journal;
+        $this->assertSame(['done'], array_map(fn (JournalEntry $e): string => $e->kind->value, $journal->entries));
+        $this->assertNull($journal->entries[0]->work);
+        $this->assertSame([], [...$journal->photos, ...$journal->checks, ...$journal->stalls, ...$journal->trials]);
+    }
+
     public function test_faults_of_a_file_come_all_at_once_with_their_pointers(): void
     {
-        $file = json_decode(Fixtures::text('projects/version-4-full.ridge.json'), true);
+        $file = json_decode(Fixtures::text('projects/version-5-full.ridge.json'), true);
         $file['sections'][0]['width_mm'] = -4;
         $file['sections'][1]['depth_mm'] = 'deep';
         $file['runs'][0]['elements'][1]['radius_mm'] = 3;
@@ -188,7 +197,7 @@ final class ProjectTest extends TestCase
 
     public function test_faults_of_what_goes_onto_the_land_have_their_pointers(): void
     {
-        $text = Fixtures::text('projects/version-4-full.ridge.json');
+        $text = Fixtures::text('projects/version-5-full.ridge.json');
         foreach (
             [
                 '/rooms/0/day_c' => fn (array &$f) => ($f['rooms'][0]['day_c'] = -40),
@@ -205,6 +214,15 @@ final class ProjectTest extends TestCase
                 '/laid/0/started_at' => fn (array &$f) => ($f['laid'][0]['started_at'] = 'on Monday'),
                 '/sections/0/room' => fn (array &$f) => ($f['sections'][0]['room'] = $f['layout']['uid']),
                 '/layout/show_on' => fn (array &$f) => ($f['layout']['show_on'] = 'soon'),
+                '/journal/1/about' => fn (array &$f) => ($f['journal'][1]['about'] = $f['layout']['uid']),
+                '/journal/1/verdict' => fn (array &$f) => ($f['journal'][1]['verdict'] = 'perhaps'),
+                '/photos/0/hash' => fn (array &$f) => ($f['photos'][0]['hash'] = '../../etc'),
+                '/photos/0/place/x_mm' => fn (array &$f) => ($f['photos'][0]['place']['x_mm'] = 1e9),
+                '/photos/0/patch/hex' => fn (array &$f) => ($f['photos'][0]['patch']['hex'] = 'red'),
+                '/photos/0/white' => fn (array &$f) => ($f['photos'][0]['white']['hex'] = '#101010'),
+                '/checks/0/answer' => fn (array &$f) => ($f['checks'][0]['answer'] = 'maybe'),
+                '/stalls/0/pass' => fn (array &$f) => ($f['stalls'][0]['pass'] = 0),
+                '/trials/0/name' => fn (array &$f) => ($f['trials'][0]['name'] = ''),
                 '/journal/0/kind' => fn (array &$f) => ($f['journal'][0]['kind'] = 'dreamt'),
             ] as $place => $spoil
         ) {
@@ -239,7 +257,7 @@ final class ProjectTest extends TestCase
 
     public function test_unknown_keys_are_refused_and_keys_of_your_own_kept(): void
     {
-        $file = json_decode(Fixtures::text('projects/version-4-full.ridge.json'), false);
+        $file = json_decode(Fixtures::text('projects/version-5-full.ridge.json'), false);
         $file->sections[0]->x_shelf = (object) ['deep' => (object) [], 'list' => [1, 2]];
         $project = RidgeReader::read((string) json_encode($file), Build::library());
         $this->assertStringContainsString('"deep": {}', RidgeWriter::write($project, ''));

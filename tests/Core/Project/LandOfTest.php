@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Project;
 
+use IdleRidge\Core\Journal\Journal;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Rulebook\Rulebook;
@@ -33,7 +34,8 @@ final class LandOfTest extends TestCase
         $project = Whole::project('branch');
         $section = $project->section('Tarnhead');
         $part = serialize($project->landOf($section));
-        $this->assertSame($part, serialize($project->working($project->works->with(['journal' => [], 'prices' => []]))->landOf($section)));
+        $works = $project->works->with(['journal' => new Journal(), 'prices' => []]);
+        $this->assertSame($part, serialize($project->working($works)->landOf($section)));
         $this->assertSame($part, serialize($project->landOf($section->in('01M4XP8VJ0HG757SCGZ5QWBC0X'))));
         $this->assertSame([], $project->landOf($section)->works->zones);
         $this->assertLessThan(count($project->runs), count($project->landOf($section)->runs), 'runs far off are not there');
