@@ -22,6 +22,7 @@ use App\Http\Controllers\LayoutController;
 use App\Http\Controllers\MoveController;
 use App\Http\Controllers\PairController;
 use App\Http\Controllers\PaletteController;
+use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PlanRulesController;
 use App\Http\Controllers\PotController;
 use App\Http\Controllers\PriceController;
@@ -38,6 +39,7 @@ use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\ShoppingController;
 use App\Http\Controllers\TakeOffController;
 use App\Http\Controllers\TonightController;
+use App\Http\Controllers\TrialController;
 use App\Http\Controllers\WhatIfController;
 use App\Http\Controllers\ZoneController;
 use App\Http\Middleware\TakeTurns;
@@ -123,6 +125,28 @@ Route::prefix('layouts/{layout}')
             ->withoutScopedBindings()
             ->name('shelf.destroy');
         Route::get('/journal', [JournalController::class, 'show'])->name('journal.show');
+        Route::post('/journal', [JournalController::class, 'store'])->name('journal.note');
+        Route::get('/journal.csv', [JournalController::class, 'csv'])->name('journal.csv');
+        Route::get('/journal/match', [JournalController::class, 'match'])->name('journal.match');
+        Route::post('/journal/match', [JournalController::class, 'lay'])->name('journal.lay');
+        Route::get('/trials', [TrialController::class, 'index'])->name('trials.index');
+        Route::post('/trials', [TrialController::class, 'store'])->name('trials.store');
+        Route::patch('/trials/{trial}', [TrialController::class, 'update'])->name('trials.update');
+        Route::post('/trials/{trial}/recipe', [TrialController::class, 'promote'])->name('trials.promote');
+        Route::delete('/trials/{trial}', [TrialController::class, 'destroy'])->name('trials.destroy');
+        Route::get('/journal/sections/{section}', [JournalController::class, 'history'])->name('journal.history');
+        Route::post('/photos', [PhotoController::class, 'store'])
+            ->name('photos.store')
+            ->withoutMiddleware(TakeTurns::class);
+        Route::get('/photos/{photo}', [PhotoController::class, 'show'])->name('photos.show');
+        Route::patch('/photos/{photo}', [PhotoController::class, 'update'])->name('photos.update');
+        Route::post('/photos/{photo}/touch', [PhotoController::class, 'touch'])->name('photos.touch');
+        Route::delete('/photos/{photo}/touch', [PhotoController::class, 'clear'])->name('photos.clear');
+        Route::delete('/photos/{photo}', [PhotoController::class, 'destroy'])->name('photos.destroy');
+        Route::get('/pictures/{hash}-{size}.jpg', [PhotoController::class, 'picture'])
+            ->where(['hash' => '[0-9a-f]{64}', 'size' => 'small|middle|large'])
+            ->name('photos.picture')
+            ->withoutMiddleware($withoutSession);
         Route::post('/moves', [MoveController::class, 'store'])->name('moves.start');
         Route::post('/moves/{application}/done', [MoveController::class, 'done'])->name('moves.done');
         Route::post('/moves/{application}/tick', [MoveController::class, 'tick'])->name('moves.tick');

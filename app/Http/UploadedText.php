@@ -23,6 +23,23 @@ final readonly class UploadedText
      */
     public static function of(Request $request, string $field, string $ask): self
     {
+        $file = self::came($request, $field, $ask);
+
+        return new self(mb_substr(Words::plain($file->getClientOriginalName()), 0, 120), (string) $file->getContent());
+    }
+
+    /**
+     * Where the bytes of a file lie that is too large to be read at once.
+     *
+     * @throws InvalidValue as above
+     */
+    public static function path(Request $request, string $field, string $ask): string
+    {
+        return self::came($request, $field, $ask)->getPathname();
+    }
+
+    private static function came(Request $request, string $field, string $ask): UploadedFile
+    {
         $file = $request->file($field);
         if (! ($file instanceof UploadedFile)) {
             throw new InvalidValue($ask, $field);
@@ -41,6 +58,6 @@ final readonly class UploadedText
             throw new InvalidValue($why, $field);
         }
 
-        return new self(mb_substr(Words::plain($file->getClientOriginalName()), 0, 120), (string) $file->getContent());
+        return $file;
     }
 }

@@ -74,6 +74,20 @@ final readonly class Pigment
         return sqrt(array_sum(array_map(fn (float $x, float $y): float => ($x - $y) ** 2, $this->lab(), $other->lab())));
     }
 
+    /**
+     * What several points of a picture come to, their light added.
+     *
+     * @param  non-empty-list<array{int, int, int}>  $points 0 … 255
+     */
+    public static function mean(array $points): self
+    {
+        $band = fn (int $k): float => self::encoded(
+            array_sum(array_map(fn (array $p): float => self::linear($p[$k] / 255.0), $points)) / count($points),
+        );
+
+        return new self($band(0), $band(1), $band(2));
+    }
+
     /** As a card that reflects the same share of every band shows it: linear light over that of the card. */
     public function inLight(float $reflectance, self $card): self
     {

@@ -176,6 +176,7 @@ final class JournalFile
             $r->number('mm'),
             $amounts,
             $r->number('said_min'),
+            $r->numberOrNull('said_dry_min'),
             $r->numberOrNull('took_min'),
             $r->numberOrNull('dry_min'),
             self::verdict($r),
@@ -304,7 +305,9 @@ final class JournalFile
             'amounts' => $t->amounts,
             'said_min' => $t->said,
             'note' => $t->note,
-        ] + self::known(['took_min' => $t->minutes, 'dry_min' => $t->dry, 'verdict' => $t->verdict?->value]) + $t->extra;
+        ] + self::known(
+            ['said_dry_min' => $t->saidDry, 'took_min' => $t->minutes, 'dry_min' => $t->dry, 'verdict' => $t->verdict?->value],
+        ) + $t->extra;
     }
 
     /**

@@ -16,6 +16,7 @@ final readonly class Trial
      * @param  float  $area mm²
      * @param  list<array{material: string, unit: string, said: float, used: float}>  $amounts what the recipe said and what was used
      * @param  float  $said minutes of work by the recipe
+     * @param  float|null  $saidDry minutes until it was to be dry to the touch, in the air of that time
      * @param  float|null  $minutes that it took
      * @param  float|null  $dry minutes until it was dry to the touch
      * @param  array<string, mixed>  $extra
@@ -32,6 +33,7 @@ final readonly class Trial
         public float $mm,
         public array $amounts,
         public float $said,
+        public ?float $saidDry = null,
         public ?float $minutes = null,
         public ?float $dry = null,
         public ?Verdict $verdict = null,

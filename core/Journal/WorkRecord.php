@@ -44,4 +44,10 @@ final readonly class WorkRecord
             }
         }
     }
+
+    /** The same work without what was done to it: for what is added to an entry. */
+    public function named(): self
+    {
+        return new self($this->zone, $this->zoneName, $this->coat, $this->title, $this->recipe, $this->area);
+    }
 }

@@ -59,3 +59,6 @@ if (document.querySelector('.tonight, .pots')) {
 }
 land(htmx);
 elsewhere();
+if (document.querySelector('.photo-page')) {
+    import('./photo.js').then(({ photo }) => photo());
+}

@@ -41,6 +41,10 @@ export function bench() {
             this.$refs.keys.showModal();
         },
 
+        print() {
+            window.print();
+        },
+
         lamp() {
             const theme = document.documentElement.dataset.theme === 'lamp' ? 'film' : 'lamp';
             document.documentElement.dataset.theme = theme;

@@ -6,9 +6,9 @@ namespace Tests\Feature;
 
 use App\Computed\Clock\UlidGenerator;
 use App\Computed\Plan\ComputedPots;
+use App\Computed\ProjectLoader;
 use App\Devices\BenchScale;
 use App\Devices\HttpBenchScale;
-use App\Computed\ProjectLoader;
 use App\Models\Colour as ColourRow;
 use App\Models\Layout;
 use App\Models\Revision;

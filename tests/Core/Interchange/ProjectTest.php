@@ -6,8 +6,8 @@ namespace Tests\Core\Interchange;
 
 use IdleRidge\Core\Interchange\RidgeReader;
 use IdleRidge\Core\Interchange\RidgeWriter;
-use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Journal\JournalEntry;
+use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Project\LayoutSheet;

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Journal;
+
+use IdleRidge\Core\Journal\Photo;
+use IdleRidge\Core\Measure\InvalidValue;
+use Intervention\Image\ImageManager;
+use Intervention\Image\Interfaces\ImageInterface;
+use Throwable;
+
+/**
+ * Takes a picture as a phone or a file gives it: told by its bytes and not its name, its size read before it is unfolded, turned upright,
+ * made smaller in three sizes, and written anew, so that nothing of what a camera notes beside it stays.
+ */
+final class PictureIntake
+{
+    public const MAX_BYTES = 20_000_000;
+
+    /** Unfolded it takes four bytes a pixel. */
+    public const MAX_PIXELS = 50_000_000;
+
+    private const KINDS = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
+
+    private const QUALITY = 82;
+
+    /**
+     * @return array{hash: string, width: int, height: int, sizes: array<string, string>} of the largest; size → JPEG
+     *
+     * @throws InvalidValue
+     */
+    public function take(string $file): array
+    {
+        self::unlessFits($file);
+        try {
+            $whole = ImageManager::gd(autoOrientation: false)->read($file);
+            $image = $whole->scaleDown(Photo::SIZES['large'], Photo::SIZES['large'])->orient()->blendTransparency('ffffff');
+            $sizes = [];
+            foreach (array_reverse(Photo::SIZES) as $size => $edge) {
+                $sizes[$size] = self::jpeg($image->scaleDown($edge, $edge));
+                $shape ??= [$image->width(), $image->height()];
+            }
+        } catch (Throwable) {
+            throw new InvalidValue('The picture cannot be read: it is broken, or of a kind that is not known here.', 'picture');
+        }
+
+        return ['hash' => hash('sha256', $sizes['large']), 'width' => $shape[0], 'height' => $shape[1], 'sizes' => $sizes];
+    }
+
+    /** @throws InvalidValue before anything of it is unfolded */
+    private static function unlessFits(string $file): void
+    {
+        $bytes = (int) @filesize($file);
+        if ($bytes > self::MAX_BYTES) {
+            throw new InvalidValue('The picture is larger than 20 MB. Send it smaller; nothing was taken.', 'picture');
+        }
+        $shape = $bytes === 0 ? false : @getimagesize($file);
+        if ($shape === false || ! in_array($shape[2], self::KINDS, true)) {
+            throw new InvalidValue('That is no picture; JPEG, PNG and WebP are taken, whatever the file is called.', 'picture');
+        }
+        if ($shape[0] < 1 || $shape[1] < 1 || $shape[0] * $shape[1] > self::MAX_PIXELS) {
+            $most = self::MAX_PIXELS / 1_000_000;
+            throw new InvalidValue("It says it is {$shape[0]} × {$shape[1]} pixels; at most {$most} million are taken.", 'picture');
+        }
+    }
+
+    private static function jpeg(ImageInterface $image): string
+    {
+        return $image->toJpeg(self::QUALITY)->toString();
+    }
+}

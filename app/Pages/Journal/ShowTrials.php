@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Journal;
+
+use App\Computed\Plan\ComputedPlan;
+use App\Computed\ProjectLoader;
+use App\Models\Layout;
+use App\Models\Trial as TrialRow;
+use App\Pages\Rail\ShowRail;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\MaterialAmount;
+use IdleRidge\Core\Coats\OwnRecipe;
+use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Interchange\JournalFile;
+use IdleRidge\Core\Interchange\Record;
+use IdleRidge\Core\Journal\Trial;
+use IdleRidge\Core\Measure\ClockWords;
+use IdleRidge\Core\Measure\Decimal;
+
+/** What was tried on scrap, side by side: what the recipe said and what was seen. */
+final readonly class ShowTrials
+{
+    public function __construct(
+        private ProjectLoader $load,
+        private ComputedPlan $desk,
+        private ShowRail $rail,
+        private Library $library,
+    ) {
+    }
+
+    /** @return array<string, mixed> for the view journal.trials */
+    public function of(Layout $layout, string $open): array
+    {
+        $project = $this->load->of($layout);
+        $words = EntryWords::in($project, $this->desk->minute());
+        $trials = array_map(self::read(...), $layout->trials()->get()->all());
+        usort($trials, fn (Trial $a, Trial $b): int => $b->at <=> $a->at);
+        $recipes = $this->library->with(OwnRecipe::recipes($project->works->recipes))->recipes;
+        $names = array_map(fn (Recipe $r): string => $r->name, $recipes);
+        asort($names);
+
+        return [
+            'layout' => $layout,
+            'first' => $project->sections[0] ?? null,
+            'rail' => $this->rail->of($project, null),
+            'recipes' => $names,
+            'rows' => array_map(fn (Trial $t): array => $this->row($t, $words), $trials),
+            'open' => array_column($trials, null, 'uid')[$open] ?? null,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function row(Trial $trial, EntryWords $words): array
+    {
+        $used = $trial->usedOfSaid();
+        $against = fn (?float $seen, ?float $said): string => $seen === null || $said === null || $said <= 0.0
+            ? ''
+            : sprintf('%+d %%', (int) round(100.0 * ($seen / $said - 1.0)));
+
+        return [
+            'uid' => $trial->uid,
+            'name' => $trial->name,
+            'title' => $trial->title,
+            'when' => $words->moment($trial->at),
+            'area' => Decimal::trimmed($trial->area / 100.0, 0).' cm², '.Decimal::trimmed($trial->mm, 1).' mm',
+            'amounts' => array_map(
+                fn (array $a): string => implode(' ', MaterialAmount::shown($a['used'], $a['unit']))." {$a['material']}",
+                $trial->amounts,
+            ),
+            'used' => $used === null ? '' : sprintf('%+d %%', (int) round(100.0 * ($used - 1.0))),
+            'minutes' => $trial->minutes === null ? '' : ClockWords::span($trial->minutes),
+            'said' => ClockWords::span($trial->said),
+            'slower' => $against($trial->minutes, $trial->said),
+            'dry' => $trial->dry === null ? '' : ClockWords::span($trial->dry),
+            'saidDry' => $trial->saidDry === null ? '' : ClockWords::span($trial->saidDry),
+            'wetter' => $against($trial->dry, $trial->saidDry),
+            'verdict' => $trial->verdict?->value,
+            'note' => $trial->note,
+        ];
+    }
+
+    public static function read(TrialRow $row): Trial
+    {
+        return JournalFile::trial(new Record($row->values(), '/trials'), $row->uid);
+    }
+}
