@@ -175,6 +175,7 @@ final class ProjectLoader
             RoomReadings::logs($layout, intdiv($this->clock->now()->getTimestamp(), 60)),
             $all($layout->prices(), StockFile::price(...)),
             $begun['stripped'],
+            $all($layout->hiddenThings(), JournalFile::hidden(...)),
         );
     }
 

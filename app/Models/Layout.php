@@ -104,6 +104,12 @@ final class Layout extends Record
         return $this->hasMany(JournalEntry::class)->orderBy('position')->orderBy('id');
     }
 
+    /** @return HasMany<HiddenThing, $this> */
+    public function hiddenThings(): HasMany
+    {
+        return $this->hasMany(HiddenThing::class)->orderBy('position')->orderBy('id');
+    }
+
     /** @return HasMany<Photo, $this> */
     public function photos(): HasMany
     {

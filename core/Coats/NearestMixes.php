@@ -24,19 +24,13 @@ final class NearestMixes
      */
     public static function of(Pigment $target, array $bases, int $most = 3): array
     {
-        /** @param  non-empty-array<string, int>  $parts */
-        $try = function (array $parts) use ($target, $bases): array {
-            $dry = self::dry($parts, $bases);
-
-            return ['parts' => $parts, 'apart' => $target->apart($dry), 'dry' => $dry];
-        };
         $names = array_keys($bases);
-        $found = array_map(fn (string $base): array => $try([$base => 1]), $names);
+        $found = array_map(fn (string $base): array => self::tried($target, [$base => 1], $bases), $names);
         $pairs = [];
         foreach ($names as $k => $one) {
             foreach (array_slice($names, $k + 1) as $other) {
                 foreach (self::ratios() as [$a, $b]) {
-                    $pairs[] = $try([$one => $a, $other => $b]);
+                    $pairs[] = self::tried($target, [$one => $a, $other => $b], $bases);
                 }
             }
         }
@@ -45,7 +39,7 @@ final class NearestMixes
         foreach ($pairs as $pair) {
             foreach (array_diff($names, array_keys($pair['parts'])) as $third) {
                 for ($n = 1; $n <= self::MAX_PARTS; $n++) {
-                    $thirds[] = $try($pair['parts'] + [$third => $n]);
+                    $thirds[] = self::tried($target, $pair['parts'] + [$third => $n], $bases);
                 }
             }
         }
@@ -67,15 +61,18 @@ final class NearestMixes
     /**
      * @param  non-empty-array<string, int>  $parts
      * @param  array<string, Pigment>  $bases
+     * @return array{parts: array<string, int>, apart: float, dry: Pigment}
      */
-    private static function dry(array $parts, array $bases): Pigment
+    private static function tried(Pigment $target, array $parts, array $bases): array
     {
         $mixed = [];
         foreach ($parts as $base => $n) {
             $mixed[] = [$bases[$base], (float) $n];
         }
 
-        return Pigment::mixed($mixed)->dry();
+        $dry = Pigment::mixed($mixed)->dry();
+
+        return ['parts' => $parts, 'apart' => $target->apart($dry), 'dry' => $dry];
     }
 
     /**

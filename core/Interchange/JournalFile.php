@@ -16,8 +16,10 @@ use IdleRidge\Core\Journal\Trial;
 use IdleRidge\Core\Journal\Verdict;
 use IdleRidge\Core\Journal\WorkRecord;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Project\HiddenKind;
+use IdleRidge\Core\Project\HiddenThing;
 
-/** The journal as it stands in a layout's file: entries, pictures, checks, mishaps and trials. */
+/** The journal as it stands in a layout's file: entries, pictures, checks, mishaps and trials; and what lies hidden under the land. */
 final class JournalFile
 {
     public static function entry(Record $r, string $uid): JournalEntry
@@ -136,6 +138,7 @@ final class JournalFile
             $r->text('asks'),
             $r->text('note', ''),
             (int) $r->number('minutes', 0.0),
+            $r->words('holds'),
             $r->extra(),
         );
     }
@@ -181,6 +184,28 @@ final class JournalFile
             $r->numberOrNull('dry_min'),
             self::verdict($r),
             $r->text('note', ''),
+            $r->extra(),
+        );
+    }
+
+    public static function hidden(Record $r, string $uid): HiddenThing
+    {
+        $points = array_map(function (Record $p): array {
+            $point = [$p->number('x_mm'), $p->number('y_mm')];
+            $p->close();
+
+            return $point;
+        }, $r->records('points'));
+
+        return new HiddenThing(
+            $uid,
+            $r->text('section'),
+            InvalidValue::unlessOneOf(HiddenKind::class, $r->text('kind'), 'kind'),
+            $points,
+            $r->number('bottom_mm'),
+            $r->number('top_mm'),
+            $r->number('wide_mm'),
+            $r->text('name', ''),
             $r->extra(),
         );
     }
@@ -273,6 +298,7 @@ final class JournalFile
             'asks' => $c->asks,
             'note' => $c->note,
             'minutes' => $c->minutes,
+            'holds' => $c->holds,
         ] + $c->extra;
     }
 
@@ -308,6 +334,21 @@ final class JournalFile
         ] + self::known(
             ['said_dry_min' => $t->saidDry, 'took_min' => $t->minutes, 'dry_min' => $t->dry, 'verdict' => $t->verdict?->value],
         ) + $t->extra;
+    }
+
+    /** @return array<string, mixed> */
+    public static function fromHidden(HiddenThing $h): array
+    {
+        return [
+            'uid' => $h->uid,
+            'section' => $h->section,
+            'kind' => $h->kind->value,
+            'points' => array_map(fn (array $p): array => ['x_mm' => $p[0], 'y_mm' => $p[1]], $h->points),
+            'bottom_mm' => $h->bottom,
+            'top_mm' => $h->top,
+            'wide_mm' => $h->wide,
+            'name' => $h->name,
+        ] + $h->extra;
     }
 
     /**

@@ -113,6 +113,7 @@ final class RidgeReader
             array_column($this->each($root, 'air', BenchFile::log(...)), 1, 0),
             $all('prices', StockFile::price(...)),
             $begun['stripped'],
+            $all('hidden', JournalFile::hidden(...)),
         );
     }
 

@@ -61,6 +61,7 @@ final class RidgeWriter
                 'laid' => array_map(WorksFile::fromLaid(...), [...$project->works->laid, ...$project->works->stripped]),
                 'rooms' => array_map(RoomFile::from(...), $project->works->rooms),
                 'times' => array_map(WorksFile::fromTime(...), $project->works->times),
+                'hidden' => array_map(JournalFile::fromHidden(...), $project->works->hidden),
                 'journal' => array_map(JournalFile::fromEntry(...), $project->works->journal->entries),
                 'photos' => array_map(JournalFile::fromPhoto(...), $project->works->journal->photos),
                 'checks' => array_map(JournalFile::fromCheck(...), $project->works->journal->checks),

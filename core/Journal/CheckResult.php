@@ -17,6 +17,7 @@ final readonly class CheckResult
      * @param  string  $key which check, by what it asks and of what
      * @param  string  $asks as it was asked then
      * @param  int  $minutes to put right what is not
+     * @param  list<string>  $holds coats (uid) that are not gone on with before it is right
      * @param  array<string, mixed>  $extra
      *
      * @throws InvalidValue
@@ -30,6 +31,7 @@ final readonly class CheckResult
         public string $asks,
         string $note = '',
         public int $minutes = 0,
+        public array $holds = [],
         public array $extra = [],
     ) {
         if ($key === '' || strlen($key) > 160) {

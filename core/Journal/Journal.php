@@ -40,7 +40,9 @@ final readonly class Journal
     /** What a plan is made of: what is not right holds back. */
     public function planned(): self
     {
-        return new self(checks: $this->checks);
+        $bad = fn (CheckResult $one): bool => $one->answer === CheckAnswer::NotRight;
+
+        return new self(checks: array_values(array_filter(CheckResult::standing($this->checks), $bad)));
     }
 
     /** @return list<InvalidValue> with JSON pointers: additions to what is not there */

@@ -26,6 +26,7 @@ final readonly class BenchPlan
      * @param  list<PlacedMove>  $moves by start
      * @param  list<UnplacedMove>  $unplaced
      * @param  string  $status of the timetable, as the solver names it
+     * @param  array<string, array{int, int}>  $mends check that was not right (uid) → when it is put right, minutes of Unix time
      * @param  int  $bound no plan of this work has its last hands-on minute earlier
      */
     private function __construct(
@@ -34,6 +35,7 @@ final readonly class BenchPlan
         public array $unplaced,
         public string $status,
         public int $bound,
+        public array $mends = [],
     ) {
     }
 
@@ -48,8 +50,8 @@ final readonly class BenchPlan
      * @param  Budget|null  $budget what may be spent instead of the usual number of orders
      * @param  Closure(float): bool|null  $each told the share that is spent; false ends the search
      * @param  int|null  $until sessions after this moment are left aside
-     * @return array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int} starts and ends in minutes of Unix
-     *     time; moves for which no session is warm enough
+     * @return array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int, mends: array<string, array{int,
+     *     int}>} starts and ends in minutes of Unix time; moves for which no session is warm enough; what is put right
      */
     public static function solve(
         BenchWork $work,
@@ -68,19 +70,25 @@ final readonly class BenchPlan
             $work->rules()->first === [] ? [] : [$of->jobs($work->rules()->first)],
             $each,
         );
-        $at = $answer->finish === null ? PartialPlan::of($work, $of)->at : $of->moves($answer->starts);
+        $part = $answer->finish === null ? PartialPlan::of($work, $of) : null;
+        $at = $part === null ? $of->moves($answer->starts) : $part->at;
+        $mends = $part === null ? $of->mends($answer->starts) : $part->mends;
         $cold = [];
         foreach ($problem->jobs as $id => $job) {
-            array_push($cold, ...$job->allowed === [] ? $of->groups[$id] : []);
+            array_push($cold, ...$job->allowed === [] ? $of->groups[$id] ?? [] : []);
         }
 
-        return ['status' => $answer->status, 'at' => $at, 'cold' => $cold, 'bound' => $answer->lowerBound + $of->zero];
+        return ['status' => $answer->status, 'at' => $at, 'cold' => $cold, 'bound' => $answer->lowerBound + $of->zero, 'mends' => $mends];
     }
 
-    /** @param  array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int}  $found */
+    /**
+     * @param  array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int, mends?: array<string, array{int,
+     *     int}>}  $found
+     */
     public static function of(BenchWork $work, array $found): self
     {
-        $why = new StartReasons($work, $found['at']);
+        $mends = array_intersect_key($found['mends'] ?? [], $work->mending->open);
+        $why = new StartReasons($work, $found['at'], $mends);
         $moves = $unplaced = [];
         foreach ($found['at'] as $id => [$start, $end]) {
             $moves[] = new PlacedMove($work->moves[$id], $start, $end, $why->notEarlier($work->moves[$id]));
@@ -92,7 +100,7 @@ final readonly class BenchPlan
             }
         }
 
-        return new self($work, $moves, $unplaced, $found['status'], $found['bound']);
+        return new self($work, $moves, $unplaced, $found['status'], $found['bound'], $mends);
     }
 
     /**
@@ -147,7 +155,7 @@ final readonly class BenchPlan
      */
     public function notWithin(Move $move, array $session): array
     {
-        return (new StartReasons($this->work, $this->at()))->notWithin($move, $session, $this->freeIn($session));
+        return (new StartReasons($this->work, $this->at(), $this->mends))->notWithin($move, $session, $this->freeIn($session));
     }
 
     /**
@@ -161,6 +169,9 @@ final readonly class BenchPlan
         $current = $this->work->current();
         $from = max($session[0], $this->work->now, $current === null ? 0 : $this->work->endOf($current));
         $taken = PlacedMove::sum($this->within($from, $session[1]));
+        foreach ($this->mends as [$start, $end]) {
+            $taken += $start >= $from && $start < $session[1] ? $end - $start : 0;
+        }
 
         return max(0, $session[1] - $from - $taken);
     }

@@ -62,6 +62,8 @@ final class BenchWork
     /** @var array<string, Shortage>|null */
     private ?array $short = null;
 
+    public readonly Mending $mending;
+
     /**
      * @param  array<string, SectionSurvey>  $surveys section uid → its survey
      * @param  int  $now minutes of Unix time
@@ -84,6 +86,7 @@ final class BenchWork
         }
         $this->moves = $moves;
         $this->bases = $bases;
+        $this->mending = Mending::of($project, $moves, $this->longest === 0 ? self::USUAL_SESSION_MINUTES : $this->longest);
         $this->sessions = ExtendedSessions::among($this, $sessions);
     }
 

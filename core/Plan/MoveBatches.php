@@ -19,7 +19,7 @@ final class MoveBatches
         $longest = max([0, ...array_map(fn (array $s): int => $s[1] - $s[0], $work->sessions)]);
         $free = self::free($work);
         $above = self::above($work);
-        $without = [...$without, ...self::inWindows($work), ...array_map('strval', array_keys($work->short()))];
+        $without = [...$without, ...self::inWindows($work), ...array_map('strval', array_keys($work->short() + $work->mending->heldBack))];
         $groups = [];
         $open = [];
         foreach ($work->moves as $id => $move) {

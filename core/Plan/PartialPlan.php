@@ -15,17 +15,19 @@ final readonly class PartialPlan
     /**
      * @param  array<string, array{int, int}>  $at start and end of moves
      * @param  array<string, Move>  $left moves that are better not begun → the follower that finds no place
+     * @param  array<string, array{int, int}>  $mends check that was not right (uid) → when it is put right
      */
-    private function __construct(public array $at, public array $left)
+    private function __construct(public array $at, public array $left, public array $mends)
     {
     }
 
     /** @param  list<string>|null  $order  jobs, the most urgent first */
     public static function of(BenchWork $work, PlanProblem $of, ?array $order = null): self
     {
-        $left = $gone = $at = [];
+        $left = $gone = $at = $starts = [];
         for ($try = 0; $try < self::MAX_TRIES; $try++) {
-            $at = $of->moves(Solver::most($of->problem->without($gone), $order));
+            $starts = Solver::most($of->problem->without($gone), $order);
+            $at = $of->moves($starts);
             $open = self::leftOpen($work, $at);
             if ($open === []) {
                 break;
@@ -37,7 +39,7 @@ final readonly class PartialPlan
             $gone = array_values(array_unique($gone));
         }
 
-        return new self($at, $left);
+        return new self($at, $left, $of->mends($starts));
     }
 
     /**

@@ -18,6 +18,9 @@ final class PlanProblem
     /** Grid on which starts are tried against a room that is too cold at times, minutes. */
     private const COLD_STEP_MINUTES = 10;
 
+    /** Before the uid of a check: the job of putting right what was not. */
+    private const MEND = 'mend ';
+
     public readonly Problem $problem;
 
     /** The moment that is the problem's zero, minutes of Unix time. */
@@ -61,6 +64,14 @@ final class PlanProblem
                 }
             }
         }
+        foreach ($sessions === [] ? [] : $work->mending->open as $uid => $mend) {
+            $jobs[] = new Job(self::MEND.$uid, $work->mending->minutes($mend), 1, [], $mend->section);
+        }
+        foreach ($sessions === [] ? [] : $work->mending->heldBack as $move => $mends) {
+            foreach ($mends as $mend) {
+                $waits[] = Precedence::of(self::MEND.$mend->uid, $this->jobOf[$move], 0);
+            }
+        }
         $most = max([1, ...array_map(fn (array $steps): int => max([0, ...array_column($steps, 1)]), $hands)]);
         $this->problem = new Problem(
             (BenchWork::HORIZON_DAYS + 2) * 1440,
@@ -97,12 +108,31 @@ final class PlanProblem
         $out = [];
         foreach ($starts as $job => $start) {
             $at = $start + $this->zero;
-            foreach ($this->groups[$job] as $id) {
+            foreach ($this->groups[$job] ?? [] as $id) {
                 [$minutes, $lead] = $this->part[$id];
                 $out[$id] = [$at + $lead, $at + $lead + $minutes];
             }
         }
         uasort($out, fn (array $a, array $b): int => $a <=> $b);
+
+        return $out;
+    }
+
+    /**
+     * Starts of what is put right, by the check that was not.
+     *
+     * @param  array<string, int>  $starts
+     * @return array<string, array{int, int}> uid of the check → start and end, minutes of Unix time
+     */
+    public function mends(array $starts): array
+    {
+        $out = [];
+        foreach ($this->work->mending->open as $uid => $mend) {
+            $start = $starts[self::MEND.$uid] ?? null;
+            if ($start !== null) {
+                $out[$uid] = [$start + $this->zero, $start + $this->zero + $this->work->mending->minutes($mend)];
+            }
+        }
 
         return $out;
     }

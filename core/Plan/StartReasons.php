@@ -13,13 +13,22 @@ use IdleRidge\Core\Project\Section;
 
 /**
  * Why a move of a plan does not start earlier, or not at all, in words. Kinds: wait, session, hands, pot, tool, apart, cold,
- * short, order.
+ * short, check, order.
  */
 final class StartReasons
 {
-    /** @param  array<string, array{int, int}>  $at start and end of moves, minutes of Unix time */
-    public function __construct(private readonly BenchWork $work, private readonly array $at)
-    {
+    private readonly MendReasons $mends;
+
+    /**
+     * @param  array<string, array{int, int}>  $at start and end of moves, minutes of Unix time
+     * @param  array<string, array{int, int}>  $mends check that was not right (uid) → when it is put right
+     */
+    public function __construct(
+        private readonly BenchWork $work,
+        private readonly array $at,
+        array $mends = [],
+    ) {
+        $this->mends = new MendReasons($work, $mends);
     }
 
     /** @return array{kind: string, ref: string, text: string} */
@@ -35,6 +44,10 @@ final class StartReasons
                     ($with === null ? '' : ", and {$this->quoted($with)} goes with the same pot and set-up");
         if ($base !== null && $ready >= $start) {
             return $this->reason('wait', $this->id($base), $when);
+        }
+        $mended = $this->mends->between($move, $session === null ? $start : $session[0], $start);
+        if ($mended !== null) {
+            return $mended;
         }
         $before = $this->neighbour($move, $start);
         if ($before !== null && $end - $start < $move->minutes) {
@@ -118,7 +131,7 @@ final class StartReasons
                     " {$this->moment($ready)}",
             );
         }
-        $short = $this->shortOf($move, $session[0]);
+        $short = $this->mends->between($move, $session[0], PHP_INT_MAX) ?? $this->shortOf($move, $session[0]);
         if ($short !== null) {
             return $short;
         }
@@ -139,6 +152,10 @@ final class StartReasons
     {
         if ($this->work->sessions === []) {
             return ['sessions', 'Nothing can be planned: add an evening.'];
+        }
+        $never = $this->mends->never($move);
+        if ($never !== null) {
+            return $never;
         }
         $short = $this->work->short()[$move->id] ?? null;
         if ($short !== null && $this->work->shopsAt() === null) {

@@ -88,6 +88,7 @@ final readonly class Project
             'recipes' => $works->recipes,
             'colours' => $works->colours,
             'prices' => $works->prices,
+            'hidden' => $works->hidden,
             ...$works->journal->lists(),
         ];
         foreach ($lists as $list => $records) {

@@ -35,6 +35,7 @@ final readonly class Works
      * @param  list<Colour>  $colours
      * @param  list<PackPrice>  $prices
      * @param  list<CoatApplication>  $stripped what was laid and taken off again
+     * @param  list<HiddenThing>  $hidden under the land
      * @param  array<string, AirLog>  $logs room uid → what was read there
      */
     public function __construct(
@@ -50,6 +51,7 @@ final readonly class Works
         public array $logs = [],
         public array $prices = [],
         public array $stripped = [],
+        public array $hidden = [],
     ) {
     }
 
@@ -141,6 +143,11 @@ final readonly class Works
         foreach ($this->colours as $k => $colour) {
             if ($colour->tied !== null && ! in_array($colour->tied['of'], $colours, true)) {
                 $faults[] = new InvalidValue('There is no such colour to be a shade of.', "/colours/{$k}/tied/of");
+            }
+        }
+        foreach ($this->hidden as $k => $thing) {
+            if (! isset($boards[$thing->section])) {
+                $faults[] = new InvalidValue('There is no such section.', "/hidden/{$k}/section");
             }
         }
         foreach ($this->laid as $k => $laid) {

@@ -5,10 +5,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** Pictures, checks, mishaps and trials; and the journal is found by its words. */
+/** Pictures, checks, mishaps, trials and what lies hidden; and the journal is found by its words. */
 return new class extends Migration
 {
-    private const TABLES = ['photos', 'checks', 'stalls', 'trials'];
+    private const TABLES = ['photos', 'checks', 'stalls', 'trials', 'hidden_things'];
 
     /** Column of the index → where an entry has those words. */
     private const WORDS = [

@@ -16,7 +16,7 @@ final class FoldersTest extends TestCase
         'app' => ['Actions', 'Computed', 'Console', 'Database', 'Devices', 'Http', 'Jobs', 'Models', 'Pages', 'Providers'],
         'core' => [
             'Coats', 'Cure', 'Cuts', 'Findings', 'Geometry', 'Interchange', 'Journal', 'Land', 'Measure', 'Plan', 'Pots', 'Project',
-            'Rulebook', 'Schedule', 'Shelf', 'Track', 'View', 'Water',
+            'Rounds', 'Rulebook', 'Schedule', 'Shelf', 'Track', 'View', 'Water',
         ],
     ];
 

@@ -15,7 +15,7 @@ final class HouseTest
     /** Core folders in order: each may use those before it. */
     private const CORE = [
         'Measure', 'Findings', 'Geometry', 'Track', 'Land', 'Cure', 'Cuts', 'Shelf', 'Coats', 'Schedule', 'Water', 'View', 'Journal',
-        'Project', 'Plan', 'Pots', 'Rulebook', 'Interchange',
+        'Project', 'Plan', 'Pots', 'Rounds', 'Rulebook', 'Interchange',
     ];
 
     /** Layers of the application in order: each may use those before it. */

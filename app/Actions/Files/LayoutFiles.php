@@ -16,6 +16,7 @@ use App\Models\Check;
 use App\Models\Coat;
 use App\Models\CoatApplication;
 use App\Models\Colour;
+use App\Models\HiddenThing;
 use App\Models\JournalEntry;
 use App\Models\JsonRecord;
 use App\Models\LandFeature;
@@ -128,6 +129,7 @@ final readonly class LayoutFiles
             CoatApplication::class => array_map(WorksFile::fromLaid(...), [...$works->laid, ...$works->stripped]),
             Room::class => array_map(RoomFile::from(...), $works->rooms),
             BenchSession::class => array_map(WorksFile::fromTime(...), $works->times),
+            HiddenThing::class => array_map(JournalFile::fromHidden(...), $works->hidden),
             JournalEntry::class => array_map(JournalFile::fromEntry(...), $works->journal->entries),
             Photo::class => array_map(JournalFile::fromPhoto(...), $works->journal->photos),
             Check::class => array_map(JournalFile::fromCheck(...), $works->journal->checks),

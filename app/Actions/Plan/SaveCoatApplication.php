@@ -62,6 +62,9 @@ final readonly class SaveCoatApplication
     /** @throws InvalidValue when what is under it is not laid, or more likely wet than ready */
     private function unlessReady(BenchPlan $plan, Move $move): void
     {
+        foreach ($plan->work->mending->heldBack[$move->id] ?? [] as $mend) {
+            throw new InvalidValue("“{$mend->asks}” was not right. Put it right first, and say so on Rounds.", 'move');
+        }
         foreach ($plan->work->bases[$move->id] as $base) {
             if ($base->under instanceof Move) {
                 throw new InvalidValue("It goes over “{$base->under->title()}”, which is not laid yet.", 'move');

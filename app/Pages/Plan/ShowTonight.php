@@ -11,6 +11,7 @@ use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Pages\Coats\ActSteps;
 use App\Pages\Rail\ShowRail;
+use App\Pages\Rounds\ShowRounds;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Hazard;
 use IdleRidge\Core\Coats\MaterialAmount;
@@ -27,6 +28,7 @@ use IdleRidge\Core\Plan\DryingState;
 use IdleRidge\Core\Plan\PackingList;
 use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Rounds\RoundsDue;
 
 /** The Tonight screen: the session's moves, what dries, what cannot be done and why. */
 final readonly class ShowTonight
@@ -38,6 +40,7 @@ final readonly class ShowTonight
         'apart' => 'air',
         'cold' => 'cold',
         'short' => 'short',
+        'check' => 'check',
         'hands' => 'time',
         'session' => 'time',
         'tool' => 'tool',
@@ -104,6 +107,8 @@ final readonly class ShowTonight
                 ],
                 Countdown::of($work),
             ),
+            'mends' => ShowRounds::mends($plan, $words, $project),
+            'checksDue' => count(RoundsDue::of($work)->due),
             'hasCoats' => $project->works->coats !== [],
             'allDone' => $work->moves === [] && $project->works->laid !== [],
         ];

@@ -53,6 +53,7 @@
                     ['pots', 'Pots', 'pots.show', 6, false],
                     ['shelf', 'Shelf', 'shelf.show', 7, false],
                     ['drying', 'Drying line', 'drying.show', 5, false],
+                    ['rounds', 'Rounds', 'rounds.show', 9, false],
                     ['journal', 'Journal', 'journal.show', 8, false],
                 ] as [$station, $name, $route, $key, $ofBoard])
                     @if (! $ofBoard || $section !== null)
@@ -85,7 +86,7 @@
             </button>
         </div>
     </header>
-    @if (in_array($current, ['tonight', 'cuts', 'coats', 'pots', 'shelf', 'journal'], true))
+    @if (in_array($current, ['tonight', 'cuts', 'coats', 'pots', 'shelf', 'rounds', 'journal'], true))
         <form id="page-undo" method="post" action="{{ route('layouts.undo', $layout) }}" hidden>
             @csrf
             @seen
@@ -110,8 +111,8 @@
     <dialog class="keys" x-ref="keys" aria-label="Keys">
         <h2>Keys</h2>
         <dl>
-            <dt><kbd>1</kbd> … <kbd>8</kbd></dt>
-            <dd>Tonight, Land, Cuts, Coats, Drying line, Pots, Shelf, Journal</dd>
+            <dt><kbd>1</kbd> … <kbd>9</kbd></dt>
+            <dd>Tonight, Land, Cuts, Coats, Drying line, Pots, Shelf, Journal, Rounds</dd>
             <dt><kbd>[</kbd> <kbd>]</kbd></dt>
             <dd>slide the cut line by 10 mm, with shift by 1 mm</dd>
             <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>w</kbd> <kbd>z</kbd> <kbd>c</kbd> <kbd>t</kbd> <kbd>p</kbd></dt>

@@ -8,6 +8,7 @@
             </div>
             <div class="ways no-print">
                 <a class="btn quiet" href="{{ route('journal.show', [$layout, 'section' => $section->uid]) }}">In the journal</a>
+                <a class="btn quiet" href="{{ route('rounds.card', [$layout, $section->uid]) }}">Section card</a>
                 <button class="btn" type="button" x-on:click="print">Print</button>
             </div>
         </div>

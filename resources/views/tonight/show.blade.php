@@ -58,6 +58,23 @@
             <div class="cols">
                 @include('tonight.moves')
                 <div class="rcol">
+                    @if ($mends !== [])
+                        <section class="sheet mends">
+                            <header><h2>Put right first</h2></header>
+                            @foreach ($mends as $mend)
+                                @include('rounds.mend', ['back' => 'tonight'])
+                            @endforeach
+                        </section>
+                    @endif
+                    @if ($checksDue > 0)
+                        <p class="checks-due">
+                            <a href="{{ route('rounds.show', $layout) }}"
+                                
+                                ><b class="num">{{ $checksDue }}</b>
+                                {{ $checksDue === 1 ? 'thing' : 'things' }} to look at before going on</a
+                            >
+                        </p>
+                    @endif
                     @if ($countdowns !== [])
                         <section
                             @class(['sheet', 'due-sheet',
