@@ -12,6 +12,7 @@ use App\Http\Controllers\DryingController;
 use App\Http\Controllers\EdgeController;
 use App\Http\Controllers\FeatureController;
 use App\Http\Controllers\FileController;
+use App\Http\Controllers\FindController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\JournalController;
 use App\Http\Controllers\KeepingController;
@@ -81,6 +82,7 @@ Route::prefix('layouts/{layout}')
             ->name('layouts.restore')
             ->withoutMiddleware(WhatWasSeen::class);
         Route::get('/export', [FileController::class, 'export'])->name('layouts.export');
+        Route::get('/archive', [FileController::class, 'archive'])->name('layouts.archive');
         Route::get('/rows', [FileController::class, 'rows'])->name('layouts.rows');
         Route::get('/step', [HistoryController::class, 'step'])
             ->name('layouts.step')
@@ -135,6 +137,7 @@ Route::prefix('layouts/{layout}')
         Route::post('/rounds/stalls', [RoundController::class, 'stall'])->name('rounds.stall');
         Route::delete('/rounds/stalls/{stall}', [RoundController::class, 'unstall'])->name('rounds.unstall');
         Route::get('/rounds/sections/{section}', [RoundController::class, 'card'])->name('rounds.card');
+        Route::get('/find', [FindController::class, 'show'])->name('find.show');
         Route::get('/trials', [TrialController::class, 'index'])->name('trials.index');
         Route::post('/trials', [TrialController::class, 'store'])->name('trials.store');
         Route::patch('/trials/{trial}', [TrialController::class, 'update'])->name('trials.update');
@@ -201,6 +204,9 @@ Route::prefix('layouts/{layout}')
         Route::patch('/library/{recipe}', [RecipeController::class, 'update'])
             ->withoutScopedBindings()
             ->name('library.keep');
+        Route::post('/library/{recipe}/yours', [RecipeController::class, 'learn'])
+            ->withoutScopedBindings()
+            ->name('library.learn');
         Route::delete('/library/{recipe}', [RecipeController::class, 'destroy'])
             ->withoutScopedBindings()
             ->name('library.drop');

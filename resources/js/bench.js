@@ -28,7 +28,10 @@ export function bench() {
             if (inField(event.target) || event.ctrlKey || event.metaKey || event.altKey || !lettersWork()) {
                 return;
             }
-            if (event.key === '?') {
+            if (event.key === '/' && this.$refs.finder) {
+                event.preventDefault();
+                this.find();
+            } else if (event.key === '?') {
                 this.keys();
             } else if (event.key.toLowerCase() === 'u') {
                 document.querySelector(event.shiftKey ? '[data-redo]' : '[data-undo]')?.click();
@@ -39,6 +42,23 @@ export function bench() {
 
         keys() {
             this.$refs.keys.showModal();
+        },
+
+        find() {
+            this.$refs.finder.showModal();
+            this.$refs.finder.querySelector('input').select();
+        },
+
+        // Arrows go through what was found, Enter opens the first.
+        choose(event) {
+            const links = [...this.$refs.finder.querySelectorAll('#found a')];
+            if (event.key === 'ArrowDown' && links.length > 0) {
+                event.preventDefault();
+                links[0].focus();
+            } else if (event.key === 'Enter' && links.length > 0) {
+                event.preventDefault();
+                links[0].click();
+            }
         },
 
         print() {

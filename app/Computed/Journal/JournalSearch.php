@@ -10,6 +10,7 @@ use App\Models\Photo as PhotoRow;
 use IdleRidge\Core\Interchange\JournalFile;
 use IdleRidge\Core\Interchange\Record;
 use IdleRidge\Core\Journal\JournalEntry;
+use IdleRidge\Core\Journal\JournalKind;
 use IdleRidge\Core\Journal\Photo;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -61,6 +62,16 @@ final class JournalSearch
             DB::table('journal_entries as e')
                 ->where('e.layout_id', $layout->id)
                 ->whereRaw("json_extract(e.data, '$.section') = ?", [$section]),
+        );
+    }
+
+    /** @return list<JournalEntry> of work that was done or stopped, oldest first */
+    public function wrought(Layout $layout): array
+    {
+        return self::entries(
+            DB::table('journal_entries as e')
+                ->where('e.layout_id', $layout->id)
+                ->whereIn(DB::raw("json_extract(e.data, '$.kind')"), [JournalKind::Done->value, JournalKind::Stopped->value]),
         );
     }
 

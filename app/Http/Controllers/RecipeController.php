@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Coats\SaveRecipe;
+use App\Actions\Journal\SaveLearned;
 use App\Http\Requests\Fields;
 use App\Models\Layout;
 use App\Pages\Coats\ShowLibrary;
@@ -26,6 +27,16 @@ final class RecipeController
         return redirect()
             ->route('library.show', [$layout, 'recipe' => $id])
             ->with('said', 'Kept. It is yours now.');
+    }
+
+    /** A figure as it came out at the bench. */
+    public function learn(Fields $request, Layout $layout, string $recipe, SaveLearned $work): RedirectResponse
+    {
+        $work->take($layout, $recipe, $request->word('what'));
+
+        return redirect()
+            ->route('library.show', [$layout, 'recipe' => $recipe])
+            ->with('said', 'Taken over. The plan reckons with it.');
     }
 
     public function destroy(Layout $layout, string $recipe, SaveRecipe $work): RedirectResponse

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Coats;
 
+use App\Computed\Journal\LearnedWork;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use IdleRidge\Core\Coats\Library;
@@ -16,7 +17,7 @@ use IdleRidge\Core\Shelf\PackPrice;
 /** All recipes of a layout by stage, with their figures and where these are from, and one of them to change. */
 final readonly class ShowLibrary
 {
-    public function __construct(private ProjectLoader $load, private Library $library)
+    public function __construct(private ProjectLoader $load, private Library $library, private LearnedWork $learned)
     {
     }
 
@@ -44,6 +45,7 @@ final readonly class ShowLibrary
             'currency' => $layout->currency,
             'prices' => array_column(array_map(fn (PackPrice $p): array => [$p->material, $p], $works->prices), 1, 0),
             'costs' => $picked === null ? [] : $this->costs($picked, $works->prices, $layout->currency),
+            'yours' => $picked === null ? [] : $this->learned->figures($layout, $works, $picked)->all(),
             'note' => array_column(array_map(fn (OwnRecipe $o): array => [$o->recipe->id, $o->note], $own), 1, 0)[$id] ?? '',
             'low' => fn (Recipe $r, string $at): ?array => $r->ranges[$at] ?? null,
         ];

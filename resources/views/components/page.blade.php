@@ -79,6 +79,9 @@
                 <a class="hz-link" href="{{ route('devices.index') }}">Devices</a>
             @endif
             <a class="hz-link" href="{{ route('layouts.index') }}">All layouts</a>
+            @if ($layout)
+                <button class="hz-link" type="button" x-on:click="find">Find</button>
+            @endif
             <button class="hz-link" type="button" x-on:click="keys">Keys</button>
             <button class="hz-lamp" type="button" x-on:click="lamp" aria-label="Change between film and lamp light">
                 <svg class="icn" viewBox="0 0 16 16" aria-hidden="true"><path
@@ -108,6 +111,27 @@
         <span>Done on another device: <b data-words></b></span> <button type="button" class="link">Show it</button>
     </div>
     {{ $slot }}
+    @if ($layout)
+        <dialog class="finder" x-ref="finder" aria-label="Find anything">
+            <form method="get" action="{{ route('find.show', $layout) }}" role="search">
+                <label for="f-find">Find</label>
+                <input
+                    id="f-find"
+                    type="search"
+                    name="for"
+                    placeholder="a board, zone, coat, material, rule, page, or words of the journal"
+                    autocomplete="off"
+                    hx-get="{{ route('find.show', $layout) }}"
+                    hx-trigger="input changed delay:120ms"
+                    hx-target="#found"
+                    hx-select="#found"
+                    hx-swap="outerHTML"
+                    x-on:keydown="choose"
+                >
+                <div id="found"></div>
+            </form>
+        </dialog>
+    @endif
     <dialog class="keys" x-ref="keys" aria-label="Keys">
         <h2>Keys</h2>
         <dl>
@@ -129,6 +153,8 @@
             <dd>held while dragging: places do not snap to runs, ends, spots and edges</dd>
             <dt><kbd>u</kbd> <kbd>shift+u</kbd></dt>
             <dd>undo, redo</dd>
+            <dt><kbd>/</kbd></dt>
+            <dd>find anything</dd>
             <dt><kbd>Escape</kbd></dt>
             <dd>let go, put a started line aside</dd>
             <dt><kbd>?</kbd></dt>

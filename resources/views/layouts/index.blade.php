@@ -95,7 +95,7 @@
                     <form class="in stack" method="post" action="{{ route('layouts.import') }}" enctype="multipart/form-data">
                         @csrf
                         <div class="field">
-                            <label for="f-file">A layout <small>*.ridge.json</small></label
+                            <label for="f-file">A layout <small>*.ridge.json, or *.ridge.zip with its pictures</small></label
                             ><input
                                 id="f-file"
                                 type="file"

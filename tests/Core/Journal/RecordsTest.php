@@ -28,7 +28,7 @@ final class RecordsTest extends TestCase
 {
     public function test_a_note_is_as_long_as_a_hand_writes_and_no_longer(): void
     {
-        $entry = fn (JournalKind $kind, int $long): JournalEntry => new JournalEntry(Build::uid(1), 0, $kind, Build::uid(2), null, str_repeat('ä', $long));
+        $entry = fn (JournalKind $kind, int $long): JournalEntry => $this->entry($kind, str_repeat('ä', $long));
         $entry(JournalKind::Noted, JournalEntry::MAX_NOTE);
         $entry(JournalKind::Done, JournalEntry::MAX_SENTENCE);
         $this->refused('sentence', fn () => $entry(JournalKind::Noted, JournalEntry::MAX_NOTE + 1));
@@ -38,9 +38,8 @@ final class RecordsTest extends TestCase
 
     public function test_a_verdict_needs_no_words(): void
     {
-        $entry = new JournalEntry(Build::uid(1), 0, JournalKind::Noted, Build::uid(2), null, ' ', verdict: Verdict::NotAgain);
-        $this->assertSame('', $entry->sentence);
-        $this->refused('about', fn () => new JournalEntry(Build::uid(1), 0, JournalKind::Noted, Build::uid(2), null, 'x', about: Build::uid(1)));
+        $this->assertSame('', $this->entry(JournalKind::Noted, ' ', verdict: Verdict::NotAgain)->sentence);
+        $this->refused('about', fn () => $this->entry(JournalKind::Noted, 'x', about: Build::uid(1)));
     }
 
     public function test_of_a_check_the_newest_answer_stands(): void
@@ -116,7 +115,8 @@ final class RecordsTest extends TestCase
         $this->assertSame('1.6', $figures['labour']['minutes_per_dm2']);
         $this->assertEqualsWithDelta(1.5 * $written['minutes']['touch_dry'], (float) $figures['minutes']['touch_dry'], 0.5);
         // What is as the recipe says, stays.
-        $same = $trial->but(amounts: [['material' => 'earth paint', 'unit' => 'ml', 'said' => 1.8, 'used' => 1.8]], minutes: 5.8, dry: 60.0);
+        $as = ['material' => 'earth paint', 'unit' => 'ml', 'said' => 1.8, 'used' => 1.8];
+        $same = $trial->but(amounts: [$as], minutes: 5.8, dry: 60.0);
         $this->assertSame([], (new TrialFigures($same, $recipe))->figures($written));
     }
 
@@ -161,6 +161,13 @@ final class RecordsTest extends TestCase
         $places = $thing(HiddenKind::Wire, [[0.0, 0.0], [12.0, 0.0], [12.0, 4.0]])->places(5.0);
         $this->assertSame([[0.0, 0.0], [4.0, 0.0], [8.0, 0.0], [12.0, 0.0], [12.0, 4.0]], $places);
         $this->assertSame('screw', $thing(HiddenKind::Screw, [[0.0, 0.0]])->called());
+    }
+
+    private function entry(JournalKind $kind, string $text, mixed ...$more): JournalEntry
+    {
+        return new JournalEntry(
+            ...$more + ['uid' => Build::uid(1), 'at' => 0, 'kind' => $kind, 'section' => Build::uid(2), 'laid' => null, 'sentence' => $text],
+        );
     }
 
     /** @param  callable(): mixed  $make */

@@ -38,7 +38,8 @@ final class MendingTest extends TestCase
 
     public function test_once_it_is_right_nothing_waits(): void
     {
-        $right = new CheckResult(Build::uid(62), Build::minute(self::NOW), 'blades', Build::uid(1), CheckAnswer::Right, 'Do the blades move?');
+        $now = Build::minute(self::NOW);
+        $right = new CheckResult(Build::uid(62), $now, 'blades', Build::uid(1), CheckAnswer::Right, 'Do the blades move?');
         $plan = $this->plan([$this->found(CheckAnswer::NotRight, 25), $right]);
         $this->assertSame([], $plan->mends);
         $this->assertSame(Build::minute('2026-10-12T19:00Z'), $plan->moves[0]->start);

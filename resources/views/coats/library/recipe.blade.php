@@ -11,6 +11,7 @@
             <h2>{{ $picked->cure->name }}</h2>
             <span class="meta end">{{ $picked->provenance->value }}</span>
         </header>
+        @include('coats.library.yours')
         <form class="in stack" method="post" action="{{ route('library.keep', [$layout, $picked->id]) }}">
             @csrf
             @seen

@@ -112,6 +112,7 @@
         <div class="acts">
             <button class="btn {{ count($sections) === 0 ? 'quiet' : '' }}">Save the sheet</button
             ><a class="btn quiet" href="{{ route('layouts.export', $layout) }}">Export</a>
+            <a class="btn quiet" href="{{ route('layouts.archive', $layout) }}">With pictures</a>
         </div>
     </form>
 </section>
