@@ -13,6 +13,7 @@ use App\Http\Controllers\EdgeController;
 use App\Http\Controllers\FeatureController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\FindController;
+use App\Http\Controllers\HiddenThingController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\JournalController;
 use App\Http\Controllers\KeepingController;
@@ -231,6 +232,10 @@ Route::prefix('layouts/{layout}')
                 ->withoutMiddleware($withoutSession);
             Route::post('/cuts/plan', [CutsController::class, 'plan'])->name('cuts.plan');
             Route::post('/cuts/cut', [CutStockController::class, 'cut'])->name('cuts.cut');
+            Route::post('/cuts/hidden', [HiddenThingController::class, 'store'])->name('hidden.store');
+            Route::delete('/cuts/hidden/{hiddenThing}', [HiddenThingController::class, 'destroy'])
+                ->withoutScopedBindings()
+                ->name('hidden.destroy');
             Route::post('/cuts/store', [CutStockController::class, 'store'])->name('cuts.store');
             Route::get('/coats', [ZoneController::class, 'show'])->name('coats.show');
             Route::get('/coats/schools', [SchoolController::class, 'show'])->name('schools.show');

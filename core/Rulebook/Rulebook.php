@@ -9,6 +9,7 @@ use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Project\CutStudy;
 use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Rulebook\Cuts\CutNearHidden;
 use IdleRidge\Core\Rulebook\Cuts\CutRule;
 use IdleRidge\Core\Rulebook\Cuts\GlueConfined;
 use IdleRidge\Core\Rulebook\Cuts\WeightOverLimit;
@@ -157,7 +158,7 @@ final class Rulebook
     /** @return list<CutRule> */
     public static function cutRules(): array
     {
-        return [new GlueConfined(), new WeightOverLimit()];
+        return [new GlueConfined(), new WeightOverLimit(), new CutNearHidden()];
     }
 
     /** @return list<Finding> on a board as it is cut and carried, those that stop first */

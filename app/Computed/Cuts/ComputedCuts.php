@@ -20,6 +20,7 @@ use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Project\BoardWeight;
 use IdleRidge\Core\Project\CutStudy;
+use IdleRidge\Core\Project\HiddenThing;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Rulebook\Rulebook;
@@ -82,7 +83,19 @@ final readonly class ComputedCuts
     /** @return list<Finding> */
     public function findings(CutResult $page): array
     {
-        return Rulebook::checkCuts(new CutStudy($page->section, $this->gluing($page), $page->weight, $page->cuts->board));
+        $hidden = HiddenThing::on($page->project, $page->section);
+
+        return Rulebook::checkCuts(
+            new CutStudy(
+                $page->section,
+                $this->gluing($page),
+                $page->weight,
+                $page->cuts->board,
+                $hidden,
+                $page->stack(),
+                $hidden === [] ? null : $page->land(),
+            ),
+        );
     }
 
     public function gluing(CutResult $page): ?Gluing

@@ -7,6 +7,8 @@ namespace App\Computed\Cuts;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Cuts\Template;
+use IdleRidge\Core\Project\HiddenMarks;
+use IdleRidge\Core\Project\HiddenThing;
 
 /** Templates of what a section is cut from: pieces of foam, or the ribs of a shell. */
 final class CutTemplates
@@ -30,16 +32,21 @@ final class CutTemplates
             );
         }
 
-        return self::ofStack($page->stack(), $layer);
+        return self::ofStack($page->stack(), $layer, HiddenThing::on($page->project, $page->section));
     }
 
-    /** @return list<Template> */
-    private static function ofStack(?FoamStack $stack, int $layer): array
+    /**
+     * @param  list<HiddenThing>  $hidden
+     * @return list<Template>
+     */
+    private static function ofStack(?FoamStack $stack, int $layer, array $hidden): array
     {
         $out = [];
         foreach ($stack->layers ?? [] as $one) {
             if ($stack !== null && ($layer === 0 || $one->index === $layer)) {
-                array_push($out, ...Template::ofLayer($stack, $one->index));
+                foreach (Template::ofLayer($stack, $one->index) as $template) {
+                    $out[] = HiddenMarks::on($template, $one, $hidden);
+                }
             }
         }
 

@@ -17,7 +17,7 @@ use IdleRidge\Core\Rulebook\RulePages;
 final readonly class ShowRules
 {
     /** Findings about cutting and the view of Cuts that shows them. */
-    private const CUTS = ['glue-confined-between-foam' => 'glue', 'weight-over-limit' => 'board'];
+    private const CUTS = ['glue-confined-between-foam' => 'glue', 'weight-over-limit' => 'board', 'cut-near-hidden' => 'hidden'];
 
     public function __construct(
         private ProjectLoader $load,

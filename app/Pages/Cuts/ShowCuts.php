@@ -20,13 +20,14 @@ use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Project\HiddenThing;
 use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\StockMovement;
 
 /** The Cuts screen: the stack or the shell taken apart, one piece of it laid flat, and all that is cut for a board. */
 final readonly class ShowCuts
 {
-    public const VIEWS = ['apart', 'turned', 'sheets', 'closer', 'glue', 'risers', 'edges', 'board'];
+    public const VIEWS = ['apart', 'turned', 'sheets', 'closer', 'glue', 'risers', 'edges', 'board', 'hidden'];
 
     /** Thicknesses of skin that differ by less are the same, mm. */
     private const SAME_SKIN_MM = 0.25;
@@ -79,8 +80,10 @@ final readonly class ShowCuts
             'looking' => $view === 'closer',
             'risers' => $view === 'risers' ? $this->risers->of($page, $wish['run']) : null,
             'edges' => $view === 'edges' ? $this->edges->of($page, $wish['rise']) : null,
+            'hidden' => $view === 'hidden' ? HiddenDrawing::of($page) : null,
+            'things' => HiddenThing::on($project, $page->section),
             'board' => $view === 'board' ? $this->board->of($page) : null,
-            'findings' => in_array($view, ['glue', 'board'], true) ? $this->desk->findings($page) : [],
+            'findings' => in_array($view, ['glue', 'board', 'hidden'], true) ? $this->desk->findings($page) : [],
             'gluing' => $view === 'glue' ? $this->desk->gluing($page) : null,
             'minutes' => $page->minutes(),
             'scheduled' => self::scheduled(SaveCutCoats::coatsOf($project->works, $section->uid)),

@@ -1,4 +1,5 @@
-@props(['layout', 'boards', 'route'])
+@props(['layout', 'boards', 'route', 'pin' => null, 'on' => null])
+@php($pinned = $pin === null ? [] : app(\App\Pages\Journal\PinnedPhotos::class)->beside($layout, $on, $pin))
 <nav class="rail" aria-label="Sections">
     @foreach ($boards as $board)
         <a href="{{ route($route, [$layout, $board['uid']]) }}" @if ($board['current']) aria-current="true" @endif
@@ -6,5 +7,14 @@
             ><x-state :state="$board['state']" :word="$board['word']"
         /></a>
     @endforeach
+    @if ($pinned !== [])
+        <div class="pinned">
+            @foreach ($pinned as $photo)
+                <a href="{{ route('photos.show', [$layout, $photo->uid]) }}">
+                    <x-shot :layout="$layout" :photo="$photo" />{{ $photo->caption }}
+                </a>
+            @endforeach
+        </div>
+    @endif
     <a class="all" href="{{ route('layouts.settings', $layout) }}">Add a section</a>
 </nav>

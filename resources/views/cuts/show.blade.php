@@ -1,7 +1,7 @@
 @use('IdleRidge\Core\Measure\Length')
 @php($tabs = ['apart' => $shell === null ? 'Taken apart' : 'Ribs', 'turned' => 'To turn', 'sheets' => 'On sheets']
     + ($shell === null ? ['glue' => 'Glue-up'] : ['glue' => 'Shell'])
-    + ['risers' => 'Risers', 'edges' => 'Edges', 'board' => 'Frame, weight'])
+    + ['risers' => 'Risers', 'edges' => 'Edges', 'board' => 'Frame, weight', 'hidden' => 'Hidden'])
 <x-page :title="$section->name . ', cuts'" :layout="$layout" :section="$section" current="cuts">
     <div class="frame">
         <x-rail :layout="$layout" :boards="$rail" route="cuts.show" />

@@ -100,7 +100,7 @@
                                 id="f-file"
                                 type="file"
                                 name="file"
-                                accept=".json,application/json"
+                                accept=".json,.zip,application/json,application/zip"
                                 @error('file') aria-invalid="true" aria-describedby="f-file-fault" @enderror
                             >
                             @error('file')

@@ -166,7 +166,14 @@ final class RecordsTest extends TestCase
     private function entry(JournalKind $kind, string $text, mixed ...$more): JournalEntry
     {
         return new JournalEntry(
-            ...$more + ['uid' => Build::uid(1), 'at' => 0, 'kind' => $kind, 'section' => Build::uid(2), 'laid' => null, 'sentence' => $text],
+            ...$more + [
+                'uid' => Build::uid(1),
+                'at' => 0,
+                'kind' => $kind,
+                'section' => Build::uid(2),
+                'laid' => null,
+                'sentence' => $text,
+            ],
         );
     }
 

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Journal;
+
+use App\Models\Layout;
+use IdleRidge\Core\Journal\Photo;
+use Illuminate\Support\Facades\DB;
+
+/** Pictures that are pinned as references beside a page. */
+final readonly class PinnedPhotos
+{
+    private const MAX = 4;
+
+    /** @return list<Photo> of a section, newest first */
+    public function beside(Layout $layout, string $section, string $page): array
+    {
+        $rows = $layout
+            ->photos()
+            ->where(DB::raw("json_extract(data, '$.pin')"), $page)
+            ->where(DB::raw("json_extract(data, '$.section')"), $section)
+            ->get()
+            ->reverse()
+            ->take(self::MAX);
+
+        return array_values(array_map(ShowPhoto::read(...), $rows->all()));
+    }
+}
