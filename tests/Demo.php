@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests;
 
 use App\Actions\Files\LayoutFiles;
+use App\Computed\Journal\Pictures;
 use App\Models\Layout;
+use Database\Seeders\DrawnPictures;
 use Database\Seeders\SkarnvikBranch;
 use IdleRidge\Core\Project\Project;
 use Psr\Clock\ClockInterface;
@@ -20,6 +22,11 @@ final class Demo
     {
         $minute = intdiv(app(ClockInterface::class)->now()->getTimestamp(), 60);
 
-        return app(LayoutFiles::class)->store(self::$made[$minute] ??= app(SkarnvikBranch::class)->project());
+        $layout = app(LayoutFiles::class)->store(self::$made[$minute] ??= app(SkarnvikBranch::class)->project());
+        foreach (DrawnPictures::all() as $hash => $sizes) {
+            app(Pictures::class)->keep($layout, $hash, $sizes);
+        }
+
+        return $layout;
     }
 }

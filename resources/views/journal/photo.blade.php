@@ -51,8 +51,7 @@
                                 @endforeach
                             </svg>
                         </div>
-                        <fieldset class="touch-what">
-                            <legend class="visually-hidden">What is touched</legend>
+                        <fieldset class="touch-what" aria-label="What is touched">
                             <span>Touch the picture:</span>
                             <label class="check"><input type="radio" name="what" value="patch" checked> the colour looked for</label>
                             <label class="check"><input type="radio" name="what" value="white"> a white card in it</label>
@@ -89,7 +88,7 @@
                         </p>
                     @else
                         <div class="mixes">
-                            <div class="mix-row target">
+                            <div class="near-mix target">
                                 <svg viewBox="0 0 34 22" aria-hidden="true">
                                     <rect width="34" height="22" fill="{{ $colour['hex'] }}" />
                                 </svg>
@@ -99,7 +98,7 @@
                                 </div>
                             </div>
                             @foreach ($colour['mixes'] as $mix)
-                                <div class="mix-row">
+                                <div class="near-mix">
                                     <svg viewBox="0 0 34 22" aria-hidden="true">
                                         <rect width="17" height="22" fill="{{ $colour['hex'] }}" />
                                         <rect x="17" width="17" height="22" fill="{{ $mix['hex'] }}" />
@@ -125,7 +124,7 @@
                                 </div>
                             @endforeach
                             @foreach ($colour['palette'] as $own)
-                                <div class="mix-row own">
+                                <div class="near-mix own">
                                     <svg viewBox="0 0 34 22" aria-hidden="true">
                                         <rect width="17" height="22" fill="{{ $colour['hex'] }}" />
                                         <rect x="17" width="17" height="22" fill="{{ $own['hex'] }}" />
