@@ -82,7 +82,7 @@ final class SkarnvikJournal
             $this->about($soil, 'Soil shaken on twice is better than once thick: no crust, no bare spot.', Verdict::Again),
             $this->about($paint, 'A first coat thinned by a third runs into every pore. Took longer than the plan had.', Verdict::Again),
             $this->about($rock, 'Carved an hour after pouring, while it is like cheese. Next day is too late.', Verdict::Again),
-            $this->about($of('Gloss medium on Tarn'), 'Brush marks in the first coat. Lay it off in one direction only.', Verdict::NotAgain),
+            $this->about($of('Gloss medium on Tarn'), 'Brush marks in the first coat. Lay it off one way only.', Verdict::NotAgain),
             $this->about($notes[3], 'It was the cold: at 15 °C the same glue spreads well.', null),
         ];
         $photos = [
