@@ -1,3 +1,4 @@
+@use('IdleRidge\Core\Measure\Length')
 @if ($things === [])
     <p class="blank-words">
         Nothing is noted under this land. Note wires, screws, dowels, motors and pipes where they lie: templates show them at their height,
