@@ -42,6 +42,8 @@ final class EditInBrowser
                 'Pots' => "/layouts/{$layout}/pots",
                 'Shelf' => "/layouts/{$layout}/shelf",
                 'Drying line' => "/layouts/{$layout}/drying",
+                'Rounds' => "/layouts/{$layout}/rounds",
+                'Journal' => "/layouts/{$layout}/journal",
             ] as $name => $path
         ) {
             $times = [];
@@ -51,6 +53,9 @@ final class EditInBrowser
                 $times[] = (hrtime(true) - $start) / 1e6;
             }
             $rows[] = self::row("Page {$name}, whole answer", array_slice($times, 3), '60 ms median');
+        }
+        foreach (JournalBench::measure($bench, $database, $layout) as [$name, $times, $limit]) {
+            $rows[] = self::row($name, $times, $limit);
         }
         // One board alone, as most layouts begin, and the demo's four that hang together and share one ground.
         $stages = [

@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use App\Actions\Air\SaveReadings;
+use App\Actions\Journal\SaveCheck;
 use App\Actions\Plan\SaveBenchTimes;
+use App\Computed\Plan\ComputedPlan;
 use App\Devices\SimulatedRoom;
 use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Run;
 use App\Models\Section;
 use IdleRidge\Core\Cure\AirLog;
+use IdleRidge\Core\Rounds\RoundsDue;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class LooksTest extends BrowserCase
@@ -70,6 +73,7 @@ final class LooksTest extends BrowserCase
             "/layouts/{$layout->uid}/tonight",
             "/layouts/{$layout->uid}/drying",
             "/layouts/{$layout->uid}/journal",
+            ...$this->remembered($layout),
             "/layouts/{$layout->uid}/pots",
             "/layouts/{$layout->uid}/shelf",
             "/layouts/{$layout->uid}/shelf/shopping",
@@ -98,6 +102,9 @@ final class LooksTest extends BrowserCase
                 "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=risers",
                 "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=edges",
                 "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=board",
+                "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=hidden",
+                "/layouts/{$layout->uid}/journal/sections/{$other->uid}",
+                "/layouts/{$layout->uid}/rounds/sections/{$other->uid}",
                 "/layouts/{$layout->uid}/sections/{$other->uid}/coats",
                 "/layouts/{$layout->uid}/sections/{$other->uid}/coats?edit=new",
                 "/layouts/{$layout->uid}/sections/{$other->uid}/coats/schools?question=water",
@@ -108,6 +115,29 @@ final class LooksTest extends BrowserCase
             $this->assertSame([], $this->js(Looks::OVERLAPS), "{$theme} {$page}: words over each other");
             $this->assertSame([], $this->js(Looks::CLIPPED), "{$theme} {$page}: words cut off");
         }
+    }
+
+    /** @return list<string> addresses of the journal's and the rounds' screens, with something not right */
+    private function remembered(Layout $layout): array
+    {
+        $work = app(ComputedPlan::class)->plan($layout)->work;
+        app(SaveCheck::class)->answer($layout, RoundsDue::of($work)->due[0]->key, 'not right', 'The clip of the lead is broken off', 20.0);
+        $at = "/layouts/{$layout->uid}";
+        $entry = $layout->journalEntries()->where('data', 'like', '%Sifted soil on Meadow%')->value('uid');
+        $zones = array_column($work->project->works->zones, 'uid', 'name');
+        [$one, $other] = $layout->photos()->pluck('uid')->all();
+
+        return [
+            "{$at}/journal?entry={$entry}",
+            "{$at}/journal?words=nothing+of+that&zone=x",
+            "{$at}/journal/match?from={$zones['Meadow']}&to={$zones['Birch bank']}",
+            "{$at}/photos/{$one}",
+            "{$at}/photos/{$one}?with={$other}",
+            "{$at}/trials?trial={$layout->trials()->value('uid')}",
+            "{$at}/rounds",
+            "{$at}/find?for=soil",
+            "{$at}/library?recipe=earth-paint",
+        ];
     }
 
     /** @return list<string> addresses of the screens about the plan and the air, with a visit and readings there */
@@ -168,6 +198,7 @@ final class LooksTest extends BrowserCase
                 "/layouts/{$layout->uid}/tonight",
                 "/layouts/{$layout->uid}/drying",
                 "/layouts/{$layout->uid}/journal",
+                ...$this->remembered($layout),
                 "/layouts/{$layout->uid}/pots",
                 "/layouts/{$layout->uid}/pots?recipe=two-part-resin&by=volume&value=400&cup=500",
                 "/layouts/{$layout->uid}/pots/cards",

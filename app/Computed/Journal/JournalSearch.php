@@ -21,7 +21,13 @@ final class JournalSearch
     /** Columns of the index that a field of the search looks in. */
     private const COLUMNS = ['zone' => 'zone', 'coat' => 'coat', 'material' => 'materials', 'lot' => 'lots'];
 
-    private const ROOT = "coalesce(json_extract(e.data, '$.about'), e.uid)";
+    /** A page is read from its newest entry on, whatever else there is an index for. */
+    private const NEWEST_FIRST = 'journal_entries as e indexed by journal_when';
+
+    /** What entries that add to another are about. */
+    private const ADDITIONS =
+        "select json_extract(a.data, '$.about') from journal_entries a indexed by journal_about "
+            ."where a.layout_id = ? and json_extract(a.data, '$.about') is not null";
 
     /**
      * @param  array<string, string>  $by words, zone, coat, material, lot, section (uid), from, to (days), picture, verdict
@@ -30,13 +36,10 @@ final class JournalSearch
      */
     public function page(Layout $layout, array $by, string $before, int $most): array
     {
-        $query = DB::table('journal_entries as e')->where('e.layout_id', $layout->id);
-        if (self::looksForMore($by)) {
-            $query->whereIn('e.uid', $this->roots($layout, $by));
-        } else {
-            $query->whereRaw("json_extract(e.data, '$.about') is null");
-            $this->plain($query, $by);
-        }
+        $query = DB::table(DB::raw(self::NEWEST_FIRST))
+            ->where('e.layout_id', $layout->id)
+            ->whereRaw("json_extract(e.data, '$.about') is null");
+        $this->narrow($query, $layout, array_filter($by, fn (string $v): bool => $v !== ''));
         if (preg_match('/^(\d{4}-\d\d-\d\dT\d\d:\d\dZ)\|(\d+)$/', $before, $at) === 1) {
             $query->whereRaw("(json_extract(e.data, '$.at'), e.id) < (?, ?)", [$at[1], (int) $at[2]]);
         }
@@ -91,7 +94,7 @@ final class JournalSearch
     {
         $out = [];
         $uids = array_map(fn (JournalEntry $e): string => $e->uid, $entries);
-        $found = DB::table('journal_entries as e')
+        $found = DB::table(DB::raw('journal_entries as e indexed by journal_about'))
             ->where('e.layout_id', $layout->id)
             ->whereIn(DB::raw("json_extract(e.data, '$.about')"), $uids);
         foreach (self::entries($found) as $entry) {
@@ -152,36 +155,30 @@ final class JournalSearch
         return DB::table('journal_entries')->where('layout_id', $layout->id)->count();
     }
 
-    /** @param  array<string, string>  $by */
-    private static function looksForMore(array $by): bool
+    /**
+     * What is said in an addition is found as what it adds to.
+     *
+     * @param  array<string, string>  $by
+     */
+    private function narrow(Builder $query, Layout $layout, array $by): void
     {
-        $fields = array_intersect_key($by, ['words' => 1, 'verdict' => 1] + self::COLUMNS);
-
-        return array_filter($fields, fn (string $v): bool => $v !== '') !== [];
-    }
-
-    /** @param  array<string, string>  $by */
-    private function roots(Layout $layout, array $by): Builder
-    {
-        $query = DB::table('journal_entries as e')
-            ->where('e.layout_id', $layout->id)
-            ->selectRaw(self::ROOT);
         $match = self::match($by);
         if ($match !== '') {
-            $query->whereRaw('e.id in (select rowid from journal_words where journal_words match ?)', [$match]);
+            $found = 'select rowid from journal_words where journal_words match ?';
+            $query->whereRaw(
+                "(e.id in ({$found}) or e.uid in (".self::ADDITIONS." and a.id in ({$found})))",
+                [$match, $layout->id, $match],
+            );
         }
-        if (($by['verdict'] ?? '') !== '') {
-            $query->whereRaw("json_extract(e.data, '$.verdict') = ?", [$by['verdict']]);
+        if (isset($by['verdict'])) {
+            $query->whereRaw(
+                'e.uid in ('.self::ADDITIONS." and json_extract(a.data, '$.verdict') = ?)",
+                [$layout->id, $by['verdict']],
+            );
         }
-        $this->plain($query, $by);
-
-        return $query;
-    }
-
-    /** @param  array<string, string>  $by */
-    private function plain(Builder $query, array $by): void
-    {
-        $by = array_filter($by, fn (string $v): bool => $v !== '');
+        if (isset($by['picture'])) {
+            $query->whereRaw("e.uid in (select json_extract(p.data, '$.entry') from photos p where p.layout_id = ?)", [$layout->id]);
+        }
         if (isset($by['section'])) {
             $query->whereRaw("json_extract(e.data, '$.section') = ?", [$by['section']]);
         }
@@ -190,12 +187,6 @@ final class JournalSearch
         }
         if (isset($by['to'])) {
             $query->whereRaw("json_extract(e.data, '$.at') < ?", [$by['to']]);
-        }
-        if (isset($by['picture'])) {
-            $query->whereRaw(
-                self::ROOT." in (select json_extract(p.data, '$.entry') from photos p where p.layout_id = ?)",
-                [$query->wheres[0]['value']],
-            );
         }
     }
 
