@@ -33,6 +33,7 @@ $uid = fn (string $table, string $name): string => (string) $database
 $layout = '/layouts/'.$uid('layouts', 'Skarnvik Branch');
 $land = fn (string $section, string $query = ''): string => "{$layout}/sections/{$uid('sections', $section)}/land{$query}";
 $room = $database->query('select uid from rooms order by id')->fetchColumn();
+$picture = $database->query("select uid from photos where data like '%lamp at the left%'")->fetchColumn();
 $views = [
     'layouts' => ['/', 1280, 800, 'film'],
     'layout-sheet' => ["{$layout}/settings", 1280, 800, 'film'],
@@ -50,19 +51,14 @@ $views = [
     'coats' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats", 1280, 800, 'film'],
     'schools' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats/schools?question=scatter", 1280, 800, 'film'],
     'land-turned' => [$land('Weir Bend', '?st=500'), 1280, 800, 'film', '[data-turn]'],
-    'side-by-side' => [$land('Tarnhead', '/compare?step=30&pick='.$uid('land_features', 'Birch bank')), 1280, 800, 'film'],
+    'rounds' => ["{$layout}/rounds", 1280, 800, 'film'],
+    'picture' => ["{$layout}/photos/{$picture}", 1280, 800, 'film'],
     'journal' => ["{$layout}/journal", 1280, 800, 'film'],
     'pots' => ["{$layout}/pots?recipe=tinted-pulp-plaster&by=area&value=24&cup=500", 1280, 800, 'film'],
     'shelf' => ["{$layout}/shelf", 1280, 800, 'film'],
     'drying-line' => ["{$layout}/drying", 1280, 800, 'film'],
     'cuts' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/cuts?layer=4", 1280, 800, 'film'],
     'cuts-sheets' => ["{$layout}/sections/{$uid('sections', 'Weir Bend')}/cuts?on=sheets", 1280, 800, 'film'],
-    'cuts-shell' => [
-        "/layouts/{$uid('layouts', 'Saltings Tramway')}/sections/{$uid('sections', 'Sluice End')}/cuts?layer=6",
-        1280,
-        800,
-        'film',
-    ],
 ];
 
 $bench = Bench::start();

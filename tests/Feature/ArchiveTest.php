@@ -35,6 +35,10 @@ final class ArchiveTest extends FeatureCase
             $of = fn (Layout $l): array => DB::table($table)->where('layout_id', $l->id)->orderBy('position')->pluck('data')->all();
             $this->assertEquals(array_map(json_decode(...), $of($layout)), array_map(json_decode(...), $of($again)), $table);
         }
+        $out = Drawn::file('zip');
+        $this->artisan('ridge:export', ['layout' => $layout->uid, '--out' => $out])->assertExitCode(0);
+        $this->artisan('ridge:import', ['file' => $out])->assertExitCode(0);
+        $this->assertSame($hashes, $pictures->hashes(Layout::query()->orderByDesc('id')->firstOrFail()));
         $this->get("/layouts/{$layout->uid}/archive")->assertOk()->assertDownload('skarnvik-branch.ridge.zip');
         unlink($file);
     }

@@ -12,6 +12,10 @@ use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Journal\Journal;
+use IdleRidge\Core\Journal\JournalEntry;
+use IdleRidge\Core\Journal\Learned;
+use IdleRidge\Core\Journal\Photo;
 use IdleRidge\Core\Land\Graded;
 use IdleRidge\Core\Land\Grading;
 use IdleRidge\Core\Land\LandClasses;
@@ -19,10 +23,13 @@ use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\DryingState;
 use IdleRidge\Core\Plan\Move;
+use IdleRidge\Core\Project\HiddenThing;
 use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\SightStudy;
+use IdleRidge\Core\Rounds\RoundsDue;
+use IdleRidge\Core\Rounds\StallMap;
 use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Track\Arc;
@@ -43,7 +50,7 @@ final class DemoTest extends FeatureCase
 {
     public function test_every_feature_stands_in_the_section_that_the_table_names(): void
     {
-        $project = app(ProjectLoader::class)->of($this->demo());
+        $project = app(ProjectLoader::class)->complete($this->demo());
         $work = (new PlanReport())->work($project, intdiv(app(ClockInterface::class)->now()->getTimestamp(), 60));
         preg_match_all(
             '/^\| (?!to be seen)([^|]+) \| ([^|]+) \| [^|]+ \|$/m',
@@ -147,6 +154,7 @@ final class DemoTest extends FeatureCase
             'bank' => $graded(Grading::FILL),
             'bridge' => $built('bridge'),
             'coat still wet' => fn (LandStudy $s, BenchWork $w): bool => in_array(DryingState::Wet, $states($s, $w), true),
+            ...$this->remembered(),
             'nights too cold for a film' => fn (LandStudy $s): bool => $s->project->works->room($s->section)->night->temperature < 8.0,
             'curve, then straight' => fn (LandStudy $s): bool => array_filter(
                 $runs($s),
@@ -216,6 +224,39 @@ final class DemoTest extends FeatureCase
                 LandClasses::slopes($s->terrain->grid(), $s->section->width, $s->section->depth),
             ) === 5 && LandClasses::damp($s->terrain->grid(), $s->section->width, $s->section->depth)[0]->area > 0.0,
             'two vehicles' => fn (LandStudy $s): bool => count($s->project->layout->clearance->vehicles) === 2,
+        ];
+    }
+
+    /** @return array<string, callable(LandStudy, BenchWork): bool> */
+    private function remembered(): array
+    {
+        $journal = fn (LandStudy $s): Journal => $s->project->works->journal;
+        $here = fn (LandStudy $s, array $all): array => array_values(array_filter($all, fn ($one): bool => $one->section === $s->section->uid));
+
+        return [
+            'three months of journal, notes, verdicts' => function (LandStudy $s) use ($journal, $here): bool {
+                $entries = $here($s, $journal($s)->entries);
+                $at = array_map(fn (JournalEntry $e): int => $e->at, $entries);
+                $judged = array_filter($entries, fn (JournalEntry $e): bool => $e->verdict !== null);
+
+                return max($at) - min($at) > 85 * 1440 && count($judged) > 2;
+            },
+            'pictures, a colour under a lamp balanced by a card' => fn (LandStudy $s): bool => array_filter(
+                $here($s, $journal($s)->photos),
+                fn (Photo $p): bool => $p->white !== null,
+            ) !== [],
+            'two zones of one build-up, their pictures apart' => fn (LandStudy $s): bool => count(
+                array_unique(array_map(fn (Photo $p): ?string => $p->zone, $here($s, $journal($s)->photos))),
+            ) > 2,
+            'figures that came out otherwise than the recipe' => fn (LandStudy $s): bool => Learned::of(
+                $journal($s)->entries,
+                $s->project->works->laid,
+                $s->project->works->store,
+            )->work('earth-paint')->low() > 1.0,
+            'a trial on scrap' => fn (LandStudy $s): bool => $journal($s)->trials !== [],
+            'checks due, a place where it stalls' => fn (LandStudy $s, BenchWork $w): bool => RoundsDue::of($w)->due !== [] &&
+                count(StallMap::repeats($journal($s)->stalls)) === 1,
+            'hidden wire and screw' => fn (LandStudy $s): bool => count(HiddenThing::on($s->project, $s->section)) === 2,
         ];
     }
 }

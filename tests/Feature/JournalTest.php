@@ -55,7 +55,8 @@ final class JournalTest extends FeatureCase
         $entry = array_values(array_filter($this->entries($layout), fn (JournalEntry $e): bool => $e->kind === JournalKind::Done))[0];
         $page = "/layouts/{$layout->uid}/journal";
         $count = $layout->journalEntries()->count();
-        $this->post($page, ['about' => $entry->uid, 'note' => "Wet for\nlonger than <b>said</b>.", 'verdict' => 'would not'])->assertRedirect();
+        $said = ['note' => "Wet for\nlonger than <b>said</b>.", 'verdict' => 'would not'];
+        $this->post($page, ['about' => $entry->uid] + $said)->assertRedirect();
         $note = $this->entries($layout)[0];
         $this->assertSame([$entry->uid, 'would not', $entry->section], [$note->about, $note->verdict?->value, $note->section]);
         $this->get("{$page}?entry={$note->uid}")->assertSee('longer than &lt;b&gt;said', false)->assertSee($entry->sentence);
@@ -292,7 +293,10 @@ final class JournalTest extends FeatureCase
     {
         $layout = $this->evening(self::NOW);
         $page = "/layouts/{$layout->uid}/library";
-        $this->get("{$page}?recipe=earth-paint")->assertSee('As it came out with you')->assertSee('Take it over')->assertSee('the recipe has 0.8');
+        $this->get("{$page}?recipe=earth-paint")
+            ->assertSee('As it came out with you')
+            ->assertSee('Take it over')
+            ->assertSee('the recipe has 0.8');
         $before = $this->minutesOf($layout, 'earth-paint');
         $this->post("{$page}/earth-paint/yours", ['what' => 'work'])->assertSessionHasNoErrors();
         $own = array_values(array_filter($this->works($layout)->recipes, fn ($o): bool => $o->recipe->id === 'earth-paint'))[0];

@@ -39,7 +39,10 @@ final class RoundsTest extends FeatureCase
             }
         }
         $this->assertSame([], BenchPlanChecker::faults($plan));
-        $this->get("/layouts/{$layout->uid}/tonight")->assertSee('Put right first')->assertSee('The clip is broken')->assertSee('Right now');
+        $this->get("/layouts/{$layout->uid}/tonight")
+            ->assertSee('Put right first')
+            ->assertSee('The clip is broken')
+            ->assertSee('Right now');
         $this->from('/')
             ->post("/layouts/{$layout->uid}/moves", ['move' => $held[0]])
             ->assertSessionHasErrors('move');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Actions\Files\LayoutArchive;
 use App\Actions\Files\LayoutFiles;
 use App\Models\Layout;
 
@@ -17,8 +18,18 @@ final class ExportCommand extends RidgeCommand
     protected function answer(): ?array
     {
         $layout = $this->layout();
-        $json = app(LayoutFiles::class)->export($layout);
         $out = $this->word('out');
+        if (str_ends_with($out, '.zip')) {
+            $made = app(LayoutArchive::class)->export($layout);
+            try {
+                $this->put($out, (string) file_get_contents($made));
+            } finally {
+                unlink($made);
+            }
+
+            return ['layout' => $layout->uid, 'name' => $layout->name, 'file' => $out];
+        }
+        $json = app(LayoutFiles::class)->export($layout);
         if ($out === '') {
             $this->output->write($json);
 
