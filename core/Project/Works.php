@@ -86,7 +86,7 @@ final readonly class Works
     {
         return $this->with(
             ['journal' => $this->journal->planned(), 'store' => $this->store->planned($now)] +
-                ['recipes' => [], 'colours' => [], 'prices' => []],
+                ['recipes' => [], 'colours' => [], 'prices' => [], 'hidden' => []],
         );
     }
 

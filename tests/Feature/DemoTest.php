@@ -231,7 +231,9 @@ final class DemoTest extends FeatureCase
     private function remembered(): array
     {
         $journal = fn (LandStudy $s): Journal => $s->project->works->journal;
-        $here = fn (LandStudy $s, array $all): array => array_values(array_filter($all, fn ($one): bool => $one->section === $s->section->uid));
+        $here = fn (LandStudy $s, array $all): array => array_values(
+            array_filter($all, fn ($one): bool => $one->section === $s->section->uid),
+        );
 
         return [
             'three months of journal, notes, verdicts' => function (LandStudy $s) use ($journal, $here): bool {

@@ -9,6 +9,7 @@ use App\Models\Layout;
 use App\Models\Photo as PhotoRow;
 use IdleRidge\Core\Interchange\JournalFile;
 use IdleRidge\Core\Interchange\Record;
+use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Journal\JournalEntry;
 use IdleRidge\Core\Journal\JournalKind;
 use IdleRidge\Core\Journal\Photo;
@@ -23,6 +24,8 @@ final class JournalSearch
 
     /** A page is read from its newest entry on, whatever else there is an index for. */
     private const NEWEST_FIRST = 'journal_entries as e indexed by journal_when';
+
+    private const MAX_REDONE = 8;
 
     /** What entries that add to another are about. */
     private const ADDITIONS =
@@ -105,7 +108,7 @@ final class JournalSearch
     }
 
     /**
-     * What else is told of the work that an entry tells of: stripped, undone, found dry.
+     * What else is told of the work that an entry tells of: stripped, laid again, undone, found dry.
      *
      * @return list<JournalEntry>
      */
@@ -118,8 +121,23 @@ final class JournalSearch
             ->where('e.layout_id', $layout->id)
             ->where('e.uid', '<>', $entry->uid)
             ->whereRaw("json_extract(e.data, '$.laid') = ?", [$entry->laid]);
+        $alike = self::entries($found);
+        $off = array_values(array_filter($alike, fn (JournalEntry $e): bool => $e->kind === JournalKind::Stripped))[0] ?? null;
 
-        return self::entries($found);
+        return $off === null || $entry->work === null ? $alike : [...$alike, ...$this->redone($layout, $entry->work->coat, $off)];
+    }
+
+    /** @return list<JournalEntry> what it cost to lay again what was taken off */
+    private function redone(Layout $layout, string $coat, JournalEntry $off): array
+    {
+        return self::entries(
+            DB::table('journal_entries as e')
+                ->where('e.layout_id', $layout->id)
+                ->whereRaw("json_extract(e.data, '$.kind') = ?", [JournalKind::Done->value])
+                ->whereRaw("json_extract(e.data, '$.work.coat') = ?", [$coat])
+                ->whereRaw("json_extract(e.data, '$.at') >= ?", [WorksFile::iso($off->at)])
+                ->limit(self::MAX_REDONE),
+        );
     }
 
     public function entry(Layout $layout, string $uid): ?JournalEntry

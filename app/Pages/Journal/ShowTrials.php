@@ -57,7 +57,7 @@ final readonly class ShowTrials
         $used = $trial->usedOfSaid();
         $against = fn (?float $seen, ?float $said): string => $seen === null || $said === null || $said <= 0.0
             ? ''
-            : sprintf('%+d %%', (int) round(100.0 * ($seen / $said - 1.0)));
+            : self::more($seen / $said);
 
         return [
             'uid' => $trial->uid,
@@ -69,7 +69,7 @@ final readonly class ShowTrials
                 fn (array $a): string => implode(' ', MaterialAmount::shown($a['used'], $a['unit']))." {$a['material']}",
                 $trial->amounts,
             ),
-            'used' => $used === null ? '' : sprintf('%+d %%', (int) round(100.0 * ($used - 1.0))),
+            'used' => $used === null ? '' : self::more($used),
             'minutes' => $trial->minutes === null ? '' : ClockWords::span($trial->minutes),
             'said' => ClockWords::span($trial->said),
             'slower' => $against($trial->minutes, $trial->said),
@@ -79,6 +79,12 @@ final readonly class ShowTrials
             'verdict' => $trial->verdict?->value,
             'note' => $trial->note,
         ];
+    }
+
+    /** “+18 %”, “−30 %” */
+    private static function more(float $share): string
+    {
+        return str_replace('-', '−', sprintf('%+d %%', (int) round(100.0 * ($share - 1.0))));
     }
 
     public static function read(TrialRow $row): Trial

@@ -6,7 +6,7 @@
     </p>
 @else
     {!! $hidden->toHtml() !!}
-    @include('cuts.findings')
+    @include('cuts.findings', ['findings' => array_filter($findings, fn ($one) => $one->id === 'cut-near-hidden')])
     <ul class="due-list hidden-list">
         @foreach ($things as $thing)
             <li>
