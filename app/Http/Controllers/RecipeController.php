@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Coats\SaveLearned;
 use App\Actions\Coats\SaveRecipe;
-use App\Actions\Journal\SaveLearned;
 use App\Http\Requests\Fields;
 use App\Models\Layout;
 use App\Pages\Coats\ShowLibrary;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Journal\SaveTrial;
+use App\Actions\Coats\SaveTrial;
 use App\Http\Requests\Fields;
 use App\Models\Layout;
 use App\Models\Trial;

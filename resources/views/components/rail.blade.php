@@ -11,7 +11,7 @@
         <div class="pinned">
             @foreach ($pinned as $photo)
                 <a href="{{ route('photos.show', [$layout, $photo->uid]) }}">
-                    <x-shot :layout="$layout" :photo="$photo" />{{ $photo->caption }}
+                    <x-shot :layout="$layout" :photo="$photo" told />{{ $photo->caption }}
                 </a>
             @endforeach
         </div>

@@ -41,7 +41,7 @@
                                 <div class="shots">
                                     @foreach ($entry['photos'] as $photo)
                                         <figure>
-                                            <x-shot :layout="$layout" :photo="$photo" size="middle" :lazy="false" />
+                                            <x-shot :layout="$layout" :photo="$photo" size="middle" :lazy="false" told />
                                             <figcaption>{{ $photo->caption }}</figcaption>
                                         </figure>
                                     @endforeach

@@ -55,7 +55,7 @@
         <div class="shots">
             @foreach ($open['photos'] as $photo)
                 <a href="{{ route('photos.show', [$layout, $photo->uid]) }}"
-                    ><x-shot :layout="$layout" :photo="$photo" />{{ $photo->caption }}</a
+                    ><x-shot :layout="$layout" :photo="$photo" told />{{ $photo->caption }}</a
                 >
             @endforeach
         </div>

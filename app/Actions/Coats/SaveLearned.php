@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Journal;
+namespace App\Actions\Coats;
 
-use App\Actions\Coats\SaveRecipe;
 use App\Computed\Journal\LearnedWork;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;

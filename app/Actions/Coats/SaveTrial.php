@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Journal;
+namespace App\Actions\Coats;
 
-use App\Actions\Coats\SaveRecipe;
 use App\Actions\FormInput;
+use App\Actions\Journal\SaveJournal;
 use App\Actions\Ledger\ChangeSet;
 use App\Actions\Ledger\Ledger;
 use App\Actions\Ledger\NewRows;
