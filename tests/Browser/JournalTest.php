@@ -23,10 +23,10 @@ final class JournalTest extends BrowserCase
         $this->visit("/layouts/{$layout->uid}/journal?words=Earth+paint+on+Birch");
         $this->touch($this->find('.entry .what'));
         $this->until('document.querySelector("#entry")', 'the entry');
-        $this->find('[name="picture"]')->sendKeys(Drawn::jpeg(1600, 1200, '#6e583e'));
+        $this->find('#f-picture')->sendKeys(Drawn::jpeg(1600, 1200, '#6e583e'));
         $this->type('.taking [name="caption"]', 'Bank in lamplight');
         $this->touch($this->button('Put it in the journal'));
-        $this->until('document.querySelector(".photo-page .touch img").complete', 'the picture');
+        $this->until('document.querySelector(".photo-page .touch img")?.complete', 'the picture');
         // Its colour: the ground, then the card.
         $this->js('document.querySelector(".touch").dispatchEvent(new MouseEvent("click", {bubbles: true, clientX: 500, clientY: 520}))');
         $this->until('document.querySelector(".mixes")', 'what mixes to it');

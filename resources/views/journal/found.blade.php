@@ -13,7 +13,7 @@
             </form>
             <div id="found">
                 @foreach ($groups as $kind => $rows)
-                    <h3>{{ $kind }}</h3>
+                    <h2>{{ $kind }}</h2>
                     <ul class="due-list">
                         @foreach ($rows as $row)
                             <li><a href="{{ $row['to'] }}">{{ $row['name'] }}</a><span>{{ $row['more'] }}</span></li>

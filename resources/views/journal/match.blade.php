@@ -39,7 +39,7 @@
                                 <th scope="col">Coat, from below</th>
                                 <th scope="col">Colour</th>
                                 <th scope="col">Drawn from</th>
-                                <th scope="col">{{ $target === null ? '' : "On {$target->name}" }}</th>
+                                <th scope="col">{{ $target === null ? 'There' : "On {$target->name}" }}</th>
                             </tr>
                         </thead>
                         <tbody>

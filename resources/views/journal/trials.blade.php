@@ -28,7 +28,7 @@
                                     <th scope="col">Used</th>
                                     <th scope="col">Work</th>
                                     <th scope="col">Dry to the touch</th>
-                                    <th scope="col"></th>
+                                    <th scope="col">Judged</th>
                                 </tr>
                             </thead>
                             <tbody>
