@@ -36,13 +36,15 @@ final class JournalBench
         });
         $times = [];
         for ($k = 0; $k < 5; $k++) {
-            memory_reset_peak_usage();
             $start = hrtime(true);
             (new PictureIntake())->take($picture);
             $times[] = (hrtime(true) - $start) / 1e6;
         }
-        $mb = round(memory_get_peak_usage() / 1048576);
-        $out[] = ["A picture of 12 megapixels taken in three sizes, {$mb} MB", $times, '2000 ms, 256 MB'];
+        // Pictures lie outside what PHP counts: the most that the process ever had is told by the system.
+        preg_match('/VmHWM:\s+(\d+) kB/', (string) file_get_contents('/proc/self/status'), $most);
+        $mb = round((int) ($most[1] ?? 0) / 1024);
+        $name = "A picture of 12 megapixels taken in three sizes; the whole process at most {$mb} MB";
+        $out[] = [$name, $times, '2000 ms, 256 MB'];
 
         return $out;
     }

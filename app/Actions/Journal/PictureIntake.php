@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Journal;
 
+use GdImage;
 use IdleRidge\Core\Journal\Photo;
 use IdleRidge\Core\Measure\InvalidValue;
 use Intervention\Image\ImageManager;
 use Intervention\Image\Interfaces\ImageInterface;
+use RuntimeException;
 use Throwable;
 
 /**
@@ -34,11 +36,11 @@ final class PictureIntake
     {
         self::unlessFits($file);
         try {
-            $whole = ImageManager::gd(autoOrientation: false)->read($file);
-            $image = $whole->scaleDown(Photo::SIZES['large'], Photo::SIZES['large'])->orient()->blendTransparency('ffffff');
+            $image = self::smaller(ImageManager::gd(autoOrientation: false)->read($file), Photo::SIZES['large'])->orient();
+            $image = $image->blendTransparency('ffffff');
             $sizes = [];
             foreach (array_reverse(Photo::SIZES) as $size => $edge) {
-                $sizes[$size] = self::jpeg($image->scaleDown($edge, $edge));
+                $sizes[$size] = self::smaller($image, $edge)->toJpeg(self::QUALITY)->toString();
                 $shape ??= [$image->width(), $image->height()];
             }
         } catch (Throwable) {
@@ -65,8 +67,21 @@ final class PictureIntake
         }
     }
 
-    private static function jpeg(ImageInterface $image): string
+    /**
+     * Made smaller by no more than a half at a time, between whose points nothing is lost: as good as the mean of all points, in a
+     * quarter of its time.
+     */
+    private static function smaller(ImageInterface $image, int $edge): ImageInterface
     {
-        return $image->toJpeg(self::QUALITY)->toString();
+        while (($long = max($image->width(), $image->height())) > $edge) {
+            $to = max($edge, intdiv($long + 1, 2));
+            $share = $to / $long;
+            $size = [max(1, (int) round($share * $image->width())), max(1, (int) round($share * $image->height()))];
+            $native = $image->core()->native();
+            $scaled = $native instanceof GdImage ? imagescale($native, $size[0], $size[1], IMG_BILINEAR_FIXED) : false;
+            $image->core()->setNative($scaled === false ? throw new RuntimeException('cannot be made smaller') : $scaled);
+        }
+
+        return $image;
     }
 }

@@ -188,7 +188,8 @@ final class RoundsDueTest extends TestCase
         $spots = $land ? [Build::spot(3, 300.0, 300.0, 60.0), Build::spot(4, 900.0, 300.0, 20.0)] : [];
         $base = Build::project($runs, $spots, $show === null ? ['zone' => 'UTC'] : ['zone' => 'UTC', 'showOn' => $show]);
         $project = Project::of($base->layout, $base->sections, $runs, $spots, works: $works);
-        $survey = SectionSurvey::of(Build::planeSurvey([$zone]), new Placement(0.0, 0.0, 0.0), $works->zonesOf(Build::uid(901)), $coats, $laid);
+        $flat = Build::planeSurvey([$zone]);
+        $survey = SectionSurvey::of($flat, new Placement(0.0, 0.0, 0.0), $works->zonesOf(Build::uid(901)), $coats, $laid);
 
         return RoundsDue::of(new BenchWork($project, [Build::uid(901) => $survey], Build::minute(self::NOW)))->due;
     }
