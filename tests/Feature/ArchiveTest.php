@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Files\LayoutArchive;
+use App\Actions\Files\LayoutFiles;
 use App\Computed\Journal\Pictures;
 use App\Models\Layout;
 use Illuminate\Http\UploadedFile;
@@ -41,6 +42,25 @@ final class ArchiveTest extends FeatureCase
         $this->assertSame($hashes, $pictures->hashes(Layout::query()->orderByDesc('id')->firstOrFail()));
         $this->get("/layouts/{$layout->uid}/archive")->assertOk()->assertDownload('skarnvik-branch.ridge.zip');
         unlink($file);
+    }
+
+    public function test_what_was_put_away_stays_here_and_what_came_without_pictures_says_so(): void
+    {
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $photo = $layout->photos()->firstOrFail();
+        $this->delete("/layouts/{$layout->uid}/photos/{$photo->uid}")->assertRedirect();
+        $file = app(LayoutArchive::class)->export($layout);
+        $this->import($file)->assertSessionHasNoErrors();
+        $again = Layout::query()->orderByDesc('id')->firstOrFail();
+        $this->assertCount(count(app(Pictures::class)->hashes($layout)) - 1, app(Pictures::class)->hashes($again));
+        unlink($file);
+        // The file alone tells of its pictures, and no page shows a broken one.
+        $json = app(LayoutFiles::class)->export($layout);
+        $bare = app(LayoutFiles::class)->import($json);
+        $this->assertSame($layout->photos()->count(), $bare->photos()->count());
+        $this->get("/layouts/{$bare->uid}/journal")->assertOk()->assertDontSee('-small.jpg');
+        $one = $bare->photos()->firstOrFail()->uid;
+        $this->get("/layouts/{$bare->uid}/photos/{$one}")->assertOk()->assertSee('came with a file without pictures');
     }
 
     public function test_what_does_not_belong_into_it_is_refused_and_nothing_is_taken(): void

@@ -6,6 +6,7 @@ namespace App\Actions\Files;
 
 use App\Actions\Journal\PictureIntake;
 use App\Computed\Journal\Pictures;
+use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Interchange\RidgeReader;
@@ -38,6 +39,7 @@ final readonly class LayoutArchive
         private Pictures $pictures,
         private PictureIntake $intake,
         private Library $library,
+        private ProjectLoader $load,
     ) {
     }
 
@@ -55,7 +57,9 @@ final readonly class LayoutArchive
             throw new RuntimeException('the archive cannot be begun');
         }
         $zip->addFromString(self::LAYOUT, $this->files->export($layout));
-        foreach ($this->pictures->hashes($layout) as $hash) {
+        // What was put away stays here for undo, and does not go along.
+        $shown = array_map(fn (Photo $p): string => $p->hash, $this->load->complete($layout)->works->journal->photos);
+        foreach (array_intersect($this->pictures->hashes($layout), $shown) as $hash) {
             $zip->addFromString("pictures/{$hash}.jpg", (string) $this->pictures->bytes($layout, $hash, 'large'));
             // They are pressed already.
             $zip->setCompressionName("pictures/{$hash}.jpg", ZipArchive::CM_STORE);

@@ -38,14 +38,14 @@ final readonly class SaveStall
         $project = $this->load->of($layout);
         $typed = new FormInput($input, $project->layout->units);
         $run = array_column(array_map(fn (Run $r): array => [$r->uid, $r], $project->runs), 1, 0)[$typed->text('run')] ?? null;
-        $stall = $typed->made(function () use ($typed, $run): Stall {
+        $stall = $typed->made(function () use ($typed, $run, $project): Stall {
             if ($run === null) {
                 throw new InvalidValue('On which run was it?', 'run');
             }
             $long = $run->alignment->length;
             $station = $typed->length('station');
             if ($station < 0.0 || $station > $long) {
-                throw new InvalidValue("{$run->name} is ".round($long).' mm long.', 'station');
+                throw new InvalidValue("{$run->name} is ".Length::show($long, $project->layout->units).' long.', 'station');
             }
 
             return new Stall(

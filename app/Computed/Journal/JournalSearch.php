@@ -156,6 +156,7 @@ final class JournalSearch
         $out = [];
         $uids = array_map(fn (JournalEntry $e): string => $e->uid, $entries);
         $rows = PhotoRow::query()
+            ->here()
             ->where('layout_id', $layout->id)
             ->whereIn(DB::raw("json_extract(data, '$.entry')"), $uids)
             ->orderBy('position')

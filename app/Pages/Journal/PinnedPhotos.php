@@ -18,6 +18,7 @@ final readonly class PinnedPhotos
     {
         $rows = $layout
             ->photos()
+            ->here()
             ->where(DB::raw("json_extract(data, '$.pin')"), $page)
             ->where(DB::raw("json_extract(data, '$.section')"), $section)
             ->get()

@@ -38,7 +38,7 @@ final readonly class ShowMatch
             }
         }
         [$source, $target] = [$zones[$from] ?? null, $zones[$to] ?? null];
-        $photos = array_values(array_map(ShowPhoto::read(...), $layout->photos()->get()->all()));
+        $photos = array_values(array_map(ShowPhoto::read(...), $layout->photos()->here()->get()->all()));
         [$one, $other] = [self::picture($photos, $source), self::picture($photos, $target)];
 
         return [

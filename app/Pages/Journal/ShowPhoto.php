@@ -66,7 +66,7 @@ final readonly class ShowPhoto
     private function others(Layout $layout, Photo $photo, EntryWords $words): array
     {
         $out = [];
-        $rows = $layout->photos()->where('uid', '<>', $photo->uid)->get()->map(self::read(...))->all();
+        $rows = $layout->photos()->here()->where('uid', '<>', $photo->uid)->get()->map(self::read(...))->all();
         $rank = fn (Photo $one): array => [$one->section === $photo->section, $one->at];
         usort($rows, fn (Photo $a, Photo $b): int => $rank($b) <=> $rank($a));
         foreach (array_slice($rows, 0, self::MAX_OTHERS) as $one) {
