@@ -195,7 +195,67 @@ final class InputTest extends FeatureCase
             $this->assertLessThan(500, $answer->status(), "{$method} {$path} ".json_encode($input, JSON_PARTIAL_OUTPUT_ON_ERROR));
             $this->get("{$root}/drying")->assertOk();
         }
-        foreach (['tonight', 'bench', 'what-if', 'by', "rooms/{$room}", 'library', 'journal', 'settings'] as $page) {
+        $pages = ['tonight', 'bench', 'what-if', 'by', "rooms/{$room}", 'library', 'journal', 'rounds', 'trials', 'find', 'settings'];
+        foreach ($pages as $page) {
+            $this->get("{$root}/{$page}")->assertOk();
+        }
+    }
+
+    public function test_no_nonsense_breaks_the_journal_or_the_rounds(): void
+    {
+        $layout = $this->evening('2026-10-14T17:31Z');
+        $root = "/layouts/{$layout->uid}";
+        $photo = $layout->photos()->firstOrFail()->uid;
+        $trial = $layout->trials()->firstOrFail()->uid;
+        $board = $layout->sections()->firstOrFail()->uid;
+        $run = $layout->runs()->firstOrFail()->uid;
+        $check = "film.{$layout->sections()->where('name', 'Birch Cutting')->firstOrFail()->uid}";
+        $nonsense = [
+            '', 'NaN', '-1', '9e99', "\u{202E}", str_repeat('9', 400), '<b>', ['deep' => ['er' => 'x']],
+            null, '"*', '1/0', '5', $board,
+        ];
+        mt_srand(23);
+        $pick = fn (): mixed => $nonsense[mt_rand(0, count($nonsense) - 1)];
+        for ($k = 0; $k < 78; $k++) {
+            [$method, $path, $input] = match ($k % 13) {
+                0 => [
+                    'GET',
+                    '/journal',
+                    ['words' => $pick(), 'zone' => $pick(), 'from' => $pick(), 'before' => $pick(), 'entry' => $pick()],
+                ],
+                1 => ['POST', '/journal', ['about' => $pick(), 'note' => $pick(), 'verdict' => $pick(), 'section' => $pick()]],
+                2 => ['GET', '/journal/match', ['from' => $pick(), 'to' => $pick()]],
+                3 => ['POST', '/journal/match', ['from' => $pick(), 'to' => $pick()]],
+                4 => ['POST', '/photos', ['picture' => $pick(), 'section' => $pick(), 'entry' => $pick()]],
+                5 => [
+                    'PATCH',
+                    "/photos/{$photo}",
+                    ['x' => $pick(), 'y' => $pick(), 'heading' => $pick(), 'pin' => $pick(), 'zone' => $pick()],
+                ],
+                6 => ['POST', "/photos/{$photo}/touch", ['what' => $pick(), 'x' => $pick(), 'y' => $pick()]],
+                7 => ['GET', "/photos/{$photo}", ['with' => $pick()]],
+                8 => [
+                    'POST',
+                    '/trials',
+                    ['name' => $pick(), 'recipe' => 'earth-paint', 'wide' => $pick(), 'deep' => $pick(), 'mm' => $pick()],
+                ],
+                9 => ['PATCH', "/trials/{$trial}", ['used' => $pick(), 'minutes' => $pick(), 'dry' => $pick(), 'verdict' => $pick()]],
+                10 => ['POST', '/rounds', ['check' => $check, 'answer' => $pick(), 'note' => $pick(), 'minutes' => $pick()]],
+                11 => [
+                    'POST',
+                    '/rounds/stalls',
+                    ['run' => $run, 'station' => $pick(), 'vehicle' => $pick(), 'what' => $pick(), 'pass' => $pick()],
+                ],
+                default => [
+                    'POST',
+                    "/sections/{$board}/cuts/hidden",
+                    ['kind' => 'screw', 'places' => $pick(), 'bottom' => $pick(), 'top' => $pick(), 'wide' => $pick()],
+                ],
+            };
+            $answer = $this->call($method, $root.$path, $input);
+            $this->assertLessThan(500, $answer->status(), "{$method} {$path} ".json_encode($input, JSON_PARTIAL_OUTPUT_ON_ERROR));
+        }
+        foreach (['journal', 'rounds', 'trials', 'tonight', "photos/{$photo}", "journal/sections/{$board}", 'journal.csv'] as $page) {
             $this->get("{$root}/{$page}")->assertOk();
         }
     }
