@@ -48,12 +48,12 @@ final readonly class CheckResult
     }
 
     /**
-     * @param  list<self>  $all
+     * @param  list<self>  $all in the order in which they were said; of one minute the last counts
      * @return array<string, self> key → the newest
      */
     public static function standing(array $all): array
     {
-        usort($all, fn (self $a, self $b): int => [$a->at, $a->uid] <=> [$b->at, $b->uid]);
+        usort($all, fn (self $a, self $b): int => $a->at <=> $b->at);
 
         return array_column(array_map(fn (self $r): array => [$r->key, $r], $all), 1, 0);
     }

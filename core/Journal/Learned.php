@@ -166,7 +166,7 @@ final readonly class Learned
         $out = [];
         foreach ($store->materials() as $lot) {
             $its = array_values(array_filter($store->movements, fn (StockMovement $m): bool => $m->lot === $lot->uid));
-            usort($its, fn (StockMovement $a, StockMovement $b): int => [$a->at, $a->uid] <=> [$b->at, $b->uid]);
+            usort($its, fn (StockMovement $a, StockMovement $b): int => $a->at <=> $b->at);
             $drew = [];
             foreach ($its as $one) {
                 if ($one->cause === MovementCause::Laid) {

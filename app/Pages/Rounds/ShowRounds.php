@@ -137,7 +137,8 @@ final readonly class ShowRounds
             $plan->work->project->works->journal->checks,
             fn (CheckResult $r): bool => $words->isToday($r->at) && $r->answer !== CheckAnswer::Later,
         );
-        usort($today, fn (CheckResult $a, CheckResult $b): int => [$b->at, $b->uid] <=> [$a->at, $a->uid]);
+        $today = array_reverse($today);
+        usort($today, fn (CheckResult $a, CheckResult $b): int => $b->at <=> $a->at);
 
         return array_map(
             fn (CheckResult $r): array => [

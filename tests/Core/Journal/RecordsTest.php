@@ -57,9 +57,13 @@ final class RecordsTest extends TestCase
             $said(2, 20, 'a', CheckAnswer::NotRight),
             $said(3, 10, 'b', CheckAnswer::Right),
             $said(4, 10, 'b', CheckAnswer::NotRight),
+            // Of one minute the last that was said, whatever its uid.
+            $said(6, 30, 'c', CheckAnswer::NotRight),
+            $said(5, 30, 'c', CheckAnswer::Right),
         ];
         $standing = CheckResult::standing($all);
         $this->assertSame([CheckAnswer::Right, CheckAnswer::NotRight], [$standing['a']->answer, $standing['b']->answer]);
+        $this->assertSame(CheckAnswer::Right, $standing['c']->answer);
         // A plan is made of what holds back, and changes with nothing else.
         $planned = (new Journal(checks: $all))->planned();
         $this->assertSame([Build::uid(4)], array_map(fn (CheckResult $r): string => $r->uid, $planned->checks));
