@@ -75,6 +75,21 @@ final readonly class Photo
         $this->caption = trim($caption);
     }
 
+    /**
+     * Its width and height in one of the sizes.
+     *
+     * @return array{int, int} px
+     *
+     * @throws InvalidValue when there is no such size
+     */
+    public function shape(string $size): array
+    {
+        $edge = self::SIZES[$size] ?? throw new InvalidValue("There is no size “{$size}”.", 'size');
+        $share = min(1.0, $edge / max($this->width, $this->height));
+
+        return [(int) round($this->width * $share), (int) round($this->height * $share)];
+    }
+
     /** The same with some of its values changed, by the names of the constructor. */
     public function but(mixed ...$changed): self
     {

@@ -9,6 +9,7 @@ use App\Actions\Journal\SaveJournal;
 use App\Actions\Ledger\ChangeSet;
 use App\Actions\Ledger\Ledger;
 use App\Actions\Ledger\NewRows;
+use App\Computed\Journal\JournalRows;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
@@ -21,7 +22,6 @@ use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Interchange\JournalFile;
 use IdleRidge\Core\Interchange\RecipeFile;
-use IdleRidge\Core\Interchange\Record;
 use IdleRidge\Core\Journal\JournalKind;
 use IdleRidge\Core\Journal\Trial;
 use IdleRidge\Core\Journal\TrialFigures;
@@ -95,7 +95,7 @@ final readonly class SaveTrial
     public function fill(Layout $layout, TrialRow $row, array $input): void
     {
         $typed = new FormInput($input);
-        $trial = self::read($row);
+        $trial = JournalRows::trial($row);
         $number = fn (string $field): ?float => $typed->text($field) === '' ? null : $typed->number($field);
         $changed = $typed->made(
             fn (): Trial => $trial->but(
@@ -132,7 +132,7 @@ final readonly class SaveTrial
      */
     public function promote(Layout $layout, TrialRow $row): string
     {
-        $trial = self::read($row);
+        $trial = JournalRows::trial($row);
         $library = $this->library->with(OwnRecipe::recipes($this->load->works($layout)->recipes));
         $recipe = $library->recipe($trial->recipe);
         $figures = (new TrialFigures($trial, $recipe))->figures(RecipeFile::write($recipe));
@@ -145,12 +145,7 @@ final readonly class SaveTrial
 
     public function putAway(Layout $layout, TrialRow $row): void
     {
-        $name = self::read($row)->name;
+        $name = JournalRows::trial($row)->name;
         $this->ledger->record($layout, "Trial “{$name}” put away", fn (ChangeSet $changes) => $changes->delete($row));
-    }
-
-    private static function read(TrialRow $row): Trial
-    {
-        return JournalFile::trial(new Record($row->values(), '/trials'), $row->uid);
     }
 }

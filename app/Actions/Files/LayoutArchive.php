@@ -86,27 +86,36 @@ final readonly class LayoutArchive
         if ($zip->open($file, ZipArchive::RDONLY) !== true) {
             throw new InvalidValue('The archive is broken.', 'file');
         }
+        $aside = sys_get_temp_dir().'/ridge-'.bin2hex(random_bytes(8));
+        mkdir($aside, 0700);
         try {
             $names = self::names($zip);
             $project = RidgeReader::read(self::read($zip, self::LAYOUT, LayoutFiles::MAX_BYTES), $this->library);
-            $known = array_map(fn (Photo $p): string => $p->hash, $project->works->journal->photos);
+            $known = array_column($project->works->journal->photos, 'hash', 'hash');
             foreach ($names as $name => $hash) {
-                if (! in_array($hash, $known, true)) {
+                if (! isset($known[$hash])) {
                     throw new InvalidValue("“{$name}” is a picture that the layout knows nothing of.", 'file');
                 }
-                $this->smaller($zip, $name, $hash);
+                // Laid aside: pictures are unfolded before the data is held, and not in memory.
+                foreach ($this->smaller($zip, $name, $hash) as $size => $bytes) {
+                    file_put_contents("{$aside}/{$hash}-{$size}", $bytes);
+                }
             }
 
-            return DB::transaction(function () use ($zip, $names, $project): Layout {
+            return DB::transaction(function () use ($aside, $names, $project): Layout {
                 $layout = $this->files->store($project);
-                foreach ($names as $name => $hash) {
-                    $this->pictures->keep($layout, $hash, $this->smaller($zip, $name, $hash));
+                foreach ($names as $hash) {
+                    foreach (array_keys(Photo::SIZES) as $size) {
+                        $this->pictures->keep($layout, $hash, [$size => (string) file_get_contents("{$aside}/{$hash}-{$size}")]);
+                    }
                 }
 
                 return $layout;
             });
         } finally {
             $zip->close();
+            array_map(unlink(...), glob("{$aside}/*") ?: []);
+            rmdir($aside);
         }
     }
 

@@ -39,8 +39,9 @@ final readonly class SaveCheck
     public function answer(Layout $layout, string $key, string $answer, string $note, ?float $minutes): CheckResult
     {
         $said = InvalidValue::unlessOneOf(CheckAnswer::class, $answer, 'answer');
-        $due = RoundsDue::of($this->desk->work($this->load->of($layout), $this->desk->minute()))->all[$key] ?? null;
-        $before = CheckResult::standing($this->load->works($layout)->journal->checks)[$key] ?? null;
+        $project = $this->load->of($layout);
+        $due = RoundsDue::of($this->desk->work($project, $this->desk->minute()))->all[$key] ?? null;
+        $before = CheckResult::standing($project->works->journal->checks)[$key] ?? null;
         if ($due === null && $before === null) {
             throw new InvalidValue('That is no longer asked: what it was about has changed. This is what is due now.', 'check');
         }

@@ -8,13 +8,13 @@ use App\Actions\FormInput;
 use App\Actions\Ledger\ChangeSet;
 use App\Actions\Ledger\Ledger;
 use App\Actions\Ledger\NewRows;
+use App\Computed\Journal\JournalRows;
 use App\Computed\Journal\JournalSearch;
 use App\Computed\Journal\Pictures;
 use App\Computed\Plan\ComputedPlan;
 use App\Models\Layout;
 use App\Models\Photo as PhotoRow;
 use IdleRidge\Core\Interchange\JournalFile;
-use IdleRidge\Core\Interchange\Record;
 use IdleRidge\Core\Journal\JournalKind;
 use IdleRidge\Core\Journal\Photo;
 use IdleRidge\Core\Journal\PhotoPin;
@@ -88,7 +88,7 @@ final readonly class SavePhoto
     /** @param  array<string, mixed>  $input caption, zone, x and y (lengths), heading, pin */
     public function describe(Layout $layout, PhotoRow $row, array $input): void
     {
-        $photo = self::read($row);
+        $photo = JournalRows::photo($row);
         $typed = new FormInput($input, Units::from($layout->units));
         $changed = $typed->made(function () use ($typed, $photo): Photo {
             $place = $photo->place;
@@ -115,7 +115,7 @@ final readonly class SavePhoto
      */
     public function touch(Layout $layout, PhotoRow $row, string $what, float $x, float $y): void
     {
-        $photo = self::read($row);
+        $photo = JournalRows::photo($row);
         $x = InvalidValue::unlessBetween($x, 0.0, 1.0, 'The touched spot', '', 'x');
         $y = InvalidValue::unlessBetween($y, 0.0, 1.0, 'The touched spot', '', 'y');
         $seen = $this->pictures->spot($layout, $photo, $x, $y) ?? throw new InvalidValue('The picture itself is not here.', $what);
@@ -125,7 +125,7 @@ final readonly class SavePhoto
 
     public function clear(Layout $layout, PhotoRow $row): void
     {
-        $this->keep($layout, $row, 'The touched spots taken off', self::read($row)->but(patch: null, white: null));
+        $this->keep($layout, $row, 'The touched spots taken off', JournalRows::photo($row)->but(patch: null, white: null));
     }
 
     public function putAway(Layout $layout, PhotoRow $row): void
@@ -136,10 +136,5 @@ final readonly class SavePhoto
     private function keep(Layout $layout, PhotoRow $row, string $sentence, Photo $photo): void
     {
         $this->ledger->record($layout, $sentence, fn (ChangeSet $changes) => $changes->save($row->keep(JournalFile::fromPhoto($photo))));
-    }
-
-    private static function read(PhotoRow $row): Photo
-    {
-        return JournalFile::photo(new Record($row->values(), '/photos'), $row->uid);
     }
 }

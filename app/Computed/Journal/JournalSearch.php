@@ -27,6 +27,9 @@ final class JournalSearch
 
     private const MAX_REDONE = 8;
 
+    /** A query names no more entries than this; of more it looks through all. */
+    private const MAX_NAMED = 500;
+
     /** What entries that add to another are about. */
     private const ADDITIONS =
         "select json_extract(a.data, '$.about') from journal_entries a indexed by journal_about "
@@ -158,11 +161,14 @@ final class JournalSearch
         $rows = PhotoRow::query()
             ->here()
             ->where('layout_id', $layout->id)
-            ->whereIn(DB::raw("json_extract(data, '$.entry')"), $uids)
+            ->when(
+                count($uids) <= self::MAX_NAMED,
+                fn ($q) => $q->whereIn(DB::raw("json_extract(data, '$.entry')"), $uids),
+            )
             ->orderBy('position')
             ->get();
         foreach ($rows as $row) {
-            $photo = JournalFile::photo(new Record($row->values(), '/photos'), $row->uid);
+            $photo = JournalRows::photo($row);
             $out[(string) $photo->entry][] = $photo;
         }
 

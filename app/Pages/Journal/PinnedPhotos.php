@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Journal;
 
+use App\Computed\Journal\JournalRows;
 use App\Models\Layout;
 use IdleRidge\Core\Journal\Photo;
 use Illuminate\Support\Facades\DB;
@@ -25,6 +26,6 @@ final readonly class PinnedPhotos
             ->reverse()
             ->take(self::MAX);
 
-        return array_values(array_map(ShowPhoto::read(...), $rows->all()));
+        return array_values(array_map(JournalRows::photo(...), $rows->all()));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Journal;
 
+use App\Computed\Journal\JournalRows;
 use App\Computed\Library\LibraryFiles;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
@@ -38,7 +39,7 @@ final readonly class ShowMatch
             }
         }
         [$source, $target] = [$zones[$from] ?? null, $zones[$to] ?? null];
-        $photos = array_values(array_map(ShowPhoto::read(...), $layout->photos()->here()->get()->all()));
+        $photos = array_values(array_map(JournalRows::photo(...), $layout->photos()->here()->get()->all()));
         [$one, $other] = [self::picture($photos, $source), self::picture($photos, $target)];
 
         return [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Journal;
 
+use App\Computed\Journal\JournalRows;
 use App\Computed\Journal\Pictures;
 use App\Computed\Land\ComputedLand;
 use App\Computed\Library\LibraryFiles;
@@ -14,8 +15,6 @@ use App\Models\Photo as PhotoRow;
 use IdleRidge\Core\Coats\Colour;
 use IdleRidge\Core\Coats\NearestMixes;
 use IdleRidge\Core\Coats\Pigment;
-use IdleRidge\Core\Interchange\JournalFile;
-use IdleRidge\Core\Interchange\Record;
 use IdleRidge\Core\Journal\Photo;
 use IdleRidge\Core\Journal\WhiteCard;
 use IdleRidge\Core\Measure\Decimal;
@@ -39,7 +38,7 @@ final readonly class ShowPhoto
     {
         $project = $this->load->of($layout);
         $words = EntryWords::in($project, $this->desk->minute());
-        $photo = self::read($row);
+        $photo = JournalRows::photo($row);
         $others = $this->others($layout, $photo, $words);
         $other = $others[$with]['photo'] ?? null;
         $section = array_column($project->sections, null, 'uid')[$photo->section] ?? null;
@@ -66,7 +65,7 @@ final readonly class ShowPhoto
     private function others(Layout $layout, Photo $photo, EntryWords $words): array
     {
         $out = [];
-        $rows = $layout->photos()->here()->where('uid', '<>', $photo->uid)->get()->map(self::read(...))->all();
+        $rows = $layout->photos()->here()->where('uid', '<>', $photo->uid)->get()->map(JournalRows::photo(...))->all();
         $rank = fn (Photo $one): array => [$one->section === $photo->section, $one->at];
         usort($rows, fn (Photo $a, Photo $b): int => $rank($b) <=> $rank($a));
         foreach (array_slice($rows, 0, self::MAX_OTHERS) as $one) {
@@ -142,10 +141,5 @@ final readonly class ShowPhoto
                 'told' => self::told($p['apart']),
             ], array_slice($palette, 0, 3)),
         ];
-    }
-
-    public static function read(PhotoRow $row): Photo
-    {
-        return JournalFile::photo(new Record($row->values(), '/photos'), $row->uid);
     }
 }

@@ -4,17 +4,15 @@ declare(strict_types=1);
 
 namespace App\Pages\Journal;
 
+use App\Computed\Journal\JournalRows;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
-use App\Models\Trial as TrialRow;
 use App\Pages\Rail\ShowRail;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Recipe;
-use IdleRidge\Core\Interchange\JournalFile;
-use IdleRidge\Core\Interchange\Record;
 use IdleRidge\Core\Journal\Trial;
 use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Decimal;
@@ -35,7 +33,7 @@ final readonly class ShowTrials
     {
         $project = $this->load->of($layout);
         $words = EntryWords::in($project, $this->desk->minute());
-        $trials = array_map(self::read(...), $layout->trials()->get()->all());
+        $trials = array_map(JournalRows::trial(...), $layout->trials()->get()->all());
         usort($trials, fn (Trial $a, Trial $b): int => $b->at <=> $a->at);
         $recipes = $this->library->with(OwnRecipe::recipes($project->works->recipes))->recipes;
         $names = array_map(fn (Recipe $r): string => $r->name, $recipes);
@@ -85,10 +83,5 @@ final readonly class ShowTrials
     private static function more(float $share): string
     {
         return str_replace('-', '−', sprintf('%+d %%', (int) round(100.0 * ($share - 1.0))));
-    }
-
-    public static function read(TrialRow $row): Trial
-    {
-        return JournalFile::trial(new Record($row->values(), '/trials'), $row->uid);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Rounds;
 
 use App\Computed\Cuts\ComputedCuts;
+use App\Computed\Journal\JournalRows;
 use App\Computed\Land\ComputedLand;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
@@ -41,7 +42,7 @@ final readonly class ShowCard
         $weight = $this->cuts->page($project, $section)->weight;
         $build = $project->cuts()->board;
         $show = fn (float $mm): string => Length::show($mm, $units);
-        $stalls = array_values(array_map(ShowRounds::stall(...), $layout->stalls()->get()->all()));
+        $stalls = array_values(array_map(JournalRows::stall(...), $layout->stalls()->get()->all()));
         $repeats = array_filter(StallMap::repeats($stalls), function (array $place) use ($project, $section): bool {
             foreach ($project->runs as $run) {
                 if ($run->uid === $place['run']) {

@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace App\Pages\Rounds;
 
+use App\Computed\Journal\JournalRows;
 use App\Computed\Land\ComputedLand;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
-use App\Models\Stall as StallRow;
 use App\Pages\Drawing\BoardPlan;
 use App\Pages\Rail\ShowRail;
-use IdleRidge\Core\Interchange\JournalFile;
-use IdleRidge\Core\Interchange\Record;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Journal\CheckAnswer;
 use IdleRidge\Core\Journal\CheckResult;
@@ -56,7 +54,7 @@ final readonly class ShowRounds
         $rounds = RoundsDue::of($plan->work);
         $words = new ClockWords($plan->work->zone(), $plan->work->now);
         $current = $rounds->all[$asked] ?? $rounds->due[0] ?? $rounds->later[0] ?? null;
-        $stalls = array_values(array_map(self::stall(...), $layout->stalls()->get()->all()));
+        $stalls = array_values(array_map(JournalRows::stall(...), $layout->stalls()->get()->all()));
 
         return [
             'layout' => $layout,
@@ -185,10 +183,5 @@ final readonly class ShowRounds
                 'told' => $r['told'],
             ], $repeats),
         ];
-    }
-
-    public static function stall(StallRow $row): Stall
-    {
-        return JournalFile::stall(new Record($row->values(), '/stalls'), $row->uid);
     }
 }

@@ -30,12 +30,7 @@
                                 ])) }}
                             </p>
                             @foreach ($entry['notes'] as $note)
-                                <p class="added">
-                                    {{ $note['moment'] }}: {{ $note['sentence'] }}
-                                    @if ($note['said'])
-                                        <i>{{ $note['said'] }}</i>
-                                    @endif
-                                </p>
+                                <p class="added">{{ rtrim("{$note['moment']}: {$note['sentence']}", ': ') }} <i>{{ $note['said'] }}</i></p>
                             @endforeach
                             @if ($entry['photos'] !== [])
                                 <div class="shots">

@@ -85,8 +85,10 @@ final class RecordsTest extends TestCase
         ) {
             $this->refused($place, fn () => $photo->but(...$change));
         }
+        $this->assertSame([[2048, 1536], [320, 240]], [$photo->shape('large'), $photo->shape('small')]);
+        $this->assertSame([200, 100], $photo->but(width: 200, height: 100)->shape('small'), 'never made larger');
+        $this->refused('size', fn () => $photo->shape('huge'));
         $photo->but(patch: ['x' => 1.0, 'y' => 0.0, 'hex' => '#000000'], place: ['x' => -5000.0, 'y' => 0.0, 'heading' => 360.0]);
-        $this->addToAssertionCount(1);
     }
 
     /**
