@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Land\DragLand;
+use App\Computed\Journal\PinnedPhotos;
 use App\Models\Layout;
 use App\Models\Section;
 use App\Pages\Land\OpenLandPage;
@@ -12,6 +13,7 @@ use App\Pages\Land\ShowLand;
 use App\Pages\Land\ShowMeasure;
 use App\Pages\Land\ViewState;
 use App\Pages\Rail\ShowRail;
+use IdleRidge\Core\Journal\PhotoPin;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -24,6 +26,7 @@ final class LandController
         private readonly DragLand $move,
         private readonly ShowLand $show,
         private readonly ShowRail $rail,
+        private readonly PinnedPhotos $pinned,
         private readonly LandAnswer $answer,
     ) {
     }
@@ -32,9 +35,15 @@ final class LandController
     {
         $page = $this->open->page($layout, $section, ViewState::from($request->query()));
 
-        return $request->header('HX-Request') === 'true'
-            ? view('land.views', $this->show->of($page, $layout))
-            : view('land.show', $this->show->of($page, $layout) + ['rail' => $this->rail->of($page->project, $page->section)]);
+        if ($request->header('HX-Request') === 'true') {
+            return view('land.views', $this->show->of($page, $layout));
+        }
+        $around = [
+            'rail' => $this->rail->of($page->project, $page->section),
+            'pinned' => $this->pinned->beside($layout, $page->section->uid, PhotoPin::Land),
+        ];
+
+        return view('land.show', $this->show->of($page, $layout) + $around);
     }
 
     public function preview(Request $request, Layout $layout, Section $section): View

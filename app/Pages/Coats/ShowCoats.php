@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Coats;
 
 use App\Actions\Coats\SaveZone;
+use App\Computed\Journal\PinnedPhotos;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
@@ -21,6 +22,7 @@ use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Interchange\Svg;
+use IdleRidge\Core\Journal\PhotoPin;
 use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Quantity;
@@ -49,6 +51,7 @@ final readonly class ShowCoats
         private ComputedPlan $desk,
         private ShowRail $rail,
         private Library $library,
+        private PinnedPhotos $pinned,
     ) {
     }
 
@@ -91,6 +94,7 @@ final readonly class ShowCoats
             'units' => $project->layout->units,
             'page' => $page,
             'mode' => $mode,
+            'pinned' => $this->pinned->beside($layout, $section->uid, PhotoPin::Coats),
             'rail' => $this->rail->of($project, $section, $plan->work),
             'facts' => $this->facts($page),
             'rows' => $this->zoneRows($page, $project->runsNear($section)),

@@ -3,7 +3,7 @@
 @php($here = fn(string $name, array $more = []): string => route($name, [$layout, $section->uid, ...$more]))
 <x-page :title="$section->name . ', coats'" :layout="$layout" :section="$section" current="coats">
     <div class="frame">
-        <x-rail :layout="$layout" :boards="$rail" route="coats.show" pin="coats" :on="$section->uid" />
+        <x-rail :layout="$layout" :boards="$rail" route="coats.show" :pinned="$pinned" />
         <main class="page coats" id="land">
             <div class="title">
                 <h1>{{ $section->name }}</h1>

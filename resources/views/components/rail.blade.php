@@ -1,5 +1,4 @@
-@props(['layout', 'boards', 'route', 'pin' => null, 'on' => null])
-@php($pinned = $pin === null ? [] : app(\App\Pages\Journal\PinnedPhotos::class)->beside($layout, $on, $pin))
+@props(['layout', 'boards', 'route', 'pinned' => []])
 <nav class="rail" aria-label="Sections">
     @foreach ($boards as $board)
         <a href="{{ route($route, [$layout, $board['uid']]) }}" @if ($board['current']) aria-current="true" @endif

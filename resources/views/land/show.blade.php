@@ -1,6 +1,6 @@
 <x-page :title="$section->name . ', land'" :layout="$layout" :section="$section" current="land">
     <div class="frame">
-        <x-rail :layout="$layout" :boards="$rail" route="land.show" pin="land" :on="$section->uid" />
+        <x-rail :layout="$layout" :boards="$rail" route="land.show" :pinned="$pinned" />
         @include('land.views')
     </div>
 </x-page>
