@@ -13,6 +13,7 @@ use App\Http\Controllers\EdgeController;
 use App\Http\Controllers\FeatureController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\FindController;
+use App\Http\Controllers\GrowthController;
 use App\Http\Controllers\HiddenThingController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\JournalController;
@@ -21,6 +22,7 @@ use App\Http\Controllers\LandController;
 use App\Http\Controllers\LandFileController;
 use App\Http\Controllers\LandMeshController;
 use App\Http\Controllers\LayoutController;
+use App\Http\Controllers\LinesideRowController;
 use App\Http\Controllers\MoveController;
 use App\Http\Controllers\PairController;
 use App\Http\Controllers\PaletteController;
@@ -40,6 +42,7 @@ use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SectionController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\ShoppingController;
+use App\Http\Controllers\StandController;
 use App\Http\Controllers\TakeOffController;
 use App\Http\Controllers\TonightController;
 use App\Http\Controllers\TrialController;
@@ -48,6 +51,7 @@ use App\Http\Controllers\ZoneController;
 use App\Http\Middleware\TakeTurns;
 use App\Http\Middleware\WhatWasSeen;
 use App\Pages\Cuts\ExportCuts;
+use App\Pages\Growth\ExportGrowth;
 use App\Pages\Land\ExportLand;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Session\Middleware\StartSession;
@@ -237,6 +241,20 @@ Route::prefix('layouts/{layout}')
                 ->withoutScopedBindings()
                 ->name('hidden.destroy');
             Route::post('/cuts/store', [CutStockController::class, 'store'])->name('cuts.store');
+            Route::get('/growth', [GrowthController::class, 'show'])->name('growth.show');
+            Route::get('/growth/take/{form}', [GrowthController::class, 'take'])
+                ->whereIn('form', ExportGrowth::FORMS)
+                ->name('growth.take');
+            Route::post('/stands', [StandController::class, 'store'])->name('stands.store');
+            Route::patch('/stands/{stand}', [StandController::class, 'update'])->name('stands.update');
+            Route::delete('/stands/{stand}', [StandController::class, 'destroy'])->name('stands.destroy');
+            Route::post('/stands/{stand}/trees', [StandController::class, 'plant'])->name('stands.plant');
+            Route::patch('/stands/{stand}/trees/{tree}', [StandController::class, 'tree'])
+                ->whereNumber('tree')
+                ->name('stands.tree');
+            Route::post('/rows', [LinesideRowController::class, 'store'])->name('rows.store');
+            Route::patch('/rows/{row}', [LinesideRowController::class, 'update'])->name('rows.update');
+            Route::delete('/rows/{row}', [LinesideRowController::class, 'destroy'])->name('rows.destroy');
             Route::get('/coats', [ZoneController::class, 'show'])->name('coats.show');
             Route::get('/coats/schools', [SchoolController::class, 'show'])->name('schools.show');
             Route::post('/zones/{zone}/school', [SchoolController::class, 'store'])

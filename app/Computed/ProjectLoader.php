@@ -17,6 +17,7 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\BenchFile;
+use IdleRidge\Core\Interchange\GrowthFile;
 use IdleRidge\Core\Interchange\JournalFile;
 use IdleRidge\Core\Interchange\Record as Values;
 use IdleRidge\Core\Interchange\RoomFile;
@@ -27,8 +28,10 @@ use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Planting\Growth;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutClearance;
+use IdleRidge\Core\Project\LayoutGrowth;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -176,6 +179,7 @@ final class ProjectLoader
             $all($layout->prices(), StockFile::price(...)),
             $begun['stripped'],
             $all($layout->hiddenThings(), JournalFile::hidden(...)),
+            new Growth($all($layout->stands(), GrowthFile::stand(...)), $all($layout->linesideRows(), GrowthFile::row(...))),
         );
     }
 
@@ -213,6 +217,7 @@ final class ProjectLoader
             $row->north_deg,
             $row->felt_grade,
             self::bench($row),
+            $row->growth === null ? new LayoutGrowth() : GrowthFile::growth(self::values($row->growth)),
         );
     }
 

@@ -28,6 +28,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float $north_deg
  * @property string|null $show_on
  * @property array<string, mixed>|null $bench
+ * @property array<string, mixed>|null $growth
  * @property string|null $removed_at
  */
 final class Layout extends Record
@@ -36,6 +37,7 @@ final class Layout extends Record
         'ratio' => 'float', 'gauge_mm' => 'float', 'viewing_edges' => 'array', 'vehicles' => 'array', 'felt_grade' => 'boolean',
         'clearance_margin_mm' => 'float', 'face_limit_deg' => 'float', 'bank_reach_mm' => 'float',
         'north_deg' => 'float', 'tension' => 'float', 'stiffness_mm' => 'float', 'cuts' => 'array', 'bench' => 'array', 'typed' => 'array',
+        'growth' => 'array',
     ];
 
     /** @return HasMany<Section, $this> */
@@ -108,6 +110,18 @@ final class Layout extends Record
     public function hiddenThings(): HasMany
     {
         return $this->hasMany(HiddenThing::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Stand, $this> */
+    public function stands(): HasMany
+    {
+        return $this->hasMany(Stand::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<LinesideRow, $this> */
+    public function linesideRows(): HasMany
+    {
+        return $this->hasMany(LinesideRow::class)->orderBy('position')->orderBy('id');
     }
 
     /** @return HasMany<Photo, $this> */

@@ -12,9 +12,9 @@ use IdleRidge\Core\Measure\InvalidValue;
 /**
  * A part of a section's land: what is drawn, and all that rules leave of it. Every condition that is set must hold: within
  * the outline, of a slope (degrees), at a distance from a run (mm; null for any), of a height over the board (mm), among the
- * dampest share, facing the sun or north, on formations or on the banks beside them, in the shade of crowns, within other zones; then what
- * other zones have comes to it, and what others have is
- * taken from it. Without any it is the whole board. It follows the land when the land changes.
+ * dampest share, facing the sun or north, on formations or on the banks beside them, in the shade of crowns, along a row, within other
+ * zones; then what other zones have comes to it, and what others have is taken from it. Without any it is the whole board.
+ * It follows the land when the land changes.
  */
 final readonly class Zone
 {
@@ -50,6 +50,8 @@ final readonly class Zone
      * @param  list<string>  $also
      * @param  list<array{float, float, float}>|null  $crowns middles, layout coordinates, and diameters
      * @param  string|null  $made formation or bank
+     * @param  list<string>  $under uids of stands whose crowns give it shade; its crowns then follow them
+     * @param  string|null  $along uid of a row that it lies under, whose strip is its outline
      * @param  array{edge: string, height: float}|null  $backdrop a board that stands along an edge, and how high, mm: no land
      *
      * @throws InvalidValue
@@ -71,6 +73,8 @@ final readonly class Zone
         public ?array $crowns = null,
         public ?string $made = null,
         public ?array $backdrop = null,
+        public array $under = [],
+        public ?string $along = null,
     ) {
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new InvalidValue('A zone needs a name of 1 to 80 characters.', 'name');
@@ -115,8 +119,8 @@ final readonly class Zone
             throw new InvalidValue('What grading made is a formation or a bank.', 'made');
         }
         if ($crowns !== null) {
-            if ($crowns === [] || count($crowns) > 500) {
-                throw new InvalidValue('Shade takes 1 to 500 crowns.', 'crowns');
+            if (count($crowns) > 5000 || ($crowns === [] && $under === [] && $along === null)) {
+                throw new InvalidValue('Shade takes 1 to 5,000 crowns.', 'crowns');
             }
             foreach ($crowns as [, , $wide]) {
                 InvalidValue::unlessBetween($wide, 2.0, 600.0, 'The crown', 'mm', 'crowns');
@@ -127,7 +131,7 @@ final readonly class Zone
                 throw new InvalidValue('A backdrop stands along the front, the back, the left or the right.', 'backdrop/edge');
             }
             InvalidValue::unlessBetween($backdrop['height'], 10.0, 3000.0, 'The height of the backdrop', 'mm', 'backdrop/height');
-            if ($outline !== null || $this->isRuled() || [...$without, ...$within, ...$also] !== []) {
+            if ($outline !== null || $along !== null || $this->isRuled() || [...$without, ...$within, ...$also] !== []) {
                 throw new InvalidValue('A backdrop stands along its edge, and goes by nothing else.', 'backdrop/edge');
             }
         }
@@ -144,6 +148,26 @@ final readonly class Zone
         $this->also = $each($also);
     }
 
+    /**
+     * The same with the crowns of the stands that it goes under.
+     *
+     * @param  list<array{float, float, float}>  $crowns
+     */
+    public function shadedBy(array $crowns): self
+    {
+        return new self(...['crowns' => $crowns] + get_object_vars($this));
+    }
+
+    /**
+     * The same with the strip of the row that it lies under for its outline.
+     *
+     * @param  list<array{float, float}>  $strip
+     */
+    public function lyingOn(array $strip): self
+    {
+        return new self(...['outline' => $strip] + get_object_vars($this));
+    }
+
     /** Whether its outline alone says what it is. */
     public function isDrawn(): bool
     {
@@ -153,7 +177,7 @@ final readonly class Zone
     /** Whether it is the board with nothing taken from it. */
     public function isWhole(): bool
     {
-        return $this->outline === null && $this->backdrop === null && ! $this->isRuled() && $this->goesBy() === [];
+        return $this->outline === null && $this->along === null && $this->backdrop === null && ! $this->isRuled() && $this->goesBy() === [];
     }
 
     private function isRuled(): bool
@@ -164,6 +188,7 @@ final readonly class Zone
             $this->damp !== null ||
             $this->aspect !== null ||
             $this->crowns !== null ||
+            $this->under !== [] ||
             $this->made !== null;
     }
 
@@ -216,7 +241,9 @@ final readonly class Zone
     public function sentence(array $names, float $base = 0.0): string
     {
         $parts = $this->backdrop === null ? [] : ["backdrop along the {$this->backdrop['edge']}, {$this->backdrop['height']} mm high"];
-        if ($this->outline !== null) {
+        if ($this->along !== null) {
+            $parts[] = 'along '.($names[$this->along] ?? 'a row');
+        } elseif ($this->outline !== null) {
             $parts[] = 'as drawn';
         }
         if ($this->slope !== null) {
@@ -245,7 +272,9 @@ final readonly class Zone
         if ($this->made !== null) {
             $parts[] = $this->made === 'formation' ? 'on the formation' : 'on banks and in cuttings';
         }
-        if ($this->crowns !== null) {
+        if ($this->under !== []) {
+            $parts[] = 'under '.implode(', ', array_map(fn (string $uid): string => $names[$uid] ?? 'a stand', $this->under));
+        } elseif ($this->crowns !== null) {
             $parts[] = count($this->crowns) === 1 ? 'under one crown' : 'under '.count($this->crowns).' crowns';
         }
         foreach ($this->within as $uid) {

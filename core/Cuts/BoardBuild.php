@@ -55,6 +55,26 @@ final readonly class BoardBuild
         $this->packing = array_values(array_unique($packing));
     }
 
+    /**
+     * Whether what is carried goes through the opening, straight and turned any way about its edges: the two lesser of its sides have to
+     * pass. Null where no opening is set.
+     *
+     * @param  array{float, float, float}  $box mm
+     * @return array{fits: bool, short: float}|null short by so much, mm
+     */
+    public function passes(array $box): ?array
+    {
+        if ($this->opening === null) {
+            return null;
+        }
+        $opening = $this->opening;
+        sort($box);
+        sort($opening);
+        $short = max(0.0, $box[0] - $opening[0], $box[1] - $opening[1]);
+
+        return ['fits' => $short <= 0.0, 'short' => $short];
+    }
+
     /** @return array<string, float|list<float>> */
     public function toArray(): array
     {

@@ -12,8 +12,10 @@ use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Planting\Growth;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutClearance;
+use IdleRidge\Core\Project\LayoutGrowth;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -114,6 +116,7 @@ final class RidgeReader
             $all('prices', StockFile::price(...)),
             $begun['stripped'],
             $all('hidden', JournalFile::hidden(...)),
+            new Growth($all('stands', GrowthFile::stand(...)), $all('rows', GrowthFile::row(...))),
         );
     }
 
@@ -162,6 +165,7 @@ final class RidgeReader
             bench: $r->has('bench') ? BenchFile::rules($r->record('bench')) : null,
             northDeg: $r->number('north_deg', 90.0),
             feltGrade: ! $r->has('felt_grade') || $r->flag('felt_grade'),
+            growth: $r->has('growth') ? GrowthFile::growth($r->record('growth')) : new LayoutGrowth(),
             extra: $r->extra(),
         );
     }

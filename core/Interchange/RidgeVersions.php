@@ -27,6 +27,11 @@ final class RidgeVersions
             $file->version = 5;
         }
 
+        // The sixth only knows more too: stands, rows, and zones that follow them.
+        if ($file instanceof stdClass && ($file->version ?? null) === 5) {
+            $file->version = 6;
+        }
+
         return $file;
     }
 

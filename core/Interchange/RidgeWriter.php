@@ -17,7 +17,7 @@ final class RidgeWriter
 {
     public const FORMAT = 'idle-ridge/layout';
 
-    public const VERSION = 5;
+    public const VERSION = 6;
 
     /** @param  string  $date ISO 8601, when the file was written */
     public static function write(Project $project, string $date): string
@@ -52,6 +52,7 @@ final class RidgeWriter
                     'typed' => (object) $layout->typed,
                 ] +
                     ($layout->showOn === null ? [] : ['show_on' => $layout->showOn]) +
+                    (GrowthFile::fromGrowth($layout->growth) === [] ? [] : ['growth' => GrowthFile::fromGrowth($layout->growth)]) +
                     $layout->extra,
                 'sections' => array_map(self::section(...), $project->sections),
                 'runs' => array_map(fn (Run $run): array => self::run($run) + ($project->runExtras[$run->uid] ?? []), $project->runs),
@@ -61,6 +62,8 @@ final class RidgeWriter
                 'laid' => array_map(WorksFile::fromLaid(...), [...$project->works->laid, ...$project->works->stripped]),
                 'rooms' => array_map(RoomFile::from(...), $project->works->rooms),
                 'times' => array_map(WorksFile::fromTime(...), $project->works->times),
+                'stands' => array_map(GrowthFile::fromStand(...), $project->works->growth->stands),
+                'rows' => array_map(GrowthFile::fromRow(...), $project->works->growth->rows),
                 'hidden' => array_map(JournalFile::fromHidden(...), $project->works->hidden),
                 'journal' => array_map(JournalFile::fromEntry(...), $project->works->journal->entries),
                 'photos' => array_map(JournalFile::fromPhoto(...), $project->works->journal->photos),

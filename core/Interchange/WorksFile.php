@@ -54,6 +54,8 @@ final class WorksFile
                 : null,
             made: $r->has('made') ? $r->text('made') : null,
             backdrop: $r->has('backdrop') ? self::backdrop($r->record('backdrop')) : null,
+            under: $r->words('under'),
+            along: $r->has('along') ? $r->text('along') : null,
             extra: $r->extra(),
         );
     }
@@ -259,7 +261,9 @@ final class WorksFile
     public static function fromZone(Zone $z): array
     {
         return ['uid' => $z->uid, 'section' => $z->section, 'name' => $z->name, 'without' => $z->without] +
-            ($z->outline === null ? [] : ['outline' => $z->outline]) +
+            ($z->outline === null || $z->along !== null ? [] : ['outline' => $z->outline]) +
+            ($z->along === null ? [] : ['along' => $z->along]) +
+            ($z->under === [] ? [] : ['under' => $z->under]) +
             ($z->slope === null ? [] : ['slope_deg' => $z->slope]) +
             ($z->near === null
                 ? []
@@ -276,7 +280,7 @@ final class WorksFile
             ($z->also === [] ? [] : ['also' => $z->also]) +
             ($z->made === null ? [] : ['made' => $z->made]) +
             ($z->backdrop === null ? [] : ['backdrop' => ['edge' => $z->backdrop['edge'], 'height_mm' => $z->backdrop['height']]]) +
-            ($z->crowns === null
+            ($z->crowns === null || $z->under !== [] || $z->along !== null
                 ? []
                 : ['crowns' => array_map(fn (array $c): array => ['x_mm' => $c[0], 'y_mm' => $c[1], 'wide_mm' => $c[2]], $z->crowns)]) +
             $z->extra;

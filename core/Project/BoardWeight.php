@@ -113,23 +113,10 @@ final readonly class BoardWeight
         return max(1, (int) ceil($this->wet() / $build->lift - 1e-9));
     }
 
-    /**
-     * Whether it goes through an opening, carried straight and turned any way about its edges: the two lesser of its sides have
-     * to pass. Null where no opening is set.
-     *
-     * @return array{fits: bool, short: float}|null short by so much, mm
-     */
+    /** @return array{fits: bool, short: float}|null whether it goes through the opening; null where none is set */
     public function passes(BoardBuild $build): ?array
     {
-        if ($build->opening === null) {
-            return null;
-        }
-        [$box, $opening] = [$this->box, $build->opening];
-        sort($box);
-        sort($opening);
-        $short = max(0.0, $box[0] - $opening[0], $box[1] - $opening[1]);
-
-        return ['fits' => $short <= 0.0, 'short' => $short];
+        return $build->passes($this->box);
     }
 
     /**

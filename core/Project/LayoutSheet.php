@@ -67,6 +67,7 @@ final readonly class LayoutSheet
         public float $northDeg = 90.0,
         public bool $feltGrade = true,
         ?BenchRules $bench = null,
+        public LayoutGrowth $growth = new LayoutGrowth(),
     ) {
         InvalidValue::unlessBetween($northDeg, -360.0, 360.0, 'The direction of north', '°', 'north_deg');
         if ($showOn !== null) {
@@ -123,6 +124,16 @@ final readonly class LayoutSheet
         );
     }
 
+    /**
+     * What of it the rows of a layout can depend on.
+     *
+     * @return array{float, list<string>, LayoutGrowth}
+     */
+    public function forRows(): array
+    {
+        return [$this->scale->ratio, $this->viewingEdges, $this->growth];
+    }
+
     /** The same layout with a date on which it is shown, and other rules of planning. */
     public function planned(?string $showOn, BenchRules $bench): self
     {
@@ -149,6 +160,7 @@ final readonly class LayoutSheet
             $this->northDeg,
             $this->feltGrade,
             $bench,
+            $this->growth,
         );
     }
 }

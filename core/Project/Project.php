@@ -89,6 +89,8 @@ final readonly class Project
             'colours' => $works->colours,
             'prices' => $works->prices,
             'hidden' => $works->hidden,
+            'stands' => $works->growth->stands,
+            'rows' => $works->growth->rows,
             ...$works->journal->lists(),
         ];
         foreach ($lists as $list => $records) {
@@ -121,7 +123,12 @@ final readonly class Project
             throw new InvalidValues($faults);
         }
 
-        return new self($layout, $sections, $runs, $features, $runExtras, $extra, $works);
+        $bare = new self($layout, $sections, $runs, $features, $runExtras, $extra, $works);
+        $zones = (new GrowthZones($bare))->zones();
+
+        return $zones === $works->zones
+            ? $bare
+            : new self($layout, $sections, $runs, $features, $runExtras, $extra, $works->with(['zones' => $zones]));
     }
 
     /**

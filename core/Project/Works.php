@@ -14,6 +14,7 @@ use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Journal\Journal;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Planting\Growth;
 use IdleRidge\Core\Schedule\BenchTime;
 use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Shelf\PackPrice;
@@ -52,6 +53,7 @@ final readonly class Works
         public array $prices = [],
         public array $stripped = [],
         public array $hidden = [],
+        public Growth $growth = new Growth(),
     ) {
     }
 
@@ -86,7 +88,7 @@ final readonly class Works
     {
         return $this->with(
             ['journal' => $this->journal->planned(), 'store' => $this->store->planned($now)] +
-                ['recipes' => [], 'colours' => [], 'prices' => [], 'hidden' => []],
+                ['recipes' => [], 'colours' => [], 'prices' => [], 'hidden' => [], 'growth' => new Growth()],
         );
     }
 
@@ -148,6 +150,15 @@ final readonly class Works
         foreach ($this->hidden as $k => $thing) {
             if (! isset($boards[$thing->section])) {
                 $faults[] = new InvalidValue('There is no such section.', "/hidden/{$k}/section");
+            }
+        }
+        foreach ($this->growth->stands as $k => $stand) {
+            if (! isset($boards[$stand->section])) {
+                $faults[] = new InvalidValue('There is no such section.', "/stands/{$k}/section");
+            } elseif ($stand->zone !== null && ($zones[$stand->zone]->section ?? null) !== $stand->section) {
+                $faults[] = new InvalidValue("“{$stand->name}” grows in a zone that is not on its section.", "/stands/{$k}/zone");
+            } elseif ($stand->zone !== null && in_array($stand->uid, $zones[$stand->zone]->under, true)) {
+                $faults[] = new InvalidValue("“{$stand->name}” cannot grow in its own shade.", "/stands/{$k}/zone");
             }
         }
         foreach ($this->laid as $k => $laid) {

@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Rulebook;
 
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Rulebook\Cuts\CutRule;
+use IdleRidge\Core\Rulebook\Growth\GrowthRule;
 use IdleRidge\Core\Rulebook\Land\LandRule;
 use IdleRidge\Core\Rulebook\Work\WorkRule;
 
@@ -17,6 +18,7 @@ final readonly class RulePages
         'order' => 'What goes on before what',
         'dry' => 'What has to be dry',
         'coats' => 'How it is laid',
+        'growth' => 'What grows and stands along lines',
         'cuts' => 'How it is cut and carried',
         'shelf' => 'What is in store',
     ];
@@ -35,10 +37,11 @@ final readonly class RulePages
     {
         $told = array_column($rules, 'id');
         $there = array_merge(
-            ...array_map(fn (LandRule|WorkRule|CutRule $rule): array => $rule->ids(), [
+            ...array_map(fn (LandRule|WorkRule|CutRule|GrowthRule $rule): array => $rule->ids(), [
                 ...Rulebook::rules(),
                 ...Rulebook::workRules(),
                 ...Rulebook::cutRules(),
+                ...Rulebook::growthRules(),
             ]),
         );
         foreach (

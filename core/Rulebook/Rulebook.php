@@ -8,11 +8,21 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Project\CutStudy;
+use IdleRidge\Core\Project\GrowthSurvey;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Rulebook\Cuts\CutNearHidden;
 use IdleRidge\Core\Rulebook\Cuts\CutRule;
 use IdleRidge\Core\Rulebook\Cuts\GlueConfined;
 use IdleRidge\Core\Rulebook\Cuts\WeightOverLimit;
+use IdleRidge\Core\Rulebook\Growth\FitsStore;
+use IdleRidge\Core\Rulebook\Growth\GrowthRule;
+use IdleRidge\Core\Rulebook\Growth\InPerspective;
+use IdleRidge\Core\Rulebook\Growth\OddGroups;
+use IdleRidge\Core\Rulebook\Growth\RowsStandFree;
+use IdleRidge\Core\Rulebook\Growth\SocketsHold;
+use IdleRidge\Core\Rulebook\Growth\TallBehind;
+use IdleRidge\Core\Rulebook\Growth\TreeLineParts;
+use IdleRidge\Core\Rulebook\Growth\TreesStandFree;
 use IdleRidge\Core\Rulebook\Land\BasinHolds;
 use IdleRidge\Core\Rulebook\Land\BelowBoardTop;
 use IdleRidge\Core\Rulebook\Land\ClearanceOnCurve;
@@ -159,6 +169,27 @@ final class Rulebook
     public static function cutRules(): array
     {
         return [new GlueConfined(), new WeightOverLimit(), new CutNearHidden()];
+    }
+
+    /** @return list<GrowthRule> */
+    public static function growthRules(): array
+    {
+        return [
+            new TreesStandFree(),
+            new RowsStandFree(),
+            new FitsStore(),
+            new SocketsHold(),
+            new TallBehind(),
+            new OddGroups(),
+            new InPerspective(),
+            new TreeLineParts(),
+        ];
+    }
+
+    /** @return list<Finding> on what grows and stands on a board, those that stop first */
+    public static function checkGrowth(GrowthSurvey $survey): array
+    {
+        return self::byWeight(array_merge(...array_map(fn (GrowthRule $rule): array => $rule->check($survey), self::growthRules())));
     }
 
     /** @return list<Finding> on a board as it is cut and carried, those that stop first */

@@ -62,3 +62,6 @@ elsewhere();
 if (document.querySelector('.photo-page')) {
     import('./photo.js').then(({ photo }) => photo());
 }
+if (document.querySelector('.page.growth')) {
+    import('./growth.js').then(({ growth }) => growth(htmx));
+}

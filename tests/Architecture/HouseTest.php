@@ -14,8 +14,8 @@ final class HouseTest
 {
     /** Core folders in order: each may use those before it. */
     private const CORE = [
-        'Measure', 'Findings', 'Geometry', 'Track', 'Land', 'Cure', 'Cuts', 'Shelf', 'Coats', 'Schedule', 'Water', 'View', 'Journal',
-        'Project', 'Plan', 'Pots', 'Rounds', 'Rulebook', 'Interchange',
+        'Measure', 'Findings', 'Geometry', 'Track', 'Land', 'Cure', 'Cuts', 'Planting', 'Shelf', 'Coats', 'Schedule', 'Water', 'View',
+        'Journal', 'Project', 'Plan', 'Pots', 'Rounds', 'Rulebook', 'Interchange',
     ];
 
     /** Layers of the application in order: each may use those before it. */

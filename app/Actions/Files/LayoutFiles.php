@@ -21,6 +21,7 @@ use App\Models\JournalEntry;
 use App\Models\JsonRecord;
 use App\Models\LandFeature;
 use App\Models\Layout;
+use App\Models\LinesideRow;
 use App\Models\Lot;
 use App\Models\Movement;
 use App\Models\Photo;
@@ -30,9 +31,11 @@ use App\Models\Room;
 use App\Models\Run;
 use App\Models\Section;
 use App\Models\Stall;
+use App\Models\Stand;
 use App\Models\Trial;
 use App\Models\Zone;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Interchange\GrowthFile;
 use IdleRidge\Core\Interchange\JournalFile;
 use IdleRidge\Core\Interchange\RidgeReader;
 use IdleRidge\Core\Interchange\RidgeWriter;
@@ -130,6 +133,8 @@ final readonly class LayoutFiles
             Room::class => array_map(RoomFile::from(...), $works->rooms),
             BenchSession::class => array_map(WorksFile::fromTime(...), $works->times),
             HiddenThing::class => array_map(JournalFile::fromHidden(...), $works->hidden),
+            Stand::class => array_map(GrowthFile::fromStand(...), $works->growth->stands),
+            LinesideRow::class => array_map(GrowthFile::fromRow(...), $works->growth->rows),
             JournalEntry::class => array_map(JournalFile::fromEntry(...), $works->journal->entries),
             Photo::class => array_map(JournalFile::fromPhoto(...), $works->journal->photos),
             Check::class => array_map(JournalFile::fromCheck(...), $works->journal->checks),

@@ -13,10 +13,12 @@ use App\Models\Layout;
 use App\Models\Room;
 use IdleRidge\Core\Cure\Room as CoreRoom;
 use IdleRidge\Core\Interchange\BenchFile;
+use IdleRidge\Core\Interchange\GrowthFile;
 use IdleRidge\Core\Interchange\RoomFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LayoutClearance;
+use IdleRidge\Core\Project\LayoutGrowth;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Track\Vehicle;
 use Illuminate\Support\Facades\DB;
@@ -78,6 +80,7 @@ final readonly class SaveLayout
             'season' => $sheet->season,
             'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $sheet->clearance->vehicles),
             'felt_grade' => $sheet->feltGrade,
+            'growth' => GrowthFile::fromGrowth($sheet->growth) ?: null,
             'clearance_margin_mm' => $sheet->clearance->margin,
             'face_limit_deg' => $sheet->faceLimitDeg,
             'bank_reach_mm' => $sheet->bankReach,
@@ -110,6 +113,7 @@ final readonly class SaveLayout
         $stiffness = $typed->length('stiffness_mm', $old->stiffness, $old->stiffness);
         $cuts = CutSettingsInput::read($typed, $old->cuts);
         $north = $typed->number('north_deg', $old->northDeg);
+        $growth = $this->growth($typed, $old->growth);
         $edges = $typed->has('viewing_edges')
             ? array_values(array_filter(array_map('strval', array_filter($typed->list('viewing_edges'), 'is_scalar'))))
             : $old->viewingEdges;
@@ -138,8 +142,22 @@ final readonly class SaveLayout
                 $north,
                 $typed->has('felt_grade') ? $typed->text('felt_grade') === '1' : $old->feltGrade,
                 $old->bench,
+                $growth(),
             ),
         );
+    }
+
+    /** @return callable(): LayoutGrowth */
+    private function growth(FormInput $typed, LayoutGrowth $old): callable
+    {
+        $far = $typed->number('far_percent', 100.0 * $old->farScale) / 100.0;
+        $shelf = match (true) {
+            ! $typed->has('shelf_mm') => $old->shelf,
+            $typed->text('shelf_mm') === '' => null,
+            default => $typed->length('shelf_mm', current: $old->shelf),
+        };
+
+        return fn (): LayoutGrowth => new LayoutGrowth($far, $shelf);
     }
 
     /**

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Pages\Land;
 
+use App\Pages\Drawing\BoardBase;
 use App\Pages\Drawing\Labels;
 use App\Pages\Drawing\PlanFrame;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Decimal;
-use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunKind;
 
@@ -57,10 +57,11 @@ final class PlanDrawing
     private function draw(): Svg
     {
         $f = $this->frame;
+        $base = new BoardBase($this->svg, $f, $this->page->project, $this->page->section, $this->page->sheet);
         $track = new PlanTrack($this->page, $this->svg, $f, $this->labels);
         $this->svg->clip('plan-board', $f->left, $f->top, $f->width, $f->height);
         $this->svg->open(['clip-path' => 'url(#plan-board)']);
-        $this->land();
+        $this->land($base);
         $features = new PlanFeatures($this->page, $this->svg, $f, $this->labels);
         $features->areas();
         foreach ($this->tracksLast() as $run) {
@@ -70,7 +71,7 @@ final class PlanDrawing
         foreach ($this->page->project->works->zonesOf($this->page->section->uid) as $zone) {
             $this->svg->path('zone-edge', $f->d($zone->outlineOn($this->page->section->placement) ?? [], true));
         }
-        $this->frameAndTicks();
+        $base->ticks();
         $this->svg->open(['clip-path' => 'url(#plan-board)']);
         foreach ($this->page->runs as $run) {
             $track->marks($run);
@@ -80,7 +81,7 @@ final class PlanDrawing
         $this->fixedEdges();
         $this->cutLine();
         $this->svg->close();
-        $this->orientation();
+        $base->orientation();
         $features->hold();
         $this->cutWords();
         $this->findings();
@@ -100,32 +101,15 @@ final class PlanDrawing
         return $runs;
     }
 
-    private function land(): void
+    private function land(BoardBase $base): void
     {
         $f = $this->frame;
-        $sheet = $this->page->sheet;
         $this->svg->rect('hyp hyp-1', $f->left, $f->top, $f->width, $f->height);
-        $low = $sheet->figures['z_min']->value;
-        $range = max(20.0, $sheet->figures['z_max']->value - $low);
         $this->tints();
-        foreach ($this->page->classes === [] ? $sheet->bands : [] as $band) {
-            $tint = max(1, min(10, 1 + (int) round((9.0 * ($band['level'] - $low)) / $range)));
-            $d = implode('', array_map(fn (array $ring): string => $f->d($ring, true), $band['rings']));
-            $this->svg->path("hyp hyp-{$tint}", $d);
+        if ($this->page->classes === []) {
+            $base->bands();
         }
-        $href = route('land.relief', [$this->page->project->layout->uid, $this->page->section->uid, $sheet->hash], false);
-        $this->svg->image($href, $f->left, $f->top, $f->width, $f->height, ['class' => 'relief']);
-        foreach (['ct' => false, 'ct ix' => true] as $class => $index) {
-            $d = '';
-            foreach ($sheet->contours as $contour) {
-                if ((fmod($contour['level'], 50.0) === 0.0) === $index) {
-                    foreach ($contour['lines'] as $line) {
-                        $d .= $f->d($line['points'], $line['closed']);
-                    }
-                }
-            }
-            $this->svg->path($class, $d);
-        }
+        $base->relief();
     }
 
     /** Edges whose heights are fixed: a line of points along them, inside the board. */
@@ -152,34 +136,6 @@ final class PlanDrawing
             $d = implode('', array_map(fn (array $ring): string => $this->frame->d($ring, true), $class->rings));
             $this->svg->path("hyp tint-{$this->page->tint}-{$k}", $d);
         }
-    }
-
-    /** North, and a scale bar of a round length with what it is on the prototype, in the margin below the board. */
-    private function orientation(): void
-    {
-        $f = $this->frame;
-        $layout = $this->page->project->layout;
-        $real = fn (float $mm): float => $layout->scale->toPrototype($mm) / ($layout->units === Units::Metric ? 1000.0 : 304.8);
-        $length = 10.0 ** floor(log10(max(10.0, $real(160.0 / $f->scale))));
-        $length *= $real(160.0 / $f->scale) / $length >= 5.0 ? 5.0 : ($real(160.0 / $f->scale) / $length >= 2.0 ? 2.0 : 1.0);
-        $wide = ($length / $real(1.0)) * $f->scale;
-        $right = $f->left + $f->width;
-        $y = $f->top + $f->height + 34.0;
-        $words = Decimal::trimmed($length, 0).($layout->units === Units::Metric ? ' m' : ' ft');
-        $this->svg
-            ->path('scale-bar', Svg::d([[$right - $wide, $y - 4.0], [$right - $wide, $y], [$right, $y], [$right, $y - 4.0]]))
-            ->text('m tick halo', $right - $wide - 6.0, $y + 1.0, $words, 'end');
-        // Heavy where it points, so that it needs no colour.
-        [$x, $cy] = [$right - $wide - 24.0 - 7.0 * mb_strlen($words), $y - 7.0];
-        $north = deg2rad($layout->northDeg - $this->page->section->placement->angleDeg);
-        [$ux, $uy] = [cos($north), -sin($north)];
-        $this->svg
-            ->circle('north-disc', $x, $cy, 9.0)
-            ->path(
-                'north',
-                Svg::d([[$x + 8.0 * $ux, $cy + 8.0 * $uy], [$x - 3.0 * $uy, $cy + 3.0 * $ux], [$x + 3.0 * $uy, $cy - 3.0 * $ux]], true),
-            )
-            ->line('north-tail', $x, $cy, $x - 7.0 * $ux, $cy - 7.0 * $uy);
     }
 
     private function cutLine(): void
@@ -280,29 +236,5 @@ final class PlanDrawing
                 }
             }
         }
-    }
-
-    private function frameAndTicks(): void
-    {
-        $f = $this->frame;
-        $this->svg->rect('board', $f->left, $f->top, $f->width, $f->height);
-        $step = $f->scale * 200.0 < 40.0 ? 500.0 : 200.0;
-        $d = '';
-        $bottom = $f->top + $f->height;
-        for ($mm = 0.0; $mm <= $f->boardWidth + 0.1; $mm += $step / 2.0) {
-            $long = fmod($mm, $step) === 0.0;
-            $d .= Svg::d([[$f->x($mm), $bottom], [$f->x($mm), $bottom + ($long ? 6.0 : 4.0)]]);
-            if ($long && ($mm === 0.0 || $f->boardWidth - $mm > 0.0 || $mm === $f->boardWidth)) {
-                $this->svg->text('m tick', $f->x($mm), $bottom + 16.0, (string) $mm, 'middle');
-            }
-        }
-        for ($mm = 0.0; $mm <= $f->boardDepth + 0.1; $mm += $step / 2.0) {
-            $long = fmod($mm, $step) === 0.0;
-            $d .= Svg::d([[$f->left, $f->y($mm)], [$f->left - ($long ? 6.0 : 4.0), $f->y($mm)]]);
-            if ($long) {
-                $this->svg->text('m tick', $f->left - 8.0, $f->y($mm) + 4.0, (string) $mm, 'end');
-            }
-        }
-        $this->svg->path('ticks', $d);
     }
 }

@@ -50,6 +50,7 @@
                     ['land', 'Land', 'land.show', 2, true],
                     ['cuts', 'Cuts', 'cuts.show', 3, true],
                     ['coats', 'Coats', 'coats.show', 4, true],
+                    ['growth', 'Growth', 'growth.show', 0, true],
                     ['pots', 'Pots', 'pots.show', 6, false],
                     ['shelf', 'Shelf', 'shelf.show', 7, false],
                     ['drying', 'Drying line', 'drying.show', 5, false],
@@ -89,7 +90,7 @@
             </button>
         </div>
     </header>
-    @if (in_array($current, ['tonight', 'cuts', 'coats', 'pots', 'shelf', 'rounds', 'journal'], true))
+    @if (in_array($current, ['tonight', 'cuts', 'coats', 'growth', 'pots', 'shelf', 'rounds', 'journal'], true))
         <form id="page-undo" method="post" action="{{ route('layouts.undo', $layout) }}" hidden>
             @csrf
             @seen
@@ -135,8 +136,8 @@
     <dialog class="keys" x-ref="keys" aria-label="Keys">
         <h2>Keys</h2>
         <dl>
-            <dt><kbd>1</kbd> … <kbd>9</kbd></dt>
-            <dd>Tonight, Land, Cuts, Coats, Drying line, Pots, Shelf, Journal, Rounds</dd>
+            <dt><kbd>1</kbd> … <kbd>9</kbd> <kbd>0</kbd></dt>
+            <dd>Tonight, Land, Cuts, Coats, Drying line, Pots, Shelf, Journal, Rounds, Growth</dd>
             <dt><kbd>[</kbd> <kbd>]</kbd></dt>
             <dd>slide the cut line by 10 mm, with shift by 1 mm</dd>
             <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>w</kbd> <kbd>z</kbd> <kbd>c</kbd> <kbd>t</kbd> <kbd>p</kbd></dt>

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Growth\SaveStand;
+use App\Actions\Growth\SaveTree;
+use App\Http\Requests\Fields;
+use App\Models\Layout;
+use App\Models\Section;
+use App\Models\Stand;
+use Illuminate\Http\RedirectResponse;
+
+/** Stands of trees, and single trees of them. */
+final class StandController
+{
+    public function __construct(private readonly SaveStand $stands, private readonly SaveTree $trees)
+    {
+    }
+
+    public function store(Fields $request, Layout $layout, Section $section): RedirectResponse
+    {
+        $stand = $this->stands->add($layout, $section->uid, $request->input());
+
+        return $this->back($layout, $section, $stand->uid)->with('said', count($stand->trees).' trees planted.');
+    }
+
+    public function update(Fields $request, Layout $layout, Section $section, string $stand): RedirectResponse
+    {
+        $changed = $this->stands->change($layout, $this->row($layout, $stand), $request->input());
+
+        return $this->back($layout, $section, $stand)->with('said', count($changed->trees).' trees stand there.');
+    }
+
+    public function destroy(Layout $layout, Section $section, string $stand): RedirectResponse
+    {
+        $this->stands->putAway($layout, $this->row($layout, $stand));
+
+        return redirect()->route('growth.show', [$layout, $section])->with('said', 'Put away.');
+    }
+
+    public function plant(Fields $request, Layout $layout, Section $section, string $stand): RedirectResponse
+    {
+        $tree = $this->trees->add($layout, $this->row($layout, $stand), $request->input());
+
+        return $this->back($layout, $section, $stand, $tree);
+    }
+
+    public function tree(Fields $request, Layout $layout, Section $section, string $stand, int $tree): RedirectResponse
+    {
+        $this->trees->change($layout, $this->row($layout, $stand), $tree, $request->input());
+
+        return $this->back($layout, $section, $stand, $request->word('out') === '1' ? null : $tree);
+    }
+
+    private function row(Layout $layout, string $uid): Stand
+    {
+        return $layout->stands()->where('uid', $uid)->firstOrFail();
+    }
+
+    private function back(Layout $layout, Section $section, string $stand, ?int $tree = null): RedirectResponse
+    {
+        return redirect()->route('growth.show', [$layout, $section, 'pick' => $stand] + ($tree === null ? [] : ['tree' => $tree]));
+    }
+}

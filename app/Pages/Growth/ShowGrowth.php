@@ -1,0 +1,235 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Growth;
+
+use App\Actions\Ledger\Ledger;
+use App\Computed\Growth\ComputedGrowth;
+use App\Computed\Land\ComputedLand;
+use App\Computed\Library\SpeciesSets;
+use App\Computed\ProjectLoader;
+use App\Models\Layout;
+use App\Models\Section as SectionRow;
+use App\Pages\Rail\ShowRail;
+use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Planting\RowKind;
+use IdleRidge\Core\Planting\RowLayout;
+use IdleRidge\Core\Planting\SpeciesSet;
+use IdleRidge\Core\Planting\Stand;
+use IdleRidge\Core\Planting\Tree;
+use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Rulebook\Rulebook;
+
+/** What grows and stands along lines on a board: drawn from above and from its edge, counted, and put into words. */
+final readonly class ShowGrowth
+{
+    public function __construct(
+        private ProjectLoader $load,
+        private ComputedGrowth $growth,
+        private ComputedLand $land,
+        private SpeciesSets $sets,
+        private ShowRail $rail,
+        private Ledger $ledger,
+    ) {
+    }
+
+    public function page(Layout $layout, SectionRow $row, ?string $picked, ?int $tree): GrowthPage
+    {
+        $project = $this->load->of($layout);
+        $section = $project->section($row->uid);
+        $survey = $this->growth->survey($project, $section);
+
+        return new GrowthPage(
+            $project,
+            $section,
+            $survey,
+            $this->land->sheet($project, $section),
+            $this->land->model($project, $section),
+            $survey->stands(),
+            $picked,
+            $tree,
+        );
+    }
+
+    /** @return array<string, mixed> for the view growth.show */
+    public function of(Layout $layout, SectionRow $row, ?string $picked, ?int $tree, string $from): array
+    {
+        $page = $this->page($layout, $row, $picked, $tree);
+        $project = $page->project;
+        $findings = Rulebook::checkGrowth($page->survey);
+        $edges = $project->layout->viewingEdges;
+        $from = in_array($from, ['front', 'back', 'left', 'right'], true) ? $from : ($edges[0] ?? 'front');
+
+        return [
+            'layout' => $layout,
+            'section' => $row,
+            'page' => $page,
+            'units' => $project->layout->units,
+            'sheet' => $project->layout,
+            'rail' => $this->rail->of($project, $page->section),
+            'plan' => GrowthPlanDrawing::of($page, $findings),
+            'skyline' => SkylineDrawing::of($page, $from),
+            'from' => $from,
+            'findings' => $findings,
+            'facts' => $this->facts($page),
+            'stand' => $page->stand(),
+            'tree' => $page->tree(),
+            'row' => $page->row(),
+            'set' => $page->row() === null ? null : $page->set($page->row()->uid),
+            'stands' => array_map(fn (Stand $s): array => $this->standLine($s, $project), $page->stands),
+            'rows' => array_map(fn (RowLayout $s): array => $this->rowLine($s, $page->section), $page->sets()),
+            'choices' => array_map(fn (SpeciesSet $s): string => $s->name, $this->sets->all()),
+            'zones' => $this->zones($project, $page->section),
+            'lines' => $this->lines($project, $page->section),
+            'kinds' => array_column(array_map(fn (RowKind $k): array => [$k->value, $k->title()], RowKind::cases()), 1, 0),
+            'travel' => $this->travel($page),
+            'next' => $this->ledger->next($layout),
+        ];
+    }
+
+    /** @return list<array{label: string, figure: Quantity, note: string}> */
+    private function facts(GrowthPage $page): array
+    {
+        $trees = array_merge(...array_map(fn (Stand $s): array => $s->trees, $page->stands));
+        $tallest = $trees === [] ? null : max(array_map(fn (Tree $t): float => $t->height, $trees));
+        $out = [
+            ['label' => 'Trees', 'figure' => new Quantity((float) count($trees), '', 'that stand on this board'), 'note' => ''],
+        ];
+        if ($tallest !== null) {
+            $out[] = [
+                'label' => 'Tallest',
+                'figure' => new Quantity($tallest, 'mm', 'over its ground', decimals: 0),
+                'note' => Decimal::trimmed($page->project->layout->scale->toPrototype($tallest) / 1000.0, 1).' m outdoors',
+            ];
+        }
+        $count = array_sum(array_map(fn (RowLayout $s): int => $s->count($page->section->uid), $page->sets()));
+        $out[] = [
+            'label' => 'Along lines',
+            'figure' => new Quantity((float) $count, '', 'posts, poles and pieces on this board'),
+            'note' => count($page->sets()) === 1 ? 'in 1 row' : 'in '.count($page->sets()).' rows',
+        ];
+        $tall = $page->survey->tall(max($page->sheet->figures['z_max']->value, $page->section->base));
+        $out[] = [
+            'label' => 'Board, carried',
+            'figure' => new Quantity($tall['lifted'], 'mm', 'from under the frame to the highest that stays on', decimals: 0),
+            'note' => $tall['all'] - $tall['lifted'] < 0.5 ? 'high' : round($tall['all']).' with all trees',
+        ];
+
+        return $out;
+    }
+
+    /** @return array{uid: string, name: string, trees: int, words: string} */
+    private function standLine(Stand $stand, Project $project): array
+    {
+        $words = [];
+        foreach ($stand->counts() as $species => $count) {
+            $words[] = "{$count} ".mb_strtolower((string) $species);
+        }
+        $heights = array_map(fn (Tree $t): float => $t->height, $stand->trees);
+
+        return [
+            'uid' => $stand->uid,
+            'name' => $stand->name,
+            'trees' => count($stand->trees),
+            'words' => implode(', ', $words).($heights === [] ? '' : sprintf(
+                '; %d to %d mm, that is %s to %s m',
+                round(min($heights)),
+                round(max($heights)),
+                Decimal::trimmed($project->layout->scale->toPrototype(min($heights)) / 1000.0, 1),
+                Decimal::trimmed($project->layout->scale->toPrototype(max($heights)) / 1000.0, 1),
+            )),
+        ];
+    }
+
+    /** @return array{uid: string, name: string, count: string, words: string} */
+    private function rowLine(RowLayout $set, Section $section): array
+    {
+        $row = $set->row;
+        $here = $set->count($section->uid);
+        $words = [];
+        $roles = $set->roles($section->uid);
+        foreach (['straining' => 'straining', 'gate' => 'at gates', 'stayed' => 'stayed'] as $role => $word) {
+            if (isset($roles[$role])) {
+                $words[] = "{$roles[$role]} {$word}";
+            }
+        }
+        $words[] = Decimal::trimmed($set->laid($section->uid), 0).' mm long';
+        if ($set->count() > $here) {
+            $words[] = $set->count().' in all';
+        }
+        if ($row->figures->wires !== []) {
+            $words[] = Decimal::trimmed($set->wire($section->uid) / 1000.0, 2).' m of wire';
+        }
+        if ($row->pack > 0.0) {
+            $packs = $set->packs();
+            $words[] = $packs['packs'].($packs['packs'] === 1 ? ' pack, ' : ' packs, ').round($packs['left']).' mm over';
+        }
+
+        return [
+            'uid' => $row->uid,
+            'name' => $row->called(),
+            'count' => $row->kind->isUnbroken() ? '' : "{$here} ".$row->kind->word($here),
+            'words' => implode(' · ', $words),
+        ];
+    }
+
+    /** @return array<string, string> */
+    private function zones(Project $project, Section $section): array
+    {
+        $out = ['' => 'the whole board'];
+        foreach ($project->works->zonesOf($section->uid) as $zone) {
+            if ($zone->backdrop === null && $zone->along === null && $zone->under === []) {
+                $out[$zone->uid] = $zone->name;
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, string> what a row may go along on this board */
+    private function lines(Project $project, Section $section): array
+    {
+        $out = [];
+        foreach ($project->runsNear($section) as $run) {
+            $out["run:{$run->uid}"] = $run->name;
+        }
+        foreach ($project->features as $feature) {
+            $on = array_filter($feature->points, fn ($p): bool => $section->holds($p->x, $p->y, 0.5)) !== [];
+            if ($on && $feature->kind !== 'spot') {
+                $out["feature:{$feature->uid}"] = $this->featureWord($feature);
+            }
+        }
+
+        return $out;
+    }
+
+    private function featureWord(LandFeature $feature): string
+    {
+        $kind = match ($feature->kind) {
+            'water' => 'shore',
+            'rough' => 'rough ground',
+            default => $feature->kind,
+        };
+
+        return $feature->name === '' ? "the {$kind}" : "{$feature->name} ({$kind})";
+    }
+
+    /** @return list<array{stand: string, number: int, species: string, height: float}> trees that lift off, tallest first */
+    private function travel(GrowthPage $page): array
+    {
+        $out = [];
+        foreach ($page->stands as $stand) {
+            foreach ($stand->socket === null ? [] : $stand->trees as $k => $tree) {
+                $species = $stand->species($tree)->name;
+                $out[] = ['stand' => $stand->name, 'number' => $k + 1, 'species' => $species, 'height' => $tree->height];
+            }
+        }
+        usort($out, fn (array $a, array $b): int => $b['height'] <=> $a['height']);
+
+        return $out;
+    }
+}

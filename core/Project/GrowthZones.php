@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Project;
+
+use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Planting\RowLayout;
+use IdleRidge\Core\Planting\RowPart;
+
+/** Zones that follow what grows: under the crowns of stands, along rows; and what stands within each zone. */
+final class GrowthZones
+{
+    /** A strip for a row is no narrower than glue is put on, mm. */
+    private const NARROWEST_MM = 6.0;
+
+    private const CORNERS_ALONG = 60;
+
+    /** @var array<string, RowLayout|null> uid → the row set out, null where it cannot be */
+    private array $sets = [];
+
+    public function __construct(private readonly Project $project)
+    {
+    }
+
+    /** @return list<Zone> the layout's, those that follow growth as it has them now */
+    public function zones(): array
+    {
+        return array_map(function (Zone $zone): Zone {
+            if ($zone->under !== []) {
+                $crowns = [];
+                foreach ($zone->under as $uid) {
+                    array_push($crowns, ...$this->project->works->growth->stand($uid)?->crowns() ?? []);
+                }
+                $zone = $zone->shadedBy($crowns);
+            }
+            if ($zone->along !== null) {
+                $strip = $this->strip($zone->along, $zone->section);
+                // A zone along a row that is nowhere has nothing in it.
+                $zone = $strip === [] ? $zone->shadedBy([]) : $zone->lyingOn($strip);
+            }
+
+            return $zone;
+        }, $this->project->works->zones);
+    }
+
+    /**
+     * Places of what stands in the zones of a section, in its coordinates: of a zone along a row its things, of all others the stems of
+     * trees.
+     *
+     * @return array<string, list<array{float, float}>> uid of the zone → places, also those outside the zone
+     */
+    public function things(Section $section): array
+    {
+        $trees = [];
+        foreach ($this->project->works->growth->standsOn($section->uid) as $stand) {
+            foreach ($stand->treesOn($section->placement) as $tree) {
+                $trees[] = [$tree->x, $tree->y];
+            }
+        }
+        $out = [];
+        foreach ($this->project->works->zonesOf($section->uid) as $zone) {
+            $out[$zone->uid] = $zone->along === null ? $trees : $this->placesOf($zone->along, $section);
+        }
+
+        return $out;
+    }
+
+    /** @return list<array{float, float}> */
+    private function placesOf(string $row, Section $section): array
+    {
+        $out = [];
+        foreach ($this->set($row)?->on($section->uid) ?? [] as $thing) {
+            $here = $section->placement->toSection(new Point($thing->x, $thing->y));
+            $out[] = [$here->x, $here->y];
+        }
+
+        return $out;
+    }
+
+    /** @return list<array{float, float}> the ground along the longest part of a row on a board, layout coordinates; none where it is not */
+    private function strip(string $row, string $section): array
+    {
+        $set = $this->set($row);
+        $parts = array_filter($set->parts ?? [], fn (RowPart $p): bool => $p->section === $section);
+        usort($parts, fn (RowPart $a, RowPart $b): int => $b->length() <=> $a->length());
+        if ($set === null || $parts === []) {
+            return [];
+        }
+        $half = max(self::NARROWEST_MM, $set->wide) / 2.0;
+        $left = $right = [];
+        foreach ($this->stations($set, $parts[0]) as $station) {
+            [$x, $y, $heading] = $set->line->at($station);
+            $left[] = [$x - $half * sin($heading), $y + $half * cos($heading)];
+            $right[] = [$x + $half * sin($heading), $y - $half * cos($heading)];
+        }
+
+        return [...$right, ...array_reverse($left)];
+    }
+
+    /** @return list<float> evenly along it, and at its corners */
+    private function stations(RowLayout $set, RowPart $part): array
+    {
+        $count = min(self::CORNERS_ALONG, max(1, (int) ceil($part->length() / 10.0)));
+        $out = $set->line->bends === [] ? [] : array_filter(
+            array_slice($set->line->bends, 0, self::CORNERS_ALONG),
+            fn (float $bend): bool => $bend > $part->from && $bend < $part->to,
+        );
+        for ($k = 0; $k <= $count; $k++) {
+            $out[] = $part->from + ($part->length() * $k) / $count;
+        }
+        sort($out);
+
+        return $out;
+    }
+
+    private function set(string $uid): ?RowLayout
+    {
+        if (! array_key_exists($uid, $this->sets)) {
+            $this->sets[$uid] = null;
+            foreach ($this->project->works->growth->rows as $row) {
+                if ($row->uid === $uid) {
+                    try {
+                        $this->sets[$uid] = (new GrowthStudy($this->project))->set($row);
+                    } catch (InvalidValue) {
+                        $this->sets[$uid] = null;
+                    }
+                }
+            }
+        }
+
+        return $this->sets[$uid];
+    }
+}

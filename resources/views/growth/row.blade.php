@@ -1,0 +1,71 @@
+@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Decimal')
+@php($figures = $row->figures)
+@php($line = array_values(array_filter($rows, fn($r) => $r['uid'] === $row->uid))[0] ?? null)
+<section class="sheet">
+    <header>
+        <h2>{{ $row->called() }}</h2>
+        <span class="meta">{{ $line['count'] ?? '' }}</span>
+        <a class="link" href="{{ $here() }}">All of the board</a>
+    </header>
+    @if ($line)
+        <p class="in words">{{ $line['words'] }}</p>
+    @endif
+    <form class="in stack" method="post" action="{{ route('rows.update', [$layout, $section->uid, $row->uid]) }}">
+        @csrf
+        @method('patch')
+        @seen
+        <input type="hidden" name="form" value="row">
+        <div class="pair">
+            <x-field form="row" name="name" id="f-row-name" label="Called" :value="$row->name" />
+            <x-field
+                form="row"
+                name="offset"
+                at="offset_mm"
+                :label="$row->fromEdge ? 'Left of the formation’s edge' : 'Left of its line'"
+                :value="Length::field($row->offset, $units)"
+            />
+        </div>
+        <div class="trio">
+            <x-field form="row" name="spacing_m" :label="$row->kind->isUnbroken() ? 'A piece, outdoors' : 'Apart, outdoors'" unit="m"
+                :value="Decimal::trimmed($figures->spacing, 3)" mode="decimal"
+                :real="$set ? Length::show($set->spacing, $units, 1) . ' here' : null" />
+            <x-field form="row" name="height_m" label="Height, outdoors" unit="m" :value="Decimal::trimmed($figures->height, 3)"
+                mode="decimal" :real="$set ? Length::show($set->height, $units, 1) . ' here' : null" />
+            <x-field form="row" name="wide_m" label="Width, outdoors" unit="m" :value="Decimal::trimmed($figures->wide, 3)" mode="decimal"
+                :real="$set ? Length::show($set->wide, $units, 1) . ' here' : null" />
+        </div>
+        @if ($row->kind->isSpanned())
+            <div class="pair">
+                <x-field form="row" name="wires_m" label="Wires at, outdoors" unit="m"
+                    :value="implode(' ', array_map(fn($w) => Decimal::trimmed($w, 2), $figures->wires))" />
+                <x-field form="row" name="strain_m" label="Straining post every" unit="m" :value="Decimal::trimmed($figures->strain, 1)"
+                    mode="decimal" />
+            </div>
+        @endif
+        <div class="trio">
+            <x-field form="row" name="from" at="from_mm" label="From" :value="$row->from === null ? '' : Length::field($row->from, $units)"
+                hint="empty: its beginning" />
+            <x-field form="row" name="to" at="to_mm" label="to" :value="$row->to === null ? '' : Length::field($row->to, $units)"
+                hint="empty: its end" />
+            <x-field form="row" name="pack" at="pack_mm" label="A pack is" :value="Length::field($row->pack, $units)"
+                hint="long; 0: by pieces" />
+        </div>
+        @if ($row->kind === \IdleRidge\Core\Planting\RowKind::Fence || $row->kind->isUnbroken())
+            <x-field
+                form="row"
+                name="gates"
+                label="Gates"
+                :value="implode('; ', array_map(fn($g) => Decimal::trimmed($g->at, 1) . ' ' . Decimal::trimmed($g->wideM, 2), $row->gates))"
+                hint="place along the row in mm, width outdoors in m; more after a semicolon"
+            />
+        @endif
+        <div class="acts"><button class="btn">Set it out anew</button></div>
+    </form>
+    <form class="in" method="post" action="{{ route('rows.destroy', [$layout, $section->uid, $row->uid]) }}">
+        @csrf
+        @method('delete')
+        @seen
+        <button class="link">Put the row away</button>
+    </form>
+</section>

@@ -1,0 +1,94 @@
+@use('IdleRidge\Core\Measure\Length')
+@php($here = fn(array $more = []): string => route('growth.show', [$layout, $section->uid] + $more))
+<x-page :title="$section->name . ', growth'" :layout="$layout" :section="$section" current="growth">
+    <div class="frame">
+        <x-rail :layout="$layout" :boards="$rail" route="growth.show" />
+        <main
+            class="page growth"
+            id="land"
+            data-growth="{{ $here($page->picked === null ? [] : ['pick' => $page->picked]) }}"
+            data-here="{{ $here() }}"
+            @if ($stand)
+                data-stand="{{ $stand->uid }}"
+                data-trees="{{ route('stands.plant', [$layout, $section->uid, $stand->uid]) }}"
+            @endif
+        >
+            <div class="title">
+                <h1>{{ $section->name }}</h1>
+                <div class="sub">what grows here,<br>and what stands along lines</div>
+                <dl class="facts">
+                    @foreach ($facts as $fact)
+                        <div>
+                            <dt>{{ $fact['label'] }}</dt>
+                            <dd>
+                                <x-figure :figure="$fact['figure']" :unit="$fact['figure']->unit" /><small
+                                    >{{ $fact['figure']->unit }}@if ($fact['note'])<span>{{ $fact['note'] }}</span>@endif</small
+                                >
+                            </dd>
+                        </div>
+                    @endforeach
+                </dl>
+            </div>
+            <x-said />
+            <div class="grid">
+                <div class="col">
+                    <section class="sheet plan-sheet growth-sheet">
+                        <header>
+                            <div class="tools" role="group" aria-label="Tools">
+                                <button class="tool" type="button" data-growth-tool="pick" aria-pressed="true">Pick</button>
+                                <button
+                                    class="tool"
+                                    type="button"
+                                    data-growth-tool="tree"
+                                    aria-pressed="false"
+                                    @disabled(! $stand)
+                                >Tree</button>
+                                <button class="tool" type="button" data-growth-tool="line" aria-pressed="false">Line</button>
+                            </div>
+                            <span class="hint meta" id="growth-hint" role="status">{{
+                                $stand
+                                    ? 'drag a tree; arrows move it by 1 mm, with shift by 10'
+                                    : 'pick a stand or a row, or plant one'
+                            }}</span>
+                            <div class="tools last">
+                                <button class="tool" type="submit" form="page-undo" @disabled($next['undo'] === null)
+                                    title="{{ $next['undo'] }}">Undo</button>
+                                <button class="tool" type="submit" form="page-redo" @disabled($next['redo'] === null)
+                                    title="{{ $next['redo'] }}">Redo</button>
+                            </div>
+                        </header>
+                        <div class="plan-hold">{!! $plan->toHtml() !!}</div>
+                    </section>
+                    <section class="sheet skyline-sheet">
+                        <header>
+                            <h2>Skyline</h2>
+                            <span class="meta">square from the edge, heights true to lengths</span>
+                            <div class="tools last" role="group" aria-label="Seen from">
+                                @foreach (['front', 'back', 'left', 'right'] as $edge)
+                                    <a
+                                        class="tool"
+                                        href="{{ $here(array_filter(['pick' => $page->picked, 'tree' => $page->tree], fn($v) => $v !== null)
+                                            + ['from' => $edge]) }}"
+                                        @if ($edge === $from) aria-current="true" @endif
+                                    >{{ $edge }}</a>
+                                @endforeach
+                            </div>
+                        </header>
+                        {!! $skyline->toHtml() !!}
+                    </section>
+                </div>
+                <div class="col scrolls" tabindex="0" aria-label="What stands here">
+                    @if ($stand)
+                        @include('growth.stand')
+                    @elseif ($row)
+                        @include('growth.row')
+                    @else
+                        @include('growth.list')
+                    @endif
+                    @include('growth.findings')
+                    @include('growth.take')
+                </div>
+            </div>
+        </main>
+    </div>
+</x-page>
