@@ -252,6 +252,8 @@ Route::prefix('layouts/{layout}')
             Route::patch('/stands/{stand}/trees/{tree}', [StandController::class, 'tree'])
                 ->whereNumber('tree')
                 ->name('stands.tree');
+            Route::post('/stands/{stand}/zone', [StandController::class, 'zone'])->name('stands.zone');
+            Route::post('/rows/{row}/zone', [LinesideRowController::class, 'zone'])->name('rows.zone');
             Route::post('/rows', [LinesideRowController::class, 'store'])->name('rows.store');
             Route::patch('/rows/{row}', [LinesideRowController::class, 'update'])->name('rows.update');
             Route::delete('/rows/{row}', [LinesideRowController::class, 'destroy'])->name('rows.destroy');

@@ -120,13 +120,14 @@ final readonly class Coat
      * Hands-on minutes of what is laid of one application. Those that are known better are of a pass's first.
      *
      * @param  float  $share of the pass
+     * @param  int  $things that stand there
      */
-    public function minutesOf(float $area, float $track, float $share, int $application): float
+    public function minutesOf(float $area, float $track, float $share, int $application, int $things = 0): float
     {
         $recipe = $this->recipeOf($application);
 
         return $this->minutes === null || $recipe !== $this->recipe
-            ? $recipe->labour->minutes($area, $track, $recipe->layers($this->mm))
+            ? $recipe->labour->minutes($area, $track, $recipe->layers($this->mm), $things)
             : $this->minutes * $share;
     }
 

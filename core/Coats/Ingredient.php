@@ -13,11 +13,13 @@ use IdleRidge\Core\Shelf\MaterialLot;
  * bed · *pores*: the share `value` of the bed's pore volume,
  * `phi` of it being pores, and what a porous base takes up, `base` ml per m² · *plaster*: powder (g) and water (ml) of a
  * bed, `value` ml of water to a gram, set volume `water/1.0 + powder/2.65` times `bulk`.
+ * *tree*, *post*: `value` for each that stands there, where none is set out for `base` of them to m² or to m along · *wire*: `value` per m
+ * of wire, `base` per m along where none is strung.
  * Of a *loose* part more is put on than stays: what a recipe recovers is of these alone.
  */
 final readonly class Ingredient
 {
-    public const RULES = ['area', 'volume', 'pores', 'plaster', 'edge', 'length'];
+    public const RULES = ['area', 'volume', 'pores', 'plaster', 'edge', 'length', 'tree', 'post', 'wire'];
 
     public const UNITS = MaterialLot::UNITS;
 
@@ -65,9 +67,11 @@ final readonly class Ingredient
      * @param  float  $bed mm³
      * @param  float  $edge mm of the zone’s outline
      * @param  float  $length mm along it
+     * @param  int  $things that stand there
+     * @param  float  $wire mm
      * @return list<array{material: string, amount: float, unit: string}>
      */
-    public function amounts(float $area, float $bed, float $edge = 0.0, float $length = 0.0): array
+    public function amounts(float $area, float $bed, float $edge = 0.0, float $length = 0.0, int $things = 0, float $wire = 0.0): array
     {
         $ml = $bed / 1000.0;
         if ($this->rule === 'plaster') {
@@ -83,6 +87,9 @@ final readonly class Ingredient
             'volume' => $this->value * $ml,
             'edge' => ($this->value * $edge) / 1000.0,
             'length' => ($this->value * $length) / 1000.0,
+            'tree' => $this->value * ($things > 0 ? $things : ($this->base * $area) / 1e6),
+            'post' => $this->value * ($things > 0 ? $things : ($this->base * $length) / 1000.0),
+            'wire' => ($wire > 0.0 ? $this->value * $wire : $this->base * $length) / 1000.0,
             default => $ml * $this->phi * $this->value + ($this->base * $area) / 1e6,
         };
         $sum = array_sum(array_column($this->of, 'parts'));

@@ -229,14 +229,21 @@ final readonly class Recipe
      * @param  float  $bed mm³
      * @param  float  $edge mm of outline
      * @param  float  $length mm along it
+     * @param  int  $things that stand there
+     * @param  float  $wire mm
      * @return list<MaterialAmount>
      */
-    public function amounts(float $area, float $bed, float $edge = 0.0, float $length = 0.0): array
+    public function amounts(float $area, float $bed, float $edge = 0.0, float $length = 0.0, int $things = 0, float $wire = 0.0): array
     {
         $out = [];
         foreach ($this->parts as $part) {
-            foreach ($part->amounts($area, $bed, $edge, $length) as ['material' => $material, 'amount' => $amount, 'unit' => $unit]) {
-                $out[] = new MaterialAmount($material, $amount * (1.0 + $this->waste), $unit, $part->loose ? $this->recovered : 0.0);
+            foreach ($part->amounts($area, $bed, $edge, $length, $things, $wire) as $one) {
+                $out[] = new MaterialAmount(
+                    $one['material'],
+                    $one['amount'] * (1.0 + $this->waste),
+                    $one['unit'],
+                    $part->loose ? $this->recovered : 0.0,
+                );
             }
         }
 

@@ -9,8 +9,8 @@ use IdleRidge\Core\Geometry\Polygon;
 
 /**
  * A zone on the land as it is, in section coordinates: its rings (outlines counter-clockwise, holes clockwise), plan and
- * true surface area (mm²), mean height over the board's top (mm), area by whole degrees of slope, and how area and track
- * lie along both axes.
+ * true surface area (mm²), mean height over the board's top (mm), area by whole degrees of slope, how area and track
+ * lie along both axes, and what stands in it.
  */
 final readonly class ZoneArea
 {
@@ -32,7 +32,13 @@ final readonly class ZoneArea
         public AreaProfile $acrossY,
         public AreaProfile $trackX,
         public array $tracks = [],
+        public Standing $standing = new Standing(),
     ) {
+    }
+
+    public function holding(Standing $standing): self
+    {
+        return new self(...['standing' => $standing] + get_object_vars($this));
     }
 
     /** The same on a face that stands over it, so many times as large: no slope, no track. */

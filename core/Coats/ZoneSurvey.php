@@ -60,6 +60,7 @@ final class ZoneSurvey
      * @param  list<Run>  $runs in section coordinates
      * @param  array<string, Zone>  $zones uid → zone, of this section
      * @param  Terrain|null  $terrain the land as it was made, with its model: edges then lie where they are, not where the raster has them
+     * @param  array<string, Standing>  $standing uid of a zone → what stands on the section that may be in it
      */
     public function __construct(
         HeightGrid $land,
@@ -72,6 +73,7 @@ final class ZoneSurvey
         float $northDeg = 90.0,
         ?Terrain $terrain = null,
         ?LandModel $model = null,
+        private readonly array $standing = [],
     ) {
         $this->mesh = $land->mesh($width, $depth);
         $this->cell = $land->cell;
@@ -99,9 +101,17 @@ final class ZoneSurvey
     /**
      * @param  array<string, Zone>  $zones uid → zone, of this section
      * @param  float  $base the board's top
+     * @param  array<string, Standing>  $standing as above
      */
-    public static function ofLand(LandModel $model, float $cell, float $base, Placement $placement, array $zones, float $northDeg): self
-    {
+    public static function ofLand(
+        LandModel $model,
+        float $cell,
+        float $base,
+        Placement $placement,
+        array $zones,
+        float $northDeg,
+        array $standing = [],
+    ): self {
         $terrain = $model->terrain($cell);
 
         return new self(
@@ -115,6 +125,7 @@ final class ZoneSurvey
             $northDeg,
             $terrain,
             $model,
+            $standing,
         );
     }
 
@@ -123,7 +134,20 @@ final class ZoneSurvey
     {
         $rings = $this->rings($this->zones[$uid]);
 
-        return $this->upright($this->zones[$uid], $this->measure($rings, $this->cover($uid, $rings)));
+        return $this->upright(
+            $this->zones[$uid],
+            $this->measure($rings, $this->cover($uid, $rings))->holding($this->standing($uid, $rings)),
+        );
+    }
+
+    /**
+     * @param  list<list<array{float, float}>>  $rings
+     * @param  list<list<array{float, float}>>  $without
+     */
+    private function standing(string $uid, array $rings, array $without = []): Standing
+    {
+        return ($this->standing[$uid] ?? new Standing())
+            ->where(fn (float $x, float $y): bool => self::holds($rings, $x, $y) && ! self::holds($without, $x, $y));
     }
 
     /** What was measured of the strip that a backdrop stands on, as it is on its face. */
@@ -158,7 +182,12 @@ final class ZoneSurvey
             }
         }
 
-        return $this->upright($this->zones[$uid], $this->measure($rings, $cover, array_merge(...$patches)));
+        $done = array_merge(...$patches);
+
+        return $this->upright(
+            $this->zones[$uid],
+            $this->measure($rings, $cover, $done)->holding($this->standing($uid, $rings, $done)),
+        );
     }
 
     /** True surface of the board on which no zone lies, mm². */

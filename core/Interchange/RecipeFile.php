@@ -281,6 +281,7 @@ final class RecipeFile
                     'first_dm2' => $recipe->labour->firstDm2,
                     'metres_per_hour' => $recipe->labour->metresPerHour,
                     'open_minutes_per_dm2' => $recipe->labour->openPerDm2,
+                    'minutes_each' => $recipe->labour->perThing,
                 ],
                 fn (?float $v): bool => $v !== null,
             ),
@@ -423,6 +424,7 @@ final class RecipeFile
                 $r->number('first_dm2', 0.0),
                 $r->numberOrNull('metres_per_hour'),
                 $r->numberOrNull('open_minutes_per_dm2'),
+                $r->numberOrNull('minutes_each'),
             ),
         );
         $r->close();

@@ -44,7 +44,8 @@ final readonly class StripDivider
         // Beyond its edge a coat thins to nothing: half of that strip's area, on ground that is no more than the zone.
         $blend = min($left->surface, ($left->edge() * $coat->blend) / 2.0);
         $area = $coat->share * ($left->surface + $blend);
-        $count = $this->strips($section, $coat, $pass, $area, $along ? $left->trackX->total() : 0.0, $whole);
+        $things = count($left->standing->places);
+        $count = $this->strips($section, $coat, $pass, $area, $along ? $left->trackX->total() : 0.0, $whole, $things);
         $strips = $along ? $left->trackX->strips($count, false) : $left->acrossY->strips($count, true);
         $more = $this->overlap($coat, $whole);
         $moves = [];
@@ -53,6 +54,7 @@ final readonly class StripDivider
             $area = $coat->share * (($along ? $left->acrossX : $left->acrossY)->between($from, $to) + $blend / $count);
             $track = $along ? $left->trackX->between($from, $to) : 0.0;
             $part = min(1.0, $area / $whole);
+            $here = $left->standing->within($band);
             $moves[] = new Move(
                 Move::id($coat->uid, $pass, $k + 1),
                 $section,
@@ -64,12 +66,14 @@ final readonly class StripDivider
                 $band,
                 $area,
                 $track,
-                $this->minutes($section, $coat, $pass, $area, $track, $area / $whole, $band, $left),
+                $this->minutes($section, $coat, $pass, $area, $track, $area / $whole, $band, $left, $here),
                 $recipe->amounts(
                     $area * $more,
                     $along ? $this->bed($section, $coat, $left, $band) : $area * $more * $coat->mm,
                     $left->edge() * $part,
                     $left->length() * $part,
+                    $here,
+                    $left->standing->wire * $part,
                 ),
             );
         }
@@ -86,8 +90,9 @@ final readonly class StripDivider
         float $part,
         Strip $band,
         ZoneArea $left,
+        int $things,
     ): int {
-        $minutes = $coat->minutesOf($area, $track * $coat->share, $part, $pass);
+        $minutes = $coat->minutesOf($area, $track * $coat->share, $part, $pass, $things);
         if ($coat->recipe->family === Family::Ballast && $coat->minutes === null && $coat->recipeOf($pass) === $coat->recipe) {
             $passes = $coat->share * $coat->recipe->layers($coat->mm);
             $minutes += Labour::BALLAST_MINUTES_PER_TURNOUT * $passes * $this->turnoutsIn($section, $band, $left);
@@ -97,19 +102,19 @@ final readonly class StripDivider
     }
 
     /** What has to follow its own coat within a while follows it strip by strip: the first would not wait for the last. */
-    private function strips(Section $section, Coat $coat, int $pass, float $area, float $track, float $whole): int
+    private function strips(Section $section, Coat $coat, int $pass, float $area, float $track, float $whole, int $things): int
     {
-        $count = $this->count($section, $coat, $pass, $area, $track, $whole);
+        $count = $this->count($section, $coat, $pass, $area, $track, $whole, $things);
         $follows = $pass > 1 && $coat->recipeOf($pass)->window?->side === 'self';
 
-        return $follows ? max($count, $this->strips($section, $coat, $pass - 1, $area, $track, $whole)) : $count;
+        return $follows ? max($count, $this->strips($section, $coat, $pass - 1, $area, $track, $whole, $things)) : $count;
     }
 
-    private function count(Section $section, Coat $coat, int $pass, float $area, float $track, float $whole): int
+    private function count(Section $section, Coat $coat, int $pass, float $area, float $track, float $whole, int $things): int
     {
         $open = ($this->workable)($section, $coat, $pass);
         for ($count = 1; $count < self::MAX_STRIPS; $count++) {
-            $minutes = $coat->minutesOf($area / $count, $track / $count, $area / $count / $whole, $pass);
+            $minutes = $coat->minutesOf($area / $count, $track / $count, $area / $count / $whole, $pass, (int) ceil($things / $count));
             $fits = ceil($minutes - 1e-9) <= $this->longestSession;
             if ($fits && ($coat->openMinutesOf($area / $count, $pass) ?? 0.0) <= $open) {
                 break;

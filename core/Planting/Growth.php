@@ -21,6 +21,11 @@ final readonly class Growth
         return array_values(array_filter($this->stands, fn (Stand $s): bool => $s->section === $section));
     }
 
+    public function row(string $uid): ?Row
+    {
+        return array_values(array_filter($this->rows, fn (Row $r): bool => $r->uid === $uid))[0] ?? null;
+    }
+
     public function stand(string $uid): ?Stand
     {
         return array_values(array_filter($this->stands, fn (Stand $s): bool => $s->uid === $uid))[0] ?? null;

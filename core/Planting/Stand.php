@@ -18,6 +18,9 @@ final readonly class Stand
 
     private const MAX_SPECIES = 12;
 
+    /** Without leaves a tree has a narrow foot of litter, as a share of its crown. */
+    private const BARE_SHADE = 0.3;
+
     public string $name;
 
     /**
@@ -87,12 +90,10 @@ final readonly class Stand
         return $out;
     }
 
-    /** @return list<array{float, float, float}> middles and widths of the crowns that give shade, layout coordinates */
+    /** @return list<array{float, float, float}> middles and widths of the shade that trees give, layout coordinates */
     public function crowns(): array
     {
-        $alive = array_filter($this->trees, fn (Tree $t): bool => ! $t->dead);
-
-        return array_map(fn (Tree $t): array => [$t->x, $t->y, $t->crown], array_values($alive));
+        return array_map(fn (Tree $t): array => [$t->x, $t->y, max(2.0, $t->crown * ($t->dead ? self::BARE_SHADE : 1.0))], $this->trees);
     }
 
     /** @return list<Tree> with their stems in a section's coordinates */

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
+use IdleRidge\Core\Coats\Standing;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Planting\RowLayout;
 use IdleRidge\Core\Planting\RowPart;
+use IdleRidge\Core\Planting\RowThing;
 
 /** Zones that follow what grows: under the crowns of stands, along rows; and what stands within each zone. */
 final class GrowthZones
@@ -47,12 +49,11 @@ final class GrowthZones
     }
 
     /**
-     * Places of what stands in the zones of a section, in its coordinates: of a zone along a row its things, of all others the stems of
-     * trees.
+     * What stands on a section and may be in its zones: of a zone along a row its things and wires, of all others the trees.
      *
-     * @return array<string, list<array{float, float}>> uid of the zone → places, also those outside the zone
+     * @return array<string, Standing> uid of the zone → what stands there, also outside the zone; none where nothing does
      */
-    public function things(Section $section): array
+    public function standing(Section $section): array
     {
         $trees = [];
         foreach ($this->project->works->growth->standsOn($section->uid) as $stand) {
@@ -62,22 +63,25 @@ final class GrowthZones
         }
         $out = [];
         foreach ($this->project->works->zonesOf($section->uid) as $zone) {
-            $out[$zone->uid] = $zone->along === null ? $trees : $this->placesOf($zone->along, $section);
+            $set = $zone->along === null ? null : $this->set($zone->along);
+            if ($set !== null) {
+                $out[$zone->uid] = new Standing($this->placesOf($set, $section), $set->wire($section->uid));
+            } elseif ($zone->along === null && $trees !== []) {
+                $out[$zone->uid] = new Standing($trees);
+            }
         }
 
         return $out;
     }
 
     /** @return list<array{float, float}> */
-    private function placesOf(string $row, Section $section): array
+    private function placesOf(RowLayout $set, Section $section): array
     {
-        $out = [];
-        foreach ($this->set($row)?->on($section->uid) ?? [] as $thing) {
+        return array_map(function (RowThing $thing) use ($section): array {
             $here = $section->placement->toSection(new Point($thing->x, $thing->y));
-            $out[] = [$here->x, $here->y];
-        }
 
-        return $out;
+            return [$here->x, $here->y];
+        }, $set->on($section->uid));
     }
 
     /** @return list<array{float, float}> the ground along the longest part of a row on a board, layout coordinates; none where it is not */

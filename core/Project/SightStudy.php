@@ -8,6 +8,8 @@ use IdleRidge\Core\Land\LandClass;
 use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Planting\Stand;
+use IdleRidge\Core\View\Crown;
 use IdleRidge\Core\View\Sight;
 
 /** What is seen of a section from the edges it is looked at from, and what its land hides. */
@@ -28,8 +30,9 @@ final readonly class SightStudy
      * Null when it is looked at from nowhere.
      *
      * @param  list<string>  $edges
+     * @param  list<Stand>  $stands of the section, whose crowns stand in the way
      */
-    public static function of(array $edges, Section $section, LandModel $model): ?self
+    public static function of(array $edges, Section $section, LandModel $model, array $stands = []): ?self
     {
         $eyes = Viewpoints::before($section, $edges);
         if ($eyes === []) {
@@ -42,7 +45,8 @@ final readonly class SightStudy
             'cells of' => self::CELL_MM.' mm',
         ];
         $grid = $model->terrain(self::CELL_MM)->grid();
-        $sight = new Sight($grid, $eyes);
+        $sight = new Sight($grid, $eyes, self::crowns($stands, $section, $model));
+        $from += $stands === [] ? [] : ['crowns' => 'in the way'];
         $seen = $sight->cells();
         $share = count(array_filter($seen)) / count($seen);
         $runs = [];
@@ -75,5 +79,25 @@ final readonly class SightStudy
                 0.5,
             ),
         );
+    }
+
+    /**
+     * @param  list<Stand>  $stands
+     * @return list<Crown>
+     */
+    private static function crowns(array $stands, Section $section, LandModel $model): array
+    {
+        $out = [];
+        foreach ($stands as $stand) {
+            foreach ($stand->treesOn($section->placement) as $tree) {
+                if (! $tree->dead) {
+                    $foot = $model->heightAt($tree->x, $tree->y);
+                    $from = $foot + $tree->height * $stand->species($tree)->form->crownFrom();
+                    $out[] = new Crown($tree->x, $tree->y, $tree->crown / 2.0, $from, $foot + $tree->height);
+                }
+            }
+        }
+
+        return $out;
     }
 }

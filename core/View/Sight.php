@@ -9,7 +9,7 @@ use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\StructureKind;
 
 /**
- * What can be seen of a land from some eyes. A place is seen when no land stands over the straight line from it to an eye;
+ * What can be seen of a land from some eyes. A place is seen when neither land nor a crown stands on the straight line from it to an eye;
  * heights along the line are read between the values on either side of it, not from the nearest. Section coordinates, mm.
  *
  * Method: the line of sight of P. Fisher, "Algorithm and implementation uncertainty in viewshed analysis", International
@@ -25,9 +25,37 @@ final readonly class Sight
 
     private const STEP_MM = 10.0;
 
-    /** @param  non-empty-list<array{float, float, float}>  $eyes x, y, z */
-    public function __construct(private HeightGrid $land, private array $eyes)
+    /** Crowns are looked for by their direction from an eye, so many to a full turn. */
+    private const DIRECTIONS = 720;
+
+    /** @var array<int, array<int, list<Crown>>> eye → direction → crowns that lie in it */
+    private array $crowns;
+
+    /**
+     * @param  non-empty-list<array{float, float, float}>  $eyes x, y, z
+     * @param  list<Crown>  $crowns
+     */
+    public function __construct(private HeightGrid $land, private array $eyes, array $crowns = [])
     {
+        $by = [];
+        foreach ($eyes as $k => [$ex, $ey]) {
+            foreach ($crowns as $crown) {
+                $away = hypot($crown->x - $ex, $crown->y - $ey);
+                $half = $away > $crown->radius ? asin($crown->radius / $away) : M_PI;
+                $middle = atan2($crown->y - $ey, $crown->x - $ex);
+                for ($d = self::direction($middle - $half, false); $d <= self::direction($middle + $half, false); $d++) {
+                    $by[$k][($d + self::DIRECTIONS) % self::DIRECTIONS][] = $crown;
+                }
+            }
+        }
+        $this->crowns = $by;
+    }
+
+    private static function direction(float $angle, bool $wrapped = true): int
+    {
+        $d = (int) floor((($angle + M_PI) / (2.0 * M_PI)) * self::DIRECTIONS);
+
+        return $wrapped ? ($d + self::DIRECTIONS) % self::DIRECTIONS : $d;
     }
 
     /**
@@ -80,8 +108,23 @@ final readonly class Sight
 
     public function sees(float $x, float $y, float $z): bool
     {
-        foreach ($this->eyes as [$ex, $ey, $ez]) {
-            if ($this->clear($x, $y, $z, $ex, $ey, $ez)) {
+        foreach ($this->eyes as $k => [$ex, $ey, $ez]) {
+            if (! $this->isBehindCrown($k, $x, $y, $z) && $this->clear($x, $y, $z, $ex, $ey, $ez)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function isBehindCrown(int $eye, float $x, float $y, float $z): bool
+    {
+        if ($this->crowns === []) {
+            return false;
+        }
+        [$ex, $ey, $ez] = $this->eyes[$eye];
+        foreach ($this->crowns[$eye][self::direction(atan2($y - $ey, $x - $ex))] ?? [] as $crown) {
+            if ($crown->blocks($x, $y, $z, $ex, $ey, $ez)) {
                 return true;
             }
         }

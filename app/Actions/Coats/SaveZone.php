@@ -127,11 +127,15 @@ final readonly class SaveZone
             $high = $typed->length('backdrop_height', $old->backdrop['height'] ?? null);
             $backdrop = ['edge' => $typed->text('backdrop'), 'height' => $high];
         }
-        $crowns = $this->crowns($typed, $section);
-        [$without, $within, $also] = array_map(
-            fn (string $key): array => array_values(array_filter(array_map('strval', array_filter($typed->list($key), 'is_scalar')))),
-            ['without', 'within', 'also'],
+        $uids = fn (string $key): array => array_values(
+            array_filter(array_map('strval', array_filter($typed->list($key), 'is_scalar')), fn (string $uid): bool => $uid !== ''),
         );
+        // What follows growth has its crowns and its outline from there.
+        $under = $typed->has('under') ? $uids('under') : $old->under;
+        $along = $typed->has('along') ? ($typed->text('along') ?: null) : $old->along;
+        $crowns = $under === [] ? $this->crowns($typed, $section) : null;
+        $outline = $along === null ? $outline : null;
+        [$without, $within, $also] = array_map($uids, ['without', 'within', 'also']);
 
         return $typed->made(
             fn (): Zone => new Zone(
@@ -151,6 +155,8 @@ final readonly class SaveZone
                 $crowns,
                 $made,
                 $backdrop,
+                $under,
+                $along,
             ),
         );
     }

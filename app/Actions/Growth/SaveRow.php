@@ -58,8 +58,8 @@ final readonly class SaveRow
     }
 
     /**
-     * @param  array<string, mixed>  $input as above but for along, and spacing_m, height_m, wide_m, strain_m (outdoors), wires_m (“0.3 0.6 0.9”),
-     *     gates (“420 3.6; 900”: place on the row, width outdoors in m), pack (length)
+     * @param  array<string, mixed>  $input as above but for along, and spacing_m, height_m, wide_m, strain_m (outdoors), wires_m
+     *     (“0.3 0.6 0.9”), gates (“420 3.6; 900”: place on the row, width outdoors in m), pack (length)
      */
     public function change(Layout $layout, LinesideRow $row, array $input): Row
     {

@@ -141,12 +141,13 @@ final class ComputedLand
     public function sight(Project $project, Section $section): ?SightStudy
     {
         $edges = $project->layout->viewingEdges;
-        $from = $this->cache->fingerprint($this->hash($project, $section, self::CELL_MM), $edges);
+        $stands = $project->works->growth->standsOn($section->uid);
+        $from = $this->cache->fingerprint($this->hash($project, $section, self::CELL_MM), $edges, $stands);
 
         return $this->cache->remember(
             'sight',
             $from,
-            fn (): ?SightStudy => SightStudy::of($edges, $section, $this->model($project, $section)),
+            fn (): ?SightStudy => SightStudy::of($edges, $section, $this->model($project, $section), $stands),
         );
     }
 

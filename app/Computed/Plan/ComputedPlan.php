@@ -13,10 +13,12 @@ use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\CoatPasses;
 use IdleRidge\Core\Coats\LaidPatch;
 use IdleRidge\Core\Coats\SectionSurvey;
+use IdleRidge\Core\Coats\Standing;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Coats\ZoneSurvey;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\BenchWork;
+use IdleRidge\Core\Project\GrowthZones;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use Psr\Clock\ClockInterface;
@@ -69,7 +71,7 @@ final class ComputedPlan
     public function survey(Project $project, Section $section): SectionSurvey
     {
         return $this->cache->remember('survey', $this->surveyed($project, $section), function () use ($project, $section): SectionSurvey {
-            [$zones, $passes, $patches] = $this->toSurvey($project, $section);
+            [$zones, $passes, $patches, $standing] = $this->toSurvey($project, $section);
             $survey = ZoneSurvey::ofLand(
                 $this->land->model($project, $section),
                 ComputedLand::CELL_MM,
@@ -77,6 +79,7 @@ final class ComputedPlan
                 $section->placement,
                 $zones,
                 $project->layout->northDeg,
+                $standing,
             );
 
             return SectionSurvey::ofPasses($survey, $section->placement, $zones, $passes, $patches);
@@ -93,13 +96,18 @@ final class ComputedPlan
         );
     }
 
-    /** @return array{array<string, Zone>, list<CoatPasses>, list<LaidPatch>} */
+    /** @return array{array<string, Zone>, list<CoatPasses>, list<LaidPatch>, array<string, Standing>} */
     private function toSurvey(Project $project, Section $section): array
     {
         $zones = $project->works->zonesOf($section->uid);
         $coats = array_filter($project->works->coats, fn (Coat $c): bool => isset($zones[$c->zone]));
         $laid = array_filter($project->works->laid, fn (CoatApplication $l): bool => $l->section === $section->uid);
 
-        return [$zones, array_map(CoatPasses::of(...), array_values($coats)), array_map(LaidPatch::of(...), array_values($laid))];
+        return [
+            $zones,
+            array_map(CoatPasses::of(...), array_values($coats)),
+            array_map(LaidPatch::of(...), array_values($laid)),
+            (new GrowthZones($project))->standing($section),
+        ];
     }
 }

@@ -15,6 +15,7 @@ use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Plan\TakeOff;
 use IdleRidge\Core\Plan\UnplacedMove;
+use IdleRidge\Core\Project\GrowthZones;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 
@@ -44,6 +45,7 @@ final class PlanReport
             $section->placement,
             $zones,
             $project->layout->northDeg,
+            (new GrowthZones($project))->standing($section),
         );
 
         return SectionSurvey::of($survey, $section->placement, $zones, $project->works->coats, $project->works->laid);

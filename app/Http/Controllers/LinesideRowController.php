@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Growth\SaveGrowthZone;
 use App\Actions\Growth\SaveRow;
+use App\Computed\ProjectLoader;
 use App\Http\Requests\Fields;
 use App\Models\Layout;
 use App\Models\LinesideRow;
@@ -37,6 +39,13 @@ final class LinesideRowController
         $this->rows->putAway($layout, $this->row($layout, $row));
 
         return redirect()->route('growth.show', [$layout, $section])->with('said', 'Put away.');
+    }
+
+    public function zone(Layout $layout, Section $section, string $row, SaveGrowthZone $zones, ProjectLoader $load): RedirectResponse
+    {
+        $zone = $zones->along($layout, $load->works($layout)->growth->row($row) ?? abort(404), $section->uid);
+
+        return redirect()->route('coats.show', [$layout, $section, 'zone' => $zone])->with('said', 'It is among the work, and counted.');
     }
 
     private function row(Layout $layout, string $uid): LinesideRow

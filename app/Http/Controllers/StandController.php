@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Growth\SaveGrowthZone;
 use App\Actions\Growth\SaveStand;
 use App\Actions\Growth\SaveTree;
+use App\Computed\ProjectLoader;
 use App\Http\Requests\Fields;
 use App\Models\Layout;
 use App\Models\Section;
@@ -52,6 +54,15 @@ final class StandController
         $this->trees->change($layout, $this->row($layout, $stand), $tree, $request->input());
 
         return $this->back($layout, $section, $stand, $request->word('out') === '1' ? null : $tree);
+    }
+
+    public function zone(Layout $layout, Section $section, string $stand, SaveGrowthZone $zones, ProjectLoader $load): RedirectResponse
+    {
+        $zone = $zones->under($layout, $load->works($layout)->growth->stand($stand) ?? abort(404));
+
+        return redirect()
+            ->route('coats.show', [$layout, $section, 'zone' => $zone])
+            ->with('said', 'Its shade is a zone; its trees are counted.');
     }
 
     private function row(Layout $layout, string $uid): Stand

@@ -12,6 +12,7 @@ use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use App\Pages\Rail\ShowRail;
+use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Planting\RowKind;
@@ -87,6 +88,7 @@ final readonly class ShowGrowth
             'lines' => $this->lines($project, $page->section),
             'kinds' => array_column(array_map(fn (RowKind $k): array => [$k->value, $k->title()], RowKind::cases()), 1, 0),
             'travel' => $this->travel($page),
+            'work' => $this->work($page),
             'next' => $this->ledger->next($layout),
         ];
     }
@@ -175,6 +177,18 @@ final readonly class ShowGrowth
             'count' => $row->kind->isUnbroken() ? '' : "{$here} ".$row->kind->word($here),
             'words' => implode(' · ', $words),
         ];
+    }
+
+    /** The zone that the work on what is picked stands in. */
+    private function work(GrowthPage $page): ?Zone
+    {
+        foreach ($page->project->works->zonesOf($page->section->uid) as $zone) {
+            if ($page->picked !== null && ($zone->along === $page->picked || in_array($page->picked, $zone->under, true))) {
+                return $zone;
+            }
+        }
+
+        return null;
     }
 
     /** @return array<string, string> */

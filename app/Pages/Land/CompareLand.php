@@ -155,7 +155,12 @@ final readonly class CompareLand
                 'figure' => new Quantity((float) count($sheet->findings), '', 'what the rules find on this board', decimals: 0),
             ],
         ];
-        $sight = SightStudy::of($project->layout->viewingEdges, $section, $model);
+        $sight = SightStudy::of(
+            $project->layout->viewingEdges,
+            $section,
+            $model,
+            $project->works->growth->standsOn($section->uid),
+        );
         if ($sight !== null) {
             $rows[] = ['label' => 'Land seen', 'figure' => $sight->land];
             foreach ($sight->runs as [$name, $figure]) {

@@ -8,6 +8,7 @@ use App\Computed\Land\LandResult;
 use IdleRidge\Core\Land\Cut;
 use IdleRidge\Core\Land\LandClass;
 use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Planting\RowLayout;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -24,6 +25,7 @@ final readonly class LandPage
      * @param  list<LandFeature>  $features in section coordinates
      * @param  list<LandClass>  $classes of the tint, none for heights
      * @param  list<Turnout>  $turnouts
+     * @param  list<RowLayout>  $rows of the layout, those that can be set out
      */
     public function __construct(
         public Project $project,
@@ -41,6 +43,7 @@ final readonly class LandPage
         public array $classes = [],
         public array $turnouts = [],
         public ?SightStudy $sight = null,
+        public array $rows = [],
     ) {
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Land;
 
+use App\Computed\Growth\ComputedGrowth;
 use App\Computed\Land\ComputedLand;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
@@ -20,7 +21,7 @@ use IdleRidge\Core\Track\Run;
 /** The Land screen of a section, as it is or as it would be with one row changed. */
 final readonly class OpenLandPage
 {
-    public function __construct(private ProjectLoader $load, private ComputedLand $desk)
+    public function __construct(private ProjectLoader $load, private ComputedLand $desk, private ComputedGrowth $growth)
     {
     }
 
@@ -46,6 +47,7 @@ final readonly class OpenLandPage
             $this->cut($look, $model->grading->runs, $spans, $section), $look->picked, $look->tab, $changed !== null,
             $look->tint, $changed === null ? $this->desk->classes($project, $section, $look->tint) : [],
             $sheet->turnouts, $changed === null && $look->tint === 'sight' ? $this->desk->sight($project, $section) : null,
+            $this->growth->rows($project)['sets'],
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Land;
 
 use App\Pages\Drawing\BoardBase;
+use App\Pages\Drawing\GrowthMarks;
 use App\Pages\Drawing\Labels;
 use App\Pages\Drawing\PlanFrame;
 use IdleRidge\Core\Findings\Finding;
@@ -73,6 +74,7 @@ final class PlanDrawing
         }
         $base->ticks();
         $this->svg->open(['clip-path' => 'url(#plan-board)']);
+        $this->growth();
         foreach ($this->page->runs as $run) {
             $track->marks($run);
         }
@@ -90,6 +92,20 @@ final class PlanDrawing
         $this->contourFigures();
 
         return $this->svg;
+    }
+
+    /** Trees and rows, faint: they are set on their own screen. */
+    private function growth(): void
+    {
+        [$marks, $section] = [new GrowthMarks($this->svg, $this->frame), $this->page->section];
+        $this->svg->open(['class' => 'growth-under']);
+        foreach ($this->page->rows as $set) {
+            $marks->row($set, $section->uid, $section->placement);
+        }
+        foreach ($this->page->project->works->growth->standsOn($section->uid) as $stand) {
+            $marks->stand($stand->but(trees: $stand->treesOn($section->placement)));
+        }
+        $this->svg->close();
     }
 
     /** @return list<Run> roads first: a track lies over the road it crosses, but for a bridge, which is drawn over both */

@@ -179,6 +179,18 @@
         </div>
         <p class="soft">Trees that were set or dragged by hand stay; seed {{ $stand->rule->seed }}.</p>
     </form>
+    @if ($work === null)
+        <form class="in" method="post" action="{{ route('stands.zone', [$layout, $section->uid, $stand->uid]) }}">
+            @csrf
+            @seen
+            <button class="btn quiet">Put it among the work</button>
+            <span class="soft">litter in its shade, then {{ count($stand->trees) }} trees</span>
+        </form>
+    @else
+        <p class="in">
+            Its work is the zone <a href="{{ route('coats.show', [$layout, $section->uid, 'zone' => $work->uid]) }}">{{ $work->name }}</a>.
+        </p>
+    @endif
     <form class="in" method="post" action="{{ route('stands.destroy', [$layout, $section->uid, $stand->uid]) }}">
         @csrf
         @method('delete')
