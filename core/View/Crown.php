@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\View;
 
-/** A crown that stands in the way of what is looked at: a round of so wide a radius from one height up to another, section coordinates, mm. */
+/** A crown that stands in the way of what is looked at: a round from one height up to another. Section coordinates, mm. */
 final readonly class Crown
 {
     public function __construct(public float $x, public float $y, public float $radius, public float $low, public float $top)

@@ -4,13 +4,21 @@
 import Delaunator from 'delaunator';
 import {
     Box3,
+    BoxGeometry,
     BufferAttribute,
     Color,
+    ConeGeometry,
+    CylinderGeometry,
     DirectionalLight,
     HemisphereLight,
     BufferGeometry,
+    IcosahedronGeometry,
+    InstancedMesh,
+    Line,
+    LineBasicMaterial,
     Mesh,
     MeshLambertMaterial,
+    Object3D,
     PerspectiveCamera,
     Scene,
     Shape,
@@ -36,11 +44,16 @@ function landMesh(mesh) {
     const low = z.reduce((a, b) => Math.min(a, b));
     const range = Math.max(20, z.reduce((a, b) => Math.max(a, b)) - low);
     const tints = Array.from({ length: 10 }, (_, k) => new Color(css(`--hyp-${k + 1}`)));
+    const worn = mesh.colours && Uint8Array.from(atob(mesh.colours), (c) => c.charCodeAt(0));
+    const shade = new Color();
     const places = new Float32Array(3 * count);
     const colours = new Float32Array(3 * count);
     for (let k = 0; k < count; k += 1) {
         places.set([points[3 * k], z[k], -points[3 * k + 1]], 3 * k);
-        tints[Math.min(9, Math.round((9 * (z[k] - low)) / range))].toArray(colours, 3 * k);
+        const tint = worn
+            ? shade.setRGB(worn[3 * k] / 255, worn[3 * k + 1] / 255, worn[3 * k + 2] / 255, 'srgb')
+            : tints[Math.min(9, Math.round((9 * (z[k] - low)) / range))];
+        tint.toArray(colours, 3 * k);
     }
     const { triangles } = new Delaunator(Float64Array.from({ length: 2 * count }, (_, k) => points[3 * (k >> 1) + (k & 1)]));
     const land = new BufferGeometry();
@@ -93,7 +106,122 @@ function strip({ kind, edges }) {
     return new Mesh(shape, new MeshLambertMaterial({ color: css(colour), side: 2 }));
 }
 
-const landObjects = (mesh) => [landMesh(mesh), skirt(mesh), ...mesh.waters.map(water), ...mesh.strips.map(strip)];
+// Crowns on stems, one body a form however many there are.
+const CROWNS = {
+    round: () => new IcosahedronGeometry(0.5, 1),
+    spread: () => new IcosahedronGeometry(0.5, 1),
+    column: () => new IcosahedronGeometry(0.5, 1),
+    bush: () => new IcosahedronGeometry(0.5, 1),
+    cone: () => new ConeGeometry(0.5, 1, 7),
+    bare: () => new ConeGeometry(0.12, 1, 5),
+};
+const CROWN_FROM = { round: 0.25, spread: 0.35, column: 0.15, bush: 0, cone: 0.1, bare: 0 };
+
+function many(geometry, colour, count, place) {
+    const body = new InstancedMesh(geometry, new MeshLambertMaterial({ color: colour, flatShading: true }), count);
+    const at = new Object3D();
+    for (let k = 0; k < count; k += 1) {
+        place(at, k);
+        at.updateMatrix();
+        body.setMatrixAt(k, at.matrix);
+    }
+    body.frustumCulled = false;
+    return body;
+}
+
+function trees(form, packed) {
+    const all = floats(packed);
+    const count = all.length / 5;
+    const from = CROWN_FROM[form];
+    const crowns = many(CROWNS[form](), css(form === 'bare' ? '--soil' : '--grass'), count, (at, k) => {
+        const [x, y, z, high, wide] = all.subarray(5 * k, 5 * k + 5);
+        at.position.set(x, z + high * (from + (1 - from) / 2), -y);
+        at.scale.set(wide, high * (1 - from), wide);
+        at.rotation.y = x + y;
+    });
+    const stems = many(new CylinderGeometry(0.5, 0.6, 1, 5), css('--soil'), count, (at, k) => {
+        const [x, y, z, high] = all.subarray(5 * k, 5 * k + 5);
+        const thick = Math.max(1, high / 35);
+        at.position.set(x, z + (high * (from + 0.3)) / 2, -y);
+        at.scale.set(thick, high * (from + 0.3), thick);
+    });
+    return [crowns, stems];
+}
+
+function posts(packed) {
+    const all = floats(packed);
+    return many(new CylinderGeometry(0.5, 0.5, 1, 5), css('--soil'), all.length / 5, (at, k) => {
+        const [x, y, z, high, wide] = all.subarray(5 * k, 5 * k + 5);
+        at.position.set(x, z + high / 2, -y);
+        at.scale.set(wide, high, wide);
+    });
+}
+
+function wire(packed) {
+    const all = floats(packed);
+    const points = Array.from({ length: all.length / 3 }, (_, k) => new Vector3(all[3 * k], all[3 * k + 2], -all[3 * k + 1]));
+    return new Line(new BufferGeometry().setFromPoints(points), new LineBasicMaterial({ color: css('--ink-2') }));
+}
+
+// A hedge or a wall: boxes from place to place.
+function band({ kind, wide, high, line }) {
+    const all = floats(line);
+    const colour = { hedge: '--moss', 'dry-wall': '--ballast-2', sleepers: '--soil' }[kind] ?? '--stone';
+    return many(new BoxGeometry(1, 1, 1), css(colour), all.length / 3 - 1, (at, k) => {
+        const [x, y, z, x2, y2, z2] = all.subarray(3 * k, 3 * k + 6);
+        at.position.set((x + x2) / 2, (z + z2) / 2 + high / 2, -(y + y2) / 2);
+        at.rotation.y = Math.atan2(y2 - y, x2 - x);
+        at.scale.set(Math.hypot(x2 - x, y2 - y) * 1.05, high, wide);
+    });
+}
+
+const landObjects = (mesh) => [
+    landMesh(mesh),
+    skirt(mesh),
+    ...mesh.waters.map(water),
+    ...mesh.strips.map(strip),
+    ...Object.entries(mesh.trees).flatMap(([form, packed]) => trees(form, packed)),
+    posts(mesh.posts),
+    ...mesh.wires.map(wire),
+    ...mesh.bands.map(band),
+];
+
+// What the land wears is chosen beside it, and it is looked at from where people stand.
+function wearing(holder, url, view) {
+    const wears = holder.querySelector('[data-wears]');
+    const choices = (moments, chosen) =>
+        wears.replaceChildren(...Object.entries(moments).map(([key, word]) => new Option(word, key, key === chosen, key === chosen)));
+    choices(view.mesh.moments, 'heights');
+    let things = view.things;
+    wears.addEventListener('change', async () => {
+        delete holder.dataset.worn;
+        const mesh = await (await fetch(`${url}?wears=${wears.value}`, { headers: { Accept: 'application/json' } })).json();
+        view.scene.remove(...things);
+        things = view.objects(mesh);
+        view.scene.add(...things);
+        view.draw();
+        holder.dataset.worn = wears.value;
+        // Sessions are known once the plan was asked for.
+        if (Object.keys(mesh.moments).length > wears.options.length) {
+            choices(mesh.moments, wears.value);
+        }
+    });
+    let eye = -1;
+    const from = holder.querySelector('[data-eye]');
+    from.disabled = view.mesh.eyes.length === 0;
+    from.addEventListener('click', () => {
+        eye = (eye + 1) % view.mesh.eyes.length;
+        const [x, y, z] = view.mesh.eyes[eye];
+        const middle = view.orbit.target.clone();
+        view.camera.position.set(x, z, -y);
+        view.camera.fov = 48;
+        // Straight ahead into the scene, not at its middle.
+        view.orbit.target.set(x + (middle.x - x) * 0.75, middle.y, -y + (middle.z + y) * 0.6);
+        view.orbit.update();
+        view.draw();
+        holder.dataset.eye = String(eye);
+    });
+}
 
 // Draws what the server tells of in the holder's canvas; `objects` makes the things to draw. Answers how to draw again, or
 // nothing where there is no WebGL.
@@ -108,7 +236,8 @@ export async function turn(holder, url, objects = landObjects) {
     }
     const mesh = await (await fetch(url, { headers: { Accept: 'application/json' } })).json();
     const scene = new Scene();
-    scene.add(...objects(mesh), new HemisphereLight(0xffffff, 0x8a8a78, 1.25));
+    const things = objects(mesh);
+    scene.add(...things, new HemisphereLight(0xffffff, 0x8a8a78, 1.25));
     const sun = new DirectionalLight(0xffffff, 1.9);
     sun.position.set(-900, 700, -600);
     scene.add(sun);
@@ -135,6 +264,7 @@ export async function turn(holder, url, objects = landObjects) {
     orbit.addEventListener('change', draw);
     orbit.update();
     draw();
+    holder.querySelector('[data-wears]') && wearing(holder, url, { scene, things, objects, mesh, camera, orbit, draw });
     // Arrows turn, plus and minus come nearer and go away.
     canvas.addEventListener('keydown', (event) => {
         const from = camera.position.clone().sub(orbit.target);

@@ -20,6 +20,7 @@ use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Planting\Stand;
 use IdleRidge\Core\Project\Section;
 use Psr\Clock\ClockInterface;
 
@@ -112,14 +113,23 @@ final readonly class SaveSection
             fn (CoatApplication $l): string => $l->uid,
             array_filter($works->laid, fn (CoatApplication $l): bool => $l->section === $row->uid),
         );
+        $stands = array_map(fn (Stand $s): string => $s->uid, $works->growth->standsOn($row->uid));
         $this->ledger->record($layout, "{$row->name} removed", function (ChangeSet $changes) use (
             $layout,
             $row,
             $zones,
             $coats,
             $laid,
+            $stands,
         ): void {
-            foreach ([[$layout->coats(), $coats], [$layout->applications(), $laid], [$layout->zones(), $zones]] as [$rows, $uids]) {
+            foreach (
+                [
+                    [$layout->coats(), $coats],
+                    [$layout->applications(), $laid],
+                    [$layout->stands(), $stands],
+                    [$layout->zones(), $zones],
+                ] as [$rows, $uids]
+            ) {
                 foreach ($rows->whereIn('uid', $uids)->get() as $gone) {
                     $changes->delete($gone);
                 }
@@ -244,6 +254,7 @@ final readonly class SaveSection
                 }
             }
         }
+        $this->carryGrowth($layout, $changes, $from, $to, $move);
         foreach ($layout->runs()->get() as $run) {
             /** @var Run $run */
             if ($from->holds($run->x_mm, $run->y_mm, 0.5)) {
@@ -254,6 +265,34 @@ final readonly class SaveSection
                     'heading_deg' => $run->heading_deg + $to->placement->angleDeg - $from->placement->angleDeg,
                 ]);
                 $changes->add($run);
+            }
+        }
+    }
+
+    /**
+     * Trees of its stands go with a board, and rows along lines that are drawn on it.
+     *
+     * @param  callable(float, float): Point  $move
+     */
+    private function carryGrowth(Layout $layout, ChangeSet $changes, Section $from, Section $to, callable $move): void
+    {
+        $carried = function (array $p) use ($move): array {
+            $there = $move((float) $p[0], (float) $p[1]);
+
+            return [$there->x, $there->y, ...array_slice($p, 2)];
+        };
+        foreach ($layout->stands()->get() as $row) {
+            $values = (array) $row->values();
+            if ($values['section'] === $to->uid) {
+                $changes->add($row->keep(['trees' => array_map($carried, $values['trees'] ?? [])] + $values));
+            }
+        }
+        foreach ($layout->linesideRows()->get() as $row) {
+            $values = (array) $row->values();
+            $points = $values['points'] ?? [];
+            $off = array_filter($points, fn (array $p): bool => ! $from->holds((float) $p[0], (float) $p[1], 0.5));
+            if ($points !== [] && $off === []) {
+                $changes->add($row->keep(['points' => array_map($carried, $points)] + $values));
             }
         }
     }

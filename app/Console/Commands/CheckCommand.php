@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Computed\Growth\GrowthReport;
 use App\Computed\Land\LandReport;
 use App\Computed\Plan\PlanReport;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -20,10 +21,12 @@ final class CheckCommand extends RidgeCommand
     {
         $project = $this->project();
         $works = new LandReport();
+        $growth = new GrowthReport();
         $findings = [];
         $only = $this->word('section');
         foreach ($only === '' ? $project->sections : [$project->section($only)] as $section) {
-            array_push($findings, ...$works->findings($works->of($project, $section)));
+            $study = $works->of($project, $section);
+            array_push($findings, ...$works->findings($study), ...$growth->findings($study));
         }
 
         $plans = new PlanReport();

@@ -32,6 +32,7 @@ use IdleRidge\Core\Plan\DryingState;
 use IdleRidge\Core\Plan\Move;
 use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Plan\TakeOff;
+use IdleRidge\Core\Planting\Row;
 use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Track\Run;
@@ -110,8 +111,9 @@ final readonly class ShowCoats
             'library' => $project->library($this->library),
             'runs' => $project->runsNear($section),
             'zone' => $zone,
-            'corners' => $zone === null ? '' : SaveZone::corners($zone, $section),
-            'crowns' => $zone === null ? '' : SaveZone::crownsOf($zone, $section),
+            'corners' => $zone?->along !== null || $zone === null ? '' : SaveZone::corners($zone, $section),
+            'crowns' => $zone === null || $zone->under !== [] ? '' : SaveZone::crownsOf($zone, $section),
+            'stands' => $project->works->growth->standsOn($section->uid),
         ];
     }
 
@@ -204,8 +206,9 @@ final readonly class ShowCoats
      */
     private function zoneRows(CoatsPage $page, array $runs): array
     {
-        $names = [];
-        foreach ([...array_values($page->zones), ...$runs] as $named) {
+        $growth = $page->plan->work->project->works->growth;
+        $names = array_column(array_map(fn (Row $r): array => [$r->uid, $r->called()], $growth->rows), 1, 0);
+        foreach ([...array_values($page->zones), ...$runs, ...$growth->stands] as $named) {
             $names[$named->uid] = $named->name;
         }
         $rows = [];

@@ -4,16 +4,23 @@ declare(strict_types=1);
 
 namespace App\Pages\Land;
 
+use App\Computed\Growth\ComputedGrowth;
 use App\Computed\Land\ComputedLand;
 use App\Computed\Land\LandResult;
+use App\Computed\Library\LibraryFiles;
+use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Models\Section as SectionRow;
+use DateTimeZone;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\BreakLines;
+use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Side;
+use IdleRidge\Core\Plan\SceneCoats;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\Viewpoints;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\StructureKind;
@@ -28,28 +35,82 @@ final readonly class ShowLandMesh
 
     private const CLEAR_CELLS = 0.6;
 
-    public function __construct(private ProjectLoader $load, private ComputedLand $desk)
-    {
+    /** Sessions that can be chosen. */
+    private const MAX_MOMENTS = 12;
+
+    public function __construct(
+        private ProjectLoader $load,
+        private ComputedLand $desk,
+        private ComputedPlan $plan,
+        private ComputedGrowth $growth,
+    ) {
     }
 
     /**
-     * @return array{base: float, points: string, edge: int, strips: list<array{kind: string, edges: list<array{float, float, float, float,
-     *     float}>}>, waters: list<array{level: float, ring: list<array{float, float}>}>} points as base64 of 32-bit floats, x, y, z of
-     *     each, those round the board's edge first and in order; strips by pairs of edge points, x, y, x, y, z
+     * @param  string  $wears heights, now, done, or m and the minute up to which the plan is done
+     * @return array{moments: array<string, string>, base: float, points: string, edge: int, colours: string|null,
+     *     trees: array<string, string>, posts: string, wires: list<string>, bands: list<array{kind: string, wide: float, high: float,
+     *     line: string}>, eyes: list<array{float, float, float}>, strips: list<array{kind: string, edges: list<array{float, float, float,
+     *     float, float}>}>, waters: list<array{level: float, ring: list<array{float, float}>}>} points as base64 of 32-bit floats, x, y, z
+     *     of each, those round the board's edge first and in order, their colours as three bytes; strips by pairs of edge points, x, y, x,
+     *     y, z; eyes of those who look at it
      */
-    public function mesh(Layout $layout, SectionRow $row): array
+    public function mesh(Layout $layout, SectionRow $row, string $wears = 'heights'): array
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
-        [$points, $edge] = $this->points($project, $section, $this->desk->sheet($project, $section));
+        $sheet = $this->desk->sheet($project, $section);
+        [$points, $edge] = $this->points($project, $section, $sheet);
+        $land = $sheet->grid()->mesh($section->width, $section->depth);
+        // The plan may take its while: who looks at heights does not wait for it.
+        $scene = $wears === 'heights' ? null : new SceneCoats($this->plan->plan($layout), LibraryFiles::basePaints());
+        $until = match (true) {
+            $wears === 'done' => null,
+            preg_match('/^m\d{1,12}$/', $wears) === 1 => (int) substr($wears, 1),
+            default => $this->plan->minute(),
+        };
+        $cover = $scene === null ? null : new ReliefCover($land, $sheet->cell, $scene->on($section, $until));
+        $things = new ReliefThings($project, $section, $land, $scene?->stood($section, $until) ?? []);
 
         return [
+            'moments' => $this->moments($project, $scene?->moments($section) ?? []),
+            'colours' => $cover === null ? null : $this->colours($cover, $points),
+            'trees' => $things->trees(),
+            ...$things->rows($this->growth->rows($project)['sets']),
+            'eyes' => Viewpoints::before($section, $project->layout->viewingEdges),
+
             'base' => $section->base,
             'points' => base64_encode(pack('g*', ...$points)),
             'edge' => $edge,
             'strips' => [...$this->runs($project, $section), ...$this->streams($project, $section)],
             'waters' => $this->waters($project, $section),
         ];
+    }
+
+    /**
+     * @param  list<int>  $ends of sessions
+     * @return array<string, string> what the land may wear → its word
+     */
+    private function moments(Project $project, array $ends): array
+    {
+        $words = new ClockWords(new DateTimeZone($project->layout->zone), $this->plan->minute());
+        $out = ['heights' => 'heights', 'now' => 'as it is laid now'];
+        foreach (array_slice($ends, 0, self::MAX_MOMENTS) as $end) {
+            $out["m{$end}"] = 'after '.$words->shortDay($end).', '.$words->clock($end);
+        }
+
+        return $out + ['done' => 'when all is done'];
+    }
+
+    /** @param  list<float>  $points */
+    private function colours(ReliefCover $cover, array $points): string
+    {
+        $bytes = [];
+        for ($k = 0; $k < count($points); $k += 3) {
+            array_push($bytes, ...$cover->at($points[$k], $points[$k + 1]));
+        }
+
+        return base64_encode(pack('C*', ...$bytes));
     }
 
     /**

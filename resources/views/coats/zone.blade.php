@@ -119,6 +119,26 @@
             :value="$edited?->backdrop ? Length::field($edited->backdrop['height'], $units) : ''"
         />
     </div>
+    @if ($edited && $page->zone?->along !== null)
+        <p class="soft">It lies along a row: its outline follows that, on <a href="{{ route('growth.show', [$layout, $section->uid,
+            'pick' => $page->zone->along]) }}">Growth</a>.</p>
+    @endif
+    @if ($stands !== [])
+        <fieldset class="under">
+            <legend>Under the crowns of</legend>
+            <input type="hidden" name="under[]" value="">
+            @foreach ($stands as $stand)
+                <label class="check"
+                    ><input
+                        type="checkbox"
+                        name="under[]"
+                        value="{{ $stand->uid }}"
+                        @checked($edited && in_array($stand->uid, $page->zone?->under ?? [], true))
+                    > {{ $stand->name }}</label
+                >
+            @endforeach
+        </fieldset>
+    @endif
     <x-field
         :form="$form"
         name="crowns"

@@ -122,6 +122,10 @@
                     {!! $plan->toHtml() !!}
                     <div id="turn" class="turn" hidden>
                         <canvas tabindex="0" role="img" aria-label="Relief of {{ $section->name }}, to turn with the arrow keys"></canvas>
+                        <div class="wears">
+                            <label>It wears <select data-wears></select></label>
+                            <button type="button" class="tool" data-eye>Eye level</button>
+                        </div>
                         <div class="plain">
                             <p>This browser draws no turning relief; the same land, shaded.</p>
                             <img

@@ -6,10 +6,13 @@ namespace Tests\Core\Interchange;
 
 use IdleRidge\Core\Interchange\RidgeReader;
 use IdleRidge\Core\Interchange\RidgeWriter;
+use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Journal\JournalEntry;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
+use IdleRidge\Core\Planting\Growth;
+use IdleRidge\Core\Project\LayoutGrowth;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -123,7 +126,7 @@ final class ProjectTest extends TestCase
 
     public function test_every_field_of_a_file_comes_back_byte_for_byte(): void
     {
-        $text = Fixtures::text('projects/version-5-full.ridge.json');
+        $text = Fixtures::text('projects/version-6-full.ridge.json');
         $project = RidgeReader::read($text, Build::library());
         $this->assertSame($text, RidgeWriter::write($project, '2026-10-14T18:30:00Z'));
         $this->assertSame('Trial Branch', $project->layout->name);
@@ -180,9 +183,26 @@ final class ProjectTest extends TestCase
         $this->assertSame([], [...$journal->photos, ...$journal->checks, ...$journal->stalls, ...$journal->trials]);
     }
 
+    public function test_a_file_of_the_fifth_version_comes_in_with_nothing_growing(): void
+    {
+        $project = RidgeReader::read(Fixtures::text('projects/version-5-full.ridge.json'), Build::library());
+        $this->assertEquals(new Growth(), $project->works->growth);
+        $this->assertEquals(new LayoutGrowth(), $project->layout->growth);
+    }
+
+    public function test_zones_that_follow_growth_have_its_crowns_and_its_strip(): void
+    {
+        $works = RidgeReader::read(Fixtures::text('projects/version-6-full.ridge.json'), Build::library())->works;
+        [$under, $along] = array_slice($works->zones, -2);
+        $this->assertSame($works->growth->stands[0]->crowns(), $under->crowns);
+        $this->assertNotNull($along->outline);
+        $this->assertSame(['under'], array_values(array_intersect(['under', 'crowns'], array_keys(WorksFile::fromZone($under)))));
+        $this->assertSame(['along'], array_values(array_intersect(['along', 'outline'], array_keys(WorksFile::fromZone($along)))));
+    }
+
     public function test_faults_of_a_file_come_all_at_once_with_their_pointers(): void
     {
-        $file = json_decode(Fixtures::text('projects/version-5-full.ridge.json'), true);
+        $file = json_decode(Fixtures::text('projects/version-6-full.ridge.json'), true);
         $file['sections'][0]['width_mm'] = -4;
         $file['sections'][1]['depth_mm'] = 'deep';
         $file['runs'][0]['elements'][1]['radius_mm'] = 3;
@@ -197,7 +217,7 @@ final class ProjectTest extends TestCase
 
     public function test_faults_of_what_goes_onto_the_land_have_their_pointers(): void
     {
-        $text = Fixtures::text('projects/version-5-full.ridge.json');
+        $text = Fixtures::text('projects/version-6-full.ridge.json');
         foreach (
             [
                 '/rooms/0/day_c' => fn (array &$f) => ($f['rooms'][0]['day_c'] = -40),
@@ -257,7 +277,7 @@ final class ProjectTest extends TestCase
 
     public function test_unknown_keys_are_refused_and_keys_of_your_own_kept(): void
     {
-        $file = json_decode(Fixtures::text('projects/version-5-full.ridge.json'), false);
+        $file = json_decode(Fixtures::text('projects/version-6-full.ridge.json'), false);
         $file->sections[0]->x_shelf = (object) ['deep' => (object) [], 'list' => [1, 2]];
         $project = RidgeReader::read((string) json_encode($file), Build::library());
         $this->assertStringContainsString('"deep": {}', RidgeWriter::write($project, ''));
