@@ -113,6 +113,12 @@ final readonly class RowLayout
     {
         $out = [];
         foreach ($this->stretches() as [$from, $to]) {
+            if ($to - $from < 2.0 * self::JOINT_CLEAR_MM) {
+                // Too short for two: one stands in its middle.
+                $out[self::key(($from + $to) / 2.0)] = RowRole::Straining;
+
+                continue;
+            }
             $breaks = [$from];
             foreach ($this->line->bends as $bend) {
                 if (

@@ -25,13 +25,17 @@ final readonly class SkarnvikBranch
     /** Heights that Weir Bend and Fell Halt have agreed on for the edge between them. */
     private const JOINT = [[0.0, 62.0], [130.0, 79.0], [220.0, 80.0], [420.0, 106.0]];
 
-    public function __construct(private UlidGenerator $uids, private LandMaker $land, private SkarnvikWorks $works)
-    {
+    public function __construct(
+        private UlidGenerator $uids,
+        private LandMaker $land,
+        private SkarnvikWorks $works,
+        private SkarnvikGrowth $growth,
+    ) {
     }
 
     public function project(): Project
     {
-        return $this->works->on($this->land());
+        return $this->growth->on($this->works->on($this->land()));
     }
 
     /** The boards and their land, before anything goes onto them. */

@@ -15,8 +15,8 @@ final class FoldersTest extends TestCase
     private const LAYERS = [
         'app' => ['Actions', 'Computed', 'Console', 'Database', 'Devices', 'Http', 'Jobs', 'Models', 'Pages', 'Providers'],
         'core' => [
-            'Coats', 'Cure', 'Cuts', 'Findings', 'Geometry', 'Interchange', 'Journal', 'Land', 'Measure', 'Plan', 'Pots', 'Project',
-            'Rounds', 'Rulebook', 'Schedule', 'Shelf', 'Track', 'View', 'Water',
+            'Coats', 'Cure', 'Cuts', 'Findings', 'Geometry', 'Interchange', 'Journal', 'Land', 'Measure', 'Plan', 'Planting', 'Pots',
+            'Project', 'Rounds', 'Rulebook', 'Schedule', 'Shelf', 'Track', 'View', 'Water',
         ],
     ];
 

@@ -109,11 +109,12 @@ final readonly class ShowGrowth
             ];
         }
         $count = array_sum(array_map(fn (RowLayout $s): int => $s->count($page->section->uid), $page->sets()));
-        $out[] = [
+        $along = [
             'label' => 'Along lines',
             'figure' => new Quantity((float) $count, '', 'posts, poles and pieces on this board'),
             'note' => count($page->sets()) === 1 ? 'in 1 row' : 'in '.count($page->sets()).' rows',
         ];
+        $out = $page->sets() === [] ? $out : [...$out, $along];
         $tall = $page->survey->tall(max($page->sheet->figures['z_max']->value, $page->section->base));
         $out[] = [
             'label' => 'Board, carried',

@@ -51,6 +51,12 @@ final class SkylineDrawing
                 $top = max($top ?? 0.0, $page->survey->top($tree));
             }
         }
+        foreach ($page->sets() as $set) {
+            foreach ($set->row->kind->stands() ? $set->on($page->section->uid) : [] as $thing) {
+                $p = $page->section->placement->toSection(new Point($thing->x, $thing->y));
+                $top = max($top ?? 0.0, $ground->height($p->x, $p->y) + $thing->height);
+            }
+        }
         $this->low = min($low ?? 0.0, $page->section->base);
         $this->scale = min(self::ROOM / $long, self::HIGHEST / max(40.0, ($top ?? 100.0) - $this->low));
         $this->bottom = 10.0 + (($top ?? 100.0) - $this->low) * $this->scale;

@@ -33,12 +33,10 @@
             <x-choice form="stand" name="set" label="What grows" :options="$choices" />
             <x-choice form="stand" name="zone" label="Where" :options="$zones" />
         </div>
-        <div class="pair">
-            <x-field form="stand" name="name" id="f-stand-name" label="Called" />
-            <div class="acts">
-                <button class="btn">Plant it</button>
-                <button class="btn quiet" name="by_hand" value="1">By hand</button>
-            </div>
+        <x-field form="stand" name="name" id="f-stand-name" label="Called" />
+        <div class="acts">
+            <button class="btn">Plant it</button>
+            <button class="btn quiet" name="by_hand" value="1">Set it by hand</button>
         </div>
     </form>
 </section>
@@ -50,7 +48,8 @@
         <input type="hidden" name="form" value="row">
         <div class="pair">
             <x-choice form="row" name="kind" label="What" :options="$kinds" />
-            <x-choice form="row" name="along" label="Along" :options="$lines + ['' => 'a line I draw']" />
+            <x-choice form="row" name="along" label="Along" :value="array_key_first($lines) ?? ''"
+                :options="$lines + ['' => 'a line I draw']" />
         </div>
         <div class="pair">
             <x-field form="row" name="offset" at="offset_mm" label="To its left" hint="less than 0 for its right" value="{{

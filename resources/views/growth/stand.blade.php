@@ -173,7 +173,7 @@
             <p class="fault">{{ $message }}</p>
         @enderror
         <div class="acts">
-            <button class="btn" name="plant" value="anew">Plant anew</button>
+            <button @class(['btn', 'quiet' => $tree]) name="plant" value="anew">Plant anew</button>
             <button class="btn quiet" name="plant" value="same">With the same seed</button>
             <button class="btn quiet" name="plant" value="">Save</button>
         </div>

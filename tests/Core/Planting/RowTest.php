@@ -50,6 +50,9 @@ final class RowTest extends TestCase
             }
             $spacing = $scale->toModel(1000.0 * $figures->spacing);
             foreach ($set->stretches() as [$from, $to]) {
+                if ($to - $from < 2.0 * RowLayout::JOINT_CLEAR_MM) {
+                    continue;
+                }
                 $within = array_values(array_filter(
                     $set->things,
                     fn (RowThing $t): bool => $t->station >= $from - 1e-3 && $t->station <= $to + 1e-3,
@@ -132,6 +135,15 @@ final class RowTest extends TestCase
         $this->assertSame(3, $set->count());
         $this->assertSame($stayed, $set->roles()['stayed']);
         $this->assertEqualsWithDelta(2.0 * 800.0 * (1.0 + 8.0 / 3.0 * 0.015 ** 2), $set->wire(), 1e-6);
+    }
+
+    #[TestWith([11.9, [5.95]])]
+    #[TestWith([12.1, [0.0, 12.1]])]
+    public function test_a_stretch_too_short_for_two_has_one(float $long, array $stations): void
+    {
+        $line = RowLine::along([[0.0, 0.0], [$long, 0.0]], 0.0);
+        $set = $this->set($this->row(RowKind::Poles, new RowFigures(40.0, 7.0, 0.2)), $line, Scale::oneTo(87.1));
+        $this->assertEqualsWithDelta($stations, array_map(fn (RowThing $t): float => $t->station, $set->things), 1e-3);
     }
 
     public function test_a_wall_is_bought_in_packs_with_what_is_over(): void
