@@ -146,8 +146,11 @@ final class ZoneSurvey
      */
     private function standing(string $uid, array $rings, array $without = []): Standing
     {
+        // What stands along a row is in its zone, also where that ends at the edge of the board.
+        $isRow = $this->zones[$uid]->along !== null;
+
         return ($this->standing[$uid] ?? new Standing())
-            ->where(fn (float $x, float $y): bool => self::holds($rings, $x, $y) && ! self::holds($without, $x, $y));
+            ->where(fn (float $x, float $y): bool => ($isRow || self::holds($rings, $x, $y)) && ! self::holds($without, $x, $y));
     }
 
     /** What was measured of the strip that a backdrop stands on, as it is on its face. */

@@ -33,6 +33,11 @@ final readonly class GrowthStudy
     /** Which board lies under a row is found so exactly, mm. */
     private const EXACT_MM = 0.01;
 
+    /** An end is moved off an edge in such steps, mm, at most so many times what it keeps off. */
+    private const EDGE_STEP_MM = 0.25;
+
+    private const EDGE_REACH = 4.0;
+
     /** A bridge is so thick under its rails that a tree may stand under it, mm. */
     private const DECK_MM = 12.0;
 
@@ -315,6 +320,35 @@ final readonly class GrowthStudy
             $out[] = new RowPart($last, $begin, $line->length);
         }
 
-        return $out;
+        return array_values(array_filter(array_map(
+            fn (int $k): ?RowPart => $this->offEdges($line, $out[$k], $out[$k - 1] ?? null, $out[$k + 1] ?? null),
+            array_keys($out),
+        )));
+    }
+
+    /** A part that ends at the edge of its board ends short of it, unless another board goes on there; null where nothing is left. */
+    private function offEdges(RowLine $line, RowPart $part, ?RowPart $before, ?RowPart $after): ?RowPart
+    {
+        $section = $this->project->section($part->section);
+        $inside = function (float $station) use ($line, $section): float {
+            [$x, $y] = $line->at($station);
+            $p = $section->placement->toSection(new Point($x, $y));
+
+            return min($p->x, $p->y, $section->width - $p->x, $section->depth - $p->y);
+        };
+        $moved = function (float $station, float $way) use ($inside): float {
+            for ($by = 0.0; $by <= self::EDGE_REACH * RowLayout::JOINT_CLEAR_MM; $by += self::EDGE_STEP_MM) {
+                if ($inside($station + $way * $by) >= RowLayout::JOINT_CLEAR_MM) {
+                    return $station + $way * $by;
+                }
+            }
+
+            // Along the edge rather than onto it: it stays as it is.
+            return $station;
+        };
+        $from = $before !== null && $part->from - $before->to < 1.0 ? $part->from : $moved($part->from, 1.0);
+        $to = $after !== null && $after->from - $part->to < 1.0 ? $part->to : $moved($part->to, -1.0);
+
+        return $to - $from > 1.0 ? new RowPart($part->section, $from, $to) : null;
     }
 }

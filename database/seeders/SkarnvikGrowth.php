@@ -84,7 +84,7 @@ final readonly class SkarnvikGrowth
         $mix = $this->sets->all()['marsh']->mix;
         $trees = array_map(
             fn (array $t): Tree => (new Tree($t[0], $t[1], 0, $t[2], $t[3], fixed: true))->placed($section->placement),
-            [[402.0, 118.0, 58.0, 44.0], [424.0, 66.0, 47.0, 38.0], [372.0, 78.0, 52.0, 40.0]],
+            [[402.0, 108.0, 58.0, 44.0], [420.0, 66.0, 47.0, 38.0], [376.0, 74.0, 52.0, 40.0]],
         );
 
         return new Stand(

@@ -8,12 +8,15 @@ use App\Actions\Air\SaveReadings;
 use App\Actions\Journal\SaveCheck;
 use App\Actions\Plan\SaveBenchTimes;
 use App\Computed\Plan\ComputedPlan;
+use App\Computed\ProjectLoader;
 use App\Devices\SimulatedRoom;
 use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Run;
 use App\Models\Section;
 use IdleRidge\Core\Cure\AirLog;
+use IdleRidge\Core\Planting\Row;
+use IdleRidge\Core\Planting\Stand;
 use IdleRidge\Core\Rounds\RoundsDue;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -96,6 +99,8 @@ final class LooksTest extends BrowserCase
             array_push(
                 $pages,
                 "/layouts/{$layout->uid}/sections/{$other->uid}/land",
+                "/layouts/{$layout->uid}/sections/{$other->uid}/growth",
+                ...$this->growing($layout, $other),
                 "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?layer=3",
                 "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=sheets",
                 "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=glue",
@@ -138,6 +143,15 @@ final class LooksTest extends BrowserCase
             "{$at}/find?for=soil",
             "{$at}/library?recipe=earth-paint",
         ];
+    }
+
+    /** @return list<string> addresses of what grows on a board, each picked */
+    private function growing(Layout $layout, Section $section): array
+    {
+        $growth = app(ProjectLoader::class)->of($layout)->works->growth;
+        $picked = [...$growth->standsOn($section->uid), ...$section->name === 'Weir Bend' ? $growth->rows : []];
+
+        return array_map(fn (Stand|Row $one): string => "/layouts/{$layout->uid}/sections/{$section->uid}/growth?pick={$one->uid}&tree=1", $picked);
     }
 
     /** @return list<string> addresses of the screens about the plan and the air, with a visit and readings there */
@@ -200,6 +214,9 @@ final class LooksTest extends BrowserCase
                 "/layouts/{$layout->uid}/journal",
                 ...$this->remembered($layout),
                 "/layouts/{$layout->uid}/pots",
+                "/layouts/{$layout->uid}/sections/{$section->uid}/growth",
+                ...$this->growing($layout, $section),
+                ...$this->growing($layout, $layout->sections()->where('name', 'Weir Bend')->firstOrFail()),
                 "/layouts/{$layout->uid}/pots?recipe=two-part-resin&by=volume&value=400&cup=500",
                 "/layouts/{$layout->uid}/pots/cards",
                 "/layouts/{$layout->uid}/shelf?instead=white+glue&lot={$layout->lots()->value('uid')}",
