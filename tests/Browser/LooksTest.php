@@ -98,9 +98,12 @@ final class LooksTest extends BrowserCase
             }
             array_push(
                 $pages,
+                ...$this->growing($layout, $other),
+            );
+            array_push(
+                $pages,
                 "/layouts/{$layout->uid}/sections/{$other->uid}/land",
                 "/layouts/{$layout->uid}/sections/{$other->uid}/growth",
-                ...$this->growing($layout, $other),
                 "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?layer=3",
                 "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=sheets",
                 "/layouts/{$layout->uid}/sections/{$other->uid}/cuts?on=glue",
@@ -151,7 +154,9 @@ final class LooksTest extends BrowserCase
         $growth = app(ProjectLoader::class)->of($layout)->works->growth;
         $picked = [...$growth->standsOn($section->uid), ...$section->name === 'Weir Bend' ? $growth->rows : []];
 
-        return array_map(fn (Stand|Row $one): string => "/layouts/{$layout->uid}/sections/{$section->uid}/growth?pick={$one->uid}&tree=1", $picked);
+        $page = "/layouts/{$layout->uid}/sections/{$section->uid}/growth";
+
+        return ["{$page}?on=grass", ...array_map(fn (Stand|Row $one): string => "{$page}?pick={$one->uid}&tree=1", $picked)];
     }
 
     /** @return list<string> addresses of the screens about the plan and the air, with a visit and readings there */

@@ -81,9 +81,9 @@ final class GrowthTest extends FeatureCase
         $stand = $this->growth($layout)[0];
         $at = $this->at($section, "/stands/{$stand->uid}");
         $species = fn (array $with): array => ['species' => [
-            $with + ['name' => 'Birch', 'form' => 'round', 'low' => '5', 'high' => '14', 'crown_low' => '2', 'crown_high' => '5', 'parts' => '1'],
-            ['name' => 'Rowan', 'form' => 'round', 'low' => '4', 'high' => '10', 'crown_low' => '2', 'crown_high' => '5', 'parts' => '1'],
-            ['name' => 'Juniper', 'form' => 'column', 'low' => '1', 'high' => '4', 'crown_low' => '1', 'crown_high' => '2', 'parts' => '1'],
+            $with + ['name' => 'Birch', 'low' => '5', 'high' => '14', 'crown_low' => '2', 'crown_high' => '5'],
+            ['name' => 'Rowan', 'low' => '4', 'high' => '10', 'crown_low' => '2', 'crown_high' => '5'],
+            ['name' => 'Juniper', 'form' => 'column', 'low' => '1', 'high' => '4', 'crown_low' => '1', 'crown_high' => '2'],
         ]];
         foreach (
             [
@@ -128,7 +128,8 @@ final class GrowthTest extends FeatureCase
         $this->assertEqualsWithDelta([6.0, 1194.0], [$sets[0]->things[0]->x, array_slice($sets[0]->things, -1)[0]->x], 0.26);
         $this->assertEqualsWithDelta(hypot(400.0, 20.0), $sets[1]->laid(), 0.01);
         $fence = $layout->linesideRows()->firstOrFail()->uid;
-        $this->patch($this->at($section, "/rows/{$fence}"), ['spacing_m' => '2.5', 'gates' => '300 3.6; 800', 'to' => '1000'])->assertRedirect();
+        $change = ['spacing_m' => '2.5', 'gates' => '300 3.6; 800', 'to' => '1000'];
+        $this->patch($this->at($section, "/rows/{$fence}"), $change)->assertRedirect();
         $row = $this->project($layout)->works->growth->row($fence);
         $this->assertSame([2.5, 1000.0, [300.0, 800.0]], [$row?->figures->spacing, $row?->to, array_column($row->gates ?? [], 'at')]);
         $this->get($this->at($section, "/growth?pick={$fence}"))->assertOk()->assertSee('at gates');
@@ -137,9 +138,10 @@ final class GrowthTest extends FeatureCase
     public function test_nothing_of_a_row_stands_on_a_joint_wherever_boards_lie(): void
     {
         [$section, $layout] = $this->withTrack();
-        $this->post("/layouts/{$layout->uid}/sections", ['name' => 'Other', 'width_mm' => '701', 'depth_mm' => '600', 'x_mm' => '1200']);
+        $other = ['name' => 'Other', 'width_mm' => '701', 'depth_mm' => '600', 'x_mm' => '1200'];
+        $this->post("/layouts/{$layout->uid}/sections", $other);
         $points = [['x' => '40', 'y' => '300'], ['x' => '1233', 'y' => '411'], ['x' => '1880', 'y' => '300']];
-        $this->post($this->at($section, '/rows'), ['kind' => 'fence', 'along' => '', 'offset' => '0', 'points' => $points])->assertRedirect();
+        $this->post($this->at($section, '/rows'), ['kind' => 'fence', 'offset' => '0', 'points' => $points])->assertRedirect();
         $set = app(ComputedGrowth::class)->rows($this->project($layout))['sets'][0];
         $this->assertCount(2, $set->parts);
         foreach ($set->things as $thing) {
@@ -168,8 +170,13 @@ final class GrowthTest extends FeatureCase
             $this->post($rows, $input)->assertSessionHasErrors([$place]);
         }
         $this->post($rows, [
-            'kind' => 'fence', 'along' => '', 'offset' => '60',
-            'points' => [['x' => '100', 'y' => '450'], ['x' => '140', 'y' => '450'], ['x' => '140', 'y' => '490'], ['x' => '100', 'y' => '490']],
+            'kind' => 'fence',
+            'along' => '',
+            'offset' => '60',
+            'points' => array_map(
+                fn (array $p): array => ['x' => (string) $p[0], 'y' => (string) $p[1]],
+                [[100, 450], [140, 450], [140, 490], [100, 490]],
+            ),
         ])->assertSessionHasErrors(['offset_mm']);
         $this->assertStringContainsString('folds back', session('errors')->first('offset_mm'));
         $this->assertSame([], $this->project($layout)->works->growth->rows);
@@ -213,7 +220,8 @@ final class GrowthTest extends FeatureCase
         $this->assertStringStartsWith('%PDF', (string) $this->get($this->at($section, '/growth/take/pdf'))->assertOk()->getContent());
         $dxf = (string) $this->get($this->at($section, "/growth/take/dxf?of={$fence}"))->assertOk()->getContent();
         $this->assertStringContainsString('ENTITIES', $dxf);
-        $csv = array_map(str_getcsv(...), explode("\r\n", trim((string) $this->get($this->at($section, '/growth/take/csv'))->getContent())));
+        $list = trim((string) $this->get($this->at($section, '/growth/take/csv'))->getContent());
+        $csv = array_map(str_getcsv(...), explode("\r\n", $list));
         $set = app(ComputedGrowth::class)->rows($this->project($layout))['sets'][0];
         $this->assertCount(1 + count($stand->trees) + $set->count(), $csv);
         $this->assertSame(['Garden', '1'], array_slice($csv[1], 0, 2));
@@ -261,7 +269,7 @@ final class GrowthTest extends FeatureCase
         [$section, $layout, $run] = $this->withTrack();
         $this->post($this->at($section, '/stands'), ['set' => 'birch-wood'])->assertRedirect();
         $this->assertSame([], array_intersect(['tree-in-envelope', 'tree-off-land'], $this->found($layout)));
-        $this->post($this->at($section, '/runs'), ['kind' => 'track', 'x1' => '0', 'y1' => '480', 'x2' => '1200', 'y2' => '480', 'snap' => '0']);
+        $this->lay($section, '480');
         $this->assertContains('tree-in-envelope', $this->found($layout));
         $this->get($this->at($section, '/growth'))->assertSee('too near');
         $this->patch("/layouts/{$layout->uid}", ['shelf_mm' => '150', 'far_percent' => '70'])->assertRedirect();
@@ -283,11 +291,16 @@ final class GrowthTest extends FeatureCase
     private function withTrack(): array
     {
         $section = $this->board();
-        $this->post($this->at($section, '/runs'), ['kind' => 'track', 'x1' => '0', 'y1' => '200', 'x2' => '1200', 'y2' => '200', 'snap' => '0'])
-            ->assertRedirect();
+        $this->lay($section, '200');
         $layout = $this->layoutOf($section);
 
         return [$section, $layout, $layout->runs()->firstOrFail()->uid];
+    }
+
+    private function lay(Section $section, string $y): void
+    {
+        $this->post($this->at($section, '/runs'), ['kind' => 'track', 'x1' => '0', 'y1' => $y, 'x2' => '1200', 'y2' => $y, 'snap' => '0'])
+            ->assertRedirect();
     }
 
     private function project(Layout $layout): Project

@@ -25,6 +25,7 @@ final class GrowthController
             $request->word('pick') ?: null,
             $tree === null ? null : (int) $tree,
             $request->word('from'),
+            $request->word('on') === 'grass',
         ));
     }
 

@@ -12,6 +12,7 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Side;
+use IdleRidge\Core\Planting\GrassPatches;
 use IdleRidge\Core\Planting\Stand;
 
 /** The plan of a board with what grows and stands on it; trees of the picked stand can be taken hold of. */
@@ -32,8 +33,11 @@ final class GrowthPlanDrawing
 
     private Labels $labels;
 
-    /** @param  list<Finding>  $findings */
-    private function __construct(private readonly GrowthPage $page, private readonly array $findings)
+    /**
+     * @param  list<Finding>  $findings
+     * @param  list<GrassPatches|null>  $patches
+     */
+    private function __construct(private readonly GrowthPage $page, private readonly array $findings, private readonly array $patches)
     {
         $section = $page->section;
         $this->frame = new PlanFrame($section->width, $section->depth, self::ROOM, self::ROOM_HEIGHT);
@@ -51,10 +55,13 @@ final class GrowthPlanDrawing
         ]);
     }
 
-    /** @param  list<Finding>  $findings */
-    public static function of(GrowthPage $page, array $findings): Svg
+    /**
+     * @param  list<Finding>  $findings
+     * @param  list<GrassPatches|null>  $patches of grass, to be drawn in their places
+     */
+    public static function of(GrowthPage $page, array $findings, array $patches = []): Svg
     {
-        return (new self($page, $findings))->draw();
+        return (new self($page, $findings, $patches))->draw();
     }
 
     private function draw(): Svg
@@ -73,6 +80,10 @@ final class GrowthPlanDrawing
                 $zone->uid === $this->page->stand()?->zone ? 'zone-edge of-stand' : 'zone-edge',
                 $zone->along === null ? $f->d($zone->outlineOn($this->page->section->placement) ?? [], true) : '',
             );
+        }
+        foreach (array_values(array_filter($this->patches)) as $k => $one) {
+            $d = implode('', array_map(fn (array $ring): string => $f->d($ring, true), $one->rings));
+            $this->svg->path('grass-patch grass-patch-'.($k % 3), $d);
         }
         $marks = new GrowthMarks($this->svg, $f);
         foreach ($this->page->sets() as $set) {

@@ -35,6 +35,7 @@ final readonly class ShowGrowth
         private SpeciesSets $sets,
         private ShowRail $rail,
         private Ledger $ledger,
+        private ShowGrass $grass,
     ) {
     }
 
@@ -57,13 +58,15 @@ final readonly class ShowGrowth
     }
 
     /** @return array<string, mixed> for the view growth.show */
-    public function of(Layout $layout, SectionRow $row, ?string $picked, ?int $tree, string $from): array
+    public function of(Layout $layout, SectionRow $row, ?string $picked, ?int $tree, string $from, bool $onGrass = false): array
     {
         $page = $this->page($layout, $row, $picked, $tree);
         $project = $page->project;
         $findings = Rulebook::checkGrowth($page->survey);
         $edges = $project->layout->viewingEdges;
         $from = in_array($from, ['front', 'back', 'left', 'right'], true) ? $from : ($edges[0] ?? 'front');
+
+        $grass = $onGrass ? $this->grass->of($page) : null;
 
         return [
             'layout' => $layout,
@@ -72,7 +75,8 @@ final readonly class ShowGrowth
             'units' => $project->layout->units,
             'sheet' => $project->layout,
             'rail' => $this->rail->of($project, $page->section),
-            'plan' => GrowthPlanDrawing::of($page, $findings),
+            'grass' => $grass,
+            'plan' => GrowthPlanDrawing::of($page, $onGrass ? [] : $findings, array_column($grass['coats'] ?? [], 'patches')),
             'skyline' => SkylineDrawing::of($page, $from),
             'from' => $from,
             'findings' => $findings,

@@ -44,6 +44,9 @@
                                     @disabled(! $stand)
                                 >Tree</button>
                                 <button class="tool" type="button" data-growth-tool="line" aria-pressed="false">Line</button>
+                                <a class="tool" href="{{ $here($grass ? [] : ['on' => 'grass']) }}" @if ($grass) aria-current="true" @endif
+                                    >Grass</a
+                                >
                             </div>
                             <span class="hint meta" id="growth-hint" role="status">{{
                                 $stand
@@ -78,15 +81,19 @@
                     </section>
                 </div>
                 <div class="col scrolls" tabindex="0" aria-label="What stands here">
-                    @if ($stand)
+                    @if ($grass)
+                        @include('growth.grass')
+                    @elseif ($stand)
                         @include('growth.stand')
                     @elseif ($row)
                         @include('growth.row')
                     @else
                         @include('growth.list')
                     @endif
-                    @include('growth.findings')
-                    @include('growth.take')
+                    @if (! $grass)
+                        @include('growth.findings')
+                        @include('growth.take')
+                    @endif
                 </div>
             </div>
         </main>
