@@ -32,6 +32,7 @@ final readonly class TunnelBore
         public float $left,
         public float $right,
         public float $rise,
+        public float $thick,
     ) {
     }
 
@@ -55,6 +56,7 @@ final readonly class TunnelBore
             $left + $tunnel->thick,
             $right + $tunnel->thick,
             $run->profile->railTop() + $height + $margin + $tunnel->thick,
+            $tunnel->thick,
         );
     }
 

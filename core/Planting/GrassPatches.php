@@ -21,6 +21,10 @@ final readonly class GrassPatches
 
     private const MAX_NODES = 30_000;
 
+    private const COS = 0.848;
+
+    private const SIN = 0.53;
+
     /** Patches smaller than this are left out, mm². */
     private const SMALLEST_MM2 = 40.0;
 
@@ -50,7 +54,8 @@ final readonly class GrassPatches
         $noise = $inside = $within = [];
         foreach ($ys as $y) {
             foreach ($xs as $x) {
-                [$u, $v] = [$x / $grain, $y / $grain];
+                // Turned, so that no patch has its sides along the board's.
+                [$u, $v] = [($x * self::COS - $y * self::SIN) / $grain, ($x * self::SIN + $y * self::COS) / $grain];
                 $value = 0.7 * self::noise($u, $v, $seed) + 0.3 * self::noise(2.7 * $u, 2.7 * $v, $seed + 1);
                 $noise[] = $value;
                 $depth = self::depth($zone, $x, $y);

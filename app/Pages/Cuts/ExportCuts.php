@@ -14,6 +14,7 @@ use App\Models\Section as SectionRow;
 use IdleRidge\Core\Cuts\EdgeBoard;
 use IdleRidge\Core\Cuts\Riser;
 use IdleRidge\Core\Cuts\Template;
+use IdleRidge\Core\Cuts\TunnelTemplates;
 use IdleRidge\Core\Interchange\Stl;
 use IdleRidge\Core\Interchange\TemplateDxf;
 use IdleRidge\Core\Interchange\TemplatePdf;
@@ -25,7 +26,7 @@ use Illuminate\Support\Str;
 final readonly class ExportCuts
 {
     /** What there are templates of, and in which forms besides. */
-    private const SETS = ['layers', 'risers', 'bases', 'edges', 'plan'];
+    private const SETS = ['layers', 'risers', 'bases', 'edges', 'plan', 'tunnels'];
 
     private const TYPES = ['pdf' => 'application/pdf', 'svg' => 'image/svg+xml', 'dxf' => 'image/vnd.dxf'];
 
@@ -91,8 +92,20 @@ final readonly class ExportCuts
             ),
             'bases' => isset($risers['base'], $risers['run']) ? $risers['base']->templates($risers['run']) : [],
             'edges' => array_map(fn (EdgeBoard $board): Template => $board->template(), $this->edges->boards($page, $wish['rise'])),
+            'tunnels' => $this->tunnels($page),
             'plan' => [BoardPlan::of($page->project, $page->section, $page->model())],
             default => CutTemplates::of($page, $wish['layer']),
         };
+    }
+
+    /** @return list<Template> of the tunnels that begin or end on the board */
+    private function tunnels(CutResult $page): array
+    {
+        $out = [];
+        foreach ($page->project->bores($page->model()->grading->runs) as $k => $bore) {
+            array_push($out, ...TunnelTemplates::of($bore, $bore->run->name.', tunnel '.($k + 1)));
+        }
+
+        return $out;
     }
 }

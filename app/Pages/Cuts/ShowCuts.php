@@ -20,6 +20,7 @@ use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Quantity;
+use IdleRidge\Core\Project\FoamAdvice;
 use IdleRidge\Core\Project\HiddenThing;
 use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\StockMovement;
@@ -82,6 +83,8 @@ final readonly class ShowCuts
             'edges' => $view === 'edges' ? $this->edges->of($page, $wish['rise']) : null,
             'hidden' => $view === 'hidden' ? HiddenDrawing::of($page) : null,
             'things' => HiddenThing::on($project, $page->section),
+            'tunnels' => count($project->bores($page->model()->grading->runs)),
+            'bears' => $shell !== null || $picked === 0 ? [] : $this->bears($page, $picked),
             'board' => $view === 'board' ? $this->board->of($page) : null,
             'findings' => in_array($view, ['glue', 'board', 'hidden'], true) ? $this->desk->findings($page) : [],
             'gluing' => $view === 'glue' ? $this->desk->gluing($page) : null,
@@ -291,5 +294,17 @@ final readonly class ShowCuts
             $rest,
             $whole,
         ];
+    }
+
+    /** @return list<string> what a layer of foam has to bear or hold, and the kind of foam for that */
+    private function bears(CutResult $page, int $picked): array
+    {
+        foreach ($page->stack()->layers ?? [] as $layer) {
+            if ($layer->index === $picked) {
+                return FoamAdvice::of($page->project, $page->section, $page->model(), $layer);
+            }
+        }
+
+        return [];
     }
 }

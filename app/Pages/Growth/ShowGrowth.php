@@ -92,6 +92,7 @@ final readonly class ShowGrowth
             'lines' => $this->lines($project, $page->section),
             'kinds' => array_column(array_map(fn (RowKind $k): array => [$k->value, $k->title()], RowKind::cases()), 1, 0),
             'travel' => $this->travel($page),
+            'distances' => $this->distances($page),
             'work' => $this->work($page),
             'next' => $this->ledger->next($layout),
         ];
@@ -235,6 +236,27 @@ final readonly class ShowGrowth
         };
 
         return $feature->name === '' ? "the {$kind}" : "{$feature->name} ({$kind})";
+    }
+
+    /**
+     * What things are built to as they lie deeper in the scene; none where all are built to scale.
+     *
+     * @return list<array{deep: float, ratio: string, sizes: list<float>}> a person of 1.75 m, a door of 2 m, a house 8 m wide, mm
+     */
+    private function distances(GrowthPage $page): array
+    {
+        $depth = $page->survey->ground->depth;
+        $out = [];
+        foreach ($page->project->layout->growth->farScale < 1.0 && $depth->deepest() > 0.0 ? [0.0, 0.25, 0.5, 0.75, 1.0] : [] as $share) {
+            $to = $depth->scaleAt($share);
+            $out[] = [
+                'deep' => $share * $depth->deepest(),
+                'ratio' => '1:'.Decimal::trimmed($page->project->layout->scale->ratio / $to, 1),
+                'sizes' => array_map(fn (float $mm): float => $page->project->layout->scale->toModel($mm) * $to, [1750.0, 2000.0, 8000.0]),
+            ];
+        }
+
+        return $out;
     }
 
     /** @return list<array{stand: string, number: int, species: string, height: float}> trees that lift off, tallest first */

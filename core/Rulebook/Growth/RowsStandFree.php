@@ -31,7 +31,8 @@ final class RowsStandFree implements GrowthRule
             $worst = null;
             $count = 0;
             foreach ($set->row->kind->stands() ? $this->places($set, $survey) : [] as [$x, $y, $height]) {
-                $met = $survey->ground->obstacle($x, $y, $height, 0.0, $set->wide / 2.0, 0.0, $names);
+                // On a shoulder it may stand, in the room of what passes it may not.
+                $met = $survey->ground->obstacle($x, $y, $height, -INF, $set->wide / 2.0, 0.0, $names);
                 if ($met !== null) {
                     $count++;
                     $worst = $worst === null || $met['lacks'] > $worst[0]['lacks'] ? [$met, $x, $y] : $worst;

@@ -27,6 +27,11 @@
         @foreach (['svg' => 'this one as SVG', 'dxf' => 'as DXF'] as $form => $word) @if ($picked > 0)
             <a class="link" href="{{ route('cuts.take', [$layout, $section->uid, $form, 'layer' => $picked]) }}" download>{{ $word }}</a>
         @endif @endforeach
+        @if ($tunnels > 0)
+            <a class="link" href="{{ route('cuts.take', [$layout, $section->uid, 'pdf', 'of' => 'tunnels']) }}" download
+                >portals and lining, PDF</a
+            >
+        @endif
         <a class="link" href="{{ route('cuts.take', [$layout, $section->uid, 'sheets']) }}" download>sheets as SVG</a> <a class="link"
             href="{{ route('cuts.take', [$layout, $section->uid, 'pdf', 'of' => 'plan']) }}" download>the board’s plan, PDF</a> <a
                 class="link" href="{{ route('cuts.take', [$layout, $section->uid, 'stl']) }}" download>land as STL</a>

@@ -61,6 +61,9 @@
                                     : 'seen from the left'
                             }}</span>
                         </header>
+                        @foreach ($bears as $words)
+                            <p class="in bears">{{ ucfirst($words) }}.</p>
+                        @endforeach
                         @if ($flat) {!! $flat->toHtml() !!}@endif
                     </section>
                     @include('cuts.compare')

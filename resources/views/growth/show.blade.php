@@ -35,7 +35,12 @@
                     <section class="sheet plan-sheet growth-sheet">
                         <header>
                             <div class="tools" role="group" aria-label="Tools">
-                                <button class="tool" type="button" data-growth-tool="pick" aria-pressed="true">Pick</button>
+                                <button
+                                    class="tool"
+                                    type="button"
+                                    data-growth-tool="pick"
+                                    aria-pressed="{{ $grass ? 'false' : 'true' }}"
+                                >Pick</button>
                                 <button
                                     class="tool"
                                     type="button"
@@ -93,6 +98,7 @@
                     @if (! $grass)
                         @include('growth.findings')
                         @include('growth.take')
+                        @include('growth.distances')
                     @endif
                 </div>
             </div>

@@ -50,6 +50,22 @@
             :value="Decimal::trimmed($sheet->northDeg, 1)"
             mode="decimal"
         />
+        <div class="pair">
+            <x-field
+                form="sheet"
+                name="far_percent"
+                label="Things at the far side are built to"
+                unit="% of the scale"
+                :value="Decimal::trimmed(100 * $sheet->growth->farScale, 1)"
+                mode="decimal"
+            />
+            <x-field
+                form="sheet"
+                name="shelf_mm"
+                label="Shelf in store, clear height"
+                :value="$sheet->growth->shelf === null ? '' : $shown('shelf_mm', $sheet->growth->shelf)"
+            />
+        </div>
         <fieldset class="edges">
             <legend>Looked at from</legend>
             @foreach (['front', 'back', 'left', 'right'] as $edge)
