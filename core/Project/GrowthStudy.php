@@ -112,13 +112,15 @@ final readonly class GrowthStudy
                 continue;
             }
             $half = ['left' => $run->profile->halfWidth(Side::Left), 'right' => $run->profile->halfWidth(Side::Right)];
+            // Beside a road a hedge may stand at its edge; beside a track a coach leans out.
             $room = $sweeps === null ? $half : $sweeps->at($station);
+            $margin = $sweeps === null ? 0.0 : $clearance->margin;
             $thick = $this->wallsAt($run, $station);
             $level = $run->grade->heightAt($station);
             foreach (
                 [
                     [$half['left'] + $thick['left'], $half['right'] + $thick['right'], true],
-                    [$room['left'] + $clearance->margin, $room['right'] + $clearance->margin, false],
+                    [$room['left'] + $margin, $room['right'] + $margin, false],
                 ] as [$left, $right, $isStem]
             ) {
                 // Wider on one side than on the other: its middle lies beside the centreline.

@@ -32,7 +32,6 @@ $uid = fn (string $table, string $name): string => (string) $database
     ->fetchColumn();
 $layout = '/layouts/'.$uid('layouts', 'Skarnvik Branch');
 $land = fn (string $section, string $query = ''): string => "{$layout}/sections/{$uid('sections', $section)}/land{$query}";
-$room = $database->query('select uid from rooms order by id')->fetchColumn();
 $picture = $database->query("select uid from photos where data like '%lamp at the left%'")->fetchColumn();
 $views = [
     'layouts' => ['/', 1280, 800, 'film'],
@@ -41,16 +40,11 @@ $views = [
     'land-lamp' => [$land('Tarnhead', '?st=300&pick='.$uid('land_features', 'Birch bank')), 1280, 800, 'lamp'],
     'land-run' => [$land('Birch Cutting', '?st=480&tab=grade&pick='.$uid('runs', 'Birch line')), 1280, 800, 'film'],
     'tonight' => ["{$layout}/tonight", 1280, 800, 'film'],
-    'what-if' => [
-        "{$layout}/what-if?room={$room}&airflow=fan&date=18+Oct&from=10:00&to=13:00",
-        1280,
-        800,
-        'film',
-    ],
+    'growth' => ["{$layout}/sections/{$uid('sections', 'Birch Cutting')}/growth", 1280, 800, 'film'],
     'tonight-phone' => ["{$layout}/tonight", 390, 844, 'film'],
     'coats' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats", 1280, 800, 'film'],
     'schools' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats/schools?question=scatter", 1280, 800, 'film'],
-    'land-turned' => [$land('Weir Bend', '?st=500'), 1280, 800, 'film', '[data-turn]'],
+    'land-turned' => [$land('Birch Cutting', '?st=300'), 1280, 800, 'film', '[data-turn]', 'done'],
     'rounds' => ["{$layout}/rounds", 1280, 800, 'film'],
     'picture' => ["{$layout}/photos/{$picture}", 1280, 800, 'film'],
     'journal' => ["{$layout}/journal", 1280, 800, 'film'],
@@ -76,6 +70,13 @@ foreach ($views as $name => [$path, $width, $height, $theme]) {
     if (isset($views[$name][4])) {
         $browser->findElement(WebDriverBy::cssSelector($views[$name][4]))->click();
         sleep(2);
+    }
+    if (isset($views[$name][5])) {
+        $browser->executeScript(
+            'const s = document.querySelector("[data-wears]"); s.value = arguments[0]; s.dispatchEvent(new Event("change"));',
+            [$views[$name][5]],
+        );
+        sleep(4);
     }
     $browser->takeScreenshot("{$folder}/{$name}.png");
     echo "{$folder}/{$name}.png\n";

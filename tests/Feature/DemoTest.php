@@ -23,6 +23,12 @@ use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\DryingState;
 use IdleRidge\Core\Plan\Move;
+use IdleRidge\Core\Planting\RowKind;
+use IdleRidge\Core\Planting\RowLayout;
+use IdleRidge\Core\Planting\Stand;
+use IdleRidge\Core\Planting\StandPattern;
+use IdleRidge\Core\Project\GrowthStudy;
+use IdleRidge\Core\Project\GrowthSurvey;
 use IdleRidge\Core\Project\HiddenThing;
 use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandFeature;
@@ -216,6 +222,7 @@ final class DemoTest extends FeatureCase
                     fn (Structure $b): bool => $b->kind === StructureKind::Tunnel && $b->thick > 0.0,
                 ) !== [],
             ) !== [],
+            ...$this->growing(),
             'hidden by the land' => fn (LandStudy $s): bool => (SightStudy::of($s->project->layout->viewingEdges, $s->section, $s->model)
                 ->land->value ??
                 100.0) <
@@ -259,6 +266,45 @@ final class DemoTest extends FeatureCase
             'checks due, a place where it stalls' => fn (LandStudy $s, BenchWork $w): bool => RoundsDue::of($w)->due !== [] &&
                 count(StallMap::repeats($journal($s)->stalls)) === 1,
             'hidden wire and screw' => fn (LandStudy $s): bool => count(HiddenThing::on($s->project, $s->section)) === 2,
+        ];
+    }
+
+    /** @return array<string, callable(LandStudy, BenchWork): bool> */
+    private function growing(): array
+    {
+        $survey = function (LandStudy $s): GrowthSurvey {
+            $growth = new GrowthStudy($s->project);
+            $sets = $growth->rows()['sets'];
+            $grid = $s->terrain->grid();
+            [$w, $d] = [$s->section->width, $s->section->depth];
+            $ground = $growth->ground($s->section, $s->model, $grid->mesh($w, $d), $grid->with($grid->slopes())->mesh($w, $d), $sets);
+
+            return new GrowthSurvey($s->project, $s->section, $ground, $sets);
+        };
+        $stand = fn (LandStudy $s, StandPattern $pattern): ?Stand => array_values(array_filter(
+            $s->project->works->growth->standsOn($s->section->uid),
+            fn (Stand $one): bool => $one->rule->pattern === $pattern && count($one->trees) > 2,
+        ))[0] ?? null;
+        $row = fn (LandStudy $s, RowKind $kind): ?RowLayout => array_values(array_filter(
+            $survey($s)->sets,
+            fn (RowLayout $set): bool => $set->row->kind === $kind &&
+                in_array($s->section->uid, array_column($set->parts, 'section'), true),
+        ))[0] ?? null;
+        $ids = fn (LandStudy $s): array => array_map(fn (Finding $f): string => $f->id, Rulebook::checkGrowth($survey($s)));
+
+        return [
+            'birch wood whose trees lift off' => fn (LandStudy $s): bool => $stand($s, StandPattern::Wood)?->socket !== null,
+            // Nothing but that is found: the demo's wood stands as it should.
+            'tree line that parts a scene' => fn (LandStudy $s): bool => $ids($s) === ['tree-line'],
+            'willows set by hand' => fn (LandStudy $s): bool => $stand($s, StandPattern::ByHand) !== null && $ids($s) === [],
+            'grass in patches, colours by weight' => fn (LandStudy $s): bool => array_filter(
+                $s->project->works->coats,
+                fn ($c): bool => $c->recipe->length !== null && $c->share < 1.0,
+            ) !== [],
+            'fence with a gate' => fn (LandStudy $s): bool => ($row($s, RowKind::Fence)?->roles()['gate'] ?? 0) === 2 && $ids($s) === [],
+            'hedge along a road' => fn (LandStudy $s): bool => ($row($s, RowKind::Hedge)?->laid($s->section->uid) ?? 0.0) > 100.0,
+            'orchard corner' => fn (LandStudy $s): bool => $stand($s, StandPattern::Orchard) !== null,
+            'pole line with stays' => fn (LandStudy $s): bool => ($row($s, RowKind::Poles)?->roles()['stayed'] ?? 0) > 1 && $ids($s) === [],
         ];
     }
 }
