@@ -54,10 +54,15 @@ final class EditInBrowser
             }
             $rows[] = self::row("Page {$name}, whole answer", array_slice($times, 3), '60 ms median');
         }
+        foreach (GrowthBench::measure($bench, $browser, $database, $layout) as [$name, $times, $limit]) {
+            $rows[] = self::row($name, $times, $limit);
+        }
         // One board alone, as most layouts begin, and the demo's four that hang together and share one ground.
         $stages = [
             'four boards joined' => [],
             'one board of 1200 × 600' => [
+                'delete from stands',
+                'delete from lineside_rows',
                 'delete from coats',
                 'delete from applications',
                 'delete from zones',

@@ -33,6 +33,7 @@ use IdleRidge\Core\Shelf\PurchaseNeed;
 use IdleRidge\Core\Shelf\PurchasePack;
 use IdleRidge\Core\Shelf\PurchaseProblem;
 use Tests\Bench\EditInBrowser;
+use Tests\Bench\GrowthBench;
 use Tests\BenchProblems;
 use Tests\Build;
 use Tests\Fixtures;
@@ -227,6 +228,8 @@ foreach (
         ['Survey of five zones, 600 × 300 mm', survey(0.5), ''],
         ['Survey of five zones, 1200 × 600 mm', survey(1.0), ''],
         ['Survey of five zones, 2400 × 1200 mm', survey(2.0), ''],
+        ['A wood of 502 trees planted on 1200 × 600 mm', GrowthBench::plant(2.55), '300 ms for 500'],
+        ['A wood of 4697 trees planted on 1200 × 600 mm', GrowthBench::plant(0.83), '3000 ms for 5000'],
         ['Take-off of a zone of five coats', takeOff(), '200 ms for the demo'],
         ['Purchase of 12 materials, 6 packs each, two shops', buy(), '200 ms'],
         ['Plan of 25 moves in three zones', plan(3), ''],
