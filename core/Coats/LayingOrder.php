@@ -35,8 +35,11 @@ final class LayingOrder
     /** @var array<string, bool> */
     private array $near = [];
 
-    /** @param  list<list<Coat>>  $zones each zone's coats in their order */
-    public function __construct(array $zones, private readonly SectionSurvey $survey)
+    /**
+     * @param  list<list<Coat>>  $zones each zone's coats in their order
+     * @param  list<string>  $inside uids of zones that lie under a lid
+     */
+    public function __construct(array $zones, private readonly SectionSurvey $survey, private readonly array $inside = [])
     {
         foreach ($zones as $coats) {
             $level = 0;
@@ -81,6 +84,7 @@ final class LayingOrder
                 foreach ($uppers as $upper) {
                     if (
                         $lower->zone === $upper->zone ||
+                        ! $this->concerns($rule, $lower->zone, $upper->zone) ||
                         ! $rule->puts($lower->recipe, $upper->recipe) ||
                         ! $this->isNear($lower->zone, $upper->zone, $rule->reachMm())
                     ) {
@@ -95,6 +99,14 @@ final class LayingOrder
                 }
             }
         }
+    }
+
+    /** Nothing but the lid comes between what is inside a tunnel and what lies on it. */
+    private function concerns(OrderRule $rule, string $lower, string $upper): bool
+    {
+        [$under, $over] = [in_array($lower, $this->inside, true), in_array($upper, $this->inside, true)];
+
+        return $rule === OrderRule::Lid ? $under && ! $over : $under === $over;
     }
 
     private function isNear(string $a, string $b, float $mm): bool

@@ -24,6 +24,9 @@ enum OrderRule: string
 
     case Fibre = 'order-short-fibre-before-long';
 
+    /** What is inside a tunnel, and what lies on its lid: told by the zones, not by the recipes. */
+    case Lid = 'order-inside-before-lid';
+
     /**
      * How near the two have to be, mm. Starting values: what runs under a strip, a finger, a bank, a brush held level, a hand that
      * reaches over; 0 for what lies over one another alone.
@@ -36,7 +39,7 @@ enum OrderRule: string
             self::Bed, self::Scenery => 25.0,
             self::Backdrop => 150.0,
             self::Wires => 80.0,
-            self::Fibre => 0.0,
+            self::Fibre, self::Lid => 0.0,
         };
     }
 
@@ -54,6 +57,7 @@ enum OrderRule: string
                 $recipe->stage->value >= Stage::Hard->value &&
                 ! $recipe->is(RecipeTrait::Wires, RecipeTrait::Backdrop),
             self::Fibre => $recipe->family === Family::Fibre && $recipe->length !== null,
+            self::Lid => $recipe->family !== Family::Foam,
         };
     }
 
@@ -66,6 +70,7 @@ enum OrderRule: string
             self::Backdrop => $recipe->is(RecipeTrait::Trees),
             self::Wires => $recipe->is(RecipeTrait::Wires),
             self::Fibre => $recipe->family === Family::Fibre && $recipe->length !== null,
+            self::Lid => $recipe->family !== Family::Foam,
         };
     }
 

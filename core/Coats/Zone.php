@@ -49,7 +49,7 @@ final readonly class Zone
      * @param  list<string>  $within
      * @param  list<string>  $also
      * @param  list<array{float, float, float}>|null  $crowns middles, layout coordinates, and diameters
-     * @param  string|null  $made formation or bank
+     * @param  string|null  $made formation or bank; or tunnel: the floor inside one, under its lid
      * @param  list<string>  $under uids of stands whose crowns give it shade; its crowns then follow them
      * @param  string|null  $along uid of a row that it lies under, whose strip is its outline
      * @param  array{edge: string, height: float}|null  $backdrop a board that stands along an edge, and how high, mm: no land
@@ -115,8 +115,8 @@ final readonly class Zone
         if ($aspect !== null && ! in_array($aspect, ['sun', 'north'], true)) {
             throw new InvalidValue('Land faces the sun or north.', 'aspect');
         }
-        if ($made !== null && ! in_array($made, ['formation', 'bank'], true)) {
-            throw new InvalidValue('What grading made is a formation or a bank.', 'made');
+        if ($made !== null && ! in_array($made, ['formation', 'bank', 'tunnel'], true)) {
+            throw new InvalidValue('What was made is a formation, a bank or the inside of a tunnel.', 'made');
         }
         if ($crowns !== null) {
             if (count($crowns) > 5000 || ($crowns === [] && $under === [] && $along === null)) {
@@ -166,6 +166,12 @@ final readonly class Zone
     public function lyingOn(array $strip): self
     {
         return new self(...['outline' => $strip] + get_object_vars($this));
+    }
+
+    /** Whether it lies inside, under what is closed over it. */
+    public function isInside(): bool
+    {
+        return $this->made === 'tunnel';
     }
 
     /** Whether its outline alone says what it is. */
@@ -270,7 +276,11 @@ final readonly class Zone
             $parts[] = $this->aspect === 'sun' ? 'facing the sun' : 'facing north';
         }
         if ($this->made !== null) {
-            $parts[] = $this->made === 'formation' ? 'on the formation' : 'on banks and in cuttings';
+            $parts[] = match ($this->made) {
+                'formation' => 'on the formation',
+                'tunnel' => 'inside the tunnel',
+                default => 'on banks and in cuttings',
+            };
         }
         if ($this->under !== []) {
             $parts[] = 'under '.implode(', ', array_map(fn (string $uid): string => $names[$uid] ?? 'a stand', $this->under));

@@ -56,6 +56,19 @@ final readonly class ZoneArea
         );
     }
 
+    /** The same as a level floor under the land there. */
+    public function asFloor(): self
+    {
+        $times = $this->surface > 0.0 ? $this->plan / $this->surface : 1.0;
+
+        return new self(...[
+            'surface' => $this->plan,
+            'bySlope' => [0 => $this->plan],
+            'acrossX' => $this->acrossX->times($times),
+            'acrossY' => $this->acrossY->times($times),
+        ] + get_object_vars($this));
+    }
+
     /** @return array{float, float} a place for a mark */
     public function middle(): array
     {

@@ -18,6 +18,7 @@ use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Measure\Sorted;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunKind;
+use IdleRidge\Core\Track\StructureKind;
 
 /** What the rules of zones say of a section's land, as fields over its raster: positive inside. */
 final class ZoneFields
@@ -173,7 +174,7 @@ final class ZoneFields
             $ask($zone->aspect, $same);
         }
         if ($zone->made !== null) {
-            $ask('formation', $zone->made === 'formation' ? $same : fn (float $inside): float => -$inside);
+            $ask($zone->isInside() ? 'tunnel' : 'formation', $zone->made === 'bank' ? fn (float $inside): float => -$inside : $same);
         }
         if ($zone->made === 'bank') {
             $toe = $this->model === null ? self::TOE_SHARE * $this->land->cell : self::TOE_MM;
@@ -195,6 +196,7 @@ final class ZoneFields
             isset($this->crowns[$what]) => self::shadeAt($this->crowns[$what], $x, $y),
             str_starts_with($what, 'near ') => $this->distance(substr($what, 5), $x, $y),
             $what === 'formation' => $this->formation($x, $y),
+            $what === 'tunnel' => $this->tunnel($x, $y),
             $what === 'height' && $this->model !== null => $this->model->heightAt($x, $y),
             $what === 'slope' && $this->steepness !== null => rad2deg(atan($this->steepness->at($x, $y))),
             $what === 'earth' && $this->model !== null => abs($this->model->heightAt($x, $y) - $this->model->ground->at($x, $y)),
@@ -248,6 +250,7 @@ final class ZoneFields
                 $what === 'height' => $this->mesh->z,
                 $what === 'earth' => $this->earth === null ? array_fill(0, count($this->mesh->z), -1.0) : $this->onMesh($this->earth),
                 $what === 'formation' => $this->over($this->formation(...)),
+                $what === 'tunnel' => $this->over($this->tunnel(...)),
                 str_starts_with($what, 'near ') => $this->over(fn (float $x, float $y): float => $this->distance(substr($what, 5), $x, $y)),
                 str_starts_with($what, 'damp ') => $this->onMesh(LandClasses::dampField($this->land, (float) substr($what, 5))),
                 default => $this->onMesh(
@@ -379,6 +382,26 @@ final class ZoneFields
         foreach ($this->runs as $run) {
             $near = $run->alignment->nearest(new Point($x, $y));
             $most = max($most, $run->profile->halfWidth(Side::at($near['offset'])) - abs($near['offset']));
+        }
+
+        return $most;
+    }
+
+    /** How far inside a tunnel a place lies, mm: from its portals and from the edges of the formation. */
+    private function tunnel(float $x, float $y): float
+    {
+        $most = -1e6;
+        foreach ($this->runs as $run) {
+            foreach ($run->structures as $structure) {
+                if ($structure->kind === StructureKind::Tunnel) {
+                    $near = $run->alignment->nearest(new Point($x, $y));
+                    $most = max($most, min(
+                        $run->profile->halfWidth(Side::at($near['offset'])) - abs($near['offset']),
+                        $near['station'] - $structure->from,
+                        $structure->to - $near['station'],
+                    ));
+                }
+            }
         }
 
         return $most;

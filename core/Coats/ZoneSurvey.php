@@ -153,11 +153,11 @@ final class ZoneSurvey
             ->where(fn (float $x, float $y): bool => ($isRow || self::holds($rings, $x, $y)) && ! self::holds($without, $x, $y));
     }
 
-    /** What was measured of the strip that a backdrop stands on, as it is on its face. */
+    /** What was measured of the strip that a backdrop stands on, as it is on its face; of the land over a tunnel, as it is on its floor. */
     private function upright(Zone $zone, ZoneArea $area): ZoneArea
     {
         if ($zone->backdrop === null) {
-            return $area;
+            return $zone->isInside() ? $area->asFloor() : $area;
         }
         $rings = $this->rings($zone);
         $whole = $this->measure($rings, $this->cover($zone->uid, $rings))->surface;

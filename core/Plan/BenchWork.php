@@ -420,6 +420,7 @@ final class BenchWork
                 array_values($this->project->works->zonesOf($section)),
             ),
             $this->surveys[$section],
+            array_keys(array_filter($this->project->works->zonesOf($section), fn (Zone $zone): bool => $zone->isInside())),
         );
     }
 

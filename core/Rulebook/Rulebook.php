@@ -57,6 +57,7 @@ use IdleRidge\Core\Rulebook\Work\FlangewaysProven;
 use IdleRidge\Core\Rulebook\Work\FoamUnderWater;
 use IdleRidge\Core\Rulebook\Work\HotMeltTooLarge;
 use IdleRidge\Core\Rulebook\Work\HumidityLowStatic;
+use IdleRidge\Core\Rulebook\Work\InsideBeforeLid;
 use IdleRidge\Core\Rulebook\Work\LotDiffers;
 use IdleRidge\Core\Rulebook\Work\MessyPlasterBeforeTrack;
 use IdleRidge\Core\Rulebook\Work\NotEnoughInStore;
@@ -160,6 +161,7 @@ final class Rulebook
             new TestRun(),
             new FlangewaysProven(),
             new ThinUnderCrowns(),
+            new InsideBeforeLid(),
             new BackdropAtEdge(),
             new HotMeltTooLarge(),
         ];

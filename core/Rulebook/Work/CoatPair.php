@@ -39,14 +39,28 @@ final readonly class CoatPair
         return $known[$plan] ??= self::pairs($plan);
     }
 
+    /**
+     * What is inside a tunnel, and what lies on the land over it: no other rule speaks of them together.
+     *
+     * @return list<self>
+     */
+    public static function throughLids(BenchPlan $plan): array
+    {
+        return self::pairs($plan, true);
+    }
+
     /** @return list<self> */
-    private static function pairs(BenchPlan $plan): array
+    private static function pairs(BenchPlan $plan, bool $throughLids = false): array
     {
         $out = [];
         foreach ($plan->work->surveys as $section => $survey) {
             $coats = self::coatsOn($plan->work, (string) $section);
+            $zones = $plan->work->project->works->zonesOf((string) $section);
             foreach ($coats as [$one, $p]) {
                 foreach ($coats as [$other, $q]) {
+                    if ($throughLids !== ($zones[$one->zone]->isInside() !== $zones[$other->zone]->isInside())) {
+                        continue;
+                    }
                     if ($one !== $other && ($one->zone === $other->zone || $survey->overlap($one->zone, $other->zone) !== null)) {
                         $out[] = new self($plan->work, (string) $section, $one, $other, $one->zone === $other->zone, $p, $q);
                     }

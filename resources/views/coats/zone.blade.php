@@ -99,8 +99,8 @@
     <x-choice
         :form="$form"
         name="made"
-        label="What grading made"
-        :options="['' => 'anywhere', 'formation' => 'the formation', 'bank' => 'banks and cuttings']"
+        label="What was made there"
+        :options="['' => 'anything', 'formation' => 'the formation', 'bank' => 'banks and cuttings', 'tunnel' => 'inside a tunnel']"
         :value="$edited->made ?? ''"
     />
     <div class="pair">
