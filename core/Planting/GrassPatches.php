@@ -8,11 +8,11 @@ use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Geometry\ValueNoise;
 
 /**
  * Patches that cover a share of a zone, by a seeded pattern: value noise cut off at the height over which that share of the zone lies.
- *
- * Method: value noise after K. Perlin, "An image synthesizer", Computer Graphics 19 (1985). Section coordinates, mm.
+ * Section coordinates, mm.
  */
 final readonly class GrassPatches
 {
@@ -56,7 +56,7 @@ final readonly class GrassPatches
             foreach ($xs as $x) {
                 // Turned, so that no patch has its sides along the board's.
                 [$u, $v] = [($x * self::COS - $y * self::SIN) / $grain, ($x * self::SIN + $y * self::COS) / $grain];
-                $value = 0.7 * self::noise($u, $v, $seed) + 0.3 * self::noise(2.7 * $u, 2.7 * $v, $seed + 1);
+                $value = 0.7 * ValueNoise::at($u, $v, $seed) + 0.3 * ValueNoise::at(2.7 * $u, 2.7 * $v, $seed + 1);
                 $noise[] = $value;
                 $depth = self::depth($zone, $x, $y);
                 $inside[] = $depth;
@@ -94,18 +94,5 @@ final readonly class GrassPatches
         }
 
         return PlantingGround::within($zone, $x, $y) ? $least : -$least;
-    }
-
-    /** Between 0 and 1. */
-    private static function noise(float $x, float $y, int $seed): float
-    {
-        [$i, $j] = [(int) floor($x), (int) floor($y)];
-        [$u, $v] = [$x - $i, $y - $j];
-        [$u, $v] = [$u * $u * (3.0 - 2.0 * $u), $v * $v * (3.0 - 2.0 * $v)];
-        $at = fn (int $a, int $b): float => (crc32("{$a} {$b} {$seed}") & 0xFFFF) / 0xFFFF;
-        $low = $at($i, $j) + $u * ($at($i + 1, $j) - $at($i, $j));
-        $high = $at($i, $j + 1) + $u * ($at($i + 1, $j + 1) - $at($i, $j + 1));
-
-        return $low + $v * ($high - $low);
     }
 }

@@ -189,13 +189,16 @@ const landObjects = (mesh) => [
 // What the land wears is chosen beside it, and it is looked at from where people stand.
 function wearing(holder, url, view) {
     const wears = holder.querySelector('[data-wears]');
+    const wait = holder.querySelector('[data-wait]');
     const choices = (moments, chosen) =>
         wears.replaceChildren(...Object.entries(moments).map(([key, word]) => new Option(word, key, key === chosen, key === chosen)));
     choices(view.mesh.moments, 'heights');
     let things = view.things;
     wears.addEventListener('change', async () => {
         delete holder.dataset.worn;
+        wait.hidden = false;
         const mesh = await (await fetch(`${url}?wears=${wears.value}`, { headers: { Accept: 'application/json' } })).json();
+        wait.hidden = true;
         view.scene.remove(...things);
         things = view.objects(mesh);
         view.scene.add(...things);

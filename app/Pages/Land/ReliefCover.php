@@ -8,17 +8,21 @@ use IdleRidge\Core\Coats\CoatLook;
 use IdleRidge\Core\Coats\Pigment;
 use IdleRidge\Core\Geometry\CellCoverage;
 use IdleRidge\Core\Geometry\HeightMesh;
+use IdleRidge\Core\Geometry\ValueNoise;
 
 /** The colours of a board's land under its coats, by the cells of its raster: what covers only a share of it lies in patches. */
 final class ReliefCover
 {
     /** Patches are about so wide, cells. */
-    private const PATCH_CELLS = 2.6;
+    private const PATCH_CELLS = 6.0;
 
     /** How much the same stuff differs from place to place. */
     private const UNEVEN = 0.07;
 
-    private const STEPS = 4096;
+    /** Steepness of a patch's edge, and how much of the noise lies about its middle. */
+    private const SHARP = 6.0;
+
+    private const MIDDLE = 0.75;
 
     /** @var array<int, array{float, float, float}> by cell, 0 … 1 */
     private array $cells;
@@ -41,7 +45,7 @@ final class ReliefCover
     {
         $i = max(0, min($this->cols - 1, (int) floor($x / $this->cell + 0.5)));
         $j = max(0, min(count($this->mesh->ys) - 2, (int) floor($y / $this->cell + 0.5)));
-        $uneven = 1.0 + self::UNEVEN * (2.0 * $this->noise($i, $j, 97) - 1.0);
+        $uneven = 1.0 + self::UNEVEN * (2.0 * ValueNoise::node($i, $j, 97) - 1.0);
 
         return array_map(
             fn (float $v): int => (int) round(255.0 * max(0.0, min(1.0, $v * $uneven))),
@@ -55,17 +59,12 @@ final class ReliefCover
         $to = $look->colour;
         foreach (CellCoverage::of($rings, $this->mesh->xs, $this->mesh->ys) as $k => $share) {
             [$i, $j] = [$k % $this->cols, intdiv($k, $this->cols)];
-            $patch = $this->noise((int) ($i / self::PATCH_CELLS), (int) ($j / self::PATCH_CELLS), $seed);
-            // Where it lies it lies wholly; near its limit it thins out.
-            $here = $share * max(0.0, min(1.0, ($look->cover - $patch) * 4.0 + ($look->cover >= 1.0 ? 1.0 : 0.5)));
+            $patch = ValueNoise::at($i / self::PATCH_CELLS, $j / self::PATCH_CELLS, $seed);
+            // Where it lies it lies wholly; near its limit it thins out. Noise keeps to the middle: few of its values are near 0 or 1.
+            $over = 0.5 + self::MIDDLE * ($look->cover - 0.5) - $patch;
+            $here = $share * ($look->cover >= 1.0 ? 1.0 : max(0.0, min(1.0, self::SHARP * $over + 0.5)));
             [$r, $g, $b] = $this->cells[$k];
             $this->cells[$k] = [$r + $here * ($to->r - $r), $g + $here * ($to->g - $g), $b + $here * ($to->b - $b)];
         }
-    }
-
-    /** Between 0 and 1, the same for the same place. */
-    private function noise(int $i, int $j, int $seed): float
-    {
-        return (crc32("{$i} {$j} {$seed}") % self::STEPS) / self::STEPS;
     }
 }

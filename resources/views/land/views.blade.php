@@ -125,6 +125,7 @@
                         <div class="wears">
                             <label>It wears <select data-wears></select></label>
                             <button type="button" class="tool" data-eye>Eye level</button>
+                            <span class="meta" data-wait role="status" hidden>asking the plan …</span>
                         </div>
                         <div class="plain">
                             <p>This browser draws no turning relief; the same land, shaded.</p>
