@@ -152,7 +152,7 @@ final class BenchPlanChecker
         );
 
         return $minutes === $placed->move->minutes ||
-            ($joined !== [] && $minutes === $placed->move->minutes - (int) $placed->move->recipe->labour->setUp);
+            ($joined !== [] && $minutes === max(1, $placed->move->minutes - (int) $placed->move->recipe->labour->setUp));
     }
 
     /** How much longer than usual a wait is taken to be, so sure as this plan has to be. */

@@ -31,7 +31,7 @@ final readonly class SaveRecipe
 
     private const NUMBERS = ['waste', 'recovered', 'reference_mm', 'exponent', 'film_c', 'resting_deg'];
 
-    private const LABOUR = ['setup_min', 'minutes_per_dm2', 'open_minutes_per_dm2', 'metres_per_hour'];
+    private const LABOUR = ['setup_min', 'minutes_per_dm2', 'open_minutes_per_dm2', 'metres_per_hour', 'minutes_each'];
 
     public function __construct(private Ledger $ledger, private NewRows $rows, private ProjectLoader $load, private Library $library)
     {

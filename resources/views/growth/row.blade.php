@@ -45,9 +45,9 @@
         @endif
         <div class="trio">
             <x-field form="row" name="from" at="from_mm" label="From" :value="$row->from === null ? '' : Length::field($row->from, $units)"
-                hint="empty: its beginning" />
+                hint="empty: all" />
             <x-field form="row" name="to" at="to_mm" label="to" :value="$row->to === null ? '' : Length::field($row->to, $units)"
-                hint="empty: its end" />
+                hint="empty: all" />
             <x-field form="row" name="pack" at="pack_mm" label="A pack is" :value="Length::field($row->pack, $units)"
                 hint="long; 0: by pieces" />
         </div>

@@ -37,6 +37,9 @@
 'plaster' => 'water to a gram',
 'edge' => $part->unit . ' a m of edge',
 'length' => $part->unit . ' a m along it',
+'tree' => $part->unit . ' a tree',
+'post' => $part->unit . ' each that stands there',
+'wire' => $part->unit . ' a m of wire',
 ][$part->rule]
                     "
                     :value="Decimal::trimmed($part->value, 4)"
@@ -103,6 +106,16 @@
                         label="of it open"
                         unit="min"
                         :value="Decimal::trimmed($picked->labour->openPerDm2, 2)"
+                        mode="decimal"
+                    />
+                @endif
+                @if ($picked->labour->perThing !== null)
+                    <x-field
+                        name="labour[minutes_each]"
+                        at="labour/minutes_each"
+                        label="Each that is set out"
+                        unit="min"
+                        :value="Decimal::trimmed($picked->labour->perThing, 2)"
                         mode="decimal"
                     />
                 @endif
