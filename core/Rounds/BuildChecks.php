@@ -29,7 +29,7 @@ final readonly class BuildChecks
     /** @return list<DueCheck> */
     public function all(): array
     {
-        return [...$this->foam(), ...$this->laid(), ...$this->applicators()];
+        return [...$this->foam(), ...$this->fitted(), ...$this->laid(), ...$this->applicators()];
     }
 
     /** @return list<DueCheck> before the first plaster or cloth goes onto the foam */
@@ -56,6 +56,31 @@ final readonly class BuildChecks
             $ask('film', 'Is the film off the foam?', 'a thumbnail at the edge of every sheet; plaster comes off what is left on it', 15),
             $ask('gaps', 'Are gaps filled and wedged?', 'press along the frame and between sheets: nothing moves, no light shows', 25),
         ];
+    }
+
+    /** @return list<DueCheck> before anything goes under trees: they are fitted dry, their shade drawn, and taken out again */
+    private function fitted(): array
+    {
+        $out = [];
+        foreach ($this->work->project->works->zonesOf($this->section->uid) as $zone) {
+            $begun = array_filter($this->work->project->works->laid, fn (CoatApplication $l): bool => $l->zone === $zone->uid) !== [];
+            $holds = $begun || $zone->under === [] ? [] : $this->toCome($zone->uid);
+            if ($holds !== []) {
+                $out[] = new DueCheck(
+                    'fitted.'.$zone->uid,
+                    $this->section,
+                    RoundMoment::BeforeNext,
+                    'Do the trees fit, and is their shade drawn?',
+                    'prick the template through, bore, stand them dry; look from the viewing edge; draw round the crowns, take them out',
+                    $zone->name,
+                    null,
+                    $holds,
+                    30,
+                );
+            }
+        }
+
+        return $out;
     }
 
     private function isBegun(): bool

@@ -11,6 +11,7 @@ use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Journal\CheckResult;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\BenchWork;
+use IdleRidge\Core\Planting\Tree;
 use IdleRidge\Core\Project\HiddenThing;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Track\StructureKind;
@@ -62,9 +63,17 @@ final readonly class SectionCard
         foreach ($work->project->runsNear($section) as $run) {
             foreach ($run->structures as $structure) {
                 $p = $run->alignment->pointAt(($structure->from + $structure->to) / 2.0);
-                if ($structure->kind === StructureKind::Bridge && $section->holds($p->x, $p->y)) {
+                $isHere = $p->x >= 0.0 && $p->y >= 0.0 && $p->x <= $section->width && $p->y <= $section->depth;
+                if ($structure->kind === StructureKind::Bridge && $isHere) {
                     $off[] = "what stands on the bridge of {$run->name}";
                 }
+            }
+        }
+
+        foreach ($work->project->works->growth->standsOn($section->uid) as $stand) {
+            if ($stand->socket !== null && $stand->trees !== []) {
+                $tall = max(array_map(fn (Tree $t): float => $t->height, $stand->trees));
+                $off[] = count($stand->trees)." trees of {$stand->name}, up to ".round($tall).' mm, into their box';
             }
         }
 

@@ -12,6 +12,7 @@ use App\Models\Section;
 use IdleRidge\Core\Planting\RowLayout;
 use IdleRidge\Core\Planting\Stand;
 use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Rounds\RoundsDue;
 use IdleRidge\Core\Rulebook\Rulebook;
 
 final class GrowthTest extends FeatureCase
@@ -207,6 +208,15 @@ final class GrowthTest extends FeatureCase
         $strips = count(array_filter($work->moves, fn ($m): bool => $m->coat->recipe->id === 'trees-planted'));
         $this->assertEqualsWithDelta(5 * $strips + 2 * count($stand->trees), $minutes['trees-planted'], 1.0, 'two minutes a tree');
         $this->assertSame(5 + $set->count(), $minutes['poles-and-fences']);
+        // Before anything goes under them the trees are fitted dry, and what goes there waits for the answer.
+        $zone = $layout->zones()->where('data', 'like', '%"under"%')->firstOrFail()->uid;
+        $due = array_column(RoundsDue::of($work)->due, null, 'key');
+        $this->assertArrayHasKey("fitted.{$zone}", $due);
+        $this->assertCount(2, $due["fitted.{$zone}"]->holds);
+        // With sockets they come off before the board is carried.
+        $this->patch($this->at($section, "/stands/{$stand->uid}"), ['bore' => '2.5', 'depth' => '12'])->assertRedirect();
+        $this->get("/layouts/{$layout->uid}/rounds/sections/{$section->uid}")->assertSee(count($stand->trees).' trees of Cold upland');
+        $this->get($this->at($section, "/growth?pick={$stand->uid}"))->assertSee('pins of 2.3 mm')->assertSee('Lifts off');
     }
 
     public function test_templates_and_lists_are_given_out(): void
@@ -272,6 +282,7 @@ final class GrowthTest extends FeatureCase
         $this->lay($section, '480');
         $this->assertContains('tree-in-envelope', $this->found($layout));
         $this->get($this->at($section, '/growth'))->assertSee('too near');
+        $this->get("/layouts/{$layout->uid}/rules")->assertSee('Trees clear of trains')->assertSee($this->at($section, '/growth'), false);
         $this->patch("/layouts/{$layout->uid}", ['shelf_mm' => '150', 'far_percent' => '70'])->assertRedirect();
         $this->assertContains('over-shelf', $this->found($layout));
         $this->assertContains('out-of-perspective', $this->found($layout));

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Pages\Coats;
 
 use App\Computed\Cuts\ComputedCuts;
+use App\Computed\Growth\ComputedGrowth;
 use App\Computed\Land\ComputedLand;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Rulebook\Growth\GrowthRule;
 use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Rulebook\RulePages;
 
@@ -24,6 +26,7 @@ final readonly class ShowRules
         private ComputedPlan $plan,
         private ComputedLand $land,
         private ComputedCuts $cuts,
+        private ComputedGrowth $growth,
     ) {
     }
 
@@ -35,11 +38,13 @@ final readonly class ShowRules
         foreach ($project->sections as $section) {
             array_push($found, ...$this->land->sheet($project, $section)->findings);
             array_push($found, ...$this->cuts->findings($this->cuts->page($project, $section)));
+            array_push($found, ...Rulebook::checkGrowth($this->growth->survey($project, $section)));
         }
         $by = [];
         foreach ($found as $finding) {
             $by[$finding->id][] = $finding;
         }
+        $grows = array_merge(...array_map(fn (GrowthRule $rule): array => $rule->ids(), Rulebook::growthRules()));
         $names = array_column(array_map(fn ($s): array => [$s->uid, $s->name], $project->sections), 1, 0);
 
         return [
@@ -49,6 +54,7 @@ final readonly class ShowRules
             'found' => $by,
             'sections' => $names,
             'address' => fn (Finding $f): string => match (true) {
+                in_array($f->id, $grows, true) => route('growth.show', [$layout, $f->section]),
                 isset(self::CUTS[$f->id]) => route('cuts.show', [$layout, $f->section, 'on' => self::CUTS[$f->id]]),
                 $f->place->zone === null => route('land.show', [$layout, $f->section]),
                 default => route('coats.show', [$layout, $f->section, 'zone' => $f->place->zone]),

@@ -93,6 +93,7 @@ final readonly class ShowGrowth
             'kinds' => array_column(array_map(fn (RowKind $k): array => [$k->value, $k->title()], RowKind::cases()), 1, 0),
             'travel' => $this->travel($page),
             'distances' => $this->distances($page),
+            'sunny' => $this->sunny($page),
             'work' => $this->work($page),
             'next' => $this->ledger->next($layout),
         ];
@@ -236,6 +237,15 @@ final readonly class ShowGrowth
         };
 
         return $feature->name === '' ? "the {$kind}" : "{$feature->name} ({$kind})";
+    }
+
+    /** The edge of the board that the sun shines on from, by where north lies. */
+    private function sunny(GrowthPage $page): string
+    {
+        $south = deg2rad($page->project->layout->northDeg + 180.0 - $page->section->placement->angleDeg);
+        $named = fn (float $part, string $less, string $more): string => abs($part) < 0.38 ? '' : ($part < 0.0 ? $less : $more);
+
+        return implode(' and the ', array_filter([$named(sin($south), 'front', 'back'), $named(cos($south), 'left', 'right')]));
     }
 
     /**

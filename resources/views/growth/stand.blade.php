@@ -177,7 +177,10 @@
             <button class="btn quiet" name="plant" value="same">With the same seed</button>
             <button class="btn quiet" name="plant" value="">Save</button>
         </div>
-        <p class="soft">Trees that were set or dragged by hand stay; seed {{ $stand->rule->seed }}.</p>
+        <p class="soft">
+            Trees that were set or dragged by hand stay; seed {{ $stand->rule->seed }}. Their sunny side is to the {{ $sunny }}: lighter
+            green and grass up to it there, moss and litter behind.
+        </p>
     </form>
     @if ($work === null)
         <form class="in" method="post" action="{{ route('stands.zone', [$layout, $section->uid, $stand->uid]) }}">
