@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Project;
 use IdleRidge\Core\Coats\Standing;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Planting\RowLayout;
 use IdleRidge\Core\Planting\RowPart;
@@ -19,6 +20,8 @@ final class GrowthZones
     private const NARROWEST_MM = 6.0;
 
     private const CORNERS_ALONG = 60;
+
+    private const OFF_BEND_MM = 0.1;
 
     /** @var array<string, RowLayout|null> uid → the row set out, null where it cannot be */
     private array $sets = [];
@@ -94,14 +97,58 @@ final class GrowthZones
             return [];
         }
         $half = max(self::NARROWEST_MM, $set->wide) / 2.0;
+        $stations = $this->stations($set, $parts[0]);
+        // At a sharp bend the strip would cross itself: then its corners are cut, and at worst its longest straight is taken.
+        $off = array_values(array_filter($stations, fn (float $at): bool => $this->isOffBends($set, $at, 2.0 * $half)));
+        foreach ([$stations, $off, $this->straight($set, $parts[0])] as $some) {
+            $ring = count($some) < 2 ? [] : $this->around($set, $some, $half);
+            if ($ring !== [] && ! Polygon::crossesItself($ring)) {
+                return $ring;
+            }
+        }
+
+        return [];
+    }
+
+    /**
+     * @param  list<float>  $stations
+     * @return list<array{float, float}>
+     */
+    private function around(RowLayout $set, array $stations, float $half): array
+    {
         $left = $right = [];
-        foreach ($this->stations($set, $parts[0]) as $station) {
+        foreach ($stations as $station) {
             [$x, $y, $heading] = $set->line->at($station);
             $left[] = [$x - $half * sin($heading), $y + $half * cos($heading)];
             $right[] = [$x + $half * sin($heading), $y - $half * cos($heading)];
         }
 
         return [...$right, ...array_reverse($left)];
+    }
+
+    private function isOffBends(RowLayout $set, float $station, float $by): bool
+    {
+        foreach ($set->line->bends as $bend) {
+            if (abs($bend - $station) < $by) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return list<float> both ends of the longest piece of a part between two bends */
+    private function straight(RowLayout $set, RowPart $part): array
+    {
+        $ends = [$part->from, ...array_filter($set->line->bends, fn (float $b): bool => $b > $part->from && $b < $part->to), $part->to];
+        $best = [];
+        for ($k = 1; $k < count($ends); $k++) {
+            if ($best === [] || $ends[$k] - $ends[$k - 1] > $best[1] - $best[0]) {
+                $best = [$ends[$k - 1] + self::OFF_BEND_MM, $ends[$k] - self::OFF_BEND_MM];
+            }
+        }
+
+        return $best;
     }
 
     /** @return list<float> evenly along it, and at its corners */

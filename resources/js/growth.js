@@ -166,7 +166,11 @@ export function growth(htmx) {
             all[(all.indexOf(grip) + (event.key === 'PageDown' ? 1 : all.length - 1)) % all.length].focus();
         }
     });
-    document.addEventListener('htmx:afterSettle', () => {
+    document.addEventListener('htmx:afterSettle', (event) => {
+        // What was refused goes back to where it stood.
+        if (event.detail.target.id === 'faults') {
+            document.querySelectorAll('[data-tree][transform]').forEach((grip) => grip.removeAttribute('transform'));
+        }
         if (focus !== null) {
             document.querySelector(`[data-tree="${focus}"]`)?.focus();
             focus = null;

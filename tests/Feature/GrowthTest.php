@@ -219,6 +219,52 @@ final class GrowthTest extends FeatureCase
         $this->get($this->at($section, "/growth?pick={$stand->uid}"))->assertSee('pins of 2.3 mm')->assertSee('Lifts off');
     }
 
+    public function test_a_row_that_turns_sharply_or_has_lost_its_run_leaves_the_layout_whole(): void
+    {
+        [$section, $layout, $run] = $this->withTrack();
+        $zigzag = array_map(fn (int $k): array => ['x' => (string) (100 + 4 * $k), 'y' => $k % 2 === 0 ? '400' : '470'], range(0, 9));
+        $hairpin = [['x' => '300', 'y' => '500'], ['x' => '700', 'y' => '500'], ['x' => '302', 'y' => '504'], ['x' => '690', 'y' => '520']];
+        foreach ([$zigzag, $hairpin] as $points) {
+            $this->post($this->at($section, '/rows'), ['kind' => 'hedge', 'points' => $points, 'offset' => '0'])->assertRedirect();
+        }
+        $this->post($this->at($section, '/rows'), ['kind' => 'fence', 'along' => "run:{$run}", 'offset' => '12', 'from_edge' => '1']);
+        foreach ($layout->linesideRows()->get() as $k => $row) {
+            $this->patch($this->at($section, "/rows/{$row->uid}"), ['name' => "Row {$k}"])->assertRedirect();
+            $this->post($this->at($section, "/rows/{$row->uid}/zone"))->assertRedirect()->assertSessionHasNoErrors();
+        }
+        $this->get($this->at($section, '/coats'))->assertOk();
+        $this->delete($this->at($section, "/runs/{$run}"))->assertRedirect();
+        $this->get($this->at($section, '/growth'))->assertOk()->assertSee('Row 2 cannot be set out');
+        $this->get($this->at($section, '/coats'))->assertOk();
+        $this->get("/layouts/{$layout->uid}/tonight")->assertOk();
+        $zones = $this->project($layout)->works->zones;
+        $this->assertSame([[], null], [$zones[2]->crowns, $zones[2]->outline], 'nothing lies along a row that is nowhere');
+        $survey = app(ComputedPlan::class)->survey($this->project($layout), $this->project($layout)->sections[0]);
+        $this->assertSame(0.0, $survey->zones[$zones[2]->uid]->plan);
+    }
+
+    public function test_a_zone_in_which_something_grows_stays(): void
+    {
+        [$section, $layout] = $this->withTrack();
+        $this->post($this->at($section, '/zones'), ['name' => 'Wood', 'outline' => '50,350 1150,350 1150,580 50,580']);
+        $zone = $layout->zones()->firstOrFail()->uid;
+        $this->post($this->at($section, '/stands'), ['set' => 'mixed-wood', 'zone' => $zone, 'name' => 'Hanger'])->assertRedirect();
+        $this->delete($this->at($section, "/zones/{$zone}"))->assertSessionHasErrors(['zone']);
+        $this->assertStringContainsString('Hanger', session('errors')->first('zone'));
+        // A zone keeps what it follows when its form is sent without that, and lets go of it when the form says so.
+        $stand = $this->growth($layout)[0]->uid;
+        $this->post($this->at($section, "/stands/{$stand}/zone"));
+        $shade = $this->project($layout)->works->zones[1];
+        $this->patch($this->at($section, "/zones/{$shade->uid}"), ['name' => 'Shade'])->assertRedirect();
+        $this->assertSame([$stand], $this->project($layout)->works->zones[1]->under);
+        $this->patch($this->at($section, "/zones/{$shade->uid}"), ['name' => 'Shade', 'under' => [''], 'crowns' => '100,100,30'])
+            ->assertRedirect();
+        $this->assertSame([[], 1], [
+            $this->project($layout)->works->zones[1]->under,
+            count($this->project($layout)->works->zones[1]->crowns ?? []),
+        ]);
+    }
+
     public function test_templates_and_lists_are_given_out(): void
     {
         [$section, $layout, $run] = $this->withTrack();

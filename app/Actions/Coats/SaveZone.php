@@ -87,6 +87,11 @@ final readonly class SaveZone
         if (array_filter($works->laid, fn (CoatApplication $l): bool => $l->zone === $row->uid) !== []) {
             throw new InvalidValue("Work on {$name} was begun: it stays as it is. Undo the work first.", 'zone');
         }
+        foreach ($works->growth->stands as $stand) {
+            if ($stand->zone === $row->uid) {
+                throw new InvalidValue("“{$stand->name}” grows in it: let that grow elsewhere first, or put it away.", 'zone');
+            }
+        }
         $coats = array_map(fn (Coat $c): string => $c->uid, $works->coatsOf($row->uid));
         $this->ledger->record($layout, "{$name} removed", function (ChangeSet $changes) use ($layout, $row, $coats): void {
             foreach ($layout->coats()->whereIn('uid', $coats)->get() as $coat) {

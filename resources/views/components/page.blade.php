@@ -150,6 +150,8 @@
             <dd>raise or lower it by 1 mm, page up and down by 10 mm</dd>
             <dt><kbd>Enter</kbd> <kbd>Delete</kbd></dt>
             <dd>on a line: make the grip between two points one of them, take a point out</dd>
+            <dt>on Growth</dt>
+            <dd>arrows move the tree, <kbd>page up</kbd> and <kbd>down</kbd> go to the next, <kbd>Delete</kbd> takes it out</dd>
             <dt>Alt</dt>
             <dd>held while dragging: places do not snap to runs, ends, spots and edges</dd>
             <dt><kbd>u</kbd> <kbd>shift+u</kbd></dt>

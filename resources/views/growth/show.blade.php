@@ -30,6 +30,12 @@
                 </dl>
             </div>
             <x-said />
+            <div id="faults" role="alert"></div>
+            @foreach ([...$errors->get('x'), ...$errors->get('y'), ...$errors->get('tree'), ...$errors->get('of')] as $message)
+                @if (! $tree)
+                    <p class="fault wide-fault" role="alert">{{ $message }}</p>
+                @endif
+            @endforeach
             <div class="grid">
                 <div class="col">
                     <section class="sheet plan-sheet growth-sheet">
