@@ -205,11 +205,22 @@ final class RowTest extends TestCase
         $this->assertSame([0.0, 0.0], $templates[0]->cut[0][0]);
         $this->assertSame(500.0, $templates[0]->cut[0][1][0]);
         $this->assertEqualsWithDelta([4.0, 8.0, 12.0], array_map(fn (array $l): float => $l[0][1], $templates[3]->lines), 1e-9);
-        // In the page itself: a stick of 500 mm is 500 / 25.4 × 72 points long.
-        $pdf = TemplatePdf::of([$templates[0]], 'a3', 'Trial', false);
-        $this->assertStringContainsString('/MediaBox', $pdf);
-        preg_match_all('/([\d.]+) ([\d.]+) m ([\d.]+) ([\d.]+) l/', $pdf, $lines, PREG_SET_ORDER);
-        $this->assertNotEmpty($lines);
+        // In the page itself: marks of the second stick, 400 mm, in points of 1/72 inch.
+        $pdf = TemplatePdf::of([$templates[1]], 'a3', 'Trial', false);
+        preg_match_all('/([\d.]+) ([\d.]+) m\s+([\d.]+) ([\d.]+) l/', $pdf, $lines, PREG_SET_ORDER);
+        $xs = [];
+        foreach ($lines as [, $x1, $y1, $x2, $y2]) {
+            $tall = abs((float) $y2 - (float) $y1) * 25.4 / 72.0;
+            if ($x1 === $x2 && (abs($tall - 15.0) < 0.05 || abs($tall - 8.25) < 0.05)) {
+                $xs[] = (float) $x1 * 25.4 / 72.0;
+            }
+        }
+        sort($xs);
+        $places = array_map(fn (RowThing $t): float => $t->station, $set->on('B'));
+        $this->assertCount(count($places), $xs);
+        foreach ($places as $k => $station) {
+            $this->assertEqualsWithDelta($station - $places[0], $xs[$k] - $xs[0], 0.02, 'measured on paper');
+        }
     }
 
     /**
