@@ -59,16 +59,16 @@ final readonly class GrowthStudy
      * @param  HeightMesh  $land of the section, heights over the datum
      * @param  HeightMesh  $slopes degrees
      * @param  list<RowLayout>  $rows that growth keeps off
+     * @param  Obstacles|null  $obstacles where they are known from before
      */
-    public function ground(Section $section, LandModel $model, HeightMesh $land, HeightMesh $slopes, array $rows): PlantingGround
-    {
-        $obstacles = [];
-        foreach ($model->grading->runs as $run) {
-            array_push($obstacles, ...$this->ofRun($run, $section));
-        }
-        foreach ($rows as $set) {
-            array_push($obstacles, ...$this->ofRow($set, $section, $land));
-        }
+    public function ground(
+        Section $section,
+        LandModel $model,
+        HeightMesh $land,
+        HeightMesh $slopes,
+        array $rows,
+        ?Obstacles $obstacles = null,
+    ): PlantingGround {
         $waters = [...$model->ground->basins, ...$model->ground->streams];
         $isWet = function (float $x, float $y) use ($waters, $land): bool {
             foreach ($waters as $water) {
@@ -86,11 +86,29 @@ final readonly class GrowthStudy
             $section->depth,
             $land,
             $slopes,
-            new Obstacles($obstacles),
+            $obstacles ?? $this->obstacles($section, $model, $land, $rows),
             $isWet,
             $this->project->joinedEdges($section),
             $this->depth($section),
         );
+    }
+
+    /**
+     * Formations, what passes on them, and what stands along rows.
+     *
+     * @param  list<RowLayout>  $rows
+     */
+    public function obstacles(Section $section, LandModel $model, HeightMesh $land, array $rows): Obstacles
+    {
+        $out = [];
+        foreach ($model->grading->runs as $run) {
+            array_push($out, ...$this->ofRun($run, $section));
+        }
+        foreach ($rows as $set) {
+            array_push($out, ...$this->ofRow($set, $section, $land));
+        }
+
+        return new Obstacles($out);
     }
 
     /** @return list<Obstacle> formation and the room of what runs on it; in tunnels neither */

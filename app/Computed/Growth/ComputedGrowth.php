@@ -7,6 +7,7 @@ namespace App\Computed\Growth;
 use App\Computed\ComputedCache;
 use App\Computed\Land\ComputedLand;
 use App\Computed\Plan\ComputedPlan;
+use IdleRidge\Core\Planting\Obstacles;
 use IdleRidge\Core\Planting\Planter;
 use IdleRidge\Core\Planting\PlantingGround;
 use IdleRidge\Core\Planting\RowLayout;
@@ -31,9 +32,8 @@ final readonly class ComputedGrowth
         if ($rows === []) {
             return ['sets' => [], 'faults' => []];
         }
-        $from = $this->cache->fingerprint($project->layout->forRows(), $project->sections, $project->runs, $project->features, $rows);
 
-        return $this->cache->remember('rows', $from, fn (): array => (new GrowthStudy($project))->rows());
+        return $this->cache->remember('rows', $this->rowsFrom($project), fn (): array => (new GrowthStudy($project))->rows());
     }
 
     public function survey(Project $project, Section $section): GrowthSurvey
@@ -75,14 +75,39 @@ final readonly class ComputedGrowth
     /** @param  list<RowLayout>  $sets */
     private function ground(Project $project, Section $section, array $sets): PlantingGround
     {
+        $hash = $this->land->hash($project, $section, ComputedLand::CELL_MM);
         $grid = $this->land->sheet($project, $section)->grid();
+        $land = $grid->mesh($section->width, $section->depth);
+        $model = $this->land->model($project, $section);
+        $study = new GrowthStudy($project);
+        $slopes = $this->cache->remember('slopes', $hash, fn (): string => pack('g*', ...$grid->slopes()));
+        // Which way vehicles swing is asked every few millimetres: that is kept.
+        $from = $this->cache->fingerprint($hash, $project->layout->clearance, $this->rowsFrom($project));
+        $obstacles = $this->cache->remember(
+            'obstacles',
+            $from,
+            fn (): Obstacles => $study->obstacles($section, $model, $land, $sets),
+        );
 
-        return (new GrowthStudy($project))->ground(
+        return $study->ground(
             $section,
-            $this->land->model($project, $section),
-            $grid->mesh($section->width, $section->depth),
-            $grid->with($grid->slopes())->mesh($section->width, $section->depth),
+            $model,
+            $land,
+            $grid->with(array_values(unpack('g*', $slopes) ?: []))->mesh($section->width, $section->depth),
             $sets,
+            $obstacles,
+        );
+    }
+
+    /** The fingerprint of what rows depend on. */
+    private function rowsFrom(Project $project): string
+    {
+        return $this->cache->fingerprint(
+            $project->layout->forRows(),
+            $project->sections,
+            $project->runs,
+            $project->features,
+            $project->works->growth->rows,
         );
     }
 }
