@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Journal;
 
+use App\Computed\Growth\ComputedGrowth;
 use App\Computed\Journal\JournalSearch;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
@@ -16,6 +17,8 @@ use IdleRidge\Core\Project\Project;
 /** Anything of a layout by its words: boards, zones, coats, runs, materials, recipes, colours, rules, pages, the journal. */
 final readonly class ShowFound
 {
+    private const BOARD_PAGES = ['land.show' => 'Land', 'cuts.show' => 'Cuts', 'coats.show' => 'Coats', 'growth.show' => 'Growth'];
+
     private const MAX_OF_A_KIND = 6;
 
     private const PAGES = [
@@ -45,6 +48,7 @@ final readonly class ShowFound
         private ComputedPlan $desk,
         private JournalSearch $search,
         private Library $library,
+        private ComputedGrowth $growth,
     ) {
     }
 
@@ -88,7 +92,7 @@ final readonly class ShowFound
         $boards = $zones = [];
         foreach ($project->sections as $section) {
             $boards[$section->uid] = $section->name;
-            foreach (['land.show' => 'Land', 'cuts.show' => 'Cuts', 'coats.show' => 'Coats'] as $route => $page) {
+            foreach (self::BOARD_PAGES as $route => $page) {
                 $out['Sections'][] = $row($section->name, $page, route($route, [$layout, $section->uid]));
             }
             $out['Sections'][] = $row($section->name, 'history', route('journal.history', [$layout, $section->uid]));
@@ -107,6 +111,15 @@ final readonly class ShowFound
         $first = $project->sections[0]->uid ?? null;
         foreach ($first === null ? [] : $project->runs as $run) {
             $out['Runs'][] = $row($run->name, $run->kind->value, route('land.show', [$layout, $first, 'pick' => $run->uid]));
+        }
+        foreach ($project->works->growth->stands as $stand) {
+            $more = ($boards[$stand->section] ?? '').', '.count($stand->trees).' trees';
+            $out['Growth'][] = $row($stand->name, $more, route('growth.show', [$layout, $stand->section, 'pick' => $stand->uid]));
+        }
+        foreach ($this->growth->rows($project)['sets'] as $set) {
+            $on = $set->parts[0]->section ?? $first;
+            $to = route('growth.show', [$layout, $on, 'pick' => $set->row->uid]);
+            $out['Growth'][] = $row($set->row->called(), $set->row->kind->title().', '.($boards[$on] ?? ''), $to);
         }
         foreach ($project->works->store->materials() as $lot) {
             $out['Materials'][] = $row($lot->material, $lot->called(), route('shelf.show', [$layout, 'lot' => $lot->uid]));
