@@ -117,7 +117,7 @@ final readonly class ShowFound
             $out['Growth'][] = $row($stand->name, $more, route('growth.show', [$layout, $stand->section, 'pick' => $stand->uid]));
         }
         foreach ($this->growth->rows($project)['sets'] as $set) {
-            $on = $set->parts[0]->section ?? $first;
+            $on = $set->parts === [] ? (string) $first : $set->parts[0]->section;
             $to = route('growth.show', [$layout, $on, 'pick' => $set->row->uid]);
             $out['Growth'][] = $row($set->row->called(), $set->row->kind->title().', '.($boards[$on] ?? ''), $to);
         }
