@@ -88,6 +88,62 @@ final class PlanterTest extends TestCase
         $this->assertLessThan(0.62, $share);
     }
 
+    public function test_spacing_is_kept_and_not_more_than_kept(): void
+    {
+        $rule = new PlantingRule(spacing: 1.0, tallBehind: 0.0, dead: 0.0);
+        $stand = $this->stand($rule, [new Species('Larch', TreeForm::Cone, 10.0, 10.0, 2.0, 2.0)]);
+        $square = [[0.0, 0.0], [600.0, 0.0], [600.0, 400.0], [0.0, 400.0]];
+        $trees = (new Planter($stand, $this->ground(600.0, 400.0, []), [$square], Scale::oneTo(87.1)))->plant();
+        $least = INF;
+        foreach ($trees as $k => $tree) {
+            foreach (array_slice($trees, $k + 1) as $other) {
+                $least = min($least, hypot($tree->x - $other->x, $tree->y - $other->y));
+            }
+        }
+        $this->assertGreaterThanOrEqual(2000.0 / 87.1 - 1e-6, $least);
+        $this->assertLessThan(1.03 * 2000.0 / 87.1, $least);
+        $this->assertLessThan(25.0, min(array_map(fn (Tree $t): float => min($t->x, $t->y, 600.0 - $t->x, 400.0 - $t->y), $trees)));
+        $far = max(array_map(fn (Tree $t): float => $t->x, $trees));
+        $this->assertGreaterThan(580.0, $far, 'up to the far edge');
+    }
+
+    public function test_groups_are_of_one_three_five_and_seven(): void
+    {
+        $rule = new PlantingRule(StandPattern::Groups, spacing: 0.8, tallBehind: 0.0, dead: 0.0);
+        $stand = $this->stand($rule, [new Species('Thorn', TreeForm::Round, 4.0, 4.0, 1.2, 1.2)]);
+        $square = [[0.0, 0.0], [1200.0, 0.0], [1200.0, 600.0], [0.0, 600.0]];
+        $trees = (new Planter($stand, $this->ground(1200.0, 600.0, []), [$square], Scale::oneTo(87.1)))->plant();
+        $sizes = array_count_values($this->sizesOfGroups($trees, 0.8));
+        ksort($sizes);
+        $this->assertSame([1, 3, 5, 7], array_keys($sizes));
+        $all = array_sum($sizes);
+        // Of ten groups two stand alone, four are of three, three of five, one of seven; where room is short a larger one is smaller.
+        $this->assertEqualsWithDelta(0.4, $sizes[3] / $all, 0.12);
+        $this->assertEqualsWithDelta(0.1, $sizes[7] / $all, 0.07);
+    }
+
+    public function test_an_orchard_without_end_and_a_crown_wider_than_a_board_are_held(): void
+    {
+        $square = [[0.0, 0.0], [1200.0, 0.0], [1200.0, 600.0], [0.0, 600.0]];
+        $oak = [new Species('Oak', TreeForm::Spread, 30.0, 30.0, 30.0, 30.0)];
+        $wide = $this->stand(new PlantingRule(StandPattern::Wood, 1.0, dead: 0.0), $oak);
+        $trees = (new Planter($wide, $this->ground(1200.0, 600.0, []), [$square], Scale::oneTo(43.5)))->plant();
+        $this->assertSame(600.0, max(array_map(fn (Tree $t): float => $t->crown, $trees)));
+        $small = $this->stand(new PlantingRule(StandPattern::Orchard, 0.2), [new Species('Cress', TreeForm::Bush, 0.2, 0.2, 0.1, 0.1)]);
+        $this->expectExceptionMessage('more than 5,000 trees');
+        (new Planter($small, $this->ground(1200.0, 600.0, []), [$square], Scale::oneTo(160.0)))->plant();
+    }
+
+    #[TestWith([4.9, 'Line'])]
+    #[TestWith([5.1, null])]
+    public function test_a_stem_keeps_off_a_formation_by_half_its_thickness(float $away, ?string $met): void
+    {
+        // The formation 4 mm to this side, half a stem of 70 mm: 1 mm.
+        $ground = $this->ground(600.0, 400.0, [new Obstacle(300.0, 200.0, 4.0, 0.0, 0.0, 0.0, 'Line')]);
+        $tree = new Tree(300.0 + $away, 200.0, 0, 70.0, 20.0);
+        $this->assertSame($met, $ground->against($tree, new PlantingRule())['what'] ?? null);
+    }
+
     public function test_the_mix_is_what_was_asked_for(): void
     {
         $mix = [
