@@ -171,7 +171,7 @@ final class GrowthPlanDrawing
             $place = $stand->trees === [] ? null : $this->labels->beside($name, 6.6, 13.0, $this->frame->x($x), $this->frame->y($y), 4.0);
             if ($place !== null) {
                 $this->svg
-                    ->link('?pick='.$stand->uid, $stand->name)
+                    ->link('?pick='.$stand->uid, $name)
                     ->text('m halo growth-word'.($stand->uid === $this->page->picked ? ' on' : ''), $place[0], $place[1], $name)
                     ->endLink();
             }

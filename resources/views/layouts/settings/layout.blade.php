@@ -54,15 +54,15 @@
             <x-field
                 form="sheet"
                 name="far_percent"
-                label="Things at the far side are built to"
-                unit="% of the scale"
+                label="Far side built to"
+                unit="% of scale"
                 :value="Decimal::trimmed(100 * $sheet->growth->farScale, 1)"
                 mode="decimal"
             />
             <x-field
                 form="sheet"
                 name="shelf_mm"
-                label="Shelf in store, clear height"
+                label="Clear height of the shelf"
                 :value="$sheet->growth->shelf === null ? '' : $shown('shelf_mm', $sheet->growth->shelf)"
             />
         </div>
