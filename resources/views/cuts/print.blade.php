@@ -2,14 +2,7 @@
     <header><h2>At full size</h2></header>
     <form class="in printing" method="get" action="{{ route('cuts.take', [$layout, $section->uid, 'pdf']) }}">
         <div class="pair three">
-            <div class="field">
-                <label for="f-paper">Paper</label
-                ><select id="f-paper" name="paper">
-                    <option value="a4">A4</option>
-                    <option value="a3">A3</option>
-                    <option value="letter">Letter</option>
-                </select>
-            </div>
+            <x-paper />
             <div class="field">
                 <label for="f-layer">Templates of</label
                 ><select id="f-layer" name="layer">

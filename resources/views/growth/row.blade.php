@@ -62,21 +62,5 @@
         @endif
         <div class="acts"><button class="btn">Set it out anew</button></div>
     </form>
-    @if ($work === null)
-        <form class="in" method="post" action="{{ route('rows.zone', [$layout, $section->uid, $row->uid]) }}">
-            @csrf
-            @seen
-            <button class="btn quiet">Put it among the work</button>
-        </form>
-    @else
-        <p class="in">
-            Its work is the zone <a href="{{ route('coats.show', [$layout, $section->uid, 'zone' => $work->uid]) }}">{{ $work->name }}</a>.
-        </p>
-    @endif
-    <form class="in" method="post" action="{{ route('rows.destroy', [$layout, $section->uid, $row->uid]) }}">
-        @csrf
-        @method('delete')
-        @seen
-        <button class="link">Put the row away</button>
-    </form>
+    @include('growth.work', ['to' => 'rows', 'uid' => $row->uid, 'away' => 'Put the row away'])
 </section>

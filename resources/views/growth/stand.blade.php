@@ -182,22 +182,10 @@
             green and grass up to it there, moss and litter behind.
         </p>
     </form>
-    @if ($work === null)
-        <form class="in" method="post" action="{{ route('stands.zone', [$layout, $section->uid, $stand->uid]) }}">
-            @csrf
-            @seen
-            <button class="btn quiet">Put it among the work</button>
-            <span class="soft">litter in its shade, then {{ count($stand->trees) }} trees</span>
-        </form>
-    @else
-        <p class="in">
-            Its work is the zone <a href="{{ route('coats.show', [$layout, $section->uid, 'zone' => $work->uid]) }}">{{ $work->name }}</a>.
-        </p>
-    @endif
-    <form class="in" method="post" action="{{ route('stands.destroy', [$layout, $section->uid, $stand->uid]) }}">
-        @csrf
-        @method('delete')
-        @seen
-        <button class="link">Put the stand away</button>
-    </form>
+    @include('growth.work', [
+        'to' => 'stands',
+        'uid' => $stand->uid,
+        'away' => 'Put the stand away',
+        'brings' => 'litter in its shade, then ' . count($stand->trees) . ' trees',
+    ])
 </section>

@@ -10,14 +10,7 @@
                 <input type="hidden" name="{{ $name }}" value="{{ $value }}">
             @endforeach
             <div class="pair">
-                <div class="field">
-                    <label for="f-paper">Paper</label
-                    ><select id="f-paper" name="paper">
-                        <option value="a4">A4</option>
-                        <option value="a3">A3</option>
-                        <option value="letter">Letter</option>
-                    </select>
-                </div>
+                <x-paper />
                 <div class="acts"><button class="btn quiet">PDF</button></div>
             </div>
         </form>
