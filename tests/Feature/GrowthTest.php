@@ -43,6 +43,10 @@ final class GrowthTest extends FeatureCase
         $at = $this->at($section, "/stands/{$stand->uid}");
         $this->patch("{$at}/trees/3", ['dx' => '2.5', 'dy' => '-1'])->assertRedirect();
         $moved = $this->growth($layout)[0]->trees[3];
+        $this->patch("{$at}/trees/3", ['dx' => '0', 'dy' => '0'], ['HX-Request' => 'true'])
+            ->assertOk()
+            ->assertSee('Tree 4')
+            ->assertHeader('X-Seen');
         $this->assertEqualsWithDelta([$stand->trees[3]->x + 2.5, $stand->trees[3]->y - 1.0], [$moved->x, $moved->y], 1e-3);
         $this->assertTrue($moved->fixed);
         $this->patch($at, ['plant' => 'anew'])->assertRedirect();

@@ -12,13 +12,17 @@ use App\Http\Requests\Fields;
 use App\Models\Layout;
 use App\Models\Section;
 use App\Models\Stand;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
 /** Stands of trees, and single trees of them. */
 final class StandController
 {
-    public function __construct(private readonly SaveStand $stands, private readonly SaveTree $trees)
-    {
+    public function __construct(
+        private readonly SaveStand $stands,
+        private readonly SaveTree $trees,
+        private readonly GrowthAnswer $answer,
+    ) {
     }
 
     public function store(Fields $request, Layout $layout, Section $section): RedirectResponse
@@ -42,18 +46,18 @@ final class StandController
         return redirect()->route('growth.show', [$layout, $section])->with('said', 'Put away.');
     }
 
-    public function plant(Fields $request, Layout $layout, Section $section, string $stand): RedirectResponse
+    public function plant(Fields $request, Layout $layout, Section $section, string $stand): View|RedirectResponse
     {
         $tree = $this->trees->add($layout, $this->row($layout, $stand), $request->input());
 
-        return $this->back($layout, $section, $stand, $tree);
+        return $this->answer->to($request, $layout, $section, $stand, $tree);
     }
 
-    public function tree(Fields $request, Layout $layout, Section $section, string $stand, int $tree): RedirectResponse
+    public function tree(Fields $request, Layout $layout, Section $section, string $stand, int $tree): View|RedirectResponse
     {
         $this->trees->change($layout, $this->row($layout, $stand), $tree, $request->input());
 
-        return $this->back($layout, $section, $stand, $request->word('out') === '1' ? null : $tree);
+        return $this->answer->to($request, $layout, $section, $stand, $request->word('out') === '1' ? null : $tree);
     }
 
     public function zone(Layout $layout, Section $section, string $stand, SaveGrowthZone $zones, ProjectLoader $load): RedirectResponse
@@ -70,8 +74,8 @@ final class StandController
         return $layout->stands()->where('uid', $uid)->firstOrFail();
     }
 
-    private function back(Layout $layout, Section $section, string $stand, ?int $tree = null): RedirectResponse
+    private function back(Layout $layout, Section $section, string $stand): RedirectResponse
     {
-        return redirect()->route('growth.show', [$layout, $section, 'pick' => $stand] + ($tree === null ? [] : ['tree' => $tree]));
+        return redirect()->route('growth.show', [$layout, $section, 'pick' => $stand]);
     }
 }
