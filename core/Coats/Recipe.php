@@ -27,6 +27,7 @@ final readonly class Recipe
      * @param  array<string, array{float, float}>  $ranges pointer of a figure → its low and its high
      * @param  array<string, string>  $holds tool → milestone until which the coat keeps it
      * @param  list<Step>  $steps of which it is made in one go, in order; their parts are those of the recipe
+     * @param  PourLimits|null  $pour what holds of it as water
      * @param  list<self>  $then what is done of the same coat once this has come so far, each an application of its own
      *
      * @throws InvalidValue
@@ -58,6 +59,7 @@ final readonly class Recipe
         public array $holds = [],
         public array $steps = [],
         public array $then = [],
+        public ?PourLimits $pour = null,
     ) {
         $parts = $steps === [] ? $parts : array_merge(...array_map(fn (Step $s): array => $s->parts, $steps));
         if ($parts === [] && $steps === []) {

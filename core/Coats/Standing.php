@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
-/** What stands in a zone: places of its trees or posts, section coordinates, mm; and the length of the wires they carry, mm. */
+use IdleRidge\Core\Geometry\DepthCurve;
+
+/**
+ * What stands in a zone: places of its trees or posts, section coordinates, mm; the length of the wires they carry, mm; and how deep the
+ * water is that lies on it.
+ */
 final readonly class Standing
 {
     /** @param  list<array{float, float}>  $places */
-    public function __construct(public array $places = [], public float $wire = 0.0)
+    public function __construct(public array $places = [], public float $wire = 0.0, public ?DepthCurve $water = null)
     {
     }
 
@@ -17,7 +22,7 @@ final readonly class Standing
     {
         $places = array_values(array_filter($this->places, fn (array $p): bool => $stays(...$p)));
 
-        return new self($places, $this->wire);
+        return new self($places, $this->wire, $this->water);
     }
 
     public function within(Strip $band): int

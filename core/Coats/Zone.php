@@ -12,9 +12,9 @@ use IdleRidge\Core\Measure\InvalidValue;
 /**
  * A part of a section's land: what is drawn, and all that rules leave of it. Every condition that is set must hold: within
  * the outline, of a slope (degrees), at a distance from a run (mm; null for any), of a height over the board (mm), among the
- * dampest share, facing the sun or north, on formations or on the banks beside them, in the shade of crowns, along a row, within other
- * zones; then what other zones have comes to it, and what others have is taken from it. Without any it is the whole board.
- * It follows the land when the land changes.
+ * dampest share, facing the sun or north, on formations or on the banks beside them, in the shade of crowns, along a row, under water
+ * or on its shore, within other zones; then what other zones have comes to it, and what others have is taken from it. Without any it is
+ * the whole board. It follows the land when the land changes.
  */
 final readonly class Zone
 {
@@ -52,6 +52,8 @@ final readonly class Zone
      * @param  string|null  $made formation or bank; or tunnel: the floor inside one, under its lid
      * @param  list<string>  $under uids of stands whose crowns give it shade; its crowns then follow them
      * @param  string|null  $along uid of a row that it lies under, whose strip is its outline
+     * @param  string|null  $water uid of a pond or stream under which it lies
+     * @param  float|null  $shore mm: then not under that water but so far about it
      * @param  array{edge: string, height: float}|null  $backdrop a board that stands along an edge, and how high, mm: no land
      *
      * @throws InvalidValue
@@ -75,6 +77,8 @@ final readonly class Zone
         public ?array $backdrop = null,
         public array $under = [],
         public ?string $along = null,
+        public ?string $water = null,
+        public ?float $shore = null,
     ) {
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new InvalidValue('A zone needs a name of 1 to 80 characters.', 'name');
@@ -117,6 +121,12 @@ final readonly class Zone
         }
         if ($made !== null && ! in_array($made, ['formation', 'bank', 'tunnel'], true)) {
             throw new InvalidValue('What was made is a formation, a bank or the inside of a tunnel.', 'made');
+        }
+        if ($shore !== null) {
+            InvalidValue::unlessBetween($shore, 1.0, 500.0, 'The width of the shore', 'mm', 'shore');
+            if ($water === null) {
+                throw new InvalidValue('Of which water is it the shore?', 'water');
+            }
         }
         if ($crowns !== null) {
             if (count($crowns) > 5000 || ($crowns === [] && $under === [] && $along === null)) {
@@ -174,6 +184,12 @@ final readonly class Zone
         return $this->made === 'tunnel';
     }
 
+    /** Whether it is the bed of a water. */
+    public function isBed(): bool
+    {
+        return $this->water !== null && $this->shore === null;
+    }
+
     /** Whether its outline alone says what it is. */
     public function isDrawn(): bool
     {
@@ -195,6 +211,7 @@ final readonly class Zone
             $this->aspect !== null ||
             $this->crowns !== null ||
             $this->under !== [] ||
+            $this->water !== null ||
             $this->made !== null;
     }
 
@@ -281,6 +298,10 @@ final readonly class Zone
                 'tunnel' => 'inside the tunnel',
                 default => 'on banks and in cuttings',
             };
+        }
+        if ($this->water !== null) {
+            $named = $names[$this->water] ?? 'the water';
+            $parts[] = $this->shore === null ? "under {$named}" : "within {$this->shore} mm about {$named}";
         }
         if ($this->under !== []) {
             $parts[] = 'under '.implode(', ', array_map(fn (string $uid): string => $names[$uid] ?? 'a stand', $this->under));

@@ -44,6 +44,8 @@ final class ZoneFields
     /** @var array<string, HeightMesh> */
     private array $known = [];
 
+    private readonly ZoneWaters $waters;
+
     /** @var array<string, non-empty-list<array{float, float}>> outlines here */
     private array $outlines = [];
 
@@ -71,6 +73,7 @@ final class ZoneFields
         private readonly ?LandModel $model = null,
         private readonly ?Steepness $steepness = null,
     ) {
+        $this->waters = new ZoneWaters($model);
     }
 
     /** @throws InvalidValue when the zone goes by one that is not there, or that goes by it in turn */
@@ -180,6 +183,14 @@ final class ZoneFields
             $toe = $this->model === null ? self::TOE_SHARE * $this->land->cell : self::TOE_MM;
             $ask('earth', fn (float $mm): float => $mm - $toe);
         }
+        if ($zone->water !== null) {
+            $wide = $zone->shore;
+            if ($wide === null) {
+                $ask("water {$zone->water}", $same);
+            } else {
+                $ask("shore {$zone->water}", fn (float $beyond): float => min($beyond, $wide - $beyond));
+            }
+        }
         if ($zone->crowns !== null) {
             $this->crowns["shade {$zone->uid}"] = $this->crownsHere($zone->crowns);
             $ask("shade {$zone->uid}", $same);
@@ -197,6 +208,8 @@ final class ZoneFields
             str_starts_with($what, 'near ') => $this->distance(substr($what, 5), $x, $y),
             $what === 'formation' => $this->formation($x, $y),
             $what === 'tunnel' => $this->tunnel($x, $y),
+            str_starts_with($what, 'water ') => $this->waters->under(substr($what, 6), $x, $y),
+            str_starts_with($what, 'shore ') => $this->waters->beyond(substr($what, 6), $x, $y),
             $what === 'height' && $this->model !== null => $this->model->heightAt($x, $y),
             $what === 'slope' && $this->steepness !== null => rad2deg(atan($this->steepness->at($x, $y))),
             $what === 'earth' && $this->model !== null => abs($this->model->heightAt($x, $y) - $this->model->ground->at($x, $y)),
@@ -251,6 +264,12 @@ final class ZoneFields
                 $what === 'earth' => $this->earth === null ? array_fill(0, count($this->mesh->z), -1.0) : $this->onMesh($this->earth),
                 $what === 'formation' => $this->over($this->formation(...)),
                 $what === 'tunnel' => $this->over($this->tunnel(...)),
+                str_starts_with($what, 'water ') => $this->over(
+                    fn (float $x, float $y): float => $this->waters->under(substr($what, 6), $x, $y, $this->mesh->at($x, $y)),
+                ),
+                str_starts_with($what, 'shore ') => $this->over(
+                    fn (float $x, float $y): float => $this->waters->beyond(substr($what, 6), $x, $y),
+                ),
                 str_starts_with($what, 'near ') => $this->over(fn (float $x, float $y): float => $this->distance(substr($what, 5), $x, $y)),
                 str_starts_with($what, 'damp ') => $this->onMesh(LandClasses::dampField($this->land, (float) substr($what, 5))),
                 default => $this->onMesh(
@@ -268,6 +287,8 @@ final class ZoneFields
             [
                 $zone->near === null ? null : $zone->near['to'] - max(0.0, $zone->near['from']),
                 $zone->height === null ? null : $zone->height[1] - $zone->height[0],
+                $zone->shore,
+                $zone->water === null ? null : $this->waters->width($zone->water),
             ] as $width
         ) {
             $widths[] = $width ?? INF;

@@ -102,6 +102,12 @@ final readonly class HeightMesh
                 $se = $level - $this->z[$p + 1];
                 $nw = $level - $this->z[$p + $n];
                 $ne = $level - $this->z[$p + $n + 1];
+                if ($sw >= 0.0 && $se >= 0.0 && $nw >= 0.0 && $ne >= 0.0) {
+                    $volume += $half * ($sw + $se + $nw + $ne);
+                    $area += 4.0 * $half;
+
+                    continue;
+                }
                 foreach ([[$sw, $se, $ne], [$sw, $ne, $nw], [$se, $ne, $nw], [$se, $nw, $sw]] as [$a, $b, $c]) {
                     $volume += $half * self::prism($a, $b, $c);
                     $area += $half * self::share($a, $b, $c);

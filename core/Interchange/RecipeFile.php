@@ -13,6 +13,7 @@ use IdleRidge\Core\Coats\Labour;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Material;
 use IdleRidge\Core\Coats\MaterialForm;
+use IdleRidge\Core\Coats\PourLimits;
 use IdleRidge\Core\Coats\Provenance;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\RecipeTrait;
@@ -156,6 +157,7 @@ final class RecipeFile
                 $r->texts('holds'),
                 $r->has('steps') ? array_map(self::step(...), $r->records('steps')) : [],
                 $r->has('then') ? array_map(self::recipe(...), $r->records('then')) : [],
+                self::pour($r),
             ),
         );
     }
@@ -205,6 +207,24 @@ final class RecipeFile
         $w->close();
 
         return $window;
+    }
+
+    private static function pour(Record $r): ?PourLimits
+    {
+        if (! $r->has('pour')) {
+            return null;
+        }
+        $p = $r->record('pour');
+        $pour = $p->within(fn (): PourLimits => new PourLimits(
+            $p->number('most_mm'),
+            $p->number('loss', 0.0),
+            $p->number('steepest_deg', 0.0),
+            $p->numberOrNull('large_ml'),
+            $p->numberOrNull('most_mm_large'),
+        ));
+        $p->close();
+
+        return $pour;
     }
 
     /** @return array<string, array{float, float}> */
@@ -306,9 +326,17 @@ final class RecipeFile
             ($recipe->ranges === [] ? [] : ['ranges' => $recipe->ranges]) +
             ($recipe->window === null ? [] : ['window' => self::fromWindow($recipe->window)]) +
             ($recipe->holds === [] ? [] : ['holds' => $recipe->holds]) +
+            ($recipe->pour === null ? [] : ['pour' => self::fromPour($recipe->pour)]) +
             ($recipe->length === null ? [] : ['length_mm' => $recipe->length]) +
             ($recipe->angleOfReposeDeg === null ? [] : ['resting_deg' => $recipe->angleOfReposeDeg]) +
             ($cure->filmTemperature === null ? [] : ['film_c' => $cure->filmTemperature]);
+    }
+
+    /** @return array<string, float> */
+    private static function fromPour(PourLimits $p): array
+    {
+        return ['most_mm' => $p->mostMm, 'loss' => $p->loss, 'steepest_deg' => $p->steepestDeg] +
+            ($p->largeMl === null ? [] : ['large_ml' => $p->largeMl, 'most_mm_large' => (float) $p->mostMmLarge]);
     }
 
     /** @return array<string, mixed> */

@@ -26,6 +26,7 @@ use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\Vehicle;
+use IdleRidge\Core\Water\Waters;
 use JsonException;
 
 /** Reads a `*.ridge.json`. All faults come at once, each with its JSON pointer. */
@@ -117,6 +118,7 @@ final class RidgeReader
             $begun['stripped'],
             $all('hidden', JournalFile::hidden(...)),
             new Growth($all('stands', GrowthFile::stand(...)), $all('rows', GrowthFile::row(...))),
+            new Waters($all('waters', WaterFile::plan(...)), $all('mirrors', WaterFile::mirror(...))),
         );
     }
 

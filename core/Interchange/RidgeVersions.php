@@ -32,6 +32,11 @@ final class RidgeVersions
             $file->version = 6;
         }
 
+        // So does the seventh: how waters are made, mirrors, and zones under water.
+        if ($file instanceof stdClass && ($file->version ?? null) === 6) {
+            $file->version = 7;
+        }
+
         return $file;
     }
 

@@ -17,7 +17,7 @@ final class RidgeWriter
 {
     public const FORMAT = 'idle-ridge/layout';
 
-    public const VERSION = 6;
+    public const VERSION = 7;
 
     /** @param  string  $date ISO 8601, when the file was written */
     public static function write(Project $project, string $date): string
@@ -64,6 +64,8 @@ final class RidgeWriter
                 'times' => array_map(WorksFile::fromTime(...), $project->works->times),
                 'stands' => array_map(GrowthFile::fromStand(...), $project->works->growth->stands),
                 'rows' => array_map(GrowthFile::fromRow(...), $project->works->growth->rows),
+                'waters' => array_map(WaterFile::fromPlan(...), $project->works->waters->plans),
+                'mirrors' => array_map(WaterFile::fromMirror(...), $project->works->waters->mirrors),
                 'hidden' => array_map(JournalFile::fromHidden(...), $project->works->hidden),
                 'journal' => array_map(JournalFile::fromEntry(...), $project->works->journal->entries),
                 'photos' => array_map(JournalFile::fromPhoto(...), $project->works->journal->photos),

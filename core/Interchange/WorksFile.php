@@ -56,6 +56,8 @@ final class WorksFile
             backdrop: $r->has('backdrop') ? self::backdrop($r->record('backdrop')) : null,
             under: $r->words('under'),
             along: $r->has('along') ? $r->text('along') : null,
+            water: $r->has('water') ? $r->text('water') : null,
+            shore: $r->numberOrNull('shore_mm'),
             extra: $r->extra(),
         );
     }
@@ -263,6 +265,8 @@ final class WorksFile
         return ['uid' => $z->uid, 'section' => $z->section, 'name' => $z->name, 'without' => $z->without] +
             ($z->outline === null || $z->along !== null ? [] : ['outline' => $z->outline]) +
             ($z->along === null ? [] : ['along' => $z->along]) +
+            ($z->water === null ? [] : ['water' => $z->water]) +
+            ($z->shore === null ? [] : ['shore_mm' => $z->shore]) +
             ($z->under === [] ? [] : ['under' => $z->under]) +
             ($z->slope === null ? [] : ['slope_deg' => $z->slope]) +
             ($z->near === null

@@ -10,7 +10,7 @@ use IdleRidge\Core\Geometry\Box;
  * A stream, section coordinates, mm, from source to mouth. Its water lies a little below the ground along its line and never
  * rises: where the ground does, the stream cuts in. Its bed is a parabola below the water, its banks lie 1 in 1.5.
  */
-final readonly class Stream implements Shape
+final readonly class Stream implements Shape, Water
 {
     private const BANK_BATTER = 1.5;
 
@@ -91,12 +91,24 @@ final readonly class Stream implements Shape
         );
     }
 
-    /** Level of the water at a place; null where there is none. */
     public function waterAt(float $x, float $y): ?float
     {
         [$away, $level] = $this->nearest($x, $y);
 
         return $away <= $this->width / 2.0 ? $level : null;
+    }
+
+    public function under(float $x, float $y, float $height): float
+    {
+        [$away, $level] = $this->nearest($x, $y);
+        $out = $away - $this->width / 2.0;
+
+        return $out < 0.0 ? $level - $height : min(-$out, $level - $height);
+    }
+
+    public function beyond(float $x, float $y): float
+    {
+        return $this->nearest($x, $y)[0] - $this->width / 2.0;
     }
 
     /** @return array{float, float} distance to the line, and the water's level there */

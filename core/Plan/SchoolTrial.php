@@ -24,6 +24,7 @@ final readonly class SchoolTrial
      * @param  list<Coat>  $coats
      * @param  int  $cost of what is used up, in the currency's smallest unit
      * @param  list<string>  $unpriced materials without a price
+     * @param  list<TrialStep>  $steps its applications, as early as each may be
      * @param  float  $body of the weight, grams of foam or ribs that its coats go over
      */
     private function __construct(
@@ -39,6 +40,7 @@ final readonly class SchoolTrial
         public int $cost,
         public array $unpriced,
         public float $body,
+        public array $steps,
     ) {
     }
 
@@ -59,7 +61,7 @@ final readonly class SchoolTrial
         $minutes = $moves = 0;
         $amounts = [];
         // The pass before, and what is done already of this one: its wet part cures on while the rest of it waits.
-        $before = $own = [];
+        $before = $own = $steps = [];
         foreach ($coats as $coat) {
             for ($pass = 1; $pass <= $coat->applications(); $pass++) {
                 $recipe = $coat->recipeOf($pass);
@@ -69,12 +71,16 @@ final readonly class SchoolTrial
                 foreach ($own === [] ? $before : $own as [$below, $mm, $end]) {
                     $at = max($at, $drying->reached($below->cure, $recipe->needsOf($below), $mm, $end, $work->certainty()));
                 }
+                $from = $at;
+                $taken = [];
                 foreach ($cutter->moves($section, $zone, $coat, $pass, $area, $area->surface) as $move) {
                     $at += $move->minutes;
                     $minutes += $move->minutes;
                     $moves++;
-                    array_push($amounts, ...$move->amounts);
+                    array_push($taken, ...$move->amounts);
                 }
+                array_push($amounts, ...$taken);
+                $steps[] = new TrialStep($coat, $pass, $from - $start, $at - $start, MaterialAmount::sum($taken));
                 $own[] = [$recipe, $coat->mm, $at];
             }
         }
@@ -109,6 +115,7 @@ final readonly class SchoolTrial
             $cost + ($body['minor'] ?? 0),
             $unpriced,
             $grams,
+            $steps,
         );
     }
 

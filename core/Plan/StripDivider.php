@@ -13,6 +13,7 @@ use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\Strip;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Coats\ZoneArea;
+use IdleRidge\Core\Geometry\DepthCurve;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 
@@ -69,7 +70,12 @@ final readonly class StripDivider
                 $this->minutes($section, $coat, $pass, $area, $track, $area / $whole, $band, $left, $here),
                 $recipe->amounts(
                     $area * $more,
-                    $along ? $this->bed($section, $coat, $left, $band) : $area * $more * $coat->mm,
+                    match (true) {
+                        $along => $this->bed($section, $coat, $left, $band),
+                        $recipe->is(RecipeTrait::Pour) && $left->standing->water !== null => $part *
+                            $this->layer($coat, $pass, $left->standing->water),
+                        default => $area * $more * $coat->mm,
+                    },
                     $left->edge() * $part,
                     $left->length() * $part,
                     $here,
@@ -142,6 +148,14 @@ final readonly class StripDivider
         $toes = $this->toes->of($this->project, $section);
 
         return count(array_filter($toes, fn (array $p): bool => $p[0] >= $band->x1 && $p[0] < $band->x2 && $left->holds(...$p)));
+    }
+
+    /** What one layer of a pour fills, mm³: it lies level over what was poured before, from the deepest place up. */
+    private function layer(Coat $coat, int $application, DepthCurve $water): float
+    {
+        $foot = $water->most - ($coat->passOf($application) - 1) * $coat->mm;
+
+        return $coat->share * $water->between(max(0.0, $foot - $coat->mm), max(0.0, $foot));
     }
 
     /**

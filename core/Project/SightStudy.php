@@ -85,7 +85,7 @@ final readonly class SightStudy
      * @param  list<Stand>  $stands
      * @return list<Crown>
      */
-    private static function crowns(array $stands, Section $section, LandModel $model): array
+    public static function crowns(array $stands, Section $section, LandModel $model): array
     {
         $out = [];
         foreach ($stands as $stand) {

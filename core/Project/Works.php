@@ -19,6 +19,8 @@ use IdleRidge\Core\Schedule\BenchTime;
 use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Shelf\PackPrice;
 use IdleRidge\Core\Shelf\Store;
+use IdleRidge\Core\Water\WaterPlan;
+use IdleRidge\Core\Water\Waters;
 
 /**
  * What goes onto the land and when: zones, their coats in order, what was begun, rooms, bench times, the journal, what lies in store,
@@ -54,6 +56,7 @@ final readonly class Works
         public array $stripped = [],
         public array $hidden = [],
         public Growth $growth = new Growth(),
+        public Waters $waters = new Waters(),
     ) {
     }
 
@@ -88,7 +91,7 @@ final readonly class Works
     {
         return $this->with(
             ['journal' => $this->journal->planned(), 'store' => $this->store->planned($now)] +
-                ['recipes' => [], 'colours' => [], 'prices' => [], 'hidden' => [], 'growth' => new Growth()],
+                ['recipes' => [], 'colours' => [], 'prices' => [], 'hidden' => [], 'growth' => new Growth(), 'waters' => new Waters()],
         );
     }
 
@@ -160,6 +163,15 @@ final readonly class Works
             } elseif ($stand->zone !== null && in_array($stand->uid, $zones[$stand->zone]->under, true)) {
                 $faults[] = new InvalidValue("“{$stand->name}” cannot grow in its own shade.", "/stands/{$k}/zone");
             }
+        }
+        foreach ($this->waters->mirrors as $k => $mirror) {
+            if (! isset($boards[$mirror->section])) {
+                $faults[] = new InvalidValue('There is no such section.', "/mirrors/{$k}/section");
+            }
+        }
+        $planned = array_map(fn (WaterPlan $p): string => $p->water, $this->waters->plans);
+        foreach (array_diff_key($planned, array_unique($planned)) as $k => $water) {
+            $faults[] = new InvalidValue('That water is planned twice.', "/waters/{$k}/water");
         }
         foreach ($this->laid as $k => $laid) {
             if (! isset($boards[$laid->section])) {

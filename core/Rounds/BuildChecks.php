@@ -29,7 +29,7 @@ final readonly class BuildChecks
     /** @return list<DueCheck> */
     public function all(): array
     {
-        return [...$this->foam(), ...$this->fitted(), ...$this->laid(), ...$this->applicators()];
+        return [...$this->foam(), ...$this->fitted(), ...$this->holdsWater(), ...$this->laid(), ...$this->applicators()];
     }
 
     /** @return list<DueCheck> before the first plaster or cloth goes onto the foam */
@@ -81,6 +81,41 @@ final readonly class BuildChecks
         }
 
         return $out;
+    }
+
+    /** @return list<DueCheck> before the first pour: water is let in to the mark, watched, and mopped up again */
+    private function holdsWater(): array
+    {
+        $out = [];
+        foreach ($this->work->project->works->zonesOf($this->section->uid) as $zone) {
+            $pours = $zone->isBed() ? $this->pours($zone->uid) : [];
+            $laid = array_filter($this->work->project->works->laid, fn (CoatApplication $l): bool => $l->zone === $zone->uid);
+            $poured = array_filter($laid, fn (CoatApplication $l): bool => in_array($l->coat, $pours, true));
+            if ($pours !== [] && $laid !== [] && $poured === []) {
+                $out[] = new DueCheck(
+                    'leak.'.$zone->uid,
+                    $this->section,
+                    RoundMoment::BeforeNext,
+                    'Does the bed hold water for an hour?',
+                    'dams on and sealed; water with a drop of detergent to the mark; tissue along foot, edge and underside stays dry; '
+                        .'mop it out and leave it a day',
+                    $zone->name,
+                    $this->over($zone->uid),
+                    $pours,
+                    25,
+                );
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<string> coats of a zone that are poured */
+    private function pours(string $zone): array
+    {
+        $poured = fn (Coat $c): bool => $c->zone === $zone && $c->recipe->is(RecipeTrait::Pour);
+
+        return array_values(array_map(fn (Coat $c): string => $c->uid, array_filter($this->coats, $poured)));
     }
 
     private function isBegun(): bool

@@ -8,6 +8,7 @@ use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Rulebook\Cuts\CutRule;
 use IdleRidge\Core\Rulebook\Growth\GrowthRule;
 use IdleRidge\Core\Rulebook\Land\LandRule;
+use IdleRidge\Core\Rulebook\Water\WaterRule;
 use IdleRidge\Core\Rulebook\Work\WorkRule;
 
 /** The rule book to read: each thing that rules find, in plain words and with its reason, by chapter. */
@@ -19,6 +20,7 @@ final readonly class RulePages
         'dry' => 'What has to be dry',
         'coats' => 'How it is laid',
         'growth' => 'What grows and stands along lines',
+        'water' => 'Water',
         'cuts' => 'How it is cut and carried',
         'shelf' => 'What is in store',
     ];
@@ -37,11 +39,12 @@ final readonly class RulePages
     {
         $told = array_column($rules, 'id');
         $there = array_merge(
-            ...array_map(fn (LandRule|WorkRule|CutRule|GrowthRule $rule): array => $rule->ids(), [
+            ...array_map(fn (LandRule|WorkRule|CutRule|GrowthRule|WaterRule $rule): array => $rule->ids(), [
                 ...Rulebook::rules(),
                 ...Rulebook::workRules(),
                 ...Rulebook::cutRules(),
                 ...Rulebook::growthRules(),
+                ...Rulebook::waterRules(),
             ]),
         );
         foreach (

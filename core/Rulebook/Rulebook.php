@@ -10,6 +10,8 @@ use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Project\CutStudy;
 use IdleRidge\Core\Project\GrowthSurvey;
 use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\WaterSurvey;
 use IdleRidge\Core\Rulebook\Cuts\CutNearHidden;
 use IdleRidge\Core\Rulebook\Cuts\CutRule;
 use IdleRidge\Core\Rulebook\Cuts\GlueConfined;
@@ -41,6 +43,13 @@ use IdleRidge\Core\Rulebook\Land\TracksApart;
 use IdleRidge\Core\Rulebook\Land\TunnelHolds;
 use IdleRidge\Core\Rulebook\Land\TurnoutsKeepClear;
 use IdleRidge\Core\Rulebook\Land\WallNeeded;
+use IdleRidge\Core\Rulebook\Water\EndsHidden;
+use IdleRidge\Core\Rulebook\Water\JointsLevel;
+use IdleRidge\Core\Rulebook\Water\MirrorsShowScene;
+use IdleRidge\Core\Rulebook\Water\StaysOnSlope;
+use IdleRidge\Core\Rulebook\Water\WaterHolds;
+use IdleRidge\Core\Rulebook\Water\WaterOverTunnel;
+use IdleRidge\Core\Rulebook\Water\WaterRule;
 use IdleRidge\Core\Rulebook\Work\AreaTooLarge;
 use IdleRidge\Core\Rulebook\Work\BackdropAtEdge;
 use IdleRidge\Core\Rulebook\Work\BallastBeforeWires;
@@ -66,6 +75,7 @@ use IdleRidge\Core\Rulebook\Work\PackSurplus;
 use IdleRidge\Core\Rulebook\Work\PastShelfLife;
 use IdleRidge\Core\Rulebook\Work\PointsClear;
 use IdleRidge\Core\Rulebook\Work\PotTooLarge;
+use IdleRidge\Core\Rulebook\Work\PourTooDeep;
 use IdleRidge\Core\Rulebook\Work\ProtectFinished;
 use IdleRidge\Core\Rulebook\Work\RailsCleaned;
 use IdleRidge\Core\Rulebook\Work\RoadBeforeCover;
@@ -139,6 +149,7 @@ final class Rulebook
             new OneLengthPerPass(),
             new AreaTooLarge(),
             new PotTooLarge(),
+            new PourTooDeep(),
             new BallastBelowSleeperTop(),
             new TooDampToDry(),
             new CardSwells(),
@@ -192,6 +203,27 @@ final class Rulebook
     public static function checkGrowth(GrowthSurvey $survey): array
     {
         return self::byWeight(array_merge(...array_map(fn (GrowthRule $rule): array => $rule->check($survey), self::growthRules())));
+    }
+
+    /** @return list<WaterRule> */
+    public static function waterRules(): array
+    {
+        return [
+            new WaterHolds(),
+            new WaterOverTunnel(),
+            new JointsLevel(),
+            new StaysOnSlope(),
+            new EndsHidden(),
+            new MirrorsShowScene(),
+        ];
+    }
+
+    /** @return list<Finding> on the water of a board, those that stop first */
+    public static function checkWater(Project $project, WaterSurvey $survey): array
+    {
+        return self::byWeight(
+            array_merge(...array_map(fn (WaterRule $rule): array => $rule->check($project, $survey), self::waterRules())),
+        );
     }
 
     /** @return list<Finding> on a board as it is cut and carried, those that stop first */

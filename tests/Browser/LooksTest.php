@@ -358,7 +358,7 @@ final class LooksTest extends BrowserCase
         $this->touch($this->button('Bring it in'));
         $this->assertStringContainsString('/format: not an Idle Ridge layout', $this->find('#f-file-fault')->getText());
         unlink($bad);
-        $this->find('#f-file')->sendKeys(base_path('tests/fixtures/projects/version-6-full.ridge.json'));
+        $this->find('#f-file')->sendKeys(base_path('tests/fixtures/projects/version-7-full.ridge.json'));
         $this->touch($this->button('Bring it in'));
         $this->assertSame('Böard', $this->find('h1')->getText());
         $this->assertStringContainsString('"', $this->find('.title .sub')->getText(), 'shown in inches');

@@ -15,7 +15,7 @@ final class FilesTest extends FeatureCase
 {
     public function test_out_and_in_and_out_again_is_the_same_but_for_uid_name_and_date(): void
     {
-        $text = Fixtures::text('projects/version-6-full.ridge.json');
+        $text = Fixtures::text('projects/version-7-full.ridge.json');
         Schemas::assertMatches('layout', $text);
         $this->upload($text)->assertRedirect();
         $layout = Layout::query()->firstOrFail();
@@ -32,7 +32,7 @@ final class FilesTest extends FeatureCase
     {
         $this->upload('{"not": ')->assertSessionHasErrors(['file']);
         $this->upload('{"format": "other/thing"}')->assertSessionHasErrors(['file']);
-        $file = json_decode(Fixtures::text('projects/version-6-full.ridge.json'), true);
+        $file = json_decode(Fixtures::text('projects/version-7-full.ridge.json'), true);
         $file['sections'][0]['width_mm'] = -4;
         $file['runs'][0]['elements'][1]['radius_mm'] = 3;
         $this->followingRedirects();
@@ -194,13 +194,13 @@ final class FilesTest extends FeatureCase
                 ['ridge:grid', ['file' => base_path('tests/fixtures/land/bowl.asc'), '--water' => '55']],
                 ['ridge:grid', ['file' => base_path('tests/fixtures/land/bowl.asc'), '--water' => '55', '--seed' => 'here']],
                 ['ridge:ground', ['file' => base_path('tests/fixtures/vectors.json')]],
-                ['ridge:land', ['file' => base_path('tests/fixtures/projects/version-6-full.ridge.json'), '--section' => 'Nowhere']],
-                ['ridge:land', ['file' => base_path('tests/fixtures/projects/version-6-full.ridge.json')]],
+                ['ridge:land', ['file' => base_path('tests/fixtures/projects/version-7-full.ridge.json'), '--section' => 'Nowhere']],
+                ['ridge:land', ['file' => base_path('tests/fixtures/projects/version-7-full.ridge.json')]],
                 ['ridge:check', ['file' => base_path('tests/fixtures/vectors.json')]],
                 [
                     'ridge:cuts',
                     [
-                        'file' => base_path('tests/fixtures/projects/version-6-full.ridge.json'),
+                        'file' => base_path('tests/fixtures/projects/version-7-full.ridge.json'),
                         '--section' => 'Second',
                         '--school' => 'paper',
                     ],
@@ -230,13 +230,13 @@ final class FilesTest extends FeatureCase
 
     public function test_import_and_export_from_the_command_line(): void
     {
-        $file = base_path('tests/fixtures/projects/version-6-full.ridge.json');
+        $file = base_path('tests/fixtures/projects/version-7-full.ridge.json');
         $answer = json_decode($this->ridge('ridge:import', ['file' => $file, '--json' => true]), true);
         $this->assertSame('Trial Branch', $answer['name']);
         $out = $this->temporary('');
         $this->ridge('ridge:export', ['layout' => 'Trial Branch', '--out' => $out]);
         $this->assertSame(
-            self::without(Fixtures::text('projects/version-6-full.ridge.json')),
+            self::without(Fixtures::text('projects/version-7-full.ridge.json')),
             self::without((string) file_get_contents($out)),
         );
         $this->assertSame((string) file_get_contents($out), $this->ridge('ridge:export', ['layout' => $answer['layout']]));

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Computed\Land;
 
 use IdleRidge\Core\Findings\Finding;
-use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Land\Stream;
 use IdleRidge\Core\Land\Wall;
@@ -13,8 +12,11 @@ use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\WaterStudy;
 use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Track\Turnout;
+use IdleRidge\Core\Water\Dam;
+use IdleRidge\Core\Water\WaterBody;
 
 /** The land of a project that came from a file: the same steps as the screens take, without a database. */
 final class LandReport
@@ -68,12 +70,16 @@ final class LandReport
                 $study->walls,
             ),
             'water' => array_map(
-                fn (Basin $b): array => ['uid' => $b->uid, 'name' => $b->name, 'level_mm' => $b->level] +
-                    array_combine(
-                        ['surface_mm2', 'volume_mm3'],
-                        array_map(fn (float $v): float => round($v, 1), array_values($b->water($study->model, $study->terrain->mesh()))),
-                    ),
-                $study->model->ground->basins,
+                fn (WaterBody $b): array => [
+                    'uid' => $b->uid,
+                    'name' => $b->name,
+                    'level_mm' => $b->level,
+                    'surface_mm2' => round($b->curve->area(), 1),
+                    'volume_mm3' => round($b->curve->volume(), 1),
+                    'spill_mm' => $b->spill === null ? null : round($b->spill->level, 2),
+                    'dams_mm' => array_map(fn (Dam $d): float => round($d->length(), 1), $b->dams),
+                ],
+                array_values(array_filter(WaterStudy::of($study)->bodies(), fn (WaterBody $b): bool => ! $b->isStream)),
             ),
             'streams' => array_map(
                 fn (Stream $s): array => [

@@ -21,6 +21,7 @@ use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Project\GrowthZones;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\WaterZones;
 use Psr\Clock\ClockInterface;
 
 /** Surveys zones and plans the work, or takes it from what was computed before. */
@@ -72,14 +73,15 @@ final class ComputedPlan
     {
         return $this->cache->remember('survey', $this->surveyed($project, $section), function () use ($project, $section): SectionSurvey {
             [$zones, $passes, $patches, $standing] = $this->toSurvey($project, $section);
+            $model = $this->land->model($project, $section);
             $survey = ZoneSurvey::ofLand(
-                $this->land->model($project, $section),
+                $model,
                 ComputedLand::CELL_MM,
                 $section->base,
                 $section->placement,
                 $zones,
                 $project->layout->northDeg,
-                $standing,
+                WaterZones::filled($project, $section, $model, ComputedLand::CELL_MM, $zones, $standing),
             );
 
             return SectionSurvey::ofPasses($survey, $section->placement, $zones, $passes, $patches);

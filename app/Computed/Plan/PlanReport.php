@@ -18,6 +18,7 @@ use IdleRidge\Core\Plan\UnplacedMove;
 use IdleRidge\Core\Project\GrowthZones;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\WaterZones;
 
 /** The work of a project that came from a file: the same steps as the screens take, without a database. */
 final class PlanReport
@@ -45,7 +46,14 @@ final class PlanReport
             $section->placement,
             $zones,
             $project->layout->northDeg,
-            (new GrowthZones($project))->standing($section),
+            WaterZones::filled(
+                $project,
+                $section,
+                $model,
+                ComputedLand::CELL_MM,
+                $zones,
+                (new GrowthZones($project))->standing($section),
+            ),
         );
 
         return SectionSurvey::of($survey, $section->placement, $zones, $project->works->coats, $project->works->laid);

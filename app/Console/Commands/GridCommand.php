@@ -46,8 +46,8 @@ final class GridCommand extends RidgeCommand
             $answer['pool'] = [
                 'volume_mm3' => round($pool->volume, 3),
                 'surface_mm2' => round($pool->surface, 3),
-                'spill_level' => round($pool->spillLevel, 4),
-                'spill_at' => [$pool->spillX, $pool->spillY],
+                'spill_level' => round($pool->spill->level, 4),
+                'spill_at' => $pool->spill->at(),
             ];
         }
 

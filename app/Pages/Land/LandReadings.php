@@ -13,6 +13,7 @@ use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\WaterStudy;
 use IdleRidge\Core\Rulebook\Land\TunnelHolds;
 use IdleRidge\Core\Track\Crossing;
 use IdleRidge\Core\Track\GradeProfile;
@@ -257,26 +258,37 @@ final class LandReadings
         if ($hill !== null && in_array($hill->kind, ['spot', 'ridge'], true)) {
             return $this->heap($page, $hill);
         }
-        foreach ($page->model->ground->basins as $basin) {
-            if ($basin->uid === $page->picked) {
-                $holds = $basin->water($page->model, $page->model->terrain($page->sheet->cell)->mesh());
-                $from += ['level' => Decimal::trimmed($basin->level, 1).' mm'];
-
-                return [
+        $isPond = $hill !== null && $hill->kind === 'water';
+        $waters = $isPond
+            ? new WaterStudy($page->project, $page->section, $page->model, $page->model->terrain($page->sheet->cell)->mesh())
+            : null;
+        foreach ($waters?->bodies() ?? [] as $body) {
+            if ($body->uid === $page->picked) {
+                $from += ['level' => Decimal::trimmed($body->level, 1).' mm'];
+                $out = [
                     [
                         'before' => 'Holds',
-                        'figure' => new Quantity($holds['volume'] / 1000.0, 'ml', 'level less the bed, over that area', $from),
+                        'figure' => new Quantity($body->curve->volume() / 1000.0, 'ml', 'level less the bed, over that area', $from),
                         'after' => '',
                     ],
                     [
                         'before' => ' over',
                         'figure' => new Quantity(
-                            $holds['surface'] / 100.0,
+                            $body->curve->area() / 100.0,
                             'cm²',
                             'plan area within the bank that lies under the level',
                             $from,
                         ),
-                        'after' => '.',
+                        'after' => $body->margin() === null ? '.' : '; may rise',
+                    ],
+                ];
+
+                return $body->margin() === null ? $out : [
+                    ...$out,
+                    [
+                        'before' => '',
+                        'figure' => new Quantity($body->margin(), 'mm', 'lowest way out over the land less the level', $from, decimals: 1),
+                        'after' => ' before it runs out.',
                     ],
                 ];
             }

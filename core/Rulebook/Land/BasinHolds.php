@@ -11,6 +11,9 @@ use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Project\WaterStudy;
+use IdleRidge\Core\Water\Dam;
+use IdleRidge\Core\Water\WaterBody;
 
 /**
  * Water that would run out over a bank lower than its level, that meets the board's edge and needs a dam there, or whose
@@ -35,8 +38,15 @@ final class BasinHolds implements LandRule
     {
         $found = [];
         $basins = $study->model->ground->basins;
+        $water = WaterStudy::of($study);
+        $bodies = $basins === [] ? [] : array_column(array_map(fn (WaterBody $b): array => [$b->uid, $b], $water->bodies()), 1, 0);
         foreach ($basins as $k => $basin) {
-            array_push($found, ...$this->of($study, $basin), ...$this->crossing($study, $basin, array_slice($basins, $k + 1)));
+            array_push(
+                $found,
+                ...$this->spills($study, $basin, $water, $bodies[$basin->uid] ?? null),
+                ...$this->edges($study, $basin, $bodies[$basin->uid]->dams ?? []),
+                ...$this->crossing($study, $basin, array_slice($basins, $k + 1)),
+            );
         }
 
         return $found;
@@ -92,11 +102,48 @@ final class BasinHolds implements LandRule
     }
 
     /** @return list<Finding> */
-    private function of(LandStudy $study, Basin $basin): array
+    private function spills(LandStudy $study, Basin $basin, WaterStudy $water, ?WaterBody $body): array
+    {
+        if ($body === null || $body->spill === null || (float) $body->margin() > -self::RASTER_TOLERANCE_MM) {
+            return [];
+        }
+        [$x, $y] = $body->spill->at();
+
+        return [
+            new Finding(
+                'basin-spills',
+                Severity::Stop,
+                "{$this->name($basin)} runs out",
+                $study->section->uid,
+                Place::at($x, $y),
+                [
+                    'too_low' => new Quantity(
+                        -(float) $body->margin(),
+                        'mm',
+                        'level less the height at which it finds a way out over the land',
+                        ['level' => round($basin->level, 1).' mm', 'way out at' => round($body->spill->level, 1).' mm'],
+                        decimals: 1,
+                    ),
+                ],
+                "Its bank is lower than the water: it runs {$water->way($body)}.",
+                'Lower the level, raise the ground there, or draw the bank further in.',
+            ),
+        ];
+    }
+
+    /**
+     * @param  list<Dam>  $dams
+     * @return list<Finding>
+     */
+    private function edges(LandStudy $study, Basin $basin, array $dams): array
     {
         $section = $study->section;
-        $lowest = $basin->level - self::RASTER_TOLERANCE_MM;
-        $at = null;
+        if ($dams !== []) {
+            $at = $dams[0]->place(($dams[0]->from + $dams[0]->to) / 2.0, $section->width, $section->depth);
+            $long = array_sum(array_map(fn (Dam $d): float => $d->length(), $dams));
+
+            return [$this->leaves($study, $basin, $at, $long, 'length of the edge that is under water')];
+        }
         $edge = 0.0;
         $dam = null;
         foreach ($basin->bank as $k => $a) {
@@ -117,46 +164,25 @@ final class BasinHolds implements LandRule
                 if ($ox <= 0.0 || $oy <= 0.0 || $ox >= $section->width || $oy >= $section->depth) {
                     $edge += $length / $steps;
                     $dam = [max(0.0, min($section->width, $x)), max(0.0, min($section->depth, $y))];
-                } elseif (! Polygon::holds($basin->bank, $ox, $oy) && ($height = $study->model->heightAt($ox, $oy)) < $lowest) {
-                    [$lowest, $at] = [$height, [$x, $y]];
                 }
             }
         }
-        $name = $this->name($basin);
-        $found = [];
-        if ($at !== null) {
-            $found[] = new Finding(
-                'basin-spills',
-                Severity::Stop,
-                "{$name} runs out",
-                $section->uid,
-                Place::at($at[0], $at[1]),
-                [
-                    'too_low' => new Quantity(
-                        $basin->level - $lowest,
-                        'mm',
-                        'level less the lowest ground just outside the bank',
-                        ['level' => round($basin->level, 1).' mm'],
-                        decimals: 1,
-                    ),
-                ],
-                'The ground outside its bank is lower than the water.',
-                'Lower the level, raise the ground there, or draw the bank further in.',
-            );
-        }
-        if ($dam !== null) {
-            $found[] = new Finding(
-                'basin-leaves-board',
-                Severity::Care,
-                "{$name} meets the board’s edge",
-                $section->uid,
-                Place::at($dam[0], $dam[1]),
-                ['dam' => new Quantity($edge, 'mm', 'length of the bank along the edge', decimals: 0)],
-                'What is poured would run off there.',
-                'Plan a dam for the pour, and seal it.',
-            );
-        }
 
-        return $found;
+        return $dam === null ? [] : [$this->leaves($study, $basin, $dam, $edge, 'length of the bank along the edge')];
+    }
+
+    /** @param  array{float, float}  $at */
+    private function leaves(LandStudy $study, Basin $basin, array $at, float $long, string $from): Finding
+    {
+        return new Finding(
+            'basin-leaves-board',
+            Severity::Care,
+            "{$this->name($basin)} meets the board’s edge",
+            $study->section->uid,
+            Place::at($at[0], $at[1]),
+            ['dam' => new Quantity($long, 'mm', $from, decimals: 0)],
+            'What is poured would run off there.',
+            'Plan a dam for the pour, and seal it.',
+        );
     }
 }

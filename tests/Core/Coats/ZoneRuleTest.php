@@ -274,19 +274,26 @@ final class ZoneRuleTest extends TestCase
         $work = Build::work(new Works([$zone]), '2026-10-12T12:00Z');
         $library = Build::library();
         $trial = SchoolTrial::of($work, $work->project->sections[0], $zone, $library->schools['water-resin'], $library);
-        // 10 dm²: bed paint 5 + 8 = 13 min; each pour 10 + 15 = 25.
-        $this->assertSame(13 + 25 + 25, $trial->minutes);
-        $this->assertSame(3, $trial->moves);
-        // The paint is dry through (1440), the first pour ready for the next (1440), the last dry through (4320): all times 80 %
-        // at 1.4362 but the last, which is told at 50 and 90 %.
-        $chain = 63 + 1440 * 1.4362 + 1440 * 1.4362;
-        $this->assertEqualsWithDelta(($chain + 4320) / 1440, $trial->days50, 0.01);
-        $this->assertEqualsWithDelta(($chain + 4320 * 1.7353) / 1440, $trial->days90, 0.02);
-        // Bed paint 111 ml/m² and 8 % of waste at 1.25 g/ml, 0.55 of it stays; 2 × 4 mm of resin and 10 % of waste, 2:1 by volume.
+        // 10 dm²: bed paint 5 + 8 = 13 min, its seal as much; each pour 10 + 15 = 25; a coat of gloss 2 + 10.
+        $this->assertSame(13 + 13 + 25 + 25 + 12, $trial->minutes);
+        $this->assertSame(5, $trial->moves);
+        // Paint and seal are dry through (1440) before what shuts them in, the first pour ready for the next (1440), the last dry through
+        // (4320) before the gloss: all times 80 % at 1.4362 but the last (2880), which is told at 50 and 90 %.
+        $chain = 88 + (3 * 1440 + 4320) * 1.4362;
+        $this->assertEqualsWithDelta(($chain + 2880) / 1440, $trial->days50, 0.01);
+        $this->assertEqualsWithDelta(($chain + 2880 * 1.7353) / 1440, $trial->days90, 0.02);
+        // Bed paint 111 ml/m² and 8 % of waste at 1.25 g/ml, 0.55 of it stays; acrylic medium 100 ml/m²; 2 × 4 mm of resin and 10 % of
+        // waste, 2:1 by volume; gloss 110 ml/m² and 5 %.
         $resin = (2 * 0.1 * 4.0 * 1000.0 * 1.1 * (2 * 1.15 + 0.98)) / 3.0;
-        $this->assertEqualsWithDelta(0.1 * 111 * 1.08 * 1.25 + $resin, $trial->wet, 1.0);
-        $this->assertEqualsWithDelta(0.1 * 111 * 1.08 * 1.25 * 0.55 + $resin, $trial->dry, 1.0);
-        $this->assertSame('Resin pour: cut it out', $trial->undo()[0]);
+        [$medium, $gloss] = [$library->materials['acrylic medium'], $library->materials['gloss medium']];
+        $thin = fn (bool $dry): float => 0.1 * 100 * 1.08 * (float) $medium->density * ($dry ? $medium->solids : 1.0)
+            + 0.1 * 110 * 1.05 * (float) $gloss->density * ($dry ? $gloss->solids : 1.0);
+        $this->assertEqualsWithDelta(0.1 * 111 * 1.08 * 1.25 + $resin + $thin(false), $trial->wet, 1.0);
+        $this->assertEqualsWithDelta(0.1 * 111 * 1.08 * 1.25 * 0.55 + $resin + $thin(true), $trial->dry, 1.0);
+        $this->assertSame('Gloss medium: sand it dull and paint over', $trial->undo()[0]);
+        $this->assertSame([0.0, 13.0], [$trial->steps[0]->from, $trial->steps[0]->to]);
+        $this->assertCount(5, $trial->steps);
+        $this->assertEqualsWithDelta(0.1 * 4.0 * 1000.0 * 1.1, $trial->steps[2]->total('ml'), 1e-6);
     }
 
     public function test_materials_are_known_to_their_recipes(): void

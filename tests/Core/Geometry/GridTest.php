@@ -73,8 +73,8 @@ final class GridTest extends TestCase
             $pool = Pool::fill($mesh, (float) $of['level'], ...$of['seed_xy']);
             $this->assertEqualsWithDelta($of['area']['expect'], $pool->surface, $of['area']['tol']);
             $this->assertEqualsWithDelta($of['volume']['expect'], $pool->volume, $of['volume']['tol']);
-            $this->assertGreaterThanOrEqual($of['spill']['accept'][0], $pool->spillLevel);
-            $this->assertLessThanOrEqual($of['spill']['accept'][1], $pool->spillLevel);
+            $this->assertGreaterThanOrEqual($of['spill']['accept'][0], $pool->spill->level);
+            $this->assertLessThanOrEqual($of['spill']['accept'][1], $pool->spill->level);
         }
     }
 

@@ -16,6 +16,7 @@ use IdleRidge\Core\Project\LayoutGrowth;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Water\Waters;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 use Tests\Fixtures;
@@ -126,7 +127,7 @@ final class ProjectTest extends TestCase
 
     public function test_every_field_of_a_file_comes_back_byte_for_byte(): void
     {
-        $text = Fixtures::text('projects/version-6-full.ridge.json');
+        $text = Fixtures::text('projects/version-7-full.ridge.json');
         $project = RidgeReader::read($text, Build::library());
         $this->assertSame($text, RidgeWriter::write($project, '2026-10-14T18:30:00Z'));
         $this->assertSame('Trial Branch', $project->layout->name);
@@ -190,10 +191,18 @@ final class ProjectTest extends TestCase
         $this->assertEquals(new LayoutGrowth(), $project->layout->growth);
     }
 
+    public function test_a_file_of_the_sixth_version_comes_in_with_no_water_planned(): void
+    {
+        $project = RidgeReader::read(Fixtures::text('projects/version-6-full.ridge.json'), Build::library());
+        $this->assertEquals(new Waters(), $project->works->waters);
+        $this->assertNotEquals(new Growth(), $project->works->growth);
+    }
+
     public function test_zones_that_follow_growth_have_its_crowns_and_its_strip(): void
     {
-        $works = RidgeReader::read(Fixtures::text('projects/version-6-full.ridge.json'), Build::library())->works;
-        [$under, $along] = array_slice($works->zones, -2);
+        $works = RidgeReader::read(Fixtures::text('projects/version-7-full.ridge.json'), Build::library())->works;
+        [$under, $along, $bed, $shore] = array_slice($works->zones, -4);
+        $this->assertSame([true, false, 14.0], [$bed->isBed(), $shore->isBed(), $shore->shore]);
         $this->assertSame($works->growth->stands[0]->crowns(), $under->crowns);
         $this->assertNotNull($along->outline);
         $this->assertSame(['under'], array_values(array_intersect(['under', 'crowns'], array_keys(WorksFile::fromZone($under)))));
@@ -202,7 +211,7 @@ final class ProjectTest extends TestCase
 
     public function test_faults_of_a_file_come_all_at_once_with_their_pointers(): void
     {
-        $file = json_decode(Fixtures::text('projects/version-6-full.ridge.json'), true);
+        $file = json_decode(Fixtures::text('projects/version-7-full.ridge.json'), true);
         $file['sections'][0]['width_mm'] = -4;
         $file['sections'][1]['depth_mm'] = 'deep';
         $file['runs'][0]['elements'][1]['radius_mm'] = 3;
@@ -217,7 +226,7 @@ final class ProjectTest extends TestCase
 
     public function test_faults_of_what_goes_onto_the_land_have_their_pointers(): void
     {
-        $text = Fixtures::text('projects/version-6-full.ridge.json');
+        $text = Fixtures::text('projects/version-7-full.ridge.json');
         foreach (
             [
                 '/rooms/0/day_c' => fn (array &$f) => ($f['rooms'][0]['day_c'] = -40),
@@ -277,7 +286,7 @@ final class ProjectTest extends TestCase
 
     public function test_unknown_keys_are_refused_and_keys_of_your_own_kept(): void
     {
-        $file = json_decode(Fixtures::text('projects/version-6-full.ridge.json'), false);
+        $file = json_decode(Fixtures::text('projects/version-7-full.ridge.json'), false);
         $file->sections[0]->x_shelf = (object) ['deep' => (object) [], 'list' => [1, 2]];
         $project = RidgeReader::read((string) json_encode($file), Build::library());
         $this->assertStringContainsString('"deep": {}', RidgeWriter::write($project, ''));

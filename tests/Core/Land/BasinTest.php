@@ -10,6 +10,7 @@ use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Project\WaterStudy;
 use IdleRidge\Core\Rulebook\Land\BasinHolds;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -29,9 +30,9 @@ final class BasinTest extends TestCase
         for ($d = 0.05; $d < 40.0; $d += 0.1) {
             $volume += 4.0 * (200.0 - 2.0 * $d) * 10.0 * (1.0 - (1.0 - $d / 40.0) ** 2) * 0.1;
         }
-        $holds = $basin->water($study->model, $study->terrain->mesh());
-        $this->assertEqualsWithDelta(40_000.0, $holds['surface'], 0.002 * 40_000.0);
-        $this->assertEqualsWithDelta($volume, $holds['volume'], 0.005 * $volume);
+        $curve = WaterStudy::of($study)->bodies()[0]->curve;
+        $this->assertEqualsWithDelta(40_000.0, $curve->area(), 0.002 * 40_000.0);
+        $this->assertEqualsWithDelta($volume, $curve->volume(), 0.005 * $volume);
         // Aslant of the raster, at five millimetres: no whole cells at its bank.
         $slanted = new LandFeature(
             Build::uid(5),
@@ -46,7 +47,7 @@ final class BasinTest extends TestCase
         $area = abs(Polygon::area($slanted->plan()));
         $this->assertEqualsWithDelta(
             $area,
-            $study->model->ground->basins[0]->water($study->model, $study->terrain->mesh())['surface'],
+            WaterStudy::of($study)->bodies()[0]->curve->area(),
             0.003 * $area,
         );
         $this->assertSame([], self::ids($study), 'level with its bank it holds');

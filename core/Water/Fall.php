@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Water;
+
+use IdleRidge\Core\Measure\Decimal;
+
+/**
+ * A stretch of a stream so steep that no water stays on it: it is built by hand, of strips from the lip down and peaks at its foot.
+ * Stations along the stream's line, mm.
+ */
+final readonly class Fall
+{
+    /** Strips are about so wide; each goes so far over the lip and into the pool. */
+    private const STRIP_MM = 4.0;
+
+    private const OVER_MM = 6.0;
+
+    /** A peak of foam at the foot to so much width. */
+    private const PEAK_MM = 3.0;
+
+    public function __construct(public float $from, public float $to, public float $drop, public float $width)
+    {
+    }
+
+    public function strips(): int
+    {
+        return max(1, (int) ceil($this->width / self::STRIP_MM - 1e-9));
+    }
+
+    /** Length of each strip, mm. */
+    public function strip(): float
+    {
+        return hypot($this->drop, $this->to - $this->from) + 2.0 * self::OVER_MM;
+    }
+
+    public function peaks(): int
+    {
+        return max(1, (int) ceil($this->width / self::PEAK_MM - 1e-9));
+    }
+
+    public function words(): string
+    {
+        return sprintf(
+            'falls %s mm: %d strips of %s mm drawn out on film, %d peaks dabbed at the foot',
+            Decimal::trimmed($this->drop, 1),
+            $this->strips(),
+            Decimal::trimmed($this->strip(), 0),
+            $this->peaks(),
+        );
+    }
+}
