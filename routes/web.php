@@ -23,6 +23,7 @@ use App\Http\Controllers\LandFileController;
 use App\Http\Controllers\LandMeshController;
 use App\Http\Controllers\LayoutController;
 use App\Http\Controllers\LinesideRowController;
+use App\Http\Controllers\MirrorController;
 use App\Http\Controllers\MoveController;
 use App\Http\Controllers\PairController;
 use App\Http\Controllers\PaletteController;
@@ -46,6 +47,7 @@ use App\Http\Controllers\StandController;
 use App\Http\Controllers\TakeOffController;
 use App\Http\Controllers\TonightController;
 use App\Http\Controllers\TrialController;
+use App\Http\Controllers\WaterController;
 use App\Http\Controllers\WhatIfController;
 use App\Http\Controllers\ZoneController;
 use App\Http\Middleware\TakeTurns;
@@ -53,6 +55,7 @@ use App\Http\Middleware\WhatWasSeen;
 use App\Pages\Cuts\ExportCuts;
 use App\Pages\Growth\ExportGrowth;
 use App\Pages\Land\ExportLand;
+use App\Pages\Water\ExportWater;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
@@ -241,6 +244,16 @@ Route::prefix('layouts/{layout}')
                 ->withoutScopedBindings()
                 ->name('hidden.destroy');
             Route::post('/cuts/store', [CutStockController::class, 'store'])->name('cuts.store');
+            Route::get('/water', [WaterController::class, 'show'])->name('water.show');
+            Route::get('/water/take/{form}', [WaterController::class, 'take'])
+                ->whereIn('form', ExportWater::FORMS)
+                ->name('water.take');
+            Route::patch('/waters/{water}', [WaterController::class, 'update'])->name('waters.update');
+            Route::post('/waters/{water}/work', [WaterController::class, 'work'])->name('waters.work');
+            Route::post('/waters/{water}/shore', [WaterController::class, 'shore'])->name('waters.shore');
+            Route::post('/mirrors', [MirrorController::class, 'store'])->name('mirrors.store');
+            Route::patch('/mirrors/{mirror}', [MirrorController::class, 'update'])->name('mirrors.update');
+            Route::delete('/mirrors/{mirror}', [MirrorController::class, 'destroy'])->name('mirrors.destroy');
             Route::get('/growth', [GrowthController::class, 'show'])->name('growth.show');
             Route::get('/growth/take/{form}', [GrowthController::class, 'take'])
                 ->whereIn('form', ExportGrowth::FORMS)

@@ -22,6 +22,7 @@ use IdleRidge\Core\Interchange\JournalFile;
 use IdleRidge\Core\Interchange\Record as Values;
 use IdleRidge\Core\Interchange\RoomFile;
 use IdleRidge\Core\Interchange\StockFile;
+use IdleRidge\Core\Interchange\WaterFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Journal\Journal;
 use IdleRidge\Core\Land\Spot;
@@ -42,6 +43,7 @@ use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\Vehicle;
+use IdleRidge\Core\Water\Waters;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
 use JsonException;
@@ -180,6 +182,7 @@ final class ProjectLoader
             $begun['stripped'],
             $all($layout->hiddenThings(), JournalFile::hidden(...)),
             new Growth($all($layout->stands(), GrowthFile::stand(...)), $all($layout->linesideRows(), GrowthFile::row(...))),
+            new Waters($all($layout->waters(), WaterFile::plan(...)), $all($layout->mirrors(), WaterFile::mirror(...))),
         );
     }
 

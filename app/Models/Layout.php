@@ -124,6 +124,18 @@ final class Layout extends Record
         return $this->hasMany(LinesideRow::class)->orderBy('position')->orderBy('id');
     }
 
+    /** @return HasMany<Water, $this> */
+    public function waters(): HasMany
+    {
+        return $this->hasMany(Water::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Mirror, $this> */
+    public function mirrors(): HasMany
+    {
+        return $this->hasMany(Mirror::class)->orderBy('position')->orderBy('id');
+    }
+
     /** @return HasMany<Photo, $this> */
     public function photos(): HasMany
     {

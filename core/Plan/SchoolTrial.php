@@ -72,15 +72,16 @@ final readonly class SchoolTrial
                     $at = max($at, $drying->reached($below->cure, $recipe->needsOf($below), $mm, $end, $work->certainty()));
                 }
                 $from = $at;
-                $taken = [];
+                $taken = $moved = [];
                 foreach ($cutter->moves($section, $zone, $coat, $pass, $area, $area->surface) as $move) {
                     $at += $move->minutes;
                     $minutes += $move->minutes;
                     $moves++;
                     array_push($taken, ...$move->amounts);
+                    $moved[] = $move;
                 }
                 array_push($amounts, ...$taken);
-                $steps[] = new TrialStep($coat, $pass, $from - $start, $at - $start, MaterialAmount::sum($taken));
+                $steps[] = new TrialStep($coat, $pass, $from - $start, $at - $start, $moved, MaterialAmount::sum($taken));
                 $own[] = [$recipe, $coat->mm, $at];
             }
         }

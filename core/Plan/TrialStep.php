@@ -10,12 +10,16 @@ use IdleRidge\Core\Coats\MaterialAmount;
 /** One application of a school that is tried: what it takes, and between which moments it is laid, minutes from the start. */
 final readonly class TrialStep
 {
-    /** @param  list<MaterialAmount>  $amounts */
+    /**
+     * @param  list<Move>  $moves
+     * @param  list<MaterialAmount>  $amounts of them together
+     */
     public function __construct(
         public Coat $coat,
         public int $application,
         public float $from,
         public float $to,
+        public array $moves,
         public array $amounts,
     ) {
     }

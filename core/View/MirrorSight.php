@@ -52,7 +52,7 @@ final readonly class MirrorSight
     {
         [$nx, $ny] = [cos(deg2rad($mirror->facingDeg)), sin(deg2rad($mirror->facingDeg))];
         $counts = ['viewer' => 0, 'beyond' => 0, 'scene' => 0];
-        $edges = [];
+        $edges = $lines = [];
         $faced = 0;
         foreach ($this->eyes as $k => $eye) {
             if (($eye[0] - $mirror->x) * $nx + ($eye[1] - $mirror->y) * $ny <= 1.0) {
@@ -65,8 +65,9 @@ final readonly class MirrorSight
                 if (! $sight->sees($x + $nx, $y + $ny, $z)) {
                     continue;
                 }
-                [$what, $edge] = $this->thrown($this->eyes[$k], [$x, $y, $z], [$nx, $ny]);
+                [$what, $edge, $toX, $toY] = $this->thrown($this->eyes[$k], [$x, $y, $z], [$nx, $ny]);
                 $counts[$what]++;
+                $lines[] = [$x, $y, $toX, $toY, $what];
                 if ($what === 'beyond') {
                     $edges[$edge] = ($edges[$edge] ?? 0) + 1;
                 }
@@ -74,7 +75,7 @@ final readonly class MirrorSight
         }
         arsort($edges);
 
-        return new MirrorView($faced, $counts['scene'], $counts['viewer'], $counts['beyond'], array_key_first($edges));
+        return new MirrorView($faced, $counts['scene'], $counts['viewer'], $counts['beyond'], array_key_first($edges), $lines);
     }
 
     /** The turn nearest to a mirror's own in which it shows the scene alone; if none does, the one that shows least else. */
@@ -120,7 +121,7 @@ final readonly class MirrorSight
      * @param  array{float, float, float}  $eye
      * @param  array{float, float, float}  $at
      * @param  array{float, float}  $normal
-     * @return array{'scene'|'viewer'|'beyond', string} what the line meets, and the edge it leaves by
+     * @return array{'scene'|'viewer'|'beyond', string, float, float} what the line meets, the edge it leaves by, and where on the board it ends
      */
     private function thrown(array $eye, array $at, array $normal): array
     {
@@ -129,7 +130,7 @@ final readonly class MirrorSight
         [$rx, $ry] = [$dx - 2.0 * $along * $normal[0], $dy - 2.0 * $along * $normal[1]];
         $flat = hypot($rx, $ry);
         if ($flat < 1e-9) {
-            return ['scene', ''];
+            return ['scene', '', $at[0], $at[1]];
         }
         [$ux, $uy, $uz] = [$rx / $flat, $ry / $flat, $dz / $flat];
         [$x, $y, $z] = $at;
@@ -139,12 +140,12 @@ final readonly class MirrorSight
                 break;
             }
             if ($this->heightAt($x, $y) >= $z) {
-                return ['scene', ''];
+                return ['scene', '', $x, $y];
             }
         }
         foreach ($this->crowns as $crown) {
             if ($crown->blocks(...$at, ...[$x, $y, $z])) {
-                return ['scene', ''];
+                return ['scene', '', $crown->x, $crown->y];
             }
         }
         $edge = match (true) {
@@ -154,10 +155,10 @@ final readonly class MirrorSight
             default => 'right',
         };
         if ($z <= ($this->backdrops[$edge] ?? -INF)) {
-            return ['scene', ''];
+            return ['scene', '', $x, $y];
         }
 
-        return [$this->meetsBody($eye, $at, [$ux, $uy, $uz]) ? 'viewer' : 'beyond', $edge];
+        return [$this->meetsBody($eye, $at, [$ux, $uy, $uz]) ? 'viewer' : 'beyond', $edge, $x, $y];
     }
 
     /**

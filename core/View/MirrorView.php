@@ -13,9 +13,17 @@ final readonly class MirrorView
     /**
      * @param  int  $faced eyes that its face is turned to at all
      * @param  string|null  $edge by which most of what is beyond is seen
+     * @param  list<array{float, float, float, float, string}>  $lines in plan, from the face to what each meets, and what that is: scene,
+     *     viewer, beyond
      */
-    public function __construct(public int $faced, public int $scene, public int $viewer, public int $beyond, public ?string $edge)
-    {
+    public function __construct(
+        public int $faced,
+        public int $scene,
+        public int $viewer,
+        public int $beyond,
+        public ?string $edge,
+        public array $lines = [],
+    ) {
     }
 
     public function seen(): int

@@ -30,12 +30,13 @@ final readonly class SkarnvikBranch
         private LandMaker $land,
         private SkarnvikWorks $works,
         private SkarnvikGrowth $growth,
+        private SkarnvikWater $water,
     ) {
     }
 
     public function project(): Project
     {
-        return $this->growth->on($this->works->on($this->land()));
+        return $this->water->on($this->growth->on($this->works->on($this->land())));
     }
 
     /** The boards and their land, before anything goes onto them. */

@@ -35,7 +35,7 @@ export function bench() {
                 this.keys();
             } else if (event.key.toLowerCase() === 'u') {
                 document.querySelector(event.shiftKey ? '[data-redo]' : '[data-undo]')?.click();
-            } else if (/^[0-9]$/.test(event.key)) {
+            } else if (/^[0-9W]$/.test(event.key)) {
                 document.querySelector(`[data-key="${event.key}"]`)?.click();
             }
         },

@@ -23,6 +23,7 @@ use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\LinesideRow;
 use App\Models\Lot;
+use App\Models\Mirror;
 use App\Models\Movement;
 use App\Models\Photo;
 use App\Models\Price;
@@ -33,6 +34,7 @@ use App\Models\Section;
 use App\Models\Stall;
 use App\Models\Stand;
 use App\Models\Trial;
+use App\Models\Water;
 use App\Models\Zone;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Interchange\GrowthFile;
@@ -41,6 +43,7 @@ use IdleRidge\Core\Interchange\RidgeReader;
 use IdleRidge\Core\Interchange\RidgeWriter;
 use IdleRidge\Core\Interchange\RoomFile;
 use IdleRidge\Core\Interchange\StockFile;
+use IdleRidge\Core\Interchange\WaterFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Project\Project;
@@ -135,6 +138,8 @@ final readonly class LayoutFiles
             HiddenThing::class => array_map(JournalFile::fromHidden(...), $works->hidden),
             Stand::class => array_map(GrowthFile::fromStand(...), $works->growth->stands),
             LinesideRow::class => array_map(GrowthFile::fromRow(...), $works->growth->rows),
+            Water::class => array_map(WaterFile::fromPlan(...), $works->waters->plans),
+            Mirror::class => array_map(WaterFile::fromMirror(...), $works->waters->mirrors),
             JournalEntry::class => array_map(JournalFile::fromEntry(...), $works->journal->entries),
             Photo::class => array_map(JournalFile::fromPhoto(...), $works->journal->photos),
             Check::class => array_map(JournalFile::fromCheck(...), $works->journal->checks),

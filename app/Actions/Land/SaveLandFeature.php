@@ -204,7 +204,14 @@ final readonly class SaveLandFeature
 
     public function remove(Layout $layout, FeatureRow $feature): void
     {
-        $this->ledger->record($layout, ucfirst($feature->kind).' removed', fn (ChangeSet $changes) => $changes->delete($feature));
+        $this->ledger->record($layout, ucfirst($feature->kind).' removed', function (ChangeSet $changes) use ($layout, $feature): void {
+            foreach ($layout->waters()->get() as $water) {
+                if (($water->values()->water ?? null) === $feature->uid) {
+                    $changes->delete($water);
+                }
+            }
+            $changes->delete($feature);
+        });
     }
 
     public static function sentence(LandFeature $feature): string

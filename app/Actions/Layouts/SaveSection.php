@@ -22,6 +22,7 @@ use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Planting\Stand;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Water\Mirror;
 use Psr\Clock\ClockInterface;
 
 /** Adds, changes and removes sections. When a board is moved, the land that lies on it goes with it. */
@@ -114,6 +115,7 @@ final readonly class SaveSection
             array_filter($works->laid, fn (CoatApplication $l): bool => $l->section === $row->uid),
         );
         $stands = array_map(fn (Stand $s): string => $s->uid, $works->growth->standsOn($row->uid));
+        $mirrors = array_map(fn (Mirror $m): string => $m->uid, $works->waters->mirrorsOn($row->uid));
         $this->ledger->record($layout, "{$row->name} removed", function (ChangeSet $changes) use (
             $layout,
             $row,
@@ -121,12 +123,14 @@ final readonly class SaveSection
             $coats,
             $laid,
             $stands,
+            $mirrors,
         ): void {
             foreach (
                 [
                     [$layout->coats(), $coats],
                     [$layout->applications(), $laid],
                     [$layout->stands(), $stands],
+                    [$layout->mirrors(), $mirrors],
                     [$layout->zones(), $zones],
                 ] as [$rows, $uids]
             ) {
@@ -270,7 +274,7 @@ final readonly class SaveSection
     }
 
     /**
-     * Trees of its stands go with a board, and rows along lines that are drawn on it.
+     * Trees of its stands and its mirrors go with a board, and rows along lines that are drawn on it.
      *
      * @param  callable(float, float): Point  $move
      */
@@ -285,6 +289,16 @@ final readonly class SaveSection
             $values = (array) $row->values();
             if ($values['section'] === $to->uid) {
                 $changes->add($row->keep(['trees' => array_map($carried, $values['trees'] ?? [])] + $values));
+            }
+        }
+        foreach ($layout->mirrors()->get() as $row) {
+            $values = (array) $row->values();
+            if ($values['section'] === $to->uid) {
+                [$x, $y] = $carried([$values['x_mm'], $values['y_mm']]);
+                $turn = $to->placement->angleDeg - $from->placement->angleDeg;
+                $changes->add($row->keep(
+                    ['x_mm' => $x, 'y_mm' => $y, 'facing_deg' => fmod((float) $values['facing_deg'] + $turn, 360.0)] + $values,
+                ));
             }
         }
         foreach ($layout->linesideRows()->get() as $row) {

@@ -51,6 +51,7 @@
                     ['cuts', 'Cuts', 'cuts.show', 3, true],
                     ['coats', 'Coats', 'coats.show', 4, true],
                     ['growth', 'Growth', 'growth.show', 0, true],
+                    ['water', 'Water', 'water.show', 'W', true],
                     ['pots', 'Pots', 'pots.show', 6, false],
                     ['shelf', 'Shelf', 'shelf.show', 7, false],
                     ['drying', 'Drying line', 'drying.show', 5, false],
@@ -90,7 +91,7 @@
             </button>
         </div>
     </header>
-    @if (in_array($current, ['tonight', 'cuts', 'coats', 'growth', 'pots', 'shelf', 'rounds', 'journal'], true))
+    @if (in_array($current, ['tonight', 'cuts', 'coats', 'growth', 'water', 'pots', 'shelf', 'rounds', 'journal'], true))
         <form id="page-undo" method="post" action="{{ route('layouts.undo', $layout) }}" hidden>
             @csrf
             @seen
@@ -138,6 +139,8 @@
         <dl>
             <dt><kbd>1</kbd> … <kbd>9</kbd> <kbd>0</kbd></dt>
             <dd>Tonight, Land, Cuts, Coats, Drying line, Pots, Shelf, Journal, Rounds, Growth</dd>
+            <dt><kbd>shift+w</kbd></dt>
+            <dd>Water</dd>
             <dt><kbd>[</kbd> <kbd>]</kbd></dt>
             <dd>slide the cut line by 10 mm, with shift by 1 mm</dd>
             <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>w</kbd> <kbd>z</kbd> <kbd>c</kbd> <kbd>t</kbd> <kbd>p</kbd></dt>

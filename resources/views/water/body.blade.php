@@ -1,0 +1,187 @@
+@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Decimal')
+@php($body = $page->body)
+@php($made = $page->plan)
+<section class="sheet">
+    <header>
+        <h2>{{ $body->called() }}</h2>
+        <span class="meta">{{ $body->isStream ? 'stream' : 'water at ' . Length::show($body->level, $units, 1) }}</span>
+        @if (count($bodies) + count($page->survey->mirrors) > 1)
+            <a class="link" href="{{ $here() }}">All of the board</a>
+        @endif
+    </header>
+    <p class="in words">
+        @if ($body->runsOut())
+            <b class="bad">It runs out</b> {{ $page->survey->ways[$body->uid] }}.
+        @elseif ($body->spill === null)
+            Dams hold it all round.
+        @else
+            It may rise {{ Length::show($body->margin(), $units, 1) }}; then it runs {{ $page->survey->ways[$body->uid] }}.
+        @endif
+        Its shore is {{ Length::show($body->shore, $units) }} long.
+    </p>
+    @if ($done)
+        <p class="in words">
+            Last hands on <b>{{ $done['last'] }}</b>, clear through by <b>{{ $done['day'] }}</b>. Its work is the zone
+            <a href="{{ route('coats.show', [$layout, $section->uid, 'zone' => $page->zone->uid]) }}">{{ $page->zone->name }}</a>.
+        </p>
+    @elseif ($page->zone)
+        <p class="in words">
+            Its work is the zone
+            <a href="{{ route('coats.show', [$layout, $section->uid, 'zone' => $page->zone->uid]) }}">{{ $page->zone->name }}</a>; no
+            session holds all of it yet.
+        </p>
+    @endif
+    <form class="in stack" method="post" action="{{ route('waters.update', [$layout, $section->uid, $body->uid]) }}">
+        @csrf
+        @method('patch')
+        @seen
+        <input type="hidden" name="form" value="made">
+        <fieldset class="made">
+            <legend>Made of</legend>
+            @foreach ($schools as $one)
+                <label>
+                    <input type="radio" name="school" value="{{ $one['key'] }}" @checked(
+                        (old('form') === 'made' ? old('school') : $made->school) === $one['key'])>
+                    <span class="name">{{ $one['name'] }}</span>
+                    <span class="num"
+                        >@if ($one['days']){{ $one['days']->text() }} d, {{ $one['hours']->text() }} h @else – @endif</span
+                    >
+                    <small>{{ $one['why'] ?: $one['suits'] }}</small>
+                </label>
+            @endforeach
+            @error('school')
+                <p class="fault">{{ $message }}</p>
+            @enderror
+        </fieldset>
+        @if ($fault)
+            <p class="fault" role="alert">{{ $fault }}</p>
+        @endif
+        <div class="trio">
+            <x-field form="made" name="fill" at="fill_mm" label="Filled, deep" :value="$made->fill === null ? '' : Length::field($made->fill, $units)"
+                hint="empty: to its level" />
+            <x-field form="made" name="coats" label="Thin coats" :value="$made->coats ?? ''" mode="numeric" hint="empty: as usual" />
+            <x-field form="made" name="pot_g" label="Largest pot" unit="g" :value="$made->potG === null ? '' : Decimal::trimmed($made->potG, 0)"
+                mode="numeric" hint="empty: stays cool" />
+        </div>
+        @error('fill')
+            <p class="fault">{{ $message }}</p>
+        @enderror
+        <div class="pair">
+            <x-field form="made" name="bands" label="Colours by depth" :value="$made->bands" mode="numeric" />
+            <x-choice form="made" name="dark_rim" label="Dark" :value="$made->darkRim ? '1' : '0'"
+                :options="['0' => 'in the middle', '1' => 'at the rim']" />
+        </div>
+        <div class="acts">
+            <button class="btn @if ($page->zone === null) quiet @endif">Plan it so</button>
+            @if ($page->zone === null)
+                <button class="btn" form="put-water">Put it among the work</button>
+            @endif
+        </div>
+    </form>
+    <form id="put-water" method="post" action="{{ route('waters.work', [$layout, $section->uid, $body->uid]) }}" hidden>
+        @csrf
+        @seen
+    </form>
+</section>
+<section class="sheet">
+    <header>
+        <h2>Its bed</h2>
+        <span class="meta">painted by depth in one sitting, wet into wet</span>
+    </header>
+    <table class="distances beds">
+        <thead>
+            <tr>
+                <th scope="col">Depth</th><th scope="col">Mixed</th><th scope="col">Area</th><th scope="col">Paint</th>
+            </tr>
+        </thead>
+        <tbody>
+            @foreach ($bands as $band)
+                <tr>
+                    <td class="num"
+                        ><svg viewBox="0 0 10 10" aria-hidden="true"><rect width="10" height="10" fill="{{ $band['hex'] }}" /></svg>
+                        {{ $band['words'] }}</td
+                    >
+                    <td>{{ $band['mix'] }}</td>
+                    <td class="num"><x-figure :figure="$band['area']" /> cm²</td>
+                    <td class="num">@if ($band['ml'])<x-figure :figure="$band['ml']" /> ml @endif</td>
+                </tr>
+            @endforeach
+        </tbody>
+    </table>
+    <form class="in shore" method="post" action="{{ route('waters.shore', [$layout, $section->uid, $body->uid]) }}">
+        @csrf
+        @seen
+        <input type="hidden" name="form" value="shore">
+        <div class="pair">
+            <x-field form="shore" name="shore" label="Shore about it" :value="Length::field(12.0, $units)" />
+            <div class="acts"><button class="btn quiet">Make it a zone</button></div>
+        </div>
+    </form>
+</section>
+@if ($body->dams !== [])
+    <section class="sheet">
+        <header>
+            <h2>Dams</h2>
+            <span class="meta">before any water, and tried with water</span>
+        </header>
+        <ul class="due-list growth-list">
+            @foreach ($body->dams as $dam)
+                <li>
+                    <b>{{ $dam->joint ? 'joint at the ' : '' }}{{ $dam->edge }}, from {{ Length::show($dam->from, $units) }}</b>
+                    <span class="num">{{ Length::show($dam->length(), $units) }} × {{ Length::show($dam->height(), $units) }}</span>
+                    <span class="words">{{ $dam->hold() }}</span>
+                    <span class="words">{{ $dam->seal() }}</span>
+                </li>
+            @endforeach
+        </ul>
+    </section>
+@endif
+@if ($body->isStream)
+    <section class="sheet">
+        <header>
+            <h2>Reaches and falls</h2>
+            <span class="meta">{{ count($body->falls) }} {{ count($body->falls) === 1 ? 'fall' : 'falls' }}, by hand</span>
+        </header>
+        <ul class="due-list growth-list">
+            @foreach ($body->reaches as $reach)
+                <li>
+                    <b>{{ Length::show($reach->from, $units) }} to {{ Length::show($reach->to, $units) }}</b>
+                    <span class="num">{{ Decimal::trimmed($reach->curve->volume() / 1000, 1) }} ml</span>
+                    <span class="words"
+                        >falls {{ Length::show($reach->drop(), $units, 1) }}, {{ Decimal::trimmed($reach->slopeDeg(), 1) }}°; a pour needs
+                        {{ $reach->dams(max(0.5, $reach->curve->most / 2)) }} small dams, thin gloss none</span
+                    >
+                </li>
+            @endforeach
+            @foreach ($body->falls as $fall)
+                <li>
+                    <b>at {{ Length::show($fall->from, $units) }}</b>
+                    <span class="words">{{ $fall->words() }}</span>
+                </li>
+            @endforeach
+        </ul>
+    </section>
+@endif
+@if ($sheetCut)
+    <section class="sheet">
+        <header>
+            <h2>Cut from sheet</h2>
+            <span class="meta">{{ Length::show($sheetCut->sheet->width, $units) }} × {{ Length::show($sheetCut->sheet->height, $units) }}</span>
+        </header>
+        <p class="in words">
+            {{ $sheetCut->sheets() === 1 ? '1 sheet' : $sheetCut->sheets() . ' sheets' }} for
+            {{ count($sheetCut->pieces) === 1 ? '1 piece' : count($sheetCut->pieces) . ' pieces' }}, the largest
+            {{ Length::show($sheetCut->size()[0], $units) }} × {{ Length::show($sheetCut->size()[1], $units) }} with
+            {{ Length::show($sheetCut->sheet->tuck, $units) }} all round to tuck under;
+            @if ($sheetCut->seams > 0)
+                {{ $sheetCut->seams === 1 ? 'one seam' : $sheetCut->seams . ' seams' }}, under a ripple.
+            @endif
+            {{ Decimal::trimmed($sheetCut->rest() / 100, 0) }} cm² are left, a strip of
+            {{ Length::show($sheetCut->strip(), $units) }} whole. Glaze under it and over it.
+        </p>
+    </section>
+@endif
+@if ($ends !== [])
+    @include('water.ends')
+@endif

@@ -1,0 +1,24 @@
+@use('IdleRidge\Core\Measure\Length')
+<section class="sheet">
+    <header>
+        <h2>Where it ends</h2>
+        <span class="meta">dams, and what is seen of them</span>
+    </header>
+    <ul class="due-list growth-list">
+        @foreach ($ends as $one)
+            <li>
+                <b>{{ $page->body ? '' : $one['end']->name . ', ' }}{{ $one['end']->joint ? 'joint at the ' : '' }}{{ $one['end']->edge }}</b>
+                <span class="num">{{ Length::show($one['end']->width, $units) }}</span>
+                <span class="words">{{ $one['words'] }}</span>
+                @if ($one['end']->joint === null && ! $one['end']->isViewed)
+                    <form method="post" action="{{ route('mirrors.store', [$layout, $section->uid]) }}">
+                        @csrf
+                        @seen
+                        <input type="hidden" name="end" value="{{ $one['end']->water }}:{{ $one['end']->edge }}">
+                        <button class="link">Set a mirror there</button>
+                    </form>
+                @endif
+            </li>
+        @endforeach
+    </ul>
+</section>
