@@ -53,6 +53,24 @@ final class SectionShapes
         return $out;
     }
 
+    /**
+     * Waters that come onto a board.
+     *
+     * @param  list<LandFeature>  $features  layout coordinates
+     * @return array<string, string> uid → name
+     */
+    public static function waters(array $features, Section $section): array
+    {
+        $out = [];
+        foreach (self::near($features, $section) as $feature) {
+            if (in_array($feature->kind, ['water', 'stream'], true)) {
+                $out[$feature->uid] = $feature->name !== '' ? $feature->name : ($feature->kind === 'stream' ? 'the stream' : 'the water');
+            }
+        }
+
+        return $out;
+    }
+
     /** @param  list<LandFeature>  $shapes  as `near` has them */
     public static function onto(array $shapes, Section $section, Ground $ground): Ground
     {

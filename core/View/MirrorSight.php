@@ -121,7 +121,7 @@ final readonly class MirrorSight
      * @param  array{float, float, float}  $eye
      * @param  array{float, float, float}  $at
      * @param  array{float, float}  $normal
-     * @return array{'scene'|'viewer'|'beyond', string, float, float} what the line meets, the edge it leaves by, and where on the board it ends
+     * @return array{'scene'|'viewer'|'beyond', string, float, float} what the line meets, the edge it leaves by, where it ends
      */
     private function thrown(array $eye, array $at, array $normal): array
     {

@@ -12,7 +12,7 @@ use IdleRidge\Core\Water\Mirror;
 use IdleRidge\Core\Water\WaterPlan;
 use IdleRidge\Core\Water\Waters;
 
-/** How the demo's waters are to be made, planned but not yet among the work: the tarn poured, the burn in thin coats, a mirror at its end. */
+/** How the demo's waters are to be made, planned but not among the work yet: the tarn poured, the burn in thin coats, a mirror. */
 final readonly class SkarnvikWater
 {
     public function __construct(private UlidGenerator $uids)
@@ -35,6 +35,8 @@ final readonly class SkarnvikWater
 
     private function water(Project $land, string $name): string
     {
-        return array_values(array_filter($land->features, fn (LandFeature $f): bool => $f->name === $name && $f->kind !== 'hollow'))[0]->uid;
+        $is = fn (LandFeature $f): bool => $f->name === $name && $f->kind !== 'hollow';
+
+        return array_values(array_filter($land->features, $is))[0]->uid;
     }
 }

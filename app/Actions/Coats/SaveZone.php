@@ -37,7 +37,8 @@ final readonly class SaveZone
 
     /**
      * @param  array<string, mixed>  $input name, outline ("x,y x,y …") or points[], slope_from, slope_to, near (run uid, any or none),
-     *     near_from, near_to, height_from, height_to, damp (%), aspect, made, crowns ("x,y,wide …"), without[], within[], also[], build_up
+     *     near_from, near_to, height_from, height_to, damp (%), aspect, made, water, shore, crowns ("x,y,wide …"), without[], within[],
+     *     also[], build_up
      */
     public function create(Layout $layout, SectionRow $row, array $input): ZoneRow
     {
@@ -138,6 +139,12 @@ final readonly class SaveZone
         // What follows growth has its crowns and its outline from there.
         $under = $typed->has('under') ? $uids('under') : $old->under;
         $along = $typed->has('along') ? ($typed->text('along') ?: null) : $old->along;
+        $water = $typed->has('water') ? ($typed->text('water') ?: null) : $old->water;
+        $shore = match (true) {
+            $water === null || ($typed->has('shore') && $typed->text('shore') === '') => null,
+            $typed->has('shore') => $typed->length('shore'),
+            default => $old->shore,
+        };
         $crowns = $under === [] ? $this->crowns($typed, $section) : null;
         $outline = $along === null ? $outline : null;
         [$without, $within, $also] = array_map($uids, ['without', 'within', 'also']);
@@ -162,6 +169,8 @@ final readonly class SaveZone
                 $backdrop,
                 $under,
                 $along,
+                $water,
+                $shore,
             ),
         );
     }

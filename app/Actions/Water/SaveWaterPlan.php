@@ -74,7 +74,7 @@ final readonly class SaveWaterPlan
 
             return $plan;
         });
-        $this->ledger->record($layout, "{$body->called()} planned", function (ChangeSet $changes) use ($layout, $plan, $section, $body): void {
+        $keep = function (ChangeSet $changes) use ($layout, $plan, $section, $body): void {
             $this->keep($changes, $layout, $plan);
             $now = $this->load->of($layout);
             $zone = $this->water->zone($now, $now->section($section), $plan->water);
@@ -84,7 +84,8 @@ final readonly class SaveWaterPlan
                 }
                 $this->coats->add($changes, $layout, [], $this->made($now, $plan, $body, $zone->uid));
             }
-        });
+        };
+        $this->ledger->record($layout, "{$body->called()} planned", $keep);
 
         return $plan;
     }

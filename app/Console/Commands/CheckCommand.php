@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Computed\Growth\GrowthReport;
 use App\Computed\Land\LandReport;
 use App\Computed\Plan\PlanReport;
+use App\Computed\Water\WaterReport;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Rulebook\Rulebook;
 
@@ -22,11 +23,12 @@ final class CheckCommand extends RidgeCommand
         $project = $this->project();
         $works = new LandReport();
         $growth = new GrowthReport();
+        $water = new WaterReport();
         $findings = [];
         $only = $this->word('section');
         foreach ($only === '' ? $project->sections : [$project->section($only)] as $section) {
             $study = $works->of($project, $section);
-            array_push($findings, ...$works->findings($study), ...$growth->findings($study));
+            array_push($findings, ...$works->findings($study), ...$growth->findings($study), ...$water->findings($study));
         }
 
         $plans = new PlanReport();

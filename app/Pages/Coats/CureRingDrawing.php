@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Pages\Coats;
 
+use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\ClockWords;
+use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Plan\CoatState;
 
 /**
  * The state mark grown large: from twelve round, wet, setting, and what is left to dry through; the hand is now. The angle
@@ -13,6 +16,27 @@ use IdleRidge\Core\Measure\ClockWords;
  */
 final class CureRingDrawing
 {
+    /** Of what was laid last of a coat; null where nothing was. */
+    public static function ofState(BenchPlan $plan, CoatState $state): ?Svg
+    {
+        $laid = $state->last;
+        if ($laid === null) {
+            return null;
+        }
+        $work = $plan->work;
+        $end = $work->endOf($laid);
+        $reached = fn (Milestone $m): float => $work->reached($laid, $m, $work->certainty()) - $end;
+        $at = fn (Milestone $m): float => isset($laid->recipe->cure->minutes[$m->value]) ? $reached($m) : 0.0;
+
+        return self::of(
+            $work->now - $end,
+            $at(Milestone::TouchDry),
+            $at(Milestone::NextCoat),
+            $reached(BenchPlan::through($laid->recipe->cure->minutes)),
+            "{$laid->title}: {$state->state->value}, ".ClockWords::span($work->now - $end).' since laid',
+        );
+    }
+
     /**
      * @param  float  $since minutes since it was laid
      * @param  float  $wet minutes to touch-dry, `$setting` to the next coat, `$through` to dry through

@@ -26,13 +26,14 @@ use IdleRidge\Core\Journal\PhotoPin;
 use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Quantity;
-use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\CoatState;
 use IdleRidge\Core\Plan\DryingState;
 use IdleRidge\Core\Plan\Move;
 use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Plan\TakeOff;
 use IdleRidge\Core\Planting\Row;
+use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\SectionShapes;
 use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Track\Run;
@@ -114,6 +115,7 @@ final readonly class ShowCoats
             'corners' => $zone?->along !== null || $zone === null ? '' : SaveZone::corners($zone, $section),
             'crowns' => $zone === null || $zone->under !== [] ? '' : SaveZone::crownsOf($zone, $section),
             'stands' => $project->works->growth->standsOn($section->uid),
+            'waters' => SectionShapes::waters($project->features, $section),
         ];
     }
 
@@ -208,7 +210,8 @@ final readonly class ShowCoats
     {
         $growth = $page->plan->work->project->works->growth;
         $names = array_column(array_map(fn (Row $r): array => [$r->uid, $r->called()], $growth->rows), 1, 0);
-        foreach ([...array_values($page->zones), ...$runs, ...$growth->stands] as $named) {
+        $waters = array_filter($page->plan->work->project->features, fn (LandFeature $f): bool => $f->name !== '');
+        foreach ([...array_values($page->zones), ...$runs, ...$growth->stands, ...$waters] as $named) {
             $names[$named->uid] = $named->name;
         }
         $rows = [];
@@ -278,7 +281,7 @@ final readonly class ShowCoats
             'used' => $amounts === [] && $laidAmounts !== [],
             'minutes' => array_sum(array_map(fn ($m): int => $m->minutes, $moves)),
             'moves' => count($moves),
-            'ring' => $state->last === null || $state->state === DryingState::Ready ? null : $this->ring($page, $state),
+            'ring' => $state->last === null || $state->state === DryingState::Ready ? null : CureRingDrawing::ofState($page->plan, $state),
             'milestones' => $this->milestones($page, $state),
             'when' => $this->when($page, $state),
             'why' => $state->next !== null ? $state->next->reason['text'] : $state->held->text ?? '',
@@ -395,31 +398,6 @@ final readonly class ShowCoats
         $drying = $page->plan->work->drying($page->section);
 
         return LearnedWords::of($drying->learned($coat->recipe->id), $coat->recipe->name, $drying->room->name);
-    }
-
-    private function ring(CoatsPage $page, CoatState $state): ?Svg
-    {
-        $laid = $state->last;
-        if ($laid === null) {
-            return null;
-        }
-        $end = $page->plan->work->endOf($laid);
-        $at = fn (Milestone $m): float => isset($laid->recipe->cure->minutes[$m->value])
-            ? $page->plan->work->reached($laid, $m, $page->plan->work->certainty()) - $end
-            : 0.0;
-        $through = $page->plan->work->reached(
-            $laid,
-            BenchPlan::through($laid->recipe->cure->minutes),
-            $page->plan->work->certainty(),
-        ) - $end;
-
-        return CureRingDrawing::of(
-            $page->plan->work->now - $end,
-            $at(Milestone::TouchDry),
-            $at(Milestone::NextCoat),
-            $through,
-            "{$laid->title}: {$state->state->value}, ".ClockWords::span($page->plan->work->now - $end).' since laid',
-        );
     }
 
     /** @return list<array{word: string, text: string, strong: bool}> */

@@ -9,11 +9,13 @@ use App\Computed\Growth\ComputedGrowth;
 use App\Computed\Land\ComputedLand;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
+use App\Computed\Water\ComputedWater;
 use App\Models\Layout;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Rulebook\Growth\GrowthRule;
 use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Rulebook\RulePages;
+use IdleRidge\Core\Rulebook\Water\WaterRule;
 
 /** The rule book, with what each rule finds on this layout now. */
 final readonly class ShowRules
@@ -27,6 +29,7 @@ final readonly class ShowRules
         private ComputedLand $land,
         private ComputedCuts $cuts,
         private ComputedGrowth $growth,
+        private ComputedWater $water,
     ) {
     }
 
@@ -39,12 +42,14 @@ final readonly class ShowRules
             array_push($found, ...$this->land->sheet($project, $section)->findings);
             array_push($found, ...$this->cuts->findings($this->cuts->page($project, $section)));
             array_push($found, ...Rulebook::checkGrowth($this->growth->survey($project, $section)));
+            array_push($found, ...Rulebook::checkWater($project, $this->water->survey($project, $section)));
         }
         $by = [];
         foreach ($found as $finding) {
             $by[$finding->id][] = $finding;
         }
         $grows = array_merge(...array_map(fn (GrowthRule $rule): array => $rule->ids(), Rulebook::growthRules()));
+        $wets = array_merge(...array_map(fn (WaterRule $rule): array => $rule->ids(), Rulebook::waterRules()));
         $names = array_column(array_map(fn ($s): array => [$s->uid, $s->name], $project->sections), 1, 0);
 
         return [
@@ -55,6 +60,7 @@ final readonly class ShowRules
             'sections' => $names,
             'address' => fn (Finding $f): string => match (true) {
                 in_array($f->id, $grows, true) => route('growth.show', [$layout, $f->section]),
+                in_array($f->id, $wets, true) => route('water.show', [$layout, $f->section]),
                 isset(self::CUTS[$f->id]) => route('cuts.show', [$layout, $f->section, 'on' => self::CUTS[$f->id]]),
                 $f->place->zone === null => route('land.show', [$layout, $f->section]),
                 default => route('coats.show', [$layout, $f->section, 'zone' => $f->place->zone]),

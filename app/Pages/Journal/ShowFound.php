@@ -8,6 +8,7 @@ use App\Computed\Growth\ComputedGrowth;
 use App\Computed\Journal\JournalSearch;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
+use App\Computed\Water\ComputedWater;
 use App\Models\Layout;
 use App\Pages\Coats\ShowRules;
 use IdleRidge\Core\Coats\Library;
@@ -49,6 +50,7 @@ final readonly class ShowFound
         private JournalSearch $search,
         private Library $library,
         private ComputedGrowth $growth,
+        private ComputedWater $water,
     ) {
     }
 
@@ -120,6 +122,16 @@ final readonly class ShowFound
             $on = $set->parts === [] ? (string) $first : $set->parts[0]->section;
             $to = route('growth.show', [$layout, $on, 'pick' => $set->row->uid]);
             $out['Growth'][] = $row($set->row->called(), $set->row->kind->title().', '.($boards[$on] ?? ''), $to);
+        }
+        foreach ($project->sections as $board) {
+            foreach ($this->water->survey($project, $board)->bodies as $body) {
+                $more = $board->name.', '.round($body->curve->volume() / 1000.0).' ml';
+                $out['Water'][] = $row($body->called(), $more, route('water.show', [$layout, $board->uid, 'pick' => $body->uid]));
+            }
+        }
+        foreach ($project->works->waters->mirrors as $mirror) {
+            $to = route('water.show', [$layout, $mirror->section, 'mirror' => $mirror->uid]);
+            $out['Water'][] = $row($mirror->name, $boards[$mirror->section] ?? '', $to);
         }
         foreach ($project->works->store->materials() as $lot) {
             $out['Materials'][] = $row($lot->material, $lot->called(), route('shelf.show', [$layout, 'lot' => $lot->uid]));

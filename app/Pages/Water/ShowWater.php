@@ -57,7 +57,9 @@ final readonly class ShowWater
         $fit = array_values(array_filter($survey->mirrors, fn (MirrorFit $f): bool => $f->mirror->uid === $mirror))[0] ?? null;
         // A board with one water needs no picking.
         $body ??= $fit === null && count($survey->bodies) === 1 ? $survey->bodies[0] : null;
-        $plan = $body === null ? null : $project->works->waters->planOf($body->uid) ?? new WaterPlan('new', $body->uid, $this->starting($body));
+        $plan = $body === null
+            ? null
+            : $project->works->waters->planOf($body->uid) ?? new WaterPlan('new', $body->uid, $this->starting($body));
         $work = $trial = null;
         $fault = '';
         if ($body !== null && $plan !== null) {
@@ -323,7 +325,7 @@ final readonly class ShowWater
         return $out;
     }
 
-    /** @return array{day: string, last: string}|null when the last of it is laid, and when it is clear through; null while that is not known */
+    /** @return array{day: string, last: string}|null when the last of it is laid, and when it is clear through; null while not known */
     private function done(Project $project, Section $section, Zone $zone): ?array
     {
         $plan = $this->plan->planOf($project, $this->plan->minute());

@@ -95,7 +95,8 @@ final class WaterCutDrawing
         $this->land($land);
         $wet = array_values(array_filter($land, fn (array $p): bool => $p[2] && $p[1] < $basin->level));
         if ($wet !== []) {
-            $this->svg->line('cut-water', $this->x($wet[0][0]), $this->y($basin->level), $this->x($wet[count($wet) - 1][0]), $this->y($basin->level));
+            $y = $this->y($basin->level);
+            $this->svg->line('cut-water', $this->x($wet[0][0]), $y, $this->x($wet[count($wet) - 1][0]), $y);
         }
         $this->words($basin->level, $layers);
         foreach ([[$from, 0.0, 0.0], [$to, $edge, $to - $from]] as [$end, $side, $at]) {
@@ -135,7 +136,8 @@ final class WaterCutDrawing
         $this->svg->path('cut-water', Svg::d($points));
         foreach ($this->body->falls as $fall) {
             $middle = ($fall->from + $fall->to) / 2.0 - $begin;
-            $this->svg->text('m tick halo', $this->x($middle) + 8.0, $this->y($this->high) + 10.0, 'fall '.Decimal::trimmed($fall->drop, 0));
+            $words = 'fall '.Decimal::trimmed($fall->drop, 0);
+            $this->svg->text('m tick halo', $this->x($middle) + 8.0, $this->y($this->high) + 10.0, $words);
         }
 
         return $this->svg;

@@ -192,7 +192,9 @@ final class WaterPlanDrawing
         usort($bank, fn (array $a, array $b): int => $b[1] <=> $a[1]);
         $most = count($bank) - 1;
 
-        return $most < 0 ? [$body->deepest] : array_map(fn (float $share): array => $bank[(int) ($share * $most)], [0.0, 0.2, 0.4, 0.6, 0.9]);
+        return $most < 0
+            ? [$body->deepest]
+            : array_map(fn (float $share): array => $bank[(int) ($share * $most)], [0.0, 0.2, 0.4, 0.6, 0.9]);
     }
 
     private function tabs(): void

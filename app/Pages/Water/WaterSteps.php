@@ -18,7 +18,7 @@ use IdleRidge\Core\Pots\PotKind;
 use IdleRidge\Core\Pots\PotPlan;
 use IdleRidge\Core\Water\WaterPlan;
 
-/** The applications of a water in words: every pour by itself, thin coats together; what each takes, in how many pots, and the wait after it. */
+/** The applications of a water in words: every pour by itself, thin coats together; what each takes, its pots, and the wait after it. */
 final readonly class WaterSteps
 {
     public function __construct(private Library $library)
@@ -131,7 +131,8 @@ final readonly class WaterSteps
                 $within = (int) round((float) $pots->useWithin());
 
                 return [
-                    'words' => ($pots->count === 1 ? '1 pot' : "{$pots->count} pots").' of '.Decimal::trimmed($each, 0)." g, {$within} min each",
+                    'words' => ($pots->count === 1 ? '1 pot' : "{$pots->count} pots").' of '.Decimal::trimmed($each, 0).
+                        " g, {$within} min each",
                     'hot' => $pots->count > 1,
                 ];
             }

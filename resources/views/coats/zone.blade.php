@@ -123,6 +123,23 @@
         <p class="soft">It lies along a row: its outline follows that, on <a href="{{ route('growth.show', [$layout, $section->uid,
             'pick' => $page->zone->along]) }}">Growth</a>.</p>
     @endif
+    @if ($waters !== [])
+        <div class="pair">
+            <x-choice
+                :form="$form"
+                name="water"
+                label="Under water of"
+                :options="['' => 'none'] + $waters"
+                :value="$edited->water ?? ''"
+            /><x-field
+                :form="$form"
+                name="shore"
+                label="or so far about it"
+                :unit="$in"
+                :value="$edited?->shore ? Length::field($edited->shore, $units) : ''"
+            />
+        </div>
+    @endif
     @if ($stands !== [])
         <fieldset class="under">
             <legend>Under the crowns of</legend>

@@ -69,6 +69,9 @@
                         <x-figure :figure="$row['figure']" />
                         {{ $row['figure']->unit }}{{ $row['after'] }}
                     @endforeach
+                    @if (in_array($feature->kind, ['water', 'stream'], true))
+                        <a href="{{ route('water.show', [$layout, $section->uid, 'pick' => $feature->uid]) }}">Made of what, and when?</a>
+                    @endif
                 </p>
             @endif
             <table class="points">

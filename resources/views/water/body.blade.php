@@ -58,11 +58,12 @@
             <p class="fault" role="alert">{{ $fault }}</p>
         @endif
         <div class="trio">
-            <x-field form="made" name="fill" at="fill_mm" label="Filled, deep" :value="$made->fill === null ? '' : Length::field($made->fill, $units)"
+            <x-field form="made" name="fill" at="fill_mm" label="Filled, deep"
+                :value="$made->fill === null ? '' : Length::field($made->fill, $units)"
                 hint="empty: to its level" />
             <x-field form="made" name="coats" label="Thin coats" :value="$made->coats ?? ''" mode="numeric" hint="empty: as usual" />
-            <x-field form="made" name="pot_g" label="Largest pot" unit="g" :value="$made->potG === null ? '' : Decimal::trimmed($made->potG, 0)"
-                mode="numeric" hint="empty: stays cool" />
+            <x-field form="made" name="pot_g" label="Largest pot" unit="g"
+                :value="$made->potG === null ? '' : Decimal::trimmed($made->potG, 0)" mode="numeric" hint="empty: stays cool" />
         </div>
         @error('fill')
             <p class="fault">{{ $message }}</p>
@@ -167,7 +168,9 @@
     <section class="sheet">
         <header>
             <h2>Cut from sheet</h2>
-            <span class="meta">{{ Length::show($sheetCut->sheet->width, $units) }} × {{ Length::show($sheetCut->sheet->height, $units) }}</span>
+            <span class="meta"
+                >{{ Length::show($sheetCut->sheet->width, $units) }} × {{ Length::show($sheetCut->sheet->height, $units) }}</span
+            >
         </header>
         <p class="in words">
             {{ $sheetCut->sheets() === 1 ? '1 sheet' : $sheetCut->sheets() . ' sheets' }} for

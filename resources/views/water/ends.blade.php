@@ -7,7 +7,8 @@
     <ul class="due-list growth-list">
         @foreach ($ends as $one)
             <li>
-                <b>{{ $page->body ? '' : $one['end']->name . ', ' }}{{ $one['end']->joint ? 'joint at the ' : '' }}{{ $one['end']->edge }}</b>
+                <b>{{ ($page->body ? '' : $one['end']->name . ', ') . ($one['end']->joint ? 'joint at the ' : '')
+                    . $one['end']->edge }}</b>
                 <span class="num">{{ Length::show($one['end']->width, $units) }}</span>
                 <span class="words">{{ $one['words'] }}</span>
                 @if ($one['end']->joint === null && ! $one['end']->isViewed)

@@ -31,7 +31,8 @@
         <div class="trio">
             <x-field form="mirror" name="width" label="Wide" :value="Length::field($fit->mirror->width, $units)" />
             <x-field form="mirror" name="height" label="High" :value="Length::field($fit->mirror->height, $units)" />
-            <x-field form="mirror" name="facing_deg" label="Faces" unit="°" :value="Decimal::trimmed($fit->mirror->facingDeg, 1)" mode="decimal" />
+            <x-field form="mirror" name="facing_deg" label="Faces" unit="°" :value="Decimal::trimmed($fit->mirror->facingDeg, 1)"
+                mode="decimal" />
         </div>
         <p class="soft">It faces 0° to the right, 90° to the back, −90° to the front.</p>
         @if ($faces)
