@@ -10,6 +10,7 @@ use IdleRidge\Core\Land\AngleOfRepose;
 use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\Ground;
 use IdleRidge\Core\Land\Heap;
+use IdleRidge\Core\Land\OpenBank;
 use IdleRidge\Core\Land\Pad;
 use IdleRidge\Core\Land\Roughness;
 use IdleRidge\Core\Land\Spot;
@@ -20,6 +21,9 @@ final class SectionShapes
 {
     /** A shape that reaches out is looked for so far beside the board, mm. */
     private const REACH_MM = 300.0;
+
+    /** Beyond an edge that cuts water off its bank lies further away than its shore is wide, mm. */
+    private const PAST_EDGE_MM = 20.0;
 
     /**
      * Those that come onto a board, in its coordinates and in the order in which they are made.
@@ -104,7 +108,7 @@ final class SectionShapes
                     default => new Basin(
                         $f->uid,
                         $f->name,
-                        $f->plan(),
+                        OpenBank::past($f->plan(), $section->width, $section->depth, $f->figures['shore_mm'] + self::PAST_EDGE_MM),
                         $f->points[0]->z,
                         $f->figures['depth_mm'],
                         $f->figures['shore_mm'],

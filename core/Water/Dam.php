@@ -101,7 +101,7 @@ final readonly class Dam
         $joint = $this->joint === null ? '' : ", joint to {$this->joint}";
 
         return new Template(
-            'dam',
+            sprintf('dam-%s-%d', $this->edge, (int) round($this->from)),
             sprintf('%s: dam, %s edge%s, %s mm long', $name, $this->edge, $joint, Decimal::trimmed($this->length(), 0)),
             [[$at($left, $foot), $at($right, $foot), $at($right, $this->top()), $at($left, $this->top())]],
             [],
