@@ -7,8 +7,8 @@ namespace IdleRidge\Core\Land;
 /** A bank that is drawn along the edge of its board is none: the water goes on there, and the board cuts it off. */
 final class OpenBank
 {
-    /** A corner of the bank so near an edge lies on it, mm. */
-    private const ON_EDGE_MM = 1.0;
+    /** A corner of the bank so near an edge lies on it, mm: no strip of land as narrow as that stands. */
+    private const ON_EDGE_MM = 3.0;
 
     /**
      * A ring whose stretches along the edges of a board lie so far beyond them instead.
@@ -19,8 +19,8 @@ final class OpenBank
     public static function past(array $ring, float $width, float $depth, float $by): array
     {
         $n = count($ring);
-        $out = [];
         $beyond = array_map(fn (int $k): ?array => self::outward($ring[$k], $ring[($k + 1) % $n], $width, $depth), range(0, $n - 1));
+        $out = [];
         foreach ($ring as $k => [$x, $y]) {
             [$before, $after] = [$beyond[($k + $n - 1) % $n], $beyond[$k]];
             $moved = fn (array $way): array => [$x + $by * $way[0], $y + $by * $way[1]];
@@ -34,7 +34,7 @@ final class OpenBank
             array_push($out, ...$points);
         }
 
-        return $out === [] ? $ring : $out;
+        return $out;
     }
 
     /**

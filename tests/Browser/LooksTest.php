@@ -9,6 +9,7 @@ use App\Actions\Journal\SaveCheck;
 use App\Actions\Plan\SaveBenchTimes;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
+use App\Computed\Water\ComputedWater;
 use App\Devices\SimulatedRoom;
 use App\Models\LandFeature;
 use App\Models\Layout;
@@ -17,7 +18,9 @@ use App\Models\Section;
 use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Planting\Row;
 use IdleRidge\Core\Planting\Stand;
+use IdleRidge\Core\Project\MirrorFit;
 use IdleRidge\Core\Rounds\RoundsDue;
+use IdleRidge\Core\Water\WaterBody;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class LooksTest extends BrowserCase
@@ -99,6 +102,7 @@ final class LooksTest extends BrowserCase
             array_push(
                 $pages,
                 ...$this->growing($layout, $other),
+                ...$this->watered($layout, $other),
             );
             array_push(
                 $pages,
@@ -157,6 +161,20 @@ final class LooksTest extends BrowserCase
         $page = "/layouts/{$layout->uid}/sections/{$section->uid}/growth";
 
         return ["{$page}?on=grass", ...array_map(fn (Stand|Row $one): string => "{$page}?pick={$one->uid}&tree=1", $picked)];
+    }
+
+    /** @return list<string> addresses of a board’s water: all of it, each by itself, and its mirrors */
+    private function watered(Layout $layout, Section $section): array
+    {
+        $project = app(ProjectLoader::class)->of($layout);
+        $survey = app(ComputedWater::class)->survey($project, $project->section($section->uid));
+        $page = "/layouts/{$layout->uid}/sections/{$section->uid}/water";
+
+        return [
+            $page,
+            ...array_map(fn (WaterBody $b): string => "{$page}?pick={$b->uid}", $survey->bodies),
+            ...array_map(fn (MirrorFit $f): string => "{$page}?mirror={$f->mirror->uid}", $survey->mirrors),
+        ];
     }
 
     /** @return list<string> addresses of the screens about the plan and the air, with a visit and readings there */
@@ -222,6 +240,8 @@ final class LooksTest extends BrowserCase
                 "/layouts/{$layout->uid}/sections/{$section->uid}/growth",
                 ...$this->growing($layout, $section),
                 ...$this->growing($layout, $layout->sections()->where('name', 'Weir Bend')->firstOrFail()),
+                ...$this->watered($layout, $section),
+                ...$this->watered($layout, $layout->sections()->where('name', 'Weir Bend')->firstOrFail()),
                 "/layouts/{$layout->uid}/pots?recipe=two-part-resin&by=volume&value=400&cup=500",
                 "/layouts/{$layout->uid}/pots/cards",
                 "/layouts/{$layout->uid}/shelf?instead=white+glue&lot={$layout->lots()->value('uid')}",

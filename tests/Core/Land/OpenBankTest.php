@@ -20,10 +20,10 @@ final class OpenBankTest extends TestCase
             [[100.0, 0.0], [100.0, -50.0], [300.0, -50.0], [300.0, 0.0], [250.0, 120.0], [150.0, 120.0]],
             OpenBank::past($ring, 1200.0, 600.0, 50.0),
         );
-        // A millimetre off the edge it is a bank of its own.
-        $off = array_map(fn (array $p): array => [$p[0], $p[1] + 1.0], $ring);
+        // Three millimetres off the edge it is a bank of its own.
+        $off = array_map(fn (array $p): array => [$p[0], $p[1] + 3.0], $ring);
         $this->assertSame($off, OpenBank::past($off, 1200.0, 600.0, 50.0));
-        $near = array_map(fn (array $p): array => [$p[0], $p[1] + 0.9], $ring);
+        $near = array_map(fn (array $p): array => [$p[0], $p[1] + 2.9], $ring);
         $this->assertCount(6, OpenBank::past($near, 1200.0, 600.0, 50.0));
     }
 
