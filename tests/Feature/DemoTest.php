@@ -34,6 +34,8 @@ use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\SightStudy;
+use IdleRidge\Core\Project\WaterStudy;
+use IdleRidge\Core\Project\WaterSurvey;
 use IdleRidge\Core\Rounds\RoundsDue;
 use IdleRidge\Core\Rounds\StallMap;
 use IdleRidge\Core\Rulebook\Rulebook;
@@ -296,6 +298,20 @@ final class DemoTest extends FeatureCase
             'birch wood whose trees lift off' => fn (LandStudy $s): bool => $stand($s, StandPattern::Wood)?->socket !== null,
             // Nothing but that is found: the demo's wood stands as it should.
             'tree line that parts a scene' => fn (LandStudy $s): bool => $ids($s) === ['tree-line'],
+            'tarn poured in layers, its bed by depth, its way out' => function (LandStudy $s): bool {
+                $tarn = WaterStudy::of($s)->bodies()[0] ?? null;
+
+                return $tarn !== null && $tarn->margin() > 0.0 && $s->project->works->waters->planOf($tarn->uid)?->school === 'water-resin';
+            },
+            'dams where an edge cuts water off, a stream that falls' => function (LandStudy $s): bool {
+                $burn = WaterStudy::of($s)->bodies()[0] ?? null;
+
+                $drop = max([0.0, ...array_map(fn ($r): float => $r->drop(), $burn->reaches ?? [])]);
+
+                return $burn !== null && $burn->isStream && $burn->dams !== [] && $drop > 20.0;
+            },
+            'mirror at a stream’s end, and what is seen in it' => fn (LandStudy $s): bool => WaterSurvey::of(WaterStudy::of($s))
+                ->mirrors[0]->view->isGood(),
             'willows set by hand' => fn (LandStudy $s): bool => $stand($s, StandPattern::ByHand) !== null && $ids($s) === [],
             'grass in patches, colours by weight' => fn (LandStudy $s): bool => array_filter(
                 $s->project->works->coats,

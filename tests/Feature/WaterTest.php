@@ -29,7 +29,10 @@ final class WaterTest extends FeatureCase
         $plan = ['school' => 'water-pour', 'fill' => '6', 'bands' => '4', 'dark_rim' => '1', 'pot_g' => '150'];
         $this->patch($this->at($section, "/waters/{$tarn}"), $plan)->assertSessionHasNoErrors();
         $kept = $this->project($layout)->works->waters->planOf($tarn);
-        $this->assertSame(['water-pour', 6.0, 4, true, 150.0], [$kept?->school, $kept?->fill, $kept?->bands, $kept?->darkRim, $kept?->potG]);
+        $this->assertSame(
+            ['water-pour', 6.0, 4, true, 150.0],
+            [$kept?->school, $kept?->fill, $kept?->bands, $kept?->darkRim, $kept?->potG],
+        );
         $this->get($this->at($section, "/water?pick={$tarn}"))->assertSee('Pour 3 of 3')->assertSee('3 mm, dries to 2');
 
         $this->post($this->at($section, "/waters/{$tarn}/work"))->assertRedirectContains('/coats');
@@ -93,6 +96,8 @@ final class WaterTest extends FeatureCase
                 [['coats' => '40'], 'coats'],
                 [['bands' => '0'], 'bands'],
                 [['school' => 'wine'], 'school'],
+                [['level' => 'high'], 'level'],
+                [['level' => '9000'], 'level'],
             ] as [$input, $place]
         ) {
             $this->from('/')->patch($this->at($section, "/waters/{$tarn}"), $input)->assertSessionHasErrors([$place]);
@@ -102,16 +107,18 @@ final class WaterTest extends FeatureCase
         $this->shape($section, $tarn, ['depth_mm' => '180', 'shore_mm' => '200']);
         $this->from('/')->patch($this->at($section, "/waters/{$tarn}"), ['school' => 'water-pour'])->assertSessionHasErrors(['fill']);
         $this->get($this->at($section, "/water?pick={$tarn}"))->assertOk();
-        $this->from('/')->patch($this->at($section, '/waters/00000000000000000000000009'), ['bands' => '2'])->assertSessionHasErrors(['work']);
+        $nowhere = $this->at($section, '/waters/00000000000000000000000009');
+        $this->from('/')->patch($nowhere, ['bands' => '2'])->assertSessionHasErrors(['work']);
     }
 
     public function test_a_level_over_every_bank_runs_out_and_is_said_to(): void
     {
         [$section, $layout, $tarn] = $this->withTarn();
-        $this->shape($section, $tarn, ['level' => '4']);
+        $this->patch($this->at($section, "/waters/{$tarn}"), ['level' => '4'])->assertSessionHasNoErrors();
+        $this->assertEquals([4.0], array_unique(array_column($layout->features()->firstOrFail()->points, 'z_mm')));
         $ids = array_map(fn ($f): string => $f->id, Rulebook::checkWater($this->project($layout), $this->survey($section)));
         $this->assertContains('water-spills', $ids);
-        $this->get($this->at($section, "/water?pick={$tarn}"))->assertSee('It runs out')->assertSee('Over its way out')->assertSee('runs out');
+        $this->get($this->at($section, "/water?pick={$tarn}"))->assertSee('It runs out')->assertSee('Over its way out');
         $this->get("/layouts/{$layout->uid}/rules")->assertOk()->assertSee('Water stays within its banks');
         $this->get("/layouts/{$layout->uid}/find?for=tarn")->assertOk()->assertSee('Board, ');
     }
@@ -188,7 +195,8 @@ final class WaterTest extends FeatureCase
     {
         [$section, , $tarn] = $this->withTarn();
         $body = $this->survey($section)->body($tarn);
-        $this->assertStringStartsWith('%PDF', (string) $this->get($this->at($section, "/water/take/pdf?of={$tarn}"))->assertOk()->getContent());
+        $pdf = (string) $this->get($this->at($section, "/water/take/pdf?of={$tarn}"))->assertOk()->getContent();
+        $this->assertStringStartsWith('%PDF', $pdf);
         $svg = (string) $this->get($this->at($section, '/water/take/svg'))->assertOk()->getContent();
         $this->assertStringContainsString('piece-dam-front-401', $svg);
         $this->assertStringContainsString('front, from 401', $svg);

@@ -6,11 +6,13 @@ namespace App\Actions\Water;
 
 use App\Actions\Coats\CoatRows;
 use App\Actions\FormInput;
+use App\Actions\Land\SaveLandFeature;
 use App\Actions\Ledger\ChangeSet;
 use App\Actions\Ledger\Ledger;
 use App\Actions\Ledger\NewRows;
 use App\Computed\ProjectLoader;
 use App\Computed\Water\ComputedWater;
+use App\Models\LandFeature as FeatureRow;
 use App\Models\Layout;
 use App\Models\Water;
 use App\Models\Zone as ZoneRow;
@@ -21,9 +23,11 @@ use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Interchange\WaterFile;
 use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Plan\WaterCoats;
+use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Water\WaterBody;
@@ -46,15 +50,16 @@ final readonly class SaveWaterPlan
     }
 
     /**
-     * @param  array<string, mixed>  $input school, fill (mm; empty for all), coats, bands, dark_rim, pot_g
+     * @param  array<string, mixed>  $input school, fill (mm; empty for all), coats, bands, dark_rim, pot_g; level (mm) of a pond
      *
      * @throws InvalidValue at the field, when the water cannot be made like that
      */
     public function change(Layout $layout, string $section, string $water, array $input): WaterPlan
     {
-        $project = $this->load->of($layout);
-        $body = $this->body($project, $project->section($section), $water);
         $typed = new FormInput($input, Units::from($layout->units));
+        $feature = $this->levelled($layout, $water, $typed);
+        $project = $feature === null ? $this->load->of($layout) : $this->load->with($layout, $feature);
+        $body = $this->body($project, $project->section($section), $water);
         $old = $project->works->waters->planOf($water) ?? $this->begun($water);
         $plan = $typed->made(function () use ($typed, $old, $project, $body): WaterPlan {
             $empty = fn (string $field, callable $read, mixed $was): mixed => match (true) {
@@ -74,7 +79,10 @@ final readonly class SaveWaterPlan
 
             return $plan;
         });
-        $keep = function (ChangeSet $changes) use ($layout, $plan, $section, $body): void {
+        $keep = function (ChangeSet $changes) use ($layout, $plan, $section, $body, $feature): void {
+            if ($feature !== null) {
+                $changes->save($feature);
+            }
             $this->keep($changes, $layout, $plan);
             $now = $this->load->of($layout);
             $zone = $this->water->zone($now, $now->section($section), $plan->water);
@@ -144,6 +152,24 @@ final readonly class SaveWaterPlan
         );
 
         return $zone->uid;
+    }
+
+    /** The row of a pond at another level; null where that stays as it is. */
+    private function levelled(Layout $layout, string $water, FormInput $typed): ?FeatureRow
+    {
+        $row = $typed->has('level') ? $layout->features()->where('uid', $water)->first() : null;
+        if (! $row instanceof FeatureRow || $row->kind !== 'water') {
+            return null;
+        }
+        $old = ProjectLoader::feature($row);
+        $level = $typed->length('level', current: $old->points[0]->z);
+        $new = $typed->made(function () use ($old, $level): LandFeature {
+            InvalidValue::unlessBetween($level, -1000.0, 3000.0, 'The level', 'mm', 'level');
+
+            return $old->at(array_map(fn (Spot $p): Spot => new Spot($p->x, $p->y, $level), $old->points));
+        });
+
+        return $level === $old->points[0]->z ? null : $row->fill(SaveLandFeature::columns($new));
     }
 
     private function begun(string $water): WaterPlan

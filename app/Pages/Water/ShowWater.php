@@ -47,7 +47,7 @@ final readonly class ShowWater
     ) {
     }
 
-    /** @return array{WaterPage, BenchWork|null, string} what is seen, the work with the picked water in it, and why it cannot be made so */
+    /** @return array{WaterPage, BenchWork|null, Zone|null, string} what is seen, the work with the water’s bed, why it cannot be so */
     public function page(Layout $layout, SectionRow $row, ?string $picked, ?string $mirror): array
     {
         $project = $this->load->of($layout);
@@ -60,12 +60,12 @@ final readonly class ShowWater
         $plan = $body === null
             ? null
             : $project->works->waters->planOf($body->uid) ?? new WaterPlan('new', $body->uid, $this->starting($body));
-        $work = $trial = null;
+        $work = $bed = $trial = null;
         $fault = '';
         if ($body !== null && $plan !== null) {
-            [$work, $zone] = $this->water->work($project, $section, $body);
+            [$work, $bed] = $this->water->work($project, $section, $body);
             try {
-                $trial = $this->trial($work, $project, $section, $zone, $plan, $body, $plan->school);
+                $trial = $this->trial($work, $project, $section, $bed, $plan, $body, $plan->school);
             } catch (InvalidValue $refusal) {
                 $fault = $refusal->getMessage();
             }
@@ -90,13 +90,13 @@ final readonly class ShowWater
             $fit,
         );
 
-        return [$page, $work, $fault];
+        return [$page, $work, $bed, $fault];
     }
 
     /** @return array<string, mixed> for the view water.show */
     public function of(Layout $layout, SectionRow $row, ?string $picked, ?string $mirror): array
     {
-        [$page, $work, $fault] = $this->page($layout, $row, $picked, $mirror);
+        [$page, $work, $bed, $fault] = $this->page($layout, $row, $picked, $mirror);
         $project = $page->project;
         $findings = Rulebook::checkWater($project, $page->survey);
 
@@ -115,7 +115,7 @@ final readonly class ShowWater
                 ? []
                 : (new WaterSteps($this->library))->of($work, $page->trial, $page->plan),
             'fault' => $fault,
-            'schools' => $this->schools($page, $work),
+            'schools' => $this->schools($page, $work, $bed),
             'bands' => $this->bands($page),
             'sheetCut' => $this->sheetCut($page),
             'ends' => $this->ends($page),
@@ -234,18 +234,17 @@ final readonly class ShowWater
     }
 
     /** @return list<array{key: string, name: string, suits: string, days: Quantity|null, hours: Quantity|null, why: string}> */
-    private function schools(WaterPage $page, ?BenchWork $work): array
+    private function schools(WaterPage $page, ?BenchWork $work, ?Zone $bed): array
     {
-        if ($work === null || $page->body === null || $page->plan === null) {
+        if ($work === null || $bed === null || $page->body === null || $page->plan === null) {
             return [];
         }
         $out = [];
-        [, $zone] = $this->water->work($page->project, $page->section, $page->body);
         foreach ($page->project->library($this->library)->questions()['water'] ?? [] as $school) {
             $trial = null;
             $why = '';
             try {
-                $trial = $this->trial($work, $page->project, $page->section, $zone, $page->plan, $page->body, $school->key);
+                $trial = $this->trial($work, $page->project, $page->section, $bed, $page->plan, $page->body, $school->key);
             } catch (InvalidValue $refusal) {
                 $why = $refusal->getMessage();
             }

@@ -58,17 +58,19 @@
             <p class="fault" role="alert">{{ $fault }}</p>
         @endif
         <div class="trio">
+            @if (! $body->isStream)
+                <x-field form="made" name="level" label="Its level" :value="Length::field($body->level, $units)" hint="over the datum" />
+            @endif
             <x-field form="made" name="fill" at="fill_mm" label="Filled, deep"
-                :value="$made->fill === null ? '' : Length::field($made->fill, $units)"
-                hint="empty: to its level" />
-            <x-field form="made" name="coats" label="Thin coats" :value="$made->coats ?? ''" mode="numeric" hint="empty: as usual" />
+                :value="$made->fill === null ? '' : Length::field($made->fill, $units)" hint="empty: to its level" />
             <x-field form="made" name="pot_g" label="Largest pot" unit="g"
                 :value="$made->potG === null ? '' : Decimal::trimmed($made->potG, 0)" mode="numeric" hint="empty: stays cool" />
         </div>
         @error('fill')
             <p class="fault">{{ $message }}</p>
         @enderror
-        <div class="pair">
+        <div class="trio">
+            <x-field form="made" name="coats" label="Thin coats" :value="$made->coats ?? ''" mode="numeric" hint="empty: as usual" />
             <x-field form="made" name="bands" label="Colours by depth" :value="$made->bands" mode="numeric" />
             <x-choice form="made" name="dark_rim" label="Dark" :value="$made->darkRim ? '1' : '0'"
                 :options="['0' => 'in the middle', '1' => 'at the rim']" />
