@@ -14,12 +14,13 @@ use IdleRidge\Core\Shelf\MaterialLot;
  * `phi` of it being pores, and what a porous base takes up, `base` ml per m² · *plaster*: powder (g) and water (ml) of a
  * bed, `value` ml of water to a gram, set volume `water/1.0 + powder/2.65` times `bulk`.
  * *tree*, *post*: `value` for each that stands there, where none is set out for `base` of them to m² or to m along · *wire*: `value` per m
- * of wire, `base` per m along where none is strung.
+ * of wire, `base` per m along where none is strung · *dam*: `value` per m of dam · *strip*: `value` for each strip of a fall,
+ * `base` to m along.
  * Of a *loose* part more is put on than stays: what a recipe recovers is of these alone.
  */
 final readonly class Ingredient
 {
-    public const RULES = ['area', 'volume', 'pores', 'plaster', 'edge', 'length', 'tree', 'post', 'wire'];
+    public const RULES = ['area', 'volume', 'pores', 'plaster', 'edge', 'length', 'tree', 'post', 'wire', 'dam', 'strip'];
 
     public const UNITS = MaterialLot::UNITS;
 
@@ -88,8 +89,8 @@ final readonly class Ingredient
             'edge' => ($this->value * $edge) / 1000.0,
             'length' => ($this->value * $length) / 1000.0,
             'tree' => $this->value * ($things > 0 ? $things : ($this->base * $area) / 1e6),
-            'post' => $this->value * ($things > 0 ? $things : ($this->base * $length) / 1000.0),
-            'wire' => ($wire > 0.0 ? $this->value * $wire : $this->base * $length) / 1000.0,
+            'post', 'strip' => $this->value * ($things > 0 ? $things : ($this->base * $length) / 1000.0),
+            'wire', 'dam' => ($wire > 0.0 ? $this->value * $wire : $this->base * $length) / 1000.0,
             default => $ml * $this->phi * $this->value + ($this->base * $area) / 1e6,
         };
         $sum = array_sum(array_column($this->of, 'parts'));

@@ -7,8 +7,8 @@ namespace IdleRidge\Core\Coats;
 use IdleRidge\Core\Geometry\DepthCurve;
 
 /**
- * What stands in a zone: places of its trees or posts, section coordinates, mm; the length of the wires they carry, mm; and how deep the
- * water is that lies on it.
+ * What stands in a zone: places of its trees or posts, section coordinates, mm; the length of the wires they carry, mm; of a bed the
+ * strips of its falls, the length of its dams, and how deep the water is that lies on it.
  */
 final readonly class Standing
 {

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Plan;
 
+use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Geometry\DepthCurve;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Water\WaterBody;
 use IdleRidge\Core\Water\WaterPlan;
 
 /**
@@ -20,12 +22,13 @@ final class WaterCoats
     public const MAX_LAYERS = 30;
 
     /**
-     * @param  DepthCurve  $water all of it, up to its level
+     * @param  Library  $library with what goes with a pour: dams set before it and taken off after, falls before the last coat
      *
      * @throws InvalidValue at `fill` when no number of layers does
      */
-    public static function school(School $school, WaterPlan $plan, DepthCurve $water): School
+    public static function school(School $school, WaterPlan $plan, WaterBody $body, Library $library): School
     {
+        $water = $body->curve;
         $fill = self::fill($plan, $water);
         $steps = array_map(function (array $step) use ($plan, $water, $fill): array {
             /** @var Recipe $recipe */
@@ -42,7 +45,44 @@ final class WaterCoats
             return $step['passes'] > 1 && $plan->coats !== null ? ['passes' => $plan->coats] + $step : $step;
         }, $school->steps);
 
+        $steps = self::withDams(self::withFalls($steps, $body, $library), $body, $library);
+
         return new School($school->key, $school->question, $school->name, $school->suits, $school->wrong, $steps, $school->cut);
+    }
+
+    /**
+     * @param  list<array{recipe: Recipe, way: string|null, mm: float|null, passes: int, share: float}>  $steps
+     * @return list<array{recipe: Recipe, way: string|null, mm: float|null, passes: int, share: float}>
+     */
+    private static function withDams(array $steps, WaterBody $body, Library $library): array
+    {
+        $pours = array_keys(array_filter($steps, fn (array $s): bool => $s['recipe']->is(RecipeTrait::Pour)));
+        if ($body->dams === [] || $pours === []) {
+            return $steps;
+        }
+        array_splice($steps, $pours[count($pours) - 1] + 1, 0, [self::step($library, 'dam-off')]);
+        array_splice($steps, $pours[0], 0, [self::step($library, 'dam-set')]);
+
+        return $steps;
+    }
+
+    /**
+     * @param  list<array{recipe: Recipe, way: string|null, mm: float|null, passes: int, share: float}>  $steps
+     * @return list<array{recipe: Recipe, way: string|null, mm: float|null, passes: int, share: float}>
+     */
+    private static function withFalls(array $steps, WaterBody $body, Library $library): array
+    {
+        if ($body->falls !== []) {
+            array_splice($steps, count($steps) - 1, 0, [self::step($library, 'falls-drawn')]);
+        }
+
+        return $steps;
+    }
+
+    /** @return array{recipe: Recipe, way: string|null, mm: float|null, passes: int, share: float} */
+    private static function step(Library $library, string $recipe): array
+    {
+        return ['recipe' => $library->recipe($recipe), 'way' => null, 'mm' => null, 'passes' => 1, 'share' => 1.0];
     }
 
     /** How deep it is filled from its deepest place up, mm. */

@@ -301,7 +301,8 @@ final readonly class BodyFinder
     }
 
     /**
-     * @param  non-empty-list<array{station: float, step: float, level: float, samples: list<array{float, float}>}>  $stations
+     * @param  non-empty-list<array{station: float, step: float, at: array{float, float}, level: float,
+     *     samples: list<array{float, float}>}>  $stations
      * @return array{list<Fall>, list<Reach>}
      */
     private function parts(Stream $stream, array $stations): array
@@ -334,7 +335,8 @@ final readonly class BodyFinder
             $drop = $stations[$k - 1]['level'] - $stations[$last - 1]['level'];
             if ($last > $k && $drop >= self::FALL_MM) {
                 $reach($begin, $k);
-                $falls[] = new Fall($stations[$k - 1]['station'], $stations[$last - 1]['station'], $drop, $stream->width);
+                $middle = $stations[intdiv($k + $last - 1, 2)]['at'];
+                $falls[] = new Fall($stations[$k - 1]['station'], $stations[$last - 1]['station'], $drop, $stream->width, $middle);
                 $begin = $last - 1;
             }
             $k = max($k, $last - 1);

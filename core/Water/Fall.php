@@ -20,8 +20,14 @@ final readonly class Fall
     /** A peak of foam at the foot to so much width. */
     private const PEAK_MM = 3.0;
 
-    public function __construct(public float $from, public float $to, public float $drop, public float $width)
-    {
+    /** @param  array{float, float}  $at its middle, section coordinates */
+    public function __construct(
+        public float $from,
+        public float $to,
+        public float $drop,
+        public float $width,
+        public array $at,
+    ) {
     }
 
     public function strips(): int

@@ -34,6 +34,7 @@ use IdleRidge\Core\Shelf\PurchasePack;
 use IdleRidge\Core\Shelf\PurchaseProblem;
 use Tests\Bench\EditInBrowser;
 use Tests\Bench\GrowthBench;
+use Tests\Bench\WaterBench;
 use Tests\BenchProblems;
 use Tests\Build;
 use Tests\Fixtures;
@@ -230,6 +231,7 @@ foreach (
         ['Survey of five zones, 2400 × 1200 mm', survey(2.0), ''],
         ['A wood of 502 trees planted on 1200 × 600 mm', GrowthBench::plant(2.55), '300 ms for 500'],
         ['A wood of 4697 trees planted on 1200 × 600 mm', GrowthBench::plant(0.83), '3000 ms for 5000'],
+        ['Flood and spill of 2400 × 600 mm at 5 mm', WaterBench::flood(), '150 ms'],
         ['Take-off of a zone of five coats', takeOff(), '200 ms for the demo'],
         ['Purchase of 12 materials, 6 packs each, two shops', buy(), '200 ms'],
         ['Plan of 25 moves in three zones', plan(3), ''],

@@ -43,7 +43,10 @@ final class WaterTest extends FeatureCase
             $this->works($layout)->coatsOf($zone->uid),
         );
         $this->assertSame(
-            [['bed-paint', 1, 0.1], ['bed-seal', 1, 0.1], ['single-part-pour', 3, 2.0], ['gloss-medium', 1, 0.1]],
+            [
+                ['bed-paint', 1, 0.1], ['bed-seal', 1, 0.1], ['dam-set', 1, 1.0], ['single-part-pour', 3, 2.0], ['dam-off', 1, 1.0],
+                ['gloss-medium', 1, 0.1],
+            ],
             $coats(),
         );
         // What the page tells is what the moves take: its level is so far from the bed that it is filled by half.
@@ -51,11 +54,15 @@ final class WaterTest extends FeatureCase
         $ml = array_sum(array_map(fn (Move $m): float => $m->amounts[0]->amount, $pours));
         $this->assertEqualsWithDelta(1.5 * 1.1 * $body->curve->volume($body->curve->most - 6.0) / 1000.0, $ml, 1e-3 * $ml);
 
+        // Its dams are counted by what they are long: strip for 1.2 times that.
+        $dams = array_values(array_filter($this->plan($layout)->work->moves, fn (Move $m): bool => $m->recipe->base() === 'dam-set'));
+        $this->assertEqualsWithDelta(1.2 * $body->dams[0]->length() / 1000.0, $dams[0]->amounts[0]->amount, 1e-6);
+
         // As long as nothing is laid its coats follow what is chosen; undo brings back what was.
         $this->patch($this->at($section, "/waters/{$tarn}"), ['school' => 'water-gloss', 'coats' => '11'])->assertSessionHasNoErrors();
         $this->assertSame(['gloss-medium', 11, 0.1], $coats()[2]);
         $this->post("/layouts/{$layout->uid}/undo");
-        $this->assertSame(['single-part-pour', 3, 2.0], $coats()[2]);
+        $this->assertSame(['single-part-pour', 3, 2.0], $coats()[3]);
         $this->assertSame('water-pour', $this->project($layout)->works->waters->planOf($tarn)?->school);
         $this->get($this->at($section, "/water?pick={$tarn}"))->assertSee('no session holds all of it yet');
     }

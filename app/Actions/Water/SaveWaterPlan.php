@@ -197,13 +197,13 @@ final readonly class SaveWaterPlan
     /** @throws InvalidValue */
     private function school(Project $project, WaterPlan $plan, WaterBody $body): School
     {
-        $schools = $project->library($this->library)->schools;
-        $school = $schools[$plan->school] ?? null;
+        $library = $project->library($this->library);
+        $school = $library->schools[$plan->school] ?? null;
         if ($school === null || $school->question !== 'water') {
             throw new InvalidValue('Choose how it is made.', 'school');
         }
 
-        return WaterCoats::school($school, $plan, $body->curve);
+        return WaterCoats::school($school, $plan, $body, $library);
     }
 
     /** @return list<Coat> */

@@ -146,7 +146,7 @@ final readonly class ShowWater
 
         return $base === null
             ? null
-            : SchoolTrial::of($work, $section, $zone, WaterCoats::school($base, $plan, $body->curve), $library);
+            : SchoolTrial::of($work, $section, $zone, WaterCoats::school($base, $plan, $body, $library), $library);
     }
 
     /** @return list<array{label: string, figure: Quantity, note: string}> */

@@ -82,12 +82,13 @@ final class PourTest extends TestCase
     public function test_pours_fill_it_layer_by_layer_and_add_up(): void
     {
         $library = Build::library();
-        $water = WaterStudy::of(Build::study(self::work([])->project))->bodies()[0]->curve;
+        $body = WaterStudy::of(Build::study(self::work([])->project))->bodies()[0];
+        $water = $body->curve;
         foreach (['water-resin' => 1.0, 'water-pour' => 1.5] as $school => $perMl) {
             foreach ([null, 7.0] as $fill) {
                 $plan = new WaterPlan(Build::uid(1), Build::uid(5), $school, $fill);
                 $uid = 70;
-                $made = WaterCoats::school($library->schools[$school], $plan, $water);
+                $made = WaterCoats::school($library->schools[$school], $plan, $body, $library);
                 $coats = $made->coats(Build::uid(60), function () use (&$uid): string {
                     return Build::uid(++$uid);
                 }, $library);

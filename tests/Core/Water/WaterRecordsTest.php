@@ -10,7 +10,10 @@ use IdleRidge\Core\Geometry\DepthCurve;
 use IdleRidge\Core\Interchange\WaterFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\WaterCoats;
+use IdleRidge\Core\Water\Dam;
+use IdleRidge\Core\Water\Fall;
 use IdleRidge\Core\Water\Mirror;
+use IdleRidge\Core\Water\WaterBody;
 use IdleRidge\Core\Water\WaterPlan;
 use IdleRidge\Core\Water\WaterSheet;
 use PHPUnit\Framework\TestCase;
@@ -74,10 +77,10 @@ final class WaterRecordsTest extends TestCase
     public function test_layers_follow_the_product(): void
     {
         $library = Build::library();
-        $deep = fn (float $most, float $area): DepthCurve => DepthCurve::of([[$most, $area]]);
-        $layers = function (string $school, DepthCurve $water, ?float $fill = null) use ($library): array {
+        $deep = fn (float $most, float $area): WaterBody => self::body(DepthCurve::of([[$most, $area]]));
+        $layers = function (string $school, WaterBody $water, ?float $fill = null) use ($library): array {
             $plan = new WaterPlan(Build::uid(1), Build::uid(2), $school, $fill);
-            $steps = WaterCoats::school($library->schools[$school], $plan, $water)->steps;
+            $steps = WaterCoats::school($library->schools[$school], $plan, $water, $library)->steps;
             $poured = array_values(array_filter($steps, fn (array $s): bool => $s['recipe']->is(RecipeTrait::Pour)));
 
             return [$poured[0]['passes'], round((float) $poured[0]['mm'], 3)];
@@ -105,8 +108,43 @@ final class WaterRecordsTest extends TestCase
             $library->schools['water-gloss'],
             new WaterPlan(Build::uid(1), Build::uid(2), 'water-gloss', coats: $n),
             $deep(4.0, 1e4),
+            $library,
         )->steps[2]['passes'];
         $this->assertSame([12, 9], [$coats(null), $coats(9)]);
+    }
+
+    public function test_dams_are_set_before_the_pours_and_taken_off_before_the_last_gloss(): void
+    {
+        $library = Build::library();
+        $dam = new Dam('front', 100.0, 300.0, [[100.0, 40.0], [300.0, 40.0]], 50.0, null);
+        $fall = new Fall(10.0, 20.0, 12.0, 18.0, [15.0, 5.0]);
+        $steps = fn (string $school, WaterBody $body): array => array_map(
+            fn (array $s): string => $s['recipe']->id,
+            WaterCoats::school($library->schools[$school], new WaterPlan(Build::uid(1), Build::uid(2), $school), $body, $library)->steps,
+        );
+        $curve = DepthCurve::of([[4.0, 1e4]]);
+        $this->assertSame(
+            ['bed-paint', 'bed-seal', 'dam-set', 'two-part-resin', 'dam-off', 'gloss-medium'],
+            $steps('water-resin', self::body($curve, [$dam])),
+        );
+        $this->assertSame(['bed-paint', 'bed-seal', 'gloss-medium', 'gloss-varnish'], $steps('water-gloss', self::body($curve, [$dam])));
+        $this->assertSame(
+            ['bed-paint', 'bed-seal', 'gloss-medium', 'falls-drawn', 'gloss-varnish'],
+            $steps('water-gloss', self::body($curve, [], [$fall])),
+        );
+        $this->assertSame(
+            ['bed-paint', 'bed-seal', 'dam-set', 'single-part-pour', 'dam-off', 'falls-drawn', 'gloss-medium'],
+            $steps('water-pour', self::body($curve, [$dam], [$fall])),
+        );
+    }
+
+    /**
+     * @param  list<Dam>  $dams
+     * @param  list<Fall>  $falls
+     */
+    private static function body(DepthCurve $curve, array $dams = [], array $falls = []): WaterBody
+    {
+        return new WaterBody(Build::uid(2), 'Pool', false, 50.0, $curve, 100.0, 1.0, [0.0, 0.0], null, $dams, [], $falls);
     }
 
     public function test_a_sheet_is_cut_with_what_is_tucked_under(): void

@@ -40,6 +40,8 @@
 'tree' => $part->unit . ' a tree',
 'post' => $part->unit . ' each that stands there',
 'wire' => $part->unit . ' a m of wire',
+'dam' => $part->unit . ' a m of dam',
+'strip' => $part->unit . ' a strip',
 ][$part->rule]
                     "
                     :value="Decimal::trimmed($part->value, 4)"
