@@ -25,7 +25,7 @@ final readonly class DepthCurve
     /** @param  list<array{float, float}>  $samples depths over 0, and the plan area that has each, mm and mm² */
     public static function of(array $samples): self
     {
-        usort($samples, fn (array $a, array $b): int => $b[0] <=> $a[0]);
+        rsort($samples);
         $most = $samples[0][0] ?? 0.0;
         $areas = $volumes = [];
         $area = $moment = 0.0;

@@ -40,6 +40,9 @@ final readonly class BodyFinder
 
     public const FALL_MM = 2.0;
 
+    /** Land and natural ground that differ by less are the same, mm. */
+    private const SAME_MM = 1e-4;
+
     private Flood $flood;
 
     /**
@@ -83,7 +86,10 @@ final readonly class BodyFinder
         for ($j = $j1; $j <= $j2; $j++) {
             for ($i = $i1; $i <= $i2; $i++) {
                 $p = $j * $n + $i;
-                $under[$p] = $basin->under($this->land->xs[$i], $this->land->ys[$j], $this->land->z[$p]);
+                // Land over the level is dry wherever it lies.
+                $under[$p] = $this->land->z[$p] >= $basin->level
+                    ? $basin->level - $this->land->z[$p]
+                    : $basin->under($this->land->xs[$i], $this->land->ys[$j], $this->land->z[$p]);
                 if ($under[$p] > $deepest[0]) {
                     $deepest = [$under[$p], $p];
                 }
@@ -172,16 +178,32 @@ final readonly class BodyFinder
     private function parted(Basin $basin, int $i, int $j, float $dx, float $dy): array
     {
         $out = [];
+        $isGraded = $this->isGraded($i, $j);
         for ($k = 0; $k < self::PLACES ** 2; $k++) {
             $x = $this->land->xs[$i] + ((($k % self::PLACES) + 0.5) / self::PLACES) * $dx;
             $y = $this->land->ys[$j] + ((intdiv($k, self::PLACES) + 0.5) / self::PLACES) * $dy;
-            $depth = $basin->under($x, $y, $this->model->heightAt($x, $y));
+            $height = $isGraded ? $this->model->heightAt($x, $y) : $this->model->ground->at($x, $y);
+            $depth = $height < $basin->level ? $basin->under($x, $y, $height) : 0.0;
             if ($depth > 0.0) {
                 $out[] = [$depth, ($dx * $dy) / self::PLACES ** 2];
             }
         }
 
         return $out;
+    }
+
+    /** Whether any track or road changes a cell: where none does the natural ground is the land, and much quicker told. */
+    private function isGraded(int $i, int $j): bool
+    {
+        $n = count($this->land->xs);
+        foreach ([[0, 0], [1, 0], [0, 1], [1, 1]] as [$u, $v]) {
+            $ground = $this->model->ground->at($this->land->xs[$i + $u], $this->land->ys[$j + $v]);
+            if (abs($ground - $this->land->z[($j + $v) * $n + $i + $u]) > self::SAME_MM) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function stream(Stream $stream): ?WaterBody

@@ -260,7 +260,12 @@ final class LandReadings
         }
         $isPond = $hill !== null && $hill->kind === 'water';
         $waters = $isPond
-            ? new WaterStudy($page->project, $page->section, $page->model, $page->model->terrain($page->sheet->cell)->mesh())
+            ? new WaterStudy(
+                $page->project,
+                $page->section,
+                $page->model,
+                $page->sheet->grid()->mesh($page->section->width, $page->section->depth),
+            )
             : null;
         foreach ($waters?->bodies() ?? [] as $body) {
             if ($body->uid === $page->picked) {
