@@ -43,7 +43,7 @@ $views = [
     'growth' => ["{$layout}/sections/{$uid('sections', 'Birch Cutting')}/growth", 1280, 800, 'film'],
     'tonight-phone' => ["{$layout}/tonight", 390, 844, 'film'],
     'coats' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats", 1280, 800, 'film'],
-    'schools' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/coats/schools?question=scatter", 1280, 800, 'film'],
+    'water' => ["{$layout}/sections/{$uid('sections', 'Tarnhead')}/water", 1280, 800, 'film'],
     'land-turned' => [$land('Birch Cutting', '?st=300'), 1280, 800, 'film', '[data-turn]', 'done'],
     'rounds' => ["{$layout}/rounds", 1280, 800, 'film'],
     'picture' => ["{$layout}/photos/{$picture}", 1280, 800, 'film'],
