@@ -70,10 +70,10 @@
             <p class="fault">{{ $message }}</p>
         @enderror
         <div class="trio">
-            <x-field form="made" name="coats" label="Thin coats" :value="$made->coats ?? ''" mode="numeric" hint="empty: as usual" />
-            <x-field form="made" name="bands" label="Colours by depth" :value="$made->bands" mode="numeric" />
-            <x-choice form="made" name="dark_rim" label="Dark" :value="$made->darkRim ? '1' : '0'"
-                :options="['0' => 'in the middle', '1' => 'at the rim']" />
+            <x-field form="made" name="coats" label="Coats of gloss" :value="$made->coats ?? ''" mode="numeric" hint="empty: as usual" />
+            <x-field form="made" name="bands" label="Colours" :value="$made->bands" mode="numeric" hint="of its bed, by depth" />
+            <x-choice form="made" name="dark_rim" label="Darkest" :value="$made->darkRim ? '1' : '0'"
+                :options="['0' => 'middle', '1' => 'rim']" />
         </div>
         <div class="acts">
             <button class="btn @if ($page->zone === null) quiet @endif">Plan it so</button>
