@@ -70,14 +70,15 @@ final readonly class TrackLine
      *
      * @param  callable(float, float): float  $ground the level of a line without heights, asked in its middle
      * @param  FitBudget  $budget what it may take
+     * @param  FormationProfile|null  $profile that it lies on
      * @return array{Run, TrackFit}
      *
      * @throws InvalidValue
      */
-    public function fitted(string $uid, callable $ground, FitBudget $budget = new FitBudget()): array
+    public function fitted(string $uid, callable $ground, FitBudget $budget = new FitBudget(), ?FormationProfile $profile = null): array
     {
         $fit = TrackFit::through($this->points, budget: $budget);
-        $profile = FormationProfile::from();
+        $profile ??= FormationProfile::from();
         $middle = $this->points[intdiv(count($this->points), 2)];
         $points = [];
         $start = round($ground(...$middle));

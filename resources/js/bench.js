@@ -11,6 +11,9 @@ export function bench() {
         letters: lettersWork(),
 
         init() {
+            document.querySelectorAll('[data-browser-zone]').forEach((field) => {
+                field.value ||= Intl.DateTimeFormat().resolvedOptions().timeZone;
+            });
             document.addEventListener('keydown', (event) => this.press(event));
             document.addEventListener('click', (event) => {
                 const layer = event.target.closest('[data-layer]');

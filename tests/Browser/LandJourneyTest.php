@@ -213,6 +213,8 @@ final class LandJourneyTest extends BrowserCase
     private function begin(): Section
     {
         $this->visit('/');
+        $zone = $this->js('return Intl.DateTimeFormat().resolvedOptions().timeZone');
+        $this->assertSame($zone, $this->find('[data-browser-zone]')->getAttribute('value'));
         $this->type('#f-name', 'Moss End');
         $this->touch($this->button('Begin the layout'));
         $this->until('document.querySelector("#new-name")', 'the layout sheet');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Models\Revision;
 
@@ -241,5 +242,34 @@ final class LayoutsTest extends FeatureCase
         foreach (['land', 'cuts', 'coats'] as $screen) {
             $this->get("/layouts/{$other->uid}/sections/{$layout->sections()->firstOrFail()->uid}/{$screen}")->assertNotFound();
         }
+    }
+
+    public function test_a_new_layout_begins_with_what_fits_its_scale_and_where_the_browser_is(): void
+    {
+        $this->post('/layouts', ['name' => 'Small', 'ratio' => '160', 'gauge_mm' => '9', 'units' => 'metric', 'zone' => 'Europe/Oslo'])
+            ->assertRedirect();
+        $layout = Layout::query()->latest('id')->firstOrFail();
+        $sheet = ProjectLoader::sheet($layout);
+        [$coach] = $sheet->clearance->vehicles;
+        $this->assertSame([165.0, 18.5, 4.4], [$coach->body, $coach->width, $sheet->clearance->margin]);
+        $this->assertSame('Europe/Oslo', $sheet->zone);
+        $this->post("/layouts/{$layout->uid}/sections", ['name' => 'Board', 'width_mm' => '900', 'depth_mm' => '300'])->assertRedirect();
+        $section = $layout->sections()->firstOrFail();
+        foreach (['track' => 14.0, 'road' => 17.5] as $kind => $half) {
+            $this->post("/layouts/{$layout->uid}/sections/{$section->uid}/runs", [
+                'kind' => $kind, 'x1' => '100', 'y1' => $kind === 'track' ? '100' : '200', 'x2' => '700', 'y2' => '150', 'snap' => '0',
+            ])->assertSessionHasNoErrors();
+            $profile = ProjectLoader::run($layout->runs()->get()->last() ?? throw new \LogicException($kind))->profile->toArray();
+            $this->assertSame($half, $profile['half_width_left_mm'], $kind);
+        }
+        // Changed later, the scale leaves what stands: vehicles may be the builder's own by then.
+        $this->patch("/layouts/{$layout->uid}", ['ratio' => '87.1'])->assertSessionHasNoErrors();
+        $this->assertSame(165.0, ProjectLoader::sheet($layout->refresh())->clearance->vehicles[0]->body);
+        // A zone that nobody knows is left out rather than refused: the builder did not type it.
+        $this->post('/layouts', ['name' => 'Odd', 'ratio' => '87.1', 'gauge_mm' => '16.5', 'units' => 'metric', 'zone' => 'Nowhere/Sea'])
+            ->assertRedirect();
+        $this->assertNotSame('Nowhere/Sea', Layout::query()->latest('id')->firstOrFail()->zone);
+        $this->from('/')->post('/layouts', ['name' => 'None', 'ratio' => '0', 'gauge_mm' => '9', 'units' => 'metric'])
+            ->assertSessionHasErrors(['ratio']);
     }
 }

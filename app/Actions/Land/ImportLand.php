@@ -27,6 +27,7 @@ use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Track\FitBudget;
 use IdleRidge\Core\Track\Run;
+use IdleRidge\Core\Track\StartingValues;
 use IdleRidge\Core\Track\TrackFit;
 
 /** Track and heights from files of other programs, in a section's coordinates: all of a file or nothing. */
@@ -107,7 +108,12 @@ final readonly class ImportLand
         $ground = $this->desk->model($project, $section)->ground;
         $fitted = [];
         foreach ($lines as $line) {
-            [$run, $fit] = $line->fitted($this->uids->next(), $ground->at(...), FitBudget::among(count($lines)));
+            [$run, $fit] = $line->fitted(
+                $this->uids->next(),
+                $ground->at(...),
+                FitBudget::among(count($lines)),
+                StartingValues::track($project->layout->scale),
+            );
             if ($run->within($section->width, $section->depth) === null) {
                 throw new InvalidValue(
                     sprintf(

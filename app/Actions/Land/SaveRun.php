@@ -18,6 +18,7 @@ use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Snap;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Scale;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Track\AlignmentBuilder;
@@ -25,21 +26,13 @@ use IdleRidge\Core\Track\Crossing;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunKind;
+use IdleRidge\Core\Track\StartingValues;
 use IdleRidge\Core\Track\Structure;
 use IdleRidge\Core\Track\StructureKind;
 
 /** Lays, changes and takes up runs. Forms speak section coordinates, rows the layout's. */
 final readonly class SaveRun
 {
-    /** Cross-section that a road begins with: two narrow lanes, thin surfacing. */
-    private const ROAD = [
-        'half_width_left_mm' => 32.0,
-        'half_width_right_mm' => 32.0,
-        'roadbed_mm' => 1.0,
-        'sleeper_mm' => 0.0,
-        'rail_mm' => 0.0,
-    ];
-
     public function __construct(
         private Ledger $ledger,
         private UlidGenerator $uids,
@@ -78,7 +71,14 @@ final readonly class SaveRun
                     );
             $here =
                 $begun?->run === null
-                    ? $this->fresh($kind, $this->name($layout, $kind), $model, new Point(round($x1), round($y1)), new Point($x2, $y2))
+                    ? $this->fresh(
+                        $kind,
+                        $this->name($layout, $kind),
+                        $project->layout->scale,
+                        $model,
+                        new Point(round($x1), round($y1)),
+                        new Point($x2, $y2),
+                    )
                     : $this->leaving($this->name($layout, $kind), $begun->run, $begun->station, new Point($x2, $y2));
             $this->onBoard($here, $section->width, $section->depth);
 
@@ -96,7 +96,7 @@ final readonly class SaveRun
     public function beside(Layout $layout, RunRow $row, array $input): RunRow
     {
         $typed = new FormInput($input, Units::from($layout->units));
-        $apart = $typed->length('apart', 50.0);
+        $apart = $typed->length('apart', StartingValues::apart(ProjectLoader::sheet($layout)->scale));
         $side = $typed->text('side') === Side::Right->value ? Side::Right : Side::Left;
         $run = ProjectLoader::run($row);
         [$first, $second] = $typed->made(function () use ($layout, $run, $apart, $side): array {
@@ -198,11 +198,11 @@ final readonly class SaveRun
         });
     }
 
-    private function fresh(RunKind $kind, string $name, LandModel $model, Point $from, Point $to): Run
+    private function fresh(RunKind $kind, string $name, Scale $scale, LandModel $model, Point $from, Point $to): Run
     {
         $length = round($from->distanceTo($to));
         $heading = round(rad2deg(atan2($to->y - $from->y, $to->x - $from->x)), 1);
-        $profile = FormationProfile::from($kind === RunKind::Road ? self::ROAD : []);
+        $profile = $kind === RunKind::Road ? StartingValues::road($scale) : StartingValues::track($scale);
         $piece = [['kind' => 'tangent', 'length_mm' => $length]];
         $ground = fn (Point $p): float => round($model->ground->at($p->x, $p->y));
         $middle = new Point(($from->x + $to->x) / 2.0, ($from->y + $to->y) / 2.0);

@@ -11,15 +11,18 @@ use App\Computed\Clock\UlidGenerator;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Models\Room;
+use DateTimeZone;
 use IdleRidge\Core\Cure\Room as CoreRoom;
 use IdleRidge\Core\Interchange\BenchFile;
 use IdleRidge\Core\Interchange\GrowthFile;
 use IdleRidge\Core\Interchange\RoomFile;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Scale;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutGrowth;
 use IdleRidge\Core\Project\LayoutSheet;
+use IdleRidge\Core\Track\StartingValues;
 use IdleRidge\Core\Track\Vehicle;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
@@ -102,7 +105,10 @@ final readonly class SaveLayout
         $typed = new FormInput($input, $old->units);
         $ratio = $typed->number('ratio', $old->scale->ratio);
         $gauge = $typed->length('gauge_mm', $old->gauge, $old->gauge);
-        $margin = $typed->length('clearance_margin_mm', $old->clearance->margin, $old->clearance->margin);
+        // A new layout begins with what fits its scale.
+        $fits = $layout === null && $ratio >= 1.0 && $ratio <= 1000.0 ? Scale::oneTo($ratio) : null;
+        $clear = $fits === null ? $old->clearance : new LayoutClearance([StartingValues::coach($fits)], StartingValues::margin($fits));
+        $margin = $typed->length('clearance_margin_mm', $clear->margin, $clear->margin);
         $face = $typed->number('face_limit_deg', $old->faceLimitDeg);
         $reach = $typed->has('bank_reach_mm')
             ? ($typed->text('bank_reach_mm') === ''
@@ -125,12 +131,12 @@ final readonly class SaveLayout
                 $ratio,
                 $gauge,
                 $units,
-                $typed->text('zone', $old->zone),
+                $layout === null ? self::known($typed->text('zone')) ?? $old->zone : $typed->text('zone', $old->zone),
                 strtoupper($typed->text('currency', $old->currency)),
                 $edges,
                 $typed->text('region', $old->region),
                 $typed->text('season', $old->season),
-                new LayoutClearance($typed->has('vehicles') ? $this->vehicles($typed, $old) : $old->clearance->vehicles, $margin),
+                new LayoutClearance($typed->has('vehicles') ? $this->vehicles($typed, $old) : $clear->vehicles, $margin),
                 $face,
                 $reach,
                 $tension,
@@ -145,6 +151,12 @@ final readonly class SaveLayout
                 $growth(),
             ),
         );
+    }
+
+    /** The zone that a browser says it is in, if this program knows it. */
+    private static function known(string $zone): ?string
+    {
+        return in_array($zone, DateTimeZone::listIdentifiers(), true) ? $zone : null;
     }
 
     /** @return callable(): LayoutGrowth */

@@ -1,6 +1,7 @@
 @use('IdleRidge\Core\Track\RunKind')
 @use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Track\StartingValues')
 @php
     $mm = $units->value === 'metric' ? 'mm' : 'in';
     $rows = $run->pieces;
@@ -86,7 +87,8 @@
             @endforeach
             @if ($run->kind === RunKind::Track)
                 <div class="pair beside">
-                    <x-field name="apart" at="apart" label="Second track, apart" :unit="$mm" :value="Length::field(50.0, $units)" />
+                    <x-field name="apart" at="apart" label="Second track, apart" :unit="$mm"
+                        :value="Length::field(StartingValues::apart($page->project->layout->scale), $units)" />
                     <div class="acts">
                         @foreach (['left', 'right'] as $side)
                             <button

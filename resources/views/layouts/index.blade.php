@@ -70,6 +70,7 @@
                     <header><h2>A new layout</h2></header>
                     <form class="in stack" method="post" action="{{ route('layouts.store') }}">
                         @csrf
+                        <input type="hidden" name="zone" value="{{ old('zone') }}" data-browser-zone>
                         <x-field name="name" label="Name" />
                         <div class="pair">
                             <x-field name="ratio" label="Scale" unit="1 to" value="87.1" mode="decimal" />
