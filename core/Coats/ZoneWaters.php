@@ -29,9 +29,14 @@ final readonly class ZoneWaters
     /** How deep a water stands over a place, less than nothing where it does not; `$height` of the land there where it is known. */
     public function under(string $water, float $x, float $y, ?float $height = null): float
     {
-        return isset($this->waters[$water], $this->model)
-            ? $this->waters[$water]->under($x, $y, $height ?? $this->model->heightAt($x, $y))
-            : -self::NOWHERE_MM;
+        $of = $this->waters[$water] ?? null;
+        if ($of === null || $this->model === null) {
+            return -self::NOWHERE_MM;
+        }
+        $under = $of->under($x, $y, $height ?? $this->model->heightAt($x, $y));
+
+        // Where a stream has run into a pond, the pond is what lies there.
+        return $of instanceof Stream && $under > 0.0 ? min($under, $this->model->ground->beyondPonds($x, $y)) : $under;
     }
 
     public function beyond(string $water, float $x, float $y): float

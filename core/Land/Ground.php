@@ -38,6 +38,12 @@ final readonly class Ground
         $this->boxes = $shapes === [] ? [] : $this->boxes(min($lattice->heights), max($lattice->heights));
     }
 
+    /** How far outside the banks of all standing water a place lies, mm; less than nothing within one. */
+    public function beyondPonds(float $x, float $y): float
+    {
+        return min([INF, ...array_map(fn (Basin $b): float => $b->beyond($x, $y), $this->basins)]);
+    }
+
     /**
      * @return list<array{float, float, float, float}> for ground from the lowest to the highest node, and a little more for what lies
      *     between nodes and for what the shapes before have made

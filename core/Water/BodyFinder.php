@@ -30,9 +30,7 @@ final readonly class BodyFinder
     /** Beside a stream its banks are looked at so far out, mm. */
     private const BESIDE_MM = [4.0, 8.0, 12.0];
 
-    /** Edges are looked along in such steps, mm; water less deep than this needs no dam there. */
-    private const EDGE_STEP_MM = 2.5;
-
+    /** Water less deep than this is none, mm. */
     public const THIN_MM = 0.2;
 
     /** Steeper than this nothing that is poured or brushed stays: it falls. Less of a drop is a ripple, mm. */
@@ -45,6 +43,8 @@ final readonly class BodyFinder
 
     private Flood $flood;
 
+    private EdgeDams $edges;
+
     /**
      * @param  HeightMesh  $land of the board, edges included, heights over the datum
      * @param  Closure(string, float): ?string  $joint name of the board that goes on at a place of an edge
@@ -53,10 +53,11 @@ final readonly class BodyFinder
     public function __construct(
         private LandModel $model,
         private HeightMesh $land,
-        private Closure $joint,
+        Closure $joint,
         private array $outlets = [],
     ) {
         $this->flood = new Flood($land);
+        $this->edges = new EdgeDams($model, $joint);
     }
 
     /** @return list<WaterBody> that lie on the board */
@@ -122,7 +123,7 @@ final readonly class BodyFinder
                 );
             }
         }
-        $dams = $this->dams($basin);
+        $dams = $this->edges->dams($basin);
 
         return new WaterBody(
             $basin->uid,
@@ -234,7 +235,7 @@ final readonly class BodyFinder
             1.0 + (8.0 / 3.0) * ($stream->depth / $stream->width) ** 2,
             $deep['at'],
             $this->lowestBank($stations),
-            $this->dams($stream),
+            $this->edges->dams($stream),
             $reaches,
             $falls,
         );
@@ -279,7 +280,9 @@ final readonly class BodyFinder
         for ($k = 0; $k < self::ACROSS; $k++) {
             $off = $stream->width * (($k + 0.5) / self::ACROSS - 0.5);
             [$px, $py] = [$x + $off * $normal[0], $y + $off * $normal[1]];
-            $under = $this->isOn($px, $py) ? $level - $this->model->heightAt($px, $py) : 0.0;
+            // Where it has run into a pond the pond is what lies there.
+            $runs = $this->isOn($px, $py) && $this->model->ground->beyondPonds($px, $py) > 0.0;
+            $under = $runs ? $level - $this->model->heightAt($px, $py) : 0.0;
             if ($under > 0.0) {
                 $samples[] = [$under, ($step * $stream->width) / self::ACROSS];
                 $deep = max($deep, $under);
@@ -368,61 +371,6 @@ final readonly class BodyFinder
         return [$falls, $reaches];
     }
 
-    /** @return list<Dam> where water lies at the edges of the board */
-    private function dams(Basin|Stream $water): array
-    {
-        $out = [];
-        foreach (['front', 'back', 'left', 'right'] as $edge) {
-            $long = in_array($edge, ['front', 'back'], true) ? $this->model->width : $this->model->depth;
-            $parts = (int) ceil($long / self::EDGE_STEP_MM);
-            $bed = [];
-            for ($k = 0; $k <= $parts + 1; $k++) {
-                $at = ($long * min($k, $parts)) / $parts;
-                [$x, $y] = $this->onEdge($edge, $at);
-                $height = $k > $parts || ! $this->mayReach($water, $x, $y) ? INF : $this->model->heightAt($x, $y);
-                if ($height < INF && $water->under($x, $y, $height) > self::THIN_MM) {
-                    $bed[] = [$at, $height];
-                } elseif ($bed !== []) {
-                    $out[] = $this->dam($water, $edge, $bed);
-                    $bed = [];
-                }
-            }
-        }
-
-        return $out;
-    }
-
-    /** @param  non-empty-list<array{float, float}>  $bed */
-    private function dam(Basin|Stream $water, string $edge, array $bed): Dam
-    {
-        $level = -INF;
-        foreach ($bed as [$at]) {
-            $level = max($level, $water->waterAt(...$this->onEdge($edge, $at)) ?? -INF);
-        }
-        // It ends between the last place under water and the one beyond.
-        $half = self::EDGE_STEP_MM / 2.0;
-        $middle = ($bed[0][0] + $bed[count($bed) - 1][0]) / 2.0;
-        $long = in_array($edge, ['front', 'back'], true) ? $this->model->width : $this->model->depth;
-
-        return new Dam(
-            $edge,
-            max(0.0, $bed[0][0] - $half),
-            min($long, $bed[count($bed) - 1][0] + $half),
-            $bed,
-            $level,
-            ($this->joint)($edge, $middle),
-        );
-    }
-
-    private function mayReach(Basin|Stream $water, float $x, float $y): bool
-    {
-        [$x1, $y1, $x2, $y2] = $water instanceof Basin
-            ? Box::around($water->bank, 1.0)
-            : Box::around($water->line, $water->width / 2.0 + 1.0);
-
-        return $x >= $x1 && $x <= $x2 && $y >= $y1 && $y <= $y2;
-    }
-
     /**
      * @param  list<Dam>  $dams
      * @return array<int, true> nodes along the edges that they close
@@ -433,8 +381,8 @@ final readonly class BodyFinder
         foreach ($dams as $dam) {
             $lines = in_array($dam->edge, ['front', 'back'], true) ? $this->land->xs : $this->land->ys;
             foreach ($lines as $at) {
-                if ($at >= $dam->from - self::EDGE_STEP_MM && $at <= $dam->to + self::EDGE_STEP_MM) {
-                    $out[$this->flood->node(...$this->onEdge($dam->edge, $at))] = true;
+                if ($at >= $dam->from - EdgeDams::STEP_MM && $at <= $dam->to + EdgeDams::STEP_MM) {
+                    $out[$this->flood->node(...$this->edges->place($dam->edge, $at))] = true;
                 }
             }
         }
@@ -451,17 +399,6 @@ final readonly class BodyFinder
         }
 
         return $out;
-    }
-
-    /** @return array{float, float} */
-    private function onEdge(string $edge, float $at): array
-    {
-        return match ($edge) {
-            'front' => [$at, 0.0],
-            'back' => [$at, $this->model->depth],
-            'left' => [0.0, $at],
-            default => [$this->model->width, $at],
-        };
     }
 
     private function isOn(float $x, float $y): bool

@@ -79,18 +79,14 @@ final readonly class SaveWaterPlan
 
             return $plan;
         });
-        $keep = function (ChangeSet $changes) use ($layout, $plan, $section, $body, $feature): void {
+        $keep = function (ChangeSet $changes) use ($layout, $plan, $feature): void {
             if ($feature !== null) {
                 $changes->save($feature);
             }
             $this->keep($changes, $layout, $plan);
             $now = $this->load->of($layout);
-            $zone = $this->water->zone($now, $now->section($section), $plan->water);
-            if ($zone !== null && ! $this->isBegun($now, $zone)) {
-                foreach ($layout->coats()->whereIn('uid', array_column($now->works->coatsOf($zone->uid), 'uid'))->get() as $gone) {
-                    $changes->delete($gone);
-                }
-                $this->coats->add($changes, $layout, [], $this->made($now, $plan, $body, $zone->uid));
+            foreach ($now->sections as $board) {
+                $this->renew($changes, $layout, $now, $board, $plan);
             }
         };
         $this->ledger->record($layout, "{$body->called()} planned", $keep);
@@ -152,6 +148,20 @@ final readonly class SaveWaterPlan
         );
 
         return $zone->uid;
+    }
+
+    /** The coats of a water’s bed on a board as they are planned now, until the first of them is begun. */
+    private function renew(ChangeSet $changes, Layout $layout, Project $now, Section $board, WaterPlan $plan): void
+    {
+        $zone = $this->water->zone($now, $board, $plan->water);
+        $body = $zone === null ? null : $this->water->survey($now, $board)->body($plan->water);
+        if ($zone === null || $body === null || $this->isBegun($now, $zone)) {
+            return;
+        }
+        foreach ($layout->coats()->whereIn('uid', array_column($now->works->coatsOf($zone->uid), 'uid'))->get() as $gone) {
+            $changes->delete($gone);
+        }
+        $this->coats->add($changes, $layout, [], $this->made($now, $plan, $body, $zone->uid));
     }
 
     /** The row of a pond at another level; null where that stays as it is. */

@@ -132,7 +132,7 @@ final readonly class WaterSteps
 
                 return [
                     'words' => ($pots->count === 1 ? '1 pot' : "{$pots->count} pots").' of '.Decimal::trimmed($each, 0).
-                        " g, {$within} min each",
+                        " g, {$within} min each".($pots->count > 1 ? '; more at once heats itself' : ''),
                     'hot' => $pots->count > 1,
                 ];
             }

@@ -171,4 +171,20 @@ final class PourTest extends TestCase
         $this->assertSame([], $asks([$lay($paint), $lay($pour)]), 'once it is poured it is too late');
         $this->assertSame([], $asks([$lay($paint)], self::bed(10.0)), 'a shore holds nothing');
     }
+
+    public function test_the_bed_of_a_stream_ends_where_it_runs_into_a_pond(): void
+    {
+        $project = Build::project([], [
+            Ponds::pond(Build::square(400, 200, 640, 380), 48.0, 12.0, 40.0),
+            Ponds::stream([[200.0, 290.0], [500.0, 290.0]], 24.0),
+        ], base: 50.0)->working(new Works([
+            self::bed(),
+            new Zone(Build::uid(61), Build::uid(901), 'Beck', water: Build::uid(6)),
+        ]));
+        $survey = self::survey($project);
+        $this->assertNull($survey->overlap(Build::uid(60), Build::uid(61)));
+        // Two hundred millimetres of it, and its round head.
+        $area = $survey->zones[Build::uid(61)]->plan;
+        $this->assertEqualsWithDelta(200.0 * 24.0 + M_PI * 72.0, $area, 0.03 * $area);
+    }
 }

@@ -107,7 +107,9 @@ final class WaterRulesTest extends TestCase
 
     public function test_water_over_a_joint_at_two_levels(): void
     {
-        foreach (['47.6' => [], '47.4' => ['water-joint-step']] as $level => $ids) {
+        // Drawn over the joint, or up to it from either side.
+        foreach ([['47.6', 6.0, []], ['47.4', 6.0, ['water-joint-step']], ['48', 0.0, []], ['47', 0.0, ['water-joint-step']]] as $case) {
+            [$level, $over, $ids] = $case;
             $project = Project::of(
                 new LayoutSheet(uid: Build::uid(900), name: 'Trial', ratio: 87.1, gauge: 16.5),
                 [
@@ -117,8 +119,12 @@ final class WaterRulesTest extends TestCase
                 [],
                 [
                     Build::spot(1, 0.0, 0.0, 50.0), Build::spot(2, 2000.0, 0.0, 50.0), Build::spot(3, 1000.0, 600.0, 50.0),
-                    Ponds::pond(Build::square(1000, 200, 1206, 400), 48.0),
-                    Ponds::pond(Build::square(1194, 200, 1400, 400), (float) $level, n: 15),
+                    Ponds::pond([[1000.0, 200.0], [1200.0 + $over, 200.0], [1200.0 + $over, 400.0], [1000.0, 400.0]], 48.0),
+                    Ponds::pond(
+                        [[1200.0 - $over, 200.0], [1400.0, 200.0], [1400.0, 400.0], [1200.0 - $over, 400.0]],
+                        (float) $level,
+                        n: 15,
+                    ),
                 ],
             );
             $model = $project->land($project->sections[0], GroundSolver::solve($project->groundProblem($project->sections[0])));

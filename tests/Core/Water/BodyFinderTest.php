@@ -159,4 +159,17 @@ final class BodyFinderTest extends TestCase
         $this->assertSame(['left', 'right'], array_map(fn ($dam): string => $dam->edge, $body?->dams ?? []));
         $this->assertEqualsWithDelta(18.0, $body?->dams[0]->length(), 3.0);
     }
+
+    public function test_a_stream_that_runs_into_a_pond_ends_at_its_bank(): void
+    {
+        $alone = self::body([Ponds::stream([[200.0, 300.0], [600.0, 300.0]])]);
+        $project = Build::project([], [
+            Ponds::pond(Build::square(500, 200, 800, 400), 48.0),
+            Ponds::stream([[200.0, 300.0], [600.0, 300.0]]),
+        ], base: 50.0);
+        [$pond, $stream] = WaterStudy::of(Build::study($project))->bodies();
+        $this->assertEqualsWithDelta(0.75 * (float) $alone?->curve->volume(), $stream->curve->volume(), 0.02 * $stream->curve->volume());
+        $this->assertEqualsWithDelta(300.0 * 200.0, $pond->curve->area(), 300.0, 'the pond has all of its own');
+        $this->assertEqualsWithDelta(3.0, $stream->curve->most, 0.05, 'no deeper than it is');
+    }
 }
