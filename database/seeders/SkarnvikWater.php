@@ -12,7 +12,7 @@ use IdleRidge\Core\Water\Mirror;
 use IdleRidge\Core\Water\WaterPlan;
 use IdleRidge\Core\Water\Waters;
 
-/** How the demo's waters are to be made, planned but not among the work yet: the tarn poured, the burn in thin coats, a mirror. */
+/** How the demo's waters are to be made, planned but not among the work yet: tarn and burn in thin coats, a mirror. */
 final readonly class SkarnvikWater
 {
     public function __construct(private UlidGenerator $uids)
@@ -26,7 +26,7 @@ final readonly class SkarnvikWater
 
         return $land->working($land->works->with(['waters' => new Waters(
             [
-                new WaterPlan($this->uids->next(), $this->water($land, 'Peat tarn'), 'water-resin', bands: 3),
+                new WaterPlan($this->uids->next(), $this->water($land, 'Peat tarn'), 'water-gloss', coats: 10, bands: 3),
                 new WaterPlan($this->uids->next(), $this->water($land, 'Weir burn'), 'water-gloss', coats: 10, bands: 2),
             ],
             [new Mirror($this->uids->next(), $weir->uid, 'Mirror above the burn', $end->x, $end->y, 34.0, 26.0, -86.0)],

@@ -298,10 +298,10 @@ final class DemoTest extends FeatureCase
             'birch wood whose trees lift off' => fn (LandStudy $s): bool => $stand($s, StandPattern::Wood)?->socket !== null,
             // Nothing but that is found: the demo's wood stands as it should.
             'tree line that parts a scene' => fn (LandStudy $s): bool => $ids($s) === ['tree-line'],
-            'tarn poured in layers, its bed by depth, its way out' => function (LandStudy $s): bool {
+            'tarn in thin coats, its bed by depth, its way out' => function (LandStudy $s): bool {
                 $tarn = WaterStudy::of($s)->bodies()[0] ?? null;
 
-                return $tarn !== null && $tarn->margin() > 0.0 && $s->project->works->waters->planOf($tarn->uid)?->school === 'water-resin';
+                return $tarn !== null && $tarn->margin() > 0.0 && $s->project->works->waters->planOf($tarn->uid)?->coats === 10;
             },
             'dams where an edge cuts water off, a stream that falls' => function (LandStudy $s): bool {
                 $burn = WaterStudy::of($s)->bodies()[0] ?? null;

@@ -233,6 +233,7 @@ final class WaterTest extends FeatureCase
         $board = fn (string $name): Section => $layout->sections()->where('name', $name)->firstOrFail();
         $tarn = $this->survey($board('Tarnhead'))->bodies[0];
         $this->assertSame(['Peat tarn', false], [$tarn->name, $tarn->runsOut()]);
+        $this->get($this->at($board('Tarnhead'), '/water'))->assertSee('lies over it already')->assertSee('10 coats');
         $weir = $this->survey($board('Weir Bend'));
         $this->assertTrue($weir->bodies[0]->isStream);
         $this->assertGreaterThan(20.0, array_sum(array_map(fn ($r): float => $r->drop(), $weir->bodies[0]->reaches)));

@@ -12,7 +12,9 @@ use App\Computed\Water\ComputedWater;
 use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use App\Pages\Rail\ShowRail;
+use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Measure\ClockWords;
@@ -119,6 +121,7 @@ final readonly class ShowWater
             'bands' => $this->bands($page),
             'sheetCut' => $this->sheetCut($page),
             'ends' => $this->ends($page),
+            'over' => $work === null || $page->zone !== null ? null : $this->over($page, $work),
             'done' => $page->zone === null ? null : $this->done($project, $page->section, $page->zone),
             'faces' => $page->mirror === null ? null : $this->faces($findings, $page->mirror),
             'next' => $this->ledger->next($layout),
@@ -322,6 +325,27 @@ final readonly class ShowWater
         }
 
         return $out;
+    }
+
+    /** A zone of the builder’s own that lies over the picked water and has water among its coats already. */
+    private function over(WaterPage $page, BenchWork $work): ?Zone
+    {
+        if ($page->body === null) {
+            return null;
+        }
+        $areas = $work->surveys[$page->section->uid]->zones ?? [];
+        foreach ($page->project->works->zonesOf($page->section->uid) as $zone) {
+            $isWater = fn (Coat $c): bool => $c->recipe->stage === Stage::Water;
+            if (
+                isset($areas[$zone->uid]) &&
+                $areas[$zone->uid]->holds(...$page->body->deepest) &&
+                array_filter($page->project->works->coatsOf($zone->uid), $isWater) !== []
+            ) {
+                return $zone;
+            }
+        }
+
+        return null;
     }
 
     /** @return array{day: string, last: string}|null when the last of it is laid, and when it is clear through; null while not known */

@@ -32,6 +32,12 @@
             session holds all of it yet.
         </p>
     @endif
+    @if ($over)
+        <p class="in words">
+            The zone <a href="{{ route('coats.show', [$layout, $section->uid, 'zone' => $over->uid]) }}">{{ $over->name }}</a> lies over it
+            already, with water among its coats.
+        </p>
+    @endif
     <form class="in stack" method="post" action="{{ route('waters.update', [$layout, $section->uid, $body->uid]) }}">
         @csrf
         @method('patch')
@@ -76,9 +82,9 @@
                 :options="['0' => 'middle', '1' => 'rim']" />
         </div>
         <div class="acts">
-            <button class="btn @if ($page->zone === null) quiet @endif">Plan it so</button>
+            <button class="btn @if ($page->zone === null && ! $over) quiet @endif">Plan it so</button>
             @if ($page->zone === null)
-                <button class="btn" form="put-water">Put it among the work</button>
+                <button class="btn @if ($over) quiet @endif" form="put-water">Put it among the work</button>
             @endif
         </div>
     </form>
