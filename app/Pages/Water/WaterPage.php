@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Pages\Water;
 
 use App\Computed\Land\LandResult;
+use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Plan\SchoolTrial;
+use IdleRidge\Core\Plan\TrialStep;
 use IdleRidge\Core\Project\MirrorFit;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -39,6 +41,14 @@ final readonly class WaterPage
         public array $beds,
         public ?MirrorFit $mirror,
     ) {
+    }
+
+    /** Whether any of what it is made of is poured. */
+    public function isPoured(): bool
+    {
+        $pours = fn (TrialStep $step): bool => $step->coat->recipe->is(RecipeTrait::Pour);
+
+        return array_filter($this->trial->steps ?? [], $pours) !== [];
     }
 
     public function bands(): int

@@ -70,7 +70,9 @@
                         {{ $row['figure']->unit }}{{ $row['after'] }}
                     @endforeach
                     @if (in_array($feature->kind, ['water', 'stream'], true))
-                        <a href="{{ route('water.show', [$layout, $section->uid, 'pick' => $feature->uid]) }}">Made of what, and when?</a>
+                        <a class="link" href="{{ route('water.show', [$layout, $section->uid, 'pick' => $feature->uid]) }}"
+                            >Made of what, and when?</a
+                        >
                     @endif
                 </p>
             @endif

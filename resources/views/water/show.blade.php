@@ -50,7 +50,9 @@
                             <header>
                                 <h2>Cut through {{ $page->body->called() }}</h2>
                                 <span class="meta">{{
-                                    $page->body->isStream ? 'along its line' : 'across its deepest place, pour by pour'
+                                    $page->body->isStream
+                                        ? 'along its line'
+                                        : 'across its deepest place' . ($page->isPoured() ? ', pour by pour' : '')
                                 }}</span>
                             </header>
                             {!! $cut->toHtml() !!}
