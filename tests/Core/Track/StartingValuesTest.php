@@ -34,6 +34,7 @@ final class StartingValuesTest extends TestCase
         $this->assertSame([165.0, 115.0, 18.5, 25.0], [$coach->body, $coach->bogieCentres, $coach->width, $coach->height]);
         $this->assertSame(17.5, StartingValues::road($scale)->toArray()['half_width_left_mm']);
         $this->assertSame([4.4, 27.0], [StartingValues::margin($scale), StartingValues::apart($scale)]);
+        $this->assertSame(5.0, StartingValues::road(Scale::oneTo(1000.0))->toArray()['half_width_left_mm'], 'no narrower than can be');
         // A hand needs room however small the scale, and no more than a hand however large.
         $this->assertSame([3.0, 20.0], [StartingValues::margin(Scale::oneTo(450.0)), StartingValues::margin(Scale::oneTo(20.0))]);
     }

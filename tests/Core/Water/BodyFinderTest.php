@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core\Water;
 
+use IdleRidge\Core\Geometry\Box;
+use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Project\LandFeature;
+use IdleRidge\Core\Project\LayoutSheet;
+use IdleRidge\Core\Project\Project;
+use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\WaterStudy;
 use IdleRidge\Core\Water\Pool;
 use IdleRidge\Core\Water\Reach;
@@ -145,6 +151,45 @@ final class BodyFinderTest extends TestCase
         );
     }
 
+    public function test_two_steps_are_two_falls_with_a_reach_between(): void
+    {
+        $z = fn (float $x): float => match (true) {
+            $x < 400.0 => 90.0,
+            $x < 800.0 => 70.0,
+            default => 50.0,
+        };
+        $spots = [];
+        $n = 20;
+        foreach ([0.0, 385.0, 415.0, 785.0, 815.0, 1200.0] as $x) {
+            foreach ([0.0, 300.0, 600.0] as $y) {
+                $spots[] = Build::spot(++$n, $x, $y, $z($x));
+            }
+        }
+        $body = self::body([...$spots, Ponds::stream([[50.0, 300.0], [1150.0, 300.0]])], 0.0);
+        $this->assertCount(2, $body->falls ?? []);
+        $this->assertCount(3, $body->reaches ?? []);
+        foreach ([400.0, 800.0] as $k => $x) {
+            $this->assertEqualsWithDelta([$x, 300.0], $body?->falls[$k]->at, 15.0);
+            $this->assertEqualsWithDelta($x - 50.0, ((float) $body?->falls[$k]->from + (float) $body?->falls[$k]->to) / 2.0, 15.0);
+        }
+        $this->assertEqualsWithDelta((float) $body?->falls[0]->to, (float) $body?->reaches[1]->from, 4.1, 'it begins where the fall ends');
+        $this->assertEqualsWithDelta((float) $body?->falls[1]->from, (float) $body?->reaches[1]->to, 4.1);
+    }
+
+    public function test_a_stream_across_a_slope_would_leave_by_its_lower_bank(): void
+    {
+        foreach ([[40.0, 60.0, 291.0], [60.0, 40.0, 309.0]] as [$front, $back, $bank]) {
+            $body = self::body([
+                Build::spot(1, 0.0, 0.0, $front), Build::spot(2, 1200.0, 0.0, $front),
+                Build::spot(3, 0.0, 600.0, $back), Build::spot(4, 1200.0, 600.0, $back),
+                Ponds::stream([[200.0, 300.0], [1000.0, 300.0]]),
+            ], 0.0);
+            $this->assertEqualsWithDelta($bank, $body?->spill?->at()[1], 3.0);
+            // Twelve out from the bank the ground has fallen by least within reach: a thirtieth of 13.
+            $this->assertEqualsWithDelta(2.0 - 13.0 / 30.0, $body?->margin(), 0.05);
+        }
+    }
+
     public function test_dams_of_a_reach_step_no_higher_than_they_may(): void
     {
         $curve = self::body([Ponds::stream([[200.0, 300.0], [1000.0, 300.0]])])?->curve;
@@ -171,5 +216,58 @@ final class BodyFinderTest extends TestCase
         $this->assertEqualsWithDelta(0.75 * (float) $alone?->curve->volume(), $stream->curve->volume(), 0.02 * $stream->curve->volume());
         $this->assertEqualsWithDelta(300.0 * 200.0, $pond->curve->area(), 300.0, 'the pond has all of its own');
         $this->assertEqualsWithDelta(3.0, $stream->curve->most, 0.05, 'no deeper than it is');
+    }
+
+    /** Boards of odd sizes, turned and set anywhere, ponds half over their edges: what is told equals what is counted place by place. */
+    public function test_odd_boards_and_ponds_over_their_edges_add_up(): void
+    {
+        $random = new Randomizer(new Xoshiro256StarStar(1201));
+        for ($case = 0; $case < 8; $case++) {
+            [$width, $depth] = [Build::between($random, 301.0, 1201.0), Build::between($random, 247.0, 611.0)];
+            $angle = Build::between($random, -180.0, 180.0);
+            $section = Section::of(Build::uid(901), 'Board', $width, $depth, Build::between($random, -900.0, 900.0), 37.3, $angle, 50.0);
+            [$cx, $cy] = [$random->getInt(0, 1) * $width, Build::between($random, 0.3, 0.7) * $depth];
+            $ring = [];
+            for ($k = 0; $k < 7; $k++) {
+                $r = Build::between($random, 50.0, 110.0);
+                $p = $section->placement->toLayout(new Point($cx + $r * cos(($k * 2.0 * M_PI) / 7), $cy + $r * sin(($k * 2.0 * M_PI) / 7)));
+                $ring[] = [$p->x, $p->y];
+            }
+            $pond = Ponds::pond($ring, 47.0, Build::between($random, 4.0, 20.0), Build::between($random, 10.0, 50.0));
+            $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), [$section], [], [$pond]);
+            $study = Build::study($project);
+            $body = WaterStudy::of($study)->bodies()[0];
+            [$volume, $area] = self::counted($study->model, $width, $depth);
+            $this->assertEqualsWithDelta($volume, $body->curve->volume(), 0.01 * $volume, "case {$case}: volume");
+            $this->assertEqualsWithDelta($area, $body->curve->area(), 0.01 * $area, "case {$case}: area");
+            $edge = 0.0;
+            for ($y = 0.25; $y < $depth; $y += 0.5) {
+                $x = $cx > 0.0 ? $width : 0.0;
+                $edge += $study->model->ground->basins[0]->under($x, $y, $study->model->heightAt($x, $y)) > 0.2 ? 0.5 : 0.0;
+            }
+            $dams = array_sum(array_map(fn ($dam): float => $dam->length(), $body->dams));
+            $this->assertEqualsWithDelta($edge, $dams, 4.0, "case {$case}: dams");
+            $this->assertSame([$cx > 0.0 ? 'right' : 'left'], array_values(array_unique(array_column($body->dams, 'edge'))));
+        }
+    }
+
+    /** @return array{float, float} volume and area of a pond, place by place */
+    private static function counted(LandModel $model, float $width, float $depth): array
+    {
+        $basin = $model->ground->basins[0];
+        [$x1, $y1, $x2, $y2] = Box::around($basin->bank);
+        [$x1, $y1, $x2, $y2] = [max(0.0, $x1), max(0.0, $y1), min($width, $x2), min($depth, $y2)];
+        [$n, $m] = [(int) ceil(($x2 - $x1) / 2.0), (int) ceil(($y2 - $y1) / 2.0)];
+        $cell = (($x2 - $x1) / $n) * (($y2 - $y1) / $m);
+        $volume = $area = 0.0;
+        for ($k = 0; $k < $n * $m; $k++) {
+            $x = $x1 + ((($k % $n) + 0.5) / $n) * ($x2 - $x1);
+            $y = $y1 + ((intdiv($k, $n) + 0.5) / $m) * ($y2 - $y1);
+            $under = $basin->under($x, $y, $model->heightAt($x, $y));
+            $volume += $under > 0.0 ? $cell * $under : 0.0;
+            $area += $under > 0.0 ? $cell : 0.0;
+        }
+
+        return [$volume, $area];
     }
 }
