@@ -49,11 +49,11 @@ final readonly class Fall
     public function words(): string
     {
         return sprintf(
-            'falls %s mm: %d strips of %s mm drawn out on film, %d peaks dabbed at the foot',
+            'falls %s mm: %s of %s mm drawn out on film, %s dabbed at the foot',
             Decimal::trimmed($this->drop, 1),
-            $this->strips(),
+            $this->strips() === 1 ? '1 strip' : $this->strips().' strips',
             Decimal::trimmed($this->strip(), 0),
-            $this->peaks(),
+            $this->peaks() === 1 ? '1 peak' : $this->peaks().' peaks',
         );
     }
 }

@@ -10,6 +10,7 @@ use IdleRidge\Core\Geometry\DepthCurve;
 use IdleRidge\Core\Interchange\WaterFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\WaterCoats;
+use IdleRidge\Core\Project\StreamEnd;
 use IdleRidge\Core\Water\Dam;
 use IdleRidge\Core\Water\Fall;
 use IdleRidge\Core\Water\Mirror;
@@ -136,6 +137,53 @@ final class WaterRecordsTest extends TestCase
             ['bed-paint', 'bed-seal', 'dam-set', 'single-part-pour', 'dam-off', 'falls-drawn', 'gloss-medium'],
             $steps('water-pour', self::body($curve, [$dam], [$fall])),
         );
+    }
+
+    public function test_a_dam_is_held_by_tape_or_clamped_by_its_length(): void
+    {
+        $bed = [[100.0, 42.0], [160.0, 38.5]];
+        $dam = fn (float $long, ?string $joint = null): Dam => new Dam('left', 100.0, 100.0 + $long, $bed, 50.0, $joint);
+        $this->assertStringContainsString('tape', $dam(120.0)->hold());
+        $this->assertStringContainsString('3 clamps', $dam(120.1)->hold());
+        $this->assertStringContainsString('3 clamps', $dam(200.0)->hold());
+        $this->assertStringContainsString('4 clamps', $dam(200.1)->hold());
+        $this->assertSame([11.5, 14.5, 53.0], [$dam(80.0)->deep(), $dam(80.0)->height(), $dam(80.0)->top()]);
+        $this->assertStringContainsString('outside', $dam(80.0)->seal());
+        $this->assertStringContainsString('Next’s side', $dam(80.0, 'Next')->seal());
+        $this->assertSame(
+            [[140.0, 0.0], [140.0, 603.0], [-3.0, 140.0], [1203.0, 140.0]],
+            array_map(
+                fn (string $edge): array => (new Dam($edge, 100.0, 180.0, [[100.0, 42.0]], 50.0, null))
+                    ->place(140.0, 1200.0, 600.0, $edge === 'front' ? 0.0 : 3.0),
+                ['front', 'back', 'left', 'right'],
+            ),
+        );
+        $template = $dam(80.0, 'Next')->template('Tarn');
+        $this->assertStringContainsString('left edge, joint to Next, 80 mm', $template->title);
+        // Eight under the bed, three over the water; bed and water stand in it where they are.
+        $this->assertEqualsWithDelta(8.0 + 11.5 + 3.0, max(array_column($template->cut[0], 1)), 1e-9);
+        $this->assertEqualsWithDelta([[10.0, 11.5], [70.0, 8.0]], $template->lines[0], 1e-9);
+        $this->assertEqualsWithDelta([[10.0, 19.5], [90.0, 19.5]], $template->lines[1], 1e-9);
+    }
+
+    public function test_a_narrow_fall_has_one_strip_and_one_peak(): void
+    {
+        $fall = fn (float $width): Fall => new Fall(0.0, 9.0, 12.0, $width, [0.0, 0.0]);
+        $this->assertSame([[1, 1], [1, 1], [1, 2], [2, 2]], array_map(
+            fn (float $w): array => [$fall($w)->strips(), $fall($w)->peaks()],
+            [2.0, 3.0, 4.0, 4.1],
+        ));
+        $this->assertEqualsWithDelta(15.0 + 12.0, $fall(2.0)->strip(), 1e-9, 'six over the lip and six into the pool');
+        $this->assertStringContainsString('falls 12 mm: 1 strip of 27 mm', $fall(2.0)->words());
+    }
+
+    public function test_an_end_is_open_where_more_than_a_fifth_is_seen(): void
+    {
+        $end = fn (float $seen, bool $viewed = false, ?string $joint = null): bool => (new StreamEnd(
+            Build::uid(1), 'Beck', 'back', [0.0, 0.0], 18.0, 50.0, -90.0, $joint, $viewed, $seen, [], null,
+        ))->isOpen();
+        $this->assertSame([false, true], [$end(0.2), $end(0.201)]);
+        $this->assertSame([false, false], [$end(1.0, true), $end(1.0, false, 'Next')]);
     }
 
     /**
