@@ -81,7 +81,9 @@ final class GridTest extends TestCase
     public function test_water_over_dry_ground_or_off_the_board_is_refused(): void
     {
         $mesh = AsciiGrid::read(Fixtures::text('land/bowl.asc'))->mesh();
-        foreach ([[20.0, 390.0, 255.0, 'not below'], [34.0, 900.0, 255.0, 'off the board']] as [$level, $x, $y, $words]) {
+        $right = $mesh->xs[count($mesh->xs) - 1];
+        $this->assertGreaterThan(0.0, Pool::fill($mesh, 200.0, $right, 255.0)->surface, 'at the very edge it is on the board');
+        foreach ([[20.0, 390.0, 255.0, 'not below'], [34.0, $right + 0.1, 255.0, 'off the board']] as [$level, $x, $y, $words]) {
             try {
                 Pool::fill($mesh, $level, $x, $y);
                 $this->fail('accepted');

@@ -8,6 +8,11 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Land\GroundSolver;
+use IdleRidge\Core\Planting\Growth;
+use IdleRidge\Core\Planting\Species;
+use IdleRidge\Core\Planting\Stand;
+use IdleRidge\Core\Planting\Tree;
+use IdleRidge\Core\Planting\TreeForm;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
@@ -100,6 +105,12 @@ final class WaterRulesTest extends TestCase
         $this->assertSame('care', $at(40.0)['water-over-tunnel']->severity->value);
         $this->assertSame('care', $at(40.0 + $lid - 10.1)['water-over-tunnel']->severity->value);
         $this->assertSame('stop', $at(40.0 + $lid - 9.9)['water-over-tunnel']->severity->value);
+        // A tunnel that lies beside the board is not under it, whatever lies over it there.
+        $beside = Build::run(40, 1210.0, 300.0, 0.0, [['kind' => 'tangent', 'length_mm' => 200.0]], 20.0, [], Build::evenProfile(), [
+            ['kind' => 'tunnel', 'from_mm' => 10.0, 'to_mm' => 190.0],
+        ]);
+        $over = Ponds::pond(Build::square(1100, 220, 1400, 380), -2.0);
+        $this->assertArrayNotHasKey('water-over-tunnel', self::found(Build::project([$beside], [$over])));
         $this->assertArrayNotHasKey('water-over-tunnel', self::found(Build::project([], [
             Ponds::pond(Build::square(500, 220, 700, 380), -2.0),
         ])));
@@ -188,6 +199,13 @@ final class WaterRulesTest extends TestCase
         $this->assertContains('a bridge', $bridged->ends[0]->hidden);
         $this->assertLessThan(1.0, $bridged->ends[0]->seen);
         $this->assertEqualsWithDelta(65.0 - 8.0 - 48.0, $bridged->ends[0]->under ?? 0.0, 0.5, 'headroom over the water');
+        $trees = array_map(fn (float $x): Tree => new Tree($x, 570.0, 0, 90.0, 70.0), [560.0, 600.0, 640.0]);
+        $fir = new Species('Fir', TreeForm::Bush, 5.0, 9.0, 3.0, 6.0);
+        $wood = new Stand(Build::uid(75), Build::uid(901), 'Copse', null, [$fir], trees: $trees);
+        $project = Build::project([], [Ponds::stream([[600.0, 200.0], [600.0, 650.0]])], ['viewingEdges' => ['front']], 50.0);
+        $behind = Ponds::survey($project->working(new Works(growth: new Growth([$wood]))))->ends[0];
+        $this->assertSame(['trees'], array_values(array_diff($behind->hidden, ['the land'])));
+        $this->assertLessThan(0.5, $behind->seen);
         $hill = [Build::spot(1, 0.0, 400.0, 300.0), Build::spot(2, 1200.0, 400.0, 300.0), Build::spot(3, 600.0, 560.0, 40.0)];
         [, $hidden] = $build(['front'], [], [], $hill);
         $this->assertContains('the land', $hidden->ends[0]->hidden);

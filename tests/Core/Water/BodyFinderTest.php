@@ -194,7 +194,9 @@ final class BodyFinderTest extends TestCase
     {
         $curve = self::body([Ponds::stream([[200.0, 300.0], [1000.0, 300.0]])])?->curve;
         $this->assertNotNull($curve);
-        $reach = fn (float $drop): Reach => new Reach(0.0, 500.0, 60.0 + $drop, 60.0, $curve);
+        $reach = fn (float $drop): Reach => new Reach(100.0, 600.0, 60.0 + $drop, 60.0, $curve);
+        $this->assertSame([500.0, 8.0], [$reach(8.0)->length(), $reach(8.0)->drop()]);
+        $this->assertEqualsWithDelta(rad2deg(atan(8.0 / 500.0)), $reach(8.0)->slopeDeg(), 1e-9);
         $this->assertSame([0, 0, 1, 1, 2], array_map(fn (float $d): int => $reach($d)->dams(2.0), [0.0, 2.0, 2.1, 4.0, 4.1]));
     }
 

@@ -94,6 +94,10 @@ final class WaterRecordsTest extends TestCase
         // With a tenth of waste a layer of 4 mm over 227,272 mm² is a litre, no more; a little wider and it may be 3 mm.
         $this->assertSame([3, 4.0], $layers('water-resin', $deep(12.0, 227_270.0)));
         $this->assertSame([4, 3.0], $layers('water-resin', $deep(12.0, 227_280.0)), 'over a litre at once it heats itself');
+        // What is narrow below and wide above: the top layer alone is over a litre, and all of them are as thin as it may be.
+        $bowl = self::body(DepthCurve::of([[12.0, 50_000.0], [3.9, 250_000.0]]));
+        $this->assertSame([4, 3.0], $layers('water-resin', $bowl));
+        $this->assertSame([3, 4.0], $layers('water-resin', self::body(DepthCurve::of([[12.0, 50_000.0], [3.9, 150_000.0]]))));
         // A single part loses a third: 3 poured is 2 dry.
         $this->assertSame([1, 2.0], $layers('water-pour', $deep(2.0, 1e4)));
         $this->assertSame([2, 1.005], $layers('water-pour', $deep(2.01, 1e4)));
@@ -211,6 +215,9 @@ final class WaterRecordsTest extends TestCase
         $this->assertEqualsWithDelta(708.0 * 358.0, $area, 130.0, 'all of it, crumbs apart');
         $hole = $sheet->cut([Build::square(0, 0, 200, 100), array_reverse(Build::square(50, 25, 90, 75))]);
         $this->assertCount(1, $hole->pieces, 'an island is cut out on the bench, not a piece');
+        // At a sharp corner the tuck goes out no further than twice itself: the tip moves from 300 to 308.
+        $sharp = $sheet->cut([[[0.0, 0.0], [300.0, 5.0], [0.0, 10.0]]])->pieces[0]->rings[0];
+        $this->assertEqualsWithDelta(308.0, max(array_column($sharp, 0)), 0.01);
         $fits = new WaterSheet(300.0, 400.0, 0.0);
         $this->assertSame([0, 1], [$fits->cut([Build::square(0, 0, 400, 300)])->seams, $fits->cut([Build::square(0, 0, 401, 300)])->seams]);
     }
