@@ -66,6 +66,8 @@ final class EditInBrowser
             'one board of 1200 × 600' => [
                 'delete from stands',
                 'delete from lineside_rows',
+                'delete from waters',
+                'delete from mirrors',
                 'delete from coats',
                 'delete from applications',
                 'delete from zones',
