@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use DateTimeImmutable;
+use IdleRidge\Core\Measure\Amount;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Measure\Length;
@@ -58,6 +59,25 @@ final class FormInput
             $this->kept[$field] = $text;
 
             return $mm;
+        } catch (InvalidValue $refusal) {
+            $this->faults[] = $refusal;
+
+            return NAN;
+        }
+    }
+
+    /** A weight, volume, area, length or temperature, typed in `$unit` or any other of its kind; pieces are plain numbers. */
+    public function amount(string $field, string $unit, ?float $otherwise = null): float
+    {
+        $text = $this->text($field);
+        if ($text === '' && $otherwise !== null) {
+            return $otherwise;
+        }
+        if (! Amount::knows($unit)) {
+            return $this->number($field);
+        }
+        try {
+            return Amount::parse($text, $unit, $this->at($field));
         } catch (InvalidValue $refusal) {
             $this->faults[] = $refusal;
 

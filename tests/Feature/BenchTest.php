@@ -202,11 +202,14 @@ final class BenchTest extends FeatureCase
                 ->assertSessionHasErrors($field);
         }
         $this->from('/')->delete($there)->assertSessionHasErrors('name');
-        $this->patch($there, ['name' => 'Loft', 'day_c' => '18,5', 'night_c' => '9', 'airflow' => 'fan'])->assertSessionHasNoErrors();
+        $this->patch($there, ['name' => 'Loft', 'day_c' => '18,5', 'night_c' => '50 °F', 'airflow' => 'fan'])->assertSessionHasNoErrors();
         $this->patch($there, ['day_c' => '12', 'seen' => '0'])->assertStatus(409);
         $this->post("/layouts/{$layout->uid}/rooms", ['name' => 'Shed', 'night_c' => '4']);
         [$loft, $shed] = $this->works($layout)->rooms;
-        $this->assertSame(['Loft', 18.5, 9.0, 2.2], [$loft->name, $loft->day->temperature, $loft->night->temperature, $loft->day->airflow]);
+        $this->assertSame(
+            ['Loft', 18.5, 10.0, 2.2],
+            [$loft->name, $loft->day->temperature, $loft->night->temperature, $loft->day->airflow],
+        );
         $this->patch($this->at($board), ['room' => $shed->uid])->assertSessionHasNoErrors();
         $this->from('/')->delete("/layouts/{$layout->uid}/rooms/{$shed->uid}")->assertSessionHasErrors('name');
         $this->get("/layouts/{$layout->uid}/settings")->assertOk()->assertSee('Shed');

@@ -81,10 +81,11 @@ final class ClockTest extends FeatureCase
         ) {
             $this->get("{$at}?{$query}")->assertOk()->assertSee('As it would be');
         }
+        $this->get("{$at}?room={$room}&heater=73.4+°F")->assertOk()->assertSee('kept at 23 °C');
         foreach (
             [
                 'heater=80' => 'must lie between',
-                'heater=warm' => 'number',
+                'heater=warm' => '“warm” is not a temperature; try 20 °C or 68 °F.',
                 'date=never' => 'date',
                 'date=Sun 18 Oct&from=25:00&to=26:00' => 'time of day',
             ] as $query => $words

@@ -203,7 +203,7 @@ final class PotsTest extends FeatureCase
     public static function odd(): iterable
     {
         yield 'a cup smaller than a spoon' => ['cup=4', 'it must lie between 5 ml'];
-        yield 'no cup at all' => ['cup=jar', 'The cup is not a number'];
+        yield 'no cup at all' => ['cup=jar', '“jar” is not a volume; try 250 ml'];
         yield 'no such recipe' => ['recipe=stardust&value=1', 'There is no such recipe.'];
         yield 'no amount' => ['recipe=earth-paint&value=', 'The area is not a number'];
         yield 'less than nothing' => ['recipe=earth-paint&value=-3', 'it must lie between 0.01 dm²'];

@@ -42,9 +42,15 @@ final class ShelfTest extends FeatureCase
         $this->assertEqualsWithDelta(750.0, $this->store($layout)->amount($lot->uid), 1e-9);
         $this->counted($layout, $lot, ['share' => '75 %'])->assertRedirect();
         $this->assertEqualsWithDelta(375.0, $this->store($layout)->amount($lot->uid), 1e-9);
+        // A pound and a half on the scale with the empty bottle of two ounces.
+        $this->counted($layout, $lot, ['gross' => '1 lb 8 oz', 'tare_g' => '2 oz'])->assertRedirect();
+        $this->assertEqualsWithDelta(22.0 * 28.349523125 / 1.05, $this->store($layout)->amount($lot->uid), 1e-9);
+        $this->counted($layout, $lot, ['amount' => '½ qt'])->assertRedirect();
+        $this->assertEqualsWithDelta(473.176473, $this->store($layout)->amount($lot->uid), 1e-9);
+        $this->counted($layout, $lot, ['share' => '75 %'])->assertRedirect();
         $moves = array_filter($this->store($layout)->movements, fn ($m): bool => $m->lot === $lot->uid);
         $causes = array_values(array_map(fn ($m): string => $m->cause->value, $moves));
-        $this->assertSame(['bought', 'counted', 'counted', 'counted'], $causes);
+        $this->assertSame(['bought', ...array_fill(0, 6, 'counted')], $causes);
         // Somebody took some meanwhile.
         $this->from('/')->counted($layout, $lot, ['amount' => '300', 'shown' => '400'])->assertStatus(409);
         $this->assertEqualsWithDelta(375.0, $this->store($layout)->amount($lot->uid), 1e-9);
@@ -65,6 +71,7 @@ final class ShelfTest extends FeatureCase
     /** @return iterable<string, array{array<string, string>, string}> */
     public static function odd(): iterable
     {
+        yield 'a weight for a bottle' => [['material' => 'acrylic medium', 'pack' => '1 lb'], 'pack'];
         yield 'no material' => [['material' => '', 'pack' => '5'], 'material'];
         yield 'no such material' => [['material' => 'stardust', 'pack' => '5'], 'material'];
         yield 'a pack of nothing' => [['material' => 'fine turf', 'pack' => '0'], 'pack'];

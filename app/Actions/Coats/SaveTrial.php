@@ -57,8 +57,8 @@ final readonly class SaveTrial
             ->reached($recipe->cure, Milestone::TouchDry, $mm, $work->now, 0.5) - $work->now;
         $trial = $typed->made(function () use ($typed, $library, $dry): Trial {
             $recipe = $library->recipe($typed->text('recipe'));
-            $area = $typed->number('wide', 150.0) * $typed->number('deep', 150.0);
-            $mm = $typed->number('mm', $recipe->cure->referenceMm);
+            $area = $typed->amount('wide', 'mm', 150.0) * $typed->amount('deep', 'mm', 150.0);
+            $mm = $typed->amount('mm', 'mm', $recipe->cure->referenceMm);
             $amounts = TrialFigures::amounts($recipe, $area, $mm);
 
             return new Trial(
@@ -101,7 +101,7 @@ final readonly class SaveTrial
             fn (): Trial => $trial->but(
                 name: Words::plain($typed->text('name', $trial->name)),
                 amounts: array_map(
-                    fn (array $one, int $k): array => ['used' => $typed->number("used.{$k}", $one['used'])] + $one,
+                    fn (array $one, int $k): array => ['used' => $typed->amount("used.{$k}", $one['unit'], $one['used'])] + $one,
                     $trial->amounts,
                     array_keys($trial->amounts),
                 ),

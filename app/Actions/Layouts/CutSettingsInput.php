@@ -76,7 +76,7 @@ final class CutSettingsInput
         ) {
             $values[] = $typed->length("cuts.board.{$key}", $now, $now);
         }
-        $values[] = $typed->number('cuts.board.lift_kg', $old->lift);
+        $values[] = $typed->amount('cuts.board.lift_kg', 'kg', $old->lift);
         $opening = $old->opening;
         if ($typed->has('cuts.board.opening_width_mm')) {
             $none = $typed->text('cuts.board.opening_width_mm').$typed->text('cuts.board.opening_height_mm') === '';

@@ -88,15 +88,15 @@ final readonly class SaveRoom
         $typed = new FormInput($input);
         $number = fn (string $field, float $now): float => $typed->number($field, $now);
         $air = [
-            $number('day_c', $old->day->temperature),
-            $number('night_c', $old->night->temperature),
+            $typed->amount('day_c', '°C', $old->day->temperature),
+            $typed->amount('night_c', '°C', $old->night->temperature),
             $number('day_rh', $old->day->humidity),
             $number('night_rh', $old->night->humidity),
         ];
         $flow = Climate::AIRFLOW_FACTORS[$typed->text('airflow')] ?? $typed->number('airflow', $old->day->airflow);
         [$from, $to] = [$typed->clock('day_from', $old->dayFrom), $typed->clock('day_to', $old->dayTo)];
 
-        [$volume, $changes] = [$number('volume_m3', $old->volume), $number('air_changes', $old->airChanges)];
+        [$volume, $changes] = [$typed->amount('volume_m3', 'm³', $old->volume), $number('air_changes', $old->airChanges)];
 
         $logger = $typed->text('logger', $old->logger);
 

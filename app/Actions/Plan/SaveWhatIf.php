@@ -20,6 +20,7 @@ use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Interchange\RoomFile;
 use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Plan\WhatIf;
@@ -51,10 +52,10 @@ final readonly class SaveWhatIf
         $room = $typed->text('room') ?: $project->works->rooms[0]->uid ?? '';
         $name = array_values(array_filter($project->works->rooms, fn (Room $r): bool => $r->uid === $room))[0]->name ?? 'the room';
         if ($typed->text('heater') !== '') {
-            $celsius = $typed->number('heater');
+            $celsius = $typed->amount('heater', '°C');
             $typed->made(fn (): bool => true);
             $project = WhatIf::warmer($project, $room, $celsius, $this->minute());
-            $said[] = "{$name} kept at {$typed->text('heater')} °C";
+            $said[] = "{$name} kept at ".Decimal::trimmed($celsius, 1).' °C';
         }
         $flow = Climate::AIRFLOW_FACTORS[$typed->text('airflow')] ?? null;
         if ($flow !== null) {

@@ -123,7 +123,7 @@ final readonly class SaveLot
         $this->ledger->record($layout, $sentence, function (ChangeSet $changes) use ($layout, $typed): void {
             $works = $this->load->works($layout);
             [$laid, $put] = $this->put($works->laid, $typed->text('laid'), $typed->text('material'));
-            $typedIn = $typed->number('amount');
+            $typedIn = $typed->amount('amount', $put->unit);
             $amount = $typed->made(
                 fn (): float => InvalidValue::unlessBetween($typedIn, 0.01, $put->atHand(), 'What comes back', $put->unit, 'amount'),
             );
@@ -174,7 +174,11 @@ final readonly class SaveLot
         $opened = $typed->text('opened');
 
         return $lot->but(
-            pack: $typed->has('pack') ? $number('pack') : $lot->pack,
+            pack: match (true) {
+                ! $typed->has('pack') => $lot->pack,
+                $typed->text('pack') === '' => null,
+                default => $typed->amount('pack', $lot->unit),
+            },
             minor: $price === null ? ($typed->has('price') ? null : $lot->minor) : (int) round(100.0 * $price),
             supplier: $typed->text('supplier', $lot->supplier),
             mark: $typed->text('mark', $lot->mark),
@@ -186,7 +190,11 @@ final readonly class SaveLot
             },
             bestBefore: $typed->has('best_before') ? $day('best_before') : $lot->bestBefore,
             keepsDays: $typed->has('keeps_days') ? ($keeps === null ? null : (int) $keeps) : $lot->keepsDays,
-            tare: $typed->has('tare_g') ? $number('tare_g') : $lot->tare,
+            tare: match (true) {
+                ! $typed->has('tare_g') => $lot->tare,
+                $typed->text('tare_g') === '' => null,
+                default => $typed->amount('tare_g', 'g'),
+            },
             strength: $typed->has('strength') ? $number('strength') : $lot->strength,
         );
     }
@@ -214,7 +222,7 @@ final readonly class SaveLot
     private function counted(FormInput $typed, MaterialLot $lot): float
     {
         if ($typed->text('gross') !== '') {
-            $net = $typed->number('gross') - ($typed->text('tare_g') === '' ? $lot->tare ?? 0.0 : $typed->number('tare_g'));
+            $net = $typed->amount('gross', 'g') - $typed->amount('tare_g', 'g', $lot->tare ?? 0.0);
             if ($net < 0.0) {
                 throw new InvalidValue('It weighs less than its empty container.', 'gross');
             }
@@ -231,7 +239,7 @@ final readonly class SaveLot
             return InvalidValue::unlessBetween($share, 0.0, 500.0, 'The packs', '', 'share') * $pack;
         }
 
-        return InvalidValue::unlessBetween($typed->number('amount'), 0.0, 1e7, 'The amount', $lot->unit, 'amount');
+        return InvalidValue::unlessBetween($typed->amount('amount', $lot->unit), 0.0, 1e7, 'The amount', $lot->unit, 'amount');
     }
 
     /** “3/4”, “0.75”, “75 %”, “2 1/2” of a pack. */

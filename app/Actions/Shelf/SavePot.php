@@ -119,7 +119,7 @@ final readonly class SavePot
             'material' => $typed->text('material'),
             'mix' => $typed->text('mix'),
         ];
-        $cup = $typed->text('cup') === '' ? null : $typed->number('cup');
+        $cup = $typed->text('cup') === '' ? null : $typed->amount('cup', 'ml');
         $offers = $typed->made(fn (): array => $this->pots->asked($this->desk->plan($layout), $asked, $cup));
         foreach ($offers as $offer) {
             if ($offer->id === $typed->text('pot')) {

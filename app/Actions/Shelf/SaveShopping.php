@@ -154,7 +154,7 @@ final readonly class SaveShopping
         return new PackPrice(
             $had->uid ?? $this->rows->uid(),
             $material,
-            $typed->number($at('amount')),
+            $typed->amount($at('amount'), $this->library->materials[$material]->unit),
             (int) round(100.0 * $typed->number($at('price'))),
             $had->extra ?? [],
             $typed->text($at('supplier')),
@@ -201,9 +201,9 @@ final readonly class SaveShopping
             $cups = [];
             foreach (array_keys($typed->list('cups')) as $k) {
                 if ($typed->text("cups.{$k}.name").$typed->text("cups.{$k}.ml") !== '') {
-                    $tare = $typed->text("cups.{$k}.tare_g") === '' ? null : $typed->number("cups.{$k}.tare_g");
+                    $tare = $typed->text("cups.{$k}.tare_g") === '' ? null : $typed->amount("cups.{$k}.tare_g", 'g');
                     try {
-                        $cups[] = new Cup($typed->text("cups.{$k}.name"), $typed->number("cups.{$k}.ml"), $tare);
+                        $cups[] = new Cup($typed->text("cups.{$k}.name"), $typed->amount("cups.{$k}.ml", 'ml'), $tare);
                     } catch (InvalidValue $refusal) {
                         throw $refusal->within("cups/{$k}");
                     }

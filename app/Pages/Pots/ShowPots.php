@@ -15,6 +15,7 @@ use IdleRidge\Core\Coats\Colour;
 use IdleRidge\Core\Coats\Ingredient;
 use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Measure\Amount;
 use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\InvalidValue;
@@ -130,12 +131,11 @@ final readonly class ShowPots
     /** @return array{float|null, string} ml, and what is wrong with what was typed */
     private function cup(string $typed, ?float $usual): array
     {
-        $ml = str_replace(',', '.', (string) preg_replace('/\s*ml$/', '', $typed));
-        if ($ml === '') {
+        if (trim($typed) === '') {
             return [$usual, ''];
         }
         try {
-            $value = is_numeric($ml) ? (float) $ml : NAN;
+            $value = Amount::parse($typed, 'ml', 'cup');
 
             return [InvalidValue::unlessBetween($value, PotPlan::MIN_CUP_ML, PotPlan::MAX_CUP_ML, 'The cup', 'ml', 'cup'), ''];
         } catch (InvalidValue $refusal) {
