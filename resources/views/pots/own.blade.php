@@ -25,7 +25,7 @@
             <div class="field">
                 <label for="own-by">of</label>
                 <select id="own-by" name="by">
-                    @foreach (['area' => 'dm² covered', 'volume' => 'ml in all', 'left' => 'what is left'] as $by => $label)
+                    @foreach (['area' => 'dm² laid', 'volume' => 'ml in all', 'left' => 'what is left'] as $by => $label)
                         <option value="{{ $by }}" @selected($asked['by'] === $by)>{{ $label }}</option>
                     @endforeach
                 </select>
