@@ -11,14 +11,12 @@ use App\Computed\Cuts\CutTemplates;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Models\Section as SectionRow;
+use App\Pages\Drawing\TemplateFile;
 use IdleRidge\Core\Cuts\EdgeBoard;
 use IdleRidge\Core\Cuts\Riser;
 use IdleRidge\Core\Cuts\Template;
 use IdleRidge\Core\Cuts\TunnelTemplates;
 use IdleRidge\Core\Interchange\Stl;
-use IdleRidge\Core\Interchange\TemplateDxf;
-use IdleRidge\Core\Interchange\TemplatePdf;
-use IdleRidge\Core\Interchange\TemplateSvg;
 use IdleRidge\Core\Project\BoardPlan;
 use Illuminate\Support\Str;
 
@@ -27,8 +25,6 @@ final readonly class ExportCuts
 {
     /** What there are templates of, and in which forms besides. */
     private const SETS = ['layers', 'risers', 'bases', 'edges', 'plan', 'tunnels'];
-
-    private const TYPES = ['pdf' => 'application/pdf', 'svg' => 'image/svg+xml', 'dxf' => 'image/vnd.dxf'];
 
     public const FORMS = ['pdf', 'svg', 'dxf', 'sheets', 'stl'];
 
@@ -66,14 +62,9 @@ final readonly class ExportCuts
         }
         $of = in_array($of, self::SETS, true) ? $of : 'layers';
         $templates = $this->templates($page, $of, $wish);
-        $body = match ($form) {
-            'pdf' => TemplatePdf::of($templates, $wish['paper'], "{$project->layout->name}, {$section->name}"),
-            'svg' => TemplateSvg::of($templates),
-            default => TemplateDxf::write($templates),
-        };
         $which = $of !== 'layers' ? $of : ($wish['layer'] === 0 ? 'layers' : "layer-{$wish['layer']}");
 
-        return ['name' => "{$slug}-{$which}.{$form}", 'type' => self::TYPES[$form], 'body' => $body];
+        return TemplateFile::of($form, "{$slug}-{$which}", $templates, $wish['paper'], "{$project->layout->name}, {$section->name}");
     }
 
     /**

@@ -6,12 +6,10 @@ namespace App\Pages\Growth;
 
 use App\Models\Layout;
 use App\Models\Section as SectionRow;
+use App\Pages\Drawing\TemplateFile;
 use IdleRidge\Core\Cuts\Template;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\Csv;
-use IdleRidge\Core\Interchange\TemplateDxf;
-use IdleRidge\Core\Interchange\TemplatePdf;
-use IdleRidge\Core\Interchange\TemplateSvg;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Planting\RowTemplates;
 use IdleRidge\Core\Planting\StandTemplate;
@@ -44,15 +42,7 @@ final readonly class ExportGrowth
             throw new InvalidValue('Nothing grows or stands there yet.', 'of');
         }
 
-        return match ($form) {
-            'pdf' => [
-                'name' => "{$slug}.pdf",
-                'type' => 'application/pdf',
-                'body' => TemplatePdf::of($templates, $paper, "{$page->project->layout->name}, {$page->section->name}"),
-            ],
-            'svg' => ['name' => "{$slug}.svg", 'type' => 'image/svg+xml', 'body' => TemplateSvg::of($templates)],
-            default => ['name' => "{$slug}.dxf", 'type' => 'image/vnd.dxf', 'body' => TemplateDxf::write($templates)],
-        };
+        return TemplateFile::of($form, $slug, $templates, $paper, "{$page->project->layout->name}, {$page->section->name}");
     }
 
     private function name(GrowthPage $page, string $of): string

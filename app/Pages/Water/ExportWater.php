@@ -7,13 +7,11 @@ namespace App\Pages\Water;
 use App\Computed\Water\ComputedWater;
 use App\Models\Layout;
 use App\Models\Section as SectionRow;
+use App\Pages\Drawing\TemplateFile;
 use IdleRidge\Core\Cuts\Nesting\NestPiece;
 use IdleRidge\Core\Cuts\Template;
 use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Interchange\Csv;
-use IdleRidge\Core\Interchange\TemplateDxf;
-use IdleRidge\Core\Interchange\TemplatePdf;
-use IdleRidge\Core\Interchange\TemplateSvg;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\InvalidValue;
 use Illuminate\Support\Str;
@@ -47,15 +45,7 @@ final readonly class ExportWater
             throw new InvalidValue('Nothing is cut for it: it meets no edge, no sheet is laid, no mirror stands.', 'of');
         }
 
-        return match ($form) {
-            'pdf' => [
-                'name' => "{$slug}.pdf",
-                'type' => 'application/pdf',
-                'body' => TemplatePdf::of($templates, $paper, "{$page->project->layout->name}, {$page->section->name}"),
-            ],
-            'svg' => ['name' => "{$slug}.svg", 'type' => 'image/svg+xml', 'body' => TemplateSvg::of($templates)],
-            default => ['name' => "{$slug}.dxf", 'type' => 'image/vnd.dxf', 'body' => TemplateDxf::write($templates)],
-        };
+        return TemplateFile::of($form, $slug, $templates, $paper, "{$page->project->layout->name}, {$page->section->name}");
     }
 
     /** @return list<Template> */

@@ -16,18 +16,7 @@
             <div class="title">
                 <h1>{{ $section->name }}</h1>
                 <div class="sub">what grows here,<br>and what stands along lines</div>
-                <dl class="facts">
-                    @foreach ($facts as $fact)
-                        <div>
-                            <dt>{{ $fact['label'] }}</dt>
-                            <dd>
-                                <x-figure :figure="$fact['figure']" :unit="$fact['figure']->unit" /><small
-                                    >{{ $fact['figure']->unit }}@if ($fact['note'])<span>{{ $fact['note'] }}</span>@endif</small
-                                >
-                            </dd>
-                        </div>
-                    @endforeach
-                </dl>
+                <x-facts :facts="$facts" />
             </div>
             <x-said />
             <div id="faults" role="alert"></div>

@@ -1,26 +1,11 @@
-@php($of = $page->picked === null ? [] : ['of' => $page->picked])
 @if ($stands !== [] || $rows !== [])
-    <section class="sheet">
-        <header>
-            <h2>At full size</h2>
-            <span class="meta">{{ $stand ? 'to prick through' : ($row ? 'stick, jig and post' : 'all of the board') }}</span>
-        </header>
-        <form class="in printing" method="get" action="{{ route('growth.take', [$layout, $section->uid, 'pdf']) }}">
-            @foreach ($of as $name => $value)
-                <input type="hidden" name="{{ $name }}" value="{{ $value }}">
-            @endforeach
-            <div class="pair">
-                <x-paper />
-                <div class="acts"><button class="btn quiet">PDF</button></div>
-            </div>
-        </form>
-        <p class="in take">
-            <span class="soft">Or</span>
-            <a class="link" href="{{ route('growth.take', [$layout, $section->uid, 'svg'] + $of) }}" download>SVG</a>
-            <a class="link" href="{{ route('growth.take', [$layout, $section->uid, 'dxf'] + $of) }}" download>DXF</a>
-            <a class="link" href="{{ route('growth.take', [$layout, $section->uid, 'csv'] + $of) }}" download>a list as CSV</a>
-        </p>
-    </section>
+    <x-full-size
+        :layout="$layout"
+        :section="$section"
+        route="growth.take"
+        :of="$page->picked"
+        :note="$stand ? 'to prick through' : ($row ? 'stick, jig and post' : 'all of the board')"
+    />
 @endif
 @if ($travel !== [])
     <section class="sheet">
