@@ -44,7 +44,7 @@
         @seen
         <input type="hidden" name="form" value="made">
         <fieldset class="made">
-            <legend>Made of</legend>
+            <legend>Made of · days until clear, hours hands on</legend>
             @foreach ($schools as $one)
                 <label>
                     <input type="radio" name="school" value="{{ $one['key'] }}" @checked(
