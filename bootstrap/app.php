@@ -9,6 +9,7 @@ use App\Http\Middleware\OurData;
 use App\Http\Middleware\Paired;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SecureHeaders;
+use App\Http\Middleware\SpeakUnits;
 use App\Http\Middleware\TakeTurns;
 use App\Http\Middleware\WhatWasSeen;
 use App\Pages\Layouts\ShowLayouts;
@@ -28,7 +29,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(SecureHeaders::class);
         $middleware->prepend(KnownHost::class);
         $middleware->prependToGroup('web', OurData::class);
-        $middleware->appendToGroup('web', [PlainInput::class, Paired::class, WhatWasSeen::class, TakeTurns::class]);
+        $middleware->appendToGroup('web', [PlainInput::class, Paired::class, WhatWasSeen::class, TakeTurns::class, SpeakUnits::class]);
         // All of them before the first record is looked up.
         foreach ([PlainInput::class, Paired::class, WhatWasSeen::class, TakeTurns::class] as $first) {
             $middleware->prependToPriorityList(SubstituteBindings::class, $first);

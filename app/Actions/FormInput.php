@@ -6,10 +6,10 @@ namespace App\Actions;
 
 use DateTimeImmutable;
 use IdleRidge\Core\Measure\Amount;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
-use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\Tuples;
 use IdleRidge\Core\Schedule\BenchTime;
 
 /**
@@ -25,7 +25,7 @@ final class FormInput
     private array $kept = [];
 
     /** @param  array<string, mixed>  $input */
-    public function __construct(private readonly array $input, private readonly Units $units = Units::Metric)
+    public function __construct(private readonly array $input)
     {
     }
 
@@ -42,34 +42,28 @@ final class FormInput
     }
 
     /**
-     * A length in mm, as typed in the layout's units or any other. A field that still shows the current value leaves it
-     * as it is, unrounded.
+     * A length in mm, as typed in the units in use or any other; see `amount`. What was typed is kept.
      */
-    public function length(string $field, ?float $otherwise = null, ?float $current = null): float
+    public function length(string $field, ?float $otherwise = null, ?float $current = null, int $decimals = 2): float
     {
-        $text = $this->text($field);
-        if ($current !== null && $text === Length::field($current, $this->units)) {
-            return $current;
+        $mm = $this->amount($field, 'mm', $otherwise, $current, $decimals);
+        if (is_finite($mm) && $this->text($field) !== '' && $mm !== $current) {
+            $this->kept[$field] = $this->text($field);
         }
-        if ($text === '' && $otherwise !== null) {
-            return $otherwise;
-        }
-        try {
-            $mm = Length::parse($text, $this->units, $this->at($field));
-            $this->kept[$field] = $text;
 
-            return $mm;
-        } catch (InvalidValue $refusal) {
-            $this->faults[] = $refusal;
-
-            return NAN;
-        }
+        return $mm;
     }
 
-    /** A weight, volume, area, length or temperature, typed in `$unit` or any other of its kind; pieces are plain numbers. */
-    public function amount(string $field, string $unit, ?float $otherwise = null): float
+    /**
+     * A weight, volume, area, length or temperature in `$unit`, however it was typed; pieces are plain numbers. A field that
+     * still shows the current value (to `$decimals`) leaves it as it is.
+     */
+    public function amount(string $field, string $unit, ?float $otherwise = null, ?float $current = null, int $decimals = 2): float
     {
         $text = $this->text($field);
+        if ($current !== null && $text === Format::field($current, $unit, $decimals)) {
+            return $current;
+        }
         if ($text === '' && $otherwise !== null) {
             return $otherwise;
         }
@@ -82,6 +76,23 @@ final class FormInput
             $this->faults[] = $refusal;
 
             return NAN;
+        }
+    }
+
+    /**
+     * Groups of quantities in one field, as `Tuples` reads them.
+     *
+     * @param  list<string>  $units
+     * @return list<list<float>> none where one cannot be read
+     */
+    public function tuples(string $field, array $units, string $else, ?int $least = null): array
+    {
+        try {
+            return Tuples::parse($this->text($field), $units, $this->at($field), $else, $least);
+        } catch (InvalidValue $refusal) {
+            $this->faults[] = $refusal;
+
+            return [];
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Computed;
 
+use IdleRidge\Core\Measure\UnitsInUse;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\Cache;
 use RecursiveDirectoryIterator;
@@ -32,10 +33,10 @@ final class ComputedCache
     {
     }
 
-    /** Of values by all their fields, private ones included, and of the program that computes with them. */
+    /** Of values by all their fields, private ones included, of the program that computes with them and of the units it speaks in. */
     public function fingerprint(mixed ...$inputs): string
     {
-        return sha1($this->build().serialize($inputs));
+        return sha1($this->build().UnitsInUse::now()->value.serialize($inputs));
     }
 
     /**

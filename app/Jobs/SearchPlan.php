@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Actions\Plan\PlanSearch;
 use App\Models\Layout;
+use IdleRidge\Core\Measure\UnitsInUse;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -28,7 +29,7 @@ final class SearchPlan implements ShouldQueue
     {
         $layout = Layout::query()->find($this->layout);
         if ($layout !== null) {
-            $search->run($layout, $this->search);
+            UnitsInUse::during($layout->unitsInUse(), fn () => $search->run($layout, $this->search));
         }
     }
 }

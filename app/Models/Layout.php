@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use IdleRidge\Core\Measure\Units;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -39,6 +40,11 @@ final class Layout extends Record
         'north_deg' => 'float', 'tension' => 'float', 'stiffness_mm' => 'float', 'cuts' => 'array', 'bench' => 'array', 'typed' => 'array',
         'growth' => 'array',
     ];
+
+    public function unitsInUse(): Units
+    {
+        return Units::tryFrom($this->units) ?? Units::Metric;
+    }
 
     /** @return HasMany<Section, $this> */
     public function sections(): HasMany

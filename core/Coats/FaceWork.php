@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Coats;
 
 use IdleRidge\Core\Cuts\Template;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Scale;
 
 /** A face worked in pieces: which sieve gives a stone, how many stripes of each and how much, how many castings, where joints come. */
@@ -83,7 +83,7 @@ final class FaceWork
             'Joints, a measuring stick',
             [[[0.0, 0.0], [$long, 0.0], [$long, self::STICK_MM], [0.0, self::STICK_MM]]],
             lines: $lines,
-            words: [[2.0, 4.0, Decimal::trimmed($joint / 1000.0, 2).' m at '.$scale->label().': '.Decimal::trimmed($step, 2).' mm']],
+            words: [[2.0, 4.0, Format::text($joint / 1000.0, 'm', 2).' at '.$scale->label().': '.Format::length($step, 2)]],
         );
     }
 }

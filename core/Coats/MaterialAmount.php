@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Coats;
 
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 
 /** So much of a material is used up, waste included; `recovered` is the share of what is put on that comes off again. */
 final readonly class MaterialAmount
@@ -26,17 +27,16 @@ final readonly class MaterialAmount
     }
 
     /**
-     * As a person weighs it out: areas under a tenth of a square metre in cm², pieces whole, small amounts to a tenth.
+     * As a person weighs it out, in the units in use: pieces whole, small amounts to a tenth.
      *
      * @return array{string, string} figure and unit
      */
     public static function shown(float $amount, string $unit): array
     {
-        return match (true) {
-            $unit === 'm²' && $amount < 0.1 => [Decimal::trimmed(1e4 * $amount, 1e4 * $amount < 10.0 ? 1 : 0), 'cm²'],
-            $unit === 'm²' => [Decimal::trimmed($amount, 2), $unit],
-            $unit === 'pcs' => [Decimal::trimmed(ceil($amount - 1e-6), 0), $unit],
-            default => [Decimal::trimmed($amount, $amount < 10.0 ? 1 : 0), $unit],
+        return match ($unit) {
+            'pcs' => [Decimal::trimmed(ceil($amount - 1e-6), 0), $unit],
+            'm²' => Format::parts($amount, $unit, 2),
+            default => Format::parts($amount, $unit, $amount < 10.0 ? 1 : 0),
         };
     }
 

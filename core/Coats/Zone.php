@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Coats;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 
 /**
@@ -263,7 +264,7 @@ final readonly class Zone
      */
     public function sentence(array $names, float $base = 0.0): string
     {
-        $parts = $this->backdrop === null ? [] : ["backdrop along the {$this->backdrop['edge']}, {$this->backdrop['height']} mm high"];
+        $parts = $this->backdrop === null ? [] : ["backdrop along the {$this->backdrop['edge']}, ".Format::length($this->backdrop['height'], 1).' high'];
         if ($this->along !== null) {
             $parts[] = 'along '.($names[$this->along] ?? 'a row');
         } elseif ($this->outline !== null) {
@@ -280,11 +281,11 @@ final readonly class Zone
             $run = $this->near['run'] === null ? 'any track' : $names[$this->near['run']] ?? 'a run';
             $parts[] =
                 $this->near['from'] > 0.0
-                    ? "{$this->near['from']} to {$this->near['to']} mm from {$run}"
-                    : "within {$this->near['to']} mm of {$run}";
+                    ? Format::several([$this->near['from'], $this->near['to']], 'mm', 1, ' to ')." from {$run}"
+                    : 'within '.Format::length($this->near['to'], 1)." of {$run}";
         }
         if ($this->height !== null) {
-            $parts[] = sprintf('%s to %s mm high', $this->height[0] + $base, $this->height[1] + $base);
+            $parts[] = Format::several([$this->height[0] + $base, $this->height[1] + $base], 'mm', 1, ' to ').' high';
         }
         if ($this->damp !== null) {
             $parts[] = 'the dampest '.round(100.0 * $this->damp).' %';
@@ -301,7 +302,7 @@ final readonly class Zone
         }
         if ($this->water !== null) {
             $named = $names[$this->water] ?? 'the water';
-            $parts[] = $this->shore === null ? "under {$named}" : "within {$this->shore} mm about {$named}";
+            $parts[] = $this->shore === null ? "under {$named}" : 'within '.Format::length($this->shore, 1)." about {$named}";
         }
         if ($this->under !== []) {
             $parts[] = 'under '.implode(', ', array_map(fn (string $uid): string => $names[$uid] ?? 'a stand', $this->under));

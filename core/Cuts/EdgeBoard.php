@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Cuts;
 
 use Closure;
 use IdleRidge\Core\Geometry\LineSimplifier;
+use IdleRidge\Core\Measure\Format;
 
 /**
  * A board along an edge that follows the land's line: from so far below the board's top up to the land, or, standing in half
@@ -56,11 +57,11 @@ final readonly class EdgeBoard
         return new Template(
             ucfirst($this->edge),
             sprintf(
-                '%s edge, %d mm long, line from %.1f to %.1f over the board',
+                '%s edge, %s long, line from %s to %s over the board',
                 ucfirst($this->edge),
-                round($this->length),
-                $this->low,
-                $this->high,
+                Format::length($this->length),
+                Format::cell($this->low, 1),
+                Format::cell($this->high, 1),
             ),
             [$this->ring],
             [],

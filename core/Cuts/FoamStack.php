@@ -10,7 +10,7 @@ use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\LineSimplifier;
 use IdleRidge\Core\Geometry\Polygon;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 
 /**
  * The land as layers of foam from the board up. A carved layer covers all land above its bottom and is cut away to shape;
@@ -193,7 +193,7 @@ final readonly class FoamStack
         return $out;
     }
 
-    /** How many layers of each thickness, from the board up: “2 × 50, 3 × 20”. */
+    /** How many layers of each thickness, from the board up: “2 × 50, 3 × 20 mm”. */
     public function words(): string
     {
         $words = [];
@@ -201,12 +201,12 @@ final readonly class FoamStack
         foreach ($this->layers as $k => $layer) {
             $count++;
             if (($this->layers[$k + 1]->thickness ?? null) !== $layer->thickness) {
-                $words[] = $count.' × '.Decimal::trimmed($layer->thickness, 2);
+                $words[] = $count.' × '.Format::nominal($layer->thickness, '"');
                 $count = 0;
             }
         }
 
-        return implode(', ', $words);
+        return $words === [] ? '' : trim(implode(', ', $words).' '.(Format::unit('mm') === 'mm' ? 'mm' : ''));
     }
 
     /**

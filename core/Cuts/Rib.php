@@ -8,6 +8,7 @@ use Closure;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\LineSimplifier;
 use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Measure\Format;
 
 /**
  * A profile board across the board at x: its face from the front to the back and up from the board's top, holes where bores go through; mm.
@@ -90,7 +91,7 @@ final readonly class Rib
 
         return new Template(
             $this->name,
-            sprintf('%s, %d mm from the left end, seen from the left', $this->name, round($this->x)),
+            sprintf('%s, %s from the left end, seen from the left', $this->name, Format::length($this->x)),
             $this->rings,
             [],
             [],

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts;
 
+use IdleRidge\Core\Measure\Format;
+
 /**
  * A block under a run: its station, height over the board at the centreline, bevel of its top along the run (degrees, positive
  * uphill), what it reaches to the left and right of the centreline, and the sheets that are stacked to it; mm.
@@ -33,10 +35,10 @@ final readonly class Riser
         return new Template(
             $name,
             sprintf(
-                '%s, at station %d, %.1f mm high, top bevelled %.1f degrees',
+                '%s, at station %s, %s high, top bevelled %.1f degrees',
                 $name,
-                round($this->station),
-                $this->height,
+                Format::cell($this->station),
+                Format::length($this->height, 1),
                 $this->bevelDeg,
             ),
             [$face],

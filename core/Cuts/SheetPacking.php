@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts;
 
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 
 /**
  * Sheets to lay on one another so that they come up to a height: as near under it as the thicknesses go, and of the ways to
@@ -65,7 +65,7 @@ final readonly class SheetPacking
     /** “3 × 20 + 2” */
     public function words(): string
     {
-        $n = fn (float $v): string => Decimal::trimmed($v, 1);
+        $n = Format::nominal(...);
         $words = array_map(
             fn (array $s): string => $s['count'] === 1 ? $n($s['thickness']) : $s['count'].' × '.$n($s['thickness']),
             $this->sheets,

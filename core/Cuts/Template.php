@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts;
 
+use IdleRidge\Core\Measure\Format;
+
 /** A drawing at full size, mm: what is cut, what is only marked, places of dowels, and words. Rings are closed, lines are not. */
 final readonly class Template
 {
@@ -60,7 +62,7 @@ final readonly class Template
                 ];
                 $out[] = new self(
                     $piece->id,
-                    sprintf('%s, %s mm thick, bottom at %s', $piece->id, round($layer->thickness, 1), round($layer->bottom, 1)),
+                    sprintf('%s, %s thick, bottom at %s', $piece->id, Format::sheet($layer->thickness), Format::cell($layer->bottom, 1)),
                     $piece->rings,
                     $over,
                     [],

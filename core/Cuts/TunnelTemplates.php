@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Cuts;
 
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 
 /**
  * What a tunnel is lined and faced with, at full size: a portal for each end, both side walls unrolled along their own curve, and the
@@ -67,7 +68,7 @@ final class TunnelTemplates
 
         return new Template(
             "lining-{$side}",
-            sprintf('%s, lining on the %s: %s × %s mm', $name, $side, Decimal::trimmed($long, 1), Decimal::trimmed($high, 1)),
+            sprintf('%s, lining on the %s: %s', $name, $side, Format::several([$long, $high], 'mm', 1)),
             [[[0.0, 0.0], [$long, 0.0], [$long, $high], [0.0, $high]]],
             words: [[2.0, 2.0, $side]],
         );

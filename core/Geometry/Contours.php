@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Geometry;
 
 use Closure;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 
 /**
@@ -60,7 +61,7 @@ final class Contours
         $first = (int) ceil((min($mesh->z) - self::EPSILON) / $interval);
         $last = (int) floor((max($mesh->z) + self::EPSILON) / $interval);
         if ($last - $first > 2000) {
-            throw new InvalidValue('An interval of '.$interval.' mm gives more than 2000 contours here.', 'interval');
+            throw new InvalidValue('An interval of '.Format::length($interval, 2).' gives more than 2000 contours here.', 'interval');
         }
         $levels = [];
         for ($k = $first; $k <= $last; $k++) {

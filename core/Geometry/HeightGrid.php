@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Geometry;
 
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 
 /**
@@ -263,7 +264,7 @@ final readonly class HeightGrid
             $out[] = $from + ($i + 0.5) * $this->cell;
         }
         if ($end - $out[$count] < 0.5 * self::MIN_STRIP_MM * $this->cell) {
-            throw new InvalidValue(sprintf('%d cells of %s mm reach over an edge at %s mm.', $count, $this->cell, $end), 'ncols');
+            throw new InvalidValue(sprintf('%d cells of %s reach over an edge at %s.', $count, Format::length($this->cell, 2), Format::length($end, 2)), 'ncols');
         }
         $out[] = $end;
 

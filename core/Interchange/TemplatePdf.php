@@ -7,6 +7,8 @@ namespace IdleRidge\Core\Interchange;
 use FPDF;
 use IdleRidge\Core\Cuts\Template;
 use IdleRidge\Core\Cuts\TemplatePages;
+use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Measure\RoundSteps;
 
 /**
  * Templates at full size on pages to be glued together: a map of the pages first, then those on which a line lies, with
@@ -154,7 +156,7 @@ final class TemplatePdf extends FPDF
             min($tiling->width, $tiling->height),
             max($tiling->width, $tiling->height),
         ]);
-        // Lines end where they end: the check bar is 100 mm and not a stroke's width more.
+        // Lines end where they end: the check bar is as long as it says and not a stroke's width more.
         $this->_out('0 J');
     }
 
@@ -164,13 +166,14 @@ final class TemplatePdf extends FPDF
         $this->words(TemplatePages::PAGE_MARGIN_MM, $y, $left, 8.0);
         $this->words(TemplatePages::PAGE_MARGIN_MM, $y - 4.0, $title, 6.5);
         $this->words(TemplatePages::PAGE_MARGIN_MM, $y - 7.4, 'Cut away from the body with a fresh blade; mask for the dust.', 6.0);
-        $x = $tiling->width - TemplatePages::PAGE_MARGIN_MM - 100.0;
+        $bar = RoundSteps::printBar();
+        $x = $tiling->width - TemplatePages::PAGE_MARGIN_MM - $bar;
         $this->SetLineWidth(0.3);
-        $this->Line($x, $y, $x + 100.0, $y);
-        foreach ([0.0, 50.0, 100.0] as $mm) {
+        $this->Line($x, $y, $x + $bar, $y);
+        foreach ([0.0, $bar / 2.0, $bar] as $mm) {
             $this->Line($x + $mm, $y - 1.5, $x + $mm, $y + 1.5);
         }
-        $this->words($x + 52.0, $y - 1.5, '100 mm: measure it before you cut', 6.0);
+        $this->words($x + $bar / 2.0 + 2.0, $y - 1.5, Format::length($bar).': measure it before you cut', 6.0);
         // To the back of the board.
         $this->Line($x - 8.0, $y + 2.0, $x - 8.0, $y - 6.0);
         $this->Line($x - 8.0, $y - 6.0, $x - 9.5, $y - 3.0);

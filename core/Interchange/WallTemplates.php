@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Interchange;
 
 use IdleRidge\Core\Land\Wall;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Measure\RoundSteps;
 use IdleRidge\Core\Track\Run;
 
 /** Walls laid flat at 1:1, one under the other, to cut by: along their own faces, from foot to top. */
@@ -35,15 +36,13 @@ final class WallTemplates
             );
             [$upper, $lower] = [$line('top'), $line('foot')];
             $words = sprintf(
-                '%d %s, %s, %s to %s, %s mm long, %s to %s mm high',
+                '%d %s, %s, %s, %s long, %s high',
                 $n + 1,
                 $run->name,
                 $wall->side->value,
-                round($wall->from),
-                round($wall->to),
-                Decimal::trimmed($wall->length, 1),
-                Decimal::trimmed($wall->lowest, 1),
-                Decimal::trimmed($wall->highest, 1),
+                Format::cell($wall->from).' to '.Format::cell($wall->to),
+                Format::length($wall->length, 1),
+                Format::several([$wall->lowest, $wall->highest], 'mm', 1, ' to '),
             );
             $marks .=
                 sprintf(
@@ -59,9 +58,12 @@ final class WallTemplates
             $wide = max($wide, $wall->length + 20.0);
         }
         $marks .= sprintf(
-            "  <path d=\"M10 %1\$sh100\" fill=\"none\" stroke=\"black\" stroke-width=\"0.5\"/>\n  <text "
-                ."x=\"112\" y=\"%1\$s\" font-family=\"sans-serif\" font-size=\"4\">100 mm</text>\n",
+            "  <path d=\"M10 %1\$sh%2\$s\" fill=\"none\" stroke=\"black\" stroke-width=\"0.5\"/>\n  <text "
+                ."x=\"%3\$s\" y=\"%1\$s\" font-family=\"sans-serif\" font-size=\"4\">%4\$s</text>\n",
             Svg::n($y),
+            Svg::n(RoundSteps::printBar()),
+            Svg::n(12.0 + RoundSteps::printBar()),
+            htmlspecialchars(Format::length(RoundSteps::printBar()), ENT_XML1 | ENT_QUOTES),
         );
 
         return sprintf(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Land;
 
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 
 /**
@@ -79,8 +80,8 @@ final readonly class GroundProblem
                 if (hypot($spot->x - $other->x, $spot->y - $other->y) < self::SAME_PLACE) {
                     if (abs($spot->z - $other->z) > 1e-6) {
                         throw new InvalidValue(sprintf(
-                            'Two spots at %.0f, %.0f have different heights, %s and %s mm; move or remove one.',
-                            $spot->x, $spot->y, round($other->z, 1), round($spot->z, 1),
+                            'Two spots at %s have different heights, %s; move or remove one.',
+                            Format::several([$spot->x, $spot->y], 'mm', 0, ', '), Format::several([$other->z, $spot->z], 'mm', 1, ' and '),
                         ), "spots/{$k}");
                     }
 

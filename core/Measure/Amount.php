@@ -61,13 +61,13 @@ final class Amount
 
     /**
      * @param  string  $unit  what comes back (such as g, ml, m², °C)
-     * @param  string|null  $bare  what a bare number is in, unless it is the same
+     * @param  string|null  $bare  what a bare number is in, unless it is what such fields are in with the units in use
      *
      * @throws InvalidValue for what is no amount of that kind, telling what is understood
      */
     public static function parse(string $text, string $unit, string $place = '', ?string $bare = null): float
     {
-        [$in, $alone] = [mb_strtolower($unit), mb_strtolower($bare ?? $unit)];
+        [$in, $alone] = [mb_strtolower($unit), mb_strtolower($bare ?? Format::unit($unit))];
         $kind = self::kind($in) ?? throw new InvalidValue("Nothing is measured in “{$unit}”.", $place);
         $try = self::TRY[$kind];
         if (trim($text) === '') {
@@ -96,6 +96,20 @@ final class Amount
 
         // Typed in the unit asked for, it stays the very number that was typed.
         return $sign * (count($terms) === 1 && $last === $in ? $terms[0][0] : $total / self::KINDS[$kind][$in]);
+    }
+
+    /** From one unit to another of its kind; temperatures by where they stand. */
+    public static function convert(float $value, string $from, string $to): float
+    {
+        [$in, $out] = [mb_strtolower($from), mb_strtolower($to)];
+        $kind = self::kind($in);
+        if ($kind === null || ! isset(self::KINDS[$kind][$out])) {
+            throw new InvalidValue("“{$from}” and “{$to}” are no units of one kind.");
+        }
+
+        return $kind === 'temperature'
+            ? self::celsius($value, $in === '°f', $out === '°f')
+            : $value * self::KINDS[$kind][$in] / self::KINDS[$kind][$out];
     }
 
     private static function celsius(float $degrees, bool $typedF, bool $wantedF): float

@@ -61,8 +61,6 @@ final class InvalidValue extends DomainException
 
     private static function say(float $value, string $unit): string
     {
-        $figure = is_finite($value) ? rtrim(rtrim(number_format($value, 3, '.', ' '), '0'), '.') : 'not a number';
-
-        return trim($figure.' '.$unit);
+        return is_finite($value) ? Format::text($value, $unit, 3) : trim("not a number {$unit}");
     }
 }

@@ -37,7 +37,13 @@ final readonly class Quantity
 
     public function text(): string
     {
-        return $this->fixed ? Decimal::fixed($this->value, $this->decimals) : Decimal::trimmed($this->value, $this->decimals);
+        return $this->fixed ? Decimal::fixed($this->value, $this->decimals) : $this->shown()[0];
+    }
+
+    /** The unit that the text is in. */
+    public function unit(): string
+    {
+        return $this->fixed ? $this->unit : $this->shown()[1];
     }
 
     /** One sentence for a hover or a reader. */
@@ -50,5 +56,11 @@ final readonly class Quantity
         $from = $parts === [] ? '' : ' From '.implode(', ', $parts).'.';
 
         return ucfirst($this->formula).'.'.$from.' '.ucfirst($this->provenance).'.';
+    }
+
+    /** @return array{string, string} */
+    private function shown(): array
+    {
+        return Format::parts($this->value, $this->unit, $this->decimals);
     }
 }

@@ -9,6 +9,7 @@ use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Hazard;
 use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Project\Section;
 
 /**
@@ -424,10 +425,10 @@ final class StartReasons
     private function coldWords(Move $move): string
     {
         $room = $this->work->drying($move->section)->room;
-        $film = $move->recipe->cure->filmTemperature;
-        $coldest = round($this->work->drying($move->section)->air->coldest(), 1);
+        $film = Format::text((float) $move->recipe->cure->filmTemperature, '°C', 1);
+        $coldest = Format::text($this->work->drying($move->section)->air->coldest(), '°C', 1);
 
-        return "no film forms under {$film} °C, and {$room->name} falls to {$coldest} °C at night "
+        return "no film forms under {$film}, and {$room->name} falls to {$coldest} at night "
             .'before it is touch-dry: lay it earlier in the day, or keep the room warm';
     }
 

@@ -9,6 +9,7 @@ use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Geometry\DepthCurve;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Water\WaterBody;
 use IdleRidge\Core\Water\WaterPlan;
@@ -108,10 +109,10 @@ final class WaterCoats
         }
         throw new InvalidValue(
             sprintf(
-                '%s may be %s mm deep a layer: %s mm would take more than %d. Fill the bed with foam and plaster first.',
+                '%s may be %s deep a layer: %s would take more than %d. Fill the bed with foam and plaster first.',
                 $recipe->name,
-                round((float) $recipe->pour?->deepest(0.0), 1),
-                round($fill, 1),
+                Format::length((float) $recipe->pour?->deepest(0.0), 1),
+                Format::length($fill, 1),
                 self::MAX_LAYERS,
             ),
             'fill',

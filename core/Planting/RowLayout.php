@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Planting;
 
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Scale;
 
@@ -75,7 +76,7 @@ final readonly class RowLayout
         foreach ($row->kind->isUnbroken() ? [] : array_merge([], ...$gates) as $post) {
             foreach ($joints as $joint) {
                 if (abs($post - $joint) < $clear - 1e-9) {
-                    throw new InvalidValue(sprintf('A post of the gate would stand on the joint at %d mm.', round($joint)), 'gates');
+                    throw new InvalidValue('A post of the gate would stand on the joint at '.Format::length($joint).'.', 'gates');
                 }
             }
         }
@@ -267,7 +268,7 @@ final readonly class RowLayout
             $half = $mm($gate->wideM) / 2.0;
             if ($gate->at - $half < 0.0 || $gate->at + $half > $line->length) {
                 throw new InvalidValue(
-                    sprintf('A gate at %d mm lies beyond the row, which is %d mm long.', round($gate->at), round($line->length)),
+                    sprintf('A gate at %s lies beyond the row, which is %s long.', Format::length($gate->at), Format::length($line->length)),
                     'gates',
                 );
             }

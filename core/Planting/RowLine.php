@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Planting;
 
 use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\Run;
 
@@ -55,10 +56,10 @@ final readonly class RowLine
             if ($curvature * $aside > 1.0 - 1e-9) {
                 throw new InvalidValue(
                     sprintf(
-                        'At station %d the curve has a radius of %d mm: a line %d mm inside it folds back. Keep it nearer than that.',
-                        round($station),
-                        round(1.0 / abs($curvature)),
-                        round(abs($aside)),
+                        'At station %s the curve has a radius of %s: a line %s inside it folds back. Keep it nearer than that.',
+                        Format::cell($station),
+                        Format::length(1.0 / abs($curvature)),
+                        Format::length(abs($aside)),
                     ),
                     'offset_mm',
                 );
@@ -112,7 +113,7 @@ final readonly class RowLine
             [$p, $q] = [$line[$k], $line[($k + 1) % $n]];
             if (($q[0] - $p[0]) * $ax + ($q[1] - $p[1]) * $ay < -1e-6) {
                 throw new InvalidValue(
-                    sprintf('%d mm beside the line its piece %d folds back: it is too short for that.', round(abs($offset)), $k + 1),
+                    sprintf('%s beside the line its piece %d folds back: it is too short for that.', Format::length(abs($offset)), $k + 1),
                     'offset_mm',
                 );
             }
@@ -144,7 +145,7 @@ final readonly class RowLine
         }
         [$from, $to] = [max(0.0, $from ?? 0.0), min($this->length, $to ?? $this->length)];
         if ($to - $from < self::STEP_MM) {
-            throw new InvalidValue('There is no line between these stations: it is '.round($this->length).' mm long.', 'to_mm');
+            throw new InvalidValue('There is no line between these stations: it is '.Format::length($this->length).' long.', 'to_mm');
         }
         $points = [array_slice($this->at($from), 0, 2)];
         foreach ($this->stations as $k => $station) {

@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Planting;
 
 use IdleRidge\Core\Cuts\Template;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 
 /** What a row is set out by, at full size: a stick with every station on it, a jig with a slot for each thing, and a profile of a post. */
 final class RowTemplates
@@ -64,7 +65,7 @@ final class RowTemplates
             $tall = $thing->role === RowRole::Plain ? 0.55 : 1.0;
             $lines[] = [[$at, 0.0], [$at, $tall * self::STICK_MM]];
             if ($at - $last >= self::WORDS_APART_MM) {
-                $words[] = [$at + 0.6, $tall * self::STICK_MM - 3.4, Decimal::trimmed($at, 1)];
+                $words[] = [$at + 0.6, $tall * self::STICK_MM - 3.4, Format::cell($at, 1)];
                 $last = $at;
             }
         }
@@ -78,8 +79,8 @@ final class RowTemplates
         return new Template(
             'stick-'.$number,
             sprintf(
-                '%s, stick %d: %d %s over %s mm',
-                $set->row->called(), $number, count($things), $set->row->kind->word(count($things)), Decimal::trimmed($long, 1),
+                '%s, stick %d: %d %s over %s',
+                $set->row->called(), $number, count($things), $set->row->kind->word(count($things)), Format::length($long, 1),
             ),
             [[[0.0, 0.0], [$long, 0.0], [$long, self::STICK_MM], [0.0, self::STICK_MM]]],
             lines: $lines,
@@ -118,9 +119,9 @@ final class RowTemplates
 
         return new Template(
             'jig',
-            sprintf('%s, jig: %d slots, %s mm apart', $set->row->called(), $count, Decimal::trimmed($pitch, 2)),
+            sprintf('%s, jig: %d slots, %s apart', $set->row->called(), $count, Format::length($pitch, 2)),
             [array_reverse($outline)],
-            words: [[$end, self::JIG_MM - 5.0, Decimal::trimmed($pitch, 2).' mm, slots '.Decimal::trimmed($slot, 1).' mm wide']],
+            words: [[$end, self::JIG_MM - 5.0, Format::length($pitch, 2).', slots '.Format::length($slot, 1).' wide']],
         );
     }
 
@@ -145,7 +146,7 @@ final class RowTemplates
 
         return new Template(
             'profile',
-            sprintf('%s, a %s: %s mm high', $set->row->called(), $set->row->kind->word(), Decimal::trimmed($set->height, 1)),
+            sprintf('%s, a %s: %s high', $set->row->called(), $set->row->kind->word(), Format::length($set->height, 1)),
             [[[-$half, 0.0], [$half, 0.0], [$half, $set->height], [-$half, $set->height]]],
             lines: $lines,
             words: $words,

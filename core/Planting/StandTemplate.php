@@ -6,7 +6,7 @@ namespace IdleRidge\Core\Planting;
 
 use IdleRidge\Core\Cuts\Template;
 use IdleRidge\Core\Geometry\Box;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 
 /** Where trees stand, at full size, to prick through: a cross at every stem, the outline of its crown, number and height. */
 final class StandTemplate
@@ -31,7 +31,7 @@ final class StandTemplate
             $crowns[] = self::circle($tree->x, $tree->y, $tree->crown / 2.0);
             $lines[] = [[$tree->x - self::CROSS_MM, $tree->y], [$tree->x + self::CROSS_MM, $tree->y]];
             $lines[] = [[$tree->x, $tree->y - self::CROSS_MM], [$tree->x, $tree->y + self::CROSS_MM]];
-            $tall = Decimal::trimmed($tree->height, 0).($tree->dead ? ' dead' : '');
+            $tall = Format::cell($tree->height).($tree->dead ? ' dead' : '');
             $words[] = [$tree->x + 1.2, $tree->y + 1.2, sprintf('%d: %s', $k + 1, $tall)];
         }
         [$x1, $y1, $x2, $y2] = Box::around(array_merge(...$crowns) ?: [[0.0, 0.0]], self::AROUND_MM);
@@ -39,7 +39,7 @@ final class StandTemplate
 
         return new Template(
             'stand',
-            sprintf('%s: %d trees, number and height in mm', $stand->name, count($trees)),
+            sprintf('%s: %d trees, number and height in %s', $stand->name, count($trees), Format::unit('mm')),
             [[[$x1, $y1], [$x2, $y1], [$x2, $y2], [$x1, $y2]]],
             $crowns,
             $lines,

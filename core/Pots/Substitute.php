@@ -13,6 +13,7 @@ use IdleRidge\Core\Coats\Way;
 use IdleRidge\Core\Coats\WayRecipe;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\Move;
@@ -115,9 +116,10 @@ final readonly class Substitute
         $room = $work->drying($move->section)->room;
         $against = $mind = [];
         $film = $new->cure->filmTemperature;
-        $coldest = round($work->drying($move->section)->air->coldest(), 1);
-        if ($film !== null && $film > $coldest) {
-            $against[] = "no film forms under {$film} °C, and {$room->name} falls to {$coldest} °C";
+        $cold = round($work->drying($move->section)->air->coldest(), 1);
+        if ($film !== null && $film > $cold) {
+            [$film, $coldest] = [Format::text($film, '°C', 1), Format::text($cold, '°C', 1)];
+            $against[] = "no film forms under {$film}, and {$room->name} falls to {$coldest}";
         }
         if ($new->is(RecipeTrait::Solvent)) {
             $first = $work->project->works->coatsOf($move->zone->uid)[0] ?? null;

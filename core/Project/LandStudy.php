@@ -9,6 +9,7 @@ use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Terrain;
 use IdleRidge\Core\Land\Wall;
 use IdleRidge\Core\Land\Walls;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Track\Turnout;
 
@@ -52,7 +53,7 @@ final readonly class LandStudy
     {
         $mesh = $this->terrain->mesh();
         $works = $this->terrain->earthworks();
-        $cell = ['cells of' => round($this->terrain->cell, 2).' mm'];
+        $cell = ['cells of' => Format::length($this->terrain->cell, 2)];
         $plan = $this->section->width * $this->section->depth;
         $heights = [...$this->terrain->heights, ...$this->terrain->rim ?? [], ...$this->atPointsGiven()];
 
@@ -77,11 +78,11 @@ final readonly class LandStudy
                 $mesh->volumeAbove($this->section->base),
                 'mm³',
                 'volume between the terrain and the board top',
-                $cell + ['board top' => round($this->section->base, 1).' mm'],
+                $cell + ['board top' => Format::length($this->section->base, 1)],
             ),
             'plan' => new Quantity($plan, 'mm²', 'width × depth', [
-                'width' => round($this->section->width, 1).' mm',
-                'depth' => round($this->section->depth, 1).' mm',
+                'width' => Format::length($this->section->width, 1),
+                'depth' => Format::length($this->section->depth, 1),
             ]),
             'surface' => new Quantity(
                 $mesh->surface(),

@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Project;
 use IdleRidge\Core\Land\LandClass;
 use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Planting\Stand;
 use IdleRidge\Core\View\Crown;
@@ -40,9 +41,9 @@ final readonly class SightStudy
         }
         $from = [
             'eyes' => count($eyes).' along '.implode(', ', $edges),
-            'off the edge' => round(Viewpoints::DISTANCE_FROM_EDGE_MM).' mm',
-            'over the board' => round(Viewpoints::HEIGHT_OVER_BOARD_MM).' mm',
-            'cells of' => self::CELL_MM.' mm',
+            'off the edge' => Format::length(Viewpoints::DISTANCE_FROM_EDGE_MM),
+            'over the board' => Format::length(Viewpoints::HEIGHT_OVER_BOARD_MM),
+            'cells of' => Format::length(self::CELL_MM),
         ];
         $grid = $model->terrain(self::CELL_MM)->grid();
         $sight = new Sight($grid, $eyes, self::crowns($stands, $section, $model));

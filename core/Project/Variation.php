@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Project;
 
 use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
@@ -32,7 +33,7 @@ final class Variation
             throw new InvalidValue("“{$what}” of a {$kind} cannot be varied.", 'what');
         }
         if (! is_finite($by) || abs($by) > 500.0) {
-            throw new InvalidValue('A step is at most 500 mm.', 'by');
+            throw new InvalidValue('A step is at most '.Format::length(500.0).'.', 'by');
         }
 
         return self::with($project, $thing instanceof Run ? self::run($thing, $what, $by) : self::feature($thing, $what, $by));

@@ -13,6 +13,7 @@ use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Journal\Journal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Planting\Growth;
 use IdleRidge\Core\Schedule\BenchTime;
@@ -117,7 +118,7 @@ final readonly class Works
             $outline = $zone->outlineOn($board->placement);
             if ($outline !== null && Polygon::within($outline, 0.0, 0.0, $board->width, $board->depth) === []) {
                 $faults[] = new InvalidValue(
-                    "“{$zone->name}” lies outside the board, which is {$board->width} × {$board->depth} mm.",
+                    "“{$zone->name}” lies outside the board, which is ".Format::several([$board->width, $board->depth], 'mm', 1).'.',
                     "/zones/{$k}/outline",
                 );
             }

@@ -9,6 +9,7 @@ use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Journal\CheckResult;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Planting\Tree;
@@ -73,7 +74,7 @@ final readonly class SectionCard
         foreach ($work->project->works->growth->standsOn($section->uid) as $stand) {
             if ($stand->socket !== null && $stand->trees !== []) {
                 $tall = max(array_map(fn (Tree $t): float => $t->height, $stand->trees));
-                $off[] = count($stand->trees)." trees of {$stand->name}, up to ".round($tall).' mm, into their box';
+                $off[] = count($stand->trees)." trees of {$stand->name}, up to ".Format::length($tall).', into their box';
             }
         }
 

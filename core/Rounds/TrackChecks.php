@@ -9,7 +9,7 @@ use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Cure\Milestone;
-use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\Move;
 use IdleRidge\Core\Project\Section;
@@ -123,7 +123,7 @@ final readonly class TrackChecks
         foreach ($found as $turnout) {
             $p = $turnout->main->alignment->pointAt($turnout->toe);
             if ($this->section->holds($p->x, $p->y)) {
-                $out[] = ["points of {$turnout->branch->name}, at ".Length::show($turnout->toe, $units), [$p->x, $p->y]];
+                $out[] = ["points of {$turnout->branch->name}, at ".Format::length($turnout->toe), [$p->x, $p->y]];
             }
         }
 
@@ -174,7 +174,7 @@ final readonly class TrackChecks
                         RoundMoment::BeforeNext,
                         'Can a hand reach what has come off in the tunnel?',
                         'from both ends and from behind or below, as far as the middle, before the lid goes on',
-                        "{$run->name}, ".Length::show($structure->from, $units).' to '.Length::show($structure->to, $units),
+                        "{$run->name}, ".Format::length($structure->from).' to '.Format::length($structure->to),
                         [$p->x, $p->y],
                         $this->landToCome(),
                         30,

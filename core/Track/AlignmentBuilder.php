@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Track;
 
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 
 /**
@@ -39,7 +40,7 @@ final class AlignmentBuilder
         $radius = $chord / (2.0 * abs(sin($aside)));
         if (abs($aside) > 1.75 || $radius < Alignment::MIN_RADIUS_MM) {
             throw new InvalidValue(
-                sprintf('That lies so far aside that the track would bend to %d mm; end it further on.', round($radius)),
+                sprintf('That lies so far aside that the track would bend to %s; end it further on.', Format::length($radius)),
                 'x2',
             );
         }
@@ -87,7 +88,7 @@ final class AlignmentBuilder
                 $piece['radius_mm'] = ($piece['radius_mm'] ?? 0.0) - ($left ? $offset : -$offset);
                 if ($piece['radius_mm'] < Alignment::MIN_RADIUS_MM) {
                     throw new InvalidValue(
-                        sprintf('Beside piece %d the radius would be %s mm.', $k + 1, round($piece['radius_mm'], 1)),
+                        sprintf('Beside piece %d the radius would be %s.', $k + 1, Format::length($piece['radius_mm'], 1)),
                         'beside',
                     );
                 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Track;
 
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 
 /**
@@ -35,7 +36,7 @@ final readonly class GradeProfile
             $station = $point['station_mm'];
             if (! is_finite($station) || $station <= 0.0 || $station > $length + 0.05) {
                 throw new InvalidValue(
-                    sprintf('Station %s lies outside the run, which goes from 0 to %s mm.', round($station, 1), round($length, 1)),
+                    sprintf('Station %s lies outside the run, which goes from 0 to %s.', Format::cell($station, 1), Format::length($length, 1)),
                     "grade_points/{$k}/station_mm",
                 );
             }
@@ -44,7 +45,7 @@ final readonly class GradeProfile
             foreach ($byStation as [$other]) {
                 if (abs($other - $station) < 1.0) {
                     throw new InvalidValue(
-                        sprintf('Two grade points stand at station %s.', round($station, 1)),
+                        sprintf('Two grade points stand at station %s.', Format::cell($station, 1)),
                         "grade_points/{$k}/station_mm",
                     );
                 }
@@ -68,10 +69,10 @@ final readonly class GradeProfile
             if ($curve / 2.0 > $room + 1e-6) {
                 throw new InvalidValue(
                     sprintf(
-                        'A vertical curve of %s mm does not fit: from station %s there are %s mm to one side.',
-                        round($curve, 1),
-                        round($station, 1),
-                        round($room, 1),
+                        'A vertical curve of %s does not fit: from station %s there are %s to one side.',
+                        Format::length($curve, 1),
+                        Format::cell($station, 1),
+                        Format::length($room, 1),
                     ),
                     "grade_points/{$k}/curve_mm",
                 );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Track;
 
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 
 /**
@@ -42,13 +43,13 @@ final readonly class Structure
             foreach (['from_mm', 'to_mm'] as $end) {
                 if (! is_finite($one[$end]) || $one[$end] < 0.0 || $one[$end] > $length + 0.05) {
                     throw new InvalidValue(
-                        sprintf('The %s leaves its run, which goes from 0 to %s mm.', $word, round($length, 1)),
+                        sprintf('The %s leaves its run, which goes from 0 to %s.', $word, Format::length($length, 1)),
                         "structures/{$k}/{$end}",
                     );
                 }
             }
             if ($one['to_mm'] - $one['from_mm'] < 5.0) {
-                throw new InvalidValue("A {$word} is at least 5 mm long, and ends after it begins.", "structures/{$k}/to_mm");
+                throw new InvalidValue("A {$word} is at least ".Format::length(5.0, 1).' long, and ends after it begins.', "structures/{$k}/to_mm");
             }
             $made = self::made($kind, $one, $length, "structures/{$k}");
             foreach ($out as $other) {

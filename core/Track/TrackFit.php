@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Track;
 
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 
 /**
@@ -87,9 +88,9 @@ final readonly class TrackFit
                 if (abs(1.0 / $curvature) < Alignment::MIN_RADIUS_MM) {
                     throw new InvalidValue(
                         sprintf(
-                            'The line bends to a radius of %d mm; no track is laid tighter than %d.',
-                            round(abs(1.0 / $curvature)),
-                            Alignment::MIN_RADIUS_MM,
+                            'The line bends to a radius of %s; no track is laid tighter than %s.',
+                            Format::length(abs(1.0 / $curvature)),
+                            Format::length(Alignment::MIN_RADIUS_MM),
                         ),
                         'points',
                     );
@@ -117,10 +118,10 @@ final readonly class TrackFit
             }
         }
         if (count($kept) < 2 || $length < 10.0) {
-            throw new InvalidValue('The line is shorter than 10 mm.', 'points');
+            throw new InvalidValue('The line is shorter than '.Format::length(10.0).'.', 'points');
         }
         if ($length > 100_000.0) {
-            throw new InvalidValue('The line is longer than 100 m; is it in millimetres?', 'points');
+            throw new InvalidValue('The line is longer than '.Format::text(100.0, 'm').'; is it in millimetres?', 'points');
         }
         // Headings of very short segments are noise.
         $gap = max(2.0, $length / self::MAX_SEGMENTS);

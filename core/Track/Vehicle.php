@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Track;
 
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 
 /** A vehicle that runs on the layout: body length, distance of bogie centres, width, height over rail top; mm. */
@@ -63,10 +64,10 @@ final readonly class Vehicle
         if ($radius <= $this->bogieCentres / 2.0 + $this->width / 2.0) {
             throw new InvalidValue(
                 sprintf(
-                    'The %s, with bogie centres %s mm apart, cannot stand on radius %s mm.',
+                    'The %s, with bogie centres %s apart, cannot stand on radius %s.',
                     $this->name,
-                    $this->bogieCentres,
-                    round($radius),
+                    Format::length($this->bogieCentres, 1),
+                    Format::length($radius),
                 ),
                 'radius_mm',
             );

@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Water;
 
 use IdleRidge\Core\Cuts\Template;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 
 /**
  * What closes water along an edge of its board, mm along that edge: a plate that stands against it from under the bed to over the water.
@@ -102,7 +103,7 @@ final readonly class Dam
 
         return new Template(
             sprintf('dam-%s-%d', $this->edge, (int) round($this->from)),
-            sprintf('%s: dam, %s edge%s, %s mm long', $name, $this->edge, $joint, Decimal::trimmed($this->length(), 0)),
+            sprintf('%s: dam, %s edge%s, %s long', $name, $this->edge, $joint, Format::length($this->length())),
             [[$at($left, $foot), $at($right, $foot), $at($right, $this->top()), $at($left, $this->top())]],
             [],
             [

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Water;
 
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 
 /**
  * A stretch of a stream so steep that no water stays on it: it is built by hand, of strips from the lip down and peaks at its foot.
@@ -49,10 +49,10 @@ final readonly class Fall
     public function words(): string
     {
         return sprintf(
-            'falls %s mm: %s of %s mm drawn out on film, %s dabbed at the foot',
-            Decimal::trimmed($this->drop, 1),
+            'falls %s: %s of %s drawn out on film, %s dabbed at the foot',
+            Format::length($this->drop, 1),
             $this->strips() === 1 ? '1 strip' : $this->strips().' strips',
-            Decimal::trimmed($this->strip(), 0),
+            Format::length($this->strip()),
             $this->peaks() === 1 ? '1 peak' : $this->peaks().' peaks',
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Water;
 
 use IdleRidge\Core\Geometry\HeightMesh;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 
 /**
@@ -29,7 +30,7 @@ final readonly class Pool
         $seed = $flood->node($seedX, $seedY);
         if ($mesh->z[$seed] >= $level) {
             throw new InvalidValue(
-                sprintf('The ground at the seed is %.1f mm, not below the water at %.1f mm.', $mesh->z[$seed], $level),
+                sprintf('The ground at the seed is %s, not below the water at %s.', Format::length($mesh->z[$seed], 1), Format::length($level, 1)),
                 'seed',
             );
         }

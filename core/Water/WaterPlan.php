@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Water;
 
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 
 /** How one water of a layout is to be made: by which school, how deep, and how its bed is coloured. Depths in mm. */
@@ -50,7 +51,7 @@ final readonly class WaterPlan
         InvalidValue::unlessBetween($bands, 1, self::MAX_BANDS, 'The number of colours', '', 'bands');
         if ($potG !== null && $potG > self::HOTTEST_POT_G) {
             throw new InvalidValue(
-                sprintf('A pot of %d g heats itself until it smokes: at most %d g, better 200.', $potG, self::HOTTEST_POT_G),
+                sprintf('A pot of %s heats itself until it smokes: at most %s, better %s.', Format::text($potG, 'g'), Format::text(self::HOTTEST_POT_G, 'g'), Format::text(200.0, 'g')),
                 'pot_g',
             );
         }

@@ -17,8 +17,8 @@ use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\CoatPieces;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\Amount;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Measure\Units;
 
 /** Puts coats onto zones, changes their thickness, share and passes, moves and removes them. What was begun stays. */
 final readonly class SaveCoat
@@ -39,7 +39,7 @@ final readonly class SaveCoat
      */
     public function create(Layout $layout, ZoneRow $zone, array $input): CoatRow
     {
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $word = $typed->text('recipe');
         $library = $this->load->of($layout)->library($this->library);
         $ids = str_starts_with($word, 'all:') ? $this->library->buildUps[substr($word, 4)]['recipes'] ?? [] : [$word];
@@ -71,7 +71,7 @@ final readonly class SaveCoat
     public function change(Layout $layout, CoatRow $row, array $input): void
     {
         $old = $this->find($layout, $row);
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $mm = $typed->length('mm', $old->mm, $old->mm);
         $share = $typed->number('share', 100.0 * $old->share);
         $passes = $typed->number('passes', (float) $old->passes);
@@ -121,27 +121,23 @@ final readonly class SaveCoat
 
     private function pieces(FormInput $typed): CoatPieces
     {
-        $numbers = function (string $field) use ($typed): array {
-            $out = [];
-            foreach (preg_split('/[\s,;×x]+/u', $typed->text($field), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-                $out[] = is_numeric($word)
-                    ? (float) $word
-                    : throw new InvalidValue("“{$word}” is no size: mm, with a comma between.", strtr($field, '.', '/'));
-            }
+        $sizes = function (string $field) use ($typed): array {
+            $text = $typed->text($field);
+            $words = preg_split(preg_match('/[,;×x]/u', $text) === 1 ? '/\s*[,;×x]\s*/u' : '/\s+/', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
-            return $out;
+            return array_map(fn (string $word): float => Amount::parse($word, 'mm', strtr($field, '.', '/')), $words);
         };
-        $piece = $numbers('pieces.piece');
+        $piece = $sizes('pieces.piece');
 
         return new CoatPieces(
-            $numbers('pieces.stones'),
+            $sizes('pieces.stones'),
             $typed->text('pieces.stripe') === '' ? 0.0 : $typed->length('pieces.stripe'),
             match (count($piece)) {
                 0 => null,
                 2 => [$piece[0], $piece[1]],
                 default => throw new InvalidValue('A piece is so wide and so high: two sizes.', 'pieces/piece'),
             },
-            $typed->text('pieces.joint') === '' ? 0.0 : 1000.0 * $typed->number('pieces.joint'),
+            $typed->text('pieces.joint') === '' ? 0.0 : 1000.0 * $typed->amount('pieces.joint', 'm'),
         );
     }
 

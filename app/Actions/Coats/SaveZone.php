@@ -18,9 +18,8 @@ use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\WorksFile;
-use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\Tuples;
 use IdleRidge\Core\Project\Section;
 
 /** Makes, changes and removes zones. Forms speak section coordinates, rows the layout's. */
@@ -44,7 +43,7 @@ final readonly class SaveZone
     {
         $project = $this->load->of($layout);
         $zones = $project->works->zonesOf($row->uid);
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $name = $typed->text('name') !== '' ? $typed->text('name') : 'Zone '.(count($zones) + 1);
         $zone = $this->read($typed, $project->section($row->uid), new Zone($this->rows->uid(), $row->uid, $name), $name);
         $buildUp = $typed->text('build_up');
@@ -71,7 +70,7 @@ final readonly class SaveZone
     {
         $project = $this->load->of($layout);
         $old = array_values(array_filter($project->works->zones, fn (Zone $z): bool => $z->uid === $row->uid))[0];
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $zone = $this->read($typed, $project->section($old->section), $old, $typed->text('name'));
         $values = WorksFile::fromZone($zone);
         $this->ledger->record($layout, "{$zone->name} changed", function (ChangeSet $changes) use ($layout, $row, $values, $typed): void {
@@ -104,7 +103,7 @@ final readonly class SaveZone
 
     private function read(FormInput $typed, Section $section, Zone $old, string $name): Zone
     {
-        $outline = $typed->has('outline') || $typed->has('points') ? $this->outline($typed, $section) : $old->outline;
+        $outline = $typed->has('outline') || $typed->has('points') ? $this->outline($typed, $section, $old) : $old->outline;
         $slope = null;
         if ($typed->text('slope_from').$typed->text('slope_to') !== '') {
             $slope = [$typed->number('slope_from', 0.0), $typed->number('slope_to', 90.0)];
@@ -113,16 +112,22 @@ final readonly class SaveZone
         if (! in_array($typed->text('near'), ['', 'none'], true)) {
             $near = [
                 'run' => $typed->text('near') === 'any' ? null : $typed->text('near'),
-                'from' => $typed->length('near_from', 0.0),
-                'to' => $typed->length('near_to'),
+                'from' => $typed->length('near_from', 0.0, $old->near['from'] ?? null),
+                'to' => $typed->length('near_to', current: $old->near['to'] ?? null),
             ];
         }
         $height = null;
         if ($typed->text('height_from').$typed->text('height_to') !== '') {
             // Typed over the datum, as the plan has heights; kept over the board, which may be set lower or higher.
+            $over = function (string $field, float $otherwise, int $end) use ($typed, $section, $old): float {
+                $was = $old->height === null ? null : $old->height[$end] + $section->base;
+                $now = $typed->length($field, $otherwise, $was);
+
+                return $now === $was ? $old->height[$end] : $now - $section->base;
+            };
             $height = [
-                $typed->length('height_from', $section->base) - $section->base,
-                $typed->length('height_to', 3000.0) - $section->base,
+                $over('height_from', $section->base, 0),
+                $over('height_to', 3000.0, 1),
             ];
         }
         $damp = $typed->text('damp') === '' ? null : $typed->number('damp') / 100.0;
@@ -130,7 +135,7 @@ final readonly class SaveZone
         $made = $typed->text('made') ?: null;
         $backdrop = null;
         if ($typed->text('backdrop') !== '') {
-            $high = $typed->length('backdrop_height', $old->backdrop['height'] ?? null);
+            $high = $typed->length('backdrop_height', $old->backdrop['height'] ?? null, $old->backdrop['height'] ?? null);
             $backdrop = ['edge' => $typed->text('backdrop'), 'height' => $high];
         }
         $uids = fn (string $key): array => array_values(
@@ -142,10 +147,10 @@ final readonly class SaveZone
         $water = $typed->has('water') ? ($typed->text('water') ?: null) : $old->water;
         $shore = match (true) {
             $water === null || ($typed->has('shore') && $typed->text('shore') === '') => null,
-            $typed->has('shore') => $typed->length('shore'),
+            $typed->has('shore') => $typed->length('shore', current: $old->shore),
             default => $old->shore,
         };
-        $crowns = $under === [] ? $this->crowns($typed, $section) : null;
+        $crowns = $under === [] ? $this->crowns($typed, $section, $old) : null;
         $outline = $along === null ? $outline : null;
         [$without, $within, $also] = array_map($uids, ['without', 'within', 'also']);
 
@@ -176,42 +181,36 @@ final readonly class SaveZone
     }
 
     /** @return list<array{float, float, float}>|null layout coordinates and diameters */
-    private function crowns(FormInput $typed, Section $section): ?array
+    private function crowns(FormInput $typed, Section $section, Zone $old): ?array
     {
-        $crowns = [];
-        foreach (preg_split('/[\s;]+/', $typed->text('crowns'), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $triple) {
-            if (preg_match('/^(-?\d+(?:\.\d+)?),(-?\d+(?:\.\d+)?),(\d+(?:\.\d+)?)$/', $triple, $m) !== 1) {
-                $typed->fault("“{$triple}” is not a crown; type each as x,y,width in mm with a space between.", 'crowns');
-
-                return null;
-            }
-            $there = $section->placement->toLayout(new Point((float) $m[1], (float) $m[2]));
-            $crowns[] = [$there->x, $there->y, (float) $m[3]];
+        if ($typed->text('crowns') === self::crownsOf($old, $section)) {
+            return $old->crowns;
         }
+        $crowns = array_map(function (array $c) use ($section): array {
+            $there = $section->placement->toLayout(new Point($c[0], $c[1]));
+
+            return [$there->x, $there->y, $c[2]];
+        }, $typed->tuples('crowns', ['mm', 'mm', 'mm'], 'is not a crown; type each as x,y,width with a semicolon between.'));
 
         return $crowns === [] ? null : $crowns;
     }
 
     /** @return list<array{float, float}>|null layout coordinates */
-    private function outline(FormInput $typed, Section $section): ?array
+    private function outline(FormInput $typed, Section $section, Zone $old): ?array
     {
+        if ($typed->list('points') === [] && $typed->text('outline') === self::corners($old, $section)) {
+            return $old->outline;
+        }
         $points = [];
         foreach (array_keys($typed->list('points')) as $k) {
             $points[] = [$typed->length("points.{$k}.x"), $typed->length("points.{$k}.y")];
         }
-        foreach (preg_split('/[\s;]+/', $typed->text('outline'), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $k => $pair) {
-            if (preg_match('/^(-?\d+(?:\.\d+)?),(-?\d+(?:\.\d+)?)$/', $pair, $m) !== 1) {
-                $typed->fault("“{$pair}” is not a corner; type each as x,y in mm with a space between.", 'outline');
-
-                return null;
-            }
-            $points[] = [(float) $m[1], (float) $m[2]];
-        }
+        $typedIn = $typed->tuples('outline', ['mm', 'mm'], 'is not a corner; type each as x,y with a semicolon between.');
         $there = array_map(function (array $p) use ($section): array {
             $q = $section->placement->toLayout(new Point($p[0], $p[1]));
 
             return [$q->x, $q->y];
-        }, $points);
+        }, [...$points, ...$typedIn]);
 
         return $there === [] ? null : $there;
     }
@@ -219,25 +218,19 @@ final readonly class SaveZone
     /** Crowns as a form shows them: "700,425,60 760,440,45". */
     public static function crownsOf(Zone $zone, Section $section): string
     {
-        return implode(
-            ' ',
-            array_map(function (array $c) use ($section): string {
+        return Tuples::text(
+            array_map(function (array $c) use ($section): array {
                 $p = $section->placement->toSection(new Point($c[0], $c[1]));
 
-                return Decimal::trimmed($p->x, 1).','.Decimal::trimmed($p->y, 1).','.Decimal::trimmed($c[2], 1);
+                return [$p->x, $p->y, $c[2]];
             }, $zone->crowns ?? []),
+            ['mm', 'mm', 'mm'],
         );
     }
 
     /** Corners as a form shows them: "700,425 1090,420". */
     public static function corners(Zone $zone, Section $section): string
     {
-        return implode(
-            ' ',
-            array_map(
-                fn (array $p): string => Decimal::trimmed($p[0], 1).','.Decimal::trimmed($p[1], 1),
-                $zone->outlineOn($section->placement) ?? [],
-            ),
-        );
+        return Tuples::text($zone->outlineOn($section->placement) ?? [], ['mm', 'mm']);
     }
 }

@@ -12,8 +12,7 @@ use App\Models\HiddenThing as HiddenRow;
 use App\Models\Layout;
 use IdleRidge\Core\Interchange\JournalFile;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\Tuples;
 use IdleRidge\Core\Measure\Words;
 use IdleRidge\Core\Project\HiddenKind;
 use IdleRidge\Core\Project\HiddenThing;
@@ -28,13 +27,15 @@ final readonly class SaveHiddenThing
     /** @param  array<string, mixed>  $input kind, name, places (“420 210; 500 210”), bottom, top and wide (lengths) */
     public function add(Layout $layout, string $section, array $input): HiddenThing
     {
-        $units = Units::from($layout->units);
-        $typed = new FormInput($input, $units);
+        $typed = new FormInput($input);
         $thing = $typed->made(fn (): HiddenThing => new HiddenThing(
             $this->rows->uid(),
             $section,
             InvalidValue::unlessOneOf(HiddenKind::class, $typed->text('kind'), 'kind'),
-            self::places($typed->text('places'), $units),
+            array_map(
+                fn (array $p): array => [$p[0], $p[1]],
+                Tuples::parse($typed->text('places'), ['mm', 'mm'], 'points', 'is no place: along and from the front; the next after a “;”.'),
+            ),
             $typed->length('bottom'),
             $typed->length('top'),
             $typed->length('wide', 5.0),
@@ -52,24 +53,5 @@ final readonly class SaveHiddenThing
     public function putAway(Layout $layout, HiddenRow $row): void
     {
         $this->ledger->record($layout, 'No longer under the land', fn (ChangeSet $changes) => $changes->delete($row));
-    }
-
-    /**
-     * @return list<array{float, float}>
-     *
-     * @throws InvalidValue
-     */
-    private static function places(string $text, Units $units): array
-    {
-        $out = [];
-        foreach (array_filter(array_map(trim(...), explode(';', $text)), fn (string $one): bool => $one !== '') as $one) {
-            $two = preg_split('/\s*[,|]\s*|\s+(?=\d)/', $one) ?: [];
-            if (count($two) !== 2) {
-                throw new InvalidValue("“{$one}” is no place: along and from the front, such as 420, 210; the next after a “;”.", 'points');
-            }
-            $out[] = [Length::parse($two[0], $units, 'points'), Length::parse($two[1], $units, 'points')];
-        }
-
-        return $out;
     }
 }

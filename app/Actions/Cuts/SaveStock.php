@@ -18,7 +18,6 @@ use App\Models\Movement as MovementRow;
 use App\Models\Section as SectionRow;
 use IdleRidge\Core\Interchange\StockFile;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\SheetLot;
 use IdleRidge\Core\Shelf\StockMovement;
@@ -47,7 +46,7 @@ final readonly class SaveStock
     public function counted(Layout $layout, array $input): void
     {
         $store = $this->load->works($layout)->store;
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $by = [];
         foreach ($store->sheetLots() as $lot) {
             $text = $typed->text("lots.{$lot->uid}");

@@ -13,9 +13,8 @@ use App\Models\Layout;
 use App\Models\LinesideRow;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\GrowthFile;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Measure\Words;
 use IdleRidge\Core\Planting\Gate;
 use IdleRidge\Core\Planting\Row;
@@ -27,6 +26,9 @@ use IdleRidge\Core\Project\Project;
 /** Rows along lines: begun with the figures of their kind, changed, put away. One that cannot be set out is refused. */
 final readonly class SaveRow
 {
+    /** As wide as a cart is, and some room, where it is not said, m outdoors. */
+    private const GATE_M = 3.6;
+
     public function __construct(private Ledger $ledger, private NewRows $rows, private ProjectLoader $load)
     {
     }
@@ -37,7 +39,7 @@ final readonly class SaveRow
      */
     public function add(Layout $layout, string $section, array $input): Row
     {
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $project = $this->load->of($layout);
         $row = $typed->made(function () use ($typed, $project, $section): Row {
             $kind = InvalidValue::unlessOneOf(RowKind::class, $typed->text('kind'), 'kind');
@@ -63,7 +65,7 @@ final readonly class SaveRow
      */
     public function change(Layout $layout, LinesideRow $row, array $input): Row
     {
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $project = $this->load->of($layout);
         $old = array_values(array_filter($project->works->growth->rows, fn (Row $r): bool => $r->uid === $row->uid))[0]
             ?? throw new InvalidValue('The row is gone.', 'name');
@@ -116,17 +118,17 @@ final readonly class SaveRow
         $row = $old->but(
             name: Words::plain($typed->text('name', $old->name)),
             figures: new RowFigures(
-                $typed->number('spacing_m', $f->spacing),
-                $typed->number('height_m', $f->height),
-                $typed->number('wide_m', $f->wide),
-                $typed->has('wires_m') ? self::numbers($typed->text('wires_m'), 'wires_m') : $f->wires,
-                $typed->number('strain_m', $f->strain),
+                $typed->amount('spacing_m', 'm', $f->spacing, $f->spacing, 3),
+                $typed->amount('height_m', 'm', $f->height, $f->height, 3),
+                $typed->amount('wide_m', 'm', $f->wide, $f->wide, 3),
+                $typed->has('wires_m') ? self::wires($typed, $f->wires) : $f->wires,
+                $typed->amount('strain_m', 'm', $f->strain, $f->strain, 1),
             ),
             offset: $typed->length('offset', $old->offset, $old->offset),
             fromEdge: $typed->has('from_edge') ? $typed->text('from_edge') === '1' : $old->fromEdge,
             from: $station('from', $old->from),
             to: $station('to', $old->to),
-            gates: $typed->has('gates') ? self::gates($typed, $project->layout->units) : $old->gates,
+            gates: $typed->has('gates') ? self::gates($typed, $old->gates) : $old->gates,
             pack: $typed->length('pack', $old->pack, $old->pack),
         );
         (new GrowthStudy($project))->set($row);
@@ -135,37 +137,47 @@ final readonly class SaveRow
     }
 
     /**
+     * @param  list<float>  $old
      * @return list<float>
-     *
-     * @throws InvalidValue
      */
-    private static function numbers(string $text, string $at): array
+    private static function wires(FormInput $typed, array $old): array
     {
-        $out = [];
-        foreach (preg_split('/[\s;]+/', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $one) {
-            $one = str_replace(',', '.', $one);
-            $out[] = is_numeric($one) ? (float) $one : throw new InvalidValue("“{$one}” is not a number.", $at);
-        }
-
-        return $out;
+        return $typed->text('wires_m') === self::wiresOf($old)
+            ? $old
+            : array_column($typed->tuples('wires_m', ['m'], 'is no height of a wire.'), 0);
     }
 
     /**
-     * @return list<Gate>
+     * Heights outdoors as a form shows them: "0.5; 0.9".
      *
-     * @throws InvalidValue
+     * @param  list<float>  $wires
      */
-    private static function gates(FormInput $typed, Units $units): array
+    public static function wiresOf(array $wires): string
     {
-        $out = [];
-        foreach (array_filter(array_map(trim(...), explode(';', $typed->text('gates')))) as $one) {
-            $two = preg_split('/\s*\|\s*|\s+(?=\d)/', $one) ?: [];
-            if (count($two) > 2) {
-                throw new InvalidValue("“{$one}” is no gate: its place along the row, and its width outdoors in m, as 420 3.6.", 'gates');
-            }
-            $out[] = new Gate(Length::parse($two[0], $units, 'gates'), self::numbers($two[1] ?? '3.6', 'gates')[0] ?? 3.6);
-        }
+        return implode('; ', array_map(fn (float $m): string => Format::field($m, 'm'), $wires));
+    }
 
-        return $out;
+    /**
+     * @param  list<Gate>  $old
+     * @return list<Gate>
+     */
+    private static function gates(FormInput $typed, array $old): array
+    {
+        if ($typed->text('gates') === self::gatesOf($old)) {
+            return $old;
+        }
+        $gates = $typed->tuples('gates', ['mm', 'm'], 'is no gate: its place along the row and its width outdoors, with a comma between.', 1);
+
+        return array_map(fn (array $gate): Gate => new Gate($gate[0], $gate[1] ?? self::GATE_M), $gates);
+    }
+
+    /**
+     * Places along the row and widths outdoors as a form shows them: "420, 3.6; 900, 3".
+     *
+     * @param  list<Gate>  $gates
+     */
+    public static function gatesOf(array $gates): string
+    {
+        return implode('; ', array_map(fn (Gate $g): string => Format::field($g->at, decimals: 1).', '.Format::field($g->wideM, 'm'), $gates));
     }
 }

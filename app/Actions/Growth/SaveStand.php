@@ -15,7 +15,6 @@ use App\Models\Layout;
 use App\Models\Stand as StandRow;
 use IdleRidge\Core\Interchange\GrowthFile;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Measure\Words;
 use IdleRidge\Core\Planting\PlantingRule;
 use IdleRidge\Core\Planting\Socket;
@@ -40,7 +39,7 @@ final readonly class SaveStand
     /** @param  array<string, mixed>  $input set, zone (uid, or none for the board), name, by_hand */
     public function add(Layout $layout, string $section, array $input): Stand
     {
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $project = $this->load->of($layout);
         $set = $this->sets->all()[$typed->text('set')] ?? throw new InvalidValue('Choose what grows there.', 'set');
         $pattern = $typed->text('by_hand') === '1' ? StandPattern::ByHand : $set->pattern;
@@ -71,7 +70,7 @@ final readonly class SaveStand
     {
         $project = $this->load->of($layout);
         $old = $project->works->growth->stand($row->uid) ?? throw new InvalidValue('The stand is gone.', 'name');
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $plant = $typed->text('plant');
         $stand = $typed->made(fn (): Stand => $old->but(
             name: Words::plain($typed->text('name', $old->name)),

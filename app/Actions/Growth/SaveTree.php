@@ -12,8 +12,8 @@ use App\Models\Layout;
 use App\Models\Stand as StandRow;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\GrowthFile;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Planting\Stand;
 use IdleRidge\Core\Planting\Tree;
 use IdleRidge\Core\Project\GrowthStudy;
@@ -71,8 +71,8 @@ final readonly class SaveTree
         }
         $here = $project->section($stand->section)->placement->toSection(new Point($old->x, $old->y));
         $tree = $typed->made(fn (): Tree => self::onBoard($project, $stand, new Tree(
-            $typed->length('x', $here->x, round($here->x, 1)) + $typed->length('dx', 0.0),
-            $typed->length('y', $here->y, round($here->y, 1)) + $typed->length('dy', 0.0),
+            $typed->length('x', $here->x, $here->x, 1) + $typed->length('dx', 0.0),
+            $typed->length('y', $here->y, $here->y, 1) + $typed->length('dy', 0.0),
             (int) $typed->number('species', (float) $old->species),
             $typed->length('height', $old->height, $old->height),
             $typed->length('crown', $old->crown, $old->crown),
@@ -95,7 +95,7 @@ final readonly class SaveTree
         return [
             $project,
             $project->works->growth->stand($row->uid) ?? throw new InvalidValue('The stand is gone.', 'tree'),
-            new FormInput($input, Units::from($layout->units)),
+            new FormInput($input),
         ];
     }
 
@@ -108,7 +108,7 @@ final readonly class SaveTree
     {
         $section = $project->section($stand->section);
         if ($tree->x < 0.0 || $tree->y < 0.0 || $tree->x > $section->width || $tree->y > $section->depth) {
-            throw new InvalidValue("That is beside the board, which is {$section->width} × {$section->depth} mm.", 'x');
+            throw new InvalidValue('That is beside the board, which is '.Format::several([$section->width, $section->depth], 'mm', 1).'.', 'x');
         }
 
         return $tree->placed($section->placement);

@@ -20,6 +20,7 @@ use IdleRidge\Core\Journal\JournalEntry;
 use IdleRidge\Core\Journal\JournalKind;
 use IdleRidge\Core\Journal\WorkRecord;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\StripWork;
 use IdleRidge\Core\Project\Project;
@@ -99,7 +100,7 @@ final readonly class SaveJournal
     public function stripped(Layout $layout, StripWork $strip, string $zone): void
     {
         $with = $strip->with === [] ? '' : ', with '.implode(' and ', $strip->with);
-        $water = $strip->stripping->water > 0.0 ? ', '.Decimal::fixed($strip->stripping->water, 0).' ml of water' : '';
+        $water = $strip->stripping->water > 0.0 ? ', '.Format::text($strip->stripping->water, 'ml').' of water' : '';
         $words = "{$strip->coat->title()} stripped from {$zone}{$with}: {$strip->stripping->minutes} min{$water}";
         $this->write(
             $layout,

@@ -19,7 +19,6 @@ use IdleRidge\Core\Journal\JournalKind;
 use IdleRidge\Core\Journal\Photo;
 use IdleRidge\Core\Journal\PhotoPin;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Measure\Words;
 
 /** Takes pictures, says where they were taken and what they show, pins them, puts them away. */
@@ -89,7 +88,7 @@ final readonly class SavePhoto
     public function describe(Layout $layout, PhotoRow $row, array $input): void
     {
         $photo = JournalRows::photo($row);
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $changed = $typed->made(function () use ($typed, $photo): Photo {
             $place = $photo->place;
             if ($typed->has('x') || $typed->has('y')) {

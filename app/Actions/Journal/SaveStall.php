@@ -15,8 +15,8 @@ use App\Models\Stall as StallRow;
 use IdleRidge\Core\Interchange\JournalFile;
 use IdleRidge\Core\Journal\Mishap;
 use IdleRidge\Core\Journal\Stall;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Words;
 use IdleRidge\Core\Track\Run;
 
@@ -36,16 +36,16 @@ final readonly class SaveStall
     public function add(Layout $layout, array $input): Stall
     {
         $project = $this->load->of($layout);
-        $typed = new FormInput($input, $project->layout->units);
+        $typed = new FormInput($input);
         $run = array_column(array_map(fn (Run $r): array => [$r->uid, $r], $project->runs), 1, 0)[$typed->text('run')] ?? null;
-        $stall = $typed->made(function () use ($typed, $run, $project): Stall {
+        $stall = $typed->made(function () use ($typed, $run): Stall {
             if ($run === null) {
                 throw new InvalidValue('On which run was it?', 'run');
             }
             $long = $run->alignment->length;
             $station = $typed->length('station');
             if ($station < 0.0 || $station > $long) {
-                throw new InvalidValue("{$run->name} is ".Length::show($long, $project->layout->units).' long.', 'station');
+                throw new InvalidValue("{$run->name} is ".Format::length($long).' long.', 'station');
             }
 
             return new Stall(
@@ -66,7 +66,7 @@ final readonly class SaveStall
             $section = $there !== null && $board->holds($there->x, $there->y) ? $board->uid : $section;
         }
         $who = $stall->vehicle === '' ? 'A vehicle' : ucfirst($stall->vehicle);
-        $where = "{$run?->name} at ".Length::show($stall->station, $project->layout->units);
+        $where = "{$run?->name} at ".Format::length($stall->station);
         $sentence = "{$who} {$stall->what->value} on {$where}, pass {$stall->pass}".($stall->cleaned ? ', rails cleaned' : '');
         $this->ledger->record($layout, $sentence, function (ChangeSet $changes) use ($layout, $stall, $section, $sentence): void {
             $this->rows->add($changes, $layout, StallRow::class, JournalFile::fromStall($stall));

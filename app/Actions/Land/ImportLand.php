@@ -21,7 +21,7 @@ use IdleRidge\Core\Interchange\TrackTable;
 use IdleRidge\Core\Interchange\TrackXml;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Land\SurveyFit;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Section;
@@ -88,10 +88,7 @@ final readonly class ImportLand
         $reach = max($x2 - $x1, $y2 - $y1);
         if ($reach > self::FULL_SIZE_FROM_MM) {
             throw new InvalidValue(
-                sprintf(
-                    'It reaches over %s m: these are lengths of the real thing. Choose “full size” beside the file, and bring it in again.',
-                    Decimal::trimmed($reach / 1000.0, 0),
-                ),
+                'It reaches over '.Format::text($reach / 1000.0, 'm').': these are lengths of the real thing. Choose “full size” beside the file, and bring it in again.',
             );
         }
 
@@ -117,10 +114,9 @@ final readonly class ImportLand
             if ($run->within($section->width, $section->depth) === null) {
                 throw new InvalidValue(
                     sprintf(
-                        '“%s” lies nowhere over the board, which is %s × %s mm; places count from its lower left corner.',
+                        '“%s” lies nowhere over the board, which is %s; places count from its lower left corner.',
                         $run->name,
-                        Decimal::trimmed($section->width, 1),
-                        Decimal::trimmed($section->depth, 1),
+                        Format::several([$section->width, $section->depth], 'mm', 1),
                     ),
                 );
             }
@@ -145,12 +141,12 @@ final readonly class ImportLand
     private function said(Run $run, TrackFit $fit): string
     {
         return sprintf(
-            '“%s” laid with %d %s; its furthest point lies %s mm off, the mean is %s mm.',
+            '“%s” laid with %d %s; its furthest point lies %s off, the mean is %s.',
             $run->name,
             count($fit->pieces),
             count($fit->pieces) === 1 ? 'piece' : 'pieces',
-            Decimal::trimmed($fit->worst, 2),
-            Decimal::trimmed($fit->mean, 2),
+            Format::length($fit->worst, 2),
+            Format::length($fit->mean, 2),
         );
     }
 
@@ -179,15 +175,10 @@ final readonly class ImportLand
         ) {
             throw new InvalidValue(
                 sprintf(
-                    'The grid covers %s × %s mm from %s, %s; the board is %s × %s mm from 0, 0.',
-                    ...array_map(fn (float $v): string => Decimal::trimmed($v, 1), [
-                        $width,
-                        $depth,
-                        $grid->x0,
-                        $grid->y0,
-                        $section->width,
-                        $section->depth,
-                    ]),
+                    'The grid covers %s from %s; the board is %s from 0, 0.',
+                    Format::several([$width, $depth], 'mm', 1),
+                    Format::several([$grid->x0, $grid->y0], 'mm', 1, ', '),
+                    Format::several([$section->width, $section->depth], 'mm', 1),
                 ),
             );
         }
@@ -207,11 +198,11 @@ final readonly class ImportLand
         });
 
         return sprintf(
-            'The land now follows the grid through %d spot heights, with a mean of %s mm and %s mm at '
+            'The land now follows the grid through %d spot heights, with a mean of %s and %s at '
                 .'worst; the heights that stood on the board were taken out, Undo brings them back.',
             count($fit->spots),
-            Decimal::trimmed($fit->mean, 2),
-            Decimal::trimmed($fit->worst, 1),
+            Format::length($fit->mean, 2),
+            Format::length($fit->worst, 1),
         );
     }
 

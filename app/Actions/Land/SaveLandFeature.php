@@ -19,8 +19,7 @@ use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Land\Wetness;
-use IdleRidge\Core\Measure\Decimal;
-use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -51,7 +50,7 @@ final readonly class SaveLandFeature
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
         $ground = null;
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $kind = $typed->text('kind');
         $points = [];
         foreach (array_keys($typed->list('points')) as $k) {
@@ -161,7 +160,7 @@ final readonly class SaveLandFeature
     /** @param  array<string, mixed>  $input points[]{x, y, z}, name, rev */
     public function change(Layout $layout, SectionRow $section, FeatureRow $feature, array $input): void
     {
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $points = [];
         $standing = ProjectLoader::section($section)->placement;
         foreach (array_keys($typed->list('points')) as $k) {
@@ -217,7 +216,7 @@ final readonly class SaveLandFeature
     public static function sentence(LandFeature $feature): string
     {
         return $feature->kind === 'spot'
-            ? 'Spot set to '.Decimal::trimmed($feature->points[0]->z, 1).' mm'
+            ? 'Spot set to '.Format::length($feature->points[0]->z, 1)
             : ucfirst($feature->kind).(in_array($feature->kind, LandFeature::SHAPES, true) ? ' changed' : ' line changed');
     }
 
@@ -247,11 +246,7 @@ final readonly class SaveLandFeature
         if ($x < -0.5 || $x > $row->width_mm + 0.5 || $y < -0.5 || $y > $row->depth_mm + 0.5) {
             $axis = $x < -0.5 || $x > $row->width_mm + 0.5 ? 'x' : 'y';
             $typed->fault(
-                sprintf(
-                    'That lies outside the board, which is %s × %s mm.',
-                    Decimal::trimmed($row->width_mm, 1),
-                    Decimal::trimmed($row->depth_mm, 1),
-                ),
+                'That lies outside the board, which is '.Format::several([$row->width_mm, $row->depth_mm], 'mm', 1).'.',
                 "points/{$k}/{$axis}",
             );
         }

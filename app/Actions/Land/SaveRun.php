@@ -16,11 +16,10 @@ use App\Models\Section as SectionRow;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Snap;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Scale;
 use IdleRidge\Core\Measure\Side;
-use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Track\AlignmentBuilder;
 use IdleRidge\Core\Track\Crossing;
 use IdleRidge\Core\Track\FormationProfile;
@@ -50,7 +49,7 @@ final readonly class SaveRun
      */
     public function create(Layout $layout, SectionRow $row, array $input): RunRow
     {
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         [$x1, $y1, $x2, $y2] = array_map(fn (string $f): float => $typed->length($f), ['x1', 'y1', 'x2', 'y2']);
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
@@ -95,7 +94,7 @@ final readonly class SaveRun
      */
     public function beside(Layout $layout, RunRow $row, array $input): RunRow
     {
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $apart = $typed->length('apart', StartingValues::apart(ProjectLoader::sheet($layout)->scale));
         $side = $typed->text('side') === Side::Right->value ? Side::Right : Side::Left;
         $run = ProjectLoader::run($row);
@@ -295,11 +294,11 @@ final readonly class SaveRun
     /** @param  array<string, mixed>  $input */
     private function read(Layout $layout, SectionRow $row, RunRow $standing, array $input): Run
     {
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $section = ProjectLoader::section($row);
         $old = ProjectLoader::run($standing)->seenFrom($section->placement);
-        $x = $typed->length('x', $old->start->x, round($old->start->x, 6));
-        $y = $typed->length('y', $old->start->y, round($old->start->y, 6));
+        $x = $typed->length('x', $old->start->x, $old->start->x);
+        $y = $typed->length('y', $old->start->y, $old->start->y);
         $heading = $typed->has('heading') ? $typed->number('heading') : $old->headingDeg;
         $level = $typed->length('start_height', $old->startHeight, $old->startHeight);
         $pieces = $typed->has('elements') ? $this->pieces($typed, $old) : $old->pieces;
@@ -450,11 +449,7 @@ final readonly class SaveRun
     {
         if ($here->within($width, $depth) === null) {
             throw new InvalidValue(
-                sprintf(
-                    'The run lies nowhere over the board, which is %s × %s mm.',
-                    Decimal::trimmed($width, 1),
-                    Decimal::trimmed($depth, 1),
-                ),
+                'The run lies nowhere over the board, which is '.Format::several([$width, $depth], 'mm', 1).'.',
                 'x',
             );
         }

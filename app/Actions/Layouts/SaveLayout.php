@@ -102,7 +102,7 @@ final readonly class SaveLayout
     {
         $old = $layout === null ? new LayoutSheet($this->uids->next(), 'New', 87.1, 16.5) : ProjectLoader::sheet($layout);
         $units = Units::tryFrom((new FormInput($input))->text('units')) ?? $old->units;
-        $typed = new FormInput($input, $old->units);
+        $typed = new FormInput($input);
         $ratio = $typed->number('ratio', $old->scale->ratio);
         $gauge = $typed->length('gauge_mm', $old->gauge, $old->gauge);
         // A new layout begins with what fits its scale.

@@ -19,7 +19,6 @@ use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
-use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Planting\Stand;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Water\Mirror;
@@ -41,7 +40,7 @@ final readonly class SaveSection
     /** @param  array<string, mixed>  $input name, width_mm, depth_mm and, if given, x_mm, y_mm, angle_deg, base_mm */
     public function create(Layout $layout, array $input): SectionRow
     {
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $right = 0.0;
         foreach ($layout->sections()->get() as $other) {
             $right = max($right, ...array_map(fn (Point $p): float => $p->x, ProjectLoader::section($other)->corners()));
@@ -73,7 +72,7 @@ final readonly class SaveSection
     public function change(Layout $layout, SectionRow $row, array $input): void
     {
         $old = ProjectLoader::section($row);
-        $section = $this->carried($layout, $old, $this->read(new FormInput($input, Units::from($layout->units)), $old));
+        $section = $this->carried($layout, $old, $this->read(new FormInput($input), $old));
         $this->besideItsField(
             fn () => $this->ledger->record($layout, "{$section->name} changed", function (ChangeSet $changes) use (
                 $layout,

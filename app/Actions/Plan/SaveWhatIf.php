@@ -20,7 +20,7 @@ use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Interchange\RoomFile;
 use IdleRidge\Core\Interchange\WorksFile;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Plan\WhatIf;
@@ -55,7 +55,7 @@ final readonly class SaveWhatIf
             $celsius = $typed->amount('heater', '°C');
             $typed->made(fn (): bool => true);
             $project = WhatIf::warmer($project, $room, $celsius, $this->minute());
-            $said[] = "{$name} kept at ".Decimal::trimmed($celsius, 1).' °C';
+            $said[] = "{$name} kept at ".Format::text($celsius, '°C', 1);
         }
         $flow = Climate::AIRFLOW_FACTORS[$typed->text('airflow')] ?? null;
         if ($flow !== null) {

@@ -14,8 +14,8 @@ use App\Models\Layout;
 use App\Models\Mirror as MirrorRow;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\WaterFile;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Measure\Words;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\StreamEnd;
@@ -44,7 +44,7 @@ final readonly class SaveMirror
      */
     public function add(Layout $layout, string $section, array $input): Mirror
     {
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $project = $this->load->of($layout);
         $board = $project->section($section);
         $is = fn (StreamEnd $end): bool => "{$end->water}:{$end->edge}" === $typed->text('end');
@@ -75,13 +75,13 @@ final readonly class SaveMirror
     /** @param  array<string, mixed>  $input name, x, y (mm on the board), width, height (mm), facing_deg (against the board’s front) */
     public function change(Layout $layout, Section $board, MirrorRow $row, array $input): Mirror
     {
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $old = $this->load->of($layout)->works->waters->mirror($row->uid) ?? throw new InvalidValue('The mirror is gone.', 'name');
         $here = $old->seenFrom($board->placement);
         $mirror = $typed->made(function () use ($typed, $old, $here, $board): Mirror {
-            [$x, $y] = [$typed->length('x', $here->x, round($here->x, 1)), $typed->length('y', $here->y, round($here->y, 1))];
+            [$x, $y] = [$typed->length('x', $here->x, $here->x), $typed->length('y', $here->y, $here->y)];
             if ($x < 0.0 || $y < 0.0 || $x > $board->width || $y > $board->depth) {
-                throw new InvalidValue("That is beside the board, which is {$board->width} × {$board->depth} mm.", 'x');
+                throw new InvalidValue('That is beside the board, which is '.Format::several([$board->width, $board->depth], 'mm', 1).'.', 'x');
             }
             $there = $board->placement->toLayout(new Point($x, $y));
 

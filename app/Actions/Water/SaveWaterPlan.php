@@ -25,7 +25,6 @@ use IdleRidge\Core\Interchange\WaterFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Plan\WaterCoats;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
@@ -56,7 +55,7 @@ final readonly class SaveWaterPlan
      */
     public function change(Layout $layout, string $section, string $water, array $input): WaterPlan
     {
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $feature = $this->levelled($layout, $water, $typed);
         $project = $feature === null ? $this->load->of($layout) : $this->load->with($layout, $feature);
         $body = $this->body($project, $project->section($section), $water);
@@ -133,7 +132,7 @@ final readonly class SaveWaterPlan
     {
         $project = $this->load->of($layout);
         $body = $this->body($project, $project->section($section), $water);
-        $typed = new FormInput($input, Units::from($layout->units));
+        $typed = new FormInput($input);
         $zone = $typed->made(fn (): Zone => new Zone(
             $this->rows->uid(),
             $section,

@@ -15,6 +15,7 @@ use IdleRidge\Core\Land\LandClass;
 use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Lattice;
+use IdleRidge\Core\Measure\RoundSteps;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -34,8 +35,6 @@ final class ComputedLand
     public const PREVIEW_CELL_MM = 10.0;
 
     public const THUMB_CELL_MM = 25.0;
-
-    public const CONTOUR_INTERVAL_MM = 10.0;
 
     private const LAND = 'land';
 
@@ -99,7 +98,7 @@ final class ComputedLand
             $mesh = $this->model($project, $section)->terrain(self::THUMB_CELL_MM)->mesh();
             $range = max($mesh->z) - min($mesh->z);
             $lines = [];
-            foreach (Contours::of($mesh, Contours::levels($mesh, max(self::CONTOUR_INTERVAL_MM, 10.0 * ceil($range / 60.0)))) as $contour) {
+            foreach (Contours::of($mesh, Contours::levels($mesh, RoundSteps::coarse() * max(1.0, ceil($range / 60.0)))) as $contour) {
                 foreach ($contour->lines as $line) {
                     $points = LineSimplifier::line($line['points'], 4.0, $line['closed']);
                     $lines[] = $line['closed'] ? [...$points, $points[0]] : $points;
@@ -217,7 +216,7 @@ final class ComputedLand
      */
     private function lines(HeightMesh $mesh, float $cell): array
     {
-        $interval = self::CONTOUR_INTERVAL_MM;
+        $interval = RoundSteps::coarse();
         $range = max($mesh->z) - min($mesh->z);
         while ($range / $interval > 40) {
             $interval *= 2.0;
@@ -234,7 +233,7 @@ final class ComputedLand
                 $contour->lines,
             );
             $contours[] = ['level' => $contour->level, 'lines' => $lines];
-            if (fmod($contour->level, 2.0 * $interval) === 0.0) {
+            if (RoundSteps::isMultiple($contour->level, 2.0 * $interval)) {
                 // A contour that closes by itself is its own ring; only those along the edge differ.
                 $whole = count($contour->rings) === $contour->closedLines();
                 $bands[] = [

@@ -10,14 +10,18 @@ use DateTimeZone;
 use Exception;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Interchange\RidgeReader;
+use IdleRidge\Core\Measure\Amount;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\UnitsInUse;
 use IdleRidge\Core\Project\Project;
 use Illuminate\Console\Command;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\Console\Input\InputOption;
 
 /**
  * What the commands over open files share: one JSON document on standard output, one line a fault on standard error with
@@ -25,9 +29,16 @@ use Psr\Clock\ClockInterface;
  */
 abstract class RidgeCommand extends Command
 {
+    protected function configure(): void
+    {
+        $this->addOption('units', null, InputOption::VALUE_REQUIRED, 'metric or imperial, for all that is read by people; figures in '
+            .'JSON stay in mm, g, ml and °C', '');
+    }
+
     public function handle(): int
     {
         try {
+            UnitsInUse::become($this->unitsOr(Units::Metric));
             $answer = $this->answer();
         } catch (InvalidValue $refusal) {
             return $this->fault([$refusal]);
@@ -90,18 +101,30 @@ abstract class RidgeCommand extends Command
 
     protected function project(): Project
     {
-        return RidgeReader::read($this->contents($this->file()), app(Library::class));
+        $project = RidgeReader::read($this->contents($this->file()), app(Library::class));
+        UnitsInUse::become($this->unitsOr($project->layout->units));
+
+        return $project;
     }
 
-    /** @throws InvalidValue when the option is not a number within the limits */
+    /** @throws InvalidValue for a word that is no system of units */
+    private function unitsOr(Units $otherwise): Units
+    {
+        $word = $this->word('units');
+
+        return $word === '' ? $otherwise : InvalidValue::unlessOneOf(Units::class, $word, '--units');
+    }
+
+    /** @throws InvalidValue when the option is not a number within the limits; one that has a unit may be typed in any of its kind */
     protected function number(string $option, float $least, float $most, string $unit = ''): float
     {
         $text = $this->word($option);
-        if (! is_numeric($text)) {
+        if (! is_numeric($text) && ! Amount::knows($unit)) {
             throw new InvalidValue("“{$text}” is not a number", "--{$option}");
         }
+        $value = is_numeric($text) ? (float) $text : Amount::parse($text, $unit, "--{$option}", $unit);
 
-        return InvalidValue::unlessBetween((float) $text, $least, $most, "--{$option}", $unit, "--{$option}");
+        return InvalidValue::unlessBetween($value, $least, $most, "--{$option}", $unit, "--{$option}");
     }
 
     /** `--now`, or the clock's moment, in minutes of Unix time. */

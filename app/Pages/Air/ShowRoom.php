@@ -12,6 +12,7 @@ use App\Pages\Words\LearnedWords;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 
 /** One room: what its air was and is taken to be, what its logger is, and what was learned of drying in it. */
 final readonly class ShowRoom
@@ -57,7 +58,7 @@ final readonly class ShowRoom
             'learned' => $learned,
             'last' => $last === null
                     ? null
-                    : $words->moment($last[0]).': '.Decimal::trimmed($last[1], 1).' °C, '.Decimal::trimmed($last[2], 0).' %',
+                    : $words->moment($last[0]).': '.Format::text($last[1], '°C', 1).', '.Decimal::trimmed($last[2], 0).' %',
             'gaps' => array_map(
                 fn (array $g): string => "{$words->moment($g[1])} to {$words->moment($g[2])}",
                 array_slice(array_reverse($log?->gaps() ?? []), 0, 5),

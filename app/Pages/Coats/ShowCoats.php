@@ -25,6 +25,7 @@ use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Journal\PhotoPin;
 use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\CoatState;
 use IdleRidge\Core\Plan\DryingState;
@@ -223,8 +224,8 @@ final readonly class ShowCoats
                 'current' => $page->zone === $zone,
                 'thumb' => ZoneDrawing::of($page->section, $area->rings, $page->zone === $zone),
                 'area' => new Quantity($area->surface / 100.0, 'cm²', 'true surface of the land within the zone, partial cells counted', [
-                    'plan' => Decimal::trimmed($area->plan / 100.0, 0).' cm²',
-                    'cells of' => '5 mm',
+                    'plan' => Format::text($area->plan / 100.0, 'cm²'),
+                    'cells of' => Format::length(5.0),
                 ]),
             ];
         }
@@ -304,11 +305,11 @@ final readonly class ShowCoats
             'air' => $coat->recipe->cure->filmTemperature === null
                     ? ''
                     : sprintf(
-                        'over %s °C until touch-dry; %s has %s by day, %s at night',
-                        Decimal::trimmed($coat->recipe->cure->filmTemperature, 1),
+                        'over %s until touch-dry; %s has %s by day, %s at night',
+                        Format::text($coat->recipe->cure->filmTemperature, '°C', 1),
                         $air->name,
-                        Decimal::trimmed($air->day->temperature, 1),
-                        Decimal::trimmed($air->night->temperature, 1),
+                        Format::text($air->day->temperature, '°C', 1),
+                        Format::text($air->night->temperature, '°C', 1),
                     ),
         ];
     }
@@ -417,7 +418,7 @@ final readonly class ShowCoats
                         ? 'passed '.$page->words->moment((int) $most)
                         : 'in '.ClockWords::range($half - $work->now, $most - $work->now);
             } else {
-                $text = 'about '.ClockWords::span($reference).' at 20 °C, 50 %';
+                $text = 'about '.ClockWords::span($reference).' at '.Format::text(20.0, '°C').', 50 %';
                 if ($state->next !== null) {
                     $text =
                         ClockWords::range(
@@ -436,8 +437,7 @@ final readonly class ShowCoats
     {
         $coat = $state->coat;
         $how =
-            Decimal::trimmed($coat->mm, 2).
-            ' mm'.
+            Format::length($coat->mm, 2).
             ($coat->passes > 1 ? " × {$coat->passes}" : '').
             ($coat->share < 1.0 ? ', over '.Decimal::trimmed(100.0 * $coat->share, 0).' %' : '');
         if ($state->last !== null) {

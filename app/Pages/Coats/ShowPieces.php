@@ -11,7 +11,7 @@ use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Coats\ZoneArea;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Scale;
 
 /** Grain, stripes, castings and joints of a coat, and the fields in which they are told. */
@@ -36,7 +36,7 @@ final class ShowPieces
             return null;
         }
         $pieces = $coat->pieces ?? new CoatPieces();
-        $n = fn (float $v, int $decimals = 2): string => Decimal::trimmed($v, $decimals);
+        $n = fn (float $mm): string => Format::field($mm);
 
         return [
             'asks' => $asks,
@@ -44,7 +44,7 @@ final class ShowPieces
                 'stones' => implode(', ', array_map(fn (float $s): string => $n($s), $pieces->stones)),
                 'stripe' => $pieces->stripe > 0.0 ? $n($pieces->stripe) : '',
                 'piece' => $pieces->piece === null ? '' : implode(' × ', array_map(fn (float $s): string => $n($s), $pieces->piece)),
-                'joint' => $pieces->joint > 0.0 ? $n($pieces->joint / 1000.0) : '',
+                'joint' => $pieces->joint > 0.0 ? Format::field($pieces->joint / 1000.0, 'm') : '',
             ],
             'lines' => [
                 ...self::stones($pieces, $area, $scale, $amounts),
@@ -55,7 +55,7 @@ final class ShowPieces
                     ? []
                     : [
                         FaceWork::joints($pieces->joint, $scale, $area->length()).' joints, '.
-                            $n($scale->toModel($pieces->joint)).' mm apart',
+                            Format::length($scale->toModel($pieces->joint), 2).' apart',
                     ],
             ],
         ];
@@ -73,9 +73,9 @@ final class ShowPieces
         foreach (FaceWork::stripes($pieces, $area->length(), $stone->amount ?? 0.0) as $one) {
             $sieve = FaceWork::sieve($one['stone'], $scale);
             $out[] =
-                Decimal::trimmed($one['stone'], 1).' mm stone: sieve '.
-                Decimal::fixed($sieve['low'], 2).' to '.Decimal::fixed($sieve['high'], 2).' mm'.
-                ($one['amount'] > 0.0 ? ', '.Decimal::fixed($one['amount'], 0).' g' : '').
+                Format::length($one['stone'], 1).' stone: sieve '.
+                Format::several([$sieve['low'], $sieve['high']], 'mm', 2, ' to ').
+                ($one['amount'] > 0.0 ? ', '.Format::text($one['amount'], 'g') : '').
                 ($one['stripes'] > 0 ? ", in {$one['stripes']} ".($one['stripes'] === 1 ? 'stripe' : 'stripes') : '');
         }
 

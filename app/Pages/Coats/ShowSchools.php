@@ -16,6 +16,7 @@ use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\SchoolTrial;
@@ -74,11 +75,11 @@ final readonly class ShowSchools
         ];
     }
 
-    /** @return array{trial: SchoolTrial, rows: list<array{label: string, before?: string, figure: Quantity|null, after: string}>} */
+    /** @return array{trial: SchoolTrial, rows: list<array{label: string, before?: string, figure: Quantity|null, after?: string}>} */
     private function trial(SchoolTrial $trial, string $currency, float $certainty): array
     {
         $sure = Decimal::trimmed(100.0 * $certainty, 0);
-        $under = $trial->body > 0.0 ? ['foam or ribs' => Decimal::trimmed($trial->body / 1000.0, 2).' kg'] : [];
+        $under = $trial->body > 0.0 ? ['foam or ribs' => Format::text($trial->body / 1000.0, 'kg', 2)] : [];
 
         return [
             'trial' => $trial,
@@ -110,7 +111,6 @@ final readonly class ShowSchools
                 [
                     'label' => 'Weighs, wet',
                     'figure' => new Quantity($trial->wet / 1000.0, 'kg', 'amounts × their densities', $under, decimals: 2),
-                    'after' => 'kg',
                 ],
                 [
                     'label' => 'Weighs, dry',
@@ -121,7 +121,6 @@ final readonly class ShowSchools
                         $under,
                         decimals: 2,
                     ),
-                    'after' => 'kg',
                 ],
                 // What has no price costs something too: then this is only the least, or nothing that could be told.
                 $trial->cost === 0 && $trial->unpriced !== []

@@ -8,6 +8,7 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Stripping;
 use IdleRidge\Core\Measure\ClockWords;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\StripWork;
@@ -17,7 +18,7 @@ use IdleRidge\Core\Shelf\PackPrice;
 final class ShowStrip
 {
     /**
-     * @return array{how: string, with: list<string>, rows: list<array{label: string, figure: Quantity, after: string}>, dry: string,
+     * @return array{how: string, with: list<string>, rows: list<array{label: string, figure: Quantity, after?: string}>, dry: string,
      *     wet: bool}|null null where nothing of it is laid
      */
     public static function of(BenchWork $work, Coat $coat, Library $library): ?array
@@ -32,13 +33,13 @@ final class ShowStrip
         [$minor, $unpriced] = PackPrice::cost($used, $work->project->works->prices);
         $hands = new Quantity($s->minutes, 'min', 'what is laid × minutes a dm² to lift or to cut it out', [], 'starting value');
         $off = new Quantity($grams, 'g', 'amounts laid × what of them stays', decimals: 0);
-        $water = new Quantity($s->water, 'ml', '300 ml on a m² that is wetted', [], 'starting value', 0);
+        $water = new Quantity($s->water, 'ml', Format::sentence('{300 ml/m²} on what is wetted'), [], 'starting value', 0);
         $currency = $work->project->layout->currency;
         $lost = Quantity::money($minor, $currency, 'amounts × price of a pack ÷ what is in it', [], 'yours');
         $rows = [
             ['label' => 'At the bench', 'figure' => $hands, 'after' => $s->wet ? 'min, and '.Stripping::SOAK_MINUTES.' to soak' : 'min'],
-            ['label' => 'Comes off', 'figure' => $off, 'after' => 'g'],
-            ...$s->water > 0.0 ? [['label' => 'Water', 'figure' => $water, 'after' => 'ml']] : [],
+            ['label' => 'Comes off', 'figure' => $off],
+            ...$s->water > 0.0 ? [['label' => 'Water', 'figure' => $water]] : [],
             ...$minor > 0 ? [['label' => 'Is lost', 'figure' => $lost, 'after' => $currency.($unpriced === [] ? '' : ' at least')]] : [],
         ];
 

@@ -10,13 +10,13 @@ use App\Computed\Cuts\CutResult;
 use App\Computed\Cuts\SheetResult;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\FoamWork;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 
 /** The ways to make the same land, beside each other: sheets and cost as they are laid out, or from what they take by area alone. */
 final readonly class CompareCutSchools
 {
-    public const COLUMNS = ['sheets', 'hours', 'weight, kg', 'dust, l', 'cost'];
+    public const COLUMNS = ['sheets', 'hours', 'weight', 'dust', 'cost'];
 
     public function __construct(private ComputedCuts $desk, private ComputedSheets $sheets)
     {
@@ -48,7 +48,7 @@ final readonly class CompareCutSchools
     {
         $weight = $page->weight;
         $from =
-            $page->stack() === null ? ['ribs' => (string) count($page->shell()->ribs ?? [])] : ['stack' => $page->stack()->words().' mm'];
+            $page->stack() === null ? ['ribs' => (string) count($page->shell()->ribs ?? [])] : ['stack' => $page->stack()->words()];
         $before = $laid === null ? '≥' : '';
         [$how, $paid] =
             $laid === null
@@ -72,7 +72,7 @@ final readonly class CompareCutSchools
                     $weight->dry(),
                     'kg',
                     'board, land and track, dry',
-                    array_column(array_map(fn (array $p): array => [$p['part'], round($p['dry'], 2).' kg'], $weight->parts), 1, 0),
+                    array_column(array_map(fn (array $p): array => [$p['part'], Format::text($p['dry'], 'kg', 2)], $weight->parts), 1, 0),
                     'starting value',
                     1,
                 ),
@@ -95,15 +95,14 @@ final readonly class CompareCutSchools
         $shell = $page->shell();
         if ($shell !== null) {
             $cover =
-                Decimal::trimmed($shell->cover() / 1e6, 2).
-                ' m² of '.
+                Format::text($shell->cover() / 1e6, 'm²', 2).' of '.
                 ($shell->school === CutSchool::Towel ? 'towels in plaster' : 'plaster cloth');
 
-            return ['without' => $cover.' and '.Decimal::trimmed($shell->strips / 1000.0, 1).' m of card'];
+            return ['without' => $cover.' and '.Format::text($shell->strips / 1000.0, 'm', 1).' of card'];
         }
         $filler = $page->stack()->filler ?? 0.0;
 
-        return $filler > 5e4 ? ['without' => Decimal::trimmed($filler / 1e6, 1).' l of filler'] : [];
+        return $filler > 5e4 ? ['without' => Format::text($filler / 1e6, 'l', 1).' of filler'] : [];
     }
 
     private function hours(CutResult $page): Quantity

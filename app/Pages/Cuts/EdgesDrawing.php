@@ -6,8 +6,7 @@ namespace App\Pages\Cuts;
 
 use IdleRidge\Core\Cuts\EdgeBoard;
 use IdleRidge\Core\Interchange\Svg;
-use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\Format;
 
 /** The boards along a section's edges, one under the other, all to one scale. */
 final class EdgesDrawing
@@ -24,7 +23,7 @@ final class EdgesDrawing
     private const WORDS = 370.0;
 
     /** @param  list<EdgeBoard>  $boards */
-    public static function of(array $boards, Units $units): Svg
+    public static function of(array $boards): Svg
     {
         $longest = max([1.0, ...array_map(fn (EdgeBoard $b): float => $b->length, $boards)]);
         $scale = (self::WIDTH - self::LEFT - self::RIGHT) / $longest;
@@ -42,14 +41,14 @@ final class EdgesDrawing
                 ->text('h', self::LEFT - 10.0, $zero + 4.0, $board->edge, 'end');
             $foot = $zero - $board->ring[0][1] * $scale + 13.0;
             foreach ([[0.0, 'start'], [$board->length, 'end']] as [$at, $anchor]) {
-                $svg->text('m tick', self::LEFT + $at * $scale, $foot, Length::cell(self::heightAt($board, $at), $units, 1), $anchor);
+                $svg->text('m tick', self::LEFT + $at * $scale, $foot, Format::cell(self::heightAt($board, $at), 1), $anchor);
             }
             $words =
-                Length::cell($board->length, $units).
+                Format::cell($board->length).
                 ' long, '.
-                Length::cell($board->low, $units, 1).
+                Format::cell($board->low, 1).
                 ' to '.
-                Length::cell($board->high, $units, 1).
+                Format::cell($board->high, 1).
                 ' over the board';
             $beside = $board->length * $scale < self::WORDS;
             $svg->text(

@@ -7,8 +7,7 @@ namespace App\Pages\Cuts;
 use IdleRidge\Core\Cuts\BoardBuild;
 use IdleRidge\Core\Cuts\Frame;
 use IdleRidge\Core\Interchange\Svg;
-use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Project\BoardWeight;
 use IdleRidge\Core\Project\Section;
 
@@ -23,7 +22,7 @@ final class FrameDrawing
 
     private const PITCH = 30.0;
 
-    public static function of(Section $section, Frame $frame, BoardBuild $build, BoardWeight $weight, Units $units): Svg
+    public static function of(Section $section, Frame $frame, BoardBuild $build, BoardWeight $weight): Svg
     {
         $scale = min(self::PLAN / $section->width, 190.0 / $section->depth);
         $height = max($section->depth * $scale + 36.0, count($frame->bars) * self::PITCH + 30.0);
@@ -51,17 +50,17 @@ final class FrameDrawing
             ->line('gravity', $x, $y - 11.0, $x, $y + 11.0);
         $words =
             'balances '.
-            Length::show($weight->centre[0], $units).
+            Format::length($weight->centre[0]).
             ' from the left, '.
-            Length::show($weight->centre[1], $units).
+            Format::length($weight->centre[1]).
             ' from the front';
         $svg->text('n', 14.0, 14.0 + $section->depth * $scale + 16.0, $words);
-        self::bars($svg, $frame, $build, $units);
+        self::bars($svg, $frame, $build);
 
         return $svg;
     }
 
-    private static function bars(Svg $svg, Frame $frame, BoardBuild $build, Units $units): void
+    private static function bars(Svg $svg, Frame $frame, BoardBuild $build): void
     {
         $scale = (self::WIDTH - self::BARS - 14.0) / $build->stock;
         foreach ($frame->bars as $k => $bar) {
@@ -70,7 +69,7 @@ final class FrameDrawing
             $x = 0.0;
             foreach ($bar as $piece) {
                 $svg->rect('timber', self::BARS + $x * $scale, $y, $piece['length'] * $scale, 12.0);
-                $words = Length::cell($piece['length'], $units);
+                $words = Format::cell($piece['length']);
                 if (mb_strlen($words) * 6.6 + 4.0 < $piece['length'] * $scale) {
                     $svg->text('m', self::BARS + ($x + $piece['length'] / 2.0) * $scale, $y + 10.0, $words, 'middle');
                 }
@@ -83,11 +82,11 @@ final class FrameDrawing
             16.0 + count($frame->bars) * self::PITCH + 4.0,
             count($frame->bars).
                 (count($frame->bars) === 1 ? ' timber of ' : ' timbers of ').
-                Length::show($build->stock, $units).
+                Format::length($build->stock).
                 ', '.
-                Length::cell($build->timber, $units).
+                Format::cell($build->timber).
                 ' × '.
-                Length::cell($build->timberHigh, $units),
+                Format::cell($build->timberHigh),
         );
     }
 }

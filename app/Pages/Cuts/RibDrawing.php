@@ -6,13 +6,12 @@ namespace App\Pages\Cuts;
 
 use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Interchange\Svg;
-use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\Format;
 
 /** One rib laid flat, front to the left. */
 final class RibDrawing
 {
-    public static function of(Rib $rib, float $depth, Units $units): Svg
+    public static function of(Rib $rib, float $depth): Svg
     {
         $scale = 330.0 / max(1.0, $depth);
         $tall = max(40.0, $rib->highest * $scale);
@@ -42,7 +41,7 @@ final class RibDrawing
                 'm',
                 182.0,
                 $foot + 16.0,
-                Length::cell($depth, $units).' long, up to '.Length::cell($rib->highest, $units, 1),
+                Format::cell($depth).' long, up to '.Format::cell($rib->highest, 1),
                 'middle',
             );
 

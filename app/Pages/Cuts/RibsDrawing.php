@@ -8,8 +8,7 @@ use App\Pages\Drawing\Labels;
 use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Cuts\Shell;
 use IdleRidge\Core\Interchange\Svg;
-use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Project\Section;
 
 /** The ribs of a shell as they stand on the board, seen from the front and above, those further right behind those further left. */
@@ -24,7 +23,7 @@ final class RibsDrawing
     private const FLAT = 0.5;
 
     /** @param  int  $picked from 1; 0 for none */
-    public static function of(Section $section, Shell $shell, int $picked, Units $units): Svg
+    public static function of(Section $section, Shell $shell, int $picked): Svg
     {
         $svg = new Svg(self::WIDTH, self::HEIGHT, "The ribs of {$section->name}", [
             'id' => 'stack',
@@ -78,7 +77,7 @@ final class RibsDrawing
             'note',
             34.0,
             self::HEIGHT - 6.0,
-            count($shell->ribs).' ribs, '.Length::show($shell->ribs[1]->x - $shell->ribs[0]->x, $units).' apart',
+            count($shell->ribs).' ribs, '.Format::length($shell->ribs[1]->x - $shell->ribs[0]->x).' apart',
         );
 
         return $svg;

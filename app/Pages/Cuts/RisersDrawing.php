@@ -7,9 +7,8 @@ namespace App\Pages\Cuts;
 use App\Pages\Drawing\Labels;
 use IdleRidge\Core\Cuts\Riser;
 use IdleRidge\Core\Interchange\Svg;
-use IdleRidge\Core\Measure\Decimal;
-use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Measure\RoundSteps;
 use IdleRidge\Core\Track\Run;
 
 /** Risers under a run, to scale along its stations; heights are stretched, and it is said by how much. */
@@ -30,7 +29,7 @@ final class RisersDrawing
      * @param  array{float, float}  $over
      * @return array{drawing: Svg, stretch: float}
      */
-    public static function of(Run $run, array $risers, array $over, float $base, Units $units): array
+    public static function of(Run $run, array $risers, array $over, float $base): array
     {
         $along = (self::WIDTH - self::LEFT - 10.0) / max(1.0, $over[1] - $over[0]);
         $highest = max([20.0, ...array_map(fn (Riser $r): float => $r->height, $risers)]);
@@ -61,7 +60,7 @@ final class RisersDrawing
                     true,
                 ),
             );
-            $words = Length::cell($riser->height, $units, 1);
+            $words = Format::cell($riser->height, 1);
             $place = $labels->place($words, 6.6, 11.0, [
                 [$x($riser->station) - mb_strlen($words) * 3.3, $y($riser->height) - 9.0],
                 [$x($riser->station) - mb_strlen($words) * 3.3, $y($riser->height) - 21.0],
@@ -75,12 +74,13 @@ final class RisersDrawing
                 $svg->text('m', $place[0], $place[1], $name);
             }
         }
-        for ($station = 100.0 * ceil($over[0] / 100.0); $station <= $over[1]; $station += 200.0) {
+        $step = RoundSteps::axis(100.0);
+        for ($station = $step * ceil($over[0] / $step); $station <= $over[1]; $station += 2.0 * $step) {
             $svg->line('ticks', $x($station), self::FOOT + 22.0, $x($station), self::FOOT + 27.0)->text(
                 'm tick',
                 $x($station),
                 self::FOOT + 39.0,
-                Decimal::trimmed($station, 0),
+                Format::cell($station),
                 'middle',
             );
         }

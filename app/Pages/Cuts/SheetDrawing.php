@@ -8,6 +8,7 @@ use App\Pages\Drawing\Labels;
 use IdleRidge\Core\Cuts\Nesting\NestProblem;
 use IdleRidge\Core\Cuts\Nesting\NestResult;
 use IdleRidge\Core\Interchange\Svg;
+use IdleRidge\Core\Measure\Format;
 
 /** Sheets with the pieces that are cut from each, and what is left over. */
 final class SheetDrawing
@@ -37,7 +38,7 @@ final class SheetDrawing
                 'h',
                 $left + 2.0,
                 $top - 6.0,
-                'Sheet '.($k + 1).(count($problems) > 1 ? ', '.Svg::n((float) $thickness).' mm' : ''),
+                'Sheet '.($k + 1).(count($problems) > 1 ? ', '.Format::length((float) $thickness, 1) : ''),
             )->rect('sheet-edge', $left + 0.5, $top, $sheet['width'] * $scale - 1.0, $sheet['height'] * $scale);
             $at = fn (array $p): array => [$left + $p[0] * $scale, $top + ($sheet['height'] - $p[1]) * $scale];
             $labels = new Labels($left + $sheet['width'] * $scale, $top + $sheet['height'] * $scale, $left, $top);

@@ -8,9 +8,7 @@ use App\Computed\Cuts\CutResult;
 use IdleRidge\Core\Cuts\Frame;
 use IdleRidge\Core\Cuts\SheetPacking;
 use IdleRidge\Core\Interchange\Svg;
-use IdleRidge\Core\Measure\Decimal;
-use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Project\BoardWeight;
 use IdleRidge\Core\Track\StructureKind;
 
@@ -30,7 +28,7 @@ final class ShowBoard
         return [
             'frame' => $frame,
             'weight' => $weight,
-            'drawing' => FrameDrawing::of($page->section, $frame, $build, $weight, $page->project->layout->units),
+            'drawing' => FrameDrawing::of($page->section, $frame, $build, $weight),
             'packings' => $this->packings($page),
             'lift' => $this->lift($weight, $page),
             'opening' => $this->opening($weight, $page),
@@ -42,21 +40,20 @@ final class ShowBoard
     {
         return $weight->people($page->cuts->board) > 1
             ? ''
-            : 'One person lifts it, wet too (limit '.Decimal::trimmed($page->cuts->board->lift, 1).' kg).';
+            : 'One person lifts it, wet too (limit '.Format::text($page->cuts->board->lift, 'kg', 1).').';
     }
 
     private function opening(BoardWeight $weight, CutResult $page): string
     {
         $passes = $weight->passes($page->cuts->board);
         $box =
-            implode(' × ', array_map(fn (float $v): string => Length::cell($v, $page->project->layout->units), $weight->box)).
-            ($page->project->layout->units === Units::Metric ? ' mm' : '');
+            Format::several($weight->box, 'mm');
 
         return match (true) {
             $passes === null => "It takes {$box} with its frame; set an opening and this says whether it goes through.",
             $passes['fits'] => "It takes {$box} with its frame and goes through the opening.",
             default => "It takes {$box} with its frame: ".
-                Length::show($passes['short'], $page->project->layout->units).
+                Format::length($passes['short']).
                 ' too much for the opening.',
         };
     }

@@ -19,6 +19,7 @@ use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Cuts\Rib;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\FoamAdvice;
 use IdleRidge\Core\Project\HiddenThing;
@@ -137,7 +138,7 @@ final readonly class ShowCuts
                 $plaster->mm,
                 'mm',
                 'volume of all coats of plaster over the area they cover',
-                ['area' => Decimal::trimmed($plaster->area / 100.0, 0).' cm²'],
+                ['area' => Format::text($plaster->area / 100.0, 'cm²')],
                 decimals: 1,
             ),
             'left' => $page->cuts->skin,
@@ -149,7 +150,7 @@ final readonly class ShowCuts
     {
         $shell = $page->shell();
         if ($shell !== null) {
-            return RibsDrawing::of($page->section, $shell, $picked, $page->project->layout->units);
+            return RibsDrawing::of($page->section, $shell, $picked);
         }
         $stack = $page->stack();
 
@@ -160,7 +161,7 @@ final readonly class ShowCuts
     {
         $shell = $page->shell();
         if ($shell !== null) {
-            return RibDrawing::of($shell->ribs[$picked - 1], $page->section->depth, $page->project->layout->units);
+            return RibDrawing::of($shell->ribs[$picked - 1], $page->section->depth);
         }
         foreach ($page->stack()->layers ?? [] as $at => $layer) {
             if ($layer->index === $picked) {
@@ -171,15 +172,14 @@ final readonly class ShowCuts
         return null;
     }
 
-    /** @return list<array{label: string, figure: Quantity, unit: string}> */
+    /** @return list<array{label: string, figure: Quantity, unit?: string, note?: string}> */
     private function facts(CutResult $page, ?SheetResult $laid): array
     {
         $weight = $page->weight;
-        $parts = array_column(array_map(fn (array $p): array => [$p['part'], Decimal::trimmed($p['dry'], 2).' kg'], $weight->parts), 1, 0);
+        $parts = array_column(array_map(fn (array $p): array => [$p['part'], Format::text($p['dry'], 'kg', 2)], $weight->parts), 1, 0);
         $whole = [
             'label' => 'Board, all told',
             'figure' => new Quantity($weight->dry(), 'kg', 'frame, board, land and track, dry', $parts, 'starting value', 1),
-            'unit' => 'kg',
         ];
         $shell = $page->shell();
         if ($shell !== null) {
@@ -192,7 +192,7 @@ final readonly class ShowCuts
                         (float) count($shell->ribs),
                         'ribs',
                         'length of the board over the gap between ribs, rounded up, and one',
-                        ['gap' => Decimal::trimmed($shell->build->ribGap, 0).' mm'],
+                        ['gap' => Format::length($shell->build->ribGap)],
                         decimals: 0,
                     ),
                     'unit' => '',
@@ -206,7 +206,6 @@ final readonly class ShowCuts
                         ['strips' => (string) $shell->stripCount],
                         decimals: 1,
                     ),
-                    'unit' => 'm',
                 ],
                 [
                     'label' => $page->cuts->school->value === 'towel' ? 'Towel' : 'Cloth',
@@ -215,38 +214,33 @@ final readonly class ShowCuts
                         'm²',
                         'whole pieces that cover the true surface, each over its neighbour by the overlap, × layers',
                         [
-                            'surface' => Decimal::trimmed($shell->surface / 1e6, 3).' m²',
-                            'a piece' => Decimal::trimmed($shell->build->clothWidth, 0).
-                                ' × '.
-                                Decimal::trimmed($shell->build->clothLength, 0).
-                                ' mm',
+                            'surface' => Format::text($shell->surface / 1e6, 'm²', 3),
+                            'a piece' => Format::several([$shell->build->clothWidth, $shell->build->clothLength], 'mm'),
                             'layers' => (string) $shell->build->layers,
                             'overlap' => Decimal::trimmed(100.0 * $shell->build->overlap, 0).' %',
                         ],
                         decimals: 2,
                     ),
-                    'unit' => 'm², '.$shell->pieces().' pieces',
+                    'note' => $shell->pieces().' pieces',
                 ],
                 $whole,
             ];
         }
         $stack = $page->stack();
         $cuts = $page->cuts;
-        $from = ['stack' => $stack?->words().' mm', 'skin' => Decimal::trimmed($cuts->skin, 2).' mm'];
+        $from = ['stack' => (string) $stack?->words(), 'skin' => Format::length($cuts->skin, 2)];
         $first = $cuts->first();
-        $size = ['sheet' => Decimal::trimmed($first->width, 1).' × '.Decimal::trimmed($first->depth, 1).' mm'];
-        $of = count($cuts->sheets) === 1 ? 'of '.Decimal::trimmed($first->width, 0).' × '.Decimal::trimmed($first->depth, 0) : '';
+        $size = ['sheet' => Format::several([$first->width, $first->depth], 'mm', 1)];
+        $of = count($cuts->sheets) === 1 ? 'of '.Format::cell($first->width).' × '.Format::cell($first->depth) : '';
         $rest =
             ($stack->carved ?? 0.0) >= ($stack->filler ?? 0.0)
                 ? [
                     'label' => 'Carved away',
                     'figure' => new Quantity(($stack->carved ?? 0.0) / 1e6, 'l', 'foam less the land under its skin', $from, decimals: 1),
-                    'unit' => 'l',
                 ]
                 : [
                     'label' => 'Filler',
                     'figure' => new Quantity(($stack->filler ?? 0.0) / 1e6, 'l', 'the land under its skin less foam', $from, decimals: 1),
-                    'unit' => 'l',
                 ];
 
         return [
@@ -269,7 +263,7 @@ final readonly class ShowCuts
                         'pieces laid out by their outlines, a kerf apart',
                         $from +
                             $size + [
-                                'kerf' => Decimal::trimmed($cuts->kerf, 2).' mm',
+                                'kerf' => Format::length($cuts->kerf, 2),
                                 'covered' => Decimal::trimmed(100.0 * $laid->utilisation(), 0).' %',
                             ],
                     ),
@@ -283,13 +277,11 @@ final readonly class ShowCuts
                     'area of each layer × its thickness',
                     $from +
                         (($stack->hollowed ?? 0.0) > 0.0
-                            ? ['left out inside' => Decimal::trimmed(($stack->hollowed ?? 0.0) / 1e6, 1).' l']
+                            ? ['left out inside' => Format::text(($stack->hollowed ?? 0.0) / 1e6, 'l', 1)]
                             : []),
                     decimals: 1,
                 ),
-                'unit' => 'l, '.
-                    Decimal::trimmed(((($stack->foam ?? 0.0) - ($stack->carved ?? 0.0)) * Densities::FOAM_KG_PER_M3) / 1e9, 2).
-                    ' kg as it stands',
+                'note' => Format::text(((($stack->foam ?? 0.0) - ($stack->carved ?? 0.0)) * Densities::FOAM_KG_PER_M3) / 1e9, 'kg', 2).' as it stands',
             ],
             $rest,
             $whole,

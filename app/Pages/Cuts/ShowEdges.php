@@ -28,7 +28,7 @@ final class ShowEdges
 
         return [
             'boards' => $boards,
-            'drawing' => EdgesDrawing::of($boards, $page->project->layout->units),
+            'drawing' => EdgesDrawing::of($boards),
             'rise' => $rise,
             'fault' => $fault,
         ];
@@ -42,7 +42,7 @@ final class ShowEdges
      */
     public function boards(CutResult $page, string $rise): array
     {
-        $typed = new FormInput(['rise' => $rise], $page->project->layout->units);
+        $typed = new FormInput(['rise' => $rise]);
         $over = $typed->length('rise', 0.0);
         $over = $typed->made(
             fn (): float => InvalidValue::unlessBetween($over, 0.0, self::MAX_ABOVE_LAND_MM, 'What stands over the land', 'mm', 'rise'),

@@ -26,7 +26,7 @@ final class ShowRisers
         // Without a choice the longest.
         foreach ([...array_filter($here, fn (array $h): bool => $h[0]->uid === $uid), ...$here] as [$run, $over]) {
             $risers = Risers::along($run, $over, $page->section->base, $cuts->plate, $cuts->packings(), $cuts->riserGap);
-            $drawn = RisersDrawing::of($run, $risers, $over, $page->section->base, $page->project->layout->units);
+            $drawn = RisersDrawing::of($run, $risers, $over, $page->section->base);
             $longest = max(50.0, max($cuts->first()->width, $cuts->first()->depth) - 2.0 * $cuts->margin);
 
             return [

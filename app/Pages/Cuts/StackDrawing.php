@@ -6,7 +6,7 @@ namespace App\Pages\Cuts;
 
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Interchange\Svg;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Project\Section;
 
 /** The stack taken apart: each layer hangs over the one below it, seen from the front and above, its pieces hatched. */
@@ -63,12 +63,12 @@ final class StackDrawing
                 $svg->path('foam '.($k % 2 === 0 ? 'even' : 'odd'), $draw($piece->rings, $rise), ['fill-rule' => 'evenodd']);
             }
             $y = $foot - $rise;
-            $svg->text('m', self::LEFT - 8.0, $y + 1.0, Decimal::trimmed($layer->bottom, 1), 'end');
+            $svg->text('m', self::LEFT - 8.0, $y + 1.0, Format::cell($layer->bottom, 1), 'end');
             $right = self::RIGHT + 14.0;
             $lift = $y - $tall * 0.45;
             $svg->line('leader-line', $x($section->width, $section->depth * 0.5), $lift, $right - 4.0, $lift)
                 ->text('h', $right, $lift + 4.0, 'Layer '.$layer->index)
-                ->text('m tick', $right + 58.0, $lift + 4.0, Decimal::trimmed($layer->area / 100.0, 0).' cm²');
+                ->text('m tick', $right + 58.0, $lift + 4.0, Format::text($layer->area / 100.0, 'cm²'));
             $svg->close();
         }
 

@@ -7,7 +7,8 @@ namespace App\Pages\Drawing;
 use App\Computed\Land\LandResult;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Decimal;
-use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Measure\RoundSteps;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 
@@ -44,7 +45,7 @@ final readonly class BoardBase
         foreach (['ct' => false, 'ct ix' => true] as $class => $index) {
             $d = '';
             foreach ($this->sheet->contours as $contour) {
-                if ((fmod($contour['level'], 50.0) === 0.0) === $index) {
+                if (RoundSteps::isHeavy($contour['level']) === $index) {
                     foreach ($contour['lines'] as $line) {
                         $d .= $f->d($line['points'], $line['closed']);
                     }
@@ -59,13 +60,13 @@ final readonly class BoardBase
     {
         $f = $this->frame;
         $layout = $this->project->layout;
-        $real = fn (float $mm): float => $layout->scale->toPrototype($mm) / ($layout->units === Units::Metric ? 1000.0 : 304.8);
+        $real = fn (float $mm): float => Format::converted($layout->scale->toPrototype($mm) / 1000.0, 'm');
         $length = 10.0 ** floor(log10(max(10.0, $real(160.0 / $f->scale))));
         $length *= $real(160.0 / $f->scale) / $length >= 5.0 ? 5.0 : ($real(160.0 / $f->scale) / $length >= 2.0 ? 2.0 : 1.0);
         $wide = ($length / $real(1.0)) * $f->scale;
         $right = $f->left + $f->width;
         $y = $f->top + $f->height + 34.0;
-        $words = Decimal::trimmed($length, 0).($layout->units === Units::Metric ? ' m' : ' ft');
+        $words = Decimal::trimmed($length, 0).' '.Format::unit('m');
         $this->svg
             ->path('scale-bar', Svg::d([[$right - $wide, $y - 4.0], [$right - $wide, $y], [$right, $y], [$right, $y - 4.0]]))
             ->text('m tick halo', $right - $wide - 6.0, $y + 1.0, $words, 'end');
@@ -87,21 +88,21 @@ final readonly class BoardBase
     {
         $f = $this->frame;
         $this->svg->rect('board', $f->left, $f->top, $f->width, $f->height);
-        $step = $f->scale * 200.0 < 40.0 ? 500.0 : 200.0;
+        $step = RoundSteps::axis($f->scale * 200.0 < 40.0 ? 500.0 : 200.0);
         $d = '';
         $bottom = $f->top + $f->height;
         for ($mm = 0.0; $mm <= $f->boardWidth + 0.1; $mm += $step / 2.0) {
-            $long = fmod($mm, $step) === 0.0;
+            $long = RoundSteps::isMultiple($mm, $step);
             $d .= Svg::d([[$f->x($mm), $bottom], [$f->x($mm), $bottom + ($long ? 6.0 : 4.0)]]);
-            if ($long && ($mm === 0.0 || $f->boardWidth - $mm > 0.0 || $mm === $f->boardWidth)) {
-                $this->svg->text('m tick', $f->x($mm), $bottom + 16.0, (string) $mm, 'middle');
+            if ($long) {
+                $this->svg->text('m tick', $f->x($mm), $bottom + 16.0, Format::cell($mm), 'middle');
             }
         }
         for ($mm = 0.0; $mm <= $f->boardDepth + 0.1; $mm += $step / 2.0) {
-            $long = fmod($mm, $step) === 0.0;
+            $long = RoundSteps::isMultiple($mm, $step);
             $d .= Svg::d([[$f->left, $f->y($mm)], [$f->left - ($long ? 6.0 : 4.0), $f->y($mm)]]);
             if ($long) {
-                $this->svg->text('m tick', $f->left - 8.0, $f->y($mm) + 4.0, (string) $mm, 'end');
+                $this->svg->text('m tick', $f->left - 8.0, $f->y($mm) + 4.0, Format::cell($mm), 'end');
             }
         }
         $this->svg->path('ticks', $d);

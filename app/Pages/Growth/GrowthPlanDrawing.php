@@ -11,6 +11,7 @@ use App\Pages\Drawing\PlanFrame;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\Svg;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Planting\GrassPatches;
 use IdleRidge\Core\Planting\Stand;
@@ -156,7 +157,7 @@ final class GrowthPlanDrawing
                 'data-tree' => $k,
                 'tabindex' => $k === ($this->page->tree ?? 0) ? 0 : -1,
                 'role' => 'button',
-                'aria-label' => sprintf('Tree %d, %s, %d mm high', $k + 1, $stand->species($tree)->name, round($tree->height)),
+                'aria-label' => sprintf('Tree %d, %s, %s high', $k + 1, $stand->species($tree)->name, Format::length($tree->height)),
             ])
                 ->circle('reach', $x, $y, $wide)
                 ->close();

@@ -11,6 +11,7 @@ use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Coats\ZoneArea;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Interchange\GrassFile;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Planting\GrassMix;
 use IdleRidge\Core\Planting\GrassPatches;
@@ -84,7 +85,7 @@ final readonly class ShowGrass
             'zone' => $zone->name,
             'coat' => $coat->title(),
             'length' => $length,
-            'outdoors' => $length === null ? '' : round(100.0 * $metres).' cm outdoors, '.GrassMix::word($metres),
+            'outdoors' => $length === null ? '' : Format::text(100.0 * $metres, 'cm').' outdoors, '.GrassMix::word($metres),
             'grams' => $grams > 0.0 ? new Quantity($grams, 'g', 'fibre of all its passes, by its true surface', decimals: 1) : null,
             'mix' => $mix,
             'patches' => $coat->share < 1.0
@@ -112,8 +113,8 @@ final readonly class ShowGrass
                     // As wide as the longer grass is high, six times: it thins out rather than stops.
                     $wide = 6.0 * $longer;
                     $out[] = [
-                        'words' => "{$zones[$one]->name} meets {$zones[$other]->name}, {$length} and {$longer} mm",
-                        'long' => new Quantity($long, 'mm', 'of outline no further apart than '.self::BESIDE_MM.' mm', decimals: 0),
+                        'words' => "{$zones[$one]->name} meets {$zones[$other]->name}, ".Format::several([$length, $longer], 'mm', 1, ' and '),
+                        'long' => new Quantity($long, 'mm', 'of outline no further apart than '.Format::length(self::BESIDE_MM), decimals: 0),
                         'area' => new Quantity($long * $wide / 100.0, 'cm²', 'over six times the longer fibre to either side', decimals: 0),
                     ];
                 }

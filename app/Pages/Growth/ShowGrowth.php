@@ -14,6 +14,7 @@ use App\Models\Section as SectionRow;
 use App\Pages\Rail\ShowRail;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Planting\RowKind;
 use IdleRidge\Core\Planting\RowLayout;
@@ -111,7 +112,7 @@ final readonly class ShowGrowth
             $out[] = [
                 'label' => 'Tallest',
                 'figure' => new Quantity($tallest, 'mm', 'over its ground', decimals: 0),
-                'note' => Decimal::trimmed($page->project->layout->scale->toPrototype($tallest) / 1000.0, 1).' m outdoors',
+                'note' => Format::text($page->project->layout->scale->toPrototype($tallest) / 1000.0, 'm', 1).' outdoors',
             ];
         }
         $count = array_sum(array_map(fn (RowLayout $s): int => $s->count($page->section->uid), $page->sets()));
@@ -145,11 +146,9 @@ final readonly class ShowGrowth
             'name' => $stand->name,
             'trees' => count($stand->trees),
             'words' => implode(', ', $words).($heights === [] ? '' : sprintf(
-                '; %d to %d mm, that is %s to %s m',
-                round(min($heights)),
-                round(max($heights)),
-                Decimal::trimmed($project->layout->scale->toPrototype(min($heights)) / 1000.0, 1),
-                Decimal::trimmed($project->layout->scale->toPrototype(max($heights)) / 1000.0, 1),
+                '; %s, that is %s',
+                Format::several([min($heights), max($heights)], 'mm', between: ' to '),
+                Format::several(array_map(fn (float $mm): float => $project->layout->scale->toPrototype($mm) / 1000.0, [min($heights), max($heights)]), 'm', 1, ' to '),
             )),
         ];
     }
@@ -166,16 +165,16 @@ final readonly class ShowGrowth
                 $words[] = "{$roles[$role]} {$word}";
             }
         }
-        $words[] = Decimal::trimmed($set->laid($section->uid), 0).' mm long';
+        $words[] = Format::length($set->laid($section->uid)).' long';
         if ($set->count() > $here) {
             $words[] = $set->count().' in all';
         }
         if ($row->figures->wires !== []) {
-            $words[] = Decimal::trimmed($set->wire($section->uid) / 1000.0, 2).' m of wire';
+            $words[] = Format::text($set->wire($section->uid) / 1000.0, 'm', 2).' of wire';
         }
         if ($row->pack > 0.0) {
             $packs = $set->packs();
-            $words[] = $packs['packs'].($packs['packs'] === 1 ? ' pack, ' : ' packs, ').round($packs['left']).' mm over';
+            $words[] = $packs['packs'].($packs['packs'] === 1 ? ' pack, ' : ' packs, ').Format::length($packs['left']).' over';
         }
 
         return [

@@ -10,6 +10,7 @@ use IdleRidge\Core\Journal\JournalEntry;
 use IdleRidge\Core\Journal\Photo;
 use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Project\Project;
 
 /** Entries as a page says them. */
@@ -65,7 +66,7 @@ final readonly class EntryWords
             'who' => $entry->who ?? '',
             'air' => $entry->temperature === null
                 ? ''
-                : Decimal::trimmed($entry->temperature, 1).' °C, '.Decimal::trimmed((float) $entry->humidity, 0).' %',
+                : Format::text($entry->temperature, '°C', 1).', '.Decimal::trimmed((float) $entry->humidity, 0).' %',
             'amounts' => implode(' · ', array_map(
                 fn (array $a): string => implode(' ', MaterialAmount::shown($a['amount'], $a['unit']))." {$a['material']}",
                 $entry->amounts,

@@ -13,6 +13,7 @@ use App\Models\Layout;
 use App\Pages\Coats\ShowRules;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\OwnRecipe;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Project\Project;
 
 /** Anything of a layout by its words: boards, zones, coats, runs, materials, recipes, colours, rules, pages, the journal. */
@@ -125,7 +126,7 @@ final readonly class ShowFound
         }
         foreach ($project->sections as $board) {
             foreach ($this->water->survey($project, $board)->bodies as $body) {
-                $more = $board->name.', '.round($body->curve->volume() / 1000.0).' ml';
+                $more = $board->name.', '.Format::text($body->curve->volume() / 1000.0, 'ml');
                 $out['Water'][] = $row($body->called(), $more, route('water.show', [$layout, $board->uid, 'pick' => $body->uid]));
             }
         }

@@ -17,7 +17,7 @@ use IdleRidge\Core\Cure\RoomAir;
 use IdleRidge\Core\Journal\JournalEntry;
 use IdleRidge\Core\Journal\JournalKind;
 use IdleRidge\Core\Journal\Verdict;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -141,8 +141,11 @@ final readonly class ShowJournal
     /** @param  array{float, float, float}  $three */
     private static function span(array $three, int $decimals, string $unit): string
     {
-        [$low, $mean, $high] = array_map(fn (float $v): string => Decimal::trimmed($v, $decimals), $three);
+        [$low, $mean, $high] = $three;
+        $figure = fn (float $v): string => Format::parts($v, $unit, $decimals)[0];
 
-        return $low === $high ? "{$low} {$unit}" : "{$low} … {$high} {$unit}, mean {$mean}";
+        return $figure($low) === $figure($high)
+            ? Format::text($low, $unit, $decimals)
+            : Format::several([$low, $high], $unit, $decimals, ' … ').", mean {$figure($mean)}";
     }
 }

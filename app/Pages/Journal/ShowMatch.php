@@ -14,6 +14,7 @@ use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Journal\Photo;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Shelf\MaterialLot;
 
@@ -68,7 +69,7 @@ final readonly class ShowMatch
             $colour = $colours[$coat->colour ?? ''] ?? null;
             $rows[] = [
                 'title' => $coat->title(),
-                'how' => Decimal::trimmed($coat->mm, 1).' mm'.($coat->passes > 1 ? ", {$coat->passes} passes" : '').
+                'how' => Format::length($coat->mm, 1).($coat->passes > 1 ? ", {$coat->passes} passes" : '').
                     ($coat->share < 1.0 ? ', over '.Decimal::trimmed(100.0 * $coat->share, 0).' %' : ''),
                 'colour' => $colour?->name,
                 'hex' => $colour?->wet(LibraryFiles::basePaints())->dry()->toHex(),

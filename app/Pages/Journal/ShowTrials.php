@@ -15,7 +15,7 @@ use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Journal\Trial;
 use IdleRidge\Core\Measure\ClockWords;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 
 /** What was tried on scrap, side by side: what the recipe said and what was seen. */
 final readonly class ShowTrials
@@ -62,7 +62,7 @@ final readonly class ShowTrials
             'name' => $trial->name,
             'title' => $trial->title,
             'when' => $words->moment($trial->at),
-            'area' => Decimal::trimmed($trial->area / 100.0, 0).' cm², '.Decimal::trimmed($trial->mm, 1).' mm',
+            'area' => Format::text($trial->area / 100.0, 'cm²').', '.Format::length($trial->mm, 1),
             'amounts' => array_map(
                 fn (array $a): string => implode(' ', MaterialAmount::shown($a['used'], $a['unit']))." {$a['material']}",
                 $trial->amounts,

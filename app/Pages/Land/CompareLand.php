@@ -17,6 +17,7 @@ use App\Models\Section as SectionRow;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Terrain;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\BaseWidth;
@@ -99,11 +100,11 @@ final readonly class CompareLand
 
     private function title(string $what, float $by): string
     {
-        $amount = Decimal::trimmed(abs($by), 2);
+        $amount = in_array($what, ['height', 'place'], true) ? Format::length(abs($by), 2) : Decimal::trimmed(abs($by), 2);
 
         return match ($what) {
-            'height' => $by > 0.0 ? "{$amount} mm higher" : "{$amount} mm lower",
-            'place' => $by > 0.0 ? "{$amount} mm to the left" : "{$amount} mm to the right",
+            'height' => $by > 0.0 ? "{$amount} higher" : "{$amount} lower",
+            'place' => $by > 0.0 ? "{$amount} to the left" : "{$amount} to the right",
             default => $by > 0.0 ? "Slopes gentler by {$amount}" : "Slopes steeper by {$amount}",
         };
     }
@@ -116,7 +117,7 @@ final readonly class CompareLand
         $terrain = $model->terrain(ComputedLand::CELL_MM);
         $page = $this->cuts->page($project, $section);
         $weight = $page->weight;
-        $parts = array_column(array_map(fn (array $p): array => [$p['part'], Decimal::trimmed($p['dry'], 2).' kg'], $weight->parts), 1, 0);
+        $parts = array_column(array_map(fn (array $p): array => [$p['part'], Format::text($p['dry'], 'kg', 2)], $weight->parts), 1, 0);
         [$stack, $shell] = [$page->stack(), $page->shell()];
         $volume = $sheet->figures['volume'];
         $rows = [
@@ -189,14 +190,14 @@ final readonly class CompareLand
         }
         $there = array_values(array_filter($project->features, fn (LandFeature $f): bool => $f->uid === $uid))[0] ?? null;
         [$long, $short] = $bare === null || $there === null ? [0.0, 0.0] : $terrain->extentOfChange($bare->terrain(ComputedLand::CELL_MM));
-        $inputs = ['rectangle of the change' => Decimal::trimmed($long, 0).' × '.Decimal::trimmed($short, 0).' mm'];
+        $inputs = ['rectangle of the change' => Decimal::trimmed($long, 0).' × '.Format::length($short)];
         if ($bare === null || $there === null || ! in_array($there->kind, ['spot', 'ridge', 'hollow'], true)) {
             return [
                 'label' => 'Width taken',
                 'figure' => new Quantity(
                     max($long, $short),
                     'mm',
-                    'longer side of the rectangle in which the land differs by more than 1 mm from what it would be without it',
+                    'longer side of the rectangle in which the land differs by more than '.Format::length(1.0, 1).' from what it would be without it',
                     $inputs,
                     decimals: 0,
                 ),

@@ -17,6 +17,7 @@ use IdleRidge\Core\Interchange\TrackSvg;
 use IdleRidge\Core\Interchange\TrackTable;
 use IdleRidge\Core\Interchange\TrackXml;
 use IdleRidge\Core\Interchange\WallTemplates;
+use IdleRidge\Core\Measure\RoundSteps;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Track\Run;
@@ -75,7 +76,7 @@ final readonly class ExportLand
     {
         $mesh = $this->desk->sheet($project, $section)->grid()->mesh($section->width, $section->depth);
 
-        return GeoJson::contours(Contours::of($mesh, Contours::levels($mesh, ComputedLand::CONTOUR_INTERVAL_MM)));
+        return GeoJson::contours(Contours::of($mesh, Contours::levels($mesh, RoundSteps::coarse())));
     }
 
     /** @return list<array{Run, float, float}> runs that lie over the board, with the stations between which they do */

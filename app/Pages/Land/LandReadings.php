@@ -9,9 +9,9 @@ use IdleRidge\Core\Land\AngleOfRepose;
 use IdleRidge\Core\Land\Heap;
 use IdleRidge\Core\Land\LandBeside;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Measure\Side;
-use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\WaterStudy;
 use IdleRidge\Core\Rulebook\Land\TunnelHolds;
@@ -29,11 +29,10 @@ final class LandReadings
     /** So far beside a vehicle land is looked for, mm. */
     private const FREE_SEARCH_MM = 60.0;
 
-    /** @return list<array{label: string, figure: Quantity, unit: string, note: string}> the title strip */
+    /** @return list<array{label: string, figure: Quantity, note: string}> the title strip */
     public function facts(LandPage $page): array
     {
         $f = $page->sheet->figures;
-        $units = $page->project->layout->units;
         $scale = $page->project->layout->scale;
         $plan = Decimal::trimmed($f['plan']->value / 1e6, 2);
         $litres = fn (Quantity $mm3): Quantity => new Quantity($mm3->value / 1e6, 'l', $mm3->formula, $mm3->inputs, $mm3->provenance, 1);
@@ -42,20 +41,17 @@ final class LandReadings
             [
                 'label' => 'Highest point',
                 'figure' => $f['z_max'],
-                'unit' => 'mm',
-                'note' => $this->prototype($scale->toPrototype($f['z_max']->value - $page->section->base), $units),
+                'note' => $this->prototype($scale->toPrototype($f['z_max']->value - $page->section->base)),
             ],
             [
                 'label' => 'Land surface, true',
                 'figure' => new Quantity($f['surface']->value / 1e6, 'm²', $f['surface']->formula, $f['surface']->inputs, decimals: 2),
-                'unit' => 'm²',
                 'note' => "on {$plan} plan",
             ],
-            ['label' => 'Land over the board', 'figure' => $litres($f['volume']), 'unit' => 'l', 'note' => ''],
+            ['label' => 'Land over the board', 'figure' => $litres($f['volume']), 'note' => ''],
             [
                 'label' => 'Steepest',
                 'figure' => new Quantity($f['max_slope']->value, '°', $f['max_slope']->formula, $f['max_slope']->inputs, decimals: 0),
-                'unit' => '°',
                 'note' => '',
             ],
         ];
@@ -77,7 +73,7 @@ final class LandReadings
                             $ground,
                             'mm',
                             'natural ground through the spots and lines',
-                            ['x' => round($p->x).' mm', 'y' => round($p->y).' mm'],
+                            ['x' => Format::length($p->x), 'y' => Format::length($p->y)],
                             decimals: 1,
                         ),
                     ],
@@ -86,7 +82,7 @@ final class LandReadings
             ];
         }
         $station = $page->cut->station;
-        $at = ['station' => round($station).' mm'];
+        $at = ['station' => Format::length($station)];
         $p = $run->alignment->pointAt($station);
         $level = new Quantity($run->grade->heightAt($station), 'mm', 'straight between the grade points on either side', $at, decimals: 1);
         $ground = new Quantity(
@@ -147,8 +143,8 @@ final class LandReadings
                             'label' => "Along the line from {$first->name}",
                             'figures' => [
                                 new Quantity($before + $station, 'mm', 'lengths of the runs before this one, and the station here', [
-                                    'before' => round($before).' mm',
-                                    'station' => round($station).' mm',
+                                    'before' => Format::length($before),
+                                    'station' => Format::length($station),
                                 ]),
                             ],
                             'bad' => false,
@@ -167,7 +163,7 @@ final class LandReadings
             $run->grade->gradeAt($station),
             '%',
             'rise over length between the grade points on either side',
-            ['station' => round($station).' mm'],
+            ['station' => Format::length($station)],
             decimals: 1,
         );
         $curvature = $run->alignment->curvatureAt($station);
@@ -181,8 +177,8 @@ final class LandReadings
             'grade + 812.8 / radius × gauge / 16.5, a rule of thumb',
             [
                 'grade' => $grade->text().' %',
-                'radius' => round(1.0 / abs($curvature)).' mm',
-                'gauge' => Decimal::trimmed($gauge, 2).' mm',
+                'radius' => Format::length(1.0 / abs($curvature)),
+                'gauge' => Format::length($gauge, 2),
             ],
             decimals: 1,
         );
@@ -206,7 +202,7 @@ final class LandReadings
                             $lid,
                             'mm',
                             'land over the centreline less rail top, vehicle height and margin',
-                            ['wanted' => Decimal::trimmed(TunnelHolds::MIN_LID_MM, 0).' mm'],
+                            ['wanted' => Format::length(TunnelHolds::MIN_LID_MM)],
                             decimals: 1,
                         ),
                     ],
@@ -232,11 +228,11 @@ final class LandReadings
                 $free,
                 'mm',
                 $free >= self::FREE_SEARCH_MM
-                    ? 'no land above the rails within 60 mm of the vehicle'
+                    ? 'no land above the rails within '.Format::length(60.0).' of the vehicle'
                     : "from the side of the {$throw["{$side->value}_by"]->name} to land above the rails",
                 [
-                    $side->value => Decimal::trimmed($taken, 1).' mm taken',
-                    'wanted' => Decimal::trimmed($layout->clearance->margin, 1).' mm',
+                    $side->value => Format::length($taken, 1).' taken',
+                    'wanted' => Format::length($layout->clearance->margin, 1),
                 ],
                 decimals: 1,
             );
@@ -245,15 +241,15 @@ final class LandReadings
         return [['label' => 'Free beside the vehicle, up to 60', 'figures' => $figures, 'bad' => $bad]];
     }
 
-    private function prototype(float $mm, Units $units): string
+    private function prototype(float $mm): string
     {
-        return $units === Units::Metric ? Decimal::trimmed($mm / 1000.0, 0).' m real' : Decimal::trimmed($mm / 304.8, 0).' ft real';
+        return Format::text(round(Format::converted($mm / 1000.0, 'm')), Format::unit('m')).' real';
     }
 
     /** @return list<array{before: string, figure: Quantity, after: string}> what the picked water, stream or heap comes to */
     public function shape(LandPage $page): array
     {
-        $from = ['cells of' => Decimal::trimmed($page->sheet->cell, 1).' mm'];
+        $from = ['cells of' => Format::length($page->sheet->cell, 1)];
         $hill = $page->pickedFeature();
         if ($hill !== null && in_array($hill->kind, ['spot', 'ridge'], true)) {
             return $this->heap($page, $hill);
@@ -269,7 +265,7 @@ final class LandReadings
             : null;
         foreach ($waters?->bodies() ?? [] as $body) {
             if ($body->uid === $page->picked) {
-                $from += ['level' => Decimal::trimmed($body->level, 1).' mm'];
+                $from += ['level' => Format::length($body->level, 1)];
                 $out = [
                     [
                         'before' => 'Holds',
@@ -343,7 +339,7 @@ final class LandReadings
         $natural = AngleOfRepose::EARTH_DEG;
         $slope = $feature->figures['foot_deg'] ?? $natural;
         $from = [
-            'height' => Decimal::trimmed($height, 1).' mm over '.($heap === null ? 'the board' : 'the ground there'),
+            'height' => Format::length($height, 1).' over '.($heap === null ? 'the board' : 'the ground there'),
             'slope' => Decimal::trimmed($slope, 1).'°',
         ];
         $out = [
@@ -419,7 +415,7 @@ final class LandReadings
                             $tall,
                             'mm',
                             'underside of the deck less the ground there',
-                            ['deck' => Decimal::trimmed($structure->thick, 1).' mm'],
+                            ['deck' => Format::length($structure->thick, 1)],
                             decimals: 1,
                         ),
                     ],
@@ -429,7 +425,7 @@ final class LandReadings
         }
         foreach ($page->sheet->walls as $wall) {
             if ($wall->run === $run->uid) {
-                $from = ['from' => round($wall->from).' mm', 'to' => round($wall->to).' mm'];
+                $from = ['from' => Format::length($wall->from), 'to' => Format::length($wall->to)];
                 $out[] = [
                     'before' => ($wall->cause === 'placed' ? 'Wall' : 'Wall needed').
                         ", {$wall->side->value}, ".
@@ -457,7 +453,7 @@ final class LandReadings
                             $over,
                             'mm',
                             'top of this one over the top of the other',
-                            ['its station' => round($crossing->otherStation).' mm'],
+                            ['its station' => Format::length($crossing->otherStation)],
                             decimals: 1,
                         ),
                     ],

@@ -10,7 +10,8 @@ use App\Pages\Drawing\Labels;
 use App\Pages\Drawing\PlanFrame;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Interchange\Svg;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Measure\RoundSteps;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunKind;
 
@@ -235,10 +236,10 @@ final class PlanDrawing
     private function contourFigures(): void
     {
         foreach ($this->page->sheet->contours as $contour) {
-            if (fmod($contour['level'], 50.0) !== 0.0) {
+            if (! RoundSteps::isHeavy($contour['level'])) {
                 continue;
             }
-            $words = Decimal::trimmed($contour['level'], 0);
+            $words = Format::cell($contour['level']);
             foreach ($contour['lines'] as $line) {
                 $points = $line['points'];
                 $places = [];

@@ -9,6 +9,7 @@ use App\Pages\Drawing\PlanFrame;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Project\LandFeature;
 
 /** What makes the land, on a plan: spots and lines with their heights, waters, streams, pads, rough ground. */
@@ -115,7 +116,7 @@ final readonly class PlanFeatures
             'data-index' => 0,
             'tabindex' => 0,
             'role' => 'button',
-            'aria-label' => trim("Spot {$feature->name} {$height} mm at ".round($p->x).', '.round($p->y)),
+            'aria-label' => trim("Spot {$feature->name} ".Format::length($p->z, 1).' at '.Format::cell($p->x).', '.Format::cell($p->y)),
         ]);
         $this->svg->circle('target', $x, $y, 16.0)->circle('ring', $x, $y, 4.2)->circle('dot', $x, $y, 1.2);
         if ($on) {
@@ -208,7 +209,7 @@ final readonly class PlanFeatures
                 self::word($feature).
                     ', point '.
                     ($k + 1).
-                    (in_array($feature->kind, ['ridge', 'hollow'], true) ? ', '.Decimal::trimmed($p->z, 1).' mm' : ''),
+                    (in_array($feature->kind, ['ridge', 'hollow'], true) ? ', '.Format::length($p->z, 1) : ''),
             );
         }
     }

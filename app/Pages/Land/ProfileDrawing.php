@@ -6,7 +6,8 @@ namespace App\Pages\Land;
 
 use App\Pages\Drawing\Labels;
 use IdleRidge\Core\Interchange\Svg;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Measure\RoundSteps;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\StructureKind;
 
@@ -110,29 +111,27 @@ final class ProfileDrawing
     {
         $heights = [...array_column($samples, 1), ...array_column($samples, 2)];
         $this->along = (self::RIGHT - self::LEFT) / max(1.0, $this->to - $this->from);
-        $this->low = 20.0 * floor((min($heights) - 4.0) / 20.0);
-        $range = max(40.0, 20.0 * ceil((max($heights) + 4.0) / 20.0) - $this->low);
+        $mark = RoundSteps::axis(20.0);
+        $this->low = $mark * floor((min($heights) - 4.0) / $mark);
+        $range = max(2.0 * $mark, $mark * ceil((max($heights) + 4.0) / $mark) - $this->low);
         $this->up = min(6.0 * $this->along, (self::BOTTOM - self::TOP) / $range);
     }
 
     private function datum(): void
     {
         $range = (self::BOTTOM - self::TOP) / $this->up;
-        $step = 20.0;
-        while ($step * $this->up < 15.0) {
-            $step *= 2.0;
-        }
+        $step = RoundSteps::axis(max(20.0, 15.0 / $this->up));
         for ($h = $step * ceil($this->low / $step); $h <= $this->low + $range + 0.01; $h += $step) {
             $this->svg
                 ->line('datum', self::LEFT, $this->y($h), self::RIGHT, $this->y($h))
-                ->text('m tick', self::LEFT - 6.0, $this->y($h) + 4.0, Decimal::trimmed($h, 0), 'end');
+                ->text('m tick', self::LEFT - 6.0, $this->y($h) + 4.0, Format::cell($h), 'end');
         }
-        $step = 100.0 * max(1.0, ceil(46.0 / ($this->along * 100.0)));
+        $step = RoundSteps::axis(max(100.0, 46.0 / $this->along));
         for ($s = $step * ceil($this->from / $step); $s <= $this->to + 0.01; $s += $step) {
             $x = $this->x($s);
             $this->svg->line('ticks', $x, self::BOTTOM + 2.0, $x, self::BOTTOM + 6.0);
             if (abs($s - $this->page->cut->station) * $this->along > 42.0) {
-                $this->svg->text('m tick', $x, self::BOTTOM + 18.0, Decimal::trimmed($s, 0), $x > self::RIGHT - 14.0 ? 'end' : 'middle');
+                $this->svg->text('m tick', $x, self::BOTTOM + 18.0, Format::cell($s), $x > self::RIGHT - 14.0 ? 'end' : 'middle');
             }
         }
     }
@@ -209,11 +208,11 @@ final class ProfileDrawing
             $words = GradeWords::of($stretch['grade']);
             if (abs($stretch['rise']) >= 0.5) {
                 $long = sprintf(
-                    '%s over %d mm, %s %s',
+                    '%s over %s, %s %s',
                     $words,
-                    round($stretch['to'] - $stretch['from']),
+                    Format::length($stretch['to'] - $stretch['from']),
                     $stretch['rise'] > 0 ? 'climbs' : 'falls',
-                    Decimal::trimmed(abs($stretch['rise']), 1),
+                    Format::cell(abs($stretch['rise']), 1),
                 );
                 $words = mb_strlen($long) * 6.7 < $b - $a - 12.0 ? $long : $words;
             }
@@ -232,7 +231,8 @@ final class ProfileDrawing
             $x = $this->x($station);
             $y = $this->y($this->run->grade->heights[$k]);
             $this->svg->line('drop', $x, 25.0, $x, $y - 6.0);
-            $height = Decimal::trimmed($this->run->grade->heights[$k], 1);
+            $height = Format::cell($this->run->grade->heights[$k], 1);
+            $full = Format::length($this->run->grade->heights[$k], 1);
             $this->svg
                 ->open([
                     'class' => 'gradepoint grip',
@@ -241,7 +241,7 @@ final class ProfileDrawing
                     'data-index' => max(0, $k - 1),
                     'tabindex' => 0,
                     'role' => 'button',
-                    'aria-label' => $k === 0 ? "Start height {$height} mm" : 'Grade point at '.round($station).", {$height} mm",
+                    'aria-label' => $k === 0 ? "Start height {$full}" : 'Grade point at '.Format::cell($station).", {$full}",
                 ])
                 ->circle('target', $x, $y, 14.0)
                 ->path('diamond', Svg::d([[$x - 5.0, $y], [$x, $y - 5.0], [$x + 5.0, $y], [$x, $y + 5.0]], true))
@@ -281,7 +281,7 @@ final class ProfileDrawing
             ->rect('pennant', $middle - $half, self::BOTTOM + 6.0, 2.0 * $half, 16.0)
             ->text('pennant-word m', $middle, self::BOTTOM + 18.0, $words, 'middle');
         foreach (['level-figure' => [$level, -1.0], 'ground-figure' => [$ground, 1.0]] as $class => [$height, $way]) {
-            $figure = Decimal::trimmed($height, 1);
+            $figure = Format::cell($height, 1);
             $width = mb_strlen($figure) * 6.7;
             $place = $this->labels->place($figure, 6.7, 11.0, [
                 [$x + 10.0, $this->y($height) + 4.0 + 9.0 * $way],

@@ -6,8 +6,9 @@ namespace App\Pages\Land;
 
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Land\Cut;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\RoundSteps;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunKind;
@@ -89,9 +90,9 @@ final class SectionDrawing
             ->path('terrain', Svg::d($terrain))
             ->line('boardtop', $x($cut->greatest), $y($base), $x($cut->least), $y($base));
         $this->water($x, $y);
-        $top = $high <= 40.0 ? 20.0 : ($high - $low > 160.0 ? 100.0 : 50.0);
+        $top = RoundSteps::axis($high <= 40.0 ? 20.0 : ($high - $low > 160.0 ? 100.0 : 50.0));
         foreach ($top * $scale > 14.0 ? [$low, $low + $top] : [$low] as $mark) {
-            $this->svg->text('m tick', $left - 5.0, $y($mark) + 4.0, Decimal::trimmed($mark, 0), 'end');
+            $this->svg->text('m tick', $left - 5.0, $y($mark) + 4.0, Format::cell($mark), 'end');
         }
         $this->svg->text('note', $x($cut->greatest), $bottom + 15.0, 'L')->text('note', $x($cut->least), $bottom + 15.0, 'R', 'end');
         $peak = array_search(max($heights), $heights, true) ?: 0;
@@ -100,7 +101,7 @@ final class SectionDrawing
             'm',
             max(self::LEFT + 12.0, min(self::RIGHT - 12.0, $px)),
             max(11.0, $py - 5.0),
-            Decimal::trimmed($heights[$peak], 0),
+            Format::cell($heights[$peak]),
             'middle',
         );
         if ($cut->run === null) {
@@ -199,10 +200,11 @@ final class SectionDrawing
         if ($run->kind === RunKind::Track) {
             $this->vehicle($run, $level, $x, $y);
         }
-        for ($z = 20.0 * ceil(($foot + 2.0) / 20.0); $y($z) > self::WINDOW_TOP + 6.0; $z += 20.0) {
+        $step = RoundSteps::axis(20.0);
+        for ($z = $step * ceil(($foot + 2.0) / $step); $y($z) > self::WINDOW_TOP + 6.0; $z += $step) {
             $this->svg
                 ->line('ticks', self::LEFT - 4.0, $y($z), self::LEFT, $y($z))
-                ->text('m tick', self::LEFT - 6.0, $y($z) + 4.0, Decimal::trimmed($z, 0), 'end');
+                ->text('m tick', self::LEFT - 6.0, $y($z) + 4.0, Format::cell($z), 'end');
         }
         $this->svg->rect('window', self::LEFT, self::WINDOW_TOP, self::RIGHT - self::LEFT, self::WINDOW_HEIGHT);
     }
@@ -297,13 +299,13 @@ final class SectionDrawing
         $middle = (self::LEFT + self::RIGHT) / 2.0;
         $this->svg
             ->text('note', $middle, $roof + 20.0, $widest->name, 'middle')
-            ->text('m', $middle, $roof + 33.0, Decimal::trimmed($widest->body, 0), 'middle');
+            ->text('m', $middle, $roof + 33.0, Format::cell($widest->body), 'middle');
         foreach ([[$l, $x(0.0), $throw['left']], [$x(0.0), $r, $throw['right']]] as [$a, $b, $room]) {
             $this->svg
                 ->line('dim', $a, $head - 4.0, $b, $head - 4.0)
                 ->line('dim', $a, $head - 7.0, $a, $head - 1.0)
                 ->line('dim', $b, $head - 7.0, $b, $head - 1.0)
-                ->text('m halo', ($a + $b) / 2.0, $head - 8.0, Decimal::trimmed($room + $margin, 1), 'middle');
+                ->text('m halo', ($a + $b) / 2.0, $head - 8.0, Format::cell($room + $margin, 1), 'middle');
         }
     }
 }

@@ -12,8 +12,8 @@ use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\TapeMeasure;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Measure\Length;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\Project;
 
@@ -41,9 +41,9 @@ final readonly class ShowMeasure
         $units = $project->layout->units;
         $words = sprintf(
             'x %s, y %s · %s high · %d°',
-            Length::field($x, $units),
-            Length::field($y, $units),
-            Length::show($model->heightAt($x, $y), $units, 1),
+            Format::field($x),
+            Format::field($y),
+            Format::length($model->heightAt($x, $y), 1),
             round($this->slope($model, $x, $y, $section->width, $section->depth)),
         );
         $nearest = null;
@@ -56,7 +56,7 @@ final readonly class ShowMeasure
 
         return $nearest === null
             ? $words
-            : $words.sprintf(' · st %d, %s off', round($nearest['station']), Length::show(abs($nearest['offset']), $units, 0));
+            : $words.sprintf(' · st %d, %s off', round($nearest['station']), Format::length(abs($nearest['offset'])));
     }
 
     /**
@@ -83,10 +83,10 @@ final readonly class ShowMeasure
 
         return sprintf(
             '%s in plan, %s real · %s along the ground · rises %s',
-            Length::show($tape->plan, $units, 1),
+            Format::length($tape->plan, 1),
             $this->real($project, $tape->plan),
-            Length::show($tape->ground, $units, 1),
-            Length::show($tape->rise, $units, 1),
+            Format::length($tape->ground, 1),
+            Format::length($tape->rise, 1),
         );
     }
 
@@ -95,7 +95,7 @@ final readonly class ShowMeasure
         $there = $project->layout->scale->toPrototype($mm);
 
         return $project->layout->units === Units::Metric
-            ? Decimal::trimmed($there / 1000.0, 1).' m'
+            ? Format::text($there / 1000.0, 'm', 1)
             : Decimal::trimmed($there / 304.8, 1).' ft';
     }
 

@@ -144,7 +144,7 @@ final readonly class ShowTonight
         );
     }
 
-    /** @return list<array{label: string, figures: list<array{Quantity, string}>}> */
+    /** @return list<array{label: string, figures: list<array{Quantity, string|null}>}> */
     private function facts(TonightPage $page, Project $project): array
     {
         $hands = PlacedMove::sum($page->moves);
@@ -190,7 +190,7 @@ final readonly class ShowTonight
             $facts[] = [
                 'label' => "{$place->name} air, ".($drying->air->isRead() ? 'as read' : 'as set'),
                 'figures' => [
-                    [new Quantity($air->temperature, '°C', $how, [], $whose, 1), '°C'],
+                    [new Quantity($air->temperature, '°C', $how, [], $whose, 1), null],
                     [
                         new Quantity($air->humidity, '% RH', $how, [], $whose, 0),
                         '% RH, drying takes '.Decimal::trimmed($slower, 1).' times as long',

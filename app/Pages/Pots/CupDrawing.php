@@ -6,6 +6,7 @@ namespace App\Pages\Pots;
 
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Pots\PotKind;
 use IdleRidge\Core\Pots\PotLine;
 use IdleRidge\Core\Pots\PotPlan;
@@ -78,7 +79,7 @@ final class CupDrawing
     /** As a kitchen scale shows it: whole grams, a tenth below ten. */
     public static function grams(float $grams): string
     {
-        return Decimal::trimmed($grams, $grams < 10.0 ? 1 : 0).' g';
+        return Format::text($grams, 'g', $grams < 10.0 ? 1 : 0);
     }
 
     /**
@@ -111,7 +112,8 @@ final class CupDrawing
         if ($brim === null || $brim <= 0.0) {
             return;
         }
-        $raw = $brim / 5.0;
+        $full = Format::converted($brim, 'ml');
+        $raw = $full / 5.0;
         $ten = 10.0 ** floor(log10($raw));
         $step = $ten * match (true) {
             $raw <= $ten => 1.0,
@@ -119,10 +121,10 @@ final class CupDrawing
             $raw <= 5.0 * $ten => 5.0,
             default => 10.0,
         };
-        for ($ml = $step; $ml <= $brim * 1.0001; $ml += $step) {
-            $svg->line('tick', self::LEFT - 6.0, $y($ml / $brim), self::LEFT + 2.0, $y($ml / $brim));
-            $svg->text('figure', self::LEFT - 9.0, $y($ml / $brim) + 4.0, Decimal::trimmed($ml, $step < 1.0 ? 1 : 0), 'end');
+        for ($mark = $step; $mark <= $full * 1.0001; $mark += $step) {
+            $svg->line('tick', self::LEFT - 6.0, $y($mark / $full), self::LEFT + 2.0, $y($mark / $full));
+            $svg->text('figure', self::LEFT - 9.0, $y($mark / $full) + 4.0, Decimal::trimmed($mark, $step < 1.0 ? 1 : 0), 'end');
         }
-        $svg->text('figure', self::LEFT - 9.0, self::FOOT + 4.0, 'ml', 'end');
+        $svg->text('figure', self::LEFT - 9.0, self::FOOT + 4.0, Format::unit('ml'), 'end');
     }
 }

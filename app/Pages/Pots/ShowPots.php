@@ -18,6 +18,7 @@ use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Measure\Amount;
 use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Move;
@@ -285,7 +286,7 @@ final readonly class ShowPots
 
         return match ($pots->limit) {
             PotLimit::Need => 'The need sets its size: all of it goes into one.',
-            PotLimit::Container => 'The cup sets its size: '.Decimal::trimmed((float) $cup, 0).' ml, filled to four fifths.',
+            PotLimit::Container => 'The cup sets its size: '.Format::text((float) $cup, 'ml').', filled to four fifths.',
             PotLimit::Workable => "Workable time sets its size: {$minutes} min in this room, {$stir} of them for stirring.",
             PotLimit::PotLife => 'Pot life sets its size: '.CupDrawing::grams($most)
                 .' heat themselves and can be poured for '.Decimal::trimmed(floor((float) $pots->useWithin()), 0).' min.',
@@ -301,7 +302,7 @@ final readonly class ShowPots
         }
         $wet = $colour->wet(LibraryFiles::basePaints());
         $family = ColourFamily::of($plan->work, $colour);
-        $ml = fn (float $amount): string => Decimal::trimmed($amount, $amount < 10.0 ? 1 : 0);
+        $ml = fn (float $amount): string => Format::text($amount, 'ml', $amount < 10.0 ? 1 : 0);
 
         return [
             'colour' => $colour,
@@ -309,9 +310,9 @@ final readonly class ShowPots
             'dry' => $wet->dry()->toHex(),
             'family' => $family,
             'told' => implode(', ', [
-                "Mix {$ml($family->whole())} ml in one go and keep it as one family: {$ml($family->own)} ml for itself",
+                "Mix {$ml($family->whole())} in one go and keep it as one family: {$ml($family->own)} for itself",
                 ...array_map(
-                    fn (array $s): string => "{$ml($s['from'])} ml with {$ml($s['add'])} ml ".
+                    fn (array $s): string => "{$ml($s['from'])} with {$ml($s['add'])} ".
                         ($s['colour']->tied['base'] ?? '')." for {$s['colour']->name}",
                     $family->shades,
                 ),

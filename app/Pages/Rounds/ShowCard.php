@@ -12,8 +12,7 @@ use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Pages\Drawing\BoardPlan;
 use IdleRidge\Core\Measure\ClockWords;
-use IdleRidge\Core\Measure\Decimal;
-use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Rounds\SectionCard;
 use IdleRidge\Core\Rounds\StallMap;
 
@@ -41,7 +40,7 @@ final readonly class ShowCard
         $card = SectionCard::of($plan->work, $section);
         $weight = $this->cuts->page($project, $section)->weight;
         $build = $project->cuts()->board;
-        $show = fn (float $mm): string => Length::show($mm, $units);
+        $show = fn (float $mm): string => Format::length($mm);
         $stalls = array_values(array_map(JournalRows::stall(...), $layout->stalls()->get()->all()));
         $repeats = array_filter(StallMap::repeats($stalls), function (array $place) use ($project, $section): bool {
             foreach ($project->runs as $run) {
@@ -66,8 +65,8 @@ final readonly class ShowCard
             'today' => $words->at($words->now)->format('j F Y'),
             'drawing' => $drawing->svg,
             'size' => $show($weight->box[0]).' × '.$show($weight->box[1]).', '.$show($weight->box[2]).' high',
-            'weight' => Decimal::fixed($weight->dry(), 1).' kg',
-            'wet' => Decimal::fixed($weight->wet(), 1).' kg wet',
+            'weight' => Format::text($weight->dry(), 'kg', 1),
+            'wet' => Format::text($weight->wet(), 'kg', 1).' wet',
             'people' => $weight->people($build),
             'centre' => $show($weight->centre[0]).' from the left, '.$show($weight->centre[1]).' from the front',
             'passes' => $passes === null

@@ -17,7 +17,7 @@ use IdleRidge\Core\Journal\CheckResult;
 use IdleRidge\Core\Journal\Mishap;
 use IdleRidge\Core\Journal\Stall;
 use IdleRidge\Core\Measure\ClockWords;
-use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -165,7 +165,7 @@ final readonly class ShowRounds
             $here = array_values(array_filter($stalls, fn (Stall $s): bool => $s->run === $run->uid));
             if ($here !== []) {
                 $its = array_values(array_filter($repeats, fn (array $r): bool => $r['run'] === $run->uid));
-                $strips[] = ['name' => $run->name, 'count' => count($here), 'drawing' => StallDrawing::of($run, $here, $its, $units)];
+                $strips[] = ['name' => $run->name, 'count' => count($here), 'drawing' => StallDrawing::of($run, $here, $its)];
             }
         }
 
@@ -177,8 +177,8 @@ final readonly class ShowRounds
             'lastPass' => $last,
             'strips' => $strips,
             'repeats' => array_map(fn (array $r): array => [
-                'where' => ($names[$r['run']] ?? 'a run that is gone').', '.Length::show($r['from'], $units).' to '.
-                    Length::show($r['to'], $units),
+                'where' => ($names[$r['run']] ?? 'a run that is gone').', '.Format::length($r['from']).' to '.
+                    Format::length($r['to']),
                 'passes' => $r['passes'],
                 'told' => $r['told'],
             ], $repeats),

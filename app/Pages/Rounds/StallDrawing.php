@@ -7,8 +7,8 @@ namespace App\Pages\Rounds;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Journal\Mishap;
 use IdleRidge\Core\Journal\Stall;
-use IdleRidge\Core\Measure\Length;
-use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Measure\RoundSteps;
 use IdleRidge\Core\Track\Run;
 
 /** A run as a straight line by station, with what went wrong on it: passes above each other, those on cleaned rails filled. */
@@ -29,7 +29,7 @@ final class StallDrawing
      * @param  list<Stall>  $stalls of the run
      * @param  list<array{from: float, to: float, passes: int}>  $repeats
      */
-    public static function of(Run $run, array $stalls, array $repeats, Units $units): Svg
+    public static function of(Run $run, array $stalls, array $repeats): Svg
     {
         $long = max(1.0, $run->alignment->length);
         $x = fn (float $station): float => self::LEFT + ((self::WIDTH - 2.0 * self::LEFT) * $station) / $long;
@@ -39,11 +39,11 @@ final class StallDrawing
             $svg->rect('again', $x($one['from']) - 8.0, 4.0, $x($one['to']) - $x($one['from']) + 16.0, $line - 4.0);
         }
         $svg->path('rail', 'M'.Svg::n($x(0.0)).' '.Svg::n($line).'H'.Svg::n($x($long)));
-        $step = $units === Units::Metric ? 500.0 : 304.8;
+        $step = RoundSteps::axis(RoundSteps::printBar() * 3.0);
         for ($station = 0.0; $station <= $long + 0.1; $station += $step) {
             $svg->path('tick', 'M'.Svg::n($x($station)).' '.Svg::n($line).'v5');
             if ($x($station) < self::WIDTH - 40.0) {
-                $svg->text('st', $x($station), $line + 18.0, Length::show($station, $units));
+                $svg->text('st', $x($station), $line + 18.0, Format::length($station));
             }
         }
         usort($stalls, fn (Stall $a, Stall $b): int => [$a->station, $a->pass] <=> [$b->station, $b->pass]);

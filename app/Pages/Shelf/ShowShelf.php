@@ -16,7 +16,7 @@ use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\MaterialForm;
 use IdleRidge\Core\Coats\Mix;
 use IdleRidge\Core\Measure\ClockWords;
-use IdleRidge\Core\Measure\Length;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\ShelfNeed;
@@ -77,7 +77,7 @@ final readonly class ShowShelf
             'sheets' => array_map(fn (array $one): array => [
                 'count' => $one['count'],
                 'size' => implode(' × ', array_map(
-                    fn (float $mm): string => Length::show($mm, $project->layout->units, 1),
+                    fn (float $mm): string => Format::length($mm, 1),
                     [$one['lot']->thickness, $one['lot']->width, $one['lot']->depth],
                 )),
                 'kind' => $one['lot']->kind,

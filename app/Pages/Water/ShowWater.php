@@ -19,6 +19,7 @@ use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -176,7 +177,7 @@ final readonly class ShowWater
             [
                 'label' => 'Holds',
                 'figure' => new Quantity($body->curve->volume() / 1000.0, 'ml', 'surface less bed, over all that lies under it'),
-                'note' => 'over '.Decimal::trimmed($body->curve->area() / 100.0, 0).' cm²',
+                'note' => 'over '.Format::text($body->curve->area() / 100.0, 'cm²'),
             ],
             [
                 'label' => 'At its deepest',
@@ -213,12 +214,12 @@ final readonly class ShowWater
     private function line(WaterPage $page, WaterBody $body): array
     {
         $words = [
-            Decimal::trimmed($body->curve->most, 1).' mm deep over '.Decimal::trimmed($body->curve->area() / 100.0, 0).' cm²',
+            Format::length($body->curve->most, 1).' deep over '.Format::text($body->curve->area() / 100.0, 'cm²'),
         ];
         $words[] = match (true) {
             $body->runsOut() => 'runs out '.$page->survey->ways[$body->uid],
             $body->margin() === null => 'dams hold it all round',
-            default => 'may rise '.Decimal::trimmed((float) $body->margin(), 1).' mm',
+            default => 'may rise '.Format::length((float) $body->margin(), 1),
         };
         if ($body->dams !== []) {
             $words[] = count($body->dams) === 1 ? '1 dam' : count($body->dams).' dams';
@@ -230,7 +231,7 @@ final readonly class ShowWater
         return [
             'uid' => $body->uid,
             'name' => $body->called(),
-            'ml' => Decimal::trimmed($body->curve->volume() / 1000.0, 0).' ml',
+            'ml' => Format::text($body->curve->volume() / 1000.0, 'ml'),
             'words' => implode('; ', $words),
             'bad' => $body->runsOut(),
         ];
@@ -283,7 +284,7 @@ final readonly class ShowWater
         $out = [];
         foreach ($bands as $k => $band) {
             $out[] = [
-                'words' => Decimal::trimmed($band->from, 1).' to '.Decimal::trimmed($band->to, 1).' mm',
+                'words' => Decimal::trimmed($band->from, 1).' to '.Format::length($band->to, 1),
                 'mix' => $page->colours->parts($k, count($bands), $page->darkRim()),
                 'hex' => $page->colours->hex($page->colours->darkShare($k, count($bands), $page->darkRim())),
                 'area' => new Quantity($band->area / 100.0, 'cm²', 'plan area of the bed that lies so deep', decimals: 0),

@@ -8,7 +8,7 @@ use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\Stream;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Water\WaterBody;
 
 /** A cut through the picked water: of a pond across its deepest place with each layer that is poured, of a stream along it. */
@@ -136,7 +136,7 @@ final class WaterCutDrawing
         $this->svg->path('cut-water', Svg::d($points));
         foreach ($this->body->falls as $fall) {
             $middle = ($fall->from + $fall->to) / 2.0 - $begin;
-            $words = 'fall '.Decimal::trimmed($fall->drop, 0);
+            $words = 'fall '.Format::cell($fall->drop);
             $this->svg->text('m tick halo', $this->x($middle) + 8.0, $this->y($this->high) + 10.0, $words);
         }
 
@@ -159,7 +159,7 @@ final class WaterCutDrawing
         $words = $this->times > 1.0 ? "heights {$this->times} times lengths" : 'heights true to lengths';
         $this->svg->text('m tick', self::LEFT + self::ROOM / 2.0, self::TOP + $tall + 20.0, $words, 'middle');
         foreach ([0.0, $this->long] as $at) {
-            $this->svg->text('m tick', $this->x($at), self::TOP + $tall + 20.0, Decimal::trimmed($at, 0), $at > 0.0 ? 'start' : 'middle');
+            $this->svg->text('m tick', $this->x($at), self::TOP + $tall + 20.0, Format::cell($at), $at > 0.0 ? 'start' : 'middle');
         }
     }
 
@@ -202,7 +202,7 @@ final class WaterCutDrawing
         $foot = $this->body->curve->most;
         foreach ($this->page->trial->steps ?? [] as $step) {
             if ($step->coat->recipeOf($step->application)->is(RecipeTrait::Pour)) {
-                $out[] = [$foot, $foot - $step->coat->mm, Decimal::trimmed($step->total('ml'), 0).' ml'];
+                $out[] = [$foot, $foot - $step->coat->mm, Format::text($step->total('ml'), 'ml')];
                 $foot -= $step->coat->mm;
             }
         }
@@ -213,7 +213,7 @@ final class WaterCutDrawing
     /** @param  list<array{float, float, string}>  $layers */
     private function words(float $level, array $layers): void
     {
-        $this->svg->text('m tick', self::LEFT - 6.0, $this->y($level) + 4.0, Decimal::trimmed($level, 1), 'end');
+        $this->svg->text('m tick', self::LEFT - 6.0, $this->y($level) + 4.0, Format::cell($level, 1), 'end');
         $last = INF;
         foreach ($layers as $k => [$lower, $upper, $ml]) {
             $middle = $this->y($level - ($lower + $upper) / 2.0) + 4.0;

@@ -9,7 +9,7 @@ use App\Pages\Drawing\Labels;
 use App\Pages\Drawing\PlanFrame;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Interchange\Svg;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Water\WaterBody;
 
@@ -127,7 +127,7 @@ final class WaterPlanDrawing
             [$a, $b] = [$dam->place($dam->from, $w, $d), $dam->place($dam->to, $w, $d)];
             $this->svg
                 ->open(['class' => 'dam-mark'])
-                ->title(sprintf('Dam, %s edge, %d mm', $dam->edge, (int) round($dam->length())))
+                ->title(sprintf('Dam, %s edge, %s', $dam->edge, Format::length($dam->length())))
                 ->line(
                     $dam->joint === null ? 'dam' : 'dam at-joint',
                     $this->frame->x($a[0]),
@@ -173,7 +173,7 @@ final class WaterPlanDrawing
     private function names(): void
     {
         foreach ($this->page->survey->bodies as $body) {
-            $name = $body->called().' '.Decimal::trimmed($body->curve->volume() / 1000.0, 0).' ml';
+            $name = $body->called().' '.Format::text($body->curve->volume() / 1000.0, 'ml');
             foreach ($this->besideBank($body) as [$x, $y]) {
                 $place = $this->labels->beside($name, 6.9, 13.0, $this->frame->x($x), $this->frame->y($y), 8.0);
                 if ($place !== null) {

@@ -9,6 +9,7 @@ use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\SchoolTrial;
@@ -73,7 +74,7 @@ final readonly class WaterSteps
             'title' => $title,
             'deep' => $this->deep($step, $recipe),
             'takes' => array_map($this->amount(...), $step->amounts),
-            'pots' => $count > 1 ? 'each; '.Decimal::trimmed($count * $step->total('ml'), 0).' ml in all' : $pots,
+            'pots' => $count > 1 ? 'each; '.Format::text($count * $step->total('ml'), 'ml').' in all' : $pots,
             'hot' => $hot,
             'minutes' => new Quantity((float) $minutes, 'min', 'rate of the recipe for its area, and what it takes to begin', decimals: 0),
             'from' => new Quantity(
@@ -98,10 +99,10 @@ final readonly class WaterSteps
         if (! $this->isPour($recipe) || $recipe->pour === null) {
             return '';
         }
-        $mm = Decimal::trimmed($step->coat->mm, 1);
-        $poured = Decimal::trimmed($recipe->pour->poured($step->coat->mm), 1);
+        $mm = $step->coat->mm;
+        $poured = $recipe->pour->poured($mm);
 
-        return $recipe->pour->loss > 0.0 ? "{$poured} mm, dries to {$mm}" : "{$mm} mm";
+        return $recipe->pour->loss > 0.0 ? Format::length($poured, 1).', dries to '.Format::length($mm, 1) : Format::length($mm, 1);
     }
 
     private function amount(MaterialAmount $amount): string
@@ -111,7 +112,7 @@ final readonly class WaterSteps
 
         return $amount->unit === 'g' || $amount->unit === 'm²' || $grams === null
             ? $words
-            : $words.', '.Decimal::trimmed($grams, $grams < 10.0 ? 1 : 0).' g';
+            : $words.', '.Format::text($grams, 'g', $grams < 10.0 ? 1 : 0);
     }
 
     /** @return array{words: string, hot: bool} pots of two parts: how many, how large, how long each can be poured */
@@ -131,8 +132,7 @@ final readonly class WaterSteps
                 $within = (int) round((float) $pots->useWithin());
 
                 return [
-                    'words' => ($pots->count === 1 ? '1 pot' : "{$pots->count} pots").' of '.Decimal::trimmed($each, 0).
-                        " g, {$within} min each".($pots->count > 1 ? '; more at once heats itself' : ''),
+                    'words' => ($pots->count === 1 ? '1 pot' : "{$pots->count} pots").' of '.Format::text($each, 'g').", {$within} min each".($pots->count > 1 ? '; more at once heats itself' : ''),
                     'hot' => $pots->count > 1,
                 ];
             }

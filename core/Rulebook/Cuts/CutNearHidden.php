@@ -8,6 +8,7 @@ use IdleRidge\Core\Cuts\Layer;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\CutStudy;
 use IdleRidge\Core\Project\HiddenThing;
@@ -121,7 +122,7 @@ final class CutNearHidden implements CutRule
                     $gap,
                     'mm',
                     'from it to the nearest cut, half its width taken off',
-                    ['width' => "{$thing->wide} mm"],
+                    ['width' => Format::length($thing->wide, 1)],
                     decimals: 1,
                 ),
                 'least' => new Quantity(self::MARGIN_MM, 'mm', 'what a cut keeps from it', [], 'starting value', 0),

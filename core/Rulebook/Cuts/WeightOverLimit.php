@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook\Cuts;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\CutStudy;
 
@@ -38,7 +39,7 @@ final class WeightOverLimit implements CutRule
                         $wet,
                         'kg',
                         'parts of the board with their plaster wet',
-                        ['dry' => round($study->weight->dry(), 1).' kg'],
+                        ['dry' => Format::text($study->weight->dry(), 'kg', 1)],
                         decimals: 1,
                     ),
                     'limit' => new Quantity($study->build->lift, 'kg', 'what one person lifts, as set', [], 'yours', 1),

@@ -9,6 +9,7 @@ use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\Basin;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\WaterStudy;
@@ -121,7 +122,7 @@ final class BasinHolds implements LandRule
                         -(float) $body->margin(),
                         'mm',
                         'level less the height at which it finds a way out over the land',
-                        ['level' => round($basin->level, 1).' mm', 'way out at' => round($body->spill->level, 1).' mm'],
+                        ['level' => Format::length($basin->level, 1), 'way out at' => Format::length($body->spill->level, 1)],
                         decimals: 1,
                     ),
                 ],

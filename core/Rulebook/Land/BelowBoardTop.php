@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook\Land;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\LandStudy;
 
@@ -54,7 +55,7 @@ final class BelowBoardTop implements LandRule
                         $deepest,
                         'mm',
                         'board’s top less the land there',
-                        ['top' => round($top, 1).' mm'],
+                        ['top' => Format::length($top, 1)],
                         decimals: 1,
                     ),
                     'over' => new Quantity($area / 100.0, 'cm²', 'plan area more than half a millimetre below the top', decimals: 0),

@@ -8,6 +8,7 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Land\LandBeside;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Measure\Side;
@@ -180,17 +181,17 @@ final class ClearanceOnCurve implements LandRule
         $room = $throw[$side->value];
         $mark = $run->alignment->beside($station, $side->offset($room));
         $vehicle = $throw["{$side->value}_by"];
-        $margin = round($layout->clearance->margin, 1).' mm';
+        $margin = Format::length($layout->clearance->margin, 1);
         $formula =
             $throw['radius'] === null
                 ? 'half the vehicle’s width'
                 : 'room the vehicle takes beside the centreline where the land reaches in furthest';
         $inputs = [
-            'station' => round($station).' mm',
+            'station' => Format::length($station),
             'vehicle' => $vehicle->name,
-            'body' => round($vehicle->body).' mm',
-            'bogie centres' => round($vehicle->bogieCentres).' mm',
-            'width' => round($vehicle->width).' mm',
+            'body' => Format::length($vehicle->body),
+            'bogie centres' => Format::length($vehicle->bogieCentres),
+            'width' => Format::length($vehicle->width),
         ];
         $figures = [
             'depth' => new Quantity($depth, 'mm', 'how far the land reaches into vehicle and margin', ['margin' => $margin], decimals: 1),
@@ -198,7 +199,7 @@ final class ClearanceOnCurve implements LandRule
                 $room,
                 'mm',
                 $formula,
-                $inputs + ($throw['radius'] === null ? [] : ['radius' => round($throw['radius']).' mm']),
+                $inputs + ($throw['radius'] === null ? [] : ['radius' => Format::length($throw['radius'])]),
                 decimals: 1,
             ),
             'left_free' => new Quantity(

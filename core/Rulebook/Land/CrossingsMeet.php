@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook\Land;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\LandStudy;
@@ -69,7 +70,7 @@ final class CrossingsMeet implements LandRule
             $crossing->angleDeg,
             '°',
             'between the centrelines',
-            ['station' => round($crossing->station).' mm'],
+            ['station' => Format::length($crossing->station)],
             decimals: 0,
         );
         $levels = $crossing->one->kind !== $crossing->other->kind;
@@ -85,7 +86,7 @@ final class CrossingsMeet implements LandRule
                         abs($crossing->over()),
                         'mm',
                         $levels ? 'surface of the road less rail top' : 'difference of the tops',
-                        ['may be' => self::MAX_STEP_MM.' mm'],
+                        ['may be' => Format::length(self::MAX_STEP_MM, 1)],
                         decimals: 1,
                     ),
                     'angle' => $angle,

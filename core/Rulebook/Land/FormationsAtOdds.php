@@ -8,6 +8,7 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Land\Grading;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\StationRange;
@@ -47,7 +48,7 @@ final class FormationsAtOdds implements LandRule
                             $stretch->greatest,
                             'mm',
                             'greatest difference of the levels where formations overlap',
-                            ['may be' => self::MAX_STEP_MM.' mm'],
+                            ['may be' => Format::length(self::MAX_STEP_MM, 1)],
                             decimals: 1,
                         ),
                     ],

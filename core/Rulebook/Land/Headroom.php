@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook\Land;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\LandStudy;
@@ -87,7 +88,7 @@ final class Headroom implements LandRule
                         $land
                             ? 'land less the underside of the deck'
                             : 'rail top, vehicle height and margin of the run below less the underside of the deck',
-                        ['deck' => round($bridge->thick, 1).' mm'],
+                        ['deck' => Format::length($bridge->thick, 1)],
                         decimals: 1,
                     ),
                 ],

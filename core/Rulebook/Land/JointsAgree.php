@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook\Land;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandStudy;
@@ -64,7 +65,7 @@ final class JointsAgree implements LandRule
                             $worst,
                             'mm',
                             'difference of the heights that the two edges are fixed at',
-                            ['may be' => self::MAX_STEP_MM.' mm'],
+                            ['may be' => Format::length(self::MAX_STEP_MM, 1)],
                             decimals: 1,
                         ),
                     ],
@@ -105,7 +106,7 @@ final class JointsAgree implements LandRule
                         $worst,
                         'mm',
                         'ground at this edge less the top of the board beside it',
-                        ['may be' => self::MAX_STEP_MM.' mm'],
+                        ['may be' => Format::length(self::MAX_STEP_MM, 1)],
                         decimals: 1,
                     ),
                 ],

@@ -8,6 +8,7 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Land\Stream;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\LandStudy;
 
@@ -66,7 +67,7 @@ final class StreamsFall implements LandRule
                         $deepest,
                         'mm',
                         'ground along its line less its water, which never rises',
-                        ['may be' => self::GORGE_DEPTH_MM.' mm'],
+                        ['may be' => Format::length(self::GORGE_DEPTH_MM)],
                         decimals: 1,
                     ),
                 ],

@@ -8,6 +8,7 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\LandStudy;
@@ -81,7 +82,7 @@ final class StructuresClear implements LandRule
                         $stretch->greatest,
                         'mm',
                         'how far the lining reaches into vehicle and margin',
-                        ['inside' => round($inside, 1).' mm', 'margin' => round($layout->clearance->margin, 1).' mm'],
+                        ['inside' => Format::length($inside, 1), 'margin' => Format::length($layout->clearance->margin, 1)],
                         decimals: 1,
                     ),
                 ],
@@ -126,7 +127,7 @@ final class StructuresClear implements LandRule
                                 $needs - $aside,
                                 'mm',
                                 'how far the pier reaches into the room of what passes below',
-                                ['pier' => self::PIER_THICKNESS_MM.' mm thick', 'below' => $below->name],
+                                ['pier' => Format::length(self::PIER_THICKNESS_MM).' thick', 'below' => $below->name],
                                 decimals: 1,
                             ),
                         ],

@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook\Land;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\LandStudy;
@@ -131,7 +132,7 @@ final class TracksApart implements LandRule
                     $stretch->greatest,
                     'mm',
                     'room of vehicles on both tracks and a margin, less the distance of the tracks',
-                    ['margin' => round($layout->clearance->margin, 1).' mm', 'beside' => $other->name],
+                    ['margin' => Format::length($layout->clearance->margin, 1), 'beside' => $other->name],
                     decimals: 1,
                 ),
             ],

@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook\Land;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Track\Run;
@@ -79,7 +80,7 @@ final class TunnelHolds implements LandRule
                         $lid,
                         'mm',
                         'land over the centreline less rail top, vehicle height and margin, at its least',
-                        ['wanted' => self::MIN_LID_MM.' mm'],
+                        ['wanted' => Format::length(self::MIN_LID_MM)],
                         decimals: 1,
                     ),
                 ],
@@ -114,7 +115,7 @@ final class TunnelHolds implements LandRule
                         $inside,
                         'mm',
                         'half the tunnel: the way from the nearer portal to its middle',
-                        ['a hand reaches' => self::HAND_REACH_MM.' mm'],
+                        ['a hand reaches' => Format::length(self::HAND_REACH_MM)],
                         'starting value',
                     ),
                 ],

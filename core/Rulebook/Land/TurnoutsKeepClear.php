@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook\Land;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\LandStudy;
@@ -108,7 +109,7 @@ final class TurnoutsKeepClear implements LandRule
                                 $change,
                                 '%',
                                 'grade after less grade before',
-                                ['at station' => round($station).' mm'],
+                                ['at station' => Format::length($station)],
                                 decimals: 1,
                             ),
                         ],
@@ -148,7 +149,7 @@ final class TurnoutsKeepClear implements LandRule
                                     $turnout->to - $turnout->from,
                                     'mm',
                                     'from before the toe to the fouling point',
-                                    ['from' => round($turnout->from).' mm', 'to' => round($turnout->to).' mm'],
+                                    ['from' => Format::length($turnout->from), 'to' => Format::length($turnout->to)],
                                 ),
                             ],
                             "“{$road->name}” crosses “{$track->name}” where its blades and frog move.",

@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook\Water;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\WaterSurvey;
@@ -45,7 +46,7 @@ final class WaterHolds implements WaterRule
                         $margin,
                         'mm',
                         'lowest way out over the land, or the lower bank of a stream, less the water',
-                        ['water at' => round($body->level, 1).' mm'],
+                        ['water at' => Format::length($body->level, 1)],
                         decimals: 1,
                     ),
                 ],

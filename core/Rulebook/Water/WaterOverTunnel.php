@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook\Water;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\WaterSurvey;
@@ -39,7 +40,7 @@ final class WaterOverTunnel implements WaterRule
                             $under['lid'],
                             'mm',
                             'land from the bed down to the lining, at its thinnest',
-                            ['wanted' => self::SAFE_LID_MM.' mm'],
+                            ['wanted' => Format::length(self::SAFE_LID_MM)],
                             decimals: 1,
                         ),
                     ],

@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook\Work;
 use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Coats\RecipeTrait;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
 
@@ -45,7 +46,7 @@ final class PourTooDeep implements WorkRule
                         $limits->poured($move->coat->mm),
                         'mm',
                         'depth of the layer with what it loses as it dries',
-                        ['may be' => round($limits->poured($limits->deepest($ml)), 1).' mm', 'takes' => round($ml).' ml'],
+                        ['may be' => Format::length($limits->poured($limits->deepest($ml)), 1), 'takes' => Format::text($ml, 'ml')],
                         decimals: 1,
                     ),
                 ],

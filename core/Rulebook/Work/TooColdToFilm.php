@@ -8,7 +8,7 @@ use IdleRidge\Core\Cure\Drying;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Move;
@@ -95,7 +95,7 @@ final class TooColdToFilm implements WorkRule
                     100.0 * $chance,
                     '%',
                     'of all cases, those that pass more than a tenth of their drying up to touch-dry below it',
-                    ['room' => Decimal::trimmed($cold, 1).' °C'],
+                    ['room' => Format::text($cold, '°C', 1)],
                     decimals: 0,
                 ),
             ],

@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\AlcoholVapour;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
 
@@ -45,7 +46,7 @@ final class VapourInRoom implements WorkRule
                                 $vapour->ppm,
                                 'ppm',
                                 'ml × strength × 0.785 / 60.1 × 24.055 × 1000 / m³, as if all of it hung in the room at once',
-                                ['pure' => round($sum).' ml', 'room' => round($room->volume).' m³'],
+                                ['pure' => Format::text($sum, 'ml'), 'room' => Format::text($room->volume, 'm³')],
                                 decimals: 0,
                             ),
                             'until_200_ppm' => new Quantity(

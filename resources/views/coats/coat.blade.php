@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @php($state = $coat['state'])
 @php($recipe = $state->coat->recipe)
 <header>
@@ -79,7 +79,7 @@
         {!! $coat['strips']['drawing']->toHtml() !!}
         <ol class="strip-areas">
             @foreach ($coat['strips']['areas'] as $strip)
-                <li><b>{{ $strip['number'] }}</b> <x-figure :figure="$strip['area']" /> cm²</li>
+                <li><b>{{ $strip['number'] }}</b> <x-figure :figure="$strip['area']" /> {{ $strip['area']->unit() }}</li>
             @endforeach
         </ol>
     </div>
@@ -145,7 +145,7 @@
             <b class="bad">{{ $finding->subject }}</b>
             @foreach ($finding->figures as $name => $figure)
                 <x-figure :figure="$figure" />
-                {{ $figure->unit }} {{ str_replace('_', ' ', $name) }}.
+                {{ $figure->unit() }} {{ str_replace('_', ' ', $name) }}.
             @endforeach
             {{ $finding->why }} {{ $finding->do }}
         </p>
@@ -173,7 +173,7 @@
             @foreach ($coat['strip']['rows'] as $row)
                 <div>
                     <dt>{{ $row['label'] }}</dt>
-                    <dd><x-figure :figure="$row['figure']" /> <small>{{ $row['after'] }}</small></dd>
+                    <dd><x-figure :figure="$row['figure']" /> <small>{{ $row['after'] ?? $row['figure']->unit() }}</small></dd>
                 </div>
             @endforeach
             @if ($coat['strip']['wet'])
@@ -201,7 +201,7 @@
             name="mm"
             label="Thickness"
             :unit="$units->value === 'metric' ? 'mm' : 'in'"
-            :value="Length::field($state->coat->mm, $units)"
+            :value="Format::field($state->coat->mm)"
         /><x-field
             form="coat"
             name="share"
@@ -217,7 +217,7 @@
             name="blend_mm"
             label="Edge runs out over"
             :unit="$units->value === 'metric' ? 'mm' : 'in'"
-            :value="$state->coat->blend > 0 ? Length::field($state->coat->blend, $units) : ''"
+            :value="$state->coat->blend > 0 ? Format::field($state->coat->blend) : ''"
         /><x-field
             form="coat"
             name="minutes"
@@ -233,10 +233,10 @@
  @if ($coat['pieces'] !== null)
         <div class="pair">
             @foreach ([
-                    'stones' => ['Real stones', 'mm'],
-                    'stripe' => ['In stripes of', $units->value === 'metric' ? 'mm' : 'in'],
-                    'piece' => ['A casting, wide × high', 'mm'],
-                    'joint' => ['Joints, real', 'm']
+                    'stones' => ['Real stones', $in],
+                    'stripe' => ['In stripes of', $in],
+                    'piece' => ['A casting, wide × high', $in],
+                    'joint' => ['Joints, real', Format::unit('m')]
                 ]
                 as $key => [$label, $unit])
                 @if (in_array($key, $coat['pieces']['asks'], true))

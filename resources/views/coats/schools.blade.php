@@ -45,7 +45,7 @@
                                         @if ($row['figure'] !== null)
                                             <x-figure :figure="$row['figure']" />
                                         @endif
-                                        <small>{{ $row['after'] }}</small>
+                                        <small>{{ $row['after'] ?? $row['figure']->unit() }}</small>
                                     </dd>
                                 </div>
                             @endforeach

@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @use('IdleRidge\Core\Plan\DryingState')
 @php($here = fn(string $name, array $more = []): string => route($name, [$layout, $section->uid, ...$more]))
 <x-page :title="$section->name . ', coats'" :layout="$layout" :section="$section" current="coats">
@@ -39,7 +39,7 @@
                         @endforelse
                     </ol>
                     @if ($bare !== null)
-                        <p class="in soft small">No zone on <x-figure :figure="$bare" /> cm² of land.</p>
+                        <p class="in soft small">No zone on <x-figure :figure="$bare" /> {{ $bare->unit() }} of land.</p>
                     @endif
                     @if ($over !== [])
                         <p class="in soft small">
@@ -47,7 +47,7 @@
                             @foreach ($over as $one)
                                 {{ $one['name'] }}
                                 <x-figure :figure="$one['figure']" />
-                                cm²{{ $loop->last ? '.' : ',' }}
+                                {{ $one['figure']->unit() }}{{ $loop->last ? '.' : ',' }}
                             @endforeach
                         </p>
                     @endif

@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @php($form = $edited ? 'zone' : 'new-zone')
 @php($slope = $edited?->slope)
 @php($near = $edited?->near)
@@ -53,14 +53,14 @@
             at="near/from"
             label="From"
             :unit="$in"
-            :value="$near && $near['from'] > 0 ? Length::field($near['from'], $units) : ''"
+            :value="$near && $near['from'] > 0 ? Format::field($near['from']) : ''"
         /><x-field
             :form="$form"
             name="near_to"
             at="near/to"
             label="to"
             :unit="$in"
-            :value="$near ? Length::field($near['to'], $units) : ''"
+            :value="$near ? Format::field($near['to']) : ''"
         />
     </div>
     <div class="pair">
@@ -70,14 +70,14 @@
             at="height/from"
             label="Height from"
             :unit="$in"
-            :value="$edited?->height ? Length::field($edited->height[0] + $section->base, $units) : ''"
+            :value="$edited?->height ? Format::field($edited->height[0] + $section->base) : ''"
         /><x-field
             :form="$form"
             name="height_to"
             at="height/to"
             label="to"
             :unit="$in"
-            :value="$edited?->height ? Length::field($edited->height[1] + $section->base, $units) : ''"
+            :value="$edited?->height ? Format::field($edited->height[1] + $section->base) : ''"
         />
     </div>
     <div class="pair">
@@ -116,7 +116,7 @@
             at="backdrop/height"
             label="so high"
             :unit="$in"
-            :value="$edited?->backdrop ? Length::field($edited->backdrop['height'], $units) : ''"
+            :value="$edited?->backdrop ? Format::field($edited->backdrop['height']) : ''"
         />
     </div>
     @if ($edited && $page->zone?->along !== null)
@@ -136,7 +136,7 @@
                 name="shore"
                 label="or so far about it"
                 :unit="$in"
-                :value="$edited?->shore ? Length::field($edited->shore, $units) : ''"
+                :value="$edited?->shore ? Format::field($edited->shore) : ''"
             />
         </div>
     @endif
@@ -159,14 +159,14 @@
     <x-field
         :form="$form"
         name="crowns"
-        label="Under crowns, x,y,width in mm"
+        label="Under crowns, x,y,width"
         :value="$edited ? $crowns : ''"
         hint="empty: in sun and shade alike"
     />
     <x-field
         :form="$form"
         name="outline"
-        label="Corners, x,y in mm"
+        label="Corners, x,y"
         :value="$edited ? $corners : ''"
         hint="empty: not drawn; or draw it on Land"
     />

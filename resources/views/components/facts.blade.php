@@ -1,7 +1,7 @@
 @props(['facts'])
 <dl class="facts">
     @foreach ($facts as $fact)
-        @php($unit = $fact['unit'] ?? ($fact['figure']->unit ?? ''))
+        @php($unit = $fact['unit'] ?? ($fact['figure']?->unit() ?? ''))
         <div>
             <dt>{{ $fact['label'] }}</dt>
             <dd>

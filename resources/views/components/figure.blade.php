@@ -3,7 +3,7 @@
     type="button"
     class="fig num"
     data-origin="{{ $figure->origin() }}"
-    aria-label="{{ $figure->text() }} {{ $unit ?? $figure->unit }}. {{ $figure->origin() }}"
+    aria-label="{{ $figure->text() }} {{ $unit ?? $figure->unit() }}. {{ $figure->origin() }}"
 >
     {{ $figure->text() }}
 </button>

@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 <div class="cut-hold">
     {!! $board['drawing']->toHtml() !!}
     @if ($board['frame']->spliced !== [])
@@ -44,7 +44,7 @@
                 @forelse ($board['packings'] as $one)
                     <tr>
                         <th scope="row">{{ $one['name'] }}</th>
-                        <td>{{ Length::cell($one['packing']->height, $units, 1) }}</td>
+                        <td>{{ Format::cell($one['packing']->height, 1) }}</td>
                         <td>{{ $one['packing']->words() }}</td>
                         <td>
                             {{

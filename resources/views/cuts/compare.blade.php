@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 <section class="sheet">
     <header><h2>{{ $shell === null ? 'Layers' : 'Ribs' }}</h2></header>
     @if ($schools !== null)
@@ -66,7 +66,7 @@
                                     >Layer {{ $one->index }}</a
                                 >
                             </th>
-                            <td>{{ Length::cell($one->bottom, $units, 1) }}</td>
+                            <td>{{ Format::cell($one->bottom, 1) }}</td>
                             <td>{{ count($one->pieces) }}</td>
                             <td>{{ Decimal::trimmed($one->area / 100, 0) }}</td>
                         </tr>
@@ -91,8 +91,8 @@
                                     >Rib {{ $one->name }}</a
                                 >
                             </th>
-                            <td>{{ Length::cell($one->x, $units, 0) }}</td>
-                            <td>{{ Length::cell($one->highest, $units, 1) }}</td>
+                            <td>{{ Format::cell($one->x) }}</td>
+                            <td>{{ Format::cell($one->highest, 1) }}</td>
                             <td>{{ Decimal::trimmed($one->area() / 100, 0) }}</td>
                         </tr>
                     @endforeach

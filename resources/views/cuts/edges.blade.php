@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 <div class="cut-hold">
     <form class="small rise" method="get" action="{{ route('cuts.show', [$layout, $section->uid]) }}">
         <input type="hidden" name="on" value="edges"><input type="hidden" name="layer" value="{{ $picked }}">

@@ -1,6 +1,6 @@
 @use('IdleRidge\Core\Cuts\CutSchool')
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @php($in = $units->value === 'metric' ? 'mm' : 'in')
 @php($open = fn(string $part): bool =>
     $errors->hasAny( array_filter($errors->keys(), fn(string $key): bool => str_starts_with($key, "cuts/{$part}")) ))
@@ -47,7 +47,7 @@
                                 <input
                                     name="{{ $in1 }}[{{ $part }}]"
                                     aria-label="{{ ucfirst($word) }} of sheets {{ $k + 1 }}"
-                                    value="{{ $typed($part, $mm === null ? '' : Length::field($mm, $units)) }}"
+                                    value="{{ $typed($part, $mm === null ? '' : Format::field($mm)) }}"
                                     autocomplete="off"
                                     @if ($errors->has("{$at1}/{$part}")) aria-invalid="true" @endif
                                 >
@@ -72,21 +72,21 @@
             </tbody>
         </table>
         <div class="pair three">
-            <x-field name="cuts[skin_mm]" at="cuts/skin_mm" label="Skin over it" :unit="$in" :value="Length::field($cuts->skin, $units)" />
-            <x-field name="cuts[kerf_mm]" at="cuts/kerf_mm" label="A cut takes" :unit="$in" :value="Length::field($cuts->kerf, $units)" />
+            <x-field name="cuts[skin_mm]" at="cuts/skin_mm" label="Skin over it" :unit="$in" :value="Format::field($cuts->skin)" />
+            <x-field name="cuts[kerf_mm]" at="cuts/kerf_mm" label="A cut takes" :unit="$in" :value="Format::field($cuts->kerf)" />
             <x-field
                 name="cuts[margin_mm]"
                 at="cuts/margin_mm"
                 label="Free edges"
                 :unit="$in"
-                :value="Length::field($cuts->margin, $units)"
+                :value="Format::field($cuts->margin)"
             />
         </div>
         @if ($skin !== null)
             <p class="small">
-                Coats lay <x-figure :figure="$skin['laid']" /> mm of plaster on this board; the foam leaves
-                {{ Length::show($skin['left'], $units, 1) }} for it. <button class="link" name="cuts[skin_mm]"
-                    value="{{ Length::field($skin['take'], $units) }}">Leave {{ Length::show($skin['take'], $units, 1) }}</button>
+                Coats lay <x-figure :figure="$skin['laid']" /> {{ $skin['laid']->unit() }} of plaster on this board; the foam leaves
+                {{ Format::length($skin['left'], 1) }} for it. <button class="link" name="cuts[skin_mm]"
+                    value="{{ Format::field($skin['take']) }}">Leave {{ Format::length($skin['take'], 1) }}</button>
             </p>
         @endif
         <details @if ($open('hollow') || $open('plate') || $open('riser')) open @endif>
@@ -97,7 +97,7 @@
                     at="cuts/hollow_mm"
                     label="Hollow, wall"
                     :unit="$in"
-                    :value="$cuts->hollow === null ? '' : Length::field($cuts->hollow, $units)"
+                    :value="$cuts->hollow === null ? '' : Format::field($cuts->hollow)"
                     hint="empty for none"
                 />
                 <x-field
@@ -105,14 +105,14 @@
                     at="cuts/plate_mm"
                     label="Track’s plate"
                     :unit="$in"
-                    :value="Length::field($cuts->plate, $units)"
+                    :value="Format::field($cuts->plate)"
                 />
                 <x-field
                     name="cuts[riser_gap_mm]"
                     at="cuts/riser_gap_mm"
                     label="Riser gap"
                     :unit="$in"
-                    :value="Length::field($cuts->riserGap, $units)"
+                    :value="Format::field($cuts->riserGap)"
                 />
             </div>
         </details>
@@ -132,7 +132,7 @@
                         at="cuts/board/{{ $key }}"
                         :label="$word"
                         :unit="$in"
-                        :value="Length::field($mm, $units)"
+                        :value="Format::field($mm)"
                     />
                 @endforeach
                 <x-field
@@ -147,14 +147,14 @@
                     at="cuts/board/opening_width_mm"
                     label="Opening, wide"
                     :unit="$in"
-                    :value="$cuts->board->opening === null ? '' : Length::field($cuts->board->opening[0], $units)"
+                    :value="$cuts->board->opening === null ? '' : Format::field($cuts->board->opening[0])"
                 />
                 <x-field
                     name="cuts[board][opening_height_mm]"
                     at="cuts/board/opening_height_mm"
                     label="high"
                     :unit="$in"
-                    :value="$cuts->board->opening === null ? '' : Length::field($cuts->board->opening[1], $units)"
+                    :value="$cuts->board->opening === null ? '' : Format::field($cuts->board->opening[1])"
                 />
                 <x-field
                     name="cuts[board][packing_mm]"
@@ -181,7 +181,7 @@
                         at="cuts/shell/{{ $key }}"
                         :label="$word"
                         :unit="$in"
-                        :value="Length::field($mm, $units)"
+                        :value="Format::field($mm)"
                     />
                 @endforeach
                 <x-field

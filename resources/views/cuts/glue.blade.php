@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @php($mm = $units->value === 'metric' ? ' mm' : '')
 @php($goes = $scheduled['goes'])
 <div class="cut-hold">
@@ -32,7 +32,7 @@
             <p class="small">
                 @foreach ($gluing->amounts() as $glue => $ml)
                     {{ $loop->first ? '' : ' · ' }}{{ $glue }}
-                    <span class="num">{{ Decimal::trimmed($ml, 0) }} ml</span>
+                    <span class="num">{{ Format::text($ml, 'ml') }}</span>
                 @endforeach
             </p>
             <table class="layers glue-table">
@@ -72,8 +72,8 @@
                     @foreach ($shell->bays as $k => $bay)
                         <tr>
                             <th scope="row">R{{ $k + 1 }} to R{{ $k + 2 }}</th>
-                            <td>{{ Length::cell($bay['from'], $units, 0) }}</td>
-                            <td>{{ Length::cell($bay['to'], $units, 0) }}</td>
+                            <td>{{ Format::cell($bay['from']) }}</td>
+                            <td>{{ Format::cell($bay['to']) }}</td>
                             <td>{{ Decimal::trimmed($bay['surface'] / 100, 0) }}</td>
                             <td>{{ Decimal::trimmed($bay['pieces'], 1) }}</td>
                         </tr>
@@ -81,13 +81,12 @@
                 </tbody>
             </table>
             <p class="small">
-                {{ $shell->stripCount }} strips {{ Length::cell($shell->build->strip, $units, 0) }}{{ $mm }} wide,
-                {{ Decimal::trimmed($shell->strips / 1000, 1) }} m in all, woven
-                {{ Length::cell($shell->build->stripGap, $units, 0) }}{{ $mm }} apart both ways. {{ $shell->pieces() }} pieces of
-                {{ Length::cell($shell->build->clothWidth, $units, 0) }} ×
-                {{ Length::cell($shell->build->clothLength, $units, 0) }}{{ $mm }} in {{ $shell->build->layers }} layers: lay each over
-                {{ Decimal::trimmed(100 * $shell->build->overlap, 0) }} % of its neighbour, {{ Decimal::trimmed($shell->weight(true), 1) }}
-                kg wet.
+                {{ $shell->stripCount }} strips {{ Format::cell($shell->build->strip) }}{{ $mm }} wide,
+                {{ Format::text($shell->strips / 1000, 'm', 1) }} in all, woven
+                {{ Format::cell($shell->build->stripGap) }}{{ $mm }} apart both ways. {{ $shell->pieces() }} pieces of
+                {{ Format::cell($shell->build->clothWidth) }} ×
+                {{ Format::cell($shell->build->clothLength) }}{{ $mm }} in {{ $shell->build->layers }} layers: lay each over
+                {{ Decimal::trimmed(100 * $shell->build->overlap, 0) }} % of its neighbour, {{ Format::text($shell->weight(true), 'kg', 1) }} wet.
             </p>
         @endif
     @endif

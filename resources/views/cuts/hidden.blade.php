@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @if ($things === [])
     <p class="blank-words">
         Nothing is noted under this land. Note wires, screws, dowels, motors and pipes where they lie: templates show them at their height,
@@ -12,10 +12,10 @@
             <li>
                 <b>{{ ucfirst($thing->called()) }}</b
                 ><span
-                    >{{ implode('; ', array_map(fn ($p) => Length::show($p[0], $units) . ', ' . Length::show($p[1], $units),
+                    >{{ implode('; ', array_map(fn ($p) => Format::length($p[0]) . ', ' . Format::length($p[1]),
                     $thing->points)) }} ·
-                    from {{ Length::show($thing->bottom, $units) }} to {{ Length::show($thing->top, $units) }} high,
-                    {{ Length::show($thing->wide, $units) }} wide</span
+                    from {{ Format::length($thing->bottom) }} to {{ Format::length($thing->top) }} high,
+                    {{ Format::length($thing->wide) }} wide</span
                 >
                 <form method="post" action="{{ route('hidden.destroy', [$layout, $section->uid, $thing->uid]) }}">
                     @csrf

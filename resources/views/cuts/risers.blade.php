@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @php($mm = $units->value === 'metric' ? ' mm' : '')
 @if ($risers['run'] === null)
     <p class="blank-words">Lay a run over this board and its risers stand here.</p>
@@ -17,10 +17,10 @@
         @foreach ($risers['sets'] as $set)
             <p class="small">
                 Risers {{ $set->first }} to {{ $set->last }} as slices of one block <span
-                    class="num">{{ Length::cell($set->length, $units, 0) }}</span>{{ $mm }} long: saw its top once from <span
-                        class="num">{{ Length::cell($set->low, $units, 1) }}</span> to <span
-                            class="num">{{ Length::cell($set->high, $units, 1) }}</span>{{ $mm }}, then slice it every <span
-                                class="num">{{ Length::cell($set->slice, $units, 1) }}</span>{{ $mm }}.
+                    class="num">{{ Format::cell($set->length) }}</span>{{ $mm }} long: saw its top once from <span
+                        class="num">{{ Format::cell($set->low, 1) }}</span> to <span
+                            class="num">{{ Format::cell($set->high, 1) }}</span>{{ $mm }}, then slice it every <span
+                                class="num">{{ Format::cell($set->slice, 1) }}</span>{{ $mm }}.
             </p>
         @endforeach
         <table class="layers riser-table">
@@ -39,12 +39,12 @@
                 @foreach ($risers['risers'] as $k => $riser)
                     <tr>
                         <th scope="row">{{ $k + 1 }}</th>
-                        <td>{{ Length::cell($riser->station, $units, 0) }}</td>
-                        <td>{{ Length::cell($riser->height, $units, 1) }}</td>
-                        <td>{{ Length::cell($riser->width(), $units, 0) }}</td>
+                        <td>{{ Format::cell($riser->station) }}</td>
+                        <td>{{ Format::cell($riser->height, 1) }}</td>
+                        <td>{{ Format::cell($riser->width()) }}</td>
                         <td>{{ Decimal::trimmed($riser->bevelDeg, 1) }}</td>
                         <td>{{ $riser->of->words() }}</td>
-                        <td>{{ $riser->of->rest >= 0.05 ? Length::cell($riser->of->rest, $units, 1) : '–' }}</td>
+                        <td>{{ $riser->of->rest >= 0.05 ? Format::cell($riser->of->rest, 1) : '–' }}</td>
                     </tr>
                 @endforeach
             </tbody>
@@ -61,15 +61,15 @@
                 @foreach ($risers['base']->pieces as $piece)
                     <tr>
                         <th scope="row">{{ $piece['name'] }}</th>
-                        <td>{{ Length::cell($piece['from'], $units, 0) }}</td>
-                        <td>{{ Length::cell($piece['to'], $units, 0) }}</td>
+                        <td>{{ Format::cell($piece['from']) }}</td>
+                        <td>{{ Format::cell($piece['to']) }}</td>
                     </tr>
                 @endforeach
                 @foreach ($risers['base']->splices as $k => $splice)
                     <tr>
                         <th scope="row">S{{ $k + 1 }}, splice</th>
-                        <td>{{ Length::cell($splice['station'], $units, 0) }}</td>
-                        <td>{{ Length::cell($splice['length'], $units, 0) }} × {{ Length::cell($splice['width'], $units, 0) }}</td>
+                        <td>{{ Format::cell($splice['station']) }}</td>
+                        <td>{{ Format::cell($splice['length']) }} × {{ Format::cell($splice['width']) }}</td>
                     </tr>
                 @endforeach
             </tbody>

@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @if ($laid === null)
     <p class="blank-words">There is no land above the board yet, so nothing is to be cut. Raise a hill on Land.</p>
 @else
@@ -37,8 +37,8 @@
             @if ($laid->offcuts() !== [])
                 Left over:
                 @foreach (array_slice($laid->offcuts(), 0, 4) as $strip)
-                    <span class="num">{{ Length::cell($strip['width'], $units, 0) }} ×
-                    {{ Length::cell($strip['height'], $units, 0) }}</span>{{
+                    <span class="num">{{ Format::cell($strip['width']) }} ×
+                    {{ Format::cell($strip['height']) }}</span>{{
                         $loop->last ? ($units->value === 'metric' ? ' mm.' : '.') : ','
                     }}
                 @endforeach

@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @php($tabs = ['apart' => $shell === null ? 'Taken apart' : 'Ribs', 'turned' => 'To turn', 'sheets' => 'On sheets']
     + ($shell === null ? ['glue' => 'Glue-up'] : ['glue' => 'Shell'])
     + ['risers' => 'Risers', 'edges' => 'Edges', 'board' => 'Frame, weight', 'hidden' => 'Hidden'])
@@ -15,21 +15,14 @@
                         {{
                             count($stack->layers) .
                                 (count($stack->layers) === 1 ? ' layer of ' : ' layers of ') .
-                                Length::show($cuts->first()->thickness, $units, 1)
+                                Format::length($cuts->first()->thickness, 1)
                         }} foam,<br>
                     @else
-                        {{ $stack->words() }} mm foam,<br>
+                        {{ $stack->words() }} foam,<br>
                     @endif
                     {{ $cuts->school->words() }}
                 </div>
-                <dl class="facts">
-                    @foreach ($facts as $fact)
-                        <div>
-                            <dt>{{ $fact['label'] }}</dt>
-                            <dd><x-figure :figure="$fact['figure']" :unit="$fact['unit']" /><small>{{ $fact['unit'] }}</small></dd>
-                        </div>
-                    @endforeach
-                </dl>
+                <x-facts :facts="$facts" />
             </div>
             <x-said />
             <div class="grid">

@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 <section class="sheet">
     <header><h2>In store</h2></header>
     <form class="in stack" method="post" action="{{ route('cuts.store', [$layout, $section->uid]) }}">
@@ -17,10 +17,10 @@
             <tbody>
                 @foreach ($store->inStore() as ['lot' => $lot, 'count' => $count])
                     <tr>
-                        <td>{{ Length::show($lot->thickness, $units, 1) }}</td>
-                        <td>{{ Length::show($lot->width, $units, 0) }}</td>
+                        <td>{{ Format::length($lot->thickness, 1) }}</td>
+                        <td>{{ Format::length($lot->width) }}</td>
                         <td>
-                            {{ Length::show($lot->depth, $units, 0) }}
+                            {{ Format::length($lot->depth) }}
                             @if ($lot->kind === 'offcut')
                                 <small class="soft"> offcut</small>
                             @endif
@@ -31,7 +31,7 @@
                                 value="{{ \App\Http\OldInput::text("lots.{$lot->uid}", $count) }}"
                                 inputmode="numeric"
                                 aria-label="How many of {{ Decimal::trimmed($lot->width, 0) }} × {{ Decimal::trimmed($lot->depth, 0) }} × {{
-                                    Decimal::trimmed($lot->thickness, 1) }} mm"
+                                    Format::length($lot->thickness, 1) }}"
                                 autocomplete="off"
                                 @if ($errors->has("lots/{$lot->uid}")) aria-invalid="true" @endif
                             >

@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 <x-page title="Packing list" :layout="$layout" :section="$first" current="drying">
     <main class="page wide visit-page" id="land">
         <div class="title">

@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @if ($distances !== [])
     <section class="sheet">
         <header>
@@ -16,10 +16,10 @@
             <tbody>
                 @foreach ($distances as $one)
                     <tr>
-                        <td class="num">{{ Length::show($one['deep'], $units) }}</td>
+                        <td class="num">{{ Format::length($one['deep']) }}</td>
                         <td class="num">{{ $one['ratio'] }}</td>
                         @foreach ($one['sizes'] as $size)
-                            <td class="num">{{ Length::show($size, $units, 1) }}</td>
+                            <td class="num">{{ Format::length($size, 1) }}</td>
                         @endforeach
                     </tr>
                 @endforeach

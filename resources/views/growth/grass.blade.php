@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 <section class="sheet">
     <header>
         <h2>Grass as it grows</h2>
@@ -17,27 +17,27 @@
                 <b>{{ $one['zone'] }}, {{ mb_strtolower($one['coat']) }}</b>
                 <span class="num">
                     @if ($one['grams'])
-                        <x-figure :figure="$one['grams']" /> g
+                        <x-figure :figure="$one['grams']" /> {{ $one['grams']->unit() }}
                     @elseif ($one['pieces'] > 0)
                         {{ $one['pieces'] }} tufts
                     @endif
                 </span>
                 @if ($one['outdoors'] !== '')
-                    <span class="words">{{ Length::show($one['length'], $units, 1) }} is {{ $one['outdoors'] }}</span>
+                    <span class="words">{{ Format::length($one['length'], 1) }} is {{ $one['outdoors'] }}</span>
                 @endif
                 @if ($one['mix'] !== [])
                     <span class="words swatches">
                         @foreach ($one['mix'] as $part)
                             <span><svg viewBox="0 0 10 10" aria-hidden="true"><rect
                                 width="10" height="10" fill="{{ $part['hex'] }}" /></svg>
-                                {{ Decimal::trimmed($part['grams'], 1) }} g {{ $part['colour'] }}</span>
+                                {{ Format::text($part['grams'], 'g', 1) }} {{ $part['colour'] }}</span>
                         @endforeach
                     </span>
                 @endif
                 @if ($one['patches'])
                     <span class="words"
                         >in {{ $one['patches']->count() }} patches,
-                        {{ Decimal::trimmed($one['patches']->area / 100, 0) }} cm² on the plan</span
+                        {{ Format::text($one['patches']->area / 100, 'cm²') }} on the plan</span
                     >
                 @endif
             </li>
@@ -51,10 +51,10 @@
             @foreach ($grass['edges'] as $edge)
                 <li>
                     <b>{{ $edge['words'] }}</b>
-                    <span class="num"><x-figure :figure="$edge['long']" /> mm</span>
+                    <span class="num"><x-figure :figure="$edge['long']" /> {{ $edge['long']->unit() }}</span>
                     <span class="words"
                         >short into the wild and the wild into the short, the same evening, over
-                        <x-figure :figure="$edge['area']" /> cm²</span
+                        <x-figure :figure="$edge['area']" /> {{ $edge['area']->unit() }}</span
                     >
                 </li>
             @endforeach

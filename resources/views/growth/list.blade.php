@@ -53,7 +53,7 @@
         </div>
         <div class="pair">
             <x-field form="row" name="offset" at="offset_mm" label="To its left" hint="less than 0 for its right" value="{{
-                \IdleRidge\Core\Measure\Length::field(12.0, $units) }}" />
+                \IdleRidge\Core\Measure\Format::field(12.0) }}" />
             <x-choice form="row" name="from_edge" label="Counted from" :options="['1' => 'formation’s edge', '0' => 'the line']" />
         </div>
         <div class="acts"><button class="btn quiet">Set it out</button></div>

@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @php($here = fn(array $more = []): string => route('growth.show', [$layout, $section->uid] + $more))
 <x-page :title="$section->name . ', growth'" :layout="$layout" :section="$section" current="growth">
     <div class="frame">

@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @use('IdleRidge\Core\Measure\Decimal')
 @if ($tree)
     <section class="sheet">
@@ -13,8 +13,8 @@
             @seen
             <input type="hidden" name="form" value="tree">
             <div class="trio">
-                <x-field form="tree" name="x" label="Along" :value="Length::field(round($tree->x, 1), $units)" />
-                <x-field form="tree" name="y" label="From the front" :value="Length::field(round($tree->y, 1), $units)" />
+                <x-field form="tree" name="x" label="Along" :value="Format::field($tree->x, decimals: 1)" />
+                <x-field form="tree" name="y" label="From the front" :value="Format::field($tree->y, decimals: 1)" />
                 <x-choice
                     form="tree"
                     name="species"
@@ -29,15 +29,15 @@
                     form="tree"
                     name="height"
                     label="Height"
-                    :value="Length::field($tree->height, $units)"
-                    :real="Decimal::trimmed($sheet->scale->toPrototype($tree->height) / 1000, 1) . ' m outdoors'"
+                    :value="Format::field($tree->height)"
+                    :real="Format::text($sheet->scale->toPrototype($tree->height) / 1000, 'm', 1).' outdoors'"
                 />
                 <x-field
                     form="tree"
                     name="crown"
                     label="Crown"
-                    :value="Length::field($tree->crown, $units)"
-                    :real="Decimal::trimmed($sheet->scale->toPrototype($tree->crown) / 1000, 1) . ' m outdoors'"
+                    :value="Format::field($tree->crown)"
+                    :real="Format::text($sheet->scale->toPrototype($tree->crown) / 1000, 'm', 1).' outdoors'"
                 />
                 <div class="checks">
                     <input type="hidden" name="dead" value="0"><label class="check"
@@ -100,7 +100,7 @@
                 :value="Decimal::trimmed(100 * $stand->rule->dead, 0)" mode="decimal" />
             <x-field form="stand" name="steepest_deg" label="Steepest" unit="°"
                 :value="Decimal::trimmed($stand->rule->steepestDeg, 0)" mode="decimal" />
-            <x-field form="stand" name="clear_mm" label="Clear of crowns" :value="Length::field($stand->rule->clear, $units)" />
+            <x-field form="stand" name="clear_mm" label="Clear of crowns" :value="Format::field($stand->rule->clear)" />
         </div>
         <div class="pair">
             <x-field
@@ -108,7 +108,7 @@
                 name="bore"
                 at="bore_mm"
                 label="Socket, bore"
-                :value="$stand->socket === null ? '' : Length::field($stand->socket->bore, $units)"
+                :value="$stand->socket === null ? '' : Format::field($stand->socket->bore)"
                 hint="empty where they do not lift off"
             />
             <x-field
@@ -116,8 +116,8 @@
                 name="depth"
                 at="depth_mm"
                 label="deep"
-                :value="$stand->socket === null ? '' : Length::field($stand->socket->depth, $units)"
-                :hint="$stand->socket === null ? null : 'pins of ' . Length::show($stand->socket->pin(), $units, 1)"
+                :value="$stand->socket === null ? '' : Format::field($stand->socket->depth)"
+                :hint="$stand->socket === null ? null : 'pins of ' . Format::length($stand->socket->pin(), 1)"
             />
         </div>
         <details class="mix-of" @if (old('form') === 'stand' && $errors->has('species*')) open @endif>

@@ -17,7 +17,7 @@
             @foreach (array_slice($travel, 0, 40) as $one)
                 <li>
                     <b>{{ $one['stand'] }} {{ $one['number'] }}</b>
-                    <span class="num">{{ \IdleRidge\Core\Measure\Length::show($one['height'], $units) }}</span>
+                    <span class="num">{{ \IdleRidge\Core\Measure\Format::length($one['height']) }}</span>
                     <span class="words">{{ $one['species'] }}</span>
                 </li>
             @endforeach

@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 <x-page title="Picture" :layout="$layout" :section="$section" current="journal">
     <main class="page wide photo-page" id="land">
         <div class="title">
@@ -184,13 +184,13 @@
                                 form="photo"
                                 name="x"
                                 label="Along"
-                                :value="$photo->place === null ? '' : Length::field($photo->place['x'], $units)"
+                                :value="$photo->place === null ? '' : Format::field($photo->place['x'])"
                             />
                             <x-field
                                 form="photo"
                                 name="y"
                                 label="From the front"
-                                :value="$photo->place === null ? '' : Length::field($photo->place['y'], $units)"
+                                :value="$photo->place === null ? '' : Format::field($photo->place['y'])"
                             />
                             <x-field
                                 form="photo"

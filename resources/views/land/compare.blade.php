@@ -48,8 +48,8 @@
                                 <dt>{{ $row['label'] }}</dt>
                                 <dd>
                                     <x-figure :figure="$row['figure']" />
-                                    @if ($row['figure']->unit !== '')
-                                        <small>{{ $row['figure']->unit }}</small>
+                                    @if ($row['figure']->unit() !== '')
+                                        <small>{{ $row['figure']->unit() }}</small>
                                     @endif
                                     @if ($row['change'] !== null && abs($row['change']) >= 0.5 * 10 ** -$row['figure']->decimals)
                                         <span class="change"

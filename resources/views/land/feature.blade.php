@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @php($isSpot = $feature->kind === 'spot')
 <form class="pick-form" hx-patch="{{ $here('features.update', [$feature->uid]) }}" hx-target="#land" hx-include="#look">
     @php($what =
@@ -22,7 +22,7 @@
                     id="pick-height"
                     label="Height"
                     :unit="$units->value === 'metric' ? 'mm' : 'in'"
-                    :value="Length::field($p->z, $units)"
+                    :value="Format::field($p->z)"
                     :real="
                         Decimal::trimmed($page->project->layout->scale->toPrototype($p->z - $section->base) / ($units->value === 'metric' ?
                         1000 : 304.8), 1) .
@@ -30,15 +30,15 @@
         ' real'
                     "
                 />
-                <x-field name="points[0][x]" at="points/0/x" label="x" :value="Length::field($p->x, $units)" />
-                <x-field name="points[0][y]" at="points/0/y" label="y" :value="Length::field($p->y, $units)" />
+                <x-field name="points[0][x]" at="points/0/x" label="x" :value="Format::field($p->x)" />
+                <x-field name="points[0][y]" at="points/0/y" label="y" :value="Format::field($p->y)" />
             </div>
             @include('land.foot')
         @else
             @if ($feature->kind === 'ridge') @include('land.foot')@endif
             <div class="pair three">
                 @if ($feature->kind === 'water' || $feature->kind === 'pad')
-                    <x-field name="level" at="level" label="Level" :unit="$mm" :value="Length::field($feature->points[0]->z, $units)" />
+                    <x-field name="level" at="level" label="Level" :unit="$mm" :value="Format::field($feature->points[0]->z)" />
                 @endif
                 @foreach ($feature->kind === 'ridge' ? [] : $feature->figures as $key => $value)
                     @php($isLength = str_ends_with($key, '_mm'))
@@ -58,7 +58,7 @@
     ][$key]
                         "
                         :unit="$isLength && $loop->first && $feature->kind !== 'water' ? $mm : ''"
-                        :value="$isLength ? Length::field($value, $units) : Decimal::trimmed($value, 3)"
+                        :value="$isLength ? Format::field($value) : Decimal::trimmed($value, 3)"
                     />
                 @endforeach
             </div>
@@ -67,7 +67,7 @@
                     @foreach ($shape as $row)
                         {{ $row['before'] }}
                         <x-figure :figure="$row['figure']" />
-                        {{ $row['figure']->unit }}{{ $row['after'] }}
+                        {{ $row['figure']->unit() }}{{ $row['after'] }}
                     @endforeach
                     @if (in_array($feature->kind, ['water', 'stream'], true))
                         <a class="link" href="{{ route('water.show', [$layout, $section->uid, 'pick' => $feature->uid]) }}"
@@ -98,7 +98,7 @@
                                         name="points[{{ $k }}][{{ $axis }}]"
                                         data-at="points/{{ $k }}/{{ $axis === 'z' ? 'z_mm' : $axis }}"
                                         aria-label="Point {{ $k + 1 }}, {{ $axis === 'z' ? 'height' : $axis }}"
-                                        value="{{ Length::field($mm, $units) }}"
+                                        value="{{ Format::field($mm) }}"
                                         autocomplete="off"
                                     >
                                 </td>

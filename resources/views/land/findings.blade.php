@@ -51,7 +51,7 @@
                 <b>{{ $f['finding']->subject }}</b> <span class="num">{{ $f['where'] }}</span>
                 <div class="figs">
                     @foreach ($f['finding']->figures as $name => $figure)
-                        <span>{{ str_replace('_', ' ', $name) }} <x-figure :figure="$figure" /> {{ $figure->unit }}</span>
+                        <span>{{ str_replace('_', ' ', $name) }} <x-figure :figure="$figure" /> {{ $figure->unit() }}</span>
                     @endforeach
                 </div>
                 <p>{{ $f['finding']->why }} {{ $f['finding']->do }}</p>

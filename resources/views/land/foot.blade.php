@@ -1,12 +1,12 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 <div class="pair">
     <x-field
         name="foot_mm"
         at="foot_mm"
         label="Base to each side"
         :unit="$mm"
-        :value="isset($feature->figures['foot_mm']) ? Length::field($feature->figures['foot_mm'], $units) : ''"
+        :value="isset($feature->figures['foot_mm']) ? Format::field($feature->figures['foot_mm']) : ''"
     />
     <x-field
         name="foot_deg"
@@ -22,7 +22,7 @@
         @foreach ($shape as $row)
             {{ $row['before'] }}
             <x-figure :figure="$row['figure']" />
-            {{ $row['figure']->unit }}{{ $row['after'] }}
+            {{ $row['figure']->unit() }}{{ $row['after'] }}
         @endforeach
     </p>
 @endif

@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @php($arc = $piece['kind'] === 'arc')
 @php($bend = $piece['kind'] === 'transition')
 <tr>
@@ -12,7 +12,7 @@
                 name="elements[{{ $k }}][radius]"
                 data-at="elements/{{ $k }}/radius_mm"
                 aria-label="Radius"
-                value="{{ Length::field($piece['radius_mm'], $units) }}"
+                value="{{ Format::field($piece['radius_mm']) }}"
                 autocomplete="off"
             >
         @else
@@ -20,7 +20,7 @@
                 name="elements[{{ $k }}][length]"
                 data-at="elements/{{ $k }}/length_mm"
                 aria-label="Length"
-                value="{{ Length::field($piece['length_mm'], $units) }}"
+                value="{{ Format::field($piece['length_mm']) }}"
                 autocomplete="off"
             >
         @endif
@@ -41,13 +41,13 @@
                     data-at="elements/{{ $k }}/from_radius_mm"
                     aria-label="Radius at its start, left positive, empty for straight"
                     placeholder="straight"
-                    value="{{ $piece['from_radius_mm'] == 0 ? '' : Length::field($piece['from_radius_mm'], $units) }}"
+                    value="{{ $piece['from_radius_mm'] == 0 ? '' : Format::field($piece['from_radius_mm']) }}"
                     autocomplete="off"><input
                     name="elements[{{ $k }}][to]"
                     data-at="elements/{{ $k }}/to_radius_mm"
                     aria-label="Radius at its end, left positive, empty for straight"
                     placeholder="straight"
-                    value="{{ $piece['to_radius_mm'] == 0 ? '' : Length::field($piece['to_radius_mm'], $units) }}"
+                    value="{{ $piece['to_radius_mm'] == 0 ? '' : Format::field($piece['to_radius_mm']) }}"
                     autocomplete="off"
             ></span>
         @endif

@@ -1,6 +1,6 @@
 @use('IdleRidge\Core\Track\RunKind')
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @use('IdleRidge\Core\Track\StartingValues')
 @php
     $mm = $units->value === 'metric' ? 'mm' : 'in';
@@ -27,8 +27,8 @@
                     name="x"
                     at="x"
                     label="Start x"
-                    :value="Length::field(round($run->start->x, 6), $units)"
-                /><x-field name="y" at="y" label="y" :value="Length::field(round($run->start->y, 6), $units)" /><x-field
+                    :value="Format::field($run->start->x)"
+                /><x-field name="y" at="y" label="y" :value="Format::field($run->start->y)" /><x-field
                     name="heading"
                     at="heading_deg"
                     label="Heading"
@@ -88,7 +88,7 @@
             @if ($run->kind === RunKind::Track)
                 <div class="pair beside">
                     <x-field name="apart" at="apart" label="Second track, apart" :unit="$mm"
-                        :value="Length::field(StartingValues::apart($page->project->layout->scale), $units)" />
+                        :value="Format::field(StartingValues::apart($page->project->layout->scale))" />
                     <div class="acts">
                         @foreach (['left', 'right'] as $side)
                             <button
@@ -121,7 +121,7 @@
                                     <span aria-hidden="true"> · </span>
                                 @endif
                                 <x-figure :figure="$figure" />
-                                @if ($loop->last || $figure->unit !== $row['figures'][1]->unit) {{ $figure->unit }}@endif
+                                @if ($loop->last || $figure->unit() !== $row['figures'][1]->unit()) {{ $figure->unit() }}@endif
                             @endforeach
                             {{ $row['after'] }}
                         </li>
@@ -154,7 +154,7 @@
                                         name="profile[{{ $key }}]"
                                         data-at="profile/{{ $key }}"
                                         aria-label="{{ $word }}, {{ $side }}"
-                                        value="{{ str_ends_with($key, '_mm') ? Length::field($values[$key], $units)
+                                        value="{{ str_ends_with($key, '_mm') ? Format::field($values[$key])
                                             : Decimal::trimmed($values[$key], 3) }}"
                                         autocomplete="off"
                                     >
@@ -179,7 +179,7 @@
                         :name="'profile[' . $key . ']'"
                         :at="'profile/' . $key"
                         :label="$word"
-                        :value="Length::field($values[$key], $units)"
+                        :value="Format::field($values[$key])"
                     />
                 @endforeach
             </div>

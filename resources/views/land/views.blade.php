@@ -1,6 +1,6 @@
 @php
     use IdleRidge\Core\Measure\Decimal;
-    use IdleRidge\Core\Measure\Length;
+    use IdleRidge\Core\Measure\Format;
     $here = fn(string $name, array $more = []): string => route($name, [$layout, $section->uid, ...$more]);
     $empty = $page->features === [] && $page->runs === [];
 @endphp
@@ -33,11 +33,11 @@
     <div class="title">
         <h1>{{ $section->name }}</h1>
         <div class="sub">
-            Board {{ Length::show($section->width, $units) }} × {{ Length::show($section->depth, $units) }}<br>
+            Board {{ Format::length($section->width) }} × {{ Format::length($section->depth) }}<br>
             {{
                 $page->preview
-                    ? 'preview on 10 mm cells'
-                    : 'top at ' . Length::show($section->base, $units)
+                    ? 'preview on cells of ' . Format::length(ComputedLand::PREVIEW_CELL_MM)
+                    : 'top at ' . Format::length($section->base)
             }}
         </div>
         <dl class="facts">
@@ -45,8 +45,8 @@
                 <div>
                     <dt>{{ $fact['label'] }}</dt>
                     <dd>
-                        <x-figure :figure="$fact['figure']" :unit="$fact['unit']" /><small
-                            >{{ $fact['unit'] }}@if ($fact['note'])<span>{{ $fact['note'] }}</span>@endif</small
+                        <x-figure :figure="$fact['figure']" /><small
+                            >{{ $fact['figure']->unit() }}@if ($fact['note'])<span>{{ $fact['note'] }}</span>@endif</small
                         >
                     </dd>
                 </div>
@@ -136,7 +136,7 @@
                             >
                         </div>
                     </div>
-                    <p class="plan-foot"><span class="meta hint" id="tool-hint">contours 10 mm, heights over the datum</span></p>
+                    <p class="plan-foot"><span class="meta hint" id="tool-hint">{{ $contours }}</span></p>
                     @if ($empty)
                         <p class="plan-blank">
                             Flat as the board. Touch <b>Spot</b> and then the plan to raise a hill, or <b>Run</b> and two places to lay
@@ -168,8 +168,8 @@
                     <h2>Cross-section</h2>
                     <span class="cutflag num">{{ \App\Pages\Land\CutWords::at($page->cut) }}</span>
                     <span class="end step"
-                        ><button type="button" data-step="-10" aria-label="Cut line 10 mm back">−</button
-                        ><button type="button" data-step="10" aria-label="Cut line 10 mm on">+</button><span class="meta">10 mm</span></span
+                        ><button type="button" data-step="-{{ $coarse }}" aria-label="Cut line {{ Format::length($coarse) }} back">−</button
+                        ><button type="button" data-step="{{ $coarse }}" aria-label="Cut line {{ Format::length($coarse) }} on">+</button><span class="meta">{{ Format::length($coarse) }}</span></span
                     >
                 </header>
                 {!! $cross->toHtml() !!}
@@ -183,8 +183,8 @@
                                         <span aria-hidden="true"> · </span>
                                     @endif
                                     <x-figure :figure="$figure" />
-                                    @if ($figure->unit !== 'mm')
-                                        <small>{{ $figure->unit }}</small>
+                                    @if ($figure->unit() !== Format::unit('mm'))
+                                        <small>{{ $figure->unit() }}</small>
                                     @endif
                                 @endforeach
                             </dd>

@@ -1,11 +1,11 @@
 @php
     use IdleRidge\Core\Measure\Decimal;
-    use IdleRidge\Core\Measure\Length;
+    use IdleRidge\Core\Measure\Format;
     $units = $sheet->units;
     $shown = fn(string $field, float $mm): string => isset($sheet->typed[$field]) &&
-    abs(Length::parse($sheet->typed[$field], $units) - $mm) < 1e-6
+    abs(Amount::parse($sheet->typed[$field], 'mm') - $mm) < 1e-6
         ? $sheet->typed[$field]
-        : Length::field($mm, $units);
+        : Format::field($mm);
     $in = $units->value === 'metric' ? 'mm' : 'in';
 @endphp
 <x-page :title="$layout->name" :layout="$layout" :section="$sections->first()" current="settings">

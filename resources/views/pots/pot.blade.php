@@ -49,7 +49,7 @@
                             >
                             @foreach ($line['bases'] as $base)
                                 <p class="base">
-                                    <b class="num">{{ \IdleRidge\Core\Measure\Decimal::trimmed($base['ml'], 1) }} ml</b>
+                                    <b class="num">{{ \IdleRidge\Core\Measure\Format::text($base['ml'], 'ml', 1) }}</b>
                                     {{ $base['base'] }}
                                 </p>
                             @endforeach

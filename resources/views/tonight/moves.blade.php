@@ -18,7 +18,7 @@
                                 · workable until
                                 <b>{{ $one['clock'] }}</b>
                             @endif @endforeach
-                            · {{ Decimal::trimmed($current->area / 100, 0) }} cm²
+                            · {{ Format::text($current->area / 100, 'cm²') }}
                         </p>
                     </div>
                 </div>

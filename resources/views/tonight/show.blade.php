@@ -24,8 +24,8 @@
                                 <dt>{{ $fact['label'] }}</dt>
                                 <dd>
                                     @foreach ($fact['figures'] as [$figure, $unit])
-                                        <x-figure :figure="$figure" :unit="$unit"
-                                        /><small>{{ $unit }}</small>
+                                        <x-figure :figure="$figure" :unit="$unit ?? $figure->unit()"
+                                        /><small>{{ $unit ?? $figure->unit() }}</small>
                                     @endforeach
                                 </dd>
                             </div>

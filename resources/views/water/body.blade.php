@@ -1,11 +1,11 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @use('IdleRidge\Core\Measure\Decimal')
 @php($body = $page->body)
 @php($made = $page->plan)
 <section class="sheet">
     <header>
         <h2>{{ $body->called() }}</h2>
-        <span class="meta">{{ $body->isStream ? 'stream' : 'water at ' . Length::show($body->level, $units, 1) }}</span>
+        <span class="meta">{{ $body->isStream ? 'stream' : 'water at ' . Format::length($body->level, 1) }}</span>
         @if (count($bodies) + count($page->survey->mirrors) > 1)
             <a class="link" href="{{ $here() }}">All of the board</a>
         @endif
@@ -16,9 +16,9 @@
         @elseif ($body->spill === null)
             Dams hold it all round.
         @else
-            It may rise {{ Length::show($body->margin(), $units, 1) }}; then it runs {{ $page->survey->ways[$body->uid] }}.
+            It may rise {{ Format::length($body->margin(), 1) }}; then it runs {{ $page->survey->ways[$body->uid] }}.
         @endif
-        Its shore is {{ Length::show($body->shore, $units) }} long.
+        Its shore is {{ Format::length($body->shore) }} long.
     </p>
     @if ($done)
         <p class="in words">
@@ -65,10 +65,10 @@
         @endif
         <div class="trio">
             @if (! $body->isStream)
-                <x-field form="made" name="level" label="Its level" :value="Length::field($body->level, $units)" hint="over the datum" />
+                <x-field form="made" name="level" label="Its level" :value="Format::field($body->level)" hint="over the datum" />
             @endif
             <x-field form="made" name="fill" at="fill_mm" label="Filled, deep"
-                :value="$made->fill === null ? '' : Length::field($made->fill, $units)" hint="empty: to its level" />
+                :value="$made->fill === null ? '' : Format::field($made->fill)" hint="empty: to its level" />
             <x-field form="made" name="pot_g" label="Largest pot" unit="g"
                 :value="$made->potG === null ? '' : Decimal::trimmed($made->potG, 0)" mode="numeric" hint="empty: stays cool" />
         </div>
@@ -112,8 +112,8 @@
                         {{ $band['words'] }}</td
                     >
                     <td>{{ $band['mix'] }}</td>
-                    <td class="num"><x-figure :figure="$band['area']" /> cm²</td>
-                    <td class="num">@if ($band['ml'])<x-figure :figure="$band['ml']" /> ml @endif</td>
+                    <td class="num"><x-figure :figure="$band['area']" /> {{ $band['area']->unit() }}</td>
+                    <td class="num">@if ($band['ml'])<x-figure :figure="$band['ml']" /> {{ $band['ml']->unit() }} @endif</td>
                 </tr>
             @endforeach
         </tbody>
@@ -123,7 +123,7 @@
         @seen
         <input type="hidden" name="form" value="shore">
         <div class="pair">
-            <x-field form="shore" name="shore" label="Shore about it" :value="Length::field(12.0, $units)" />
+            <x-field form="shore" name="shore" label="Shore about it" :value="Format::field(12.0)" />
             <div class="acts"><button class="btn quiet">Make it a zone</button></div>
         </div>
     </form>
@@ -137,8 +137,8 @@
         <ul class="due-list growth-list">
             @foreach ($body->dams as $dam)
                 <li>
-                    <b>{{ $dam->joint ? 'joint at the ' : '' }}{{ $dam->edge }}, from {{ Length::show($dam->from, $units) }}</b>
-                    <span class="num">{{ Length::show($dam->length(), $units) }} × {{ Length::show($dam->height(), $units) }}</span>
+                    <b>{{ $dam->joint ? 'joint at the ' : '' }}{{ $dam->edge }}, from {{ Format::length($dam->from) }}</b>
+                    <span class="num">{{ Format::length($dam->length()) }} × {{ Format::length($dam->height()) }}</span>
                     <span class="words">{{ $dam->hold() }}</span>
                     <span class="words">{{ $dam->seal() }}</span>
                 </li>
@@ -155,17 +155,17 @@
         <ul class="due-list growth-list">
             @foreach ($body->reaches as $reach)
                 <li>
-                    <b>{{ Length::show($reach->from, $units) }} to {{ Length::show($reach->to, $units) }}</b>
-                    <span class="num">{{ Decimal::trimmed($reach->curve->volume() / 1000, 1) }} ml</span>
+                    <b>{{ Format::length($reach->from) }} to {{ Format::length($reach->to) }}</b>
+                    <span class="num">{{ Format::text($reach->curve->volume() / 1000, 'ml', 1) }}</span>
                     <span class="words"
-                        >falls {{ Length::show($reach->drop(), $units, 1) }}, {{ Decimal::trimmed($reach->slopeDeg(), 1) }}°; a pour needs
+                        >falls {{ Format::length($reach->drop(), 1) }}, {{ Decimal::trimmed($reach->slopeDeg(), 1) }}°; a pour needs
                         {{ $reach->dams(max(0.5, $reach->curve->most / 2)) }} small dams, thin gloss none</span
                     >
                 </li>
             @endforeach
             @foreach ($body->falls as $fall)
                 <li>
-                    <b>at {{ Length::show($fall->from, $units) }}</b>
+                    <b>at {{ Format::length($fall->from) }}</b>
                     <span class="words">{{ $fall->words() }}</span>
                 </li>
             @endforeach
@@ -177,19 +177,19 @@
         <header>
             <h2>Cut from sheet</h2>
             <span class="meta"
-                >{{ Length::show($sheetCut->sheet->width, $units) }} × {{ Length::show($sheetCut->sheet->height, $units) }}</span
+                >{{ Format::length($sheetCut->sheet->width) }} × {{ Format::length($sheetCut->sheet->height) }}</span
             >
         </header>
         <p class="in words">
             {{ $sheetCut->sheets() === 1 ? '1 sheet' : $sheetCut->sheets() . ' sheets' }} for
             {{ count($sheetCut->pieces) === 1 ? '1 piece' : count($sheetCut->pieces) . ' pieces' }}, the largest
-            {{ Length::show($sheetCut->size()[0], $units) }} × {{ Length::show($sheetCut->size()[1], $units) }} with
-            {{ Length::show($sheetCut->sheet->tuck, $units) }} all round to tuck under;
+            {{ Format::length($sheetCut->size()[0]) }} × {{ Format::length($sheetCut->size()[1]) }} with
+            {{ Format::length($sheetCut->sheet->tuck) }} all round to tuck under;
             @if ($sheetCut->seams > 0)
                 {{ $sheetCut->seams === 1 ? 'one seam' : $sheetCut->seams . ' seams' }}, under a ripple.
             @endif
-            {{ Decimal::trimmed($sheetCut->rest() / 100, 0) }} cm² are left, a strip of
-            {{ Length::show($sheetCut->strip(), $units) }} whole. Glaze under it and over it.
+            {{ Format::text($sheetCut->rest() / 100, 'cm²') }} are left, a strip of
+            {{ Format::length($sheetCut->strip()) }} whole. Glaze under it and over it.
         </p>
     </section>
 @endif

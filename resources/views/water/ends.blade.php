@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 <section class="sheet">
     <header>
         <h2>Where it ends</h2>
@@ -9,7 +9,7 @@
             <li>
                 <b>{{ ($page->body ? '' : $one['end']->name . ', ') . ($one['end']->joint ? 'joint at the ' : '')
                     . $one['end']->edge }}</b>
-                <span class="num">{{ Length::show($one['end']->width, $units) }}</span>
+                <span class="num">{{ Format::length($one['end']->width) }}</span>
                 <span class="words">{{ $one['words'] }}</span>
                 @if ($one['end']->joint === null && ! $one['end']->isViewed)
                     <form method="post" action="{{ route('mirrors.store', [$layout, $section->uid]) }}">

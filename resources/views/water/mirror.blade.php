@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 @use('IdleRidge\Core\Measure\Decimal')
 @php($fit = $page->mirror)
 <section class="sheet">
@@ -25,12 +25,12 @@
         <input type="hidden" name="form" value="mirror">
         <x-field form="mirror" name="name" label="Called" :value="$fit->mirror->name" />
         <div class="pair">
-            <x-field form="mirror" name="x" label="Along" :value="Length::field($fit->mirror->x, $units)" />
-            <x-field form="mirror" name="y" label="From the front" :value="Length::field($fit->mirror->y, $units)" />
+            <x-field form="mirror" name="x" label="Along" :value="Format::field($fit->mirror->x)" />
+            <x-field form="mirror" name="y" label="From the front" :value="Format::field($fit->mirror->y)" />
         </div>
         <div class="trio">
-            <x-field form="mirror" name="width" label="Wide" :value="Length::field($fit->mirror->width, $units)" />
-            <x-field form="mirror" name="height" label="High" :value="Length::field($fit->mirror->height, $units)" />
+            <x-field form="mirror" name="width" label="Wide" :value="Format::field($fit->mirror->width)" />
+            <x-field form="mirror" name="height" label="High" :value="Format::field($fit->mirror->height)" />
             <x-field form="mirror" name="facing_deg" label="Faces" unit="°" :value="Decimal::trimmed($fit->mirror->facingDeg, 1)"
                 mode="decimal" />
         </div>

@@ -154,7 +154,7 @@ final class CutsTest extends TestCase
         $this->assertSame([['thickness' => 20.0, 'count' => 2]], $stack->sheets($settings));
         $this->assertSame([], FoamStack::of(self::grid(fn (): float => 0.0)->mesh(), 0.0, 20.0, CutSchool::Carved)->sheets($settings));
         $mixed = FoamStack::of(self::grid(fn (): float => 85.0)->mesh(), 0.0, [50.0, 20.0, 20.0], CutSchool::Carved);
-        $this->assertSame('1 × 50, 2 × 20', $mixed->words());
+        $this->assertSame('1 × 50, 2 × 20 mm', $mixed->words());
         $this->assertSame([0.0, 50.0, 70.0], array_map(fn (Layer $l): float => $l->bottom, $mixed->layers));
         $this->assertSame([50.0, 20.0], array_column($mixed->sheets($settings), 'thickness'));
     }

@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 <table class="points grades">
     <thead>
         <tr>
@@ -16,7 +16,7 @@
                     name="start_height"
                     data-at="start_height_mm"
                     aria-label="Start height"
-                    value="{{ Length::field($run->startHeight, $units) }}"
+                    value="{{ Format::field($run->startHeight) }}"
                     autocomplete="off"
                 >
             </td>
@@ -31,7 +31,7 @@
                         name="grade_points[{{ $k }}][station]"
                         data-at="grade_points/{{ $k }}/station_mm"
                         aria-label="Station of grade point {{ $k + 1 }}"
-                        value="{{ Length::field($station, $units) }}"
+                        value="{{ Format::field($station) }}"
                         autocomplete="off"
                     >
                 </td>
@@ -40,7 +40,7 @@
                         name="grade_points[{{ $k }}][height]"
                         data-at="grade_points/{{ $k }}/height_mm"
                         aria-label="Height of grade point {{ $k + 1 }}"
-                        value="{{ Length::field($grades->heights[$k + 1], $units) }}"
+                        value="{{ Format::field($grades->heights[$k + 1]) }}"
                         autocomplete="off"
                     >
                 </td>
@@ -50,7 +50,7 @@
                         data-at="grade_points/{{ $k }}/curve_mm"
                         aria-label="Vertical curve at grade point {{ $k + 1 }}"
                         placeholder="none"
-                        value="{{ $grades->curves[$k + 1] > 0 ? Length::field($grades->curves[$k + 1], $units) : '' }}"
+                        value="{{ $grades->curves[$k + 1] > 0 ? Format::field($grades->curves[$k + 1]) : '' }}"
                         autocomplete="off"
                     >
                 </td>
@@ -70,7 +70,7 @@
                     name="grade_points[{{ $k }}][station]"
                     data-at="grade_points/{{ $k }}/station_mm"
                     aria-label="Station of a new grade point"
-                    placeholder="{{ Length::field(round($run->alignment->length), $units) }}"
+                    placeholder="{{ Format::field(round($run->alignment->length)) }}"
                     autocomplete="off"
                 >
             </td>

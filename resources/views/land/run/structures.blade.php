@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Track\StructureKind')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 <table class="points structures">
     <thead>
         <tr>
@@ -30,7 +30,7 @@
                         name="structures[{{ $k }}][from]"
                         data-at="structures/{{ $k }}/from_mm"
                         aria-label="Structure {{ $k + 1 }} begins at station"
-                        value="{{ $one === null ? '' : Length::field($one->from, $units) }}"
+                        value="{{ $one === null ? '' : Format::field($one->from) }}"
                         autocomplete="off"
                     >
                 </td>
@@ -39,7 +39,7 @@
                         name="structures[{{ $k }}][to]"
                         data-at="structures/{{ $k }}/to_mm"
                         aria-label="Structure {{ $k + 1 }} ends at station"
-                        value="{{ $one === null ? '' : Length::field($one->to, $units) }}"
+                        value="{{ $one === null ? '' : Format::field($one->to) }}"
                         autocomplete="off"
                     >
                 </td>
@@ -49,7 +49,7 @@
                             name="structures[{{ $k }}][thick]"
                             data-at="structures/{{ $k }}/{{ $tunnel ? 'lining_mm' : 'deck_mm' }}"
                             aria-label="Deck or lining of structure {{ $k + 1 }}"
-                            value="{{ $one === null ? '' : Length::field($one->thick, $units) }}"
+                            value="{{ $one === null ? '' : Format::field($one->thick) }}"
                             autocomplete="off"
                         >
                     @endif
@@ -62,7 +62,7 @@
                             aria-label="Piers of a bridge or width inside a tunnel, structure {{ $k + 1 }}"
                             placeholder="{{ $tunnel ? 'as needed' : '' }}"
                             value="{{ $one === null ? ''
-                                : ($tunnel ? ($one->inside === null ? '' : Length::field($one->inside, $units)) : $one->piers)
+                                : ($tunnel ? ($one->inside === null ? '' : Format::field($one->inside)) : $one->piers)
                                 }}"
                             autocomplete="off"
                         >

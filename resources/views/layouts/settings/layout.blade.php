@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 <section class="sheet">
     <header><h2>Layout</h2></header>
     <form class="in stack" method="post" action="{{ route('layouts.update', $layout) }}">

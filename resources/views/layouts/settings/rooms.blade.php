@@ -70,8 +70,8 @@
                     <p class="soft small wide">
                         @if ($room->was)
                             So since {{ $roomSince($room) }}; before,
-                            {{ Decimal::trimmed($room->was->day->temperature, 1) }} °C by day and
-                            {{ Decimal::trimmed($room->was->night->temperature, 1) }} °C at night.
+                            {{ Format::text($room->was->day->temperature, '°C', 1) }} by day and
+                            {{ Format::text($room->was->night->temperature, '°C', 1) }} at night.
                         @endif
                         What is changed holds from now on.
                     </p>

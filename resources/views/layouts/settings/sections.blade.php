@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 <section class="sheet">
     <header>
         <h2>Sections</h2>
@@ -31,8 +31,8 @@
                     as $field => $label)
                     @php($value = $field === 'name' ? $row->name
                         : ($field === 'angle_deg' ? Decimal::trimmed($row->angle_deg, 3) : (isset($row->typed[$field]) &&
-                        abs(Length::parse($row->typed[$field], $units) - $row->$field) < 1e-6 ? $row->typed[$field] :
-                        Length::field($row->$field, $units))))
+                        abs(Amount::parse($row->typed[$field], 'mm') - $row->$field) < 1e-6 ? $row->typed[$field] :
+                        Format::field($row->$field))))
                     <div class="field {{ $field === 'name' ? 'grow' : '' }}">
                         <label for="{{ $row->uid }}-{{ $field }}"
                             >{{ $label }}

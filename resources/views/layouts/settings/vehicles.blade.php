@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Measure\Length')
+@use('IdleRidge\Core\Measure\Format')
 <table class="points vehicles">
     <thead>
         <tr>
@@ -22,7 +22,7 @@
                     as $part => $label)
                     @php($at = "vehicles/{$k}/{$part}")
                     @php($now = $vehicle === null ? ''
-                        : ($part === 'name' ? $vehicle->name : Length::field($vehicle->toArray()[$part], $units)))
+                        : ($part === 'name' ? $vehicle->name : Format::field($vehicle->toArray()[$part])))
                     <td>
                         <input
                             name="vehicles[{{ $k }}][{{ $part }}]"
