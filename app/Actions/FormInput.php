@@ -55,8 +55,8 @@ final class FormInput
     }
 
     /**
-     * A weight, volume, area, length or temperature in `$unit`, however it was typed; pieces are plain numbers. A field that
-     * still shows the current value (to `$decimals`) leaves it as it is.
+     * A weight, volume, area, length or temperature in `$unit`, however it was typed; rates such as g/m² are plain numbers in
+     * the units in use, pieces plain ones. A field that still shows the current value (to `$decimals`) leaves it as it is.
      */
     public function amount(string $field, string $unit, ?float $otherwise = null, ?float $current = null, int $decimals = 2): float
     {
@@ -68,7 +68,7 @@ final class FormInput
             return $otherwise;
         }
         if (! Amount::knows($unit)) {
-            return $this->number($field);
+            return Format::back($this->number($field), $unit);
         }
         try {
             return Amount::parse($text, $unit, $this->at($field));
@@ -99,7 +99,7 @@ final class FormInput
     /** A plain number; a trailing unit such as ° or % is let pass, a decimal comma too. */
     public function number(string $field, ?float $otherwise = null): float
     {
-        $text = str_replace([',', "\u{2212}"], ['.', '-'], (string) preg_replace('/\s*(°|%|mm)$/u', '', $this->text($field)));
+        $text = str_replace([',', "\u{2212}"], ['.', '-'], (string) preg_replace('/\s*(°|%)$/u', '', $this->text($field)));
         if ($text === '' && $otherwise !== null) {
             return $otherwise;
         }

@@ -63,6 +63,19 @@ final readonly class Ingredient
         }
     }
 
+    /** The unit of its value, such as g/m²; of plaster what water goes on powder. */
+    public static function rate(string $rule, string $unit): string
+    {
+        return match ($rule) {
+            'area' => "{$unit}/m²",
+            'volume' => "{$unit}/ml",
+            'edge', 'length', 'wire', 'dam' => "{$unit}/m",
+            'plaster' => 'ml/g',
+            'pores' => '',
+            default => $unit,
+        };
+    }
+
     /**
      * @param  float  $area mm²
      * @param  float  $bed mm³

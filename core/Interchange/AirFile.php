@@ -9,18 +9,19 @@ use DateTimeZone;
 use Exception;
 use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Cure\Climate;
+use IdleRidge\Core\Measure\Amount;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 
 /**
- * What a thermometer with a memory gives away: a table with a time, °C and % relative humidity, fields parted by comma,
+ * What a thermometer with a memory gives away: a table with a time, °C or °F and % relative humidity, fields parted by comma,
  * semicolon or tab. Times without an offset are local to the layout.
  */
 final class AirFile
 {
     private const COLUMNS = [
         'time' => ['time', 'at', 'date', 'datetime', 'timestamp', 'moment'],
-        'temperature' => ['temperature_c', 'temperature', 'temp', 't', 'c', '°c'],
+        'temperature' => ['temperature_c', 'temperature_f', 'temperature', 'temp', 't', 'c', '°c', 'f', '°f'],
         'humidity' => ['humidity_percent', 'humidity', 'rh', 'h', '%', '% rh'],
     ];
 
@@ -47,11 +48,12 @@ final class AirFile
                 ]);
             $at[$column] = (int) array_search($found, $head, true);
         }
+        $fahrenheit = in_array($head[$at['temperature']], ['temperature_f', 'f', '°f'], true);
         $readings = $faults = [];
         $last = null;
         foreach ($rows as $line => $cells) {
             try {
-                $reading = self::reading($cells, $at, $zone, "line {$line}");
+                $reading = self::reading($cells, $at, $zone, "line {$line}", $fahrenheit);
                 if ($last !== null && $reading[0] <= $last[0]) {
                     throw new InvalidValue(
                         $reading[0] === $last[0]
@@ -84,7 +86,7 @@ final class AirFile
      * @param  array<string, int>  $at
      * @return array{int, float, float}
      */
-    private static function reading(array $cells, array $at, DateTimeZone $zone, string $line): array
+    private static function reading(array $cells, array $at, DateTimeZone $zone, string $line, bool $fahrenheit): array
     {
         $time = trim((string) ($cells[$at['time']] ?? ''));
         try {
@@ -103,6 +105,7 @@ final class AirFile
                 : throw new InvalidValue($text === '' ? ucfirst("{$what} is missing.") : "“{$text}” is no number for {$what}.", $line);
         };
         [$temperature, $humidity] = [$number('temperature', 'the temperature'), $number('humidity', 'the humidity')];
+        $temperature = $fahrenheit ? Amount::convert($temperature, '°F', '°C') : $temperature;
         try {
             new Climate($temperature, $humidity);
         } catch (InvalidValue $refusal) {

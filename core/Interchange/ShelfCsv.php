@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Interchange;
 
 use IdleRidge\Core\Coats\Material;
+use IdleRidge\Core\Measure\Amount;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Shelf\MaterialLot;
@@ -23,11 +25,11 @@ final readonly class ShelfCsv
 
     private const STOCK = [
         'lot', 'material', 'amount', 'unit', 'pack', 'price', 'supplier', 'mark', 'bought_on', 'opened_at', 'best_before', 'keeps_days',
-        'tare_g', 'strength', 'recovered',
+        'tare', 'strength', 'recovered',
     ];
 
-    /** Of larger units how many of the material's own. */
-    private const TIMES = ['kg' => ['g', 1000.0], 'l' => ['ml', 1000.0], 'cl' => ['ml', 10.0], 'cm²' => ['m²', 1e-4]];
+    /** Decimals that amounts have in the unit of their material: what another unit cannot say exactly comes back as it was. */
+    private const DECIMALS = 3;
 
     /** @param  array<string, Material>  $materials by name */
     public function __construct(private array $materials)
@@ -42,8 +44,8 @@ final readonly class ShelfCsv
             array_map(
                 fn (PackPrice $p): array => [
                     $p->material,
-                    $p->amount,
-                    $this->materials[$p->material]->unit ?? '',
+                    Format::number($p->amount, $this->materials[$p->material]->unit ?? '', self::DECIMALS),
+                    Format::unit($this->materials[$p->material]->unit ?? ''),
                     sprintf('%.2f', $p->minor / 100.0),
                     $p->supplier,
                     $p->available ?? '',
@@ -56,14 +58,14 @@ final readonly class ShelfCsv
     public function stock(Store $store): string
     {
         return Csv::write(
-            self::STOCK,
+            array_map(fn (string $of): string => $of === 'tare' ? Format::column($of, 'g') : $of, self::STOCK),
             array_map(
                 fn (MaterialLot $l): array => [
                     $l->uid,
                     $l->material,
-                    round($store->amount($l->uid), 3),
-                    $l->unit,
-                    $l->pack ?? '',
+                    Format::number($store->amount($l->uid), $l->unit, self::DECIMALS),
+                    Format::unit($l->unit),
+                    $l->pack === null ? '' : Format::number($l->pack, $l->unit, self::DECIMALS),
                     $l->minor === null ? '' : sprintf('%.2f', $l->minor / 100.0),
                     $l->supplier,
                     $l->mark,
@@ -71,7 +73,7 @@ final readonly class ShelfCsv
                     $l->openedAt === null ? '' : WorksFile::iso($l->openedAt),
                     $l->bestBefore ?? '',
                     $l->keepsDays ?? '',
-                    $l->tare ?? '',
+                    $l->tare === null ? '' : Format::number($l->tare, 'g', self::DECIMALS),
                     $l->strength ?? '',
                     $l->recovered ? 'yes' : '',
                 ],
@@ -138,7 +140,7 @@ final readonly class ShelfCsv
                 $has('opened_at') ? WorksFile::minute($row['opened_at'], 'opened_at') : null,
                 $has('best_before') ? $row['best_before'] : null,
                 $has('keeps_days') ? (int) $this->number($row['keeps_days'], 'keeps_days') : null,
-                $number('tare_g'),
+                self::tare($number('tare_g'), $number('tare_oz')),
                 $number('strength'),
                 in_array(mb_strtolower($row['recovered'] ?? ''), ['yes', 'y', '1', 'true', 'x'], true),
                 $old->extra ?? [],
@@ -205,12 +207,23 @@ final readonly class ShelfCsv
     private function amount(string $text, string $unit, Material $material, string $column, float $least = 0.001): float
     {
         $unit = mb_strtolower(trim($unit));
-        [$own, $times] = self::TIMES[$unit] ?? [$unit === '' ? $material->unit : $unit, 1.0];
-        if ($own !== $material->unit) {
-            throw new InvalidValue("{$material->name} is measured in {$material->unit}, not in {$unit}.", 'unit');
+        $amount = $this->number($text, $column);
+        if ($unit !== '' && $unit !== mb_strtolower($material->unit)) {
+            try {
+                $amount = round(Amount::convert($amount, $unit, $material->unit), self::DECIMALS);
+            } catch (InvalidValue) {
+                $own = Format::unit($material->unit);
+                throw new InvalidValue("{$material->name} is measured in {$own}, not in {$unit}.", 'unit');
+            }
         }
 
-        return InvalidValue::unlessBetween($this->number($text, $column) * $times, $least, 1e7, 'The amount', $material->unit, $column);
+        return InvalidValue::unlessBetween($amount, $least, 1e7, 'The amount', $material->unit, $column);
+    }
+
+    /** What the empty container weighs, g. */
+    private static function tare(?float $grams, ?float $ounces): ?float
+    {
+        return $ounces === null ? $grams : round(Amount::convert($ounces, 'oz', 'g'), self::DECIMALS);
     }
 
     /** @throws InvalidValue */

@@ -5,24 +5,18 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Interchange;
 
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Measure\Inches;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Track\Run;
 
 /** Runs as a table of stations, CSV (RFC 4180, UTF-8), one line every so many mm and one at each end. */
 final class TrackTable
 {
-    public const COLUMNS = [
-        'run',
-        'station_mm',
-        'x_mm',
-        'y_mm',
-        'z_formation_mm',
-        'z_rail_mm',
-        'heading_deg',
-        'radius_mm',
-        'grade_percent',
-        'structure',
-    ];
+    /** In the units in use. */
+    private const LENGTHS = ['station', 'x', 'y', 'z_formation', 'z_rail', 'radius'];
+
+    private const COLUMNS = ['run', 'station', 'x', 'y', 'z_formation', 'z_rail', 'heading_deg', 'radius', 'grade_percent', 'structure'];
 
     /**
      * Headings count from x, counter-clockwise, within ±180°; radii are positive to the left, empty on the straight.
@@ -42,7 +36,10 @@ final class TrackTable
             }
         }
 
-        return Csv::write(self::COLUMNS, $lines);
+        return Csv::write(
+            array_map(fn (string $of): string => in_array($of, self::LENGTHS, true) ? Format::column($of, 'mm') : $of, self::COLUMNS),
+            $lines,
+        );
     }
 
     /**
@@ -67,10 +64,10 @@ final class TrackTable
             return null;
         };
         [$x, $y, $z, $rail, $name] = [
-            $column('x_mm', 'x'),
-            $column('y_mm', 'y'),
-            $column('z_formation_mm', 'z_mm', 'z'),
-            $column('z_rail_mm'),
+            $column('x_mm', 'x_in', 'x'),
+            $column('y_mm', 'y_in', 'y'),
+            $column('z_formation_mm', 'z_formation_in', 'z_mm', 'z_in', 'z'),
+            $column('z_rail_mm', 'z_rail_in'),
             $column('run', 'name'),
         ];
         if ($x === null || $y === null) {
@@ -78,7 +75,8 @@ final class TrackTable
         }
         $lines = [];
         foreach ($rows as $line => $cells) {
-            $number = fn (int $at, string $what): float => self::value($cells[$at] ?? '', $what, $line);
+            $number = fn (int $at, string $what): float => self::value($cells[$at] ?? '', $what, $line)
+                * (str_ends_with($head[$at], '_in') ? Inches::MM : 1.0);
             $run = $name === null ? 'Track' : $cells[$name] ?? '';
             $lines[$run]['points'][] = [$number($x, 'x'), $number($y, 'y')];
             if ($z !== null || $rail !== null) {
@@ -106,19 +104,23 @@ final class TrackTable
     /** @return list<string> */
     private static function line(Run $run, float $station): array
     {
+        $mm = fn (float $value, int $decimals): string => Decimal::fixed(
+            Format::converted($value, 'mm'),
+            $decimals + (Format::unit('mm') === 'mm' ? 0 : 1),
+        );
         $p = $run->alignment->pointAt($station);
         $z = $run->grade->heightAt($station);
         $curvature = $run->alignment->curvatureAt($station);
 
         return [
             $run->name,
-            Decimal::fixed($station, 3),
-            Decimal::fixed($p->x, 3),
-            Decimal::fixed($p->y, 3),
-            Decimal::fixed($z, 3),
-            Decimal::fixed($z + $run->profile->railTop(), 3),
+            $mm($station, 3),
+            $mm($p->x, 3),
+            $mm($p->y, 3),
+            $mm($z, 3),
+            $mm($z + $run->profile->railTop(), 3),
             Decimal::fixed(rad2deg(atan2(sin($run->alignment->headingAt($station)), cos($run->alignment->headingAt($station)))), 4),
-            abs($curvature) < 1e-9 ? '' : Decimal::fixed(1.0 / $curvature, 1),
+            abs($curvature) < 1e-9 ? '' : $mm(1.0 / $curvature, 1),
             Decimal::fixed($run->grade->gradeAt($station), 3),
             $run->structureAt($station)->kind->value ?? '',
         ];

@@ -13,7 +13,7 @@ final class Format
 {
     /** Metric unit → the imperial one that a field, a column or an axis of it is in. */
     private const IMPERIAL = [
-        'mm' => 'in', 'cm' => 'in', 'm' => 'ft', 'mm²' => 'sq in', 'cm²' => 'sq in', 'm²' => 'sq ft', 'ml' => 'fl oz', 'l' => 'cu in',
+        'mm' => 'in', 'cm' => 'in', 'm' => 'ft', 'mm²' => 'sq in', 'cm²' => 'sq in', 'dm²' => 'sq ft', 'm²' => 'sq ft', 'ml' => 'fl oz', 'l' => 'cu in',
         'm³' => 'cu ft', 'g' => 'oz', 'kg' => 'lb', '°C' => '°F',
     ];
 
@@ -132,10 +132,43 @@ final class Format
         return $unit === $out[0] ? $value : Amount::convert($value, $unit, $out[0]);
     }
 
+    /** A plain number in that unit as a value of the core. */
+    public static function back(float $shown, string $unit): float
+    {
+        $out = explode('/', $unit);
+        $in = explode('/', self::unit($unit));
+
+        return match (true) {
+            $in === $out => $shown,
+            count($out) === 2 => $shown * self::factor($in[0], $out[0]) / self::factor($in[1], $out[1]),
+            default => Amount::convert($shown, $in[0], $unit),
+        };
+    }
+
+    /** How a table's column is headed: height_mm, height_in. */
+    public static function column(string $name, string $unit): string
+    {
+        return $name.'_'.strtr(self::unit($unit), [' ' => '_', '°C' => 'c', '°F' => 'f', '²' => '2', '³' => '3', '/' => '_']);
+    }
+
     /** For a table of figures: that number, to so many decimals of the core's unit and one more where it is another. */
     public static function number(float $value, string $unit, int $decimals): float
     {
         return round(self::converted($value, $unit), $decimals + ($unit === self::unit($unit) ? 0 : 2));
+    }
+
+    /** @return array{string, float} so much of it as prices are compared by, in words, and how much that is: a litre, 1000 (ml) */
+    public static function bulk(string $unit): array
+    {
+        $metric = UnitsInUse::now() === Units::Metric;
+
+        return match ($unit) {
+            'ml' => $metric ? ['a litre', 1000.0] : ['a quart', Amount::convert(1.0, 'qt', 'ml')],
+            'g' => $metric ? ['a kilogram', 1000.0] : ['a pound', Amount::convert(1.0, 'lb', 'g')],
+            'm²' => $metric ? ['a square metre', 1.0] : ['a square foot', Amount::convert(1.0, 'sq ft', 'm²')],
+            'm' => $metric ? ['a metre', 1.0] : ['a yard', Amount::convert(1.0, 'yd', 'm')],
+            default => ['a thousand', 1000.0],
+        };
     }
 
     /** A sentence in which quantities stand as {3 mm} or {20 °C}. */

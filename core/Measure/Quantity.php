@@ -46,6 +46,16 @@ final readonly class Quantity
         return $this->fixed ? $this->unit : $this->shown()[1];
     }
 
+    /** With its unit, as it stands in a sentence. */
+    public function told(): string
+    {
+        return match (true) {
+            $this->fixed => "{$this->text()} {$this->unit}",
+            $this->unit === '°' => $this->text().'°',
+            default => Format::text($this->value, $this->unit, $this->decimals),
+        };
+    }
+
     /** One sentence for a hover or a reader. */
     public function origin(): string
     {

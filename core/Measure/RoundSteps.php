@@ -16,6 +16,12 @@ final class RoundSteps
         return self::metric() ? 1.0 : Inches::MM / 16.0;
     }
 
+    /** To the nearest fine step: what is dragged or drawn is round. */
+    public static function whole(float $mm): float
+    {
+        return self::metric() ? round($mm) : round($mm / self::fine()) * self::fine();
+    }
+
     /** A key’s long step, and what lies between contours: 10 mm, or 1/2". */
     public static function coarse(): float
     {

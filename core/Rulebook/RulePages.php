@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Rulebook;
 
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Rulebook\Cuts\CutRule;
 use IdleRidge\Core\Rulebook\Growth\GrowthRule;
@@ -57,7 +58,7 @@ final readonly class RulePages
             throw new InvalidValue("The rule “{$id}” has to be told once.", (string) $id);
         }
 
-        return new self($rules);
+        return new self(array_map(fn (array $rule): array => array_map(Format::sentence(...), $rule), $rules));
     }
 
     /** @return list<array{id: string, name: string, what: string, why: string, chapter: string}> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Track;
 
 use IdleRidge\Core\Measure\Scale;
+use IdleRidge\Core\Measure\UnitsInUse;
 
 /**
  * What a layout begins with, as it is outdoors, in its scale: a long coach, the strip a track and a country road lie on, what stays
@@ -12,6 +13,12 @@ use IdleRidge\Core\Measure\Scale;
  */
 final class StartingValues
 {
+    /** Width and depth of a board that one person carries, by the units that timber and sheets are sold in, mm. */
+    private const BOARD_MM = ['metric' => [1200.0, 600.0], 'imperial' => [1219.2, 609.6]];
+
+    /** A side of the scrap that something is tried on, mm. */
+    private const SCRAP_MM = ['metric' => 150.0, 'imperial' => 152.4];
+
     /** Body, bogie centres, width, height over the rails. */
     private const COACH_M = [26.4, 18.46, 2.96, 4.01];
 
@@ -46,6 +53,17 @@ final class StartingValues
     private const HALF_WIDTH_MM = [5.0, 500.0];
 
     private const THICK_MM = [0.1, 200.0];
+
+    public static function scrap(): float
+    {
+        return self::SCRAP_MM[UnitsInUse::now()->value];
+    }
+
+    /** @return array{float, float} width and depth of a board in the units in use, mm */
+    public static function board(): array
+    {
+        return self::BOARD_MM[UnitsInUse::now()->value];
+    }
 
     public static function coach(Scale $scale): Vehicle
     {

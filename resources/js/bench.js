@@ -4,6 +4,9 @@ const YEAR = 365 * 24 * 3600;
 
 export const lettersWork = () => localStorage.getItem('letters') !== 'off';
 
+/** What a key moves things by, mm: the page says it in its units. */
+export const nudgeBy = (far) => Number(far ? document.body.dataset.coarse : document.body.dataset.fine);
+
 export const inField = (target) => target.closest('input, select, textarea, dialog') !== null;
 
 export function bench() {

@@ -1,9 +1,8 @@
 // The Growth screen: tells the server which tree was touched or dragged and where a line was drawn, and shows what comes back.
 
-import { inField } from './bench.js';
+import { inField, nudgeBy } from './bench.js';
 
 const HINTS = {
-    pick: 'drag a tree; arrows move it by 1 mm, with shift by 10',
     tree: 'touch where a tree is to stand',
     line: 'touch the points of the line, Enter ends it: what it is for stands under “Set out a row”',
 };
@@ -42,7 +41,8 @@ export function growth(htmx) {
         document
             .querySelectorAll('[data-growth-tool]')
             .forEach((b) => b.setAttribute('aria-pressed', String(b.dataset.growthTool === name)));
-        document.getElementById('growth-hint').textContent = HINTS[name];
+        const hint = document.getElementById('growth-hint');
+        hint.textContent = HINTS[name] ?? hint.dataset.pick;
         page().dataset.using = name;
         ghost();
     };
@@ -81,7 +81,7 @@ export function growth(htmx) {
             }
             if (tool === 'tree') {
                 use('pick');
-                send('POST', page().dataset.trees, { x: p.x, y: p.y });
+                send('POST', page().dataset.trees, { x: `${p.x} mm`, y: `${p.y} mm` });
             } else {
                 points.push(p);
                 ghost();
@@ -123,7 +123,7 @@ export function growth(htmx) {
         focus = grip.dataset.tree;
         if (moved) {
             const [dx, dy] = [Math.round((p.x - from.x) * 10) / 10, Math.round((p.y - from.y) * 10) / 10];
-            send('POST', tree(focus), { _method: 'patch', dx, dy });
+            send('POST', tree(focus), { _method: 'patch', dx: `${dx} mm`, dy: `${dy} mm` });
         } else {
             show(focus);
         }
@@ -147,13 +147,13 @@ export function growth(htmx) {
         if (!grip) {
             return;
         }
-        const by = event.shiftKey ? 10 : 1;
+        const by = nudgeBy(event.shiftKey);
         const ways = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, by], ArrowDown: [0, -by] };
         focus = grip.dataset.tree;
         if (ways[event.key]) {
             event.preventDefault();
             const [dx, dy] = ways[event.key];
-            send('POST', tree(focus), { _method: 'patch', dx, dy });
+            send('POST', tree(focus), { _method: 'patch', dx: `${dx} mm`, dy: `${dy} mm` });
         } else if (event.key === 'Delete') {
             event.preventDefault();
             send('POST', tree(focus), { _method: 'patch', out: 1 });

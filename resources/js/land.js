@@ -1,12 +1,11 @@
 // The Land screen: says to the server what was touched or dragged, and shows what comes back. It draws nothing but the
 // line under a finger that is not laid yet, and decides nothing.
 
-import { inField, lettersWork } from './bench.js';
+import { inField, lettersWork, nudgeBy } from './bench.js';
 import { drags } from './drags.js';
 import { look, sheet } from './sheet.js';
 
 const HINTS = {
-    pick: 'contours 10 mm, heights over the datum',
     run: 'touch where the track begins, then where it ends; on a track it leaves as a turnout',
     road: 'touch where the road begins, then where it ends',
     spot: 'touch the plan to set a spot height',
@@ -71,10 +70,11 @@ export function land(htmx) {
         points = [];
         mark();
     };
+    const hintOf = () => document.getElementById('tool-hint');
     const mark = () => {
         sheet().dataset.using = tool;
         document.querySelectorAll('[data-tool]').forEach((b) => b.setAttribute('aria-pressed', String(b.dataset.tool === tool)));
-        document.getElementById('tool-hint').textContent = HINTS[tool];
+        hintOf().textContent = HINTS[tool] ?? hintOf().dataset.pick;
         ghost();
     };
 
@@ -151,7 +151,7 @@ export function land(htmx) {
             .then((answer) => (answer.ok ? answer.text() : ''))
             .then((words) => {
                 const hint = document.getElementById('tool-hint');
-                hint.textContent = words || HINTS[tool];
+                hint.textContent = words || (HINTS[tool] ?? hint.dataset.pick);
             })
             .finally(() => {
                 asking = false;
@@ -238,9 +238,9 @@ export function land(htmx) {
             event.preventDefault();
             finish();
         } else if (event.key === '[' || event.key === '{') {
-            step(event.shiftKey ? -1 : -10);
+            step(-nudgeBy(!event.shiftKey));
         } else if (event.key === ']' || event.key === '}') {
-            step(event.shiftKey ? 1 : 10);
+            step(nudgeBy(!event.shiftKey));
         } else if (lettersWork() && TOOL_KEYS[event.key]) {
             use(TOOL_KEYS[event.key]);
         } else if ((event.key === 'Enter' || event.key === ' ') && event.target.closest('[data-pick]')) {
@@ -270,17 +270,17 @@ export function land(htmx) {
             send('POST', sheet().dataset.grip, { drag: 'insert', uid: grip.dataset.uid, index: grip.dataset.index });
             return;
         }
-        const by = event.shiftKey ? 10 : 1;
+        const [by, fine, coarse] = [nudgeBy(event.shiftKey), nudgeBy(false), nudgeBy(true)];
         const ways = {
             ArrowLeft: { dx: -by },
             ArrowRight: { dx: by },
             ArrowUp: { dy: by },
             ArrowDown: { dy: -by },
-            '+': { dz: 1 },
-            '=': { dz: 1 },
-            '-': { dz: -1 },
-            PageUp: { dz: 10 },
-            PageDown: { dz: -10 },
+            '+': { dz: fine },
+            '=': { dz: fine },
+            '-': { dz: -fine },
+            PageUp: { dz: coarse },
+            PageDown: { dz: -coarse },
         };
         const way = ways[event.key];
         if (!way) {

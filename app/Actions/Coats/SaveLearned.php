@@ -32,6 +32,6 @@ final readonly class SaveLearned
         if ($fields === []) {
             throw new InvalidValue('It came out less than '.Cases::ENOUGH.' times; that is nothing to go by yet.', 'yours');
         }
-        $this->recipes->keep($layout, $id, $fields);
+        $this->recipes->learn($layout, $id, $fields);
     }
 }

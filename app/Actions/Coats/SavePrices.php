@@ -11,6 +11,7 @@ use App\Actions\Ledger\NewRows;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Models\Price as PriceRow;
+use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Interchange\StockFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Shelf\PackPrice;
@@ -18,7 +19,7 @@ use IdleRidge\Core\Shelf\PackPrice;
 /** What packs of materials cost; an empty price takes it away. */
 final readonly class SavePrices
 {
-    public function __construct(private Ledger $ledger, private NewRows $rows, private ProjectLoader $load)
+    public function __construct(private Ledger $ledger, private NewRows $rows, private ProjectLoader $load, private Library $library)
     {
     }
 
@@ -35,7 +36,7 @@ final readonly class SavePrices
 
                 continue;
             }
-            [$price, $amount] = [$typed->number("prices.{$k}.price"), $typed->number("prices.{$k}.amount")];
+            [$price, $amount] = [$typed->number("prices.{$k}.price"), $typed->amount("prices.{$k}.amount", $this->library->materials[$material]->unit ?? '', current: $old[$material]->amount ?? null)];
             $set[] = function () use ($k, $material, $price, $amount, $old): PackPrice {
                 try {
                     return new PackPrice(

@@ -13,6 +13,7 @@ use App\Models\Layout;
 use App\Models\Recipe as RecipeRow;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Consistency;
+use IdleRidge\Core\Coats\Ingredient;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Mix;
 use IdleRidge\Core\Coats\OwnRecipe;
@@ -21,6 +22,8 @@ use IdleRidge\Core\Interchange\RecipeFile;
 use IdleRidge\Core\Interchange\Record as Values;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\UnitsInUse;
 use Illuminate\Support\Str;
 
 /** Makes the figures of a recipe a layout's own, copies recipes under a new name, and goes back to the starting values. */
@@ -29,9 +32,16 @@ final readonly class SaveRecipe
     /** Milestones, in minutes. */
     private const TIMES = ['workable_until', 'touch_dry', 'next_coat', 'dry_through'];
 
-    private const NUMBERS = ['waste', 'recovered', 'reference_mm', 'exponent', 'film_c', 'resting_deg'];
+    /** Field → its unit in the core, decimals that it shows, and how many of it one is. */
+    private const NUMBERS = [
+        'waste' => ['%', 1, 100.0], 'recovered' => ['%', 1, 100.0], 'reference_mm' => ['mm', 2, 1.0], 'exponent' => ['', 2, 1.0],
+        'film_c' => ['°C', 1, 1.0], 'resting_deg' => ['°', 1, 1.0],
+    ];
 
-    private const LABOUR = ['setup_min', 'minutes_per_dm2', 'open_minutes_per_dm2', 'metres_per_hour', 'minutes_each'];
+    private const LABOUR = [
+        'setup_min' => ['min', 1], 'minutes_per_dm2' => ['min/dm²', 2], 'open_minutes_per_dm2' => ['min/dm²', 2],
+        'metres_per_hour' => ['m/h', 2], 'minutes_each' => ['min', 2],
+    ];
 
     public function __construct(private Ledger $ledger, private NewRows $rows, private ProjectLoader $load, private Library $library)
     {
@@ -96,6 +106,16 @@ final readonly class SaveRecipe
     }
 
     /**
+     * The same with figures of the core, whatever the layout is read in.
+     *
+     * @param  array<string, mixed>  $figures as above
+     */
+    public function learn(Layout $layout, string $id, array $figures): string
+    {
+        return UnitsInUse::during(Units::Metric, fn (): string => $this->keep($layout, $id, $figures));
+    }
+
+    /**
      * Back to the starting values; a recipe that only this layout has goes altogether.
      *
      * @throws InvalidValue when a coat takes it and the library has no such recipe
@@ -126,7 +146,8 @@ final readonly class SaveRecipe
     {
         $k = 0;
         $part = function (array &$part) use ($typed, &$k): void {
-            $part['value'] = $typed->number("parts.{$k}.value", (float) $part['value']);
+            $now = (float) $part['value'];
+            $part['value'] = $typed->amount("parts.{$k}.value", Ingredient::rate($part['rule'], $part['unit']), $now, $now, 4);
             $part['phi'] = $typed->number("parts.{$k}.phi", (float) $part['phi']);
             $part['of'] = $this->mix($typed, $k, $part['of']);
             $k++;
@@ -138,26 +159,29 @@ final readonly class SaveRecipe
         foreach (array_keys($values['parts'] ?? []) as $n) {
             $part($values['parts'][$n]);
         }
-        foreach (self::NUMBERS as $key) {
+        foreach (self::NUMBERS as $key => [$unit, $decimals, $times]) {
             if (isset($values[$key]) || $typed->text($key) !== '') {
-                $share = in_array($key, ['waste', 'recovered'], true);
-                $now = (float) ($values[$key] ?? 0.0);
-                $values[$key] = $share ? $typed->number($key, 100.0 * $now) / 100.0 : $typed->number($key, $now);
+                $now = $times * (float) ($values[$key] ?? 0.0);
+                $new = $typed->amount($key, $unit, $now, $now, $decimals);
+                $values[$key] = $new === $now ? $values[$key] ?? $now : $new / $times;
             }
         }
         foreach (self::TIMES as $key) {
             if (isset($values['minutes'][$key])) {
-                $values['minutes'][$key] = $typed->number("minutes.{$key}", (float) $values['minutes'][$key]);
+                $now = (float) $values['minutes'][$key];
+                $values['minutes'][$key] = $typed->amount("minutes.{$key}", 'min', $now, $now, 1);
             }
         }
-        foreach (self::LABOUR as $key) {
+        foreach (self::LABOUR as $key => [$unit, $decimals]) {
             if (isset($values['labour'][$key])) {
-                $values['labour'][$key] = $typed->number("labour.{$key}", (float) $values['labour'][$key]);
+                $now = (float) $values['labour'][$key];
+                $values['labour'][$key] = $typed->amount("labour.{$key}", $unit, $now, $now, $decimals);
             }
         }
         foreach (['opens', 'closes', 'again'] as $key) {
             if (isset($values['window'][$key]) && ! is_string($values['window'][$key])) {
-                $values['window'][$key] = $typed->number("window.{$key}", (float) $values['window'][$key]);
+                $now = (float) $values['window'][$key];
+                $values['window'][$key] = $typed->amount("window.{$key}", 'min', $now, $now, 0);
             }
         }
         // What is not a number has its own fault; the rest is tried with what stood there.

@@ -29,6 +29,7 @@ use IdleRidge\Core\Journal\Verdict;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Words;
 use IdleRidge\Core\Plan\BenchWork;
+use IdleRidge\Core\Track\StartingValues;
 
 /** Trials on scrap: begun with what the recipe says of so much area, filled in with what was seen, made a recipe of one's own. */
 final readonly class SaveTrial
@@ -57,7 +58,7 @@ final readonly class SaveTrial
             ->reached($recipe->cure, Milestone::TouchDry, $mm, $work->now, 0.5) - $work->now;
         $trial = $typed->made(function () use ($typed, $library, $dry): Trial {
             $recipe = $library->recipe($typed->text('recipe'));
-            $area = $typed->amount('wide', 'mm', 150.0) * $typed->amount('deep', 'mm', 150.0);
+            $area = $typed->amount('wide', 'mm', StartingValues::scrap()) * $typed->amount('deep', 'mm', StartingValues::scrap());
             $mm = $typed->amount('mm', 'mm', $recipe->cure->referenceMm);
             $amounts = TrialFigures::amounts($recipe, $area, $mm);
 
@@ -101,7 +102,7 @@ final readonly class SaveTrial
             fn (): Trial => $trial->but(
                 name: Words::plain($typed->text('name', $trial->name)),
                 amounts: array_map(
-                    fn (array $one, int $k): array => ['used' => $typed->amount("used.{$k}", $one['unit'], $one['used'])] + $one,
+                    fn (array $one, int $k): array => ['used' => $typed->amount("used.{$k}", $one['unit'], $one['used'], $one['used'])] + $one,
                     $trial->amounts,
                     array_keys($trial->amounts),
                 ),
@@ -140,7 +141,7 @@ final readonly class SaveTrial
             throw new InvalidValue('Nothing was measured that is otherwise than the recipe says.', 'trial');
         }
 
-        return $this->recipes->keep($layout, $recipe->id, ['copy' => $trial->name, 'note' => mb_substr($trial->note, 0, 500)] + $figures);
+        return $this->recipes->learn($layout, $recipe->id, ['copy' => $trial->name, 'note' => mb_substr($trial->note, 0, 500)] + $figures);
     }
 
     public function putAway(Layout $layout, TrialRow $row): void

@@ -133,6 +133,7 @@ final readonly class SaveStand
         $out = [];
         foreach (array_keys($typed->list('species')) as $k) {
             $field = fn (string $part): string => "species.{$k}.{$part}";
+            $was = $old->mix[$k] ?? null;
             if ($typed->text($field('name')) === '') {
                 continue;
             }
@@ -140,10 +141,10 @@ final readonly class SaveStand
                 $out[] = new Species(
                     Words::plain($typed->text($field('name'))),
                     InvalidValue::unlessOneOf(TreeForm::class, $typed->text($field('form'), 'round'), 'form'),
-                    $typed->number($field('low'), 0.0),
-                    $typed->number($field('high'), 0.0),
-                    $typed->number($field('crown_low')),
-                    $typed->number($field('crown_high')),
+                    $typed->amount($field('low'), 'm', 0.0, $was?->lowM),
+                    $typed->amount($field('high'), 'm', 0.0, $was?->highM),
+                    $typed->amount($field('crown_low'), 'm', current: $was?->crownLowM),
+                    $typed->amount($field('crown_high'), 'm', current: $was?->crownHighM),
                     $typed->number($field('parts'), 1.0),
                 );
             } catch (InvalidValue $refusal) {

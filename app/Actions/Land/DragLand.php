@@ -14,12 +14,13 @@ use App\Models\Section;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Snap;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\RoundSteps;
 use IdleRidge\Core\Track\AlignmentBuilder;
 use IdleRidge\Core\Track\Run as CoreRun;
 
 /**
  * What dragging a grip or pressing an arrow on it does to its record. The same for a preview and for the release: a
- * preview leaves the row unsaved. Dragged values are whole millimetres, or those of what lies near, and stay on the board; a
+ * preview leaves the row unsaved. Dragged values are whole steps (1 mm, 1/16"), or those of what lies near, and stay on the board; a
  * drag is held back where a typed value would be refused.
  */
 final readonly class DragLand
@@ -112,7 +113,7 @@ final readonly class DragLand
             array_splice($points, ++$index, 0, [['x_mm' => $between[0], 'y_mm' => $between[1], 'z_mm' => $between[2]]]);
         }
         if ($drag === 'height') {
-            $height = max(-1000.0, min(3000.0, round((float) $point['z_mm'] + self::number($grip, 'dz', 0.0))));
+            $height = max(-1000.0, min(3000.0, RoundSteps::whole((float) $point['z_mm'] + self::number($grip, 'dz', 0.0))));
             // Water and pads stay level.
             $points = array_map(
                 fn (array $p, int $k): array => $k === $index || in_array($row->kind, ['water', 'pad'], true)
@@ -145,7 +146,7 @@ final readonly class DragLand
         $placement = ProjectLoader::section($section)->placement;
         $run = ProjectLoader::run($row)->seenFrom($placement);
         if ($drag === 'level') {
-            $row->start_height_mm = round(
+            $row->start_height_mm = RoundSteps::whole(
                 self::number($grip, 'height', $row->start_height_mm) + self::number($grip, 'dz', 0.0) + self::number($grip, 'dy', 0.0),
             );
 
@@ -157,8 +158,8 @@ final readonly class DragLand
                 $section,
                 $row->uid,
                 new Point(
-                    round(self::number($grip, 'x', $run->start->x) + self::number($grip, 'dx', 0.0)),
-                    round(self::number($grip, 'y', $run->start->y) + self::number($grip, 'dy', 0.0)),
+                    RoundSteps::whole(self::number($grip, 'x', $run->start->x) + self::number($grip, 'dx', 0.0)),
+                    RoundSteps::whole(self::number($grip, 'y', $run->start->y) + self::number($grip, 'dy', 0.0)),
                 ),
                 $grip,
             );
@@ -221,7 +222,7 @@ final readonly class DragLand
                     -1000.0,
                     min(
                         3000.0,
-                        round(
+                        RoundSteps::whole(
                             self::number($grip, 'height', (float) $point['height_mm']) +
                                 self::number($grip, 'dz', 0.0) +
                                 self::number($grip, 'dy', 0.0),
@@ -259,10 +260,10 @@ final readonly class DragLand
         return Snap::near($p, $board->width, $board->depth, $isSpot ? [] : $runs, $isSpot ? [] : $spots)->at;
     }
 
-    /** To whole millimetres, but for the board's own edge. */
+    /** To a whole step, but for the board's own edge. */
     private static function whole(float $value, float $edge): float
     {
-        return $value >= $edge - 0.5 ? $edge : round($value);
+        return $value >= $edge - 0.5 ? $edge : RoundSteps::whole($value);
     }
 
     /** @param  array<string, mixed>  $grip */

@@ -20,6 +20,7 @@ use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Land\Wetness;
 use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Measure\RoundSteps;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -58,7 +59,7 @@ final readonly class SaveLandFeature
             $y = $typed->length("points.{$k}.y");
             if (is_finite($x) && is_finite($y)) {
                 $ground ??= $this->desk->model($project, $section)->ground;
-                $z = $typed->length("points.{$k}.z", round($ground->at($x, $y) + (self::START_HEIGHT_MM[$kind] ?? 0.0)));
+                $z = $typed->length("points.{$k}.z", RoundSteps::whole($ground->at($x, $y) + (self::START_HEIGHT_MM[$kind] ?? 0.0)));
                 $points[] = $this->onBoard($typed, $row, $x, $y, $z, $k);
             }
         }
@@ -71,7 +72,7 @@ final readonly class SaveLandFeature
                 $points,
                 match ($kind) {
                     'water' => min($heights) - self::BELOW_BANK_MM,
-                    'pad' => round(array_sum($heights) / count($heights)),
+                    'pad' => RoundSteps::whole(array_sum($heights) / count($heights)),
                     default => 0.0,
                 },
             );
@@ -119,7 +120,7 @@ final readonly class SaveLandFeature
         );
 
         return array_map(function (array $p) use ($section): Spot {
-            $there = $section->placement->toLayout(new Point(round($p[0]), round($p[1])));
+            $there = $section->placement->toLayout(new Point(RoundSteps::whole($p[0]), RoundSteps::whole($p[1])));
 
             return new Spot($there->x, $there->y, 0.0);
         }, $way);

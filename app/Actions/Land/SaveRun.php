@@ -18,6 +18,7 @@ use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Snap;
 use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\RoundSteps;
 use IdleRidge\Core\Measure\Scale;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\AlignmentBuilder;
@@ -75,7 +76,7 @@ final readonly class SaveRun
                         $this->name($layout, $kind),
                         $project->layout->scale,
                         $model,
-                        new Point(round($x1), round($y1)),
+                        new Point(RoundSteps::whole($x1), RoundSteps::whole($y1)),
                         new Point($x2, $y2),
                     )
                     : $this->leaving($this->name($layout, $kind), $begun->run, $begun->station, new Point($x2, $y2));
@@ -199,11 +200,11 @@ final readonly class SaveRun
 
     private function fresh(RunKind $kind, string $name, Scale $scale, LandModel $model, Point $from, Point $to): Run
     {
-        $length = round($from->distanceTo($to));
+        $length = RoundSteps::whole($from->distanceTo($to));
         $heading = round(rad2deg(atan2($to->y - $from->y, $to->x - $from->x)), 1);
         $profile = $kind === RunKind::Road ? StartingValues::road($scale) : StartingValues::track($scale);
         $piece = [['kind' => 'tangent', 'length_mm' => $length]];
-        $ground = fn (Point $p): float => round($model->ground->at($p->x, $p->y));
+        $ground = fn (Point $p): float => RoundSteps::whole($model->ground->at($p->x, $p->y));
         $middle = new Point(($from->x + $to->x) / 2.0, ($from->y + $to->y) / 2.0);
         $run = Run::lay(
             $this->uids->next(),

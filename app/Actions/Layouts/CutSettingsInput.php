@@ -10,6 +10,7 @@ use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\ShellBuild;
 use IdleRidge\Core\Cuts\StockSheet;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 
 /** Reads what foam is cut from as it was typed; what is not sent stays as it stands. */
@@ -61,6 +62,12 @@ final class CutSettingsInput
         );
     }
 
+    /** Thicknesses as a form shows them. */
+    public static function packingOf(BoardBuild $board): string
+    {
+        return implode('; ', array_map(fn (float $mm): string => Format::field($mm), $board->packing));
+    }
+
     /** @return callable(): BoardBuild */
     private static function board(FormInput $typed, BoardBuild $old): callable
     {
@@ -76,7 +83,7 @@ final class CutSettingsInput
         ) {
             $values[] = $typed->length("cuts.board.{$key}", $now, $now);
         }
-        $values[] = $typed->amount('cuts.board.lift_kg', 'kg', $old->lift);
+        $values[] = $typed->amount('cuts.board.lift_kg', 'kg', $old->lift, $old->lift, 1);
         $opening = $old->opening;
         if ($typed->has('cuts.board.opening_width_mm')) {
             $none = $typed->text('cuts.board.opening_width_mm').$typed->text('cuts.board.opening_height_mm') === '';
@@ -88,17 +95,8 @@ final class CutSettingsInput
                 ];
         }
         $packing = $old->packing;
-        if ($typed->has('cuts.board.packing_mm')) {
-            $packing = [];
-            foreach (preg_split('/[\s;]+/', $typed->text('cuts.board.packing_mm'), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-                if (! is_numeric(str_replace(',', '.', $word))) {
-                    $typed->fault(
-                        "“{$word}” is not a thickness; type millimetres with spaces between, such as 1 2 3 5.",
-                        'cuts/board/packing_mm',
-                    );
-                }
-                $packing[] = (float) str_replace(',', '.', $word);
-            }
+        if ($typed->has('cuts.board.packing_mm') && $typed->text('cuts.board.packing_mm') !== self::packingOf($old)) {
+            $packing = array_column($typed->tuples('cuts.board.packing_mm', ['mm'], 'is not a thickness.'), 0);
         }
 
         return fn (): BoardBuild => new BoardBuild(...[...$values, $opening, $packing]);

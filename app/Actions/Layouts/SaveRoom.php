@@ -16,6 +16,7 @@ use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Interchange\Record as Values;
 use IdleRidge\Core\Interchange\RoomFile;
+use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\InvalidValue;
 use Psr\Clock\ClockInterface;
 
@@ -86,17 +87,17 @@ final readonly class SaveRoom
     private function read(array $input, Room $old): Room
     {
         $typed = new FormInput($input);
-        $number = fn (string $field, float $now): float => $typed->number($field, $now);
+        $number = fn (string $field, float $now): float => $typed->text($field) === Decimal::trimmed($now, 1) ? $now : $typed->number($field, $now);
         $air = [
-            $typed->amount('day_c', '°C', $old->day->temperature),
-            $typed->amount('night_c', '°C', $old->night->temperature),
+            $typed->amount('day_c', '°C', $old->day->temperature, $old->day->temperature, 1),
+            $typed->amount('night_c', '°C', $old->night->temperature, $old->night->temperature, 1),
             $number('day_rh', $old->day->humidity),
             $number('night_rh', $old->night->humidity),
         ];
         $flow = Climate::AIRFLOW_FACTORS[$typed->text('airflow')] ?? $typed->number('airflow', $old->day->airflow);
         [$from, $to] = [$typed->clock('day_from', $old->dayFrom), $typed->clock('day_to', $old->dayTo)];
 
-        [$volume, $changes] = [$typed->amount('volume_m3', 'm³', $old->volume), $number('air_changes', $old->airChanges)];
+        [$volume, $changes] = [$typed->amount('volume_m3', 'm³', $old->volume, $old->volume, 1), $number('air_changes', $old->airChanges)];
 
         $logger = $typed->text('logger', $old->logger);
 

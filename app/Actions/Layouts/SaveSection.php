@@ -21,6 +21,7 @@ use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Planting\Stand;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Track\StartingValues;
 use IdleRidge\Core\Water\Mirror;
 use Psr\Clock\ClockInterface;
 
@@ -45,7 +46,7 @@ final readonly class SaveSection
         foreach ($layout->sections()->get() as $other) {
             $right = max($right, ...array_map(fn (Point $p): float => $p->x, ProjectLoader::section($other)->corners()));
         }
-        $section = $this->read($typed, Section::of($this->uids->next(), 'New', 1200.0, 600.0, $right));
+        $section = $this->read($typed, Section::of($this->uids->next(), 'New', ...[...StartingValues::board(), $right]));
 
         return $this->besideItsField(
             fn (): SectionRow => $this->ledger->record($layout, "{$section->name} added", function (ChangeSet $changes) use (

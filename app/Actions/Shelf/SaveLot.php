@@ -17,6 +17,7 @@ use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Material;
 use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Shelf\MovementCause;
@@ -123,7 +124,8 @@ final readonly class SaveLot
         $this->ledger->record($layout, $sentence, function (ChangeSet $changes) use ($layout, $typed): void {
             $works = $this->load->works($layout);
             [$laid, $put] = $this->put($works->laid, $typed->text('laid'), $typed->text('material'));
-            $typedIn = $typed->amount('amount', $put->unit);
+            $back = $put->atHand() - $put->amount;
+            $typedIn = $typed->amount('amount', $put->unit, current: $back, decimals: 1);
             $amount = $typed->made(
                 fn (): float => InvalidValue::unlessBetween($typedIn, 0.01, $put->atHand(), 'What comes back', $put->unit, 'amount'),
             );
@@ -177,7 +179,7 @@ final readonly class SaveLot
             pack: match (true) {
                 ! $typed->has('pack') => $lot->pack,
                 $typed->text('pack') === '' => null,
-                default => $typed->amount('pack', $lot->unit),
+                default => $typed->amount('pack', $lot->unit, current: $lot->pack, decimals: 3),
             },
             minor: $price === null ? ($typed->has('price') ? null : $lot->minor) : (int) round(100.0 * $price),
             supplier: $typed->text('supplier', $lot->supplier),
@@ -193,7 +195,7 @@ final readonly class SaveLot
             tare: match (true) {
                 ! $typed->has('tare_g') => $lot->tare,
                 $typed->text('tare_g') === '' => null,
-                default => $typed->amount('tare_g', 'g'),
+                default => $typed->amount('tare_g', 'g', current: $lot->tare, decimals: 1),
             },
             strength: $typed->has('strength') ? $number('strength') : $lot->strength,
         );
@@ -222,14 +224,14 @@ final readonly class SaveLot
     private function counted(FormInput $typed, MaterialLot $lot): float
     {
         if ($typed->text('gross') !== '') {
-            $net = $typed->amount('gross', 'g') - $typed->amount('tare_g', 'g', $lot->tare ?? 0.0);
+            $net = $typed->amount('gross', 'g') - $typed->amount('tare_g', 'g', $lot->tare ?? 0.0, $lot->tare, 1);
             if ($net < 0.0) {
                 throw new InvalidValue('It weighs less than its empty container.', 'gross');
             }
             $density = $lot->unit === 'g' ? 1.0 : $this->library->materials[$lot->material]->density ?? null;
 
             return $density === null || ! in_array($lot->unit, ['g', 'ml'], true)
-                ? throw new InvalidValue("{$lot->material} is not weighed; count it in {$lot->unit}.", 'gross')
+                ? throw new InvalidValue("{$lot->material} is not weighed; count it in ".Format::unit($lot->unit).'.', 'gross')
                 : $net / $density;
         }
         if ($typed->text('share') !== '') {

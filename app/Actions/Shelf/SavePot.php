@@ -111,14 +111,8 @@ final readonly class SavePot
 
     private function offer(Layout $layout, FormInput $typed): PotOffer
     {
-        $asked = [
-            'move' => $typed->text('move'),
-            'recipe' => $typed->text('recipe'),
-            'by' => $typed->text('by', 'area'),
-            'value' => $typed->text('value') === '' ? null : $typed->number('value'),
-            'material' => $typed->text('material'),
-            'mix' => $typed->text('mix'),
-        ];
+        $words = ['move', 'recipe', 'by', 'value', 'material', 'mix'];
+        $asked = $this->pots->read(array_combine($words, array_map($typed->text(...), $words)));
         $cup = $typed->text('cup') === '' ? null : $typed->amount('cup', 'ml');
         $offers = $typed->made(fn (): array => $this->pots->asked($this->desk->plan($layout), $asked, $cup));
         foreach ($offers as $offer) {

@@ -154,7 +154,7 @@ final readonly class SaveShopping
         return new PackPrice(
             $had->uid ?? $this->rows->uid(),
             $material,
-            $typed->amount($at('amount'), $this->library->materials[$material]->unit),
+            $typed->amount($at('amount'), $this->library->materials[$material]->unit, current: $had?->amount, decimals: 3),
             (int) round(100.0 * $typed->number($at('price'))),
             $had->extra ?? [],
             $typed->text($at('supplier')),
@@ -200,10 +200,11 @@ final readonly class SaveShopping
         $rules = $typed->made(function () use ($typed, $old, $now, $carriage): ShelfRules {
             $cups = [];
             foreach (array_keys($typed->list('cups')) as $k) {
+                $was = $old->cups[$k] ?? null;
                 if ($typed->text("cups.{$k}.name").$typed->text("cups.{$k}.ml") !== '') {
-                    $tare = $typed->text("cups.{$k}.tare_g") === '' ? null : $typed->amount("cups.{$k}.tare_g", 'g');
+                    $tare = $typed->text("cups.{$k}.tare_g") === '' ? null : $typed->amount("cups.{$k}.tare_g", 'g', current: $was?->tare, decimals: 1);
                     try {
-                        $cups[] = new Cup($typed->text("cups.{$k}.name"), $typed->amount("cups.{$k}.ml", 'ml'), $tare);
+                        $cups[] = new Cup($typed->text("cups.{$k}.name"), $typed->amount("cups.{$k}.ml", 'ml', current: $was?->ml, decimals: 1), $tare);
                     } catch (InvalidValue $refusal) {
                         throw $refusal->within("cups/{$k}");
                     }

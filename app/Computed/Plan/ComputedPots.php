@@ -7,6 +7,7 @@ namespace App\Computed\Plan;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Measure\Amount;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Pots\FreePot;
@@ -24,6 +25,37 @@ final readonly class ComputedPots
 
     public function __construct(private Library $library)
     {
+    }
+
+    /**
+     * What was typed, its value in the unit of what it is for; null for one that cannot be read.
+     *
+     * @param  array<string, string>  $query move, recipe, by, value, material, mix
+     * @return array{move: string, recipe: string, by: string, value: float|null, material: string, mix: string}
+     */
+    public function read(array $query): array
+    {
+        $word = fn (string $key, string $otherwise = ''): string => ($query[$key] ?? '') === '' ? $otherwise : $query[$key];
+        $unit = match (true) {
+            $word('mix') !== '' => 'g',
+            $word('by', 'area') === 'area' => 'dm²',
+            $word('by') === 'volume' => 'ml',
+            default => $this->library->materials[$word('material')]->unit ?? 'g',
+        };
+        try {
+            $value = Amount::knows($unit) ? Amount::parse($word('value'), $unit) : (float) $word('value');
+        } catch (InvalidValue) {
+            $value = null;
+        }
+
+        return [
+            'move' => $word('move'),
+            'recipe' => $word('recipe'),
+            'by' => $word('by', 'area'),
+            'value' => $value,
+            'material' => $word('material'),
+            'mix' => $word('mix'),
+        ];
     }
 
     public function mixtures(): Mixtures

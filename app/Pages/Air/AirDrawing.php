@@ -9,6 +9,7 @@ use DateTimeZone;
 use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Cure\RoomAir;
 use IdleRidge\Core\Interchange\Svg;
+use IdleRidge\Core\Measure\Format;
 
 /** The air of a room over the last days and the coming two: temperature above, humidity below; what is to come is thin. */
 final class AirDrawing
@@ -54,9 +55,13 @@ final class AirDrawing
             $day = $day->modify('+1 day');
         }
         foreach (self::PANELS as $k => [$unit, $top, $high]) {
-            $values = array_column([...$readings, ...$ahead], $k + 1);
+            $values = array_map(
+                fn (float $v): float => Format::converted($v, $unit),
+                array_column([...$readings, ...$ahead], $k + 1),
+            );
             [$low, $most] = self::bounds($values, $k === 0 ? 6.0 : 20.0);
             $y = fn (float $value): float => $top + ($high * ($most - $value)) / ($most - $low);
+            $place = fn (array $r): array => [$x($r[0]), $y(Format::converted($r[$k + 1], $unit))];
             foreach ([$low, ($low + $most) / 2.0, $most] as $value) {
                 $svg->line('datum', 34.0, $y($value), self::WIDE - 56.0, $y($value))->text(
                     'note small',
@@ -66,11 +71,11 @@ final class AirDrawing
                     'end',
                 );
             }
-            $svg->text('note small', self::WIDE - 48.0, $top + 8.0, $unit);
+            $svg->text('note small', self::WIDE - 48.0, $top + 8.0, Format::unit($unit));
             foreach (self::stretches($readings) as $stretch) {
-                $svg->path('air-read', Svg::d(array_map(fn (array $r): array => [$x($r[0]), $y($r[$k + 1])], $stretch)));
+                $svg->path('air-read', Svg::d(array_map($place, $stretch)));
             }
-            $svg->path('air-ahead', Svg::d(array_map(fn (array $r): array => [$x($r[0]), $y($r[$k + 1])], $ahead)));
+            $svg->path('air-ahead', Svg::d(array_map($place, $ahead)));
         }
 
         return $svg->line('now', $x($now), 16.0, $x($now), 246.0)->text('note small', $x($now), 12.0, 'now', 'middle');
@@ -82,8 +87,8 @@ final class AirDrawing
      */
     private static function bounds(array $values, float $least): array
     {
-        $low = floor(min([...$values, 100.0]) / 2.0) * 2.0;
-        $most = ceil(max([...$values, -10.0]) / 2.0) * 2.0;
+        $low = floor(min($values) / 2.0) * 2.0;
+        $most = ceil(max($values) / 2.0) * 2.0;
 
         return $most - $low < $least ? [$low, $low + $least] : [$low, $most];
     }

@@ -8,6 +8,7 @@ use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use IdleRidge\Core\Interchange\Csv;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Plan\TakeOff;
 use IdleRidge\Core\Shelf\PackPrice;
 
@@ -34,9 +35,9 @@ final readonly class ExportTakeOff
                 $i['zone'],
                 $i['coat'],
                 $i['material'],
-                round($i['amount'], 1),
-                round($i['at_hand'], 1),
-                $i['unit'],
+                Format::number($i['amount'], $i['unit'], 1),
+                Format::number($i['at_hand'], $i['unit'], 1),
+                Format::unit($i['unit']),
                 $cost($i),
             ],
             TakeOff::items($plan->work, $section === '' ? null : $section),

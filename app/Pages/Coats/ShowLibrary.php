@@ -12,6 +12,7 @@ use IdleRidge\Core\Coats\Mix;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Shelf\PackPrice;
 
 /** All recipes of a layout by stage, with their figures and where these are from, and one of them to change. */
@@ -61,7 +62,8 @@ final readonly class ShowLibrary
         foreach ($recipe->parts as $k => $part) {
             $minor = count($part->of) > 1 && in_array($part->unit, ['ml', 'g'], true) ? Mix::cost($part->of, $prices) : null;
             if ($minor !== null && $minor > 0) {
-                $out[$k] = ($part->unit === 'ml' ? 'a litre costs ' : 'a kilogram costs ').Decimal::fixed($minor / 100.0, 2)." {$currency}";
+                [$words, $bulk] = Format::bulk($part->unit);
+                $out[$k] = "{$words} costs ".Decimal::fixed($minor / 1e5 * $bulk, 2)." {$currency}";
             }
         }
 

@@ -10,6 +10,7 @@ use App\Pages\Drawing\TemplateFile;
 use IdleRidge\Core\Cuts\Template;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\Csv;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Planting\RowTemplates;
 use IdleRidge\Core\Planting\StandTemplate;
@@ -72,11 +73,12 @@ final readonly class ExportGrowth
     private function csv(GrowthPage $page, string $of): string
     {
         $rows = [];
+        $mm = fn (float $value): float => Format::number($value, 'mm', 1);
         foreach ($page->stands as $stand) {
             foreach ($of === '' || $stand->uid === $of ? $stand->trees : [] as $k => $tree) {
                 $rows[] = [
-                    $stand->name, $k + 1, $stand->species($tree)->name, round($tree->x, 1), round($tree->y, 1), '',
-                    round($tree->height, 1), round($tree->crown, 1), $tree->dead ? 'dead' : '',
+                    $stand->name, $k + 1, $stand->species($tree)->name, $mm($tree->x), $mm($tree->y), '',
+                    $mm($tree->height), $mm($tree->crown), $tree->dead ? 'dead' : '',
                 ];
             }
         }
@@ -84,12 +86,15 @@ final readonly class ExportGrowth
             foreach ($of === '' || $set->row->uid === $of ? $set->on($page->section->uid) : [] as $k => $thing) {
                 $p = $page->section->placement->toSection(new Point($thing->x, $thing->y));
                 $rows[] = [
-                    $set->row->called(), $k + 1, $set->row->kind->word(), round($p->x, 1), round($p->y, 1), round($thing->station, 1),
-                    round($thing->height, 1), round($set->wide, 1), $thing->role->value === 'plain' ? '' : $thing->role->value,
+                    $set->row->called(), $k + 1, $set->row->kind->word(), $mm($p->x), $mm($p->y), $mm($thing->station),
+                    $mm($thing->height), $mm($set->wide), $thing->role->value === 'plain' ? '' : $thing->role->value,
                 ];
             }
         }
 
-        return Csv::write(['of', 'number', 'what', 'x_mm', 'y_mm', 'station_mm', 'height_mm', 'wide_mm', 'note'], $rows);
+        return Csv::write(
+            ['of', 'number', 'what', ...array_map(fn (string $of): string => Format::column($of, 'mm'), ['x', 'y', 'station', 'height', 'wide']), 'note'],
+            $rows,
+        );
     }
 }

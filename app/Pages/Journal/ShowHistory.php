@@ -12,15 +12,11 @@ use DateTimeZone;
 use IdleRidge\Core\Interchange\Csv;
 use IdleRidge\Core\Journal\JournalEntry;
 use IdleRidge\Core\Measure\ClockWords;
+use IdleRidge\Core\Measure\Format;
 
 /** A section's history as a sheet to print, oldest first; all entries as a table. */
 final readonly class ShowHistory
 {
-    private const HEAD = [
-        'when', 'kind', 'section', 'zone', 'coat', 'what', 'area_dm2', 'minutes', 'planned_min', 'amounts', 'lots', 'pots', 'colour',
-        'air_c', 'air_rh', 'verdict', 'who', 'pictures', 'uid', 'about',
-    ];
-
     public function __construct(private ProjectLoader $load, private ComputedPlan $desk, private JournalSearch $search)
     {
     }
@@ -71,14 +67,14 @@ final readonly class ShowHistory
                 $entry->work->zoneName ?? '',
                 $entry->work->title ?? '',
                 $entry->sentence,
-                $entry->work === null ? '' : (string) round($entry->work->area / 1e4, 2),
+                $entry->work === null ? '' : (string) Format::number($entry->work->area / 1e4, 'dm²', 2),
                 (string) ($entry->work->minutes ?? ''),
                 (string) ($entry->work->estimate ?? ''),
                 $said['amounts'],
                 $said['lots'],
                 $said['pots'],
                 $entry->work->colour['name'] ?? '',
-                (string) ($entry->temperature ?? ''),
+                $entry->temperature === null ? '' : (string) Format::number($entry->temperature, '°C', 1),
                 (string) ($entry->humidity ?? ''),
                 $entry->verdict->value ?? '',
                 $entry->who ?? '',
@@ -88,6 +84,9 @@ final readonly class ShowHistory
             ];
         }
 
-        return Csv::write(self::HEAD, $rows);
+        return Csv::write([
+            'when', 'kind', 'section', 'zone', 'coat', 'what', Format::column('area', 'dm²'), 'minutes', 'planned_min', 'amounts', 'lots',
+            'pots', 'colour', Format::column('air', '°C'), 'air_rh', 'verdict', 'who', 'pictures', 'uid', 'about',
+        ], $rows);
     }
 }

@@ -209,7 +209,7 @@ final readonly class CompareLand
             'figure' => new Quantity(
                 BaseWidth::across($model, $bare, $there, $section),
                 'mm',
-                $there->hasFoot() ? 'from toe to toe, square to its line' : 'square to its line, as far as it makes a millimetre or more',
+                $there->hasFoot() ? 'from toe to toe, square to its line' : 'square to its line, as far as it makes '.Format::length(1.0, 1).' or more',
                 $inputs,
                 decimals: 0,
             ),

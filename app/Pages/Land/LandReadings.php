@@ -122,7 +122,7 @@ final class LandReadings
                 'where' => $where.($place->side === null ? '' : ', '.$place->side->value),
                 'what' => $first === null
                         ? ''
-                        : Decimal::trimmed($first->value, $first->decimals).($first->unit === '°' ? '°' : ' '.$first->unit),
+                        : $first->told(),
             ];
         }
 

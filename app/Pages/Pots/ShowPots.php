@@ -56,7 +56,7 @@ final readonly class ShowPots
         $words = new ClockWords($plan->work->zone(), $plan->work->now);
         $cups = $project->layout->bench->shelf->cups;
         [$cup, $fault] = $this->cup($query['cup'] ?? '', $plan->work->rules()->shelf->cup());
-        $asked = self::asked($query);
+        $asked = $this->pots->read($query);
         [$offers, $refused] = $this->offers($plan, $asked, $cup);
         $cupped = array_values(array_filter($offers, fn (PotOffer $o): bool => $o->mixture->kind !== PotKind::AsSold));
         $picked = $this->picked($cupped, $query['pot'] ?? '');
@@ -102,31 +102,13 @@ final readonly class ShowPots
         $words = new ClockWords($plan->work->zone(), $plan->work->now);
         [$cup] = $this->cup($query['cup'] ?? '', $plan->work->rules()->shelf->cup());
         $cards = [];
-        foreach ($this->offers($plan, self::asked($query), $cup)[0] as $offer) {
+        foreach ($this->offers($plan, $this->pots->read($query), $cup)[0] as $offer) {
             if ($offer->plan !== null && $offer->mixture->kind !== PotKind::AsSold) {
                 $cards[] = ['offer' => $offer, 'pot' => $this->pot($plan, $offer, $offer->plan, $cup, $words)];
             }
         }
 
         return ['layout' => $layout, 'cards' => $cards, 'first' => $plan->work->project->sections[0] ?? null, 'words' => $words];
-    }
-
-    /**
-     * @param  array<string, string>  $query
-     * @return array{move: string, recipe: string, by: string, value: float|null, material: string, mix: string}
-     */
-    public static function asked(array $query): array
-    {
-        $value = str_replace(',', '.', $query['value'] ?? '');
-
-        return [
-            'move' => $query['move'] ?? '',
-            'recipe' => $query['recipe'] ?? '',
-            'by' => ($query['by'] ?? '') === '' ? 'area' : $query['by'],
-            'value' => is_numeric($value) ? (float) $value : null,
-            'material' => $query['material'] ?? '',
-            'mix' => $query['mix'] ?? '',
-        ];
     }
 
     /** @return array{float|null, string} ml, and what is wrong with what was typed */

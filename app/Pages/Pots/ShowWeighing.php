@@ -10,6 +10,7 @@ use App\Devices\BenchScale;
 use App\Models\Layout;
 use App\Models\TrustedLogger;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Pots\PotLine;
 use IdleRidge\Core\Pots\Weighing;
@@ -43,7 +44,7 @@ final readonly class ShowWeighing
             'layout' => $layout,
             'fault' => null,
             'vals' => $kept + ['before' => (string) $reading, 'done' => self::told($now->done)],
-            'reading' => Decimal::fixed($reading, 1),
+            'reading' => Format::parts($reading, 'g', 1),
             'line' => $name,
             'share' => min(1.0, $now->share()),
             'over' => $now->over,
@@ -65,7 +66,7 @@ final readonly class ShowWeighing
     private function lines(Layout $layout, array $query): array
     {
         $cup = is_numeric($query['cup'] ?? '') ? (float) $query['cup'] : null;
-        foreach ($this->pots->asked($this->desk->plan($layout), ShowPots::asked($query), $cup) as $offer) {
+        foreach ($this->pots->asked($this->desk->plan($layout), $this->pots->read($query), $cup) as $offer) {
             if ($offer->id === ($query['pot'] ?? '') && $offer->plan !== null) {
                 return $offer->plan->lines();
             }

@@ -210,7 +210,7 @@ final readonly class ShowShelf
             'when' => $words->moment((int) $laid->endedAt),
             'material' => $one->material,
             'unit' => $one->unit,
-            'amount' => MaterialAmount::shown($one->atHand() - $one->amount, $one->unit)[0],
+            'amount' => Format::field($one->atHand() - $one->amount, $one->unit, 1),
         ];
     }
 
@@ -228,10 +228,11 @@ final readonly class ShowShelf
         }
         $mixes['ready scenery adhesive'] ??= [['material' => 'ready scenery adhesive', 'parts' => 1.0]];
         $out = [];
+        [$so, $much] = Format::bulk('ml');
         foreach ($mixes as $words => $of) {
             $minor = Mix::cost($of, $prices);
             if ($minor !== null && $minor > 0) {
-                $out[] = [$words, Quantity::money($minor, $currency, 'a litre, by the packs that are cheapest by amount')];
+                $out[] = [$words, Quantity::money($minor / 1000.0 * $much, $currency, "{$so}, by the packs that are cheapest by amount")];
             }
         }
         usort($out, fn (array $a, array $b): int => $a[1]->value <=> $b[1]->value);

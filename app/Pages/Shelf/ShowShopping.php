@@ -12,6 +12,7 @@ use IdleRidge\Core\Coats\MaterialAmount;
 use IdleRidge\Core\Interchange\Csv;
 use IdleRidge\Core\Interchange\ShelfCsv;
 use IdleRidge\Core\Measure\ClockWords;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\ShelfNeed;
 use IdleRidge\Core\Plan\ShoppingList;
@@ -21,8 +22,6 @@ use IdleRidge\Core\Shelf\PackPrice;
 /** What to buy, shop by shop, to print and to tick off; and the price list it comes from. */
 final readonly class ShowShopping
 {
-    private const THOUSAND = ['ml' => 'a litre', 'g' => 'a kilogram', 'pcs' => 'a thousand', 'm²' => 'a thousand m²', 'm' => 'a kilometre'];
-
     public function __construct(private ProjectLoader $load, private ComputedPlan $desk, private Library $library)
     {
     }
@@ -86,14 +85,16 @@ final readonly class ShowShopping
             $project->layout->bench->shelf,
         );
 
+        $unit = fn (array $b): string => $this->library->materials[$b['price']->material]->unit ?? '';
+
         return Csv::write(
             ['supplier', 'material', 'pack', 'unit', 'count', 'price', 'together'],
             array_map(
                 fn (array $b): array => [
                     $b['price']->supplier,
                     $b['price']->material,
-                    $b['price']->amount,
-                    $this->library->materials[$b['price']->material]->unit ?? '',
+                    Format::number($b['price']->amount, $unit($b), 3),
+                    Format::unit($unit($b)),
                     $b['count'],
                     sprintf('%.2f', $b['price']->minor / 100.0),
                     sprintf('%.2f', $b['count'] * $b['price']->minor / 100.0),
@@ -168,7 +169,7 @@ final readonly class ShowShopping
                         'words' => "{$r['count']} × ".$this->shown($r['price']->amount, $need),
                         'supplier' => $r['price']->supplier,
                         'minor' => Quantity::money($r['minor'], $currency, 'that pack alone'),
-                        'per' => Quantity::money($r['per'], $currency, self::THOUSAND[$need->unit]),
+                        'per' => Quantity::money($r['per'] / 1000.0 * Format::bulk($need->unit)[1], $currency, Format::bulk($need->unit)[0]),
                         'over' => $this->shown($r['over'], $need),
                     ], $rows),
                 ];

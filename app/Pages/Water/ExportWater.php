@@ -12,7 +12,7 @@ use IdleRidge\Core\Cuts\Nesting\NestPiece;
 use IdleRidge\Core\Cuts\Template;
 use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Interchange\Csv;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use Illuminate\Support\Str;
 
@@ -69,7 +69,7 @@ final readonly class ExportWater
             [$w, $h] = [$fit->mirror->width, $fit->mirror->height];
             $out[] = new Template(
                 'mirror',
-                sprintf('%s: %s × %s mm', $fit->mirror->name, Decimal::trimmed($w, 1), Decimal::trimmed($h, 1)),
+                $fit->mirror->name.': '.Format::several([$w, $h], 'mm', 1),
                 [[[0.0, 0.0], [$w, 0.0], [$w, $h], [0.0, $h]]],
             );
         }
@@ -92,9 +92,9 @@ final readonly class ExportWater
     {
         $rows = [];
         foreach ($page->survey->bodies as $body) {
-            $rows[] = [$body->called(), 'holds', '', round($body->curve->volume() / 1000.0, 1), 'ml', round($body->curve->most, 2)];
+            $rows[] = [$body->called(), 'holds', '', Format::number($body->curve->volume() / 1000.0, 'ml', 1), Format::unit('ml'), Format::number($body->curve->most, 'mm', 2)];
             foreach ($body->dams as $dam) {
-                $rows[] = [$body->called(), "dam, {$dam->edge}", '', round($dam->length(), 1), 'mm', round($dam->deep(), 2)];
+                $rows[] = [$body->called(), "dam, {$dam->edge}", '', Format::number($dam->length(), 'mm', 1), Format::unit('mm'), Format::number($dam->deep(), 'mm', 2)];
             }
         }
         foreach ($page->trial->steps ?? [] as $step) {
@@ -103,13 +103,13 @@ final readonly class ExportWater
                     $page->body?->called() ?? '',
                     $step->coat->title(),
                     $step->application,
-                    round($amount->amount, 2),
-                    "{$amount->unit} {$amount->material}",
-                    round($step->coat->mm, 2),
+                    Format::number($amount->amount, $amount->unit, 2),
+                    Format::unit($amount->unit)." {$amount->material}",
+                    Format::number($step->coat->mm, 'mm', 2),
                 ];
             }
         }
 
-        return Csv::write(['water', 'what', 'pass', 'amount', 'of', 'depth_mm'], $rows);
+        return Csv::write(['water', 'what', 'pass', 'amount', 'of', Format::column('depth', 'mm')], $rows);
     }
 }

@@ -108,7 +108,7 @@ final readonly class WaterSteps
     private function amount(MaterialAmount $amount): string
     {
         $grams = $this->library->materials[$amount->material]?->grams($amount->amount, $amount->unit, false);
-        $words = Decimal::trimmed($amount->amount, $amount->amount < 10.0 ? 2 : 0)." {$amount->unit} {$amount->material}";
+        $words = Format::text($amount->amount, $amount->unit, $amount->amount < 10.0 ? 2 : 0)." {$amount->material}";
 
         return $amount->unit === 'g' || $amount->unit === 'm²' || $grams === null
             ? $words

@@ -53,7 +53,7 @@ final class WaterHolds implements WaterRule
                 $runs ? "It would run {$way}." : "A pour that swells or is tipped runs {$way}.",
                 $runs
                     ? 'Lower the level, raise the bank there, or draw it further in.'
-                    : 'Leave a millimetre under the bank, or raise the bank there with a bead of filler.',
+                    : 'Leave '.Format::length(1.0, 1).' under the bank, or raise the bank there with a bead of filler.',
             );
         }
 

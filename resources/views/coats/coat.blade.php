@@ -154,7 +154,7 @@
 @if ($recipe->cautions !== [])
     <div class="cau">
         @foreach ($recipe->cautions as $caution)
-            <p><b>{{ $caution['do'] }}</b> {{ $caution['why'] }}</p>
+            <p><b>{{ Format::sentence($caution['do']) }}</b> {{ $caution['why'] }}</p>
         @endforeach
     </div>
 @endif

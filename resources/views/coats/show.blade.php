@@ -30,7 +30,7 @@
                                     title="{{ $row['sentence'] }}"
                                     >{!! $row['thumb']->toHtml() !!}<span
                                         ><b>{{ $row['zone']->name }}</b><span class="num">{{ $row['area']->text() }}</span>
-                                        <small>cm²</small></span
+                                        <small>{{ $row['area']->unit() }}</small></span
                                     ></a
                                 >
                             </li>

@@ -1,3 +1,5 @@
+@use('IdleRidge\Core\Measure\Format')
+@use('IdleRidge\Core\Measure\RoundSteps')
 @props(['title', 'layout' => null, 'section' => null, 'current' => null])
 <!doctype html>
 <html lang="en" data-theme="{{ request()->cookie('theme') === 'lamp' ? 'lamp' : 'film' }}">
@@ -19,6 +21,8 @@
 </head>
 <body
     x-data="bench"
+    data-fine="{{ RoundSteps::fine() }}"
+    data-coarse="{{ RoundSteps::coarse() }}"
     @if (request()->attributes->get('role') === \App\Models\Role::Guest) class="guest" @endif
     @if ($layout)
         data-seen="{{ app(\App\Actions\Ledger\SeenRevision::class)->step }}"
@@ -136,21 +140,22 @@
     @endif
     <dialog class="keys" x-ref="keys" aria-label="Keys">
         <h2>Keys</h2>
+        @php([$fine, $coarse] = array_map(fn(float $mm): string => Format::length($mm), [RoundSteps::fine(), RoundSteps::coarse()]))
         <dl>
             <dt><kbd>1</kbd> … <kbd>9</kbd> <kbd>0</kbd></dt>
             <dd>Tonight, Land, Cuts, Coats, Drying line, Pots, Shelf, Journal, Rounds, Growth</dd>
             <dt><kbd>shift+w</kbd></dt>
             <dd>Water</dd>
             <dt><kbd>[</kbd> <kbd>]</kbd></dt>
-            <dd>slide the cut line by 10 mm, with shift by 1 mm</dd>
+            <dd>slide the cut line by {{ $coarse }}, with shift by {{ $fine }}</dd>
             <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>w</kbd> <kbd>z</kbd> <kbd>c</kbd> <kbd>t</kbd> <kbd>p</kbd></dt>
             <dd>Spot, Run, Ridge, Hollow, Water, Zone, Cut, Tape, Pick</dd>
             <dt><kbd>d</kbd> <kbd>m</kbd> <kbd>g</kbd> <kbd>f</kbd></dt>
             <dd>Road, Stream, Pad, Rough</dd>
             <dt>arrows</dt>
-            <dd>move the picked grip by 1 mm, with shift by 10 mm</dd>
+            <dd>move the picked grip by {{ $fine }}, with shift by {{ $coarse }}</dd>
             <dt><kbd>+</kbd> <kbd>-</kbd></dt>
-            <dd>raise or lower it by 1 mm, page up and down by 10 mm</dd>
+            <dd>raise or lower it by {{ $fine }}, page up and down by {{ $coarse }}</dd>
             <dt><kbd>Enter</kbd> <kbd>Delete</kbd></dt>
             <dd>on a line: make the grip between two points one of them, take a point out</dd>
             <dt>on Growth</dt>

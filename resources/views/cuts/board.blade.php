@@ -12,7 +12,7 @@
             <thead>
                 <tr>
                     <th scope="col">What it weighs</th>
-                    <th scope="col">dry, kg</th>
+                    <th scope="col">dry, {{ Format::unit('kg') }}</th>
                     <th scope="col">wet</th>
                 </tr>
             </thead>
@@ -20,14 +20,14 @@
                 @foreach ($board['weight']->parts as $part)
                     <tr>
                         <th scope="row">{{ ucfirst($part['part']) }}</th>
-                        <td>{{ Decimal::trimmed($part['dry'], 2) }}</td>
-                        <td>{{ Decimal::trimmed($part['wet'], 2) }}</td>
+                        <td>{{ Format::field($part['dry'], 'kg') }}</td>
+                        <td>{{ Format::field($part['wet'], 'kg') }}</td>
                     </tr>
                 @endforeach
                 <tr class="sum">
                     <th scope="row">All told</th>
-                    <td>{{ Decimal::trimmed($board['weight']->dry(), 1) }}</td>
-                    <td>{{ Decimal::trimmed($board['weight']->wet(), 1) }}</td>
+                    <td>{{ Format::field($board['weight']->dry(), 'kg', 1) }}</td>
+                    <td>{{ Format::field($board['weight']->wet(), 'kg', 1) }}</td>
                 </tr>
             </tbody>
         </table>

@@ -53,7 +53,7 @@
                         <th scope="col">From the board up</th>
                         <th scope="col">bottom</th>
                         <th scope="col">pieces</th>
-                        <th scope="col">cm²</th>
+                        <th scope="col">{{ Format::unit('cm²') }}</th>
                     </tr>
                 </thead>
                 <tbody>
@@ -68,7 +68,7 @@
                             </th>
                             <td>{{ Format::cell($one->bottom, 1) }}</td>
                             <td>{{ count($one->pieces) }}</td>
-                            <td>{{ Decimal::trimmed($one->area / 100, 0) }}</td>
+                            <td>{{ Format::field($one->area / 100, 'cm²', 0) }}</td>
                         </tr>
                     @endforeach
                 </tbody>
@@ -78,7 +78,7 @@
                         <th scope="col">From the left</th>
                         <th scope="col">at</th>
                         <th scope="col">up to</th>
-                        <th scope="col">cm²</th>
+                        <th scope="col">{{ Format::unit('cm²') }}</th>
                     </tr>
                 </thead>
                 <tbody>
@@ -93,7 +93,7 @@
                             </th>
                             <td>{{ Format::cell($one->x) }}</td>
                             <td>{{ Format::cell($one->highest, 1) }}</td>
-                            <td>{{ Decimal::trimmed($one->area() / 100, 0) }}</td>
+                            <td>{{ Format::field($one->area() / 100, 'cm²', 0) }}</td>
                         </tr>
                     @endforeach
                 </tbody>

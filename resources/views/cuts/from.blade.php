@@ -139,8 +139,8 @@
                     name="cuts[board][lift_kg]"
                     at="cuts/board/lift_kg"
                     label="One lifts"
-                    unit="kg"
-                    :value="Decimal::trimmed($cuts->board->lift, 1)"
+                    :unit="Format::unit('kg')"
+                    :value="Format::field($cuts->board->lift, 'kg', 1)"
                 />
                 <x-field
                     name="cuts[board][opening_width_mm]"
@@ -160,8 +160,8 @@
                     name="cuts[board][packing_mm]"
                     at="cuts/board/packing_mm"
                     label="Packing"
-                    unit="mm"
-                    :value="implode(' ', array_map(fn($mm) => Decimal::trimmed($mm, 1), $cuts->board->packing))"
+                    :unit="$in"
+                    :value="\App\Actions\Layouts\CutSettingsInput::packingOf($cuts->board)"
                 />
             </div>
         </details>

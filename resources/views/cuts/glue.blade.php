@@ -40,7 +40,7 @@
                     <tr>
                         <th scope="col">From the board up</th>
                         <th scope="col">onto</th>
-                        <th scope="col">cm²</th>
+                        <th scope="col">{{ Format::unit('cm²') }}</th>
                         <th scope="col">glue</th>
                         <th scope="col">why</th>
                     </tr>
@@ -50,7 +50,7 @@
                         <tr>
                             <th scope="row">{{ $joint->piece }}</th>
                             <td>{{ $joint->on }}</td>
-                            <td>{{ Decimal::trimmed($joint->area / 100, 0) }}</td>
+                            <td>{{ Format::field($joint->area / 100, 'cm²', 0) }}</td>
                             <td class="word">{{ $joint->glue }}</td>
                             <td class="word">{{ $joint->why }}</td>
                         </tr>
@@ -64,7 +64,7 @@
                         <th scope="col">Bay</th>
                         <th scope="col">from</th>
                         <th scope="col">to</th>
-                        <th scope="col">surface, cm²</th>
+                        <th scope="col">surface, {{ Format::unit('cm²') }}</th>
                         <th scope="col">pieces a layer</th>
                     </tr>
                 </thead>
@@ -74,7 +74,7 @@
                             <th scope="row">R{{ $k + 1 }} to R{{ $k + 2 }}</th>
                             <td>{{ Format::cell($bay['from']) }}</td>
                             <td>{{ Format::cell($bay['to']) }}</td>
-                            <td>{{ Decimal::trimmed($bay['surface'] / 100, 0) }}</td>
+                            <td>{{ Format::field($bay['surface'] / 100, 'cm²', 0) }}</td>
                             <td>{{ Decimal::trimmed($bay['pieces'], 1) }}</td>
                         </tr>
                     @endforeach

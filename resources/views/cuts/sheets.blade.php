@@ -37,17 +37,14 @@
             @if ($laid->offcuts() !== [])
                 Left over:
                 @foreach (array_slice($laid->offcuts(), 0, 4) as $strip)
-                    <span class="num">{{ Format::cell($strip['width']) }} ×
-                    {{ Format::cell($strip['height']) }}</span>{{
-                        $loop->last ? ($units->value === 'metric' ? ' mm.' : '.') : ','
-                    }}
+                    <span class="num">{{ Format::several([$strip['width'], $strip['height']], 'mm') }}</span>{{ $loop->last ? '.' : ',' }}
                 @endforeach
             @endif
             @if ($laid->pieces->parted !== [])
                 Parted with a butt joint: {{ implode(', ', $laid->pieces->parted) }}.
             @endif
             @if ($laid->pieces->filler !== [])
-                {{ count($laid->pieces->filler) }} {{ count($laid->pieces->filler) === 1 ? 'speck' : 'specks' }} under 4 cm² left to filler.
+                {{ count($laid->pieces->filler) }} {{ count($laid->pieces->filler) === 1 ? 'speck' : 'specks' }} under {{ Format::text(4, 'cm²') }} left to filler.
             @endif
         </span>
     </p>

@@ -10,7 +10,7 @@
             <thead>
                 <tr>
                     <th scope="col">From the edge</th><th scope="col">Scale</th><th scope="col">Person</th><th scope="col">Door</th
-                    ><th scope="col">House, 8 m</th>
+                    ><th scope="col">House, {{ Format::text(8, 'm') }}</th>
                 </tr>
             </thead>
             <tbody>

@@ -1,4 +1,5 @@
 @use('IdleRidge\Core\Measure\Format')
+@use('IdleRidge\Core\Measure\RoundSteps')
 @php($here = fn(array $more = []): string => route('growth.show', [$layout, $section->uid] + $more))
 <x-page :title="$section->name . ', growth'" :layout="$layout" :section="$section" current="growth">
     <div class="frame">
@@ -48,11 +49,11 @@
                                     >Grass</a
                                 >
                             </div>
-                            <span class="hint meta" id="growth-hint" role="status">{{
-                                $stand
-                                    ? 'drag a tree; arrows move it by 1 mm, with shift by 10'
-                                    : 'pick a stand or a row, or plant one'
-                            }}</span>
+                            @php($told = $stand
+                                ? 'drag a tree; arrows move it by ' . Format::length(RoundSteps::fine()) . ', with shift by ' .
+                                    Format::length(RoundSteps::coarse())
+                                : 'pick a stand or a row, or plant one')
+                            <span class="hint meta" id="growth-hint" role="status" data-pick="{{ $told }}">{{ $told }}</span>
                             <div class="tools last">
                                 <button class="tool" type="submit" form="page-undo" @disabled($next['undo'] === null)
                                     title="{{ $next['undo'] }}">Undo</button>

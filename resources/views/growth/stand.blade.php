@@ -121,10 +121,10 @@
             />
         </div>
         <details class="mix-of" @if (old('form') === 'stand' && $errors->has('species*')) open @endif>
-            <summary>Species, in metres outdoors</summary>
+            <summary>Species, outdoors</summary>
             <table class="species">
                 <thead>
-                    <tr><th scope="col">Species</th><th scope="col">Height</th><th scope="col">Crown</th><th scope="col">Parts</th></tr>
+                    <tr><th scope="col">Species</th><th scope="col">Height <small>{{ Format::unit('m') }}</small></th><th scope="col">Crown <small>{{ Format::unit('m') }}</small></th><th scope="col">Parts</th></tr>
                 </thead>
                 <tbody>
                     @foreach ([...$stand->mix, null] as $k => $one)
@@ -139,17 +139,17 @@
                                 </select>
                             </td>
                             <td>
-                                <input name="species[{{ $k }}][low]" value="{{ $one === null ? '' : Decimal::trimmed($one->lowM, 2) }}"
+                                <input name="species[{{ $k }}][low]" value="{{ $one === null ? '' : Format::field($one->lowM, 'm') }}"
                                     aria-label="Height of a young one" inputmode="decimal" autocomplete="off">
-                                <input name="species[{{ $k }}][high]" value="{{ $one === null ? '' : Decimal::trimmed($one->highM, 2) }}"
+                                <input name="species[{{ $k }}][high]" value="{{ $one === null ? '' : Format::field($one->highM, 'm') }}"
                                     aria-label="Height of an old one" inputmode="decimal" autocomplete="off">
                             </td>
                             <td>
                                 <input name="species[{{ $k }}][crown_low]"
-                                    value="{{ $one === null ? '' : Decimal::trimmed($one->crownLowM, 2) }}"
+                                    value="{{ $one === null ? '' : Format::field($one->crownLowM, 'm') }}"
                                     aria-label="Crown of a young one" inputmode="decimal" autocomplete="off">
                                 <input name="species[{{ $k }}][crown_high]"
-                                    value="{{ $one === null ? '' : Decimal::trimmed($one->crownHighM, 2) }}"
+                                    value="{{ $one === null ? '' : Format::field($one->crownHighM, 'm') }}"
                                     aria-label="Crown of an old one" inputmode="decimal" autocomplete="off">
                             </td>
                             <td>

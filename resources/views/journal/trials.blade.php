@@ -1,3 +1,5 @@
+@use('IdleRidge\Core\Measure\Format')
+@use('IdleRidge\Core\Track\StartingValues')
 @use('IdleRidge\Core\Measure\Decimal')
 <x-page title="Trials" :layout="$layout" :section="$first" current="journal">
     <div class="frame">
@@ -87,9 +89,9 @@
                                         name="used[{{ $k }}]"
                                         at="amounts/{{ $k }}/used"
                                         :label="ucfirst($one['material']) . ' used'"
-                                        :unit="$one['unit']"
+                                        :unit="Format::unit($one['unit'])"
                                         mode="decimal"
-                                        :value="Decimal::trimmed($one['used'], 2)"
+                                        :value="Format::field($one['used'], $one['unit'])"
                                     />
                                 @endforeach
                                 <div class="pair">
@@ -145,9 +147,10 @@
                             <x-field form="new" name="name" id="f-trial-name" label="What you try" />
                             <x-choice form="new" name="recipe" label="Recipe" :options="$recipes" />
                             <div class="trio">
-                                <x-field form="new" name="wide" label="Scrap" unit="mm" mode="decimal" value="150" />
-                                <x-field form="new" name="deep" label="by" unit="mm" mode="decimal" value="150" />
-                                <x-field form="new" name="mm" label="Thick" unit="mm" mode="decimal" />
+                                @php($scrap = Format::field(StartingValues::scrap()))
+                                <x-field form="new" name="wide" label="Scrap" :unit="Format::unit('mm')" mode="decimal" :value="$scrap" />
+                                <x-field form="new" name="deep" label="by" :unit="Format::unit('mm')" mode="decimal" :value="$scrap" />
+                                <x-field form="new" name="mm" label="Thick" :unit="Format::unit('mm')" mode="decimal" />
                             </div>
                             <div class="acts"><button class="btn quiet">Begin</button></div>
                         </form>

@@ -18,7 +18,7 @@
             <li>
                 <svg class="swatch" viewBox="0 0 14 14" aria-hidden="true"><rect class="tint-{{ $page->tint }}-{{ $k }}" width="14"
                     height="14" /></svg
-                >{{ $class->name }}<span class="num">{{ number_format($class->area / 100, 0, '.', ' ') }} cm²</span>
+                >{{ $class->name }}<span class="num">{{ \IdleRidge\Core\Measure\Format::text($class->area / 100, 'cm²') }}</span>
             </li>
         @endforeach
     </ul>

@@ -1,8 +1,10 @@
 @php
+    use IdleRidge\Core\Measure\RoundSteps;
     use IdleRidge\Core\Measure\Decimal;
     use IdleRidge\Core\Measure\Format;
     $here = fn(string $name, array $more = []): string => route($name, [$layout, $section->uid, ...$more]);
     $empty = $page->features === [] && $page->runs === [];
+    $coarse = RoundSteps::coarse();
 @endphp
 <main
     class="page"
@@ -36,7 +38,7 @@
             Board {{ Format::length($section->width) }} × {{ Format::length($section->depth) }}<br>
             {{
                 $page->preview
-                    ? 'preview on cells of ' . Format::length(ComputedLand::PREVIEW_CELL_MM)
+                    ? 'preview on cells of ' . Format::length(\App\Computed\Land\ComputedLand::PREVIEW_CELL_MM)
                     : 'top at ' . Format::length($section->base)
             }}
         </div>
@@ -136,7 +138,8 @@
                             >
                         </div>
                     </div>
-                    <p class="plan-foot"><span class="meta hint" id="tool-hint">{{ $contours }}</span></p>
+                    @php($told = 'contours ' . Format::length($coarse) . ', heights over the datum')
+                    <p class="plan-foot"><span class="meta hint" id="tool-hint" data-pick="{{ $told }}">{{ $told }}</span></p>
                     @if ($empty)
                         <p class="plan-blank">
                             Flat as the board. Touch <b>Spot</b> and then the plan to raise a hill, or <b>Run</b> and two places to lay

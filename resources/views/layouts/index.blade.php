@@ -85,7 +85,7 @@
                         <x-choice
                             name="units"
                             label="Lengths shown in"
-                            :options="['metric' => 'mm and m', 'imperial' => 'inches and feet']"
+                            :options="['metric' => 'metric', 'imperial' => 'imperial']"
                             value="metric"
                         />
                         <div class="acts"><button class="btn">Begin the layout</button></div>

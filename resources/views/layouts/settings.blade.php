@@ -14,7 +14,7 @@
             <h1>{{ $layout->name }}</h1>
             <div class="sub">
                 Layout sheet: what holds for every board.<br>
-                Lengths may be typed as 38 mm, 2.4 m or 1 1/2".
+                Lengths may be typed as {{ $units->value === 'metric' ? '38, 3.8 cm or 2.4 m, or in the other system' : '1 1/2, 6\' 3" or 6.25 ft, or in the other system' }}.
             </div>
             <x-undo :layout="$layout" :next="$next" look="btn quiet" class="end" />
         </div>

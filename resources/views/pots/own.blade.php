@@ -1,4 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
+@use('IdleRidge\Core\Measure\Format')
 <section class="sheet">
     <header><h2>A pot of your own</h2></header>
     <form class="in stack" method="get" action="{{ route('pots.show', $layout) }}">
@@ -25,7 +26,7 @@
             <div class="field">
                 <label for="own-by">of</label>
                 <select id="own-by" name="by">
-                    @foreach (['area' => 'dm² laid', 'volume' => 'ml in all', 'left' => 'what is left'] as $by => $label)
+                    @foreach (['area' => Format::unit('dm²').' laid', 'volume' => Format::unit('ml').' in all', 'left' => 'what is left'] as $by => $label)
                         <option value="{{ $by }}" @selected($asked['by'] === $by)>{{ $label }}</option>
                     @endforeach
                 </select>
@@ -35,7 +36,7 @@
             <p class="fault">{{ $message }}</p>
         @endforeach
         <div class="field">
-            <label for="own-material">of which is left <small>g or ml</small></label>
+            <label for="own-material">of which is left <small>{{ Format::unit('g') }} or {{ Format::unit('ml') }}</small></label>
             <input id="own-material" name="material" value="{{ $asked['material'] }}" autocomplete="off" placeholder="white glue">
             @isset($faults['material'])
                 <p class="fault">{{ $faults['material'] }}</p>
@@ -58,11 +59,11 @@
             </div>
             <div class="cup-row">
                 <div class="field">
-                    <label for="own-grams">all of it <small>g</small></label>
+                    <label for="own-grams">all of it <small>{{ Format::unit('g') }}</small></label>
                     <input
                         id="own-grams"
                         name="value"
-                        value="{{ $asked['mix'] === '' ? '200' : $query['value'] ?? '' }}"
+                        value="{{ $asked['mix'] === '' ? Format::field(200.0, 'g', 0) : $query['value'] ?? '' }}"
                         inputmode="decimal"
                         autocomplete="off"
                     >
@@ -80,11 +81,11 @@
         @endforeach
         <div class="cup-row">
             <div class="field">
-                <label for="own-cup">It holds <small>ml</small></label>
+                <label for="own-cup">It holds <small>{{ Format::unit('ml') }}</small></label>
                 <input
                     id="own-cup"
                     name="cup"
-                    value="{{ $query['cup'] ?? ($cup === null ? '' : Decimal::trimmed($cup, 0)) }}"
+                    value="{{ $query['cup'] ?? ($cup === null ? '' : Format::field($cup, 'ml', 0)) }}"
                     inputmode="decimal"
                     autocomplete="off"
                     list="cups"
@@ -92,7 +93,7 @@
                 >
                 <datalist id="cups">
                     @foreach ($cups as $one)
-                        <option value="{{ Decimal::trimmed($one->ml, 0) }}">{{ $one->name }}</option>
+                        <option value="{{ Format::field($one->ml, 'ml', 0) }}">{{ $one->name }}</option>
                     @endforeach
                 </datalist>
             </div>
@@ -117,18 +118,18 @@
                         name="cups[{{ $k }}][ml]"
                         at="cups/{{ $k }}/ml"
                         label="holds"
-                        unit="ml"
+                        :unit="Format::unit('ml')"
                         mode="decimal"
-                        :value="$one === null ? '' : Decimal::trimmed($one->ml, 1)"
+                        :value="$one === null ? '' : Format::field($one->ml, 'ml', 1)"
                     />
                     <x-field
                         form="cups"
                         name="cups[{{ $k }}][tare_g]"
                         at="cups/{{ $k }}/tare_g"
                         label="empty"
-                        unit="g"
+                        :unit="Format::unit('g')"
                         mode="decimal"
-                        :value="$one?->tare === null ? '' : Decimal::trimmed($one->tare, 1)"
+                        :value="$one?->tare === null ? '' : Format::field($one->tare, 'g', 1)"
                     />
                 </div>
             @endforeach
@@ -140,7 +141,7 @@
         <form class="in stack" method="post" action="{{ route('pots.scale', $layout) }}">
             @csrf
             @seen
-            <x-field name="scale" label="It answers at" :value="$scale ?? ''" hint="a line of text a reading: 123.4 g" />
+            <x-field name="scale" label="It answers at" :value="$scale ?? ''" :hint="'a line of text a reading: ' . Format::text(123.4, 'g', 1)" />
             <div class="acts"><button class="btn quiet">Set</button></div>
         </form>
     </details>

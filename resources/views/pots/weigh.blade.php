@@ -11,7 +11,7 @@
         <p class="wh">{{ $fault }}</p>
     @else
         <input type="hidden" name="factor" value="{{ $factor === '' ? '1' : $factor }}">
-        <b class="reading num">{{ $reading }}<small>g</small></b>
+        <b class="reading num">{{ $reading[0] }}<small>{{ $reading[1] }}</small></b>
         <div class="to">
             @if ($line === null)
                 <span class="nm">All of it is in. Stir.</span>

@@ -1,3 +1,4 @@
+@php($degrees = \IdleRidge\Core\Measure\Format::unit('°C'))
 <x-page :title="$room->name" :layout="$layout" :section="$first" current="">
     <main class="page wide room-page" id="land">
         <div class="title">
@@ -89,7 +90,8 @@
                         @seen
                         <input type="hidden" name="form" value="air">
                         <p class="soft small">
-                            CSV with a time, °C and % in columns <b>time</b>, <b>temperature_c</b>, <b>humidity</b>; times without an offset
+                            CSV with a time, {{ $degrees }} and % in columns <b>time</b>,
+                            <b>temperature_{{ mb_strtolower(mb_substr($degrees, 1)) }}</b>, <b>humidity</b>; times without an offset
                             are those of {{ $layout->zone }}.
                         </p>
                         <label class="file"><span>Readings</span><input type="file" name="file" accept=".csv,text/csv,text/plain"></label>

@@ -15,7 +15,7 @@
                         name="amount"
                         :id="'again-'.$loop->index"
                         label="came back"
-                        :unit="$row['unit']"
+                        :unit="\IdleRidge\Core\Measure\Format::unit($row['unit'])"
                         mode="decimal"
                         :value="$row['amount']"
                     />

@@ -1,3 +1,4 @@
+@use('IdleRidge\Core\Measure\Format')
 @use('IdleRidge\Core\Measure\Decimal')
 <section class="sheet lot-sheet" id="lot">
     <header>
@@ -18,20 +19,20 @@
         <input type="hidden" name="form" value="count"><input type="hidden" name="shown" value="{{ round($detail['amount'], 3) }}">
         <div class="trio">
             @if ($detail['weighed'])
-                <x-field form="count" name="gross" label="On the scale" unit="g" mode="decimal" />
+                <x-field form="count" name="gross" label="On the scale" :unit="Format::unit('g')" mode="decimal" />
                 <x-field
                     form="count"
                     name="tare_g"
                     label="container"
-                    unit="g"
+                    :unit="Format::unit('g')"
                     mode="decimal"
-                    :value="$lot->tare === null ? '' : Decimal::trimmed($lot->tare, 1)"
+                    :value="$lot->tare === null ? '' : Format::field($lot->tare, 'g', 1)"
                 />
             @endif
             @if ($lot->pack !== null)
                 <x-field form="count" name="share" label="or of a pack" />
             @endif
-            <x-field form="count" name="amount" :label="$detail['weighed'] ? 'or' : 'There is'" :unit="$lot->unit" mode="decimal" />
+            <x-field form="count" name="amount" :label="$detail['weighed'] ? 'or' : 'There is'" :unit="Format::unit($lot->unit)" mode="decimal" />
         </div>
         <div class="acts"><button class="btn quiet">Count it</button></div>
     </form>
@@ -53,8 +54,8 @@
                     form="lot"
                     name="pack"
                     label="A full pack"
-                    :unit="$lot->unit"
-                    :value="$lot->pack === null ? '' : Decimal::trimmed($lot->pack, 3)"
+                    :unit="Format::unit($lot->unit)"
+                    :value="$lot->pack === null ? '' : Format::field($lot->pack, $lot->unit, 3)"
                 />
                 <x-field
                     form="lot"

@@ -10,7 +10,7 @@
                 <option value="">choose</option>
                 @foreach ($materials as $name => $unit)
                     <option value="{{ $name }}" @selected(old('form') === 'new' && old('material') === $name)>
-                        {{ $name }} ({{ $unit }})
+                        {{ $name }} ({{ \IdleRidge\Core\Measure\Format::unit($unit) }})
                     </option>
                 @endforeach
             </select>

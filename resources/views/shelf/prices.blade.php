@@ -1,4 +1,5 @@
 @use('IdleRidge\Core\Measure\Decimal')
+@use('IdleRidge\Core\Measure\Format')
 <x-page title="Price list" :layout="$layout" :section="$first" current="shelf">
     <main class="page wide bench-page" id="land">
         <div class="title">
@@ -45,7 +46,7 @@
                                     @endif
                                 </td>
                                 @foreach ([
-                                    'amount' => [$price === null ? '' : Decimal::trimmed($price->amount, 3), 'A pack holds'],
+                                    'amount' => [$price === null ? '' : Format::field($price->amount, $units[$price->material] ?? '', 3), 'A pack holds'],
                                     'price' => [$price === null ? '' : Decimal::fixed($price->minor / 100, 2), 'Price'],
                                     'supplier' => [$price->supplier ?? '', 'From'],
                                     'available' => [$price->available ?? '', 'To be had'],
@@ -57,7 +58,7 @@
                                             aria-label="{{ $label }}, {{ $price->material ?? 'a new pack' }}"
                                             autocomplete="off"
                                             @if ($errors->has("prices/{$k}/{$field}")) aria-invalid="true" @endif
-                                        >{{ $field === 'amount' && $price ? $units[$price->material] ?? '' : '' }}
+                                        >{{ $field === 'amount' && $price ? Format::unit($units[$price->material] ?? '') : '' }}
                                     </td>
                                 @endforeach
                             </tr>
@@ -73,7 +74,7 @@
                 </table>
                 <datalist id="stuff">
                     @foreach ($units as $name => $unit)
-                        <option value="{{ $name }}">{{ $unit }}</option>
+                        <option value="{{ $name }}">{{ Format::unit($unit) }}</option>
                     @endforeach
                 </datalist>
                 <div class="acts"><button class="btn">Keep the list</button></div>

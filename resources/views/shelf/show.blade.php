@@ -1,3 +1,4 @@
+@use('IdleRidge\Core\Measure\Format')
 <x-page title="Shelf" :layout="$layout" :section="$first" current="shelf">
     <div class="frame">
         <x-rail :layout="$layout" :boards="$rail" route="coats.show" />
@@ -96,7 +97,7 @@
                     @endif
                     @if (count($litres) > 1)
                         <section class="sheet">
-                            <header><h2>A litre costs</h2></header>
+                            <header><h2>{{ ucfirst(Format::bulk('ml')[0]) }} costs</h2></header>
                             <table class="plain-table">
                                 @foreach ($litres as [$words_, $price])
                                     <tr>

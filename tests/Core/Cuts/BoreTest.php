@@ -74,7 +74,10 @@ final class BoreTest extends TestCase
         $this->assertSame(['', 'tunnel', 'tunnel', 'tunnel', 'tunnel'], array_column(array_slice($lines, 1), 9));
         $this->assertSame('600.0', $lines[2][7]);
         $this->assertEqualsWithDelta(170.0 + rad2deg(150.0 / 600.0) - 360.0, (float) $lines[2][6], 1e-4, 'headings stay within ±180°');
-        $this->assertSame([TrackTable::COLUMNS], [explode(',', trim(TrackTable::write([])))]);
+        $this->assertSame(
+            'run,station_mm,x_mm,y_mm,z_formation_mm,z_rail_mm,heading_deg,radius_mm,grade_percent,structure',
+            trim(TrackTable::write([])),
+        );
     }
 
     private function curve(): Run

@@ -1,4 +1,6 @@
+@use('IdleRidge\Core\Coats\Ingredient')
 @use('IdleRidge\Core\Measure\Decimal')
+@use('IdleRidge\Core\Measure\Format')
 <section class="sheet inspector library-one">
     @if ($picked === null)
         <header><h2>No recipe picked</h2></header>
@@ -29,28 +31,15 @@
                     :label="implode(' + ',
                         array_map(fn($o) => ($o['parts'] == 1 ? '' : Decimal::trimmed($o['parts'], 1) . ' ') .
                         $o['material'], $part->of))"
-                    :unit="
-                        [
-'area' => $part->unit . '/m²',
-'volume' => $part->unit . ' a ml',
-'pores' => 'share of pores',
-'plaster' => 'water to a gram',
-'edge' => $part->unit . ' a m of edge',
-'length' => $part->unit . ' a m along it',
-'tree' => $part->unit . ' a tree',
-'post' => $part->unit . ' each that stands there',
-'wire' => $part->unit . ' a m of wire',
-'dam' => $part->unit . ' a m of dam',
-'strip' => $part->unit . ' a strip',
-][$part->rule]
-                    "
-                    :value="Decimal::trimmed($part->value, 4)"
+                    :unit="trim(Format::unit(Ingredient::rate($part->rule, $part->unit)) . ' ' . ([
+                        'pores' => 'share of pores', 'plaster' => 'water to powder', 'edge' => 'of edge', 'length' => 'along it',
+                        'tree' => 'a tree', 'post' => 'each that stands there', 'wire' => 'of wire', 'dam' => 'of dam', 'strip' => 'a strip',
+                    ][$part->rule] ?? ''))"
+                    :value="Format::field($part->value, Ingredient::rate($part->rule, $part->unit), 4)"
                     mode="decimal"
-                    :hint="
-                        $low($picked, 'parts/' . $k) === null
-? null
-: 'low ' . Decimal::trimmed($low($picked, 'parts/' . $k)[0], 3) . ', high ' . Decimal::trimmed($low($picked, 'parts/' . $k)[1], 3)
-                    "
+                    :hint="$low($picked, 'parts/' . $k) === null ? null
+                        : 'low ' . Format::field($low($picked, 'parts/' . $k)[0], Ingredient::rate($part->rule, $part->unit), 3) .
+                        ', high ' . Format::field($low($picked, 'parts/' . $k)[1], Ingredient::rate($part->rule, $part->unit), 3)"
                 />
                 <x-field
                     form="recipe"
@@ -95,9 +84,9 @@
                     form="recipe"
                     name="labour[minutes_per_dm2]"
                     at="labour/minutes_per_dm2"
-                    label="A dm²"
+                    :label="'A ' . Format::unit('dm²')"
                     unit="min"
-                    :value="Decimal::trimmed($picked->labour->perDm2, 2)"
+                    :value="Format::field($picked->labour->perDm2, 'min/dm²')"
                     mode="decimal"
                 />
                 @if ($picked->labour->openPerDm2 !== null)
@@ -107,7 +96,7 @@
                         at="labour/open_minutes_per_dm2"
                         label="of it open"
                         unit="min"
-                        :value="Decimal::trimmed($picked->labour->openPerDm2, 2)"
+                        :value="Format::field($picked->labour->openPerDm2, 'min/dm²')"
                         mode="decimal"
                     />
                 @endif
@@ -127,13 +116,13 @@
                         name="labour[metres_per_hour]"
                         at="labour/metres_per_hour"
                         label="Track"
-                        unit="m/h"
-                        :value="Decimal::trimmed($picked->labour->metresPerHour, 2)"
+                        :unit="Format::unit('m/h')"
+                        :value="Format::field($picked->labour->metresPerHour, 'm/h')"
                         mode="decimal"
                     />
                 @endif
             </div>
-            <h3>Dries, minutes at 20 °C, 50 %</h3>
+            <h3>Dries, minutes at {{ Format::text(20, '°C') }}, 50 %</h3>
             <div class="pair">
                 @foreach ([
                         'workable_until' => 'Workable until',
@@ -157,8 +146,8 @@
                     form="recipe"
                     name="reference_mm"
                     label="At"
-                    unit="mm"
-                    :value="Decimal::trimmed($picked->cure->referenceMm, 2)"
+                    :unit="Format::unit('mm')"
+                    :value="Format::field($picked->cure->referenceMm)"
                     mode="decimal"
                 /><x-field
                     form="recipe"
@@ -172,8 +161,8 @@
                         form="recipe"
                         name="film_c"
                         label="Film from"
-                        unit="°C"
-                        :value="Decimal::trimmed($picked->cure->filmTemperature, 1)"
+                        :unit="Format::unit('°C')"
+                        :value="Format::field($picked->cure->filmTemperature, '°C', 1)"
                         mode="decimal"
                     />
                 @endif
@@ -220,7 +209,7 @@
             @if ($picked->cautions !== [])
                 <div class="cau">
                     @foreach ($picked->cautions as $caution)
-                        <p><b>{{ $caution['do'] }}</b> {{ $caution['why'] }}</p>
+                        <p><b>{{ Format::sentence($caution['do']) }}</b> {{ $caution['why'] }}</p>
                     @endforeach
                 </div>
             @endif
@@ -259,8 +248,8 @@
                         name="prices[{{ $k }}][amount]"
                         at="prices/{{ $k }}/amount"
                         label="for a pack of"
-                        :unit="$materials[$material]->unit ?? ''"
-                        :value="isset($prices[$material]) ? Decimal::trimmed($prices[$material]->amount, 2) : ''"
+                        :unit="Format::unit($materials[$material]->unit ?? '')"
+                        :value="isset($prices[$material]) ? Format::field($prices[$material]->amount, $materials[$material]->unit ?? '') : ''"
                         mode="decimal"
                     />
                 </div>

@@ -1,4 +1,6 @@
+@use('IdleRidge\Core\Coats\Ingredient')
 @use('IdleRidge\Core\Measure\Decimal')
+@use('IdleRidge\Core\Measure\Format')
 <section class="sheet library-sheet">
     <div class="in scroll-x">
         <table class="layers library">
@@ -31,27 +33,17 @@
                                         <br>
                                     @endif
                                     {{ implode(' + ', array_column($part->of, 'material')) }}
-                                    @if ($part->rule === 'area')
-                                        <span
-                                            class="num"
-                                            >{{ Decimal::trimmed($part->value, $part->value < 10 ? 1 : 0) }}</span
-                                        >
-                                        {{ $part->unit }}/m² {{ $range($low($recipe, "parts/{$k}")) }}
-                                    @elseif ($part->rule === 'volume')
-                                        <span class="num">{{ Decimal::trimmed($part->value, 2) }}</span>
-                                        {{ $part->unit }}/ml
-                                    @elseif ($part->rule === 'pores')
+                                    @php($rate = Ingredient::rate($part->rule, $part->unit))
+                                    @if ($part->rule === 'pores')
                                         <span class="num">{{ Decimal::trimmed(100 * $part->value, 0) }}</span>
                                         % of pores
-                                    @elseif ($part->rule === 'edge')
-                                        <span class="num">{{ Decimal::trimmed($part->value, 2) }}</span>
-                                        {{ $part->unit }} a m of edge
-                                    @elseif ($part->rule === 'length')
-                                        <span class="num">{{ Decimal::trimmed($part->value, 2) }}</span>
-                                        {{ $part->unit }} a m along it
                                     @else
-                                        water/powder
-                                        <span class="num">{{ Decimal::trimmed($part->value, 2) }}</span>
+                                        @php($digits = $part->value < 10 ? ($part->rule === 'area' ? 1 : 2) : 0)
+                                        @if ($part->rule === 'plaster') water on powder @endif
+                                        <span class="num">{{ Format::field($part->value, $rate, $digits) }}</span>
+                                        {{ trim(Format::unit($rate) . ' ' . (['edge' => 'of edge', 'length' => 'along it', 'wire' => 'of wire',
+                                            'dam' => 'of dam', 'tree' => 'a tree', 'post' => 'each', 'strip' => 'a strip'][$part->rule] ?? '')) }}
+                                        @if ($part->rule === 'area') {{ $range($low($recipe, "parts/{$k}"), $rate) }} @endif
                                     @endif
                                 @endforeach
                             </td>

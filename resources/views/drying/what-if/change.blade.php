@@ -10,7 +10,7 @@
                         <option value="{{ $uid }}" @selected($v('room') === $uid)>{{ $name }}</option>
                     @endforeach</select></label
             ><label class="field"
-                ><span>Kept at, °C</span><input name="heater" value="{{ $v('heater') }}" inputmode="decimal">
+                ><span>Kept at, {{ \IdleRidge\Core\Measure\Format::unit('°C') }}</span><input name="heater" value="{{ $v('heater') }}">
                 @isset($faults['heater'])
                     <small class="fault">{{ $faults['heater'] }}</small>
                 @endisset</label

@@ -21,8 +21,8 @@
             <x-choice
                 form="sheet"
                 name="units"
-                label="Lengths"
-                :options="['metric' => 'mm and m', 'imperial' => 'inches and feet']"
+                label="Units"
+                :options="['metric' => 'metric', 'imperial' => 'imperial']"
                 :value="$units->value"
             />
             <x-field form="sheet" name="currency" label="Currency" :value="$sheet->currency" />

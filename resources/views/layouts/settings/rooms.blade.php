@@ -1,3 +1,4 @@
+@use('IdleRidge\Core\Measure\Format')
 @use('IdleRidge\Core\Measure\Decimal')
 <section class="sheet">
     <header>
@@ -37,8 +38,8 @@
                         :id="$form . '-' . $field"
                         :name="$field"
                         :label="$label"
-                        :unit="$unit"
-                        :value="$value === null ? '' : Decimal::trimmed($value, 1)"
+                        :unit="Format::unit($unit)"
+                        :value="$value === null ? '' : Format::field($value, $unit, 1)"
                         mode="decimal"
                     />
                 @endforeach

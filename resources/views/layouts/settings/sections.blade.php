@@ -98,9 +98,9 @@
             @csrf
             @seen
             <input type="hidden" name="form" value="new">
-            @php($mine = old('form') === 'new')
-            @foreach (['name' => ['Add a section', ''], 'width_mm' => ['Width', '1200 mm'],
-                'depth_mm' => ['Depth', '600 mm']]
+            @php([$mine, $begin] = [old('form') === 'new', \IdleRidge\Core\Track\StartingValues::board()])
+            @foreach (['name' => ['Add a section', ''], 'width_mm' => ['Width', Format::length($begin[0])],
+                'depth_mm' => ['Depth', Format::length($begin[1])]]
                 as $field => [$label, $value])
                 <div class="field {{ $field === 'name' ? 'grow' : '' }}">
                     <label for="new-{{ $field }}">{{ $label }}</label>
