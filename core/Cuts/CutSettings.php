@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Cuts;
 
+use IdleRidge\Core\Measure\Inches;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Units;
 
 /**
  * What a layout cuts its land from: school, skin over the foam, what a cut takes, what stays free along a sheet's edges, what
@@ -94,6 +96,33 @@ final readonly class CutSettings
     public function first(): StockSheet
     {
         return $this->sheets[0];
+    }
+
+    /** What a new layout begins with: sheets, timber and packing by the sizes they are sold in. */
+    public static function starting(Units $units): self
+    {
+        if ($units === Units::Metric) {
+            return self::of();
+        }
+        $inches = fn (float $n): float => $n * Inches::MM;
+
+        return self::of(
+            thickness: $inches(1.0),
+            skin: $inches(0.125),
+            sheetWidth: $inches(48.0),
+            sheetDepth: $inches(24.0),
+            kerf: $inches(0.0625),
+            riserGap: $inches(4.0),
+            board: new BoardBuild(
+                $inches(0.375),
+                $inches(0.75),
+                $inches(2.75),
+                $inches(16.0),
+                $inches(96.0),
+                packing: array_map($inches, [0.0625, 0.125, 0.25, 0.5]),
+            ),
+            shell: new ShellBuild($inches(6.0), $inches(1.5), $inches(0.625), $inches(6.0), $inches(10.0)),
+        );
     }
 
     /** @return list<StockSheet> of a thickness, those in store before those that are bought */

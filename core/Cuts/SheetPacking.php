@@ -5,14 +5,19 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Cuts;
 
 use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Measure\Inches;
+use IdleRidge\Core\Measure\RoundSteps;
 
 /**
  * Sheets to lay on one another so that they come up to a height: as near under it as the thicknesses go, and of the ways to
- * come so near the one with the fewest pieces. Exact, in tenths of a millimetre.
+ * come so near the one with the fewest pieces. Exact, in tenths of a millimetre where all are such, in 64ths of an inch where
+ * all are those, else in hundredths of a millimetre.
  */
 final readonly class SheetPacking
 {
-    private const UNITS_PER_MM = 10.0;
+    private const UNITS_MM = [0.1, Inches::MM / 64.0];
+
+    private const FINEST_MM = 0.01;
 
     /** @param  list<array{thickness: float, count: int}>  $sheets the thickest first */
     private function __construct(public float $height, public array $sheets, public float $rest)
@@ -22,44 +27,53 @@ final readonly class SheetPacking
     /** @param  list<float>  $thicknesses mm */
     public static function to(float $height, array $thicknesses): self
     {
-        $room = max(0, (int) floor(self::UNITS_PER_MM * $height + 1e-6));
-        $kinds = array_values(
-            array_unique(
-                array_filter(
-                    array_map(fn (float $t): int => (int) round(self::UNITS_PER_MM * $t), $thicknesses),
-                    fn (int $t): bool => $t > 0 && $t <= $room,
-                ),
-            ),
-        );
-        rsort($kinds);
-        // Height in tenths → fewest pieces that come to it, and the last of them.
+        $unit = self::unit($thicknesses);
+        $room = max(0, (int) floor($height / $unit + 1e-6));
+        // Units → the thickness as it is called.
+        $kinds = [];
+        foreach ($thicknesses as $thickness) {
+            $units = (int) round($thickness / $unit);
+            if ($units > 0 && $units <= $room) {
+                $kinds[$units] = $thickness;
+            }
+        }
+        krsort($kinds);
+        // Height in units → fewest pieces that come to it, and the last of them.
         $fewest = [0 => 0];
         $last = [];
         for ($h = 1; $h <= $room; $h++) {
-            foreach ($kinds as $kind) {
+            foreach ($kinds as $kind => $thickness) {
                 if (isset($fewest[$h - $kind]) && (! isset($fewest[$h]) || $fewest[$h] > $fewest[$h - $kind] + 1)) {
                     $fewest[$h] = $fewest[$h - $kind] + 1;
                     $last[$h] = $kind;
                 }
             }
         }
-        $h = max(array_keys($fewest));
-        $rest = $height - $h / self::UNITS_PER_MM;
         $counts = [];
-        for (; $h > 0; $h -= $last[$h]) {
+        for ($h = max(array_keys($fewest)); $h > 0; $h -= $last[$h]) {
             $counts[$last[$h]] = ($counts[$last[$h]] ?? 0) + 1;
         }
         krsort($counts);
-
-        return new self(
-            $height,
-            array_map(
-                fn (int $t, int $count): array => ['thickness' => $t / self::UNITS_PER_MM, 'count' => $count],
-                array_keys($counts),
-                $counts,
-            ),
-            max(0.0, $rest),
+        $sheets = array_map(
+            fn (int $units, int $count): array => ['thickness' => $kinds[$units], 'count' => $count],
+            array_keys($counts),
+            $counts,
         );
+        $stands = array_sum(array_map(fn (array $s): float => $s['count'] * $s['thickness'], $sheets));
+
+        return new self($height, $sheets, max(0.0, $height - $stands));
+    }
+
+    /** @param  list<float>  $thicknesses mm */
+    private static function unit(array $thicknesses): float
+    {
+        foreach (self::UNITS_MM as $unit) {
+            if (array_filter($thicknesses, fn (float $t): bool => ! RoundSteps::isMultiple($t, $unit)) === []) {
+                return $unit;
+            }
+        }
+
+        return self::FINEST_MM;
     }
 
     /** “3 × 20 + 2” */

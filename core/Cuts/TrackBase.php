@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Cuts;
 
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\Run;
 
@@ -76,7 +77,7 @@ final readonly class TrackBase
             $centre = array_map(fn (Point $p): array => [$p->x, $p->y], $run->alignment->polyline($piece['from'], $piece['to'], 0.0, 0.1));
             $out[] = new Template(
                 $piece['name'],
-                sprintf('%s, %s from station %d to %d', $piece['name'], $run->name, round($piece['from']), round($piece['to'])),
+                sprintf('%s, %s from station %s to %s', $piece['name'], $run->name, Format::cell($piece['from']), Format::cell($piece['to'])),
                 [$piece['ring']],
                 [],
                 [$centre],
@@ -89,7 +90,7 @@ final readonly class TrackBase
             $ring = [[0.0, 0.0], [$splice['length'], 0.0], [$splice['length'], $splice['width']], [0.0, $splice['width']]];
             $out[] = new Template(
                 $name,
-                sprintf('%s, splice under the joint at %d', $name, round($splice['station'])),
+                sprintf('%s, splice under the joint at %s', $name, Format::cell($splice['station'])),
                 [$ring],
                 [],
                 [[[$splice['length'] / 2.0, 0.0], [$splice['length'] / 2.0, $splice['width']]]],

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Cuts;
 
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Format;
 
 /**
@@ -53,7 +52,7 @@ final class TunnelTemplates
             'portal',
             sprintf(
                 '%s, portal, two of it: %s wide, %s high in the clear',
-                $name, Decimal::trimmed($left + $right, 1), Decimal::trimmed($high, 1),
+                $name, Format::cell($left + $right, 1), Format::cell($high, 1),
             ),
             [[[$x1, 0.0], [$x2, 0.0], [$x2, $top], [$x1, $top]], array_reverse($opening)],
             lines: [[[0.0, 0.0], [0.0, $top]]],

@@ -53,9 +53,9 @@ final class Format
         if ($shown > 0.0 && $shown < $under) {
             [$shown, $name, $most] = [Amount::convert($shown, $name, $smaller), $smaller, null];
         }
-        // Ounces are coarser than grams by more than a digit.
-        $fine = in_array($unit, ['g', 'ml'], true) ? 2 : 1;
-        $most ??= $unit === '°C' ? $decimals : min($decimals + $fine, self::decimals($shown));
+        // Ounces are coarser than grams by more than a digit; a hundredth is as fine as a scale tells them.
+        $fine = in_array($unit, ['g', 'ml'], true) ? max(2, $decimals) : $decimals + 1;
+        $most ??= $unit === '°C' ? $decimals : min($fine, self::decimals($shown));
 
         return [Decimal::trimmed($shown, $most), $name];
     }

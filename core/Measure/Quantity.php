@@ -46,6 +46,12 @@ final readonly class Quantity
         return $this->fixed ? $this->unit : $this->shown()[1];
     }
 
+    /** In a column that is headed by its unit: never a larger one. */
+    public function inColumn(): string
+    {
+        return Decimal::trimmed(Format::converted($this->value, $this->unit), $this->decimals);
+    }
+
     /** With its unit, as it stands in a sentence. */
     public function told(): string
     {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Planting;
 
 use IdleRidge\Core\Cuts\Template;
-use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Format;
 
 /** What a row is set out by, at full size: a stick with every station on it, a jig with a slot for each thing, and a profile of a post. */
@@ -139,7 +138,7 @@ final class RowTemplates
             $y = ($wire / $set->row->figures->height) * $set->height;
             $lines[] = [[-$half - self::WIRE_MM, $y], [$half + self::WIRE_MM, $y]];
             if ($y - $last >= self::WORDS_OVER_MM) {
-                $words[] = [$half + self::WIRE_MM + 1.0, $y - 0.8, Decimal::trimmed($y, 1)];
+                $words[] = [$half + self::WIRE_MM + 1.0, $y - 0.8, Format::cell($y, 1)];
                 $last = $y;
             }
         }

@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Project;
 use IdleRidge\Core\Cuts\Template;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\LandModel;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\Arc;
 use IdleRidge\Core\Track\Run;
@@ -126,9 +127,9 @@ final class BoardPlan
             ) {
                 $off = sqrt($element->radius ** 2 - $x ** 2) - sqrt(max(0.0, $element->radius ** 2 - $chord ** 2 / 4.0));
                 $t = 0.5 + $x / $chord;
-                $told[] = [$a->x + $t * ($b->x - $a->x), $a->y + $t * ($b->y - $a->y), sprintf('%.1f', $off)];
+                $told[] = [$a->x + $t * ($b->x - $a->x), $a->y + $t * ($b->y - $a->y), Format::cell($off, 1)];
             }
-            $told[] = [($a->x + $b->x) / 2.0, ($a->y + $b->y) / 2.0 - 12.0, sprintf('R %d, chord %.1f', round($element->radius), $chord)];
+            $told[] = [($a->x + $b->x) / 2.0, ($a->y + $b->y) / 2.0 - 12.0, 'R '.Format::cell($element->radius).', chord '.Format::cell($chord, 1)];
             $out[] = [[[$a->x, $a->y], [$b->x, $b->y]], $told];
         }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Water;
 
 use IdleRidge\Core\Cuts\Template;
-use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Format;
 
 /**
@@ -113,7 +112,7 @@ final readonly class Dam
             [],
             [
                 [...$at($this->from, $this->level + 0.6), 'water'],
-                [...$at(($this->from + $this->to) / 2.0, $foot + 1.5), "{$this->edge}, from ".Decimal::trimmed($this->from, 0)],
+                [...$at(($this->from + $this->to) / 2.0, $foot + 1.5), "{$this->edge}, from ".Format::cell($this->from)],
             ],
         );
     }

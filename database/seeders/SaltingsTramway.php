@@ -14,6 +14,7 @@ use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\ShellBuild;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
@@ -37,16 +38,21 @@ final readonly class SaltingsTramway
         $wall = $this->land->run(
             'Tramway',
             0,
-            236,
+            9.25 * self::INCH,
             4,
             [
-                ['kind' => 'tangent', 'length_mm' => 250.0],
-                ['kind' => 'arc', 'radius_mm' => 640.0, 'angle_deg' => -24.0],
-                ['kind' => 'tangent', 'length_mm' => 310.0],
+                ['kind' => 'tangent', 'length_mm' => 10.0 * self::INCH],
+                ['kind' => 'arc', 'radius_mm' => 25.0 * self::INCH, 'angle_deg' => -24.0],
+                ['kind' => 'tangent', 'length_mm' => 12.0 * self::INCH],
             ],
-            52,
-            [[300, 52], [820, 58]],
-            ['half_width_left_mm' => 30.0, 'half_width_right_mm' => 30.0, 'batter_fill_left' => 1.4, 'batter_fill_right' => 1.6],
+            2.0625 * self::INCH,
+            [[12.0 * self::INCH, 2.0625 * self::INCH], [32.0 * self::INCH, 2.3125 * self::INCH]],
+            [
+                'half_width_left_mm' => 1.1875 * self::INCH,
+                'half_width_right_mm' => 1.1875 * self::INCH,
+                'batter_fill_left' => 1.4,
+                'batter_fill_right' => 1.6,
+            ],
         );
 
         return Project::of(
@@ -61,14 +67,22 @@ final readonly class SaltingsTramway
                 ['front'],
                 'salt marsh',
                 'late summer',
-                new LayoutClearance([Vehicle::from(196.0, 92.0, 48.0, 68.0, 'tramcar')]),
+                new LayoutClearance([Vehicle::from(7.75 * self::INCH, 3.625 * self::INCH, 1.875 * self::INCH, 2.75 * self::INCH, 'tramcar')]),
                 cuts: CutSettings::of(
                     CutSchool::Web,
-                    5.0,
-                    3.0,
-                    1000.0,
-                    700.0,
-                    board: new BoardBuild(timberHigh: 44.0, stock: 1830.0),
+                    0.5 * self::INCH,
+                    0.125 * self::INCH,
+                    40.0 * self::INCH,
+                    30.0 * self::INCH,
+                    riserGap: 4.0 * self::INCH,
+                    board: new BoardBuild(
+                        0.375 * self::INCH,
+                        0.75 * self::INCH,
+                        1.75 * self::INCH,
+                        16.0 * self::INCH,
+                        72.0 * self::INCH,
+                        packing: array_map(fn (float $n): float => $n * self::INCH, [0.0625, 0.125, 0.25]),
+                    ),
                     shell: new ShellBuild(
                         ribGap: 4.0 * self::INCH,
                         stripGap: 1.5 * self::INCH,
@@ -81,31 +95,57 @@ final readonly class SaltingsTramway
             [$board],
             [$wall],
             [
-                $this->land->spot(40, 440, 26),
-                $this->land->spot(420, 446, 30, 'Far saltings'),
-                $this->land->spot(780, 430, 40),
-                $this->land->spot(60, 30, 12, 'Mud'),
-                $this->land->spot(330, 60, 14),
-                $this->land->spot(760, 30, 10),
-                $this->land->spot(560, 130, 18, 'Samphire bank'),
-                $this->land->line('ridge', 'Old bank', [[60, 390, 40], [240, 402, 46], [420, 380, 40]]),
-                $this->land->area('stream', 'Creek', [[620, 457], [606, 400], [640, 350]], 0.0, [
-                    'width_mm' => 22.0,
-                    'depth_mm' => 4.0,
-                    'below_mm' => 3.0,
+                $this->spot(1.5, 17.25, 1.0),
+                $this->spot(16.5, 17.5, 1.25, 'Far saltings'),
+                $this->spot(30.75, 17.0, 1.5),
+                $this->spot(2.5, 1.25, 0.5, 'Mud'),
+                $this->spot(13.0, 2.25, 0.625),
+                $this->spot(30.0, 1.25, 0.375),
+                $this->spot(22.0, 5.0, 0.75, 'Samphire bank'),
+                $this->land->line('ridge', 'Old bank', [
+                    [...self::at(2.5, 15.5), 1.5 * self::INCH],
+                    [...self::at(9.5, 15.75), 1.75 * self::INCH],
+                    [...self::at(16.5, 15.0), 1.5 * self::INCH],
+                ]),
+                $this->land->area('stream', 'Creek', [self::at(24.5, 18.0), self::at(24.0, 15.75), self::at(25.25, 13.75)], 0.0, [
+                    'width_mm' => 0.875 * self::INCH,
+                    'depth_mm' => 0.1875 * self::INCH,
+                    'below_mm' => 0.125 * self::INCH,
                 ]),
                 $this->land->area(
                     'water',
                     'Salt pan',
-                    array_map(
-                        fn (int $k): array => [round(210.0 + 95.0 * cos(($k * M_PI) / 8)), round(112.0 + 46.0 * sin(($k * M_PI) / 8))],
-                        range(0, 15),
-                    ),
-                    11.0,
-                    ['depth_mm' => 5.0, 'shore_mm' => 24.0],
+                    self::pan(),
+                    0.4375 * self::INCH,
+                    ['depth_mm' => 0.1875 * self::INCH, 'shore_mm' => 1.0 * self::INCH],
                 ),
             ],
             works: $this->works($board->uid),
+        );
+    }
+
+    private function spot(float $x, float $y, float $z, string $name = ''): LandFeature
+    {
+        return $this->land->spot($x * self::INCH, $y * self::INCH, $z * self::INCH, $name);
+    }
+
+    /** @return array{float, float} mm */
+    private static function at(float $x, float $y): array
+    {
+        return [$x * self::INCH, $y * self::INCH];
+    }
+
+    /** @return list<array{float, float}> its bank, to an eighth of an inch, mm */
+    private static function pan(): array
+    {
+        $eighths = fn (float $inches): float => round(8.0 * $inches) / 8.0;
+
+        return array_map(
+            fn (int $k): array => self::at(
+                $eighths(8.25 + 3.75 * cos(($k * M_PI) / 8)),
+                $eighths(4.5 + 1.75 * sin(($k * M_PI) / 8)),
+            ),
+            range(0, 15),
         );
     }
 
@@ -116,10 +156,7 @@ final readonly class SaltingsTramway
             $this->uids->next(),
             $board,
             'Salt pan',
-            array_map(
-                fn (int $k): array => [round(210.0 + 95.0 * cos(($k * M_PI) / 8)), round(112.0 + 46.0 * sin(($k * M_PI) / 8))],
-                range(0, 15),
-            ),
+            self::pan(),
         );
         $coat = fn (
             Zone $zone,

@@ -12,7 +12,12 @@ use Database\Seeders\SaltingsTramway;
 use DOMDocument;
 use DOMElement;
 use DOMXPath;
+use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\OwnRecipe;
+use IdleRidge\Core\Coats\Recipe;
+use IdleRidge\Core\Interchange\RecipeFile;
 use IdleRidge\Core\Measure\Units;
+use Illuminate\Support\Arr;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -62,6 +67,73 @@ final class UnitsTest extends FeatureCase
         $this->assertSame([], $lines, implode("\n", $lines));
     }
 
+    /** @return iterable<string, array{Units}> */
+    public static function systems(): iterable
+    {
+        yield 'metric' => [Units::Metric];
+        yield 'imperial' => [Units::Imperial];
+    }
+
+    #[DataProvider('systems')]
+    public function test_a_form_that_is_saved_as_it_stands_changes_nothing(Units $units): void
+    {
+        $this->setClock('2026-10-14 18:30');
+        $layout = $this->demo();
+        $layout->update(['units' => $units->value]);
+        $forms = [];
+        foreach ($this->walk($layout, $forms) as $path => $text) {
+            continue;
+        }
+        $this->assertGreaterThan(20, count($forms));
+        $stands = $this->told($layout);
+        $wrong = [];
+        foreach ($forms as $action => [$fields, $page]) {
+            $response = $this->from($page)->post($action, $fields);
+            $this->assertSame('', (string) session('errors')?->first(), "{$action} from {$page} is taken");
+            $this->assertLessThan(400, $response->getStatusCode(), "{$action} from {$page}");
+            $now = $this->told($layout);
+            $wrong["{$action} from {$page}"] = str_contains($action, '/library/') ? $this->madeOther($layout, basename($action)) : self::changes($stands, $now);
+            $stands = $now;
+            session()->flush();
+        }
+        $this->assertSame([], array_filter($wrong));
+    }
+
+    /** @return array<string, array{mixed, mixed}> where a recipe that was kept as one’s own says other than the library */
+    private function madeOther(Layout $layout, string $id): array
+    {
+        $own = array_column(array_map(fn (OwnRecipe $o): array => [$o->recipe->id, $o->recipe], app(ProjectLoader::class)->works($layout)->recipes), 1, 0);
+        $started = app(Library::class)->recipe($id);
+        $fields = fn (Recipe $recipe): array => Arr::dot(array_diff_key(RecipeFile::write($recipe), ['provenance' => true]));
+
+        return self::changes($fields($started), $fields($own[$id]));
+    }
+
+    /** @return array<string, mixed> the layout as a file has it, key by key */
+    private function told(Layout $layout): array
+    {
+        $whole = json_decode(app(LayoutFiles::class)->export($layout->refresh()), true, 64, JSON_THROW_ON_ERROR);
+
+        return Arr::dot(array_diff_key($whole, ['written_at' => true]));
+    }
+
+    /**
+     * @param  array<string, mixed>  $before
+     * @param  array<string, mixed>  $after
+     * @return array<string, array{mixed, mixed}>
+     */
+    private static function changes(array $before, array $after): array
+    {
+        $out = [];
+        foreach ($before + $after as $key => $value) {
+            if (($before[$key] ?? null) !== ($after[$key] ?? null)) {
+                $out[$key] = [$before[$key] ?? null, $after[$key] ?? null];
+            }
+        }
+
+        return array_slice($out, 0, 12, true);
+    }
+
     /** @return list<string> what the builder wrote or was told at the time, the longest first */
     private function own(Layout $layout): array
     {
@@ -89,9 +161,10 @@ final class UnitsTest extends FeatureCase
     /**
      * From page to page by their links, each kind of address a few times.
      *
+     * @param  array<string, array{array<string, mixed>, string}>  $forms  gathers what changes something that stands: address → fields, page
      * @return iterable<string, string> path → what it says
      */
-    private function walk(Layout $layout): iterable
+    private function walk(Layout $layout, array &$forms = []): iterable
     {
         $root = "/layouts/{$layout->uid}";
         $queue = [$root, "{$root}/settings", "{$root}/find?q=tarn", "{$root}/shelf/shopping.csv", "{$root}/shelf/stock.csv", "{$root}/shelf/prices.csv"];
@@ -118,6 +191,7 @@ final class UnitsTest extends FeatureCase
                 yield $path => self::printed($body);
             } elseif (str_starts_with(ltrim($body), '<')) {
                 [$text, $links] = self::read($body);
+                $forms += array_map(fn (array $fields): array => [$fields, $path], self::forms($body));
                 array_push($queue, ...array_filter($links, fn (string $to): bool => str_starts_with($to, "{$root}/")));
                 yield $path => $text;
             } else {
@@ -152,6 +226,37 @@ final class UnitsTest extends FeatureCase
         }
 
         return [$text, array_values(array_unique(array_filter($links)))];
+    }
+
+    /** @return array<string, array<string, mixed>> address → fields as they stand, of forms that change something */
+    private static function forms(string $html): array
+    {
+        $document = new DOMDocument();
+        @$document->loadHTML('<?xml encoding="UTF-8">'.$html);
+        $at = new DOMXPath($document);
+        $out = [];
+        foreach ($at->query('//form[.//input[@name="_method"][translate(@value, "PATCH", "patch")="patch"]]') ?: [] as $form) {
+            $pairs = [];
+            $fields = './/input[@name and @type!="checkbox" and @type!="radio" and @type!="file"]|.//input[@name and not(@type)]|'
+                .'.//input[@name and @checked]|.//textarea[@name]|.//select[@name]';
+            foreach ($at->query($fields, $form) ?: [] as $field) {
+                if ($field instanceof DOMElement) {
+                    $chosen = $at->query('.//option[@selected]', $field)?->item(0) ?? $at->query('.//option', $field)?->item(0);
+                    $value = match ($field->tagName) {
+                        'select' => $chosen instanceof DOMElement ? $chosen->getAttribute('value') : '',
+                        'textarea' => $field->textContent,
+                        default => $field->getAttribute('value'),
+                    };
+                    $pairs[] = urlencode($field->getAttribute('name')).'='.urlencode($value);
+                }
+            }
+            parse_str(implode('&', $pairs), $read);
+            if ($form instanceof DOMElement) {
+                $out[(string) preg_replace('#^https?://[^/]+#', '', $form->getAttribute('action'))] = $read;
+            }
+        }
+
+        return $out;
     }
 
     /** What a PDF has in words. */

@@ -113,10 +113,11 @@ final readonly class SaveTrial
             ),
         );
         $sentence = "Trial “{$changed->name}” written down";
-        $this->ledger->record($layout, $sentence, function (ChangeSet $changes) use ($layout, $row, $changed): void {
+        $this->ledger->record($layout, $sentence, function (ChangeSet $changes) use ($layout, $row, $changed, $trial): void {
             $changes->save($row->keep(JournalFile::fromTrial($changed)));
             $first = $layout->sections()->value('uid');
-            if ($changed->verdict !== null && $first !== null) {
+            $isNews = [$changed->verdict, $changed->note, $changed->name] !== [$trial->verdict, $trial->note, $trial->name];
+            if ($changed->verdict !== null && $first !== null && $isNews) {
                 $said = "{$changed->name}, {$changed->title} on scrap: {$changed->verdict->value}";
                 $more = $changed->note === '' ? '' : ". {$changed->note}";
                 $this->journal->write($layout, JournalKind::Tried, $first, null, $said.$more);

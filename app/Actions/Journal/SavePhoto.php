@@ -94,7 +94,11 @@ final readonly class SavePhoto
             if ($typed->has('x') || $typed->has('y')) {
                 $place = $typed->text('x') === '' && $typed->text('y') === ''
                     ? null
-                    : ['x' => $typed->length('x'), 'y' => $typed->length('y'), 'heading' => $typed->number('heading', 0.0)];
+                    : [
+                        'x' => $typed->length('x', current: $place['x'] ?? null),
+                        'y' => $typed->length('y', current: $place['y'] ?? null),
+                        'heading' => $typed->amount('heading', '°', 0.0, $place['heading'] ?? null, 0),
+                    ];
             }
 
             return $photo->but(

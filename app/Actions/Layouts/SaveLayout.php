@@ -13,6 +13,7 @@ use App\Models\Layout;
 use App\Models\Room;
 use DateTimeZone;
 use IdleRidge\Core\Cure\Room as CoreRoom;
+use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Interchange\BenchFile;
 use IdleRidge\Core\Interchange\GrowthFile;
 use IdleRidge\Core\Interchange\RoomFile;
@@ -117,7 +118,7 @@ final readonly class SaveLayout
             : $old->bankReach;
         $tension = $typed->number('tension', $old->tension);
         $stiffness = $typed->length('stiffness_mm', $old->stiffness, $old->stiffness);
-        $cuts = CutSettingsInput::read($typed, $old->cuts);
+        $cuts = CutSettingsInput::read($typed, $layout === null ? CutSettings::starting($units) : $old->cuts);
         $north = $typed->number('north_deg', $old->northDeg);
         $growth = $this->growth($typed, $old->growth);
         $edges = $typed->has('viewing_edges')

@@ -46,7 +46,7 @@ final readonly class SaveSection
         foreach ($layout->sections()->get() as $other) {
             $right = max($right, ...array_map(fn (Point $p): float => $p->x, ProjectLoader::section($other)->corners()));
         }
-        $section = $this->read($typed, Section::of($this->uids->next(), 'New', ...[...StartingValues::board(), $right]));
+        $section = $this->read($typed, Section::of($this->uids->next(), 'New', ...[...StartingValues::board(), $right]), $layout);
 
         return $this->besideItsField(
             fn (): SectionRow => $this->ledger->record($layout, "{$section->name} added", function (ChangeSet $changes) use (
@@ -73,7 +73,7 @@ final readonly class SaveSection
     public function change(Layout $layout, SectionRow $row, array $input): void
     {
         $old = ProjectLoader::section($row);
-        $section = $this->carried($layout, $old, $this->read(new FormInput($input), $old));
+        $section = $this->carried($layout, $old, $this->read(new FormInput($input), $old, $layout));
         $this->besideItsField(
             fn () => $this->ledger->record($layout, "{$section->name} changed", function (ChangeSet $changes) use (
                 $layout,
@@ -186,7 +186,15 @@ final readonly class SaveSection
         }
     }
 
-    private function read(FormInput $typed, Section $old): Section
+    /** A board that nobody put anywhere stands in the first room, and stays so while that is what is shown. */
+    private function room(Layout $layout, string $typed, Section $old): ?string
+    {
+        $first = $layout->rooms()->orderBy('position')->first()?->uid;
+
+        return $typed === '' || ($old->room === null && $typed === $first) ? null : $typed;
+    }
+
+    private function read(FormInput $typed, Section $old, Layout $layout): Section
     {
         $p = $old->placement;
         [$width, $depth] = [$typed->length('width_mm', $old->width, $old->width), $typed->length('depth_mm', $old->depth, $old->depth)];
@@ -208,7 +216,7 @@ final readonly class SaveSection
                 $base,
                 $typed->kept() + $old->typed,
                 $old->extra,
-                $typed->has('room') ? ($typed->text('room') ?: null) : $old->room,
+                $typed->has('room') ? $this->room($layout, $typed->text('room'), $old) : $old->room,
                 $this->edges($old, $width, $depth),
                 $runsOn,
                 $old->stood,

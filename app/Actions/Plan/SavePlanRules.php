@@ -42,8 +42,10 @@ final readonly class SavePlanRules
         $tools = [];
         foreach (array_keys($typed->list('tools')) as $k) {
             $name = $typed->text("tools.{$k}.name");
-            if ($name !== '') {
-                $tools[$name] = (int) $typed->number("tools.{$k}.count", 1.0);
+            $count = $name === '' ? 1 : (int) $typed->number("tools.{$k}.count", 1.0);
+            // One there is of each; only what was said otherwise is kept.
+            if ($name !== '' && ($count !== 1 || isset($old->tools[$name]))) {
+                $tools[$name] = $count;
             }
         }
         $due = [];

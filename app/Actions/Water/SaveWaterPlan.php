@@ -72,7 +72,7 @@ final readonly class SaveWaterPlan
                 coats: $empty('coats', fn (): int => (int) round($typed->number('coats')), $old->coats),
                 bands: (int) round($typed->number('bands', (float) $old->bands)),
                 darkRim: $typed->has('dark_rim') ? $typed->text('dark_rim') === '1' : $old->darkRim,
-                potG: $empty('pot_g', fn (): float => $typed->amount('pot_g', 'g'), $old->potG),
+                potG: $empty('pot_g', fn (): float => $typed->amount('pot_g', 'g', current: $old->potG, decimals: 0), $old->potG),
             );
             $this->school($project, $plan, $body);
 

@@ -24,7 +24,7 @@ final class CandidateController
                     $section,
                     $request->word('pick'),
                     $request->word('what'),
-                    $request->number('step'),
+                    $request->word('step'),
                 ),
         );
     }

@@ -11,6 +11,7 @@ use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Plan\CoatState;
 use IdleRidge\Core\Plan\DryingState;
 
@@ -263,7 +264,7 @@ final class CoreSampleDrawing
                 $layers = $this->page->plan->work->project->layout->cuts->school->isFoam();
                 $this->svg
                     ->text('h', $left, $at, $layers ? 'Foam' : 'Shell')
-                    ->text('m tick', $left + 36.0, $at, '≈ '.Decimal::trimmed($foam, 0));
+                    ->text('m tick', $left + 36.0, $at, '≈ '.Format::cell($foam));
                 $count = max(1, (int) ceil($foam / $this->page->sheet));
                 $words = $layers ? $count.($count === 1 ? ' layer' : ' layers') : 'ribs and web';
                 $this->svg->text(
@@ -291,7 +292,7 @@ final class CoreSampleDrawing
             ->rect('target', $left - 4.0, $at - 13.0, $room + 6.0, self::LABEL);
         $name = $this->fitting($state->coat->title(), 5.9, $room);
         $this->svg->text($on ? 'h on' : 'h', $left, $at, $name);
-        $mm = Decimal::fixed($state->coat->mm * $state->coat->passes, 1);
+        $mm = Format::cell($state->coat->mm * $state->coat->passes, 1);
         if (mb_strlen($name) * 5.9 + 6.5 * mb_strlen($mm) + 4.0 <= $room) {
             $this->svg->text('m tick', $left + mb_strlen($name) * 5.9 + 3.0, $at, $mm);
         }

@@ -16,7 +16,8 @@ use IdleRidge\Core\Measure\Quantity;
 /** The ways to make the same land, beside each other: sheets and cost as they are laid out, or from what they take by area alone. */
 final readonly class CompareCutSchools
 {
-    public const COLUMNS = ['sheets', 'hours', 'weight', 'dust', 'cost'];
+    /** Column → the unit of the core that all of it is in. */
+    public const COLUMNS = ['sheets' => '', 'hours' => '', 'weight' => 'kg', 'dust' => 'l', 'cost' => ''];
 
     public function __construct(private ComputedCuts $desk, private ComputedSheets $sheets)
     {
@@ -61,7 +62,7 @@ final readonly class CompareCutSchools
         $dust = $page->stack()?->carved;
         $more = self::more($page);
 
-        return array_combine(self::COLUMNS, [
+        return array_combine(array_keys(self::COLUMNS), [
             [
                 'figure' => new Quantity((float) ($laid === null ? $page->sheetsByArea() : $laid->count()), '', $how, $from),
                 'before' => $before,

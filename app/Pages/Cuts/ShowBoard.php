@@ -75,7 +75,7 @@ final class ShowBoard
                 foreach ($structure->kind === StructureKind::Bridge ? [$structure->from, $structure->to] : [] as $station) {
                     if ($station >= $over[0] && $station <= $over[1]) {
                         $put(
-                            "{$run->name}, deck at ".round($station),
+                            "{$run->name}, deck at ".Format::cell($station),
                             $run->grade->heightAt($station) - $structure->thick - $page->section->base,
                         );
                     }

@@ -126,7 +126,7 @@ final readonly class ShowGrowth
         $out[] = [
             'label' => 'Board, carried',
             'figure' => new Quantity($tall['lifted'], 'mm', 'from under the frame to the highest that stays on', decimals: 0),
-            'note' => $tall['all'] - $tall['lifted'] < 0.5 ? 'high' : round($tall['all']).' with all trees',
+            'note' => $tall['all'] - $tall['lifted'] < 0.5 ? 'high' : Format::length($tall['all']).' with all trees',
         ];
 
         return $out;

@@ -16,8 +16,10 @@ use App\Models\Run as RunRow;
 use App\Models\Section as SectionRow;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Terrain;
+use IdleRidge\Core\Measure\Amount;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Project\BaseWidth;
@@ -31,6 +33,9 @@ use IdleRidge\Core\Track\Run;
 /** The same land with one thing changed, side by side: what each takes, costs and hides. */
 final readonly class CompareLand
 {
+    /** Of a height or a place mm, of slopes run over rise. */
+    private const MAX_STEP = 500.0;
+
     public function __construct(
         private ProjectLoader $load,
         private ComputedLand $desk,
@@ -41,17 +46,18 @@ final readonly class CompareLand
     }
 
     /**
-     * @return array{thing: LandFeature|Run, what: string, whats: list<string>, step: float, cards: list<array{title: string,
+     * @return array{thing: LandFeature|Run, what: string, whats: list<string>, step: float, unit: string, cards: list<array{title: string,
      *     by: float|null, sheet: LandResult, project: Project, rows: list<array{label: string, figure: Quantity, change: float|null}>}>}
      */
-    public function of(Layout $layout, SectionRow $row, string $uid, string $what, ?float $step): array
+    public function of(Layout $layout, SectionRow $row, string $uid, string $what, string $typed): array
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
         $thing = Variation::find($project, $uid);
         $whats = Variation::VARIABLES[Variation::kindOf($thing)] ?? [];
         $what = isset($whats[$what]) ? $what : (string) array_key_first($whats);
-        $step = $step === null || ! is_finite($step) || $step <= 0.0 ? $whats[$what] ?? 0.0 : min(500.0, $step);
+        $unit = $what === 'batter' ? '' : 'mm';
+        $step = self::step($typed, $unit, $whats[$what] ?? 0.0);
         $variants = [['As it stands', null, $project]];
         foreach ($whats === [] ? [] : [-$step, $step] as $by) {
             $variants[] = [$this->title($what, $by), $by, Variation::of($project, $uid, $what, $by)];
@@ -77,7 +83,7 @@ final readonly class CompareLand
             ];
         }
 
-        return ['thing' => $thing, 'what' => $what, 'whats' => array_keys($whats), 'step' => $step, 'cards' => $cards];
+        return ['thing' => $thing, 'what' => $what, 'whats' => array_keys($whats), 'step' => $step, 'unit' => $unit, 'cards' => $cards];
     }
 
     /** What stands takes the place of the variation. */
@@ -96,6 +102,18 @@ final readonly class CompareLand
             $feature = $layout->features()->where('uid', $uid)->firstOrFail();
             $this->place->save($layout, $feature->fill(SaveLandFeature::columns($changed)), $sentence);
         }
+    }
+
+    /** What was typed, or the usual step where that is none. */
+    private static function step(string $typed, string $unit, float $usual): float
+    {
+        try {
+            $step = $unit === '' ? (float) str_replace(',', '.', $typed) : Amount::parse($typed, $unit);
+        } catch (InvalidValue) {
+            $step = 0.0;
+        }
+
+        return is_finite($step) && $step > 0.0 ? min(self::MAX_STEP, $step) : $usual;
     }
 
     private function title(string $what, float $by): string
@@ -190,7 +208,7 @@ final readonly class CompareLand
         }
         $there = array_values(array_filter($project->features, fn (LandFeature $f): bool => $f->uid === $uid))[0] ?? null;
         [$long, $short] = $bare === null || $there === null ? [0.0, 0.0] : $terrain->extentOfChange($bare->terrain(ComputedLand::CELL_MM));
-        $inputs = ['rectangle of the change' => Decimal::trimmed($long, 0).' × '.Format::length($short)];
+        $inputs = ['rectangle of the change' => Format::several([$long, $short], 'mm')];
         if ($bare === null || $there === null || ! in_array($there->kind, ['spot', 'ridge', 'hollow'], true)) {
             return [
                 'label' => 'Width taken',

@@ -34,7 +34,7 @@ final class LandReadings
     {
         $f = $page->sheet->figures;
         $scale = $page->project->layout->scale;
-        $plan = Decimal::trimmed($f['plan']->value / 1e6, 2);
+        $plan = Format::field($f['plan']->value / 1e6, 'm²');
         $litres = fn (Quantity $mm3): Quantity => new Quantity($mm3->value / 1e6, 'l', $mm3->formula, $mm3->inputs, $mm3->provenance, 1);
 
         return [
@@ -113,8 +113,8 @@ final class LandReadings
             $place = $finding->place;
             $where =
                 $place->run === null
-                    ? sprintf('x %d, y %d', round($place->xMm), round($place->yMm))
-                    : sprintf('st %d–%d', round((float) $place->fromMm), round((float) $place->toMm));
+                    ? 'x '.Format::cell($place->xMm).', y '.Format::cell($place->yMm)
+                    : 'st '.Format::cell((float) $place->fromMm).'–'.Format::cell((float) $place->toMm);
             $first = array_values($finding->figures)[0] ?? null;
             $out[] = [
                 'finding' => $finding,
@@ -183,7 +183,7 @@ final class LandReadings
             decimals: 1,
         );
 
-        return ['label' => sprintf('Grade, felt on R %d', round(1.0 / abs($curvature))), 'figures' => [$grade, $felt], 'bad' => false];
+        return ['label' => 'Grade, felt on R '.Format::cell(1.0 / abs($curvature)), 'figures' => [$grade, $felt], 'bad' => false];
     }
 
     /** @return list<array{label: string, figures: list<Quantity>, bad: bool}> */
@@ -238,12 +238,12 @@ final class LandReadings
             );
         }
 
-        return [['label' => 'Free beside the vehicle, up to 60', 'figures' => $figures, 'bad' => $bad]];
+        return [['label' => 'Free beside the vehicle, up to '.Format::cell(60.0), 'figures' => $figures, 'bad' => $bad]];
     }
 
     private function prototype(float $mm): string
     {
-        return Format::text(round(Format::converted($mm / 1000.0, 'm')), Format::unit('m')).' real';
+        return Format::text($mm / 1000.0, 'm').' real';
     }
 
     /** @return list<array{before: string, figure: Quantity, after: string}> what the picked water, stream or heap comes to */
@@ -409,7 +409,7 @@ final class LandReadings
                 $p = $run->alignment->pointAt($station);
                 $tall = $run->grade->heightAt($station) - $structure->thick - $page->model->heightAt($p->x, $p->y);
                 $out[] = [
-                    'before' => 'Pier '.($k + 1).' at '.round($station).' stands',
+                    'before' => 'Pier '.($k + 1).' at '.Format::cell($station).' stands',
                     'figures' => [
                         new Quantity(
                             $tall,
@@ -429,9 +429,9 @@ final class LandReadings
                 $out[] = [
                     'before' => ($wall->cause === 'placed' ? 'Wall' : 'Wall needed').
                         ", {$wall->side->value}, ".
-                        round($wall->from).
+                        Format::cell($wall->from).
                         '–'.
-                        round($wall->to).
+                        Format::cell($wall->to).
                         ':',
                     'figures' => [
                         new Quantity($wall->lowest, 'mm', 'least step of the land along it', $from, decimals: 1),
@@ -445,7 +445,7 @@ final class LandReadings
             foreach ($other->uid === $run->uid ? [] : Crossing::between($run, $other) as $crossing) {
                 $over = -$crossing->over();
                 $out[] = [
-                    'before' => "Crosses {$other->name} at ".round($crossing->station).',',
+                    'before' => "Crosses {$other->name} at ".Format::cell($crossing->station).',',
                     'after' => '.',
                     'figures' => [
                         new Quantity($crossing->angleDeg, '°', 'between the centrelines', decimals: 0),

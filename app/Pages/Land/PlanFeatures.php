@@ -8,7 +8,6 @@ use App\Pages\Drawing\Labels;
 use App\Pages\Drawing\PlanFrame;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Land\Spot;
-use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Project\LandFeature;
 
@@ -106,7 +105,7 @@ final readonly class PlanFeatures
         $p = $feature->points[0];
         [$x, $y] = [$this->frame->x($p->x), $this->frame->y($p->y)];
         $on = $this->isPicked($feature);
-        $height = Decimal::trimmed($p->z, 1);
+        $height = Format::cell($p->z, 1);
         $words = $feature->name === '' || $on ? $height : $feature->name.' '.$height;
         $this->svg->open([
             'class' => 'spot grip'.($on ? ' on' : ''),
@@ -166,7 +165,7 @@ final readonly class PlanFeatures
                 $this->svg->rect('knot', $this->frame->x($p->x) - 2.0, $this->frame->y($p->y) - 2.0, 4.0, 4.0);
             }
             if (($on || $k === 0 || $k === count($feature->points) - 1) && ! $this->hasSpot($p)) {
-                $words = Decimal::trimmed($p->z, 1);
+                $words = Format::cell($p->z, 1);
                 $place = $this->labels->beside($words, 6.6, 11.0, $this->frame->x($p->x), $this->frame->y($p->y), 9.0);
                 if ($place !== null) {
                     $this->svg->text('m halo', $place[0], $place[1], $words);
@@ -220,7 +219,7 @@ final readonly class PlanFeatures
         if ($this->isPicked($feature)) {
             $this->grips($feature, $feature->kind !== 'stream');
         }
-        $level = $feature->kind === 'water' || $feature->kind === 'pad' ? Decimal::trimmed($feature->points[0]->z, 1) : '';
+        $level = $feature->kind === 'water' || $feature->kind === 'pad' ? Format::cell($feature->points[0]->z, 1) : '';
         $words = trim($feature->name.' '.$level);
         if ($words === '') {
             return;

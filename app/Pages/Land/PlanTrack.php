@@ -7,7 +7,7 @@ namespace App\Pages\Land;
 use App\Pages\Drawing\Labels;
 use App\Pages\Drawing\PlanFrame;
 use IdleRidge\Core\Interchange\Svg;
-use IdleRidge\Core\Measure\Decimal;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Track\Arc;
 use IdleRidge\Core\Track\Run;
@@ -142,7 +142,7 @@ final readonly class PlanTrack
                     $run,
                     $wall->from,
                     $wall->to,
-                    'wall '.Decimal::trimmed($wall->highest, 0),
+                    'wall '.Format::cell($wall->highest),
                     $wall->cause === 'placed' ? 'm halo' : 'm halo wall-word',
                     6.8,
                     $wall->side->offset(1.0),
@@ -173,7 +173,7 @@ final readonly class PlanTrack
                         $run,
                         max($span[0], $begin),
                         min($span[1], $begin + $element->length),
-                        'R '.Decimal::trimmed($element->radius, 0),
+                        'R '.Format::cell($element->radius),
                         'm halo',
                         6.8,
                         1.0,

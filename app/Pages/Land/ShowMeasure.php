@@ -11,10 +11,8 @@ use App\Models\Section as SectionRow;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\TapeMeasure;
-use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
-use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\Project;
 
 /** What stands under the pointer, and what a tape laid on the plan measures, in words. */
@@ -56,7 +54,7 @@ final readonly class ShowMeasure
 
         return $nearest === null
             ? $words
-            : $words.sprintf(' · st %d, %s off', round($nearest['station']), Format::length(abs($nearest['offset'])));
+            : $words.sprintf(' · st %s, %s off', Format::cell($nearest['station']), Format::length(abs($nearest['offset'])));
     }
 
     /**
@@ -94,9 +92,7 @@ final readonly class ShowMeasure
     {
         $there = $project->layout->scale->toPrototype($mm);
 
-        return $project->layout->units === Units::Metric
-            ? Format::text($there / 1000.0, 'm', 1)
-            : Decimal::trimmed($there / 304.8, 1).' ft';
+        return Format::text($there / 1000.0, 'm', 1);
     }
 
     private function slope(LandModel $model, float $x, float $y, float $width, float $depth): float

@@ -284,7 +284,7 @@ final readonly class ShowWater
         $out = [];
         foreach ($bands as $k => $band) {
             $out[] = [
-                'words' => Decimal::trimmed($band->from, 1).' to '.Format::length($band->to, 1),
+                'words' => Format::several([$band->from, $band->to], 'mm', 1, ' to '),
                 'mix' => $page->colours->parts($k, count($bands), $page->darkRim()),
                 'hex' => $page->colours->hex($page->colours->darkShare($k, count($bands), $page->darkRim())),
                 'area' => new Quantity($band->area / 100.0, 'cm²', 'plan area of the bed that lies so deep', decimals: 0),

@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook\Land;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\LandStudy;
 
@@ -53,7 +54,7 @@ final class WallNeeded implements LandRule
                     ),
                     'lowest' => new Quantity($wall->lowest, 'mm', 'least step along the stretch', decimals: 1),
                     'length' => new Quantity($wall->length, 'mm', 'along the wall’s own face', [
-                        'stations' => round($wall->from).' to '.round($wall->to),
+                        'stations' => Format::cell($wall->from).' to '.Format::cell($wall->to),
                     ]),
                     'face' => new Quantity($wall->face / 100.0, 'cm²', 'height summed along its face', decimals: 1),
                 ],

@@ -1,9 +1,9 @@
-@props(['figure', 'unit' => null])
+@props(['figure', 'unit' => null, 'column' => false])
 <button
     type="button"
     class="fig num"
     data-origin="{{ $figure->origin() }}"
     aria-label="{{ $figure->text() }} {{ $unit ?? $figure->unit() }}. {{ $figure->origin() }}"
 >
-    {{ $figure->text() }}
+    {{ $column ? $figure->inColumn() : $figure->text() }}
 </button>

@@ -49,7 +49,7 @@
                         <td>
                             {{
                                 $one['packing']->rest >= 0.05
-                                    ? Decimal::trimmed($one['packing']->rest, 1)
+                                    ? Format::cell($one['packing']->rest, 1)
                                     : '–'
                             }}
                         </td>

@@ -7,8 +7,8 @@
             <thead>
                 <tr>
                     <th scope="col">To compare</th>
-                    @foreach (\App\Pages\Cuts\CompareCutSchools::COLUMNS as $column)
-                        <th scope="col">{{ $column }}</th>
+                    @foreach (\App\Pages\Cuts\CompareCutSchools::COLUMNS as $column => $unit)
+                        <th scope="col">{{ $column }}{{ $unit === '' ? '' : ', ' . Format::unit($unit) }}</th>
                     @endforeach
                 </tr>
             </thead>
@@ -22,7 +22,7 @@
                                     @if ($cell['before'] !== '')
                                         <small>{{ $cell['before'] }} </small>
                                     @endif
-                                    <x-figure :figure="$cell['figure']" />
+                                    <x-figure :figure="$cell['figure']" column />
                                 @elseif ($column === 'cost')
                                     <small>no price</small>
                                 @else

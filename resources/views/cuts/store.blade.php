@@ -30,8 +30,7 @@
                                 name="lots[{{ $lot->uid }}]"
                                 value="{{ \App\Http\OldInput::text("lots.{$lot->uid}", $count) }}"
                                 inputmode="numeric"
-                                aria-label="How many of {{ Decimal::trimmed($lot->width, 0) }} × {{ Decimal::trimmed($lot->depth, 0) }} × {{
-                                    Format::length($lot->thickness, 1) }}"
+                                aria-label="How many of {{ Format::several([$lot->width, $lot->depth, $lot->thickness], 'mm', 1) }}"
                                 autocomplete="off"
                                 @if ($errors->has("lots/{$lot->uid}")) aria-invalid="true" @endif
                             >

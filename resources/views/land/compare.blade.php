@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Measure\Decimal')
+@use('IdleRidge\Core\Measure\Format')
 @php($name = $thing->name === '' ? ucfirst($thing->kind) : $thing->name)
 <x-page :title="$name . ', side by side'" :layout="$layout" :section="$section" current="land">
     <main class="page wide" id="land">
@@ -25,7 +25,7 @@
                             @endforeach</select
                     ></label>
                 @endif
-                <label>by <input name="step" value="{{ Decimal::trimmed($step, 2) }}" inputmode="decimal" autocomplete="off"></label
+                <label>by{{ $unit === '' ? '' : ', ' . Format::unit($unit) }} <input name="step" value="{{ Format::field($step, $unit) }}" autocomplete="off"></label
                 ><button class="btn quiet">Compare</button>
                 <a class="btn quiet" href="{{ route('land.show', [$layout, $section->uid, 'pick' => $thing->uid]) }}">Back to the land</a>
             </form>
@@ -54,7 +54,7 @@
                                     @if ($row['change'] !== null && abs($row['change']) >= 0.5 * 10 ** -$row['figure']->decimals)
                                         <span class="change"
                                             >{{ $row['change'] > 0 ? '+'
-                                                : '−' }}{{ Decimal::trimmed(abs($row['change']), $row['figure']->decimals) }}</span
+                                                : '−' }}{{ Format::text(abs($row['change']), $row['figure']->unit, $row['figure']->decimals) }}</span
                                         >
                                     @endif
                                 </dd>

@@ -23,12 +23,7 @@
                     label="Height"
                     :unit="$units->value === 'metric' ? 'mm' : 'in'"
                     :value="Format::field($p->z)"
-                    :real="
-                        Decimal::trimmed($page->project->layout->scale->toPrototype($p->z - $section->base) / ($units->value === 'metric' ?
-                        1000 : 304.8), 1) .
-        ($units->value === 'metric' ? ' m' : ' ft') .
-        ' real'
-                    "
+                    :real="Format::text($page->project->layout->scale->toPrototype($p->z - $section->base) / 1000, 'm', 1) . ' real'"
                 />
                 <x-field name="points[0][x]" at="points/0/x" label="x" :value="Format::field($p->x)" />
                 <x-field name="points[0][y]" at="points/0/y" label="y" :value="Format::field($p->y)" />

@@ -80,8 +80,8 @@
                 @if ($turnout->main->uid === $run->uid || $turnout->branch->uid === $run->uid)
                     <p class="small">
                         {{ $turnout->main->uid === $run->uid ? $turnout->branch->name . ' leaves' : 'Leaves ' . $turnout->main->name }} at
-                        station <span class="num">{{ round($turnout->toe) }}</span>, to the {{ $turnout->left ? 'left' : 'right' }}; keep
-                        clear <span class="num">{{ round($turnout->from) }}–{{ round($turnout->to) }}</span>.
+                        station <span class="num">{{ Format::cell($turnout->toe) }}</span>, to the {{ $turnout->left ? 'left' : 'right' }}; keep
+                        clear <span class="num">{{ Format::cell($turnout->from) }}–{{ Format::cell($turnout->to) }}</span>.
                     </p>
                 @endif
             @endforeach

@@ -20,7 +20,7 @@
         <div class="pair">
             <div class="field">
                 <label for="own-value">As much as</label>
-                <input id="own-value" name="value" value="{{ $query['value'] ?? '10' }}" inputmode="decimal" autocomplete="off"
+                <input id="own-value" name="value" value="{{ $query['value'] ?? (Format::unit('dm²') === 'dm²' ? '10' : '1') }}" inputmode="decimal" autocomplete="off"
                     @isset($faults['value']) aria-invalid="true" @endisset>
             </div>
             <div class="field">
