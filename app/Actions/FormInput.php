@@ -47,8 +47,9 @@ final class FormInput
     public function length(string $field, ?float $otherwise = null, ?float $current = null, int $decimals = 2): float
     {
         $mm = $this->amount($field, 'mm', $otherwise, $current, $decimals);
-        if (is_finite($mm) && $this->text($field) !== '' && $mm !== $current) {
-            $this->kept[$field] = $this->text($field);
+        $text = $this->text($field);
+        if (is_finite($mm) && $text !== '' && ($current === null || $text !== Format::field($current, 'mm', $decimals))) {
+            $this->kept[$field] = $text;
         }
 
         return $mm;
@@ -89,6 +90,24 @@ final class FormInput
     {
         try {
             return Tuples::parse($this->text($field), $units, $this->at($field), $else, $least);
+        } catch (InvalidValue $refusal) {
+            $this->faults[] = $refusal;
+
+            return [];
+        }
+    }
+
+    /**
+     * Quantities in one field, with a blank or one of these signs between; a fraction belongs to what stands before it: 1 1/2.
+     *
+     * @param  string  $signs  of a character class
+     * @return list<float> none where one cannot be read
+     */
+    public function amounts(string $field, string $unit, string $signs = ';'): array
+    {
+        $words = preg_split("/\\s*[{$signs}]\\s*|\\s+(?=\\d)(?!\\d+\\/)/u", $this->text($field), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        try {
+            return array_map(fn (string $word): float => Amount::parse($word, $unit, $this->at($field)), $words);
         } catch (InvalidValue $refusal) {
             $this->faults[] = $refusal;
 

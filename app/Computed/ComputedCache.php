@@ -36,7 +36,7 @@ final class ComputedCache
     /** Of values by all their fields, private ones included, of the program that computes with them and of the units it speaks in. */
     public function fingerprint(mixed ...$inputs): string
     {
-        return sha1($this->build().UnitsInUse::now()->value.serialize($inputs));
+        return sha1($this->build().UnitsInUse::current()->value.serialize($inputs));
     }
 
     /**

@@ -264,7 +264,9 @@ final readonly class Zone
      */
     public function sentence(array $names, float $base = 0.0): string
     {
-        $parts = $this->backdrop === null ? [] : ["backdrop along the {$this->backdrop['edge']}, ".Format::length($this->backdrop['height'], 1).' high'];
+        $parts = $this->backdrop === null ? [] : [
+            "backdrop along the {$this->backdrop['edge']}, ".Format::length($this->backdrop['height'], 1).' high',
+        ];
         if ($this->along !== null) {
             $parts[] = 'along '.($names[$this->along] ?? 'a row');
         } elseif ($this->outline !== null) {

@@ -77,7 +77,13 @@ final readonly class TrackBase
             $centre = array_map(fn (Point $p): array => [$p->x, $p->y], $run->alignment->polyline($piece['from'], $piece['to'], 0.0, 0.1));
             $out[] = new Template(
                 $piece['name'],
-                sprintf('%s, %s from station %s to %s', $piece['name'], $run->name, Format::cell($piece['from']), Format::cell($piece['to'])),
+                sprintf(
+                    '%s, %s from station %s to %s',
+                    $piece['name'],
+                    $run->name,
+                    Format::cell($piece['from']),
+                    Format::cell($piece['to']),
+                ),
                 [$piece['ring']],
                 [],
                 [$centre],

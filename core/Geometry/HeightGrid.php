@@ -264,7 +264,10 @@ final readonly class HeightGrid
             $out[] = $from + ($i + 0.5) * $this->cell;
         }
         if ($end - $out[$count] < 0.5 * self::MIN_STRIP_MM * $this->cell) {
-            throw new InvalidValue(sprintf('%d cells of %s reach over an edge at %s.', $count, Format::length($this->cell, 2), Format::length($end, 2)), 'ncols');
+            throw new InvalidValue(
+                sprintf('%d cells of %s reach over an edge at %s.', $count, Format::length($this->cell, 2), Format::length($end, 2)),
+                'ncols',
+            );
         }
         $out[] = $end;
 

@@ -18,6 +18,12 @@ final class TrackTable
 
     private const COLUMNS = ['run', 'station', 'x', 'y', 'z_formation', 'z_rail', 'heading_deg', 'radius', 'grade_percent', 'structure'];
 
+    /** @return list<string> */
+    public static function columns(): array
+    {
+        return array_map(fn (string $of): string => in_array($of, self::LENGTHS, true) ? Format::column($of, 'mm') : $of, self::COLUMNS);
+    }
+
     /**
      * Headings count from x, counter-clockwise, within ±180°; radii are positive to the left, empty on the straight.
      *
@@ -36,10 +42,7 @@ final class TrackTable
             }
         }
 
-        return Csv::write(
-            array_map(fn (string $of): string => in_array($of, self::LENGTHS, true) ? Format::column($of, 'mm') : $of, self::COLUMNS),
-            $lines,
-        );
+        return Csv::write(self::columns(), $lines);
     }
 
     /**

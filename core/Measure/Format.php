@@ -13,7 +13,8 @@ final class Format
 {
     /** Metric unit → the imperial one that a field, a column or an axis of it is in. */
     private const IMPERIAL = [
-        'mm' => 'in', 'cm' => 'in', 'm' => 'ft', 'mm²' => 'sq in', 'cm²' => 'sq in', 'dm²' => 'sq ft', 'm²' => 'sq ft', 'ml' => 'fl oz', 'l' => 'cu in',
+        'mm' => 'in', 'cm' => 'in', 'm' => 'ft', 'mm²' => 'sq in', 'cm²' => 'sq in', 'dm²' => 'sq ft', 'm²' => 'sq ft',
+        'ml' => 'fl oz', 'l' => 'cu in',
         'm³' => 'cu ft', 'g' => 'oz', 'kg' => 'lb', '°C' => '°F',
     ];
 
@@ -85,19 +86,19 @@ final class Format
     /** The nominal size of what comes in sheets, its unit left to what stands around it: 20, ½. */
     public static function nominal(float $mm, string $sign = ''): string
     {
-        return UnitsInUse::now() === Units::Metric ? Decimal::trimmed($mm, 2) : Inches::nominal($mm).$sign;
+        return UnitsInUse::current() === Units::Metric ? Decimal::trimmed($mm, 2) : Inches::nominal($mm).$sign;
     }
 
     /** The same with its unit: 20 mm, ½". */
     public static function sheet(float $mm): string
     {
-        return UnitsInUse::now() === Units::Metric ? self::length($mm, 2) : self::nominal($mm, '"');
+        return UnitsInUse::current() === Units::Metric ? self::length($mm, 2) : self::nominal($mm, '"');
     }
 
     /** In a table or beside an axis that says its unit: bare millimetres, or inches with their sign. */
     public static function cell(float $mm, int $decimals = 0): string
     {
-        return UnitsInUse::now() === Units::Metric ? Decimal::trimmed($mm, $decimals) : self::length($mm, max(1, $decimals));
+        return UnitsInUse::current() === Units::Metric ? Decimal::trimmed($mm, $decimals) : self::length($mm, max(1, $decimals));
     }
 
     /** For a field that says its unit; `$decimals` at most in the unit of the core. */
@@ -113,7 +114,7 @@ final class Format
     /** The unit in which a field, a column or an axis has it. */
     public static function unit(string $unit): string
     {
-        if (UnitsInUse::now() === Units::Metric) {
+        if (UnitsInUse::current() === Units::Metric) {
             return $unit;
         }
 
@@ -160,7 +161,7 @@ final class Format
     /** @return array{string, float} so much of it as prices are compared by, in words, and how much that is: a litre, 1000 (ml) */
     public static function bulk(string $unit): array
     {
-        $metric = UnitsInUse::now() === Units::Metric;
+        $metric = UnitsInUse::current() === Units::Metric;
 
         return match ($unit) {
             'ml' => $metric ? ['a litre', 1000.0] : ['a quart', Amount::convert(1.0, 'qt', 'ml')],

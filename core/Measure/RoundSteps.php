@@ -64,6 +64,6 @@ final class RoundSteps
 
     private static function metric(): bool
     {
-        return UnitsInUse::now() === Units::Metric;
+        return UnitsInUse::current() === Units::Metric;
     }
 }

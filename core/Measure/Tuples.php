@@ -29,7 +29,11 @@ final class Tuples
             if ($words === false || count($words) > count($units) || count($words) < ($least ?? count($units))) {
                 throw new InvalidValue(Terms::quoted($one)." {$else}", $place);
             }
-            $out[] = array_map(fn (string $word, string $unit): float => Amount::parse($word, $unit, $place), $words, array_slice($units, 0, count($words)));
+            $out[] = array_map(
+                fn (string $word, string $unit): float => Amount::parse($word, $unit, $place),
+                $words,
+                array_slice($units, 0, count($words)),
+            );
         }
 
         return $out;
@@ -43,14 +47,18 @@ final class Tuples
      */
     public static function text(array $groups, array $units, int $decimals = 1): string
     {
-        $metric = UnitsInUse::now() === Units::Metric;
+        $metric = UnitsInUse::current() === Units::Metric;
 
         return implode(
             $metric ? ' ' : '; ',
             array_map(
                 fn (array $group): string => implode(
                     $metric ? ',' : ', ',
-                    array_map(fn (float $v, string $unit): string => Format::field($v, $unit, $decimals), $group, array_slice($units, 0, count($group))),
+                    array_map(
+                        fn (float $v, string $unit): string => Format::field($v, $unit, $decimals),
+                        $group,
+                        array_slice($units, 0, count($group)),
+                    ),
                 ),
                 $groups,
             ),

@@ -12,7 +12,7 @@ final class UnitsInUse
 {
     private static Units $units = Units::Metric;
 
-    public static function now(): Units
+    public static function current(): Units
     {
         return self::$units;
     }

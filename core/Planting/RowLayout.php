@@ -268,7 +268,11 @@ final readonly class RowLayout
             $half = $mm($gate->wideM) / 2.0;
             if ($gate->at - $half < 0.0 || $gate->at + $half > $line->length) {
                 throw new InvalidValue(
-                    sprintf('A gate at %s lies beyond the row, which is %s long.', Format::length($gate->at), Format::length($line->length)),
+                    sprintf(
+                        'A gate at %s lies beyond the row, which is %s long.',
+                        Format::length($gate->at),
+                        Format::length($line->length),
+                    ),
                     'gates',
                 );
             }

@@ -129,7 +129,11 @@ final class BoardPlan
                 $t = 0.5 + $x / $chord;
                 $told[] = [$a->x + $t * ($b->x - $a->x), $a->y + $t * ($b->y - $a->y), Format::cell($off, 1)];
             }
-            $told[] = [($a->x + $b->x) / 2.0, ($a->y + $b->y) / 2.0 - 12.0, 'R '.Format::cell($element->radius).', chord '.Format::cell($chord, 1)];
+            $told[] = [
+                ($a->x + $b->x) / 2.0,
+                ($a->y + $b->y) / 2.0 - 12.0,
+                'R '.Format::cell($element->radius).', chord '.Format::cell($chord, 1),
+            ];
             $out[] = [[[$a->x, $a->y], [$b->x, $b->y]], $told];
         }
 

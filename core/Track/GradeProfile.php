@@ -36,7 +36,11 @@ final readonly class GradeProfile
             $station = $point['station_mm'];
             if (! is_finite($station) || $station <= 0.0 || $station > $length + 0.05) {
                 throw new InvalidValue(
-                    sprintf('Station %s lies outside the run, which goes from 0 to %s.', Format::cell($station, 1), Format::length($length, 1)),
+                    sprintf(
+                        'Station %s lies outside the run, which goes from 0 to %s.',
+                        Format::cell($station, 1),
+                        Format::length($length, 1),
+                    ),
                     "grade_points/{$k}/station_mm",
                 );
             }

@@ -56,13 +56,13 @@ final class StartingValues
 
     public static function scrap(): float
     {
-        return self::SCRAP_MM[UnitsInUse::now()->value];
+        return self::SCRAP_MM[UnitsInUse::current()->value];
     }
 
     /** @return array{float, float} width and depth of a board in the units in use, mm */
     public static function board(): array
     {
-        return self::BOARD_MM[UnitsInUse::now()->value];
+        return self::BOARD_MM[UnitsInUse::current()->value];
     }
 
     public static function coach(Scale $scale): Vehicle

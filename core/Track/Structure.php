@@ -49,7 +49,10 @@ final readonly class Structure
                 }
             }
             if ($one['to_mm'] - $one['from_mm'] < 5.0) {
-                throw new InvalidValue("A {$word} is at least ".Format::length(5.0, 1).' long, and ends after it begins.', "structures/{$k}/to_mm");
+                throw new InvalidValue(
+                    "A {$word} is at least ".Format::length(5.0, 1).' long, and ends after it begins.',
+                    "structures/{$k}/to_mm",
+                );
             }
             $made = self::made($kind, $one, $length, "structures/{$k}");
             foreach ($out as $other) {

@@ -30,7 +30,11 @@ final readonly class Pool
         $seed = $flood->node($seedX, $seedY);
         if ($mesh->z[$seed] >= $level) {
             throw new InvalidValue(
-                sprintf('The ground at the seed is %s, not below the water at %s.', Format::length($mesh->z[$seed], 1), Format::length($level, 1)),
+                sprintf(
+                    'The ground at the seed is %s, not below the water at %s.',
+                    Format::length($mesh->z[$seed], 1),
+                    Format::length($level, 1),
+                ),
                 'seed',
             );
         }

@@ -51,7 +51,12 @@ final readonly class WaterPlan
         InvalidValue::unlessBetween($bands, 1, self::MAX_BANDS, 'The number of colours', '', 'bands');
         if ($potG !== null && $potG > self::HOTTEST_POT_G) {
             throw new InvalidValue(
-                sprintf('A pot of %s heats itself until it smokes: at most %s, better %s.', Format::text($potG, 'g'), Format::text(self::HOTTEST_POT_G, 'g'), Format::text(200.0, 'g')),
+                sprintf(
+                    'A pot of %s heats itself until it smokes: at most %s, better %s.',
+                    Format::text($potG, 'g'),
+                    Format::text(self::HOTTEST_POT_G, 'g'),
+                    Format::text(200.0, 'g'),
+                ),
                 'pot_g',
             );
         }

@@ -67,7 +67,9 @@ final readonly class SaltingsTramway
                 ['front'],
                 'salt marsh',
                 'late summer',
-                new LayoutClearance([Vehicle::from(7.75 * self::INCH, 3.625 * self::INCH, 1.875 * self::INCH, 2.75 * self::INCH, 'tramcar')]),
+                new LayoutClearance(
+                    [Vehicle::from(7.75 * self::INCH, 3.625 * self::INCH, 1.875 * self::INCH, 2.75 * self::INCH, 'tramcar')],
+                ),
                 cuts: CutSettings::of(
                     CutSchool::Web,
                     0.5 * self::INCH,

@@ -221,7 +221,7 @@ final class ActTest extends FeatureCase
         $sky = $this->works($this->layoutOf($board))->zones[1];
         $this->assertSame(['edge' => 'back', 'height' => 350.0], $sky->backdrop);
         $this->get($this->at($board, "/coats?zone={$sky->uid}&edit=zone"))->assertOk()->assertSee('so high')->assertSee('350');
-        $this->get($this->at($board, "/coats?zone={$sky->uid}"))->assertOk()->assertSee('4200', false);
+        $this->get($this->at($board, "/coats?zone={$sky->uid}"))->assertOk()->assertSee('0.42</span>', false);
         foreach (
             [
                 'backdrop/height' => ['backdrop' => 'back', 'backdrop_height' => '5'],

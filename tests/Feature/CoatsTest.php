@@ -22,7 +22,7 @@ final class CoatsTest extends FeatureCase
         $this->get($this->at($board, "/coats?zone={$zone->uid}"))
             ->assertOk()
             ->assertSee('0 of 5 laid')
-            ->assertSee('7200')
+            ->assertSee('0.72')
             ->assertSee('Pulp plaster');
     }
 
@@ -46,7 +46,7 @@ final class CoatsTest extends FeatureCase
         }
         $this->from($from)
             ->post($this->at($board, '/zones'), ['name' => 'Odd', 'outline' => '1,2 three'])
-            ->assertSessionHasErrors(['outline' => '“three” is not a corner; type each as x,y in mm with a space between.']);
+            ->assertSessionHasErrors(['outline' => '“three” is not a corner; type each as x,y with a semicolon between.']);
         $this->assertSame([], $this->zones($board));
         $this->followingRedirects()
             ->from($from)

@@ -59,7 +59,7 @@ final class FiguresTest extends FeatureCase
             "at least{$shown($figure($cuts, 'sheets.0.count'), 0)} of 1220 × 610",
             "Foam{$shown($figure($cuts, 'foam_mm3') / 1e6, 1)} l",
             "Carved away{$shown($figure($cuts, 'carved_mm3') / 1e6, 1)} l",
-            ...array_map(fn (int $k): string => 'Layer '.($k + 1)."{$shown($figure($cuts, "layers.{$k}.area_mm2") / 100.0, 0)} cm²", [
+            ...array_map(fn (int $k): string => 'Layer '.($k + 1)."{$shown($figure($cuts, "layers.{$k}.area_mm2") / 1e6, 2)} m²", [
                 0,
                 1,
             ]),

@@ -13,6 +13,7 @@ use App\Models\Run;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\UnitsInUse;
 use Symfony\Component\Uid\Ulid;
 
 final class InputTest extends FeatureCase
@@ -38,9 +39,10 @@ final class InputTest extends FeatureCase
     public function test_a_field_left_as_shown_keeps_its_unrounded_value(): void
     {
         $third = 1000.0 / 3.0;
-        $this->assertSame($third, (new FormInput(['x' => '333.33'], Units::Metric))->length('x', current: $third));
-        $this->assertSame(333.34, (new FormInput(['x' => '333.34'], Units::Metric))->length('x', current: $third));
-        $this->assertSame($third, (new FormInput(['x' => '13 1/8"'], Units::Imperial))->length('x', current: $third));
+        $this->assertSame($third, (new FormInput(['x' => '333.33']))->length('x', current: $third));
+        $this->assertSame(333.34, (new FormInput(['x' => '333.34']))->length('x', current: $third));
+        $inches = fn (): float => (new FormInput(['x' => '13 1/8"']))->length('x', current: $third);
+        $this->assertSame($third, UnitsInUse::during(Units::Imperial, $inches));
     }
 
     public function test_the_clock_is_frozen_by_a_moment_and_stepped_by_a_file(): void

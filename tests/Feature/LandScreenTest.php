@@ -211,7 +211,7 @@ final class LandScreenTest extends FeatureCase
         $this->assertSame([480, 240], array_slice(getimagesizefromstring($take('png')) ?: [], 0, 2));
 
         $lines = array_map(fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\r\n", trim($take('csv'))));
-        $this->assertSame(TrackTable::COLUMNS, array_shift($lines));
+        $this->assertSame(TrackTable::columns(), array_shift($lines));
         $this->assertSame(['Main, "up"', '0.000', '0.000', '100.000'], array_slice($lines[0], 0, 4));
         $this->assertSame(['610.000', '610.000', '99.931', '-720.0'], [$lines[61][1], $lines[61][2], $lines[61][3], $lines[61][7]]);
         $this->assertSame('', $lines[10][7], 'no radius on the straight');
@@ -256,7 +256,7 @@ final class LandScreenTest extends FeatureCase
         $section = $this->demo()->sections()->firstOrFail();
         $spot = LandFeature::query()->where('name', 'Crag')->where('kind', 'spot')->firstOrFail();
         $grip = ['drag' => 'point', 'uid' => $spot->uid, 'index' => 0, 'x' => '700.4', 'y' => '480.2', 'pick' => $spot->uid];
-        $this->send('post', $section, '/land/preview', $grip)->assertOk()->assertSee('preview on 10 mm cells');
+        $this->send('post', $section, '/land/preview', $grip)->assertOk()->assertSee('preview on cells of 10 mm');
         $this->assertEquals(885, $spot->fresh()?->points[0]['x_mm']);
         $this->send('post', $section, '/land/grip', $grip)->assertOk()->assertDontSee('preview on');
         $this->assertEquals(['x_mm' => 700, 'y_mm' => 480, 'z_mm' => 208], $spot->fresh()?->points[0]);

@@ -28,14 +28,15 @@ final class UnitsTest extends FeatureCase
     private const NAMES = '/(?:static )?fibre \d+(?:-\d+)? mm|fibre-\d+mm/iu';
 
     private const WORDS = [
-        'metric' => '/(?<![\w.])(?:\d[\d.,]*\s?(?:mm|cm|m(?!in)|km|ml|cl|l|g|kg|m³|mm²|cm²|m²|°C)(?![\w²³\'’])|mm|cm|cm²|m²|m³|ml|kg|°C|kilograms?|litres?|metres?|'
-            .'square metres?|millimetres?|grams?)(?![\w²³])|\/(?:m²|ml|m)(?![\w²³])/u',
-        'imperial' => '/(?<![\w.])(?:\d[\d.,\/]*\s?(?:"|in(?! [a-z\d])|ft|oz|lb|fl oz|qt|yd|°F)(?![\w])|fl oz|oz|lb|sq in|sq ft|cu in|cu ft|°F|inch(?:es)?|ounces?|pounds?|'
-            .'quarts?|square yards?)(?!\w)/u',
+        'metric' => '/(?<![\w.])(?:\d[\d.,]*\s?(?:mm|cm|m(?!in)|km|ml|cl|l|g|kg|m³|mm²|cm²|m²|°C)(?![\w²³\'’])|mm|cm|cm²|m²|m³|ml|kg'
+            .'|°C|kilograms?|litres?|metres?|square metres?|millimetres?|grams?)(?![\w²³])|\/(?:m²|ml|m)(?![\w²³])/u',
+        'imperial' => '/(?<![\w.])(?:\d[\d.,\/]*\s?(?:"|in(?! [a-z\d])|ft|oz|lb|fl oz|qt|yd|°F)(?![\w])|fl oz|oz|lb|sq in|sq ft|cu in'
+            .'|cu ft|°F|inch(?:es)?|ounces?|pounds?|quarts?|square yards?)(?!\w)/u',
     ];
 
     /** Pages that hand out machine files or pictures: their figures stay in mm. */
-    private const MACHINE = '#/(?:archive|export|rows|mesh|solids|pictures|relief|step|search|weigh)\b|\.(?:png|jpg|stl|asc|geojson|dxf|tif|xml|json|gpl)\b'
+    private const MACHINE = '#/(?:archive|export|rows|mesh|solids|pictures|relief|step|search|weigh)\b'
+        .'|\.(?:png|jpg|stl|asc|geojson|dxf|tif|xml|json|gpl)\b'
         .'|/take/(?:asc|geojson|stl|dxf|glb|xml|relief|track)#';
 
     /** @return iterable<string, array{string, string}> */
@@ -63,7 +64,11 @@ final class UnitsTest extends FeatureCase
                 $found[$word][] = $path;
             }
         }
-        $lines = array_map(fn (string $word, array $at): string => "{$word} — {$at[0]}".(count($at) > 1 ? ' and '.(count($at) - 1).' more' : ''), array_keys($found), $found);
+        $lines = array_map(
+            fn (string $word, array $at): string => "{$word} — {$at[0]}".(count($at) > 1 ? ' and '.(count($at) - 1).' more' : ''),
+            array_keys($found),
+            $found,
+        );
         $this->assertSame([], $lines, implode("\n", $lines));
     }
 
@@ -92,7 +97,9 @@ final class UnitsTest extends FeatureCase
             $this->assertSame('', (string) session('errors')?->first(), "{$action} from {$page} is taken");
             $this->assertLessThan(400, $response->getStatusCode(), "{$action} from {$page}");
             $now = $this->told($layout);
-            $wrong["{$action} from {$page}"] = str_contains($action, '/library/') ? $this->madeOther($layout, basename($action)) : self::changes($stands, $now);
+            $wrong["{$action} from {$page}"] = str_contains($action, '/library/')
+                ? $this->madeOther($layout, basename($action))
+                : self::changes($stands, $now);
             $stands = $now;
             session()->flush();
         }
@@ -102,7 +109,11 @@ final class UnitsTest extends FeatureCase
     /** @return array<string, array{mixed, mixed}> where a recipe that was kept as one’s own says other than the library */
     private function madeOther(Layout $layout, string $id): array
     {
-        $own = array_column(array_map(fn (OwnRecipe $o): array => [$o->recipe->id, $o->recipe], app(ProjectLoader::class)->works($layout)->recipes), 1, 0);
+        $own = array_column(
+            array_map(fn (OwnRecipe $o): array => [$o->recipe->id, $o->recipe], app(ProjectLoader::class)->works($layout)->recipes),
+            1,
+            0,
+        );
         $started = app(Library::class)->recipe($id);
         $fields = fn (Recipe $recipe): array => Arr::dot(array_diff_key(RecipeFile::write($recipe), ['provenance' => true]));
 
@@ -155,21 +166,42 @@ final class UnitsTest extends FeatureCase
         $text = (string) preg_replace(self::NAMES, 'fibre', $text);
         preg_match_all(self::WORDS[$system], $text, $found, PREG_OFFSET_CAPTURE);
 
-        return array_map(fn (array $m): string => trim((string) preg_replace('/\s+/u', ' ', mb_strcut($text, max(0, $m[1] - 40), 40 + strlen($m[0]) + 15))), $found[0]);
+        return array_map(
+            fn (array $m): string => trim(
+                (string) preg_replace('/\s+/u', ' ', mb_strcut($text, max(0, $m[1] - 40), 40 + strlen($m[0]) + 15)),
+            ),
+            $found[0],
+        );
     }
 
     /**
      * From page to page by their links, each kind of address a few times.
      *
-     * @param  array<string, array{array<string, mixed>, string}>  $forms  gathers what changes something that stands: address → fields, page
+     * @param  array<string, array{array<string, mixed>, string}>  $forms  gathers what changes something: address → fields, page
      * @return iterable<string, string> path → what it says
      */
     private function walk(Layout $layout, array &$forms = []): iterable
     {
         $root = "/layouts/{$layout->uid}";
-        $queue = [$root, "{$root}/settings", "{$root}/find?q=tarn", "{$root}/shelf/shopping.csv", "{$root}/shelf/stock.csv", "{$root}/shelf/prices.csv"];
+        $queue = [
+            $root,
+            "{$root}/settings",
+            "{$root}/find?q=tarn",
+            "{$root}/shelf/shopping.csv",
+            "{$root}/shelf/stock.csv",
+            "{$root}/shelf/prices.csv",
+        ];
         foreach ($layout->sections as $section) {
-            foreach (['water', 'cuts', 'coats', 'coats/schools', 'growth', 'land', 'land/at?x=300&y=200', 'land/tape?points=100,100;400,300'] as $page) {
+            foreach ([
+                'water',
+                'cuts',
+                'coats',
+                'coats/schools',
+                'growth',
+                'land',
+                'land/at?x=300&y=200',
+                'land/tape?points=100,100;400,300',
+            ] as $page) {
                 $queue[] = "{$root}/sections/{$section->uid}/{$page}";
             }
         }
@@ -181,6 +213,7 @@ final class UnitsTest extends FeatureCase
             }
             $seen[$path] = true;
             $response = $this->get($path);
+            $this->assertLessThan(500, $response->getStatusCode(), $path);
             if (! $response->isOk()) {
                 continue;
             }

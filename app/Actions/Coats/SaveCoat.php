@@ -17,7 +17,6 @@ use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\CoatPieces;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Interchange\WorksFile;
-use IdleRidge\Core\Measure\Amount;
 use IdleRidge\Core\Measure\InvalidValue;
 
 /** Puts coats onto zones, changes their thickness, share and passes, moves and removes them. What was begun stays. */
@@ -121,12 +120,7 @@ final readonly class SaveCoat
 
     private function pieces(FormInput $typed): CoatPieces
     {
-        $sizes = function (string $field) use ($typed): array {
-            $text = $typed->text($field);
-            $words = preg_split(preg_match('/[,;×x]/u', $text) === 1 ? '/\s*[,;×x]\s*/u' : '/\s+/', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [];
-
-            return array_map(fn (string $word): float => Amount::parse($word, 'mm', strtr($field, '.', '/')), $words);
-        };
+        $sizes = fn (string $field): array => $typed->amounts($field, 'mm', ',;×x');
         $piece = $sizes('pieces.piece');
 
         return new CoatPieces(

@@ -36,7 +36,14 @@ final readonly class SavePrices
 
                 continue;
             }
-            [$price, $amount] = [$typed->number("prices.{$k}.price"), $typed->amount("prices.{$k}.amount", $this->library->materials[$material]->unit ?? '', current: $old[$material]->amount ?? null)];
+            [$price, $amount] = [
+                $typed->number("prices.{$k}.price"),
+                $typed->amount(
+                    "prices.{$k}.amount",
+                    $this->library->materials[$material]->unit ?? '',
+                    current: $old[$material]->amount ?? null,
+                ),
+            ];
             $set[] = function () use ($k, $material, $price, $amount, $old): PackPrice {
                 try {
                     return new PackPrice(

@@ -102,7 +102,9 @@ final readonly class SaveTrial
             fn (): Trial => $trial->but(
                 name: Words::plain($typed->text('name', $trial->name)),
                 amounts: array_map(
-                    fn (array $one, int $k): array => ['used' => $typed->amount("used.{$k}", $one['unit'], $one['used'], $one['used'])] + $one,
+                    fn (array $one, int $k): array => [
+                        'used' => $typed->amount("used.{$k}", $one['unit'], $one['used'], $one['used']),
+                    ] + $one,
                     $trial->amounts,
                     array_keys($trial->amounts),
                 ),

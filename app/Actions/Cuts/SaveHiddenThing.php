@@ -34,7 +34,12 @@ final readonly class SaveHiddenThing
             InvalidValue::unlessOneOf(HiddenKind::class, $typed->text('kind'), 'kind'),
             array_map(
                 fn (array $p): array => [$p[0], $p[1]],
-                Tuples::parse($typed->text('places'), ['mm', 'mm'], 'points', 'is no place: along and from the front; the next after a “;”.'),
+                Tuples::parse(
+                    $typed->text('places'),
+                    ['mm', 'mm'],
+                    'points',
+                    'is no place: along and from the front; the next after a “;”.',
+                ),
             ),
             $typed->length('bottom'),
             $typed->length('top'),

@@ -166,7 +166,12 @@ final readonly class SaveRow
         if ($typed->text('gates') === self::gatesOf($old)) {
             return $old;
         }
-        $gates = $typed->tuples('gates', ['mm', 'm'], 'is no gate: its place along the row and its width outdoors, with a comma between.', 1);
+        $gates = $typed->tuples(
+            'gates',
+            ['mm', 'm'],
+            'is no gate: its place along the row and its width outdoors, with a comma between.',
+            1,
+        );
 
         return array_map(fn (array $gate): Gate => new Gate($gate[0], $gate[1] ?? self::GATE_M), $gates);
     }
@@ -178,6 +183,9 @@ final readonly class SaveRow
      */
     public static function gatesOf(array $gates): string
     {
-        return implode('; ', array_map(fn (Gate $g): string => Format::field($g->at, decimals: 1).', '.Format::field($g->wideM, 'm'), $gates));
+        return implode(
+            '; ',
+            array_map(fn (Gate $g): string => Format::field($g->at, decimals: 1).', '.Format::field($g->wideM, 'm'), $gates),
+        );
     }
 }

@@ -108,7 +108,10 @@ final readonly class SaveTree
     {
         $section = $project->section($stand->section);
         if ($tree->x < 0.0 || $tree->y < 0.0 || $tree->x > $section->width || $tree->y > $section->depth) {
-            throw new InvalidValue('That is beside the board, which is '.Format::several([$section->width, $section->depth], 'mm', 1).'.', 'x');
+            throw new InvalidValue(
+                'That is beside the board, which is '.Format::several([$section->width, $section->depth], 'mm', 1).'.',
+                'x',
+            );
         }
 
         return $tree->placed($section->placement);

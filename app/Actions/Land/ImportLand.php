@@ -88,7 +88,8 @@ final readonly class ImportLand
         $reach = max($x2 - $x1, $y2 - $y1);
         if ($reach > self::FULL_SIZE_FROM_MM) {
             throw new InvalidValue(
-                'It reaches over '.Format::text($reach / 1000.0, 'm').': these are lengths of the real thing. Choose “full size” beside the file, and bring it in again.',
+                'It reaches over '.Format::text($reach / 1000.0, 'm').': these are lengths of the real thing. '
+                    .'Choose “full size” beside the file, and bring it in again.',
             );
         }
 

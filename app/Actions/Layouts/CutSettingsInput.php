@@ -96,7 +96,7 @@ final class CutSettingsInput
         }
         $packing = $old->packing;
         if ($typed->has('cuts.board.packing_mm') && $typed->text('cuts.board.packing_mm') !== self::packingOf($old)) {
-            $packing = array_column($typed->tuples('cuts.board.packing_mm', ['mm'], 'is not a thickness.'), 0);
+            $packing = $typed->amounts('cuts.board.packing_mm', 'mm');
         }
 
         return fn (): BoardBuild => new BoardBuild(...[...$values, $opening, $packing]);

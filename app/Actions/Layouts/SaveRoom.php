@@ -16,7 +16,6 @@ use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Interchange\Record as Values;
 use IdleRidge\Core\Interchange\RoomFile;
-use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\InvalidValue;
 use Psr\Clock\ClockInterface;
 
@@ -87,7 +86,7 @@ final readonly class SaveRoom
     private function read(array $input, Room $old): Room
     {
         $typed = new FormInput($input);
-        $number = fn (string $field, float $now): float => $typed->text($field) === Decimal::trimmed($now, 1) ? $now : $typed->number($field, $now);
+        $number = fn (string $field, float $now): float => $typed->amount($field, '', $now, $now, 1);
         $air = [
             $typed->amount('day_c', '°C', $old->day->temperature, $old->day->temperature, 1),
             $typed->amount('night_c', '°C', $old->night->temperature, $old->night->temperature, 1),

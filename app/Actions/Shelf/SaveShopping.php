@@ -202,9 +202,18 @@ final readonly class SaveShopping
             foreach (array_keys($typed->list('cups')) as $k) {
                 $was = $old->cups[$k] ?? null;
                 if ($typed->text("cups.{$k}.name").$typed->text("cups.{$k}.ml") !== '') {
-                    $tare = $typed->text("cups.{$k}.tare_g") === '' ? null : $typed->amount("cups.{$k}.tare_g", 'g', current: $was?->tare, decimals: 1);
+                    $tare = $typed->text("cups.{$k}.tare_g") === '' ? null : $typed->amount(
+                        "cups.{$k}.tare_g",
+                        'g',
+                        current: $was?->tare,
+                        decimals: 1,
+                    );
                     try {
-                        $cups[] = new Cup($typed->text("cups.{$k}.name"), $typed->amount("cups.{$k}.ml", 'ml', current: $was?->ml, decimals: 1), $tare);
+                        $cups[] = new Cup(
+                            $typed->text("cups.{$k}.name"),
+                            $typed->amount("cups.{$k}.ml", 'ml', current: $was?->ml, decimals: 1),
+                            $tare,
+                        );
                     } catch (InvalidValue $refusal) {
                         throw $refusal->within("cups/{$k}");
                     }

@@ -81,7 +81,10 @@ final readonly class SaveMirror
         $mirror = $typed->made(function () use ($typed, $old, $here, $board): Mirror {
             [$x, $y] = [$typed->length('x', $here->x, $here->x), $typed->length('y', $here->y, $here->y)];
             if ($x < 0.0 || $y < 0.0 || $x > $board->width || $y > $board->depth) {
-                throw new InvalidValue('That is beside the board, which is '.Format::several([$board->width, $board->depth], 'mm', 1).'.', 'x');
+                throw new InvalidValue(
+                    'That is beside the board, which is '.Format::several([$board->width, $board->depth], 'mm', 1).'.',
+                    'x',
+                );
             }
             $there = $board->placement->toLayout(new Point($x, $y));
 

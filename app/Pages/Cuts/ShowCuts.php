@@ -281,7 +281,11 @@ final readonly class ShowCuts
                             : []),
                     decimals: 1,
                 ),
-                'note' => Format::text(((($stack->foam ?? 0.0) - ($stack->carved ?? 0.0)) * Densities::FOAM_KG_PER_M3) / 1e9, 'kg', 2).' as it stands',
+                'note' => Format::text(
+                    ((($stack->foam ?? 0.0) - ($stack->carved ?? 0.0)) * Densities::FOAM_KG_PER_M3) / 1e9,
+                    'kg',
+                    2,
+                ).' as it stands',
             ],
             $rest,
             $whole,

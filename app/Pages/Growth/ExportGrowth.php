@@ -93,7 +93,13 @@ final readonly class ExportGrowth
         }
 
         return Csv::write(
-            ['of', 'number', 'what', ...array_map(fn (string $of): string => Format::column($of, 'mm'), ['x', 'y', 'station', 'height', 'wide']), 'note'],
+            [
+                'of',
+                'number',
+                'what',
+                ...array_map(fn (string $of): string => Format::column($of, 'mm'), ['x', 'y', 'station', 'height', 'wide']),
+                'note',
+            ],
             $rows,
         );
     }

@@ -113,8 +113,14 @@ final readonly class ShowGrass
                     // As wide as the longer grass is high, six times: it thins out rather than stops.
                     $wide = 6.0 * $longer;
                     $out[] = [
-                        'words' => "{$zones[$one]->name} meets {$zones[$other]->name}, ".Format::several([$length, $longer], 'mm', 1, ' and '),
-                        'long' => new Quantity($long, 'mm', 'of outline no further apart than '.Format::length(self::BESIDE_MM), decimals: 0),
+                        'words' => "{$zones[$one]->name} meets {$zones[$other]->name}, "
+                            .Format::several([$length, $longer], 'mm', 1, ' and '),
+                        'long' => new Quantity(
+                            $long,
+                            'mm',
+                            'of outline no further apart than '.Format::length(self::BESIDE_MM),
+                            decimals: 0,
+                        ),
                         'area' => new Quantity($long * $wide / 100.0, 'cm²', 'over six times the longer fibre to either side', decimals: 0),
                     ];
                 }

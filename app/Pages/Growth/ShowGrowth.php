@@ -148,7 +148,12 @@ final readonly class ShowGrowth
             'words' => implode(', ', $words).($heights === [] ? '' : sprintf(
                 '; %s, that is %s',
                 Format::several([min($heights), max($heights)], 'mm', between: ' to '),
-                Format::several(array_map(fn (float $mm): float => $project->layout->scale->toPrototype($mm) / 1000.0, [min($heights), max($heights)]), 'm', 1, ' to '),
+                Format::several(
+                    array_map(fn (float $mm): float => $project->layout->scale->toPrototype($mm) / 1000.0, [min($heights), max($heights)]),
+                    'm',
+                    1,
+                    ' to ',
+                ),
             )),
         ];
     }

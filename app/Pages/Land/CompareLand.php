@@ -215,7 +215,8 @@ final readonly class CompareLand
                 'figure' => new Quantity(
                     max($long, $short),
                     'mm',
-                    'longer side of the rectangle in which the land differs by more than '.Format::length(1.0, 1).' from what it would be without it',
+                    'longer side of the rectangle in which the land differs by more than '.Format::length(1.0, 1)
+                        .' from what it would be without it',
                     $inputs,
                     decimals: 0,
                 ),
@@ -227,7 +228,9 @@ final readonly class CompareLand
             'figure' => new Quantity(
                 BaseWidth::across($model, $bare, $there, $section),
                 'mm',
-                $there->hasFoot() ? 'from toe to toe, square to its line' : 'square to its line, as far as it makes '.Format::length(1.0, 1).' or more',
+                $there->hasFoot()
+                    ? 'from toe to toe, square to its line'
+                    : 'square to its line, as far as it makes '.Format::length(1.0, 1).' or more',
                 $inputs,
                 decimals: 0,
             ),

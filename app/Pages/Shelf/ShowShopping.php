@@ -169,7 +169,11 @@ final readonly class ShowShopping
                         'words' => "{$r['count']} × ".$this->shown($r['price']->amount, $need),
                         'supplier' => $r['price']->supplier,
                         'minor' => Quantity::money($r['minor'], $currency, 'that pack alone'),
-                        'per' => Quantity::money($r['per'] / 1000.0 * Format::bulk($need->unit)[1], $currency, Format::bulk($need->unit)[0]),
+                        'per' => Quantity::money(
+                            $r['per'] / 1000.0 * Format::bulk($need->unit)[1],
+                            $currency,
+                            Format::bulk($need->unit)[0],
+                        ),
                         'over' => $this->shown($r['over'], $need),
                     ], $rows),
                 ];

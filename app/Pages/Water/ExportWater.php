@@ -92,9 +92,23 @@ final readonly class ExportWater
     {
         $rows = [];
         foreach ($page->survey->bodies as $body) {
-            $rows[] = [$body->called(), 'holds', '', Format::number($body->curve->volume() / 1000.0, 'ml', 1), Format::unit('ml'), Format::number($body->curve->most, 'mm', 2)];
+            $rows[] = [
+                $body->called(),
+                'holds',
+                '',
+                Format::number($body->curve->volume() / 1000.0, 'ml', 1),
+                Format::unit('ml'),
+                Format::number($body->curve->most, 'mm', 2),
+            ];
             foreach ($body->dams as $dam) {
-                $rows[] = [$body->called(), "dam, {$dam->edge}", '', Format::number($dam->length(), 'mm', 1), Format::unit('mm'), Format::number($dam->deep(), 'mm', 2)];
+                $rows[] = [
+                    $body->called(),
+                    "dam, {$dam->edge}",
+                    '',
+                    Format::number($dam->length(), 'mm', 1),
+                    Format::unit('mm'),
+                    Format::number($dam->deep(), 'mm', 2),
+                ];
             }
         }
         foreach ($page->trial->steps ?? [] as $step) {

@@ -132,7 +132,8 @@ final readonly class WaterSteps
                 $within = (int) round((float) $pots->useWithin());
 
                 return [
-                    'words' => ($pots->count === 1 ? '1 pot' : "{$pots->count} pots").' of '.Format::text($each, 'g').", {$within} min each".($pots->count > 1 ? '; more at once heats itself' : ''),
+                    'words' => ($pots->count === 1 ? '1 pot' : "{$pots->count} pots").' of '.Format::text($each, 'g')
+                        .", {$within} min each".($pots->count > 1 ? '; more at once heats itself' : ''),
                     'hot' => $pots->count > 1,
                 ];
             }

@@ -58,7 +58,12 @@ final class BelowBoardTop implements LandRule
                         ['top' => Format::length($top, 1)],
                         decimals: 1,
                     ),
-                    'over' => new Quantity($area / 100.0, 'cm²', 'plan area more than '.Format::length(0.5, 1).' below the top', decimals: 0),
+                    'over' => new Quantity(
+                        $area / 100.0,
+                        'cm²',
+                        'plan area more than '.Format::length(0.5, 1).' below the top',
+                        decimals: 0,
+                    ),
                 ],
                 'No foam is cut for it: the board would have to be opened there.',
                 'Raise it, cut the board open, or set the board’s top lower.',

@@ -200,7 +200,7 @@
             form="coat"
             name="mm"
             label="Thickness"
-            :unit="$units->value === 'metric' ? 'mm' : 'in'"
+            :unit="Format::unit('mm')"
             :value="Format::field($state->coat->mm)"
         /><x-field
             form="coat"
@@ -216,7 +216,7 @@
             form="coat"
             name="blend_mm"
             label="Edge runs out over"
-            :unit="$units->value === 'metric' ? 'mm' : 'in'"
+            :unit="Format::unit('mm')"
             :value="$state->coat->blend > 0 ? Format::field($state->coat->blend) : ''"
         /><x-field
             form="coat"
@@ -233,9 +233,9 @@
  @if ($coat['pieces'] !== null)
         <div class="pair">
             @foreach ([
-                    'stones' => ['Real stones', $in],
-                    'stripe' => ['In stripes of', $in],
-                    'piece' => ['A casting, wide × high', $in],
+                    'stones' => ['Real stones', Format::unit('mm')],
+                    'stripe' => ['In stripes of', Format::unit('mm')],
+                    'piece' => ['A casting, wide × high', Format::unit('mm')],
                     'joint' => ['Joints, real', Format::unit('m')]
                 ]
                 as $key => [$label, $unit])

@@ -3,7 +3,7 @@
 @php($form = $edited ? 'zone' : 'new-zone')
 @php($slope = $edited?->slope)
 @php($near = $edited?->near)
-@php($in = $units->value === 'metric' ? 'mm' : 'in')
+@php($in = Format::unit('mm'))
 <header>
     <h2>{{ $edited ? 'Zone ' . $edited->name : 'A new zone' }}</h2>
     @if ($rows !== [])

@@ -1,6 +1,7 @@
 <p class="in small">{{
     $shell === null
-        ? 'Figures at the left are bottoms over the datum, ' . \IdleRidge\Core\Measure\Format::unit('mm') . '; touch a layer to lay it flat.'
+        ? 'Figures at the left are bottoms over the datum, ' . \IdleRidge\Core\Measure\Format::unit('mm') .
+            '; touch a layer to lay it flat.'
         : 'Touch a rib to lay it flat.'
 }}</p>
 @if ($drawing === null)

@@ -11,7 +11,7 @@
             autocomplete="off"
             @if ($edges['fault'] !== '') aria-invalid="true" aria-describedby="f-rise-fault" @endif
         ><span class="soft"
-            >{{ $units->value === 'metric' ? 'mm' : 'in' }}: nothing for a fascia, more for a board that stands in half relief behind the
+            >{{ Format::unit('mm') }}: nothing for a fascia, more for a board that stands in half relief behind the
             land</span
         ><button class="btn quiet">Draw</button>
         @if ($edges['fault'] !== '')

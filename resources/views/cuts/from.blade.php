@@ -1,7 +1,7 @@
 @use('IdleRidge\Core\Cuts\CutSchool')
 @use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Format')
-@php($in = $units->value === 'metric' ? 'mm' : 'in')
+@php($in = Format::unit('mm'))
 @php($open = fn(string $part): bool =>
     $errors->hasAny( array_filter($errors->keys(), fn(string $key): bool => str_starts_with($key, "cuts/{$part}")) ))
 <section class="sheet">

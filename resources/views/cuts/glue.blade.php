@@ -86,7 +86,8 @@
                 {{ Format::cell($shell->build->stripGap) }}{{ $mm }} apart both ways. {{ $shell->pieces() }} pieces of
                 {{ Format::cell($shell->build->clothWidth) }} ×
                 {{ Format::cell($shell->build->clothLength) }}{{ $mm }} in {{ $shell->build->layers }} layers: lay each over
-                {{ Decimal::trimmed(100 * $shell->build->overlap, 0) }} % of its neighbour, {{ Format::text($shell->weight(true), 'kg', 1) }} wet.
+                {{ Decimal::trimmed(100 * $shell->build->overlap, 0) }} % of its neighbour, {{ Format::text($shell->weight(true),
+                    'kg', 1) }} wet.
             </p>
         @endif
     @endif

@@ -44,7 +44,8 @@
                 Parted with a butt joint: {{ implode(', ', $laid->pieces->parted) }}.
             @endif
             @if ($laid->pieces->filler !== [])
-                {{ count($laid->pieces->filler) }} {{ count($laid->pieces->filler) === 1 ? 'speck' : 'specks' }} under {{ Format::text(4, 'cm²') }} left to filler.
+                {{ count($laid->pieces->filler) }} {{ count($laid->pieces->filler) === 1 ? 'speck' : 'specks' }} under {{
+                    Format::text(4, 'cm²') }} left to filler.
             @endif
         </span>
     </p>

@@ -8,7 +8,8 @@
                     <div>
                         <b>{{ $finding->subject }}</b>
                         @foreach ($finding->figures as $name => $figure)
-                            <span class="told">{{ str_replace('_', ' ', $name) }} <x-figure :figure="$figure" /> {{ $figure->unit() }}</span>
+                            <span class="told">{{ str_replace('_', ' ', $name) }} <x-figure :figure="$figure" /> {{ $figure->unit()
+                                }}</span>
                         @endforeach
                         <p>{{ $finding->why }} {{ $finding->do }}</p>
                     </div>

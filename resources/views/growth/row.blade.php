@@ -27,19 +27,23 @@
             />
         </div>
         <div class="trio">
-            <x-field form="row" name="spacing_m" :label="$row->kind->isUnbroken() ? 'A piece, outdoors' : 'Apart, outdoors'" :unit="Format::unit('m')"
+            <x-field form="row" name="spacing_m" :label="$row->kind->isUnbroken() ? 'A piece, outdoors' : 'Apart, outdoors'"
+                :unit="Format::unit('m')"
                 :value="Format::field($figures->spacing, 'm', 3)" mode="decimal"
                 :real="$set ? Format::length($set->spacing, 1) . ' here' : null" />
-            <x-field form="row" name="height_m" label="Height, outdoors" :unit="Format::unit('m')" :value="Format::field($figures->height, 'm', 3)"
+            <x-field form="row" name="height_m" label="Height, outdoors" :unit="Format::unit('m')"
+                :value="Format::field($figures->height, 'm', 3)"
                 mode="decimal" :real="$set ? Format::length($set->height, 1) . ' here' : null" />
-            <x-field form="row" name="wide_m" label="Width, outdoors" :unit="Format::unit('m')" :value="Format::field($figures->wide, 'm', 3)" mode="decimal"
+            <x-field form="row" name="wide_m" label="Width, outdoors" :unit="Format::unit('m')"
+                :value="Format::field($figures->wide, 'm', 3)" mode="decimal"
                 :real="$set ? Format::length($set->wide, 1) . ' here' : null" />
         </div>
         @if ($row->kind->isSpanned())
             <div class="pair">
                 <x-field form="row" name="wires_m" label="Wires at, outdoors" :unit="Format::unit('m')"
                     :value="\App\Actions\Growth\SaveRow::wiresOf($figures->wires)" />
-                <x-field form="row" name="strain_m" label="Straining post every" :unit="Format::unit('m')" :value="Format::field($figures->strain, 'm', 1)"
+                <x-field form="row" name="strain_m" label="Straining post every" :unit="Format::unit('m')"
+                    :value="Format::field($figures->strain, 'm', 1)"
                     mode="decimal" />
             </div>
         @endif

@@ -124,7 +124,8 @@
             <summary>Species, outdoors</summary>
             <table class="species">
                 <thead>
-                    <tr><th scope="col">Species</th><th scope="col">Height <small>{{ Format::unit('m') }}</small></th><th scope="col">Crown <small>{{ Format::unit('m') }}</small></th><th scope="col">Parts</th></tr>
+                    <tr><th scope="col">Species</th><th scope="col">Height <small>{{ Format::unit('m') }}</small></th><th
+                        scope="col">Crown <small>{{ Format::unit('m') }}</small></th><th scope="col">Parts</th></tr>
                 </thead>
                 <tbody>
                     @foreach ([...$stand->mix, null] as $k => $one)

@@ -25,7 +25,8 @@
                             @endforeach</select
                     ></label>
                 @endif
-                <label>by{{ $unit === '' ? '' : ', ' . Format::unit($unit) }} <input name="step" value="{{ Format::field($step, $unit) }}" autocomplete="off"></label
+                <label>by{{ $unit === '' ? '' : ', ' . Format::unit($unit) }} <input name="step"
+                    value="{{ Format::field($step, $unit) }}" autocomplete="off"></label
                 ><button class="btn quiet">Compare</button>
                 <a class="btn quiet" href="{{ route('land.show', [$layout, $section->uid, 'pick' => $thing->uid]) }}">Back to the land</a>
             </form>
@@ -54,7 +55,8 @@
                                     @if ($row['change'] !== null && abs($row['change']) >= 0.5 * 10 ** -$row['figure']->decimals)
                                         <span class="change"
                                             >{{ $row['change'] > 0 ? '+'
-                                                : '−' }}{{ Format::text(abs($row['change']), $row['figure']->unit, $row['figure']->decimals) }}</span
+                                                : '−' }}{{ Format::text(abs($row['change']), $row['figure']->unit,
+                                                    $row['figure']->decimals) }}</span
                                         >
                                     @endif
                                 </dd>

@@ -5,7 +5,7 @@
     @php($what =
         [ 'spot' => 'Spot height', 'ridge' => 'Ridge line', 'hollow' => 'Hollow', 'water' => 'Water', 'pad' => 'Pad', 'stream' => 'Stream',
         'rough' => 'Rough ground' ][$feature->kind])
-    @php($mm = $units->value === 'metric' ? 'mm' : 'in')
+    @php($mm = Format::unit('mm'))
     @php($heights = in_array($feature->kind, ['ridge', 'hollow'], true))
     <header>
         <h2>{{ $what }}</h2>
@@ -21,7 +21,7 @@
                     at="points/0/z_mm"
                     id="pick-height"
                     label="Height"
-                    :unit="$units->value === 'metric' ? 'mm' : 'in'"
+                    :unit="Format::unit('mm')"
                     :value="Format::field($p->z)"
                     :real="Format::text($page->project->layout->scale->toPrototype($p->z - $section->base) / 1000, 'm', 1) . ' real'"
                 />

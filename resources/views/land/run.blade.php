@@ -3,7 +3,7 @@
 @use('IdleRidge\Core\Measure\Format')
 @use('IdleRidge\Core\Track\StartingValues')
 @php
-    $mm = $units->value === 'metric' ? 'mm' : 'in';
+    $mm = Format::unit('mm');
     $rows = $run->pieces;
     $grades = $run->grade;
 @endphp
@@ -80,7 +80,8 @@
                 @if ($turnout->main->uid === $run->uid || $turnout->branch->uid === $run->uid)
                     <p class="small">
                         {{ $turnout->main->uid === $run->uid ? $turnout->branch->name . ' leaves' : 'Leaves ' . $turnout->main->name }} at
-                        station <span class="num">{{ Format::cell($turnout->toe) }}</span>, to the {{ $turnout->left ? 'left' : 'right' }}; keep
+                        station <span class="num">{{ Format::cell($turnout->toe) }}</span>, to the {{ $turnout->left ? 'left' :
+                            'right' }}; keep
                         clear <span class="num">{{ Format::cell($turnout->from) }}–{{ Format::cell($turnout->to) }}</span>.
                     </p>
                 @endif

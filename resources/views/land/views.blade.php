@@ -172,7 +172,9 @@
                     <span class="cutflag num">{{ \App\Pages\Land\CutWords::at($page->cut) }}</span>
                     <span class="end step"
                         ><button type="button" data-step="-{{ $coarse }}" aria-label="Cut line {{ Format::length($coarse) }} back">−</button
-                        ><button type="button" data-step="{{ $coarse }}" aria-label="Cut line {{ Format::length($coarse) }} on">+</button><span class="meta">{{ Format::length($coarse) }}</span></span
+                        ><button type="button" data-step="{{ $coarse }}"
+                            aria-label="Cut line {{ Format::length($coarse) }} on">+</button><span class="meta">{{
+                            Format::length($coarse) }}</span></span
                     >
                 </header>
                 {!! $cross->toHtml() !!}

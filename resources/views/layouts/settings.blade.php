@@ -1,4 +1,5 @@
 @php
+    use IdleRidge\Core\Measure\Amount;
     use IdleRidge\Core\Measure\Decimal;
     use IdleRidge\Core\Measure\Format;
     $units = $sheet->units;
@@ -6,7 +7,7 @@
     abs(Amount::parse($sheet->typed[$field], 'mm') - $mm) < 1e-6
         ? $sheet->typed[$field]
         : Format::field($mm);
-    $in = $units->value === 'metric' ? 'mm' : 'in';
+    $in = Format::unit('mm');
 @endphp
 <x-page :title="$layout->name" :layout="$layout" :section="$sections->first()" current="settings">
     <main class="page wide" id="land">
@@ -14,7 +15,8 @@
             <h1>{{ $layout->name }}</h1>
             <div class="sub">
                 Layout sheet: what holds for every board.<br>
-                Lengths may be typed as {{ $units->value === 'metric' ? '38, 3.8 cm or 2.4 m, or in the other system' : '1 1/2, 6\' 3" or 6.25 ft, or in the other system' }}.
+                Lengths may be typed as {{ $units->value === 'metric' ? '38, 3.8 cm or 2.4 m, or in the other system' : '1 1/2, 6\'
+                    3" or 6.25 ft, or in the other system' }}.
             </div>
             <x-undo :layout="$layout" :next="$next" look="btn quiet" class="end" />
         </div>

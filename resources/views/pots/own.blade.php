@@ -20,13 +20,15 @@
         <div class="pair">
             <div class="field">
                 <label for="own-value">As much as</label>
-                <input id="own-value" name="value" value="{{ $query['value'] ?? (Format::unit('dm²') === 'dm²' ? '10' : '1') }}" inputmode="decimal" autocomplete="off"
+                <input id="own-value" name="value" value="{{ $query['value'] ?? (Format::unit('dm²') === 'dm²' ? '10' : '1') }}"
+                    inputmode="decimal" autocomplete="off"
                     @isset($faults['value']) aria-invalid="true" @endisset>
             </div>
             <div class="field">
                 <label for="own-by">of</label>
                 <select id="own-by" name="by">
-                    @foreach (['area' => Format::unit('dm²').' laid', 'volume' => Format::unit('ml').' in all', 'left' => 'what is left'] as $by => $label)
+                    @foreach (['area' => Format::unit('dm²').' laid', 'volume' => Format::unit('ml').' in all', 'left' =>
+                        'what is left'] as $by => $label)
                         <option value="{{ $by }}" @selected($asked['by'] === $by)>{{ $label }}</option>
                     @endforeach
                 </select>
@@ -141,7 +143,8 @@
         <form class="in stack" method="post" action="{{ route('pots.scale', $layout) }}">
             @csrf
             @seen
-            <x-field name="scale" label="It answers at" :value="$scale ?? ''" :hint="'a line of text a reading: ' . Format::text(123.4, 'g', 1)" />
+            <x-field name="scale" label="It answers at" :value="$scale ?? ''"
+                :hint="'a line of text a reading: ' . Format::text(123.4, 'g', 1)" />
             <div class="acts"><button class="btn quiet">Set</button></div>
         </form>
     </details>

@@ -32,7 +32,8 @@
             @if ($lot->pack !== null)
                 <x-field form="count" name="share" label="or of a pack" />
             @endif
-            <x-field form="count" name="amount" :label="$detail['weighed'] ? 'or' : 'There is'" :unit="Format::unit($lot->unit)" mode="decimal" />
+            <x-field form="count" name="amount" :label="$detail['weighed'] ? 'or' : 'There is'" :unit="Format::unit($lot->unit)"
+                mode="decimal" />
         </div>
         <div class="acts"><button class="btn quiet">Count it</button></div>
     </form>

@@ -46,7 +46,8 @@
                                     @endif
                                 </td>
                                 @foreach ([
-                                    'amount' => [$price === null ? '' : Format::field($price->amount, $units[$price->material] ?? '', 3), 'A pack holds'],
+                                    'amount' => [$price === null ? '' : Format::field($price->amount, $units[$price->material] ??
+                                        '', 3), 'A pack holds'],
                                     'price' => [$price === null ? '' : Decimal::fixed($price->minor / 100, 2), 'Price'],
                                     'supplier' => [$price->supplier ?? '', 'From'],
                                     'available' => [$price->available ?? '', 'To be had'],

@@ -1,3 +1,4 @@
+@use('IdleRidge\Core\Measure\Format')
 @use('IdleRidge\Core\Measure\Decimal')
 <section class="sheet moves-sheet">
     <header class="mvh">

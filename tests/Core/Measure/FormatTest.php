@@ -74,7 +74,9 @@ final class FormatTest extends TestCase
                     $half = match (true) {
                         $units === Units::Metric => 0.005,
                         $unit === 'mm' => 25.4 / 128.0,
-                        default => abs(Amount::convert(0.0005, Format::unit($unit), $unit) - Amount::convert(0.0, Format::unit($unit), $unit)),
+                        default => abs(
+                            Amount::convert(0.0005, Format::unit($unit), $unit) - Amount::convert(0.0, Format::unit($unit), $unit),
+                        ),
                     };
                     $this->assertEqualsWithDelta($value, $read, $half * 1.0001, "{$value} {$unit} as {$shown}");
                     $this->assertSame($shown, Format::field($read, $unit), 'read and shown again it stays');
@@ -102,7 +104,8 @@ final class FormatTest extends TestCase
     {
         UnitsInUse::become(Units::Imperial);
         $this->assertSame(['½', '½"', '¼', '1 ½', '2', '1/8'], [
-            Format::nominal(12.7), Format::sheet(12.7), Format::nominal(6.35), Format::nominal(38.1), Format::nominal(50.8), Format::nominal(3.175),
+            Format::nominal(12.7), Format::sheet(12.7), Format::nominal(6.35), Format::nominal(38.1), Format::nominal(50.8),
+            Format::nominal(3.175),
         ]);
         UnitsInUse::become(Units::Metric);
         $this->assertSame(['20', '20 mm', '12.7'], [Format::nominal(20.0), Format::sheet(20.0), Format::nominal(12.7)]);
@@ -172,7 +175,7 @@ final class FormatTest extends TestCase
             UnitsInUse::during(Units::Imperial, fn () => throw new RuntimeException());
         } catch (RuntimeException) {
         }
-        $this->assertSame(Units::Metric, UnitsInUse::now());
+        $this->assertSame(Units::Metric, UnitsInUse::current());
     }
 
     public function test_limits_are_told_in_the_units_in_use(): void

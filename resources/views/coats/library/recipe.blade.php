@@ -22,6 +22,7 @@
             @error('recipe')
                 <p class="fault">{{ $message }}</p>
             @enderror
+            @php($rate = fn(Ingredient $part): string => Ingredient::rate($part->rule, $part->unit))
             <h3>Goes in</h3>
             @foreach ($picked->parts as $k => $part)
                 <x-field
@@ -31,15 +32,16 @@
                     :label="implode(' + ',
                         array_map(fn($o) => ($o['parts'] == 1 ? '' : Decimal::trimmed($o['parts'], 1) . ' ') .
                         $o['material'], $part->of))"
-                    :unit="trim(Format::unit(Ingredient::rate($part->rule, $part->unit)) . ' ' . ([
+                    :unit="trim(Format::unit($rate($part)) . ' ' . ([
                         'pores' => 'share of pores', 'plaster' => 'water to powder', 'edge' => 'of edge', 'length' => 'along it',
-                        'tree' => 'a tree', 'post' => 'each that stands there', 'wire' => 'of wire', 'dam' => 'of dam', 'strip' => 'a strip',
+                        'tree' => 'a tree', 'post' => 'each that stands there', 'wire' => 'of wire', 'dam' => 'of dam',
+                        'strip' => 'a strip',
                     ][$part->rule] ?? ''))"
-                    :value="Format::field($part->value, Ingredient::rate($part->rule, $part->unit), 4)"
+                    :value="Format::field($part->value, $rate($part), 4)"
                     mode="decimal"
                     :hint="$low($picked, 'parts/' . $k) === null ? null
-                        : 'low ' . Format::field($low($picked, 'parts/' . $k)[0], Ingredient::rate($part->rule, $part->unit), 3) .
-                        ', high ' . Format::field($low($picked, 'parts/' . $k)[1], Ingredient::rate($part->rule, $part->unit), 3)"
+                        : 'low ' . Format::field($low($picked, 'parts/' . $k)[0], $rate($part), 3) .
+                        ', high ' . Format::field($low($picked, 'parts/' . $k)[1], $rate($part), 3)"
                 />
                 <x-field
                     form="recipe"
@@ -249,7 +251,8 @@
                         at="prices/{{ $k }}/amount"
                         label="for a pack of"
                         :unit="Format::unit($materials[$material]->unit ?? '')"
-                        :value="isset($prices[$material]) ? Format::field($prices[$material]->amount, $materials[$material]->unit ?? '') : ''"
+                        :value="isset($prices[$material]) ? Format::field($prices[$material]->amount, $materials[$material]->unit
+                            ?? '') : ''"
                         mode="decimal"
                     />
                 </div>

@@ -41,8 +41,10 @@
                                         @php($digits = $part->value < 10 ? ($part->rule === 'area' ? 1 : 2) : 0)
                                         @if ($part->rule === 'plaster') water on powder @endif
                                         <span class="num">{{ Format::field($part->value, $rate, $digits) }}</span>
-                                        {{ trim(Format::unit($rate) . ' ' . (['edge' => 'of edge', 'length' => 'along it', 'wire' => 'of wire',
-                                            'dam' => 'of dam', 'tree' => 'a tree', 'post' => 'each', 'strip' => 'a strip'][$part->rule] ?? '')) }}
+                                        {{ trim(Format::unit($rate) . ' ' . (['edge' => 'of edge', 'length' => 'along it', 'wire'
+                                            => 'of wire',
+                                            'dam' => 'of dam', 'tree' => 'a tree', 'post' => 'each', 'strip' =>
+                                                'a strip'][$part->rule] ?? '')) }}
                                         @if ($part->rule === 'area') {{ $range($low($recipe, "parts/{$k}"), $rate) }} @endif
                                     @endif
                                 @endforeach

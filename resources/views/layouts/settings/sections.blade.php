@@ -1,3 +1,4 @@
+@use('IdleRidge\Core\Measure\Amount')
 @use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Format')
 <section class="sheet">
