@@ -12,6 +12,7 @@ use IdleRidge\Core\Measure\StepBudget;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Schedule\Problem;
+use IdleRidge\Core\Schedule\ProvingSolver;
 use IdleRidge\Core\Schedule\Solver;
 
 /** Every move in a session, as early as its bases allow as surely as is asked, or the reason why it finds none. */
@@ -50,6 +51,7 @@ final readonly class BenchPlan
      * @param  Budget|null  $budget what may be spent instead of the usual number of orders
      * @param  Closure(float): bool|null  $each told the share that is spent; false ends the search
      * @param  int|null  $until sessions after this moment are left aside
+     * @param  bool  $proven with a proof, as far as there is one: that takes longer
      * @return array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int, mends: array<string, array{int,
      *     int}>} starts and ends in minutes of Unix time; moves for which no session is warm enough; what is put right
      */
@@ -59,17 +61,19 @@ final readonly class BenchPlan
         ?Closure $each = null,
         int $seed = self::SEED,
         ?int $until = null,
+        bool $proven = false,
     ): array {
         $of = new PlanProblem($work, $until);
         $problem = $of->problem;
         // What can never start would make the whole infeasible: it stays out, and so does what waits for it.
-        $answer = Solver::solve(
+        $what = [
             $problem->without(self::hopeless($problem)),
             $budget ?? new StepBudget(self::ORDERS_TRIED),
             $seed,
             $work->rules()->first === [] ? [] : [$of->jobs($work->rules()->first)],
             $each,
-        );
+        ];
+        $answer = $proven ? ProvingSolver::solve(...$what) : Solver::solve(...$what);
         $part = $answer->finish === null ? PartialPlan::of($work, $of) : null;
         $at = $part === null ? $of->moves($answer->starts) : $part->at;
         $mends = $part === null ? $of->mends($answer->starts) : $part->mends;

@@ -128,6 +128,45 @@ final readonly class Problem
             );
     }
 
+    /** The same if all has to end by a moment: sessions end there. */
+    public function until(int $moment): self
+    {
+        $sessions = $steps = [];
+        foreach ($this->sessions as $k => [$from, $to]) {
+            if ($from < $moment) {
+                $sessions[] = [$from, min($to, $moment)];
+                $steps[] = array_values(array_filter($this->steps[$k], fn (array $step): bool => $step[0] < $moment));
+            }
+        }
+
+        return new self(
+            $moment,
+            $this->capacity,
+            $this->tools,
+            $sessions,
+            array_values($this->jobs),
+            $this->waits,
+            $this->pairs(),
+            $steps,
+            $this->taken,
+        );
+    }
+
+    /** @return list<array{string, string}> jobs that must not overlap, each pair once */
+    private function pairs(): array
+    {
+        $out = [];
+        foreach ($this->others as $one => $others) {
+            foreach ($others as $other) {
+                if ((string) $one < $other) {
+                    $out[] = [(string) $one, $other];
+                }
+            }
+        }
+
+        return $out;
+    }
+
     /** The most hands there are at once in a session. */
     public function maxCapacity(int $session): int
     {

@@ -87,6 +87,32 @@ final class ScheduleGenerator
     }
 
     /**
+     * A plan and some more jobs of one session, each at its earliest start in it after those before it in the list.
+     *
+     * @param  array<string, int>  $starts
+     * @param  list<string>  $more each after those it waits for
+     * @return array<string, int>|null null where one finds no place in the session
+     */
+    public function extended(array $starts, array $more, int $session): ?array
+    {
+        $this->placed = $this->starts = [];
+        $this->taken = $this->problem->taken;
+        foreach ($starts as $id => $start) {
+            $this->put((string) $id, $start);
+        }
+        [$from, $to] = $this->problem->sessions[$session];
+        foreach ($more as $id) {
+            $start = $this->earliest($id, $from);
+            if (! is_int($start) || $start >= $to) {
+                return null;
+            }
+            $this->put($id, $start);
+        }
+
+        return $this->starts;
+    }
+
+    /**
      * @param  list<string>  $order
      * @param  array<string, int>  $floors
      * @return array{string, int|null}|null null when all is placed; else the job to push back, and from when on it may start

@@ -33,6 +33,7 @@ final class Solver
      * @param  Budget  $budget a step of it is one order tried after the first ones
      * @param  list<list<string>>  $first orders to try first, such as that of an earlier plan
      * @param  Closure(float): bool|null  $each called with the share of the budget that is spent; false ends the search
+     * @param  int  $proven a minute before which it is proven elsewhere that no plan ends
      */
     public static function solve(
         Problem $problem,
@@ -40,6 +41,7 @@ final class Solver
         int $seed = 1,
         array $first = [],
         ?Closure $each = null,
+        int $proven = 0,
     ): Timetable {
         $order = $problem->inOrder();
         if ($order === null) {
@@ -61,7 +63,7 @@ final class Solver
             return new Timetable('optimal', 0, 0, []);
         }
         $tails = self::tails($problem, $order);
-        $bound = LowerBound::of($problem, $windows, $tails);
+        $bound = max($proven, LowerBound::of($problem, $windows, $tails));
         $objective = new Objective($problem);
         $best = self::search(
             $problem,

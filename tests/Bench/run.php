@@ -27,6 +27,7 @@ use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\TakeOff;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\ProvingSolver;
 use IdleRidge\Core\Schedule\Solver;
 use IdleRidge\Core\Shelf\Purchase;
 use IdleRidge\Core\Shelf\PurchaseNeed;
@@ -246,7 +247,7 @@ foreach (
 $plans = [];
 foreach (['s10-01', 's10-04', 's10-06', 's20-02', 's20-07', 'infeasible-01'] as $name) {
     $best = Fixtures::json("schedule/{$name}.answer.json")['finish'];
-    $plan = Solver::solve(BenchProblemFile::read(Fixtures::text("schedule/{$name}.json")), SearchTime::of(2.0));
+    $plan = ProvingSolver::solve(BenchProblemFile::read(Fixtures::text("schedule/{$name}.json")), SearchTime::of(2.0));
     $plans[] = sprintf(
         '| %s | %s | %s | %s | %s |',
         $name,
@@ -264,7 +265,7 @@ foreach ([[60, 8, range(1, 10), 2.0], [300, 12, [1, 2, 3], 2.0]] as [$jobs, $wee
         $start = hrtime(true);
         Solver::solve($problem, SearchTime::of(0.0));
         $first = (hrtime(true) - $start) / 1e9;
-        $plan = Solver::solve($problem, SearchTime::of($seconds));
+        $plan = ProvingSolver::solve($problem, SearchTime::of($seconds));
         $plans[] = sprintf(
             '| %d jobs in %d weeks, seed %d; first plan after %.1f s, %.0f MB | %s | %s | over %d | %.2f %% over the bound |',
             $jobs,

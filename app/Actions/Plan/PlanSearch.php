@@ -66,6 +66,7 @@ final readonly class PlanSearch
 
                 return true;
             },
+            proven: true,
         );
         $state = $this->state($layout);
         if ($state === null || $state['search'] !== $search) {

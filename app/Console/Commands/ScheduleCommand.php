@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Computed\Clock\SearchTime;
 use IdleRidge\Core\Interchange\BenchProblemFile;
 use IdleRidge\Core\Schedule\JobReasons;
+use IdleRidge\Core\Schedule\ProvingSolver;
 use IdleRidge\Core\Schedule\Solver;
 
 final class ScheduleCommand extends RidgeCommand
@@ -18,7 +19,10 @@ final class ScheduleCommand extends RidgeCommand
     protected function answer(): array
     {
         $problem = BenchProblemFile::read($this->contents($this->file()));
-        $plan = Solver::solve($problem, SearchTime::of($this->number('seconds', 0.0, 600.0, 's')), (int) $this->number('seed', 0.0, 1e9));
+        [$seconds, $seed] = [$this->number('seconds', 0.0, 600.0, 's'), (int) $this->number('seed', 0.0, 1e9)];
+        $plan = $seconds > 0.0
+            ? ProvingSolver::solve($problem, SearchTime::of($seconds), $seed)
+            : Solver::solve($problem, SearchTime::of(0.0), $seed);
 
         return [
             'status' => $plan->status,

@@ -8,12 +8,14 @@ use IdleRidge\Core\Measure\StepBudget;
 use IdleRidge\Core\Schedule\Job;
 use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Schedule\Problem;
+use IdleRidge\Core\Schedule\ProvingSolver;
 use IdleRidge\Core\Schedule\ScheduleGenerator;
 use IdleRidge\Core\Schedule\Solver;
 use IdleRidge\Core\Schedule\StartWindows;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use Tests\PlanChecker;
 
 /** Small problems whose best plan is found by trying every start: what the search says of them is so. */
 final class ExhaustiveTest extends TestCase
@@ -49,6 +51,32 @@ final class ExhaustiveTest extends TestCase
         $this->assertGreaterThan(50, $possible);
         $this->assertGreaterThan(10, $impossible);
         $this->assertGreaterThanOrEqual((int) ceil(0.97 * $possible), $best, "the best of {$possible}");
+    }
+
+    public function test_with_a_proof_every_best_plan_is_found_and_what_is_impossible_is_called_so(): void
+    {
+        $proven = $possible = $refuted = $impossible = 0;
+        foreach ([1, 2] as $hands) {
+            for ($seed = 1; $seed <= 120; $seed++) {
+                $problem = $this->random($seed, $hands);
+                $optimum = $this->optimum($problem);
+                $plan = ProvingSolver::solve($problem, new StepBudget(150), $seed);
+                $this->assertSame($optimum, $plan->finish, "seed {$seed}, {$hands}");
+                if ($optimum === null) {
+                    $impossible++;
+                    $refuted += (int) ($plan->status === 'infeasible');
+
+                    continue;
+                }
+                $possible++;
+                $this->assertContains($plan->status, ['optimal', 'feasible'], "seed {$seed}, {$hands}");
+                $this->assertLessThanOrEqual($optimum, $plan->lowerBound, "seed {$seed}, {$hands}");
+                $this->assertSame([], PlanChecker::faultsOf($problem, $plan->starts), "seed {$seed}, {$hands}");
+                $proven += (int) ($plan->status === 'optimal');
+            }
+        }
+        $this->assertGreaterThanOrEqual((int) ceil(0.95 * $impossible), $refuted, "of {$impossible} that are impossible");
+        $this->assertGreaterThanOrEqual((int) ceil(0.85 * $possible), $proven, "of {$possible} that have a plan");
     }
 
     public function test_windows_leave_out_no_start_of_any_plan(): void
@@ -111,7 +139,7 @@ final class ExhaustiveTest extends TestCase
         $this->assertGreaterThan(40, $checked);
     }
 
-    private function random(int $seed): Problem
+    private function random(int $seed, int $hands = 2): Problem
     {
         $random = new Randomizer(new Xoshiro256StarStar($seed));
         $sessions = $jobs = $waits = [];
@@ -126,7 +154,7 @@ final class ExhaustiveTest extends TestCase
             $jobs[] = new Job(
                 "j{$k}",
                 self::STEP * $random->getInt(1, 4),
-                $random->getInt(1, 2),
+                min($hands, $random->getInt(1, 2)),
                 $random->getInt(0, 2) === 0 ? ['wire'] : [],
                 notBefore: $random->getInt(0, 4) === 0 ? self::STEP * $random->getInt(1, 12) : 0,
             );
@@ -141,7 +169,7 @@ final class ExhaustiveTest extends TestCase
             }
         }
 
-        return new Problem(1000, 2, ['wire' => 1], $sessions, $jobs, $waits, $count > 3 ? [['j0', 'j2']] : []);
+        return new Problem(1000, $hands, ['wire' => 1], $sessions, $jobs, $waits, $count > 3 ? [['j0', 'j2']] : []);
     }
 
     private function optimum(Problem $problem): ?int

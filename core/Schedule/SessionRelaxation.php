@@ -1,0 +1,562 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IdleRidge\Core\Schedule;
+
+/**
+ * Which sets of jobs can be done by the end of each session if all is to end by a moment: a relaxation, in which a session holds
+ * what its minutes of hands, its waits and the windows of its jobs let through, whatever the order. Sets that come out equal are
+ * one, with the earliest and the latest ends that any way to them has, so that nothing possible is lost: no set at a level
+ * proves that no plan ends by then. Where there are too many sets nothing is said.
+ *
+ * Dynamic programming over sets of jobs as for assembly lines (J. Jackson, "A computing procedure for a line balancing
+ * problem", Management Science 2, 1956), widened by windows and greatest waits.
+ */
+final class SessionRelaxation
+{
+    /** Jobs that a set is told by as bits of one integer. */
+    private const MAX_JOBS = 62;
+
+    private const MAX_SETS = 2500;
+
+    /** Steps of sequences that are tried for one set of a session; after them it counts as possible. */
+    private const MAX_SEQUENCES = 400;
+
+    /** Sets and parts of sets that are looked at, over all sessions. */
+    public const MAX_NODES = 300_000;
+
+    /** Sets from which one may come that are kept. */
+    private const MAX_WAYS = 40;
+
+    private readonly int $all;
+
+    /** @var list<string> */
+    private readonly array $ids;
+
+    /** @var list<array<int, array{int, int}>> job → session → first and last start */
+    private array $windows = [];
+
+    /** @var list<list<array{int, Precedence}>> job → the jobs it waits for */
+    private array $before = [];
+
+    /** @var array<int, bool> whether nothing must follow it, or what follows that, within a while */
+    private array $free = [];
+
+    /** @var array<int, int> the last session a job can be in */
+    private array $last = [];
+
+    /** @var array<int, array<int, array<int, int>>> job → what waits for it → end → first start after it: gaps are asked once */
+    private array $ready = [];
+
+    private int $nodes = 0;
+
+    /** @var list<array<int, array{list<int>, array<int, array{int, int}>}>> session → set → sets before it, ends by job */
+    private array $levels = [];
+
+    /** @param  list<string>  $order all jobs, each after those it waits for */
+    private function __construct(
+        private readonly Problem $problem,
+        StartWindows $windows,
+        array $order,
+        private readonly bool $fullest,
+    ) {
+        $this->ids = $order;
+        $this->all = (1 << count($order)) - 1;
+        $number = array_flip($order);
+        foreach ($order as $k => $id) {
+            $session = 0;
+            $mine = [];
+            foreach ($windows->of[$id] as [$from, $to]) {
+                while ($problem->sessions[$session][1] <= $from) {
+                    $session++;
+                }
+                // What may begin at several times of one session may begin between them, as far as this goes.
+                $mine[$session] = isset($mine[$session]) ? [$mine[$session][0], $to] : [$from, $to];
+            }
+            $this->windows[$k] = $mine;
+            $this->last[$k] = (int) array_key_last($mine);
+            $this->before[$k] = array_map(fn (Precedence $w): array => [$number[$w->after], $w], $problem->before[$id] ?? []);
+        }
+        $this->free = array_fill(0, count($order), true);
+        for ($k = count($order) - 1; $k >= 0; $k--) {
+            foreach ($this->before[$k] as [$earlier, $wait]) {
+                if ($wait->max !== null || ! $this->free[$k]) {
+                    $this->free[$earlier] = false;
+                }
+            }
+        }
+    }
+
+    /**
+     * Whether no plan can end by a moment: true is a proof, false that the sets reach the end, null that there are too many.
+     */
+    public static function refutes(Problem $problem, int $finish, ?int &$nodes = null): ?bool
+    {
+        $self = self::by($problem, $finish);
+        if (! $self instanceof self) {
+            return $self;
+        }
+        $answer = $self->reach();
+        $nodes = ($nodes ?? 0) + $self->nodes;
+
+        return $answer === null ? null : ! $answer;
+    }
+
+    /**
+     * The first minute by which a plan may end, as far as this can tell: no plan ends before it.
+     *
+     * @param  int  $least a bound that is known
+     * @param  int  $most a moment by which there is a plan, or the horizon
+     */
+    public static function bound(Problem $problem, int $least, int $most): int
+    {
+        $nodes = 0;
+        // Session by session, then minute by minute within the one that is not refuted.
+        foreach ($problem->sessions as [$from, $to]) {
+            if ($to <= $least || $from >= $most) {
+                continue;
+            }
+            $end = min($to, $most - 1);
+            if ($end < $least || self::refutes($problem, $end, $nodes) === true) {
+                $least = max($least, $end + 1);
+
+                continue;
+            }
+            [$no, $may] = [max($least - 1, $from), $end];
+            while ($may - $no > 1 && $nodes < self::MAX_NODES) {
+                $middle = intdiv($no + $may, 2);
+                if (self::refutes($problem, $middle, $nodes) === true) {
+                    $no = $middle;
+                } else {
+                    $may = $middle;
+                }
+            }
+
+            return max($least, $no + 1);
+        }
+
+        return min($least, $most);
+    }
+
+    /**
+     * Which sets lead on to which, session by session, on ways that reach the end by a moment; false where it is refuted, null where
+     * there are too many.
+     *
+     * @return array{ids: list<string>, all: int, ways: list<array<int, list<int>>>}|false|null
+     */
+    public static function ways(Problem $problem, int $finish): array|false|null
+    {
+        // With all sets a plan is found more surely; with the fullest alone there are fewer.
+        foreach ([false, true] as $fullest) {
+            $self = self::by($problem, $finish, $fullest);
+            $reached = $self instanceof self ? $self->reach() : ($self === true ? false : null);
+            if ($reached !== null) {
+                return $reached && $self instanceof self ? $self->onward() : false;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{ids: list<string>, all: int, ways: list<array<int, list<int>>>} */
+    private function onward(): array
+    {
+        $ways = [];
+        $goals = [$this->all => true];
+        for ($session = count($this->levels) - 1; $session >= 0; $session--) {
+            $before = [];
+            foreach (array_keys($goals) as $set) {
+                foreach ($this->levels[$session][$set][0] ?? [] as $from) {
+                    $ways[$session][$from][] = $set;
+                    $before[$from] = true;
+                }
+            }
+            $goals = $before;
+        }
+
+        return ['ids' => $this->ids, 'all' => $this->all, 'ways' => array_values(array_reverse($ways))];
+    }
+
+    /** @return self|bool|null true where windows alone refute it, null where there are too many jobs */
+    private static function by(Problem $problem, int $finish, bool $fullest = true): self|bool|null
+    {
+        if (count($problem->jobs) > self::MAX_JOBS || $finish < 1) {
+            return $finish < 1 ? true : null;
+        }
+        $cut = $problem->until($finish);
+        $order = $cut->inOrder();
+        $windows = StartWindows::in($cut);
+
+        return $order === null || $windows->impossible !== null ? true : new self($cut, $windows, $order, $fullest);
+    }
+
+    /** Whether all jobs are in a set after the last session; null where there are too many sets. */
+    private function reach(): ?bool
+    {
+        $level = [0 => [[], []]];
+        foreach (array_keys($this->problem->sessions) as $session) {
+            $next = [];
+            foreach ($level as $set => [, $ends]) {
+                if (! $this->fill($session, $set, $ends, $next)) {
+                    return null;
+                }
+                if (count($next) > self::MAX_SETS) {
+                    return null;
+                }
+            }
+            $this->levels[$session] = $next;
+            if ($next === []) {
+                return false;
+            }
+            if (isset($next[$this->all])) {
+                return true;
+            }
+            $level = $next;
+        }
+
+        return isset($level[$this->all]);
+    }
+
+    /**
+     * All that can be added to a set in a session.
+     *
+     * @param  array<int, array{int, int}>  $ends of jobs in the set that others still wait for
+     * @param  array<int, array{list<int>, array<int, array{int, int}>}>  $next
+     */
+    private function fill(int $session, int $set, array $ends, array &$next): bool
+    {
+        $candidates = $must = [];
+        foreach ($this->windows as $k => $windows) {
+            if (($set >> $k & 1) === 0) {
+                if (isset($windows[$session])) {
+                    $candidates[] = $k;
+                }
+                if ($this->last[$k] <= $session) {
+                    if (! isset($windows[$session])) {
+                        return true;
+                    }
+                    $must[$k] = true;
+                }
+            }
+        }
+        $room = $this->problem->capacity($session);
+
+        return $this->add($session, $set, $set, $ends, $candidates, 0, $must, $room, [], $next);
+    }
+
+    /**
+     * @param  array<int, array{int, int}>  $ends
+     * @param  list<int>  $candidates
+     * @param  array<int, true>  $must
+     * @param  array<int, array{int, int}>  $here starts of what was added
+     * @param  array<int, array{list<int>, array<int, array{int, int}>}>  $next
+     */
+    private function add(
+        int $session,
+        int $from,
+        int $set,
+        array $ends,
+        array $candidates,
+        int $at,
+        array $must,
+        int $room,
+        array $here,
+        array &$next,
+    ): bool {
+        if (++$this->nodes > self::MAX_NODES) {
+            return false;
+        }
+        if (! isset($candidates[$at])) {
+            $this->take($session, $from, $set, $ends, $candidates, $room, $here, $next);
+
+            return true;
+        }
+        $k = $candidates[$at];
+        $job = $this->problem->jobs[$this->ids[$k]];
+        $range = $this->range($session, $k, $set, $ends);
+        $work = $job->minutes * $job->demand;
+        $fits = $range !== null && $work <= $room && $this->holds($session, $here + [$k => $range]);
+        if ($fits) {
+            $with = $ends + [$k => [$range[0] + $job->minutes, $range[1] + $job->minutes]];
+            if (! $this->add($session, $from, $set | 1 << $k, $with, $candidates, $at + 1, $must, $room - $work, $here + [$k => $range], $next)) {
+                return false;
+            }
+        }
+
+        return isset($must[$k]) || $this->add($session, $from, $set, $ends, $candidates, $at + 1, $must, $room, $here, $next);
+    }
+
+    /**
+     * @param  array<int, array{int, int}>  $ends
+     * @param  list<int>  $candidates
+     * @param  array<int, array{int, int}>  $here
+     * @param  array<int, array{list<int>, array<int, array{int, int}>}>  $next
+     */
+    private function take(
+        int $session,
+        int $from,
+        int $set,
+        array $ends,
+        array $candidates,
+        int $room,
+        array $here,
+        array &$next,
+    ): void {
+        // What nothing follows closely is never worse off earlier: a set that would hold one more is not needed.
+        foreach ($this->fullest ? $candidates : [] as $k) {
+            if (($set >> $k & 1) === 0 && $this->free[$k]) {
+                $job = $this->problem->jobs[$this->ids[$k]];
+                $range = $this->range($session, $k, $set, $ends);
+                if ($range !== null && $job->minutes * $job->demand <= $room && $this->holds($session, $here + [$k => $range])) {
+                    return;
+                }
+            }
+        }
+        if (! $this->isInSequence($session, $here)) {
+            return;
+        }
+        $kept = [];
+        $due = [];
+        foreach ($this->before as $k => $waits) {
+            if (($set >> $k & 1) === 1) {
+                continue;
+            }
+            $due[$this->last[$k]] = ($due[$this->last[$k]] ?? 0)
+                + $this->problem->jobs[$this->ids[$k]]->minutes * $this->problem->jobs[$this->ids[$k]]->demand;
+            foreach ($waits as [$earlier, $wait]) {
+                if (isset($ends[$earlier])) {
+                    $kept[$earlier] = $ends[$earlier];
+                    if ($wait->max !== null && ! $this->canFollow($session, $k, $ends[$earlier][1] + $wait->max)) {
+                        return;
+                    }
+                }
+            }
+        }
+        ksort($due);
+        $work = $room = 0;
+        $until = $session;
+        foreach ($due as $last => $minutes) {
+            $work += $minutes;
+            for (; $until < $last; $until++) {
+                $room += $this->problem->capacity($until + 1);
+            }
+            if ($work > $room) {
+                return;
+            }
+        }
+        foreach ($next[$set][1] ?? [] as $k => [$earliest, $latest]) {
+            $kept[$k] = [min($kept[$k][0], $earliest), max($kept[$k][1], $latest)];
+        }
+        $before = $next[$set][0] ?? [];
+        $next[$set] = [in_array($from, $before, true) || count($before) >= self::MAX_WAYS ? $before : [...$before, $from], $kept];
+    }
+
+    /**
+     * Whether one pair of hands can do them one after the other: tried in full, what waits for another of them included.
+     *
+     * @param  array<int, array{int, int}>  $here
+     */
+    private function isInSequence(int $session, array $here): bool
+    {
+        $tries = self::MAX_SEQUENCES;
+
+        return $this->problem->maxCapacity($session) > 1 || $this->follows($this->problem->sessions[$session][0], $here, [], $tries);
+    }
+
+    /**
+     * @param  array<int, array{int, int}>  $left  first and last start of what is still to be done
+     * @param  array<int, int>  $ends  of what is done
+     */
+    private function follows(int $at, array $left, array $ends, int &$tries): bool
+    {
+        if ($left === [] || --$tries < 0) {
+            return true;
+        }
+        $starts = [];
+        foreach ($left as $k => [$first, $last]) {
+            $start = max($at, $first);
+            foreach ($this->before[$k] as [$earlier, $wait]) {
+                if (isset($left[$earlier])) {
+                    continue 2;
+                }
+                if (isset($ends[$earlier])) {
+                    $start = max($start, $wait->gap->earliest($ends[$earlier]));
+                }
+            }
+            $starts[$k] = $start;
+        }
+        // What is late already however it goes on ends this try.
+        foreach ($left as $k => [, $last]) {
+            if (max($at, $starts[$k] ?? $at) > $last) {
+                return false;
+            }
+        }
+        asort($starts);
+        foreach ($starts as $k => $start) {
+            $end = $start + $this->problem->jobs[$this->ids[$k]]->minutes;
+            if ($this->follows($end, array_diff_key($left, [$k => true]), $ends + [$k => $end], $tries)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether a later session has a start of the job by a moment. */
+    private function canFollow(int $session, int $k, int $by): bool
+    {
+        foreach ($this->windows[$k] as $later => [$first]) {
+            if ($later > $session && $first <= $by) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  array<int, array{int, int}>  $ends
+     * @return array{int, int}|null first and last start in the session, null where what it waits for is not done or too long ago
+     */
+    private function range(int $session, int $k, int $set, array $ends): ?array
+    {
+        [$first, $last] = $this->windows[$k][$session];
+        foreach ($this->before[$k] as [$earlier, $wait]) {
+            if (($set >> $earlier & 1) === 0) {
+                return null;
+            }
+            if (! isset($ends[$earlier])) {
+                continue;
+            }
+            $first = max($first, $this->ready[$earlier][$k][$ends[$earlier][0]] ??= $wait->gap->earliest($ends[$earlier][0]));
+            if ($wait->max !== null) {
+                $last = min($last, $ends[$earlier][1] + $wait->max);
+            }
+            if ($first > $last) {
+                return null;
+            }
+        }
+
+        return [$first, $last];
+    }
+
+    /**
+     * Whether one after the other they end in time, taken by when they may begin, and by when they have to.
+     *
+     * @param  array<int, array{int, int}>  $here
+     */
+    private function holds(int $session, array $here): bool
+    {
+        if ($this->problem->maxCapacity($session) > 1) {
+            return $this->suffices($session, $here);
+        }
+        [$from, $to] = $this->problem->sessions[$session];
+        asort($here);
+        $at = $from;
+        foreach ($here as $k => [$first]) {
+            $at = max($at, $first) + $this->problem->jobs[$this->ids[$k]]->minutes;
+        }
+        if ($at > $to) {
+            return false;
+        }
+        uasort($here, fn (array $a, array $b): int => $a[1] <=> $b[1]);
+        $at = $from;
+        $dues = [];
+        foreach ($here as $k => [, $last]) {
+            $dues[] = [$last + $this->problem->jobs[$this->ids[$k]]->minutes, $this->problem->jobs[$this->ids[$k]]->minutes];
+        }
+        sort($dues);
+        foreach ($dues as [$due, $minutes]) {
+            $at += $minutes;
+            if ($at > $due) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * With several hands: what has to lie between a first start and a last end is no more than the hands have minutes there, and
+     * what needs more than half of them, or the only tool of a kind, goes one after the other.
+     *
+     * @param  array<int, array{int, int}>  $here
+     */
+    private function suffices(int $session, array $here): bool
+    {
+        $spans = [];
+        $alone = [];
+        $most = $this->problem->maxCapacity($session);
+        foreach ($here as $k => [$first, $last]) {
+            $job = $this->problem->jobs[$this->ids[$k]];
+            $spans[] = [$first, $last + $job->minutes, $job->minutes * $job->demand];
+            if (2 * $job->demand > $most) {
+                $alone['hands'][] = [$first, $last + $job->minutes, $job->minutes];
+            }
+            foreach ($job->tools as $tool) {
+                if ($this->problem->tools[$tool] === 1) {
+                    $alone["tool {$tool}"][] = [$first, $last + $job->minutes, $job->minutes];
+                }
+            }
+        }
+        foreach ($spans as [$from]) {
+            foreach ($spans as [, $to]) {
+                $work = 0;
+                foreach ($spans as [$first, $end, $minutes]) {
+                    $work += $first >= $from && $end <= $to ? $minutes : 0;
+                }
+                if ($work > 0 && $work > $this->handsBetween($session, $from, $to)) {
+                    return false;
+                }
+            }
+        }
+        foreach ($here as $k => [$first, $last]) {
+            foreach ($this->problem->others[$this->ids[$k]] ?? [] as $other) {
+                $o = (int) array_search($other, $this->ids, true);
+                if (isset($here[$o]) && ! $this->isApart($k, $here[$k], $o, $here[$o])) {
+                    return false;
+                }
+            }
+        }
+        foreach ($alone as $one) {
+            foreach ($one as [$from]) {
+                foreach ($one as [, $to]) {
+                    $work = 0;
+                    foreach ($one as [$first, $end, $minutes]) {
+                        $work += $first >= $from && $end <= $to ? $minutes : 0;
+                    }
+                    if ($work > max(0, $to - $from)) {
+                        return false;
+                    }
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * Whether one of two can end before the other begins.
+     *
+     * @param  array{int, int}  $a first and last start
+     * @param  array{int, int}  $b
+     */
+    private function isApart(int $one, array $a, int $other, array $b): bool
+    {
+        $minutes = fn (int $k): int => $this->problem->jobs[$this->ids[$k]]->minutes;
+
+        return $b[1] >= $a[0] + $minutes($one) || $a[1] >= $b[0] + $minutes($other);
+    }
+
+    private function handsBetween(int $session, int $from, int $to): int
+    {
+        $sum = 0;
+        foreach ($this->problem->steps[$session] as $k => [$begin, $hands]) {
+            $end = $this->problem->steps[$session][$k + 1][0] ?? $this->problem->sessions[$session][1];
+            $sum += max(0, min($end, $to) - max($begin, $from)) * $hands;
+        }
+
+        return $sum;
+    }
+}
