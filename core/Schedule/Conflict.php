@@ -42,7 +42,8 @@ final readonly class Conflict
         $said = $more > 0 ? "{$named} and {$more} more" : $named;
         $close = array_values(array_filter($this->waits, fn (Precedence $w): bool => $w->max !== null));
         $waits = array_map(
-            fn (Precedence $w): string => "{$name($w->before)} has to follow {$name($w->after)} after {$w->gap->least()} to {$w->max} minutes",
+            fn (Precedence $w): string => "{$name($w->before)} has to follow {$name($w->after)} "
+                ."after {$w->gap->least()} to {$w->max} minutes",
             array_slice($close, 0, self::MAX_NAMED),
         );
 

@@ -20,9 +20,6 @@ final class SessionRelaxation
 
     private const MAX_SETS = 2500;
 
-    /** Steps of sequences that are tried for one set of a session; after them it counts as possible. */
-    private const MAX_SEQUENCES = 400;
-
     /** Sets and parts of sets that are looked at, over all sessions. */
     public const MAX_NODES = 300_000;
 
@@ -48,6 +45,8 @@ final class SessionRelaxation
 
     /** @var array<int, array<int, array<int, int>>> job → what waits for it → end → first start after it: gaps are asked once */
     private array $ready = [];
+
+    private readonly SessionFit $fit;
 
     private int $nodes = 0;
 
@@ -78,6 +77,7 @@ final class SessionRelaxation
             $this->last[$k] = (int) array_key_last($mine);
             $this->before[$k] = array_map(fn (Precedence $w): array => [$number[$w->after], $w], $problem->before[$id] ?? []);
         }
+        $this->fit = new SessionFit($problem, $order, $this->before);
         $this->free = array_fill(0, count($order), true);
         for ($k = count($order) - 1; $k >= 0; $k--) {
             foreach ($this->before[$k] as [$earlier, $wait]) {
@@ -276,10 +276,21 @@ final class SessionRelaxation
         $job = $this->problem->jobs[$this->ids[$k]];
         $range = $this->range($session, $k, $set, $ends);
         $work = $job->minutes * $job->demand;
-        $fits = $range !== null && $work <= $room && $this->holds($session, $here + [$k => $range]);
+        $fits = $range !== null && $work <= $room && $this->fit->holds($session, $here + [$k => $range]);
         if ($fits) {
             $with = $ends + [$k => [$range[0] + $job->minutes, $range[1] + $job->minutes]];
-            if (! $this->add($session, $from, $set | 1 << $k, $with, $candidates, $at + 1, $must, $room - $work, $here + [$k => $range], $next)) {
+            if (! $this->add(
+                $session,
+                $from,
+                $set | 1 << $k,
+                $with,
+                $candidates,
+                $at + 1,
+                $must,
+                $room - $work,
+                $here + [$k => $range],
+                $next,
+            )) {
                 return false;
             }
         }
@@ -308,12 +319,12 @@ final class SessionRelaxation
             if (($set >> $k & 1) === 0 && $this->free[$k]) {
                 $job = $this->problem->jobs[$this->ids[$k]];
                 $range = $this->range($session, $k, $set, $ends);
-                if ($range !== null && $job->minutes * $job->demand <= $room && $this->holds($session, $here + [$k => $range])) {
+                if ($range !== null && $job->minutes * $job->demand <= $room && $this->fit->holds($session, $here + [$k => $range])) {
                     return;
                 }
             }
         }
-        if (! $this->isInSequence($session, $here)) {
+        if (! $this->fit->isInSequence($session, $here)) {
             return;
         }
         $kept = [];
@@ -352,57 +363,6 @@ final class SessionRelaxation
         $next[$set] = [in_array($from, $before, true) || count($before) >= self::MAX_WAYS ? $before : [...$before, $from], $kept];
     }
 
-    /**
-     * Whether one pair of hands can do them one after the other: tried in full, what waits for another of them included.
-     *
-     * @param  array<int, array{int, int}>  $here
-     */
-    private function isInSequence(int $session, array $here): bool
-    {
-        $tries = self::MAX_SEQUENCES;
-
-        return $this->problem->maxCapacity($session) > 1 || $this->follows($this->problem->sessions[$session][0], $here, [], $tries);
-    }
-
-    /**
-     * @param  array<int, array{int, int}>  $left  first and last start of what is still to be done
-     * @param  array<int, int>  $ends  of what is done
-     */
-    private function follows(int $at, array $left, array $ends, int &$tries): bool
-    {
-        if ($left === [] || --$tries < 0) {
-            return true;
-        }
-        $starts = [];
-        foreach ($left as $k => [$first, $last]) {
-            $start = max($at, $first);
-            foreach ($this->before[$k] as [$earlier, $wait]) {
-                if (isset($left[$earlier])) {
-                    continue 2;
-                }
-                if (isset($ends[$earlier])) {
-                    $start = max($start, $wait->gap->earliest($ends[$earlier]));
-                }
-            }
-            $starts[$k] = $start;
-        }
-        // What is late already however it goes on ends this try.
-        foreach ($left as $k => [, $last]) {
-            if (max($at, $starts[$k] ?? $at) > $last) {
-                return false;
-            }
-        }
-        asort($starts);
-        foreach ($starts as $k => $start) {
-            $end = $start + $this->problem->jobs[$this->ids[$k]]->minutes;
-            if ($this->follows($end, array_diff_key($left, [$k => true]), $ends + [$k => $end], $tries)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
     /** Whether a later session has a start of the job by a moment. */
     private function canFollow(int $session, int $k, int $by): bool
     {
@@ -439,124 +399,5 @@ final class SessionRelaxation
         }
 
         return [$first, $last];
-    }
-
-    /**
-     * Whether one after the other they end in time, taken by when they may begin, and by when they have to.
-     *
-     * @param  array<int, array{int, int}>  $here
-     */
-    private function holds(int $session, array $here): bool
-    {
-        if ($this->problem->maxCapacity($session) > 1) {
-            return $this->suffices($session, $here);
-        }
-        [$from, $to] = $this->problem->sessions[$session];
-        asort($here);
-        $at = $from;
-        foreach ($here as $k => [$first]) {
-            $at = max($at, $first) + $this->problem->jobs[$this->ids[$k]]->minutes;
-        }
-        if ($at > $to) {
-            return false;
-        }
-        uasort($here, fn (array $a, array $b): int => $a[1] <=> $b[1]);
-        $at = $from;
-        $dues = [];
-        foreach ($here as $k => [, $last]) {
-            $dues[] = [$last + $this->problem->jobs[$this->ids[$k]]->minutes, $this->problem->jobs[$this->ids[$k]]->minutes];
-        }
-        sort($dues);
-        foreach ($dues as [$due, $minutes]) {
-            $at += $minutes;
-            if ($at > $due) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /**
-     * With several hands: what has to lie between a first start and a last end is no more than the hands have minutes there, and
-     * what needs more than half of them, or the only tool of a kind, goes one after the other.
-     *
-     * @param  array<int, array{int, int}>  $here
-     */
-    private function suffices(int $session, array $here): bool
-    {
-        $spans = [];
-        $alone = [];
-        $most = $this->problem->maxCapacity($session);
-        foreach ($here as $k => [$first, $last]) {
-            $job = $this->problem->jobs[$this->ids[$k]];
-            $spans[] = [$first, $last + $job->minutes, $job->minutes * $job->demand];
-            if (2 * $job->demand > $most) {
-                $alone['hands'][] = [$first, $last + $job->minutes, $job->minutes];
-            }
-            foreach ($job->tools as $tool) {
-                if ($this->problem->tools[$tool] === 1) {
-                    $alone["tool {$tool}"][] = [$first, $last + $job->minutes, $job->minutes];
-                }
-            }
-        }
-        foreach ($spans as [$from]) {
-            foreach ($spans as [, $to]) {
-                $work = 0;
-                foreach ($spans as [$first, $end, $minutes]) {
-                    $work += $first >= $from && $end <= $to ? $minutes : 0;
-                }
-                if ($work > 0 && $work > $this->handsBetween($session, $from, $to)) {
-                    return false;
-                }
-            }
-        }
-        foreach ($here as $k => [$first, $last]) {
-            foreach ($this->problem->others[$this->ids[$k]] ?? [] as $other) {
-                $o = (int) array_search($other, $this->ids, true);
-                if (isset($here[$o]) && ! $this->isApart($k, $here[$k], $o, $here[$o])) {
-                    return false;
-                }
-            }
-        }
-        foreach ($alone as $one) {
-            foreach ($one as [$from]) {
-                foreach ($one as [, $to]) {
-                    $work = 0;
-                    foreach ($one as [$first, $end, $minutes]) {
-                        $work += $first >= $from && $end <= $to ? $minutes : 0;
-                    }
-                    if ($work > max(0, $to - $from)) {
-                        return false;
-                    }
-                }
-            }
-        }
-
-        return true;
-    }
-
-    /**
-     * Whether one of two can end before the other begins.
-     *
-     * @param  array{int, int}  $a first and last start
-     * @param  array{int, int}  $b
-     */
-    private function isApart(int $one, array $a, int $other, array $b): bool
-    {
-        $minutes = fn (int $k): int => $this->problem->jobs[$this->ids[$k]]->minutes;
-
-        return $b[1] >= $a[0] + $minutes($one) || $a[1] >= $b[0] + $minutes($other);
-    }
-
-    private function handsBetween(int $session, int $from, int $to): int
-    {
-        $sum = 0;
-        foreach ($this->problem->steps[$session] as $k => [$begin, $hands]) {
-            $end = $this->problem->steps[$session][$k + 1][0] ?? $this->problem->sessions[$session][1];
-            $sum += max(0, min($end, $to) - max($begin, $from)) * $hands;
-        }
-
-        return $sum;
     }
 }
