@@ -27,7 +27,7 @@ final class Format
     /** Unit → under how much of it people say so many of a smaller one. */
     private const SMALLER = ['m²' => [0.1, 'cm²'], 'sq ft' => [1.0, 'sq in'], 'lb' => [1.0, 'oz']];
 
-    /** Most decimals of a figure in the larger unit. */
+    /** Most decimals of a figure in the larger unit, from one on. */
     private const LARGER_DECIMALS = 2;
 
     /** Figures worked out of other units show so many digits that count. */
@@ -48,7 +48,9 @@ final class Format
         [$shown, $most] = $name === $unit ? [$value, $decimals] : [self::converted($value, $unit), null];
         [$from, $larger] = self::LARGER[$name] ?? [INF, $name];
         if (abs($shown) >= $from) {
-            return [Decimal::trimmed(Amount::convert($shown, $name, $larger), self::LARGER_DECIMALS), $larger];
+            $of = Amount::convert($shown, $name, $larger);
+
+            return [Decimal::trimmed($of, max(self::LARGER_DECIMALS, self::decimals($of))), $larger];
         }
         [$under, $smaller] = self::SMALLER[$name] ?? [0.0, $name];
         if ($shown > 0.0 && $shown < $under) {

@@ -49,7 +49,7 @@ final readonly class Quantity
     /** In a column that is headed by its unit: never a larger one. */
     public function inColumn(): string
     {
-        return Decimal::trimmed(Format::converted($this->value, $this->unit), $this->decimals);
+        return $this->fixed ? $this->text() : Decimal::trimmed(Format::converted($this->value, $this->unit), $this->decimals);
     }
 
     /** With its unit, as it stands in a sentence. */

@@ -52,7 +52,12 @@ final class ProvingSolver
         [$bound, $starts] = self::along($problem, $plan, $budget, $seed);
         $finish = $starts === [] ? null : Solver::finish($problem, $starts);
         $rest = $finish === $bound ? new StepBudget(self::LAST_STEPS) : $budget;
-        $plan = Solver::solve($problem, $rest, $seed, [...self::order($starts), ...$first], $each, $bound);
+        // Where sets led nowhere the search goes as it does without them, and not on from where it stood.
+        $begins = $starts === $plan->starts && $finish !== $bound ? $first : [...self::order($starts), ...$first];
+        $found = Solver::solve($problem, $rest, $seed, $begins, $each, $bound);
+        $plan = $finish !== null && ($found->finish === null || $found->finish > $finish)
+            ? new Timetable('feasible', $finish, $bound, $starts)
+            : $found;
         if ($plan->finish !== null && $plan->finish > $bound && $plan->finish !== $finish) {
             $bound = SessionRelaxation::bound($problem, $bound, $plan->finish);
         }

@@ -21,7 +21,7 @@ final class SessionRelaxation
     private const MAX_SETS = 2500;
 
     /** Sets and parts of sets that are looked at, over all sessions. */
-    public const MAX_NODES = 300_000;
+    public const MAX_NODES = 150_000;
 
     /** Sets from which one may come that are kept. */
     private const MAX_WAYS = 40;

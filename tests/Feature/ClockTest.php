@@ -320,7 +320,9 @@ final class ClockTest extends FeatureCase
         $this->assertSame($plan->at(), $this->plan($layout)->at());
         $this->get("/layouts/{$layout->uid}/bench")
             ->assertOk()
-            ->assertSee($state['offer'] === null ? 'Nothing better was found.' : 'Take it');
+            ->assertSee($state['offer'] === null ? 'Nothing better was found.' : 'Take it')
+            ->assertSee($state['left'] === 0 ? 'It is proven' : 'sooner.');
+        $this->assertIsInt($state['left']);
         $this->patch("/layouts/{$layout->uid}/search", ['do' => 'leave'])->assertRedirect();
         $this->assertNull($search->state($layout));
         // Stopped while it runs, or begun anew: what the old one finds is nobody's any more.

@@ -78,6 +78,7 @@ final readonly class PlanSearch
             [
                 'share' => 1.0,
                 'done' => true,
+                'left' => self::left($plan, $better),
                 'offer' => self::isBetter($better, $plan)
                     ? [
                         'moves' => array_map(fn (PlacedMove $p): string => $p->move->id, $better->moves),
@@ -91,7 +92,7 @@ final readonly class PlanSearch
 
     /**
      * @return array{search: string, share: float, stop: bool, offer: array{moves: list<string>, last: int, ready: int}|null,
-     *     done: bool}|null
+     *     done: bool, left?: int|null}|null
      */
     public function state(Layout $layout): ?array
     {
@@ -99,7 +100,7 @@ final readonly class PlanSearch
 
         /**
          * @var array{search: string, share: float, stop: bool, offer: array{moves: list<string>, last: int, ready: int}|null,
-         *     done: bool}|null $state
+         *     done: bool, left?: int|null}|null $state
          */
         return is_array($state) ? $state : null;
     }
@@ -118,6 +119,14 @@ final readonly class PlanSearch
     public function leave(Layout $layout): void
     {
         $this->store()->forget($this->key($layout));
+    }
+
+    /** Minutes by which a plan may at most still end sooner than the better of two, as far as is proven; null where nothing is planned. */
+    private static function left(BenchPlan $one, BenchPlan $other): ?int
+    {
+        $ends = array_filter([$one->lastHandsOn(), $other->lastHandsOn()], fn (?int $end): bool => $end !== null);
+
+        return $ends === [] ? null : max(0, min($ends) - max($one->bound, $other->bound));
     }
 
     /** Fewer without a session, then less late, then an earlier last minute, then earlier cured. */

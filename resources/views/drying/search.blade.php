@@ -1,4 +1,6 @@
 @use('IdleRidge\Core\Measure\ClockWords')
+@php($told = fn(int $left): string => $left === 0 ? 'It is proven that no plan of this work ends sooner.'
+    : 'No plan of this work ends more than ' . ClockWords::span($left) . ' sooner.')
 @if ($search === null)
     <form class="in stack" method="post" action="{{ route('search.begin', $layout) }}">
         @csrf
@@ -37,16 +39,20 @@
         @csrf
         @seen
         @method('PATCH')
+        @php($left = $search['left'] ?? null)
         @if ($search['offer'])
             <p>
                 <b>A better plan was found:</b> last hands-on minute {{ $words->moment($search['offer']['last']) }}, all cured
                 {{ $words->moment($search['offer']['ready']) }} at {{ $sure }}.
             </p>
+            @if ($left !== null)
+                <p class="soft small">{{ $told($left) }}</p>
+            @endif
             <div class="acts">
                 <button class="btn" name="do" value="take">Take it</button><button class="link" name="do" value="leave">Leave it</button>
             </div>
         @else
-            <p class="soft small">Nothing better was found.</p>
+            <p class="soft small">Nothing better was found. {{ $left === null ? '' : $told($left) }}</p>
             <div class="acts"><button class="link" name="do" value="leave">Good</button></div>
         @endif
     </form>

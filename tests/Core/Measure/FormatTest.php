@@ -94,7 +94,7 @@ final class FormatTest extends TestCase
                 for ($k = 0; $k < 100; $k++) {
                     $value = mt_rand(1, 200_000) / 37.0;
                     $text = Format::text($value, $unit, 2);
-                    $this->assertEqualsWithDelta($value, Amount::parse($text, $unit), 0.03 * $value + 0.3, "{$value} {$unit} as {$text}");
+                    $this->assertEqualsWithDelta($value, Amount::parse($text, $unit), 0.01 * $value + 0.3, "{$value} {$unit} as {$text}");
                 }
             }
         }
