@@ -85,6 +85,12 @@ final class Format
             : implode($between, array_map(fn (array $p): string => self::joined(...$p), $parts));
     }
 
+    /** What is only about so much, beside a drawing that says its unit: whole millimetres, or eighths of an inch with their sign. */
+    public static function about(float $mm): string
+    {
+        return UnitsInUse::current() === Units::Metric ? Decimal::trimmed($mm, 0) : Inches::text($mm, 8).'"';
+    }
+
     /** The nominal size of what comes in sheets, its unit left to what stands around it: 20, ½. */
     public static function nominal(float $mm, string $sign = ''): string
     {

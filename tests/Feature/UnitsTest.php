@@ -246,6 +246,10 @@ final class UnitsTest extends FeatureCase
         foreach ($at->query('//text()') ?: [] as $node) {
             $text .= ' '.$node->textContent.' ';
         }
+        // A unit alone is found as one that stands after a figure.
+        foreach ($at->query('//small') ?: [] as $small) {
+            $text .= ' 1 '.trim($small->textContent).' ';
+        }
         $links = [];
         foreach ($at->query('//*') ?: [] as $element) {
             if ($element instanceof DOMElement) {

@@ -264,7 +264,7 @@ final class CoreSampleDrawing
                 $layers = $this->page->plan->work->project->layout->cuts->school->isFoam();
                 $this->svg
                     ->text('h', $left, $at, $layers ? 'Foam' : 'Shell')
-                    ->text('m tick', $left + 36.0, $at, '≈ '.Format::cell($foam));
+                    ->text('m tick', $left + 36.0, $at, '≈ '.Format::about($foam));
                 $count = max(1, (int) ceil($foam / $this->page->sheet));
                 $words = $layers ? $count.($count === 1 ? ' layer' : ' layers') : 'ribs and web';
                 $this->svg->text(

@@ -16,9 +16,9 @@ final class WaterCutDrawing
 {
     private const WIDTH = 762.0;
 
-    private const LEFT = 46.0;
+    private const LEFT = 58.0;
 
-    private const ROOM = 620.0;
+    private const ROOM = 608.0;
 
     private const HIGH = 96.0;
 

@@ -69,8 +69,8 @@
             @endif
             <x-field form="made" name="fill" at="fill_mm" label="Filled, deep"
                 :value="$made->fill === null ? '' : Format::field($made->fill)" hint="empty: to its level" />
-            <x-field form="made" name="pot_g" label="Largest pot" unit="g"
-                :value="$made->potG === null ? '' : Format::field($made->potG, 'g', 0)" mode="numeric" hint="empty: stays cool" />
+            <x-field form="made" name="pot_g" label="Largest pot" :unit="Format::unit('g')"
+                :value="$made->potG === null ? '' : Format::field($made->potG, 'g', 0)" mode="decimal" hint="empty: stays cool" />
         </div>
         @error('fill')
             <p class="fault">{{ $message }}</p>
