@@ -10,6 +10,8 @@ use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Models\Revision;
 use App\Models\Section;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\UnitsInUse;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Project\Works;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -25,6 +27,7 @@ abstract class FeatureCase extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        UnitsInUse::become(Units::Metric);
         $this->withoutVite();
     }
 

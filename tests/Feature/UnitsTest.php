@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Files\LayoutFiles;
+use App\Computed\Land\ComputedLand;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Models\Revision;
@@ -17,7 +18,9 @@ use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Interchange\RecipeFile;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\UnitsInUse;
 use Illuminate\Support\Arr;
+use Illuminate\Support\Facades\Artisan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -104,6 +107,63 @@ final class UnitsTest extends FeatureCase
             session()->flush();
         }
         $this->assertSame([], array_filter($wrong));
+    }
+
+    public function test_contours_of_an_imperial_layout_lie_at_half_inches(): void
+    {
+        $layout = app(LayoutFiles::class)->store(app(SaltingsTramway::class)->project());
+        $project = app(ProjectLoader::class)->of($layout);
+        $levels = UnitsInUse::during(
+            Units::Imperial,
+            fn (): array => array_column(app(ComputedLand::class)->sheet($project, $project->sections[0])->contours, 'level'),
+        );
+        $this->assertGreaterThan(3, count($levels));
+        foreach ($levels as $level) {
+            $this->assertEqualsWithDelta(0.0, $level / 12.7 - round($level / 12.7), 1e-9);
+        }
+        $land = $this->get("/layouts/{$layout->uid}/sections/{$project->sections[0]->uid}/land")->assertOk();
+        preg_match_all('/contour-figure"[^>]*>([^<]*)</', (string) $land->getContent(), $figures);
+        $this->assertNotSame([], $figures[1]);
+        foreach ($figures[1] as $figure) {
+            $this->assertMatchesRegularExpression('/^\d+"$/', html_entity_decode($figure));
+        }
+    }
+
+    public function test_commands_speak_in_the_units_asked_for_and_count_in_millimetres(): void
+    {
+        $file = base_path('tests/fixtures/figures/banks.ridge.json');
+        $told = function (array $options) use ($file): array {
+            Artisan::call('ridge:check', ['file' => $file, '--section' => 'Curve', '--json' => true] + $options);
+            $this->assertSame(Units::Metric, UnitsInUse::current(), 'a command leaves nothing behind');
+
+            return json_decode(Artisan::output(), true, 64, JSON_THROW_ON_ERROR)['findings'];
+        };
+        $metric = $told([]);
+        $imperial = $told(['--units' => 'imperial']);
+        $this->assertNotSame([], $metric);
+        $this->assertSame(array_column($metric, 'figures'), array_column($imperial, 'figures'));
+        foreach ($imperial as $finding) {
+            $this->assertSame([], self::foreign("{$finding['why']} {$finding['do']}", 'metric'));
+        }
+        Artisan::call('ridge:land', ['file' => $file, '--section' => 'Hill', '--cell' => '1/2 in', '--json' => true]);
+        $fine = Artisan::output();
+        Artisan::call('ridge:land', ['file' => $file, '--section' => 'Hill', '--cell' => '12.7', '--json' => true]);
+        $this->assertSame($fine, Artisan::output());
+    }
+
+    public function test_bad_units_are_told_beside_their_field(): void
+    {
+        $layout = $this->demo();
+        $board = $layout->sections()->firstOrFail();
+        foreach (['1 1/0"', '5 furlongs', "2' 30\""] as $bad) {
+            $this->patch("/layouts/{$layout->uid}/sections/{$board->uid}", ['width_mm' => $bad])
+                ->assertSessionHasErrors(['width_mm' => "“{$bad}” is not a length; try 38 mm, 2.4 m, 125 ft, 6'3\" or 1 1/2\"."]);
+        }
+        $room = $layout->rooms()->firstOrFail();
+        $this->patch("/layouts/{$layout->uid}/rooms/{$room->uid}", ['day_c' => '-3 °R'])
+            ->assertSessionHasErrors(['day_c' => '“-3 °R” is not a temperature; try 20 °C or 68 °F.']);
+        $this->patch("/layouts/{$layout->uid}/rooms/{$room->uid}", ['day_c' => '68 °F'])->assertSessionHasNoErrors();
+        $this->assertEqualsWithDelta(20.0, app(ProjectLoader::class)->of($layout->refresh())->works->rooms[0]->day->temperature, 1e-9);
     }
 
     /** @return array<string, array{mixed, mixed}> where a recipe that was kept as one’s own says other than the library */

@@ -37,6 +37,11 @@ abstract class RidgeCommand extends Command
 
     public function handle(): int
     {
+        return UnitsInUse::during(Units::Metric, $this->answered(...));
+    }
+
+    private function answered(): int
+    {
         try {
             UnitsInUse::become($this->unitsOr(Units::Metric));
             $answer = $this->answer();

@@ -6,6 +6,7 @@ namespace Tests\Core\Cuts;
 
 use IdleRidge\Core\Cuts\BoardBuild;
 use IdleRidge\Core\Cuts\CutSchool;
+use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\EdgeBoard;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Frame;
@@ -15,6 +16,8 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\UnitsInUse;
 use IdleRidge\Core\Project\BoardWeight;
 use IdleRidge\Core\Project\CutStudy;
 use IdleRidge\Core\Project\Section;
@@ -39,6 +42,39 @@ final class BoardTest extends TestCase
         }
         $this->assertSame('3 × 20 + 5 + 3', SheetPacking::to(68.4, [20.0, 5.0, 3.0, 1.0])->words());
         $this->assertSame('', SheetPacking::to(0.5, [1.0])->words());
+    }
+
+    public function test_sheets_in_inches_are_packed_to_a_sixty_fourth_and_called_by_their_size(): void
+    {
+        $inch = fn (float $n): float => $n * 25.4;
+        $kinds = array_map($inch, [0.5, 0.25, 0.125, 0.0625]);
+        for ($parts = 4; $parts <= 400; $parts += 3) {
+            $height = $inch($parts / 64.0);
+            $packing = SheetPacking::to($height, $kinds);
+            $stands = array_sum(array_map(fn (array $s): float => $s['thickness'] * $s['count'], $packing->sheets));
+            $this->assertEqualsWithDelta(4 * intdiv($parts, 4), $stands / $inch(1.0 / 64.0), 1e-9, "{$parts}/64");
+            $this->assertEqualsWithDelta($height, $stands + $packing->rest, 1e-9);
+            foreach ($packing->sheets as $sheet) {
+                $this->assertContains($sheet['thickness'], $kinds);
+            }
+        }
+        $words = fn (float $inches): string => UnitsInUse::during(
+            Units::Imperial,
+            fn (): string => SheetPacking::to($inch($inches), $kinds)->words(),
+        );
+        $this->assertSame(['10 × ½ + ¼', '4 × ½ + 1/16'], [$words(5.25), $words(2.0625)]);
+        // Of both kinds, to a hundredth of a millimetre.
+        $this->assertEqualsWithDelta(0.0, SheetPacking::to(12.7 + 3.0, [12.7, 3.0])->rest, 1e-9);
+        $this->assertEqualsWithDelta(0.02, SheetPacking::to(12.7 + 3.02, [12.7, 3.0])->rest, 1e-9);
+    }
+
+    public function test_imperial_layouts_begin_with_sizes_in_inches(): void
+    {
+        $cuts = CutSettings::starting(Units::Imperial);
+        foreach ([$cuts->first()->thickness, $cuts->first()->width, $cuts->skin, $cuts->riserGap, ...$cuts->board->packing] as $mm) {
+            $this->assertEqualsWithDelta(0.0, fmod(round($mm / 25.4 * 64.0, 9), 1.0), 1e-9);
+        }
+        $this->assertEquals(CutSettings::of(), CutSettings::starting(Units::Metric));
     }
 
     /**

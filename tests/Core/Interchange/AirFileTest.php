@@ -27,6 +27,9 @@ final class AirFileTest extends TestCase
                 "\u{FEFF}\"Time\",\"Battery\",\"Temperature\",\"Humidity\"\n\"2026-10-14T10:00:20Z\",98,\"18.5\",\"62\"\n"
                     ."\"2026-10-14T10:10:20Z\",98,\"18.7\",\"61.5\"\n",
             ],
+            'degrees Fahrenheit' => [
+                "time,temperature_f,humidity\n2026-10-14T10:00Z,65.3,62\n2026-10-14T10:10Z,65.66,61.5\n",
+            ],
             'local time' => ["time,temperature,humidity\n2026-10-14 12:00,18.5,62\n2026-10-14 12:10,18.7,61.5\n\n"],
         ];
     }
@@ -35,7 +38,8 @@ final class AirFileTest extends TestCase
     public function test_tables_are_read(string $text): void
     {
         $at = Build::minute('2026-10-14T10:00Z');
-        $this->assertSame([[$at, 18.5, 62.0], [$at + 10, 18.7, 61.5]], AirFile::read($text, new DateTimeZone('Europe/Oslo'))->readings);
+        $read = AirFile::read($text, new DateTimeZone('Europe/Oslo'))->readings;
+        $this->assertEqualsWithDelta([[$at, 18.5, 62.0], [$at + 10, 18.7, 61.5]], $read, 1e-9);
     }
 
     public function test_an_hour_that_the_clocks_repeat_is_named_as_doubled(): void

@@ -8,6 +8,8 @@ use IdleRidge\Core\Interchange\Csv;
 use IdleRidge\Core\Interchange\ShelfCsv;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\UnitsInUse;
 use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\PackPrice;
@@ -31,6 +33,25 @@ final class ShelfCsvTest extends TestCase
         $this->assertEquals($prices, $csv->readPrices($csv->prices($prices), function () use (&$next): string {
             return $next++;
         }));
+    }
+
+    public function test_both_come_in_as_they_went_out_in_inches_and_ounces(): void
+    {
+        UnitsInUse::during(Units::Imperial, function (): void {
+            $this->test_prices_come_in_as_they_went_out();
+            $this->test_stock_comes_in_as_it_went_out();
+            $csv = (new ShelfCsv(Build::library()->materials))->prices([new PackPrice('a', 'white glue', 250.0, 395)]);
+            $this->assertStringContainsString('white glue,8.45351,fl oz,3.95', $csv);
+        });
+    }
+
+    public function test_amounts_in_any_unit_of_their_kind_are_read(): void
+    {
+        $text = "material,amount,unit,price\nwhite glue,1,qt,3\nstone ballast,2,lb,3\nwhite glue,16,fl oz,3\n";
+        $read = (new ShelfCsv(Build::library()->materials))->readPrices($text, fn (): string => 'x');
+        $this->assertSame([946.353, 907.185, 473.176], array_column($read, 'amount'));
+        $this->expectException(InvalidValues::class);
+        (new ShelfCsv(Build::library()->materials))->readPrices("material,amount,unit,price\nwhite glue,1,lb,3\n", fn (): string => 'x');
     }
 
     public function test_stock_comes_in_as_it_went_out(): void

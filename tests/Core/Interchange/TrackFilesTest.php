@@ -11,6 +11,8 @@ use IdleRidge\Core\Interchange\TrackSvg;
 use IdleRidge\Core\Interchange\TrackTable;
 use IdleRidge\Core\Interchange\TrackXml;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\UnitsInUse;
 use IdleRidge\Core\Track\Run;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -51,6 +53,19 @@ final class TrackFilesTest extends TestCase
         [$rail] = TrackTable::read("x_mm,y_mm,z_rail_mm\n0,0,68.8\n300,0,68.8\n");
         [$run] = $rail->fitted(Build::uid(1), fn (): float => 0.0);
         $this->assertEqualsWithDelta(60.0, $run->grade->heightAt(150.0), 1e-6, 'rail tops less roadbed, sleeper and rail');
+    }
+
+    public function test_a_table_in_inches_is_the_same_line(): void
+    {
+        $run = $this->line();
+        $metric = TrackTable::read(TrackTable::write([[$run, 0.0, $run->alignment->length]]))[0];
+        $text = UnitsInUse::during(Units::Imperial, fn (): string => TrackTable::write([[$run, 0.0, $run->alignment->length]]));
+        $this->assertStringStartsWith('run,station_in,x_in,y_in,z_formation_in,z_rail_in,heading_deg,radius_in,', $text);
+        $inches = TrackTable::read($text)[0];
+        foreach ($metric->points as $k => $point) {
+            $this->assertEqualsWithDelta($point, $inches->points[$k], 0.003);
+            $this->assertEqualsWithDelta($metric->heights[$k] ?? NAN, $inches->heights[$k] ?? NAN, 0.003);
+        }
     }
 
     public function test_a_drawing_in_metres_with_bulges_and_light_polylines_is_read(): void
