@@ -91,6 +91,12 @@ final class Format
         return UnitsInUse::current() === Units::Metric ? Decimal::trimmed($mm, 0) : Inches::text($mm, 8).'"';
     }
 
+    /** @return array{float, string} lengths of strip, as it is bought: metres, or yards */
+    public static function strip(float $metres): array
+    {
+        return UnitsInUse::current() === Units::Metric ? [$metres, 'm'] : [Amount::convert($metres, 'm', 'yd'), 'yd'];
+    }
+
     /** The nominal size of what comes in sheets, its unit left to what stands around it: 20, ½. */
     public static function nominal(float $mm, string $sign = ''): string
     {

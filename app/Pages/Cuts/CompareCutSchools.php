@@ -10,6 +10,7 @@ use App\Computed\Cuts\CutResult;
 use App\Computed\Cuts\SheetResult;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\FoamWork;
+use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 
@@ -99,7 +100,9 @@ final readonly class CompareCutSchools
                 Format::text($shell->cover() / 1e6, 'm²', 2).' of '.
                 ($shell->school === CutSchool::Towel ? 'towels in plaster' : 'plaster cloth');
 
-            return ['without' => $cover.' and '.Format::text($shell->strips / 1000.0, 'm', 1).' of card'];
+            [$long, $unit] = Format::strip($shell->strips / 1000.0);
+
+            return ['without' => $cover.' and '.implode(' ', [Decimal::trimmed($long, 1), $unit]).' of card'];
         }
         $filler = $page->stack()->filler ?? 0.0;
 

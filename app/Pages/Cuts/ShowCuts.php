@@ -184,6 +184,7 @@ final readonly class ShowCuts
         $shell = $page->shell();
         if ($shell !== null) {
             $cloth = $shell->cover() / 1e6;
+            [$long, $unit] = Format::strip($shell->strips / 1000.0);
 
             return [
                 [
@@ -200,8 +201,8 @@ final readonly class ShowCuts
                 [
                     'label' => 'Strips',
                     'figure' => new Quantity(
-                        $shell->strips / 1000.0,
-                        'm',
+                        $long,
+                        $unit,
                         'length along the land of all strips, and what fastens them',
                         ['strips' => (string) $shell->stripCount],
                         decimals: 1,

@@ -82,7 +82,7 @@
             </table>
             <p class="small">
                 {{ $shell->stripCount }} strips {{ Format::cell($shell->build->strip) }}{{ $mm }} wide,
-                {{ Format::text($shell->strips / 1000, 'm', 1) }} in all, woven
+                {{ Decimal::trimmed(Format::strip($shell->strips / 1000)[0], 1) }} {{ Format::strip(1)[1] }} in all, woven
                 {{ Format::cell($shell->build->stripGap) }}{{ $mm }} apart both ways. {{ $shell->pieces() }} pieces of
                 {{ Format::cell($shell->build->clothWidth) }} ×
                 {{ Format::cell($shell->build->clothLength) }}{{ $mm }} in {{ $shell->build->layers }} layers: lay each over

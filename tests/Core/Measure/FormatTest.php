@@ -119,6 +119,7 @@ final class FormatTest extends TestCase
         $this->assertSame('48" × 24"', Format::several([1219.2, 609.6], 'mm'));
         $this->assertSame('50 to 68 °F', Format::several([10.0, 20.0], '°C', 0, ' to '));
         $this->assertSame(['12 1/2"', '12 1/2"'], [Format::cell(317.5), Format::about(316.5)]);
+        $this->assertEqualsWithDelta([10.0, 'yd'], Format::strip(9.144), 1e-9);
         $this->assertSame([0.5, 'in'], [Format::number(12.7, 'mm', 1), Format::unit('mm')]);
     }
 
