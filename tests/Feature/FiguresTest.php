@@ -59,10 +59,11 @@ final class FiguresTest extends FeatureCase
             "at least{$shown($figure($cuts, 'sheets.0.count'), 0)} of 1220 × 610",
             "Foam{$shown($figure($cuts, 'foam_mm3') / 1e6, 1)} l",
             "Carved away{$shown($figure($cuts, 'carved_mm3') / 1e6, 1)} l",
-            ...array_map(fn (int $k): string => 'Layer '.($k + 1)."{$shown($figure($cuts, "layers.{$k}.area_mm2") / 1e6, 2)} m²", [
-                0,
-                1,
-            ]),
+            ...array_map(function (int $k) use ($figure, $cuts, $shown): string {
+                $area = $figure($cuts, "layers.{$k}.area_mm2") / 1e6;
+
+                return 'Layer '.($k + 1).$shown($area, $area < 1.0 ? 3 : 2).' m²';
+            }, [0, 1]),
         ]);
         $off = fn (string $path, float $share = 1.0): string => $shown(
             $share * $figure('ridge:takeoff', $path),
