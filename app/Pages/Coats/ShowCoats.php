@@ -94,7 +94,6 @@ final readonly class ShowCoats
         return [
             'layout' => $layout,
             'section' => $section,
-            'units' => $project->layout->units,
             'page' => $page,
             'mode' => $mode,
             'pinned' => $this->pinned->beside($layout, $section->uid, PhotoPin::Coats),

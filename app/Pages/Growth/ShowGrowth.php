@@ -73,7 +73,6 @@ final readonly class ShowGrowth
             'layout' => $layout,
             'section' => $row,
             'page' => $page,
-            'units' => $project->layout->units,
             'sheet' => $project->layout,
             'rail' => $this->rail->of($project, $page->section),
             'grass' => $grass,

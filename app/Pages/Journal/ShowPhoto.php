@@ -57,7 +57,6 @@ final readonly class ShowPhoto
             'other' => $other,
             'otherDay' => $other === null ? '' : $words->day($other),
             'apart' => $other === null ? null : self::apart($photo, $other),
-            'units' => $project->layout->units,
         ];
     }
 

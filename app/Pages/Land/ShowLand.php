@@ -23,7 +23,6 @@ final readonly class ShowLand
             'page' => $page,
             'layout' => $layout,
             'section' => $page->section,
-            'units' => $page->project->layout->units,
             'plan' => PlanDrawing::of($page),
             'profile' => ProfileDrawing::of($page),
             'cross' => SectionDrawing::of($page),

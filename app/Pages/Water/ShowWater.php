@@ -107,7 +107,6 @@ final readonly class ShowWater
             'layout' => $layout,
             'section' => $row,
             'page' => $page,
-            'units' => $project->layout->units,
             'rail' => $this->rail->of($project, $page->section),
             'plan' => WaterPlanDrawing::of($page, $findings),
             'cut' => WaterCutDrawing::of($page),
