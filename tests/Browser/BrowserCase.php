@@ -88,7 +88,7 @@ abstract class BrowserCase extends TestCase
     }
 
     /** Waits until a script gives something true. */
-    protected function until(string $script, string $what, int $seconds = 8): void
+    protected function until(string $script, string $what, int $seconds = 20): void
     {
         for ($k = 0; $k < 20 * $seconds; $k++) {
             if ($this->js("return Boolean({$script})")) {

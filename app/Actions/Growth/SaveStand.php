@@ -49,7 +49,7 @@ final readonly class SaveStand
             Words::plain($typed->text('name')) ?: $set->name,
             $typed->text('zone') ?: null,
             $set->mix,
-            new PlantingRule($pattern, $set->spacing(), seed: $this->seed()),
+            new PlantingRule($pattern, $set->spacing(), seed: count($project->works->growth->stands) % (PlantingRule::MAX_SEED + 1)),
         ));
         $stand = $this->growth->planted($project, $stand);
         $this->ledger->record(
@@ -108,7 +108,7 @@ final readonly class SaveStand
             $typed->number('dead', 100.0 * $old->dead) / 100.0,
             $typed->number('steepest_deg', $old->steepestDeg),
             $typed->length('clear_mm', $old->clear, $old->clear),
-            $anew ? $this->seed() : $old->seed,
+            $anew ? ($old->seed + 1) % (PlantingRule::MAX_SEED + 1) : $old->seed,
         );
     }
 
@@ -154,11 +154,6 @@ final readonly class SaveStand
         $used = $old->trees === [] ? -1 : max(array_map(fn ($tree): int => $tree->species, $old->trees));
 
         return count($out) > $used ? $out : throw new InvalidValue('Trees of a species stand that is no longer in the mix.', 'species');
-    }
-
-    private function seed(): int
-    {
-        return random_int(0, PlantingRule::MAX_SEED);
     }
 
     /** @return array<string, SpeciesSet> */
