@@ -15,6 +15,7 @@ use App\Models\Section as SectionRow;
 use ErrorException;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\BenchFile;
 use IdleRidge\Core\Interchange\GrowthFile;
@@ -196,7 +197,7 @@ final class ProjectLoader
             Units::from($row->units),
             $row->zone,
             $row->currency,
-            $row->viewing_edges,
+            BoardEdge::named($row->viewing_edges, 'viewing_edges'),
             $row->region,
             $row->season,
             new LayoutClearance(array_map(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Polygon;
@@ -19,8 +20,6 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class Zone
 {
-    public const EDGES = ['front', 'back', 'left', 'right'];
-
     /** How far a backdrop reaches over the board it stands along, in its plan, mm. */
     private const BACKDROP_MM = 4.0;
 
@@ -138,7 +137,7 @@ final readonly class Zone
             }
         }
         if ($backdrop !== null) {
-            if (! in_array($backdrop['edge'], self::EDGES, true)) {
+            if (BoardEdge::tryFrom($backdrop['edge']) === null) {
                 throw new InvalidValue('A backdrop stands along the front, the back, the left or the right.', 'backdrop/edge');
             }
             InvalidValue::unlessBetween($backdrop['height'], 10.0, 3000.0, 'The height of the backdrop', 'mm', 'backdrop/height');
@@ -219,13 +218,10 @@ final readonly class Zone
     /** @return list<array{float, float}> where a backdrop stands in the plan of its board */
     public function standsOn(float $width, float $depth): array
     {
-        $wide = self::BACKDROP_MM;
-        [$x1, $y1, $x2, $y2] = match ($this->backdrop['edge'] ?? '') {
-            'front' => [0.0, 0.0, $width, $wide],
-            'left' => [0.0, 0.0, $wide, $depth],
-            'right' => [$width - $wide, 0.0, $width, $depth],
-            default => [0.0, $depth - $wide, $width, $depth],
-        };
+        $edge = $this->backdropEdge();
+        [$xa, $ya] = $edge->place(0.0, $width, $depth);
+        [$xb, $yb] = $edge->place($edge->length($width, $depth), $width, $depth, -self::BACKDROP_MM);
+        [$x1, $x2, $y1, $y2] = [min($xa, $xb), max($xa, $xb), min($ya, $yb), max($ya, $yb)];
 
         return [[$x1, $y1], [$x2, $y1], [$x2, $y2], [$x1, $y2]];
     }
@@ -233,9 +229,12 @@ final readonly class Zone
     /** The face of a backdrop on a board, mm². */
     public function faceOn(float $width, float $depth): float
     {
-        $long = in_array($this->backdrop['edge'] ?? '', ['left', 'right'], true) ? $depth : $width;
+        return $this->backdropEdge()->length($width, $depth) * ($this->backdrop['height'] ?? 0.0);
+    }
 
-        return $long * ($this->backdrop['height'] ?? 0.0);
+    private function backdropEdge(): BoardEdge
+    {
+        return BoardEdge::from($this->backdrop['edge'] ?? BoardEdge::Back->value);
     }
 
     /** @return list<string> uids of zones that it goes by */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Cuts;
 
 use Closure;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\LineSimplifier;
 use IdleRidge\Core\Measure\Format;
 
@@ -15,10 +16,8 @@ use IdleRidge\Core\Measure\Format;
  */
 final readonly class EdgeBoard
 {
-    public const EDGES = ['front', 'back', 'left', 'right'];
-
     /** @param  list<array{float, float}>  $ring */
-    private function __construct(public string $edge, public float $length, public array $ring, public float $low, public float $high)
+    private function __construct(public BoardEdge $edge, public float $length, public array $ring, public float $low, public float $high)
     {
     }
 
@@ -26,19 +25,14 @@ final readonly class EdgeBoard
     private const STEP_MM = 1.0;
 
     /** @param  Closure(float, float): float  $land height of it with its skin, at any place of the board */
-    public static function along(string $edge, Closure $land, float $width, float $depth, float $base, float $drop, float $rise = 0.0): self
+    public static function along(BoardEdge $edge, Closure $land, float $width, float $depth, float $base, float $drop, float $rise = 0.0): self
     {
-        $length = $edge === 'front' || $edge === 'back' ? $width : $depth;
+        $length = $edge->length($width, $depth);
         $n = max(1, (int) ceil($length / self::STEP_MM));
         $line = [];
         for ($k = 0; $k <= $n; $k++) {
             $s = ($length * $k) / $n;
-            [$x, $y] = match ($edge) {
-                'front' => [$s, 0.0],
-                'back' => [$s, $depth],
-                'left' => [0.0, $s],
-                default => [$width, $s],
-            };
+            [$x, $y] = $edge->place($s, $width, $depth);
             $line[] = [$s, max(-$drop + 1.0, $land($x, $y) - $base + $rise)];
         }
         $thin = LineSimplifier::line($line, 0.15);
@@ -55,10 +49,10 @@ final readonly class EdgeBoard
     public function template(): Template
     {
         return new Template(
-            ucfirst($this->edge),
+            ucfirst($this->edge->value),
             sprintf(
                 '%s edge, %s long, line from %s to %s over the board',
-                ucfirst($this->edge),
+                ucfirst($this->edge->value),
                 Format::length($this->length),
                 Format::cell($this->low, 1),
                 Format::cell($this->high, 1),
@@ -67,7 +61,7 @@ final readonly class EdgeBoard
             [],
             [[[0.0, 0.0], [$this->length, 0.0]]],
             [],
-            [[8.0, 4.0, ucfirst($this->edge)]],
+            [[8.0, 4.0, ucfirst($this->edge->value)]],
         );
     }
 }

@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Interchange;
 
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Journal\Journal;
 use IdleRidge\Core\Land\Spot;
@@ -153,7 +154,7 @@ final class RidgeReader
             $units,
             $r->text('zone'),
             $r->text('currency'),
-            $edges,
+            BoardEdge::named($edges, 'viewing_edges'),
             $r->text('region', ''),
             $r->text('season', ''),
             new LayoutClearance($vehicles, $r->number('clearance_margin_mm')),
@@ -196,7 +197,7 @@ final class RidgeReader
     private function edges(Record $r): array
     {
         $edges = [];
-        foreach (LayoutSheet::EDGES as $edge) {
+        foreach (array_column(BoardEdge::cases(), 'value') as $edge) {
             foreach ($r->has($edge) ? $r->records($edge) : [] as $p) {
                 $edges[$edge][] = [$p->number('at_mm'), $p->number('z_mm')];
                 $p->close();

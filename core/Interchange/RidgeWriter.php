@@ -36,7 +36,7 @@ final class RidgeWriter
                     'units' => $layout->units->value,
                     'zone' => $layout->zone,
                     'currency' => $layout->currency,
-                    'viewing_edges' => $layout->viewingEdges,
+                    'viewing_edges' => array_column($layout->viewingEdges, 'value'),
                     'region' => $layout->region,
                     'season' => $layout->season,
                     'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $layout->clearance->vehicles),

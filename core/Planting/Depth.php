@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Planting;
 
+use IdleRidge\Core\Geometry\BoardEdge;
+
 /**
  * How far into a scene a place lies, from the nearest edge that it is looked at from, and what is smaller there: in forced perspective
  * things at the far side are built to `far` of the scale, those between in proportion. Section coordinates, mm.
@@ -12,13 +14,13 @@ final readonly class Depth
 {
     private float $deepest;
 
-    /** @param  list<string>  $edges front, back, left, right */
+    /** @param  list<BoardEdge>  $edges */
     public function __construct(private array $edges, private float $width, private float $length, private float $far = 1.0)
     {
         // Between two edges that face each other the deepest place is in the middle; otherwise it is opposite the edge.
         $deep = [INF];
-        foreach ([['front', 'back', $length], ['left', 'right', $width]] as [$a, $b, $across]) {
-            $seen = count(array_intersect([$a, $b], $edges));
+        foreach ([[BoardEdge::Front, BoardEdge::Back, $length], [BoardEdge::Left, BoardEdge::Right, $width]] as [$a, $b, $across]) {
+            $seen = count(array_filter($edges, fn (BoardEdge $edge): bool => $edge === $a || $edge === $b));
             $deep[] = $seen === 0 ? INF : $across / $seen;
         }
         $this->deepest = min($deep);
@@ -29,12 +31,7 @@ final readonly class Depth
     {
         $away = [];
         foreach ($this->edges as $edge) {
-            $away[] = match ($edge) {
-                'front' => $y,
-                'back' => $this->length - $y,
-                'left' => $x,
-                default => $this->width - $x,
-            };
+            $away[] = $edge->inside($x, $y, $this->width, $this->length);
         }
 
         return $away === [] ? 0.0 : max(0.0, min($away));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Planting;
 
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
 
@@ -77,8 +78,9 @@ final readonly class PlantingGround
     private function onBoard(Tree $tree): ?array
     {
         [$x, $y] = [$tree->x, $tree->y];
-        foreach (['left' => $x, 'right' => $this->width - $x, 'front' => $y, 'back' => $this->length - $y] as $edge => $inside) {
-            $joint = in_array($edge, $this->joined, true);
+        foreach (BoardEdge::cases() as $edge) {
+            $inside = $edge->inside($x, $y, $this->width, $this->length);
+            $joint = in_array($edge->value, $this->joined, true);
             $needs = $joint ? max(self::EDGE_MM, $tree->crown / 2.0) : self::EDGE_MM;
             if ($inside < $needs - Obstacles::EXACT_MM) {
                 return ['what' => $joint ? 'joint' : 'edge', 'lacks' => $needs - $inside];

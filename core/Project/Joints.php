@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\HeightLine;
 use IdleRidge\Core\Land\Spot;
@@ -14,20 +15,23 @@ final class Joints
     /** Edges so near count as one, mm. */
     private const SAME_EDGE_MM = 1.5;
 
+    /** A neighbour is looked for so far beyond an edge, mm. */
+    private const BEYOND_MM = 1.0;
+
     /**
      * The edges of a section along most of which a neighbour goes on.
      *
      * @param  list<Section>  $boards
-     * @return array<string, Section> left, right, front, back → the neighbour that lies along most of it
+     * @return array<string, Section> front, back, left, right → the neighbour that lies along most of it
      */
     public static function of(Section $section, array $boards): array
     {
         $joined = [];
-        foreach (['left' => [-1.0, 0.0], 'right' => [1.0, 0.0], 'front' => [0.0, -1.0], 'back' => [0.0, 1.0]] as $edge => [$ox, $oy]) {
+        foreach (BoardEdge::cases() as $edge) {
             $met = [];
             foreach ([0.1, 0.3, 0.5, 0.7, 0.9] as $t) {
-                $here = $section->placement->toSection($section->onEdge($edge, $t * $section->edgeLength($edge)));
-                $p = $section->placement->toLayout(new Point($here->x + $ox, $here->y + $oy));
+                $along = $t * $edge->length($section->width, $section->depth);
+                $p = $section->placement->toLayout(new Point(...$edge->place($along, $section->width, $section->depth, self::BEYOND_MM)));
                 foreach ($boards as $k => $other) {
                     if ($other->uid !== $section->uid && $other->holds($p->x, $p->y, 1.0)) {
                         $met[] = $k;
@@ -38,7 +42,7 @@ final class Joints
             if (count($met) >= 3) {
                 $counts = array_count_values($met);
                 arsort($counts);
-                $joined[$edge] = $boards[array_key_first($counts)];
+                $joined[$edge->value] = $boards[array_key_first($counts)];
             }
         }
 
@@ -53,7 +57,7 @@ final class Joints
     public static function against(Section $section, string $edge, Section $other): ?array
     {
         $length = $section->edgeLength($edge);
-        foreach (LayoutSheet::EDGES as $theirs) {
+        foreach (array_column(BoardEdge::cases(), 'value') as $theirs) {
             $along = [];
             foreach ([$other->onEdge($theirs, 0.0), $other->onEdge($theirs, $other->edgeLength($theirs))] as $end) {
                 [$at, $aside] = self::onto($section, $edge, $end);

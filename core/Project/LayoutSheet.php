@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Project;
 
 use DateTimeZone;
 use IdleRidge\Core\Cuts\CutSettings;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Measure\Day;
 use IdleRidge\Core\Measure\InvalidValue;
@@ -16,14 +17,9 @@ use IdleRidge\Core\Schedule\BenchRules;
 /** What holds for a whole layout. */
 final readonly class LayoutSheet
 {
-    public const EDGES = ['front', 'back', 'left', 'right'];
-
     public string $name;
 
     public Scale $scale;
-
-    /** @var list<string> */
-    public array $viewingEdges;
 
     public string $region;
 
@@ -36,7 +32,7 @@ final readonly class LayoutSheet
     public BenchRules $bench;
 
     /**
-     * @param  list<string>  $viewingEdges
+     * @param  list<BoardEdge>  $viewingEdges in the order of the cases
      * @param  array<string, string>  $typed field → what the builder typed
      * @param  array<string, mixed>  $extra keys beginning with x_, kept as they came
      * @param  float  $northDeg direction of north on the plan, counter-clockwise from x
@@ -52,7 +48,7 @@ final readonly class LayoutSheet
         public Units $units = Units::Metric,
         public string $zone = 'UTC',
         public string $currency = 'EUR',
-        array $viewingEdges = ['front'],
+        public array $viewingEdges = [BoardEdge::Front],
         string $region = '',
         string $season = '',
         ?LayoutClearance $clearance = null,
@@ -83,9 +79,6 @@ final readonly class LayoutSheet
         if (preg_match('/^[A-Z]{3}$/', $currency) !== 1) {
             throw new InvalidValue('A currency is three capital letters, such as EUR.', 'currency');
         }
-        if (array_diff($viewingEdges, self::EDGES) !== []) {
-            throw new InvalidValue('A viewing edge is front, back, left or right.', 'viewing_edges');
-        }
         foreach (['region' => $region, 'season' => $season] as $field => $text) {
             if (mb_strlen($text) > 120) {
                 throw new InvalidValue('At most 120 characters.', $field);
@@ -99,7 +92,6 @@ final readonly class LayoutSheet
         InvalidValue::unlessBetween($stiffness, 5.0, 1000.0, 'The stiffness length', 'mm', 'stiffness_mm');
         $this->name = trim($name);
         $this->scale = Scale::oneTo($ratio);
-        $this->viewingEdges = array_values(array_intersect(self::EDGES, $viewingEdges));
         $this->region = trim($region);
         $this->season = trim($season);
         $this->clearance = $clearance ?? new LayoutClearance;
@@ -127,7 +119,7 @@ final readonly class LayoutSheet
     /**
      * What of it the rows of a layout can depend on.
      *
-     * @return array{float, list<string>, LayoutGrowth}
+     * @return array{float, list<BoardEdge>, LayoutGrowth}
      */
     public function forRows(): array
     {

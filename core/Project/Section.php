@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Measure\InvalidValue;
@@ -139,20 +140,13 @@ final readonly class Section
 
     public function edgeLength(string $edge): float
     {
-        return $edge === 'front' || $edge === 'back' ? $this->width : $this->depth;
+        return BoardEdge::from($edge)->length($this->width, $this->depth);
     }
 
     /** A place on an edge, mm from its left or front end; layout coordinates. */
     public function onEdge(string $edge, float $at): Point
     {
-        return $this->placement->toLayout(
-            match ($edge) {
-                'front' => new Point($at, 0.0),
-                'back' => new Point($at, $this->depth),
-                'left' => new Point(0.0, $at),
-                default => new Point($this->width, $at),
-            },
-        );
+        return $this->placement->toLayout(new Point(...BoardEdge::from($edge)->place($at, $this->width, $this->depth)));
     }
 
     /** The height that an edge is fixed at; beyond its first and last point as there. */
@@ -217,10 +211,8 @@ final readonly class Section
     {
         ksort($edges);
         foreach ($edges as $edge => $profile) {
-            if (! in_array($edge, LayoutSheet::EDGES, true)) {
+            $length = BoardEdge::tryFrom($edge)?->length($width, $depth) ??
                 throw new InvalidValue("“{$edge}” is no edge: there are front, back, left and right.", 'edges');
-            }
-            $length = $edge === 'front' || $edge === 'back' ? $width : $depth;
             if ($profile === [] || count($profile) > 500) {
                 throw new InvalidValue('An edge is fixed at 1 to 500 points.', "edges/{$edge}");
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Land\LandClass;
 use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Land\LandModel;
@@ -30,7 +31,7 @@ final readonly class SightStudy
     /**
      * Null when it is looked at from nowhere.
      *
-     * @param  list<string>  $edges
+     * @param  list<BoardEdge>  $edges
      * @param  list<Stand>  $stands of the section, whose crowns stand in the way
      */
     public static function of(array $edges, Section $section, LandModel $model, array $stands = []): ?self
@@ -40,7 +41,7 @@ final readonly class SightStudy
             return null;
         }
         $from = [
-            'eyes' => count($eyes).' along '.implode(', ', $edges),
+            'eyes' => count($eyes).' along '.implode(', ', array_column($edges, 'value')),
             'off the edge' => Format::length(Viewpoints::DISTANCE_FROM_EDGE_MM),
             'over the board' => Format::length(Viewpoints::HEIGHT_OVER_BOARD_MM),
             'cells of' => Format::length(self::CELL_MM),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
+use IdleRidge\Core\Geometry\BoardEdge;
+
 /** A place where water leaves the scene over an edge of its board, and how much of it is seen from where people look. mm. */
 final readonly class StreamEnd
 {
@@ -20,7 +22,7 @@ final readonly class StreamEnd
     public function __construct(
         public string $water,
         public string $name,
-        public string $edge,
+        public BoardEdge $edge,
         public array $at,
         public float $width,
         public float $level,

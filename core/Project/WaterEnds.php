@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Project;
 
 use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Measure\Side;
@@ -128,7 +129,7 @@ final readonly class WaterEnds
             $middle,
             $dam->length(),
             $dam->level,
-            ['front' => 90.0, 'back' => -90.0, 'left' => 0.0, 'right' => 180.0][$dam->edge],
+            ['front' => 90.0, 'back' => -90.0, 'left' => 0.0, 'right' => 180.0][$dam->edge->value],
             $dam->joint,
             in_array($dam->edge, $this->project->layout->viewingEdges, true),
             $this->share($points, [...$this->trees, ...$this->decks]),
@@ -153,14 +154,9 @@ final readonly class WaterEnds
     }
 
     /** @return array{float, float} */
-    private function inside(string $edge, float $along): array
+    private function inside(BoardEdge $edge, float $along): array
     {
-        return match ($edge) {
-            'front' => [$along, self::INSIDE_MM],
-            'back' => [$along, $this->section->depth - self::INSIDE_MM],
-            'left' => [self::INSIDE_MM, $along],
-            default => [$this->section->width - self::INSIDE_MM, $along],
-        };
+        return $edge->place($along, $this->section->width, $this->section->depth, -self::INSIDE_MM);
     }
 
     /** @param  array{float, float}  $at */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Polygon;
@@ -56,7 +57,7 @@ final class WaterStudy
     {
         if ($this->bodies === null) {
             $joined = Joints::of($this->section, $this->project->sections);
-            $joint = fn (string $edge, float $at): ?string => isset($joined[$edge]) ? $joined[$edge]->name : null;
+            $joint = fn (BoardEdge $edge, float $at): ?string => isset($joined[$edge->value]) ? $joined[$edge->value]->name : null;
             $this->bodies = (new BodyFinder($this->model, $this->land, $joint, array_column($this->portals(), 'at')))->bodies();
         }
 
@@ -94,12 +95,7 @@ final class WaterStudy
                 return "{$along}into the tunnel of {$portal['run']}";
             }
         }
-        $edge = match (true) {
-            $y <= 0.0 => 'front',
-            $y >= $this->section->depth => 'back',
-            $x <= 0.0 => 'left',
-            default => 'right',
-        };
+        $edge = BoardEdge::beyond($x, $y, $this->section->depth)->value;
         $next = Joints::of($this->section, $this->project->sections)[$edge] ?? null;
 
         return $along.($next === null ? "off the board at the {$edge}" : "over the joint onto {$next->name}");
@@ -150,8 +146,8 @@ final class WaterStudy
                 if ($dam->joint === null) {
                     continue;
                 }
-                $at = $dam->place(($dam->from + $dam->to) / 2.0, $this->section->width, $this->section->depth);
-                $over = $dam->place(($dam->from + $dam->to) / 2.0, $this->section->width, $this->section->depth, self::OVER_JOINT_MM);
+                $at = $dam->edge->place(($dam->from + $dam->to) / 2.0, $this->section->width, $this->section->depth);
+                $over = $dam->edge->place(($dam->from + $dam->to) / 2.0, $this->section->width, $this->section->depth, self::OVER_JOINT_MM);
                 $there = $this->section->placement->toLayout(new Point(...$over));
                 foreach ($this->project->features as $feature) {
                     if (

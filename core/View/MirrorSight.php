@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\View;
 
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Water\Mirror;
 
@@ -148,12 +149,7 @@ final readonly class MirrorSight
                 return ['scene', '', $crown->x, $crown->y];
             }
         }
-        $edge = match (true) {
-            $y < 0.0 => 'front',
-            $y > $this->depth => 'back',
-            $x < 0.0 => 'left',
-            default => 'right',
-        };
+        $edge = BoardEdge::beyond($x, $y, $this->depth)->value;
         if ($z <= ($this->backdrops[$edge] ?? -INF)) {
             return ['scene', '', $x, $y];
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Water;
 
 use Closure;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Geometry\DepthCurve;
@@ -47,7 +48,7 @@ final readonly class BodyFinder
 
     /**
      * @param  HeightMesh  $land of the board, edges included, heights over the datum
-     * @param  Closure(string, float): ?string  $joint name of the board that goes on at a place of an edge
+     * @param  Closure(BoardEdge, float): ?string  $joint name of the board that goes on at a place of an edge
      * @param  list<array{float, float}>  $outlets places by which water leaves though they are no edge: mouths of tunnels
      */
     public function __construct(
@@ -379,7 +380,7 @@ final readonly class BodyFinder
     {
         $out = [];
         foreach ($dams as $dam) {
-            $lines = in_array($dam->edge, ['front', 'back'], true) ? $this->land->xs : $this->land->ys;
+            $lines = $dam->edge->runsAlongX() ? $this->land->xs : $this->land->ys;
             foreach ($lines as $at) {
                 if ($at >= $dam->from - EdgeDams::STEP_MM && $at <= $dam->to + EdgeDams::STEP_MM) {
                     $out[$this->flood->node(...$this->edges->place($dam->edge, $at))] = true;

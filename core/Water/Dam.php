@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Water;
 
 use IdleRidge\Core\Cuts\Template;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Measure\Format;
 
 /**
@@ -29,28 +30,13 @@ final readonly class Dam
      * @param  string|null  $joint name of the board that goes on there
      */
     public function __construct(
-        public string $edge,
+        public BoardEdge $edge,
         public float $from,
         public float $to,
         public array $bed,
         public float $level,
         public ?string $joint,
     ) {
-    }
-
-    /**
-     * A place along it on a board of such a size, or so far beyond the edge; section coordinates.
-     *
-     * @return array{float, float}
-     */
-    public function place(float $along, float $width, float $depth, float $beyond = 0.0): array
-    {
-        return match ($this->edge) {
-            'front' => [$along, -$beyond],
-            'back' => [$along, $depth + $beyond],
-            'left' => [-$beyond, $along],
-            default => [$width + $beyond, $along],
-        };
     }
 
     public function length(): float
@@ -101,8 +87,8 @@ final readonly class Dam
         $joint = $this->joint === null ? '' : ", joint to {$this->joint}";
 
         return new Template(
-            sprintf('dam-%s-%d', $this->edge, (int) round($this->from)),
-            sprintf('%s: dam, %s edge%s, %s long', $name, $this->edge, $joint, Format::length($this->length())),
+            sprintf('dam-%s-%d', $this->edge->value, (int) round($this->from)),
+            sprintf('%s: dam, %s edge%s, %s long', $name, $this->edge->value, $joint, Format::length($this->length())),
             [[$at($left, $foot), $at($right, $foot), $at($right, $this->top()), $at($left, $this->top())]],
             [],
             [
@@ -112,7 +98,7 @@ final readonly class Dam
             [],
             [
                 [...$at($this->from, $this->level + 0.6), 'water'],
-                [...$at(($this->from + $this->to) / 2.0, $foot + 1.5), "{$this->edge}, from ".Format::cell($this->from)],
+                [...$at(($this->from + $this->to) / 2.0, $foot + 1.5), "{$this->edge->value}, from ".Format::cell($this->from)],
             ],
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Water;
 
 use Closure;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\LandModel;
@@ -16,7 +17,7 @@ final readonly class EdgeDams
     /** Edges are looked along in such steps, mm. */
     public const STEP_MM = 2.5;
 
-    /** @param  Closure(string, float): ?string  $joint name of the board that goes on at a place of an edge */
+    /** @param  Closure(BoardEdge, float): ?string  $joint name of the board that goes on at a place of an edge */
     public function __construct(private LandModel $model, private Closure $joint)
     {
     }
@@ -25,8 +26,8 @@ final readonly class EdgeDams
     public function dams(Basin|Stream $water): array
     {
         $out = [];
-        foreach (['front', 'back', 'left', 'right'] as $edge) {
-            $long = in_array($edge, ['front', 'back'], true) ? $this->model->width : $this->model->depth;
+        foreach (BoardEdge::cases() as $edge) {
+            $long = $edge->length($this->model->width, $this->model->depth);
             $parts = (int) ceil($long / self::STEP_MM);
             $bed = [];
             for ($k = 0; $k <= $parts + 1; $k++) {
@@ -47,7 +48,7 @@ final readonly class EdgeDams
     }
 
     /** @param  non-empty-list<array{float, float}>  $bed */
-    private function dam(Basin|Stream $water, string $edge, array $bed): Dam
+    private function dam(Basin|Stream $water, BoardEdge $edge, array $bed): Dam
     {
         $level = -INF;
         foreach ($bed as [$at]) {
@@ -56,7 +57,7 @@ final readonly class EdgeDams
         // It ends between the last place under water and the one beyond.
         $half = self::STEP_MM / 2.0;
         $middle = ($bed[0][0] + $bed[count($bed) - 1][0]) / 2.0;
-        $long = in_array($edge, ['front', 'back'], true) ? $this->model->width : $this->model->depth;
+        $long = $edge->length($this->model->width, $this->model->depth);
 
         return new Dam(
             $edge,
@@ -78,13 +79,8 @@ final readonly class EdgeDams
     }
 
     /** @return array{float, float} a place on an edge */
-    public function place(string $edge, float $at): array
+    public function place(BoardEdge $edge, float $at): array
     {
-        return match ($edge) {
-            'front' => [$at, 0.0],
-            'back' => [$at, $this->model->depth],
-            'left' => [0.0, $at],
-            default => [$this->model->width, $at],
-        };
+        return $edge->place($at, $this->model->width, $this->model->depth);
     }
 }

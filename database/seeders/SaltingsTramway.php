@@ -13,6 +13,7 @@ use IdleRidge\Core\Cuts\BoardBuild;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\ShellBuild;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutClearance;
@@ -64,7 +65,7 @@ final readonly class SaltingsTramway
                 Units::Imperial,
                 'UTC',
                 'EUR',
-                ['front'],
+                [BoardEdge::Front],
                 'salt marsh',
                 'late summer',
                 new LayoutClearance(

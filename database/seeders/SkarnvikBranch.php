@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Computed\Clock\UlidGenerator;
 use IdleRidge\Core\Cuts\BoardBuild;
 use IdleRidge\Core\Cuts\CutSettings;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LandFeature;
@@ -51,7 +52,7 @@ final readonly class SkarnvikBranch
                 Units::Metric,
                 'Europe/Oslo',
                 'EUR',
-                ['front'],
+                [BoardEdge::Front],
                 'upland, cold',
                 'early autumn',
                 new LayoutClearance([Vehicle::coach(), Vehicle::from(196.0, 92.0, 36.0, 52.0, 'crane')]),

@@ -18,6 +18,7 @@ use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cuts\EdgeBoard;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Plan\TakeOff;
 
@@ -217,7 +218,7 @@ final class StoreTest extends FeatureCase
         $project = app(ProjectLoader::class)->of($this->layoutOf($this->demo()->sections()->firstOrFail()));
         $desk = app(ComputedCuts::class);
         $board = fn (string $name, string $edge): array => (fn (CutResult $page): array => EdgeBoard::along(
-            $edge,
+            BoardEdge::from($edge),
             $page->model()->heightAt(...),
             $page->section->width,
             $page->section->depth,

@@ -152,7 +152,7 @@ final class WaterTest extends FeatureCase
     {
         [$section, $layout, $beck] = $this->withBeck();
         $end = $this->survey($section)->ends[0];
-        $this->assertSame('back', $end->edge);
+        $this->assertSame('back', $end->edge->value);
         $this->post($this->at($section, '/mirrors'), ['end' => "{$beck}:left"])->assertSessionHasErrors(['end']);
         $this->post($this->at($section, '/mirrors'), ['end' => "{$beck}:back"])->assertRedirectContains('mirror=');
         $mirror = $this->mirrors($layout)[0];

@@ -11,10 +11,10 @@ use App\Computed\Land\ComputedLand;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Models\Section as SectionRow;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\LineSimplifier;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\Joints;
-use IdleRidge\Core\Project\LayoutSheet;
 
 /** Fixes an edge of a board as it lies or as it is typed, copies it across to the neighbour, sets it free again. */
 final readonly class SaveEdge
@@ -35,7 +35,7 @@ final readonly class SaveEdge
      */
     public function on(Layout $layout, SectionRow $row, string $edge, string $how): void
     {
-        if (! in_array($edge, LayoutSheet::EDGES, true)) {
+        if (BoardEdge::tryFrom($edge) === null) {
             throw new InvalidValue('There is no such edge.', 'edge');
         }
         match ($how) {

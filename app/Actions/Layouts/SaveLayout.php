@@ -14,6 +14,7 @@ use App\Models\Room;
 use DateTimeZone;
 use IdleRidge\Core\Cure\Room as CoreRoom;
 use IdleRidge\Core\Cuts\CutSettings;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Interchange\BenchFile;
 use IdleRidge\Core\Interchange\GrowthFile;
 use IdleRidge\Core\Interchange\RoomFile;
@@ -79,7 +80,7 @@ final readonly class SaveLayout
             'units' => $sheet->units->value,
             'zone' => $sheet->zone,
             'currency' => $sheet->currency,
-            'viewing_edges' => $sheet->viewingEdges,
+            'viewing_edges' => array_column($sheet->viewingEdges, 'value'),
             'region' => $sheet->region,
             'season' => $sheet->season,
             'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $sheet->clearance->vehicles),
@@ -123,7 +124,7 @@ final readonly class SaveLayout
         $growth = $this->growth($typed, $old->growth);
         $edges = $typed->has('viewing_edges')
             ? array_values(array_filter(array_map('strval', array_filter($typed->list('viewing_edges'), 'is_scalar'))))
-            : $old->viewingEdges;
+            : array_column($old->viewingEdges, 'value');
 
         return $typed->made(
             fn (): LayoutSheet => new LayoutSheet(
@@ -134,7 +135,7 @@ final readonly class SaveLayout
                 $units,
                 $layout === null ? self::known($typed->text('zone')) ?? $old->zone : $typed->text('zone', $old->zone),
                 strtoupper($typed->text('currency', $old->currency)),
-                $edges,
+                BoardEdge::named($edges, 'viewing_edges'),
                 $typed->text('region', $old->region),
                 $typed->text('season', $old->season),
                 new LayoutClearance($typed->has('vehicles') ? $this->vehicles($typed, $old) : $clear->vehicles, $margin),

@@ -15,6 +15,7 @@ use App\Models\Run;
 use App\Models\Section as SectionRow;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValue;
@@ -233,7 +234,7 @@ final readonly class SaveSection
     {
         $edges = [];
         foreach ($old->edges as $edge => $profile) {
-            $length = $edge === 'front' || $edge === 'back' ? $width : $depth;
+            $length = BoardEdge::from($edge)->length($width, $depth);
             $edges[$edge] = array_values(array_filter($profile, fn (array $p): bool => $p[0] <= $length)) ?: [[0.0, $profile[0][1]]];
         }
 

@@ -47,7 +47,7 @@ final readonly class SaveMirror
         $typed = new FormInput($input);
         $project = $this->load->of($layout);
         $board = $project->section($section);
-        $is = fn (StreamEnd $end): bool => "{$end->water}:{$end->edge}" === $typed->text('end');
+        $is = fn (StreamEnd $end): bool => "{$end->water}:{$end->edge->value}" === $typed->text('end');
         $end = array_values(array_filter($this->water->survey($project, $board)->ends, $is))[0] ?? null;
         if ($end === null) {
             throw new InvalidValue('No water leaves the board there.', 'end');

@@ -38,7 +38,7 @@ final class EdgesDrawing
             $svg->path('foam even', $d)
                 ->path('body-hatch', $d, ['fill' => 'url(#hatch-edge)'])
                 ->line('boardtop', self::LEFT, $zero, self::LEFT + $board->length * $scale, $zero)
-                ->text('h', self::LEFT - 10.0, $zero + 4.0, $board->edge, 'end');
+                ->text('h', self::LEFT - 10.0, $zero + 4.0, $board->edge->value, 'end');
             $foot = $zero - $board->ring[0][1] * $scale + 13.0;
             foreach ([[0.0, 'start'], [$board->length, 'end']] as [$at, $anchor]) {
                 $svg->text('m tick', self::LEFT + $at * $scale, $foot, Format::cell(self::heightAt($board, $at), 1), $anchor);

@@ -7,6 +7,7 @@ namespace App\Pages\Cuts;
 use App\Actions\FormInput;
 use App\Computed\Cuts\CutResult;
 use IdleRidge\Core\Cuts\EdgeBoard;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
@@ -50,7 +51,7 @@ final class ShowEdges
         $drop = $page->cuts->board->top + $page->cuts->board->timberHigh;
 
         return array_map(
-            fn (string $edge): EdgeBoard => EdgeBoard::along(
+            fn (BoardEdge $edge): EdgeBoard => EdgeBoard::along(
                 $edge,
                 $page->model()->heightAt(...),
                 $page->section->width,
@@ -59,7 +60,7 @@ final class ShowEdges
                 $drop,
                 $over,
             ),
-            EdgeBoard::EDGES,
+            BoardEdge::cases(),
         );
     }
 }

@@ -13,6 +13,7 @@ use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use App\Pages\Rail\ShowRail;
 use IdleRidge\Core\Coats\Zone;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
@@ -65,7 +66,7 @@ final readonly class ShowGrowth
         $project = $page->project;
         $findings = Rulebook::checkGrowth($page->survey);
         $edges = $project->layout->viewingEdges;
-        $from = in_array($from, ['front', 'back', 'left', 'right'], true) ? $from : ($edges[0] ?? 'front');
+        $edge = BoardEdge::tryFrom($from) ?? $edges[0] ?? BoardEdge::Front;
 
         $grass = $onGrass ? $this->grass->of($page) : null;
 
@@ -77,8 +78,8 @@ final readonly class ShowGrowth
             'rail' => $this->rail->of($project, $page->section),
             'grass' => $grass,
             'plan' => GrowthPlanDrawing::of($page, $onGrass ? [] : $findings, array_column($grass['coats'] ?? [], 'patches')),
-            'skyline' => SkylineDrawing::of($page, $from),
-            'from' => $from,
+            'skyline' => SkylineDrawing::of($page, $edge),
+            'from' => $edge->value,
             'findings' => $findings,
             'facts' => $this->facts($page),
             'stand' => $page->stand(),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Growth;
 
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Planting\Tree;
@@ -35,7 +36,7 @@ final class SkylineDrawing
 
     private Svg $svg;
 
-    private function __construct(private readonly GrowthPage $page, private readonly string $edge)
+    private function __construct(private readonly GrowthPage $page, private readonly BoardEdge $edge)
     {
         $long = $this->long();
         $ground = $page->survey->ground;
@@ -61,11 +62,11 @@ final class SkylineDrawing
         $this->scale = min(self::ROOM / $long, self::HIGHEST / max(40.0, ($top ?? 100.0) - $this->low));
         $this->bottom = 10.0 + (($top ?? 100.0) - $this->low) * $this->scale;
         $this->floor = $this->bottom + 6.0;
-        $this->svg = new Svg(self::WIDTH, $this->floor + 8.0, "Skyline from the {$edge}", ['class' => 'drawing skyline']);
+        $this->svg = new Svg(self::WIDTH, $this->floor + 8.0, "Skyline from the {$edge->value}", ['class' => 'drawing skyline']);
     }
 
-    /** @param  string  $edge from which it is looked at */
-    public static function of(GrowthPage $page, string $edge): Svg
+    /** @param  BoardEdge  $edge from which it is looked at */
+    public static function of(GrowthPage $page, BoardEdge $edge): Svg
     {
         return (new self($page, $edge))->draw();
     }
@@ -157,44 +158,38 @@ final class SkylineDrawing
 
     private function long(): float
     {
-        return in_array($this->edge, ['front', 'back'], true) ? $this->page->section->width : $this->page->section->depth;
+        return $this->edge->length($this->page->section->width, $this->page->section->depth);
+    }
+
+    private function far(): float
+    {
+        return $this->page->section->width + $this->page->section->depth - $this->long();
+    }
+
+    /** Whether who looks has the beginning of the edge at the left hand. */
+    private function beginsLeft(): bool
+    {
+        return $this->edge === BoardEdge::Front || $this->edge === BoardEdge::Right;
     }
 
     /** @return array{float, float} place on the board at a share of the edge from the viewer's left, and of the depth */
     private function place(float $along, float $deep): array
     {
-        [$w, $d] = [$this->page->section->width, $this->page->section->depth];
+        $at = $this->long() * ($this->beginsLeft() ? $along : 1.0 - $along);
 
-        return match ($this->edge) {
-            'back' => [$w * (1.0 - $along), $d * (1.0 - $deep)],
-            'left' => [$w * $deep, $d * (1.0 - $along)],
-            'right' => [$w * (1.0 - $deep), $d * $along],
-            default => [$w * $along, $d * $deep],
-        };
+        return $this->edge->place($at, $this->page->section->width, $this->page->section->depth, -$this->far() * $deep);
     }
 
     private function along(float $x, float $y): float
     {
-        [$w, $d] = [$this->page->section->width, $this->page->section->depth];
+        $at = $this->edge->along($x, $y) / $this->long();
 
-        return match ($this->edge) {
-            'back' => 1.0 - $x / $w,
-            'left' => 1.0 - $y / $d,
-            'right' => $y / $d,
-            default => $x / $w,
-        };
+        return $this->beginsLeft() ? $at : 1.0 - $at;
     }
 
     private function deep(float $x, float $y): float
     {
-        [$w, $d] = [$this->page->section->width, $this->page->section->depth];
-
-        return match ($this->edge) {
-            'back' => 1.0 - $y / $d,
-            'left' => $x / $w,
-            'right' => 1.0 - $x / $w,
-            default => $y / $d,
-        };
+        return $this->edge->inside($x, $y, $this->page->section->width, $this->page->section->depth) / $this->far();
     }
 
     private function x(float $along): float

@@ -6,8 +6,8 @@ namespace App\Pages\Land;
 
 use App\Actions\Ledger\Ledger;
 use App\Models\Layout;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Project\Joints;
-use IdleRidge\Core\Project\LayoutSheet;
 
 /** Everything that the Land views show, drawn and put into words. */
 final readonly class ShowLand
@@ -44,7 +44,7 @@ final readonly class ShowLand
     {
         $joined = Joints::of($page->section, $page->project->sections);
         $out = [];
-        foreach (LayoutSheet::EDGES as $edge) {
+        foreach (array_column(BoardEdge::cases(), 'value') as $edge) {
             $other = $joined[$edge] ?? null;
             $fixed = isset($page->section->edges[$edge]);
             $out[] = [

@@ -103,7 +103,7 @@ final readonly class ExportWater
             foreach ($body->dams as $dam) {
                 $rows[] = [
                     $body->called(),
-                    "dam, {$dam->edge}",
+                    "dam, {$dam->edge->value}",
                     '',
                     Format::number($dam->length(), 'mm', 1),
                     Format::unit('mm'),

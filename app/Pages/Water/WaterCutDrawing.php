@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Water;
 
 use IdleRidge\Core\Coats\RecipeTrait;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\Stream;
@@ -110,7 +111,7 @@ final class WaterCutDrawing
 
     private function isDammed(bool $alongX, bool $far): bool
     {
-        $edge = $alongX ? ($far ? 'right' : 'left') : ($far ? 'back' : 'front');
+        $edge = $alongX ? ($far ? BoardEdge::Right : BoardEdge::Left) : ($far ? BoardEdge::Back : BoardEdge::Front);
 
         return array_filter($this->body->dams, fn ($dam): bool => $dam->edge === $edge) !== [];
     }

@@ -124,10 +124,10 @@ final class WaterPlanDrawing
     {
         [$w, $d] = [$this->page->section->width, $this->page->section->depth];
         foreach ($body->dams as $dam) {
-            [$a, $b] = [$dam->place($dam->from, $w, $d), $dam->place($dam->to, $w, $d)];
+            [$a, $b] = [$dam->edge->place($dam->from, $w, $d), $dam->edge->place($dam->to, $w, $d)];
             $this->svg
                 ->open(['class' => 'dam-mark'])
-                ->title(sprintf('Dam, %s edge, %s', $dam->edge, Format::length($dam->length())))
+                ->title(sprintf('Dam, %s edge, %s', $dam->edge->value, Format::length($dam->length())))
                 ->line(
                     $dam->joint === null ? 'dam' : 'dam at-joint',
                     $this->frame->x($a[0]),

@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook\Growth;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Planting\Tree;
 use IdleRidge\Core\Project\GrowthSurvey;
@@ -64,19 +65,13 @@ final class TallBehind implements GrowthRule
     }
 
     /** @return list<array{Tree, string, int, float, float, float}> tree, stand, number, place along the edge, depth, height of its top */
-    private function seenFrom(string $edge, GrowthSurvey $survey): array
+    private function seenFrom(BoardEdge $edge, GrowthSurvey $survey): array
     {
         $out = [];
         foreach ($survey->stands() as $stand) {
             foreach ($stand->trees as $k => $tree) {
-                $deep = match ($edge) {
-                    'front' => $tree->y,
-                    'back' => $survey->section->depth - $tree->y,
-                    'left' => $tree->x,
-                    default => $survey->section->width - $tree->x,
-                };
-                $along = in_array($edge, ['front', 'back'], true) ? $tree->x : $tree->y;
-                $out[] = [$tree, $stand->name, $k + 1, $along, $deep, $survey->top($tree)];
+                $deep = $edge->inside($tree->x, $tree->y, $survey->section->width, $survey->section->depth);
+                $out[] = [$tree, $stand->name, $k + 1, $edge->along($tree->x, $tree->y), $deep, $survey->top($tree)];
             }
         }
 
@@ -84,7 +79,7 @@ final class TallBehind implements GrowthRule
     }
 
     /** @param  array{int, int, Tree}  $worst how many it hides, its number */
-    private function finding(GrowthSurvey $survey, string $name, string $edge, array $worst, int $count): Finding
+    private function finding(GrowthSurvey $survey, string $name, BoardEdge $edge, array $worst, int $count): Finding
     {
         [$hidden, $number, $tree] = $worst;
 
@@ -92,8 +87,8 @@ final class TallBehind implements GrowthRule
             'tall-behind',
             Severity::Hint,
             $count === 1
-                ? "{$name}: tree {$number} stands tall in front of {$hidden}, seen from the {$edge}"
-                : "{$name}: {$count} trees stand tall in front, seen from the {$edge}; tree {$number} hides {$hidden}",
+                ? "{$name}: tree {$number} stands tall in front of {$hidden}, seen from the {$edge->value}"
+                : "{$name}: {$count} trees stand tall in front, seen from the {$edge->value}; tree {$number} hides {$hidden}",
             $survey->section->uid,
             Place::at($tree->x, $tree->y),
             ['height' => new Quantity($tree->height, 'mm', 'of the worst, over its ground', decimals: 0)],

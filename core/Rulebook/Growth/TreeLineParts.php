@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Rulebook\Growth;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Findings\Place;
 use IdleRidge\Core\Findings\Severity;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Planting\Stand;
 use IdleRidge\Core\Project\GrowthSurvey;
@@ -28,15 +29,14 @@ final class TreeLineParts implements GrowthRule
     {
         $found = [];
         foreach ($survey->project->layout->viewingEdges as $edge) {
-            $alongX = in_array($edge, ['front', 'back'], true);
-            $long = $alongX ? $survey->section->width : $survey->section->depth;
+            $long = $edge->length($survey->section->width, $survey->section->depth);
             foreach ($survey->stands() as $stand) {
-                [$from, $to] = $this->closed($stand, $alongX);
+                [$from, $to] = $this->closed($stand, $edge);
                 if ($to - $from >= self::SHARE * $long) {
                     $found[] = new Finding(
                         'tree-line',
                         Severity::Hint,
-                        "{$stand->name} parts the scene, seen from the {$edge}",
+                        "{$stand->name} parts the scene, seen from the {$edge->value}",
                         $survey->section->uid,
                         Place::at($stand->trees[0]->x, $stand->trees[0]->y),
                         [
@@ -58,11 +58,11 @@ final class TreeLineParts implements GrowthRule
     }
 
     /** @return array{float, float} the longest stretch along an edge over which crowns leave no wide gap */
-    private function closed(Stand $stand, bool $alongX): array
+    private function closed(Stand $stand, BoardEdge $edge): array
     {
         $spans = [];
         foreach ($stand->trees as $tree) {
-            $at = $alongX ? $tree->x : $tree->y;
+            $at = $edge->along($tree->x, $tree->y);
             $spans[] = [$at - $tree->crown / 2.0, $at + $tree->crown / 2.0];
         }
         sort($spans);

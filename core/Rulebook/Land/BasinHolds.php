@@ -140,7 +140,7 @@ final class BasinHolds implements LandRule
     {
         $section = $study->section;
         if ($dams !== []) {
-            $at = $dams[0]->place(($dams[0]->from + $dams[0]->to) / 2.0, $section->width, $section->depth);
+            $at = $dams[0]->edge->place(($dams[0]->from + $dams[0]->to) / 2.0, $section->width, $section->depth);
             $long = array_sum(array_map(fn (Dam $d): float => $d->length(), $dams));
 
             return [$this->leaves($study, $basin, $at, $long, 'length of the edge that is under water')];

@@ -34,7 +34,7 @@ final class EndsHidden implements WaterRule
             $found[] = new Finding(
                 'stream-end-seen',
                 Severity::Hint,
-                "{$end->name} stops at the {$end->edge}, before everyone’s eyes",
+                "{$end->name} stops at the {$end->edge->value}, before everyone’s eyes",
                 $survey->section,
                 Place::at(...$end->at),
                 [

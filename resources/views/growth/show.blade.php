@@ -68,7 +68,7 @@
                             <h2>Skyline</h2>
                             <span class="meta">square from the edge, heights true to lengths</span>
                             <div class="tools last" role="group" aria-label="Seen from">
-                                @foreach (['front', 'back', 'left', 'right'] as $edge)
+                                @foreach (array_column(\IdleRidge\Core\Geometry\BoardEdge::cases(), 'value') as $edge)
                                     <a
                                         class="tool"
                                         href="{{ $here(array_filter(['pick' => $page->picked, 'tree' => $page->tree], fn($v) => $v !== null)

@@ -26,7 +26,7 @@
 @if ($page->sight)
     <dl class="in read seen">
         <div>
-            <dt>Land seen from {{ implode(', ', $page->project->layout->viewingEdges) }}</dt>
+            <dt>Land seen from {{ implode(', ', array_column($page->project->layout->viewingEdges, 'value')) }}</dt>
             <dd><x-figure :figure="$page->sight->land" /> <small>%</small></dd>
         </div>
         @foreach ($page->sight->runs as [$name, $figure])

@@ -137,7 +137,7 @@
         <ul class="due-list growth-list">
             @foreach ($body->dams as $dam)
                 <li>
-                    <b>{{ $dam->joint ? 'joint at the ' : '' }}{{ $dam->edge }}, from {{ Format::length($dam->from) }}</b>
+                    <b>{{ $dam->joint ? 'joint at the ' : '' }}{{ $dam->edge->value }}, from {{ Format::length($dam->from) }}</b>
                     <span class="num">{{ Format::length($dam->length()) }} × {{ Format::length($dam->height()) }}</span>
                     <span class="words">{{ $dam->hold() }}</span>
                     <span class="words">{{ $dam->seal() }}</span>

@@ -13,6 +13,7 @@ use IdleRidge\Core\Cuts\Frame;
 use IdleRidge\Core\Cuts\Gluing;
 use IdleRidge\Core\Cuts\SheetPacking;
 use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Measure\InvalidValue;
@@ -247,13 +248,13 @@ final class BoardTest extends TestCase
                 'right' => [50.0, 90.0, 400.0],
             ] as $edge => [$from, $to, $length]
         ) {
-            $board = EdgeBoard::along($edge, $land->at(...), $land->xs[count($land->xs) - 1], $land->ys[count($land->ys) - 1], 0.0, 70.0);
+            $board = EdgeBoard::along(BoardEdge::from($edge), $land->at(...), $land->xs[count($land->xs) - 1], $land->ys[count($land->ys) - 1], 0.0, 70.0);
             $this->assertEqualsWithDelta([$from, $to, $length], [$board->low, $board->high, $board->length], 1e-6, $edge);
             $this->assertEqualsWithDelta($length * (70.0 + ($from + $to) / 2.0), Polygon::area($board->ring), 1.0);
         }
         $this->assertEqualsWithDelta(
             130.0,
-            EdgeBoard::along('back', $land->at(...), $land->xs[count($land->xs) - 1], $land->ys[count($land->ys) - 1], 0.0, 70.0, 40.0)
+            EdgeBoard::along(BoardEdge::Back, $land->at(...), $land->xs[count($land->xs) - 1], $land->ys[count($land->ys) - 1], 0.0, 70.0, 40.0)
                 ->high,
             1e-6,
             'in half relief behind it',

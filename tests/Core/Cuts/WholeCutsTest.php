@@ -22,6 +22,7 @@ use IdleRidge\Core\Cuts\SkinnedLand;
 use IdleRidge\Core\Cuts\Template;
 use IdleRidge\Core\Cuts\TemplatePages;
 use IdleRidge\Core\Cuts\TrackBase;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Measure\StepBudget;
 use IdleRidge\Core\Project\BoardPlan;
 use IdleRidge\Core\Project\BoardWeight;
@@ -134,7 +135,7 @@ final class WholeCutsTest extends TestCase
         }
         $edges = [];
         foreach (['front', 'back', 'left', 'right'] as $edge) {
-            $board = EdgeBoard::along($edge, $study->model->heightAt(...), $section->width, $section->depth, $section->base, 30.0, 12.0);
+            $board = EdgeBoard::along(BoardEdge::from($edge), $study->model->heightAt(...), $section->width, $section->depth, $section->base, 30.0, 12.0);
             $edges[$edge] = [$board, $board->template()];
         }
         $plan = BoardPlan::of($study->project, $section, $study->model);

@@ -83,7 +83,6 @@ final class ProjectTest extends TestCase
                 'gauge_mm' => ['gauge' => -1.0],
                 'zone' => ['zone' => 'Mars/Base'],
                 'currency' => ['currency' => 'crowns'],
-                'viewing_edges' => ['viewingEdges' => ['top']],
                 'face_limit_deg' => ['faceLimitDeg' => 95.0],
                 'bank_reach_mm' => ['bankReach' => 1.0],
                 'tension' => ['tension' => 2.0],

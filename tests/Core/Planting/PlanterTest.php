@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Planting;
 
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Scale;
@@ -37,7 +38,7 @@ final class PlanterTest extends TestCase
             $ring = $this->ring($random, $width, $length);
             $obstacles = $this->line($of(0, (int) $width), 0.0, $of(0, (int) $width), $length, $of(15, 60));
             $rise = $random->getInt(0, 12) / 10.0;
-            $ground = $this->ground($width, $length, $obstacles, $rise, ['front', 'left'][$seed % 2]);
+            $ground = $this->ground($width, $length, $obstacles, $rise, [BoardEdge::Front, BoardEdge::Left][$seed % 2]);
             $scale = Scale::oneTo(self::SCALES[$seed % 5]);
             $pattern = [StandPattern::Wood, StandPattern::Groups, StandPattern::Orchard][$seed % 3];
             $rule = new PlantingRule(
@@ -265,14 +266,14 @@ final class PlanterTest extends TestCase
     #[TestWith(['edge', 3.1, null])]
     public function test_no_crown_goes_over_a_joint_and_no_stem_onto_an_edge(string $what, float $x, ?string $met): void
     {
-        $ground = $this->ground(600.0, 400.0, [], 0.0, 'front', $what === 'joint' ? ['left'] : []);
+        $ground = $this->ground(600.0, 400.0, [], 0.0, BoardEdge::Front, $what === 'joint' ? ['left'] : []);
         $this->assertSame($met, $ground->against(new Tree($x, 200.0, 0, 80.0, 40.0), new PlantingRule())['what'] ?? null);
     }
 
-    #[TestWith([['front'], 100.0, 0.25])]
-    #[TestWith([['front', 'back'], 100.0, 0.5])]
-    #[TestWith([['front', 'back'], 300.0, 0.5])]
-    #[TestWith([['left'], 100.0, 0.5])]
+    #[TestWith([[BoardEdge::Front], 100.0, 0.25])]
+    #[TestWith([[BoardEdge::Front, BoardEdge::Back], 100.0, 0.5])]
+    #[TestWith([[BoardEdge::Front, BoardEdge::Back], 300.0, 0.5])]
+    #[TestWith([[BoardEdge::Left], 100.0, 0.5])]
     #[TestWith([[], 100.0, 0.5])]
     public function test_depth_counts_from_the_nearest_edge_that_is_looked_at(array $edges, float $y, float $share): void
     {
@@ -299,7 +300,7 @@ final class PlanterTest extends TestCase
         float $length,
         array $obstacles,
         float $rise = 0.0,
-        string $edge = 'front',
+        BoardEdge $edge = BoardEdge::Front,
         array $joined = [],
     ): PlantingGround {
         $mesh = fn (float $low, float $high): HeightMesh => new HeightMesh([0.0, $width], [0.0, $length], [$low, $low, $high, $high]);

@@ -11,6 +11,7 @@ use IdleRidge\Core\Cuts\EdgeBoard;
 use IdleRidge\Core\Cuts\FoamStack;
 use IdleRidge\Core\Cuts\Shell;
 use IdleRidge\Core\Cuts\ShellBuild;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\CellCoverage;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\Point;
@@ -109,7 +110,7 @@ final class OddSizesTest extends TestCase
             }
             $shell = Shell::over($shape, 0.0, CutSchool::Web, new ShellBuild());
             $this->assertEqualsWithDelta($shape->surface(), $shell->surface, 1e-6 * $shell->surface, "seed {$seed}: bays make the whole");
-            foreach (EdgeBoard::EDGES as $edge) {
+            foreach (BoardEdge::cases() as $edge) {
                 $board = EdgeBoard::along($edge, $model->heightAt(...), $w, $d, 0.0, 20.0);
                 $this->assertGreaterThan(0.0, Polygon::area($board->ring));
             }

@@ -7,6 +7,7 @@ namespace Tests\Core\Rulebook;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Planting\Growth;
 use IdleRidge\Core\Planting\Species;
@@ -142,7 +143,7 @@ final class WaterRulesTest extends TestCase
             $study = LandStudy::of($project, $project->sections[0], $model, $model->terrain(5.0));
             $survey = WaterSurvey::of(WaterStudy::of($study));
             $dam = $survey->bodies[0]->dams[0];
-            $this->assertSame(['right', 'Next'], [$dam->edge, $dam->joint]);
+            $this->assertSame([BoardEdge::Right, 'Next'], [$dam->edge, $dam->joint]);
             $this->assertStringContainsString('Next', $dam->seal());
             $found = array_values(array_intersect(array_keys(self::found($project, $survey)), ['water-joint-step']));
             $this->assertSame($ids, $found, "{$level} against 48");
@@ -184,37 +185,37 @@ final class WaterRulesTest extends TestCase
 
             return [self::found($project), Ponds::survey($project)];
         };
-        [$found, $survey] = $build(['front']);
+        [$found, $survey] = $build([BoardEdge::Front]);
         $this->assertArrayHasKey('stream-end-seen', $found);
         $this->assertEqualsWithDelta(100.0, $found['stream-end-seen']->figures['seen']->value, 0.1);
-        $this->assertSame('back', $survey->ends[0]->edge);
-        $this->assertArrayNotHasKey('stream-end-seen', $build(['back'])[0], 'people stand at that edge: it is cut there');
+        $this->assertSame(BoardEdge::Back, $survey->ends[0]->edge);
+        $this->assertArrayNotHasKey('stream-end-seen', $build([BoardEdge::Back])[0], 'people stand at that edge: it is cut there');
         $this->assertArrayNotHasKey('stream-end-seen', $build([])[0], 'nobody looks');
         $mirror = new Mirror(Build::uid(70), Build::uid(901), 'Glass', 600.0, 595.0, 30.0, 20.0, -90.0);
-        $this->assertArrayNotHasKey('stream-end-seen', $build(['front'], [$mirror])[0]);
+        $this->assertArrayNotHasKey('stream-end-seen', $build([BoardEdge::Front], [$mirror])[0]);
         $bridge = Build::straight(40, 560.0, 65.0, 65.0, Build::evenProfile(), structures: [
             ['kind' => 'bridge', 'from_mm' => 300.0, 'to_mm' => 900.0],
         ]);
-        [, $bridged] = $build(['front'], [], [$bridge]);
+        [, $bridged] = $build([BoardEdge::Front], [], [$bridge]);
         $this->assertContains('a bridge', $bridged->ends[0]->hidden);
         $this->assertLessThan(1.0, $bridged->ends[0]->seen);
         $this->assertEqualsWithDelta(65.0 - 8.0 - 48.0, $bridged->ends[0]->under ?? 0.0, 0.5, 'headroom over the water');
         $trees = array_map(fn (float $x): Tree => new Tree($x, 570.0, 0, 90.0, 70.0), [560.0, 600.0, 640.0]);
         $fir = new Species('Fir', TreeForm::Bush, 5.0, 9.0, 3.0, 6.0);
         $wood = new Stand(Build::uid(75), Build::uid(901), 'Copse', null, [$fir], trees: $trees);
-        $project = Build::project([], [Ponds::stream([[600.0, 200.0], [600.0, 650.0]])], ['viewingEdges' => ['front']], 50.0);
+        $project = Build::project([], [Ponds::stream([[600.0, 200.0], [600.0, 650.0]])], ['viewingEdges' => [BoardEdge::Front]], 50.0);
         $behind = Ponds::survey($project->working(new Works(growth: new Growth([$wood]))))->ends[0];
         $this->assertSame(['trees'], array_values(array_diff($behind->hidden, ['the land'])));
         $this->assertLessThan(0.5, $behind->seen);
         $hill = [Build::spot(1, 0.0, 400.0, 300.0), Build::spot(2, 1200.0, 400.0, 300.0), Build::spot(3, 600.0, 560.0, 40.0)];
-        [, $hidden] = $build(['front'], [], [], $hill);
+        [, $hidden] = $build([BoardEdge::Front], [], [], $hill);
         $this->assertContains('the land', $hidden->ends[0]->hidden);
         $this->assertLessThan(1.0, $hidden->ends[0]->seen);
     }
 
     public function test_mirrors_that_show_what_they_should_not(): void
     {
-        $found = function (float $facing, float $high = 20.0, array $edges = ['front'], array $zones = []): array {
+        $found = function (float $facing, float $high = 20.0, array $edges = [BoardEdge::Front], array $zones = []): array {
             $mirror = new Mirror(Build::uid(70), Build::uid(901), 'Glass', 600.0, 590.0, 30.0, $high, $facing);
             $project = Build::project([], [Build::spot(1, 600.0, 300.0, 50.0)], ['viewingEdges' => $edges], 50.0)
                 ->working(new Works($zones, waters: new Waters([], [$mirror])));
@@ -237,7 +238,7 @@ final class WaterRulesTest extends TestCase
             $edge,
             backdrop: ['edge' => $edge, 'height' => 900.0],
         );
-        $this->assertSame([], $found(-45.0, 500.0, ['front'], [$sky(80, 'right'), $sky(81, 'back')]));
-        $this->assertArrayHasKey('mirror-shows-beyond', $found(-45.0, 500.0, ['front'], [$sky(80, 'right')]));
+        $this->assertSame([], $found(-45.0, 500.0, [BoardEdge::Front], [$sky(80, 'right'), $sky(81, 'back')]));
+        $this->assertArrayHasKey('mirror-shows-beyond', $found(-45.0, 500.0, [BoardEdge::Front], [$sky(80, 'right')]));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\View;
 
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\AsciiGrid;
@@ -63,9 +64,9 @@ final class SightTest extends TestCase
                 [600.0, -Viewpoints::DISTANCE_FROM_EDGE_MM, 50.0 + Viewpoints::HEIGHT_OVER_BOARD_MM],
                 [1000.0, -Viewpoints::DISTANCE_FROM_EDGE_MM, 50.0 + Viewpoints::HEIGHT_OVER_BOARD_MM],
             ],
-            Viewpoints::before($board, ['front']),
+            Viewpoints::before($board, [BoardEdge::Front]),
         );
-        $this->assertCount(5, Viewpoints::before($board, ['front', 'left']));
+        $this->assertCount(5, Viewpoints::before($board, [BoardEdge::Front, BoardEdge::Left]));
         $study = Build::study(Build::project([Build::straight(1, 300.0, 20.0, 20.0)], [Build::spot(1, 600, 200, 150)]));
         $sight = SightStudy::of($study->project->layout->viewingEdges, $study->section, $study->model);
         $this->assertNotNull($sight);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Water;
 
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Polygon;
@@ -79,7 +80,7 @@ final class BodyFinderTest extends TestCase
         $this->assertNotNull($body);
         $this->assertCount(1, $body->dams);
         $dam = $body->dams[0];
-        $this->assertSame(['front', null], [$dam->edge, $dam->joint]);
+        $this->assertSame([BoardEdge::Front, null], [$dam->edge, $dam->joint]);
         $this->assertEqualsWithDelta([400.0, 600.0], [$dam->from, $dam->to], 2.6);
         $this->assertEqualsWithDelta(12.0, $dam->deep(), 0.1, 'as deep as the bed');
         $this->assertEqualsWithDelta(15.0, $dam->height(), 0.1, 'and three over the water');
@@ -98,7 +99,7 @@ final class BodyFinderTest extends TestCase
     public function test_a_corner_pond_has_a_dam_on_both_edges(): void
     {
         $body = self::body([Ponds::pond([[-50.0, -50.0], [150.0, -50.0], [150.0, 130.0], [-50.0, 130.0]], 50.0)]);
-        $this->assertSame(['front', 'left'], array_map(fn ($dam): string => $dam->edge, $body?->dams ?? []));
+        $this->assertSame(['front', 'left'], array_map(fn ($dam): string => $dam->edge->value, $body?->dams ?? []));
     }
 
     public function test_water_on_another_board_is_none_here(): void
@@ -203,7 +204,7 @@ final class BodyFinderTest extends TestCase
     public function test_a_stream_across_the_edge_is_dammed_at_both_ends(): void
     {
         $body = self::body([Ponds::stream([[-50.0, 300.0], [1250.0, 300.0]])]);
-        $this->assertSame(['left', 'right'], array_map(fn ($dam): string => $dam->edge, $body?->dams ?? []));
+        $this->assertSame(['left', 'right'], array_map(fn ($dam): string => $dam->edge->value, $body?->dams ?? []));
         $this->assertEqualsWithDelta(18.0, $body?->dams[0]->length(), 3.0);
     }
 
@@ -249,7 +250,7 @@ final class BodyFinderTest extends TestCase
             }
             $dams = array_sum(array_map(fn ($dam): float => $dam->length(), $body->dams));
             $this->assertEqualsWithDelta($edge, $dams, 4.0, "case {$case}: dams");
-            $this->assertSame([$cx > 0.0 ? 'right' : 'left'], array_values(array_unique(array_column($body->dams, 'edge'))));
+            $this->assertSame([$cx > 0.0 ? 'right' : 'left'], array_values(array_unique(array_map(fn ($dam): string => $dam->edge->value, $body->dams))));
         }
     }
 

@@ -6,6 +6,7 @@ namespace Tests\Core\Water;
 
 use IdleRidge\Core\Coats\PourLimits;
 use IdleRidge\Core\Coats\RecipeTrait;
+use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\DepthCurve;
 use IdleRidge\Core\Interchange\WaterFile;
 use IdleRidge\Core\Measure\InvalidValue;
@@ -121,7 +122,7 @@ final class WaterRecordsTest extends TestCase
     public function test_dams_are_set_before_the_pours_and_taken_off_before_the_last_gloss(): void
     {
         $library = Build::library();
-        $dam = new Dam('front', 100.0, 300.0, [[100.0, 40.0], [300.0, 40.0]], 50.0, null);
+        $dam = new Dam(BoardEdge::Front, 100.0, 300.0, [[100.0, 40.0], [300.0, 40.0]], 50.0, null);
         $fall = new Fall(10.0, 20.0, 12.0, 18.0, [15.0, 5.0]);
         $steps = fn (string $school, WaterBody $body): array => array_map(
             fn (array $s): string => $s['recipe']->id,
@@ -146,7 +147,7 @@ final class WaterRecordsTest extends TestCase
     public function test_a_dam_is_held_by_tape_or_clamped_by_its_length(): void
     {
         $bed = [[100.0, 42.0], [160.0, 38.5]];
-        $dam = fn (float $long, ?string $joint = null): Dam => new Dam('left', 100.0, 100.0 + $long, $bed, 50.0, $joint);
+        $dam = fn (float $long, ?string $joint = null): Dam => new Dam(BoardEdge::Left, 100.0, 100.0 + $long, $bed, 50.0, $joint);
         $this->assertStringContainsString('tape', $dam(120.0)->hold());
         $this->assertStringContainsString('3 clamps', $dam(120.1)->hold());
         $this->assertStringContainsString('3 clamps', $dam(200.0)->hold());
@@ -157,9 +158,8 @@ final class WaterRecordsTest extends TestCase
         $this->assertSame(
             [[140.0, 0.0], [140.0, 603.0], [-3.0, 140.0], [1203.0, 140.0]],
             array_map(
-                fn (string $edge): array => (new Dam($edge, 100.0, 180.0, [[100.0, 42.0]], 50.0, null))
-                    ->place(140.0, 1200.0, 600.0, $edge === 'front' ? 0.0 : 3.0),
-                ['front', 'back', 'left', 'right'],
+                fn (BoardEdge $edge): array => $edge->place(140.0, 1200.0, 600.0, $edge === BoardEdge::Front ? 0.0 : 3.0),
+                BoardEdge::cases(),
             ),
         );
         $template = $dam(80.0, 'Next')->template('Tarn');
@@ -184,7 +184,7 @@ final class WaterRecordsTest extends TestCase
     public function test_an_end_is_open_where_more_than_a_fifth_is_seen(): void
     {
         $end = fn (float $seen, bool $viewed = false, ?string $joint = null): bool => (new StreamEnd(
-            Build::uid(1), 'Beck', 'back', [0.0, 0.0], 18.0, 50.0, -90.0, $joint, $viewed, $seen, [], null,
+            Build::uid(1), 'Beck', BoardEdge::Back, [0.0, 0.0], 18.0, 50.0, -90.0, $joint, $viewed, $seen, [], null,
         ))->isOpen();
         $this->assertSame([false, true], [$end(0.2), $end(0.201)]);
         $this->assertSame([false, false], [$end(1.0, true), $end(1.0, false, 'Next')]);

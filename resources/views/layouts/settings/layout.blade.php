@@ -68,15 +68,15 @@
         </div>
         <fieldset class="edges">
             <legend>Looked at from</legend>
-            @foreach (['front', 'back', 'left', 'right'] as $edge)
+            @foreach (\IdleRidge\Core\Geometry\BoardEdge::cases() as $edge)
                 <label class="check"
                     ><input
                         type="checkbox"
                         name="viewing_edges[]"
-                        value="{{ $edge }}"
+                        value="{{ $edge->value }}"
                         @checked(in_array($edge, $sheet->viewingEdges, true))
                     >
-                    {{ $edge }}</label
+                    {{ $edge->value }}</label
                 >
             @endforeach
         </fieldset>
