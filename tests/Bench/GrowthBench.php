@@ -35,7 +35,8 @@ final class GrowthBench
             $track[] = new Obstacle(5.0 * $k, 300.0, 0.0, 30.0, 0.0, 80.0, 'Line');
         }
         $ground = new PlantingGround(
-            1200.0, 600.0, $mesh(10.0), $mesh(5.0), new Obstacles($track), fn (): bool => false, [], new Depth([BoardEdge::Front], 1200.0, 600.0),
+            1200.0, 600.0, $mesh(10.0), $mesh(5.0), new Obstacles($track), fn (): bool => false, [],
+            new Depth([BoardEdge::Front], 1200.0, 600.0),
         );
         $mix = [new Species('Birch', TreeForm::Round, 4.0, 12.0, $crownM, 1.4 * $crownM)];
         $stand = new Stand('00000000000000000000000001', '00000000000000000000000002', 'Wood', null, $mix, new PlantingRule());

@@ -240,6 +240,7 @@ final class BoardTest extends TestCase
     public function test_a_board_along_an_edge_follows_the_land(): void
     {
         $land = self::mesh(600, 400, fn (float $x, float $y): float => 20.0 + $x / 20.0 + $y / 10.0);
+        [$width, $depth] = [600.0, 400.0];
         foreach (
             [
                 'front' => [20.0, 50.0, 600.0],
@@ -248,13 +249,13 @@ final class BoardTest extends TestCase
                 'right' => [50.0, 90.0, 400.0],
             ] as $edge => [$from, $to, $length]
         ) {
-            $board = EdgeBoard::along(BoardEdge::from($edge), $land->at(...), $land->xs[count($land->xs) - 1], $land->ys[count($land->ys) - 1], 0.0, 70.0);
+            $board = EdgeBoard::along(BoardEdge::from($edge), $land->at(...), $width, $depth, 0.0, 70.0);
             $this->assertEqualsWithDelta([$from, $to, $length], [$board->low, $board->high, $board->length], 1e-6, $edge);
             $this->assertEqualsWithDelta($length * (70.0 + ($from + $to) / 2.0), Polygon::area($board->ring), 1.0);
         }
         $this->assertEqualsWithDelta(
             130.0,
-            EdgeBoard::along(BoardEdge::Back, $land->at(...), $land->xs[count($land->xs) - 1], $land->ys[count($land->ys) - 1], 0.0, 70.0, 40.0)
+            EdgeBoard::along(BoardEdge::Back, $land->at(...), $width, $depth, 0.0, 70.0, 40.0)
                 ->high,
             1e-6,
             'in half relief behind it',

@@ -135,7 +135,8 @@ final class WholeCutsTest extends TestCase
         }
         $edges = [];
         foreach (['front', 'back', 'left', 'right'] as $edge) {
-            $board = EdgeBoard::along(BoardEdge::from($edge), $study->model->heightAt(...), $section->width, $section->depth, $section->base, 30.0, 12.0);
+            $land = $study->model->heightAt(...);
+            $board = EdgeBoard::along(BoardEdge::from($edge), $land, $section->width, $section->depth, $section->base, 30.0, 12.0);
             $edges[$edge] = [$board, $board->template()];
         }
         $plan = BoardPlan::of($study->project, $section, $study->model);
