@@ -25,8 +25,15 @@ final readonly class EdgeBoard
     private const STEP_MM = 1.0;
 
     /** @param  Closure(float, float): float  $land height of it with its skin, at any place of the board */
-    public static function along(BoardEdge $edge, Closure $land, float $width, float $depth, float $base, float $drop, float $rise = 0.0): self
-    {
+    public static function along(
+        BoardEdge $edge,
+        Closure $land,
+        float $width,
+        float $depth,
+        float $base,
+        float $drop,
+        float $rise = 0.0,
+    ): self {
         $length = $edge->length($width, $depth);
         $n = max(1, (int) ceil($length / self::STEP_MM));
         $line = [];

@@ -6,7 +6,9 @@ namespace IdleRidge\Core\Geometry;
 
 use IdleRidge\Core\Measure\InvalidValue;
 
-/** An edge of a board, as its builder stands before it. Coordinates from its front left corner, mm; along an edge from its left or front end. */
+/**
+ * An edge of a board, as its builder stands before it. Coordinates from its front left corner, along an edge from its left or front end, mm.
+ */
 enum BoardEdge: string
 {
     case Front = 'front';
