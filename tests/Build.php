@@ -21,6 +21,7 @@ use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Plan\BenchWork;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\LayoutSheet;
@@ -230,6 +231,6 @@ final class Build
 
     public static function spot(int $n, float $x, float $y, float $z): LandFeature
     {
-        return new LandFeature(self::uid($n), 'spot', [new Spot($x, $y, $z)]);
+        return new LandFeature(self::uid($n), FeatureKind::Spot, [new Spot($x, $y, $z)]);
     }
 }

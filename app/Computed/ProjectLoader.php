@@ -31,6 +31,7 @@ use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Planting\Growth;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutGrowth;
@@ -276,7 +277,7 @@ final class ProjectLoader
     {
         return new LandFeature(
             $row->uid,
-            $row->kind,
+            FeatureKind::from($row->kind),
             array_map(fn (array $p): Spot => new Spot((float) $p['x_mm'], (float) $p['y_mm'], (float) $p['z_mm']), $row->points),
             $row->name,
             self::extra($row->extra),

@@ -14,6 +14,7 @@ use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Planting\Growth;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutGrowth;
@@ -273,9 +274,9 @@ final class RidgeReader
             $p->close();
         }
 
-        $kind = $r->text('kind');
+        $kind = InvalidValue::unlessOneOf(FeatureKind::class, $r->text('kind'), 'kind');
         $figures = [];
-        foreach (array_keys(LandFeature::FIGURES[$kind] ?? []) as $key) {
+        foreach (array_keys($kind->figures()) as $key) {
             $figures[$key] = $r->numberOrNull($key);
         }
 

@@ -136,7 +136,7 @@ final class RidgeWriter
     {
         return [
             'uid' => $feature->uid,
-            'kind' => $feature->kind,
+            'kind' => $feature->kind->value,
             'name' => $feature->name,
             'points' => array_map(fn (Spot $p): array => ['x_mm' => $p->x, 'y_mm' => $p->y, 'z_mm' => $p->z], $feature->points),
         ] +

@@ -53,9 +53,9 @@ final class BoardPlan
             $words[] = [$p->x, $p->y, $run->name];
         }
         foreach ($project->shapesNear($section) as $feature) {
-            if ($feature->kind === 'stream') {
+            if ($feature->kind === FeatureKind::Stream) {
                 $lines[] = $feature->plan();
-            } elseif ($feature->kind !== 'rough') {
+            } elseif ($feature->kind !== FeatureKind::Rough) {
                 $marked[] = $feature->plan();
             }
             $words[] = [...$feature->plan()[0], $feature->name];

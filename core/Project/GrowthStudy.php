@@ -272,7 +272,7 @@ final readonly class GrowthStudy
                     return RowLine::along(
                         $feature->plan(),
                         $row->offset,
-                        in_array($feature->kind, ['water', 'pad', 'rough'], true),
+                        $feature->kind->isArea(),
                         $row->from,
                         $row->to,
                     );

@@ -17,31 +17,6 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class LandFeature
 {
-    public const KINDS = ['spot', 'ridge', 'hollow', 'water', 'pad', 'stream', 'rough'];
-
-    /** Those that are made of the ground once it goes through spots and lines, in this order. */
-    public const SHAPES = ['rough', 'pad', 'stream', 'water'];
-
-    private const FOOT_FIGURES = ['foot_mm' => [0.0, 0.0, 2000.0, 'The foot'], 'foot_deg' => [0.0, 0.0, 85.0, 'The slope of the foot']];
-
-    /** kind → figure → starting value, least, most, what it is */
-    public const FIGURES = [
-        'spot' => self::FOOT_FIGURES,
-        'ridge' => self::FOOT_FIGURES,
-        'water' => ['depth_mm' => [12.0, 0.5, 500.0, 'The depth'], 'shore_mm' => [40.0, 1.0, 2000.0, 'The shore']],
-        'pad' => ['batter' => [1.5, 0.02, 20.0, 'The slope around it']],
-        'stream' => [
-            'width_mm' => [18.0, 2.0, 500.0, 'The width'],
-            'depth_mm' => [3.0, 0.2, 100.0, 'The depth'],
-            'below_mm' => [2.0, 0.0, 100.0, 'The way down to the water'],
-        ],
-        'rough' => [
-            'height_mm' => [3.0, 0.0, 50.0, 'The height'],
-            'grain_mm' => [60.0, 5.0, 500.0, 'The grain'],
-            'seed' => [1.0, 0.0, 999_999.0, 'The seed'],
-        ],
-    ];
-
     public string $name;
 
     /** @var non-empty-list<Spot> */
@@ -59,15 +34,12 @@ final readonly class LandFeature
      */
     public function __construct(
         public string $uid,
-        public string $kind,
+        public FeatureKind $kind,
         array $points,
         string $name = '',
         public array $extra = [],
         array $figures = [],
     ) {
-        if (! in_array($kind, self::KINDS, true)) {
-            throw new InvalidValue("“{$kind}” is none of ".implode(', ', self::KINDS).'.', 'kind');
-        }
         if (mb_strlen($name) > 80) {
             throw new InvalidValue('At most 80 characters.', 'name');
         }
@@ -79,16 +51,16 @@ final readonly class LandFeature
         if (count($points) > 500) {
             throw new InvalidValue('A line may have at most 500 points.', 'points');
         }
-        if ($points === [] || ($kind === 'spot' && count($points) !== 1)) {
-            throw new InvalidValue($kind === 'spot' ? 'A spot height is one point.' : 'It has no points.', 'points');
+        if ($points === [] || ($kind->isSpot() && count($points) !== 1)) {
+            throw new InvalidValue($kind->isSpot() ? 'A spot height is one point.' : 'It has no points.', 'points');
         }
-        if ($kind === 'water' || $kind === 'pad' || $kind === 'rough') {
+        if ($kind->isArea()) {
             $points = self::ring($kind, $points);
-        } elseif ($kind !== 'spot') {
+        } elseif (! $kind->isSpot()) {
             HeightLine::through($points);
         }
         $taken = [];
-        foreach (self::FIGURES[$kind] ?? [] as $key => [$start, $least, $most, $word]) {
+        foreach ($kind->figures() as $key => [$start, $least, $most, $word]) {
             $taken[$key] = InvalidValue::unlessBetween(
                 $figures[$key] ?? $start,
                 $least,
@@ -104,7 +76,7 @@ final readonly class LandFeature
         }
         $taken = array_filter(
             $taken,
-            fn (float $value, string $key): bool => $value !== 0.0 || ! isset(self::FOOT_FIGURES[$key]),
+            fn (float $value, string $key): bool => $value !== 0.0 || ! str_starts_with($key, 'foot_'),
             ARRAY_FILTER_USE_BOTH,
         );
         $this->name = trim($name);
@@ -131,7 +103,7 @@ final readonly class LandFeature
     /** Whether it is made of the ground once that is there, rather than making it. */
     public function isShape(): bool
     {
-        return in_array($this->kind, self::SHAPES, true) || $this->hasFoot();
+        return $this->kind->isShape() || $this->hasFoot();
     }
 
     /** @return non-empty-list<array{float, float}> its points in plan */
@@ -146,13 +118,13 @@ final readonly class LandFeature
      *
      * @throws InvalidValue
      */
-    private static function ring(string $kind, array $points): array
+    private static function ring(FeatureKind $kind, array $points): array
     {
-        $what = ['water' => 'The bank line', 'pad' => 'The outline', 'rough' => 'The outline'][$kind];
+        $what = $kind === FeatureKind::Water ? 'The bank line' : 'The outline';
         if (count($points) < 3) {
             throw new InvalidValue("{$what} needs three corners or more.", 'points');
         }
-        foreach ($kind === 'rough' ? [] : $points as $k => $p) {
+        foreach ($kind->isLevel() ? $points : [] as $k => $p) {
             if (abs($p->z - $points[0]->z) > 1e-6) {
                 throw new InvalidValue('It lies level: all corners have one height.', "points/{$k}/z_mm");
             }

@@ -108,7 +108,7 @@ final readonly class Project
                 $spots = [];
                 $index = [];
                 foreach ($features as $k => $feature) {
-                    if ($feature->kind === 'spot' && ! $feature->isShape()) {
+                    if ($feature->kind->isSpot() && ! $feature->isShape()) {
                         $spots[] = $feature->points[0];
                         $index[] = $k;
                     }
@@ -236,7 +236,7 @@ final readonly class Project
     {
         $group = $this->joinedWith($section);
         foreach ($this->features as $feature) {
-            if (! in_array($feature->kind, LandFeature::SHAPES, true) && self::liesOn($feature, $group)) {
+            if (! $feature->kind->isShape() && self::liesOn($feature, $group)) {
                 return true;
             }
         }
@@ -286,7 +286,7 @@ final readonly class Project
             if ($feature->isShape() || ! self::liesOn($feature, $group)) {
                 continue;
             }
-            if ($feature->kind === 'spot') {
+            if ($feature->kind->isSpot()) {
                 $spots[] = $feature->points[0];
             } else {
                 $lines[] = $feature->points;

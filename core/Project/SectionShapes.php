@@ -35,9 +35,9 @@ final class SectionShapes
     {
         $out = [];
         // Heaps stand on rough ground, before anything is dug into it.
-        foreach (['rough', 'heap', ...array_slice(LandFeature::SHAPES, 1)] as $kind) {
+        foreach ([FeatureKind::Rough, null, FeatureKind::Pad, FeatureKind::Stream, FeatureKind::Water] as $kind) {
             foreach ($features as $feature) {
-                $here = ($kind === 'heap'
+                $here = ($kind === null
                         ? $feature->hasFoot()
                         : $feature->kind === $kind)
                     ? $feature->at(
@@ -67,8 +67,8 @@ final class SectionShapes
     {
         $out = [];
         foreach (self::near($features, $section) as $feature) {
-            if (in_array($feature->kind, ['water', 'stream'], true)) {
-                $out[$feature->uid] = $feature->name !== '' ? $feature->name : ($feature->kind === 'stream' ? 'the stream' : 'the water');
+            if ($feature->kind->isWet()) {
+                $out[$feature->uid] = $feature->name !== '' ? $feature->name : ($feature->kind === FeatureKind::Stream ? 'the stream' : 'the water');
             }
         }
 
@@ -81,7 +81,7 @@ final class SectionShapes
         foreach ($shapes as $f) {
             $ground = $ground->with(
                 match ($f->kind) {
-                    'rough' => new Roughness(
+                    FeatureKind::Rough => new Roughness(
                         $f->uid,
                         $f->plan(),
                         $f->figures['height_mm'],
@@ -89,14 +89,14 @@ final class SectionShapes
                         (int) $f->figures['seed'],
                         $section->placement,
                     ),
-                    'spot', 'ridge' => new Heap(
+                    FeatureKind::Spot, FeatureKind::Ridge => new Heap(
                         $f->uid,
                         $f->points,
                         $f->figures['foot_mm'] ?? 0.0,
                         $f->figures['foot_deg'] ?? AngleOfRepose::EARTH_DEG,
                     ),
-                    'pad' => new Pad($f->uid, $f->name, $f->plan(), $f->points[0]->z, $f->figures['batter']),
-                    'stream' => Stream::along(
+                    FeatureKind::Pad => new Pad($f->uid, $f->name, $f->plan(), $f->points[0]->z, $f->figures['batter']),
+                    FeatureKind::Stream => Stream::along(
                         $f->uid,
                         $f->name,
                         $f->plan(),

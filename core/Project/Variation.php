@@ -70,7 +70,7 @@ final class Variation
     /** The word that it is known by among `VARIABLES`. */
     public static function kindOf(LandFeature|Run $thing): string
     {
-        return $thing instanceof Run ? $thing->kind->value : $thing->kind;
+        return $thing instanceof Run ? $thing->kind->value : $thing->kind->value;
     }
 
     private static function with(Project $project, LandFeature|Run $changed): Project

@@ -151,7 +151,7 @@ final class WaterStudy
                 $there = $this->section->placement->toLayout(new Point(...$over));
                 foreach ($this->project->features as $feature) {
                     if (
-                        $feature->kind === 'water' &&
+                        $feature->kind === FeatureKind::Water &&
                         $feature->uid !== $body->uid &&
                         Polygon::holds($feature->plan(), $there->x, $there->y)
                     ) {

@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Computed\Clock\UlidGenerator;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
@@ -59,11 +60,11 @@ final readonly class LandMaker
 
     public function spot(float $x, float $y, float $z, string $name = ''): LandFeature
     {
-        return new LandFeature($this->uids->next(), 'spot', [new Spot($x, $y, $z)], $name);
+        return new LandFeature($this->uids->next(), FeatureKind::Spot, [new Spot($x, $y, $z)], $name);
     }
 
     /** @param  list<array{float|int, float|int, float|int}>  $points */
-    public function line(string $kind, string $name, array $points): LandFeature
+    public function line(FeatureKind $kind, string $name, array $points): LandFeature
     {
         return new LandFeature(
             $this->uids->next(),
@@ -79,7 +80,7 @@ final readonly class LandMaker
      * @param  list<array{float|int, float|int}>  $points
      * @param  array<string, float>  $figures
      */
-    public function area(string $kind, string $name, array $points, float $level, array $figures): LandFeature
+    public function area(FeatureKind $kind, string $name, array $points, float $level, array $figures): LandFeature
     {
         return new LandFeature(
             $this->uids->next(),

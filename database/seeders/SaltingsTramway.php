@@ -15,6 +15,7 @@ use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\ShellBuild;
 use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutSheet;
@@ -105,18 +106,18 @@ final readonly class SaltingsTramway
                 $this->spot(13.0, 2.25, 0.625),
                 $this->spot(30.0, 1.25, 0.375),
                 $this->spot(22.0, 5.0, 0.75, 'Samphire bank'),
-                $this->land->line('ridge', 'Old bank', [
+                $this->land->line(FeatureKind::Ridge, 'Old bank', [
                     [...self::at(2.5, 15.5), 1.5 * self::INCH],
                     [...self::at(9.5, 15.75), 1.75 * self::INCH],
                     [...self::at(16.5, 15.0), 1.5 * self::INCH],
                 ]),
-                $this->land->area('stream', 'Creek', [self::at(24.5, 18.0), self::at(24.0, 15.75), self::at(25.25, 13.75)], 0.0, [
+                $this->land->area(FeatureKind::Stream, 'Creek', [self::at(24.5, 18.0), self::at(24.0, 15.75), self::at(25.25, 13.75)], 0.0, [
                     'width_mm' => 0.875 * self::INCH,
                     'depth_mm' => 0.1875 * self::INCH,
                     'below_mm' => 0.125 * self::INCH,
                 ]),
                 $this->land->area(
-                    'water',
+                    FeatureKind::Water,
                     'Salt pan',
                     self::pan(),
                     0.4375 * self::INCH,

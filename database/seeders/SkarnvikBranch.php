@@ -10,6 +10,7 @@ use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutSheet;
@@ -249,7 +250,7 @@ final readonly class SkarnvikBranch
             $this->land->spot(1180, 250, 116),
             new LandFeature(
                 $this->uids->next(),
-                'water',
+                FeatureKind::Water,
                 array_map(
                     fn (int $k): Spot => new Spot(
                         round(640.0 + 175.0 * cos(($k * M_PI) / 8)),
@@ -261,10 +262,10 @@ final readonly class SkarnvikBranch
                 'Peat tarn',
                 figures: ['depth_mm' => 9.0, 'shore_mm' => 30.0],
             ),
-            $this->land->line('hollow', 'Beck', [[470, 598, 104], [492, 470, 76], [520, 395, 58]]),
+            $this->land->line(FeatureKind::Hollow, 'Beck', [[470, 598, 104], [492, 470, 76], [520, 395, 58]]),
             new LandFeature(
                 $this->uids->next(),
-                'rough',
+                FeatureKind::Rough,
                 array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 0.0), [
                     [800.0, 440.0],
                     [960.0, 430.0],
@@ -275,7 +276,7 @@ final readonly class SkarnvikBranch
                 'Scree',
                 figures: ['height_mm' => 4.0, 'grain_mm' => 40.0, 'seed' => 7.0],
             ),
-            $this->land->line('ridge', 'Fell', [[690, 585, 176], [780, 540, 192], [885, 520, 208]]),
+            $this->land->line(FeatureKind::Ridge, 'Fell', [[690, 585, 176], [780, 540, 192], [885, 520, 208]]),
         ];
     }
 
@@ -288,11 +289,11 @@ final readonly class SkarnvikBranch
             $this->land->spot(1980, 430, 150),
             $this->land->spot(1600, 40, 96),
             $this->land->spot(2050, 60, 74),
-            $this->land->line('ridge', 'Bield spur', [[1800, 320, 181], [1795, 200, 178], [1790, 60, 166]]),
-            $this->land->line('hollow', 'Weir burn', [[2700, 480, 84], [2692, 290, 62], [2650, 130, 52]]),
+            $this->land->line(FeatureKind::Ridge, 'Bield spur', [[1800, 320, 181], [1795, 200, 178], [1790, 60, 166]]),
+            $this->land->line(FeatureKind::Hollow, 'Weir burn', [[2700, 480, 84], [2692, 290, 62], [2650, 130, 52]]),
             new LandFeature(
                 $this->uids->next(),
-                'stream',
+                FeatureKind::Stream,
                 array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 0.0), [
                     [2706.0, 598.0],
                     [2700.0, 480.0],
@@ -305,7 +306,7 @@ final readonly class SkarnvikBranch
             ),
             new LandFeature(
                 $this->uids->next(),
-                'pad',
+                FeatureKind::Pad,
                 array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 72.0), [
                     [3490.0, 20.0],
                     [3730.0, 20.0],

@@ -6,6 +6,7 @@ namespace Database\Seeders;
 
 use App\Computed\Clock\UlidGenerator;
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Water\Mirror;
@@ -35,7 +36,7 @@ final readonly class SkarnvikWater
 
     private function water(Project $land, string $name): string
     {
-        $is = fn (LandFeature $f): bool => $f->name === $name && $f->kind !== 'hollow';
+        $is = fn (LandFeature $f): bool => $f->name === $name && $f->kind !== FeatureKind::Hollow;
 
         return array_values(array_filter($land->features, $is))[0]->uid;
     }

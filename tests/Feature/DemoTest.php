@@ -27,6 +27,7 @@ use IdleRidge\Core\Planting\RowKind;
 use IdleRidge\Core\Planting\RowLayout;
 use IdleRidge\Core\Planting\Stand;
 use IdleRidge\Core\Planting\StandPattern;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\GrowthStudy;
 use IdleRidge\Core\Project\GrowthSurvey;
 use IdleRidge\Core\Project\HiddenThing;
@@ -99,7 +100,7 @@ final class DemoTest extends FeatureCase
         ) > 200;
         $line = fn (string $kind): callable => fn (LandStudy $s): bool => array_filter(
             $s->project->features,
-            fn (LandFeature $f): bool => $f->kind === $kind &&
+            fn (LandFeature $f): bool => $f->kind->value === $kind &&
                 $f->points[0]->x > $s->section->placement->x &&
                 $f->points[0]->x < $s->section->placement->x + $s->section->width,
         ) !== [];
@@ -172,7 +173,7 @@ final class DemoTest extends FeatureCase
                 [],
             'rough ground' => fn (LandStudy $s): bool => array_filter(
                 $s->project->shapesNear($s->section),
-                fn (LandFeature $f): bool => $f->kind === 'rough' && $f->figures['height_mm'] > 0.0,
+                fn (LandFeature $f): bool => $f->kind === FeatureKind::Rough && $f->figures['height_mm'] > 0.0,
             ) !== [],
             'transition' => fn (LandStudy $s): bool => array_filter(
                 $runs($s),

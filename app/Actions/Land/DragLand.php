@@ -15,6 +15,7 @@ use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\Snap;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\RoundSteps;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Track\AlignmentBuilder;
 use IdleRidge\Core\Track\Run as CoreRun;
 
@@ -116,7 +117,7 @@ final readonly class DragLand
             $height = max(-1000.0, min(3000.0, RoundSteps::whole((float) $point['z_mm'] + self::number($grip, 'dz', 0.0))));
             // Water and pads stay level.
             $points = array_map(
-                fn (array $p, int $k): array => $k === $index || in_array($row->kind, ['water', 'pad'], true)
+                fn (array $p, int $k): array => $k === $index || FeatureKind::from($row->kind)->isLevel()
                     ? ['z_mm' => $height] + $p
                     : $p,
                 $points,
@@ -250,7 +251,7 @@ final readonly class DragLand
         $runs = array_values(array_filter($project->runsNear($board), fn (CoreRun $run): bool => $run->uid !== $uid));
         $spots = [];
         foreach ($project->features as $feature) {
-            if ($feature->kind === 'spot' && $feature->uid !== $uid) {
+            if ($feature->kind->isSpot() && $feature->uid !== $uid) {
                 $spots[] = $board->placement->toSection(new Point($feature->points[0]->x, $feature->points[0]->y));
             }
         }

@@ -23,6 +23,7 @@ use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Land\SurveyFit;
 use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Track\FitBudget;
@@ -193,7 +194,7 @@ final readonly class ImportLand
                     new Point(min($section->width, max(0.0, $spot->x)), min($section->depth, max(0.0, $spot->y))),
                 );
                 $changes->save(
-                    SaveLandFeature::row($layout, new LandFeature($this->uids->next(), 'spot', [new Spot($p->x, $p->y, $spot->z)])),
+                    SaveLandFeature::row($layout, new LandFeature($this->uids->next(), FeatureKind::Spot, [new Spot($p->x, $p->y, $spot->z)])),
                 );
             }
         });
@@ -211,7 +212,7 @@ final readonly class ImportLand
     private function standing(Layout $layout, Section $section): array
     {
         $out = [];
-        foreach ($layout->features()->whereNotIn('kind', LandFeature::SHAPES)->get() as $row) {
+        foreach ($layout->features()->whereNotIn('kind', FeatureKind::shapeWords())->get() as $row) {
             $off = array_filter(ProjectLoader::feature($row)->points, fn (Spot $p): bool => ! $section->holds($p->x, $p->y, 0.5));
             if ($off === []) {
                 $out[] = $row;

@@ -20,7 +20,9 @@ use IdleRidge\Core\Land\Basin;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Land\Wetness;
 use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\RoundSteps;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -52,36 +54,36 @@ final readonly class SaveLandFeature
         $section = $project->section($row->uid);
         $ground = null;
         $typed = new FormInput($input);
-        $kind = $typed->text('kind');
+        $kind = $typed->made(fn (): FeatureKind => InvalidValue::unlessOneOf(FeatureKind::class, $typed->text('kind'), 'kind'));
         $points = [];
         foreach (array_keys($typed->list('points')) as $k) {
             $x = $typed->length("points.{$k}.x");
             $y = $typed->length("points.{$k}.y");
             if (is_finite($x) && is_finite($y)) {
                 $ground ??= $this->desk->model($project, $section)->ground;
-                $z = $typed->length("points.{$k}.z", RoundSteps::whole($ground->at($x, $y) + (self::START_HEIGHT_MM[$kind] ?? 0.0)));
+                $z = $typed->length("points.{$k}.z", RoundSteps::whole($ground->at($x, $y) + (self::START_HEIGHT_MM[$kind->value] ?? 0.0)));
                 $points[] = $this->onBoard($typed, $row, $x, $y, $z, $k);
             }
         }
-        if ($kind === 'stream' && count($points) === 1) {
+        if ($kind === FeatureKind::Stream && count($points) === 1) {
             $points = $this->downhill($project, $section, $points[0]);
         }
         $heights = array_map(fn (Spot $p): float => $p->z, $points);
-        if ($points !== [] && in_array($kind, LandFeature::SHAPES, true)) {
+        if ($points !== [] && $kind->isShape()) {
             $points = self::level(
                 $points,
                 match ($kind) {
-                    'water' => min($heights) - self::BELOW_BANK_MM,
-                    'pad' => RoundSteps::whole(array_sum($heights) / count($heights)),
+                    FeatureKind::Water => min($heights) - self::BELOW_BANK_MM,
+                    FeatureKind::Pad => RoundSteps::whole(array_sum($heights) / count($heights)),
                     default => 0.0,
                 },
             );
         }
         $feature = $typed->made(fn (): LandFeature => new LandFeature($this->uids->next(), $kind, $points, $typed->text('name')));
 
-        $pins = in_array($kind, LandFeature::SHAPES, true) || $project->hasLand($section) ? [] : $this->pins($section, $feature);
+        $pins = $kind->isShape() || $project->hasLand($section) ? [] : $this->pins($section, $feature);
 
-        return $this->ledger->record($layout, ucfirst($kind).' placed', function (ChangeSet $changes) use (
+        return $this->ledger->record($layout, ucfirst($kind->value).' placed', function (ChangeSet $changes) use (
             $layout,
             $feature,
             $pins,
@@ -138,7 +140,7 @@ final readonly class SaveLandFeature
         foreach ($section->corners() as $corner) {
             $near = array_filter($first->points, fn (Spot $p): bool => hypot($p->x - $corner->x, $p->y - $corner->y) < 25.0);
             if ($near === []) {
-                $pins[] = new LandFeature($this->uids->next(), 'spot', [new Spot($corner->x, $corner->y, $section->base)]);
+                $pins[] = new LandFeature($this->uids->next(), FeatureKind::Spot, [new Spot($corner->x, $corner->y, $section->base)]);
             }
         }
 
@@ -162,21 +164,19 @@ final readonly class SaveLandFeature
     public function change(Layout $layout, SectionRow $section, FeatureRow $feature, array $input): void
     {
         $typed = new FormInput($input);
+        $old = ProjectLoader::feature($feature);
         $points = [];
         $standing = ProjectLoader::section($section)->placement;
         foreach (array_keys($typed->list('points')) as $k) {
-            $old = $feature->points[$k] ?? null;
-            $here = $old === null ? null : $standing->toSection(new Point((float) $old['x_mm'], (float) $old['y_mm']));
+            $was = $old->points[$k] ?? null;
+            $here = $was === null ? null : $standing->toSection(new Point($was->x, $was->y));
             $x = $typed->length("points.{$k}.x", current: $here === null ? null : round($here->x, 6));
             $y = $typed->length("points.{$k}.y", current: $here === null ? null : round($here->y, 6));
-            $z = in_array($feature->kind, LandFeature::SHAPES, true)
-                ? (float) ($old['z_mm'] ?? 0.0)
-                : $typed->length("points.{$k}.z", current: $old === null ? null : (float) $old['z_mm']);
+            $z = $old->kind->isShape() ? $was->z ?? 0.0 : $typed->length("points.{$k}.z", current: $was?->z);
             $points[] = $this->onBoard($typed, $section, $x, $y, $z, $k);
         }
-        $old = ProjectLoader::feature($feature);
         $figures = [];
-        foreach (LandFeature::FIGURES[$feature->kind] ?? [] as $key => [$start]) {
+        foreach ($old->kind->figures() as $key => [$start]) {
             $now = $old->figures[$key] ?? $start;
             // A foot that is emptied is taken away.
             if ($typed->has($key) && $typed->text($key) === '' && $start === 0.0) {
@@ -186,11 +186,11 @@ final readonly class SaveLandFeature
             }
             $figures[$key] = str_ends_with($key, '_mm') ? $typed->length($key, $now, $now) : $typed->number($key, $now);
         }
-        if ($feature->kind === 'water' || $feature->kind === 'pad') {
+        if ($old->kind->isLevel()) {
             $points = self::level($points, $typed->length('level', $old->points[0]->z, $old->points[0]->z));
         }
         $made = $typed->made(
-            fn (): LandFeature => new LandFeature($feature->uid, $feature->kind, $points, $typed->text('name'), $old->extra, $figures),
+            fn (): LandFeature => new LandFeature($feature->uid, $old->kind, $points, $typed->text('name'), $old->extra, $figures),
         );
         $feature->fill(self::columns($made));
         $this->save($layout, $feature, self::sentence($made));
@@ -216,15 +216,15 @@ final readonly class SaveLandFeature
 
     public static function sentence(LandFeature $feature): string
     {
-        return $feature->kind === 'spot'
+        return $feature->kind->isSpot()
             ? 'Spot set to '.Format::length($feature->points[0]->z, 1)
-            : ucfirst($feature->kind).(in_array($feature->kind, LandFeature::SHAPES, true) ? ' changed' : ' line changed');
+            : ucfirst($feature->kind->value).($feature->kind->isShape() ? ' changed' : ' line changed');
     }
 
     /** @return array<string, mixed> */
     public static function columns(LandFeature $feature): array
     {
-        return ['kind' => $feature->kind, 'name' => $feature->name, 'points' => self::rows($feature), 'figures' => $feature->figures];
+        return ['kind' => $feature->kind->value, 'name' => $feature->name, 'points' => self::rows($feature), 'figures' => $feature->figures];
     }
 
     /**

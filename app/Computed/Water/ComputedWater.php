@@ -10,6 +10,7 @@ use App\Computed\Plan\ComputedPlan;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Interchange\WaterFile;
 use IdleRidge\Core\Plan\BenchWork;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -46,7 +47,7 @@ final class ComputedWater
             $project->works->waters->mirrorsOn($section->uid),
             array_column($zones, 'backdrop'),
             // Over a joint another water may go on.
-            array_values(array_filter($project->features, fn (LandFeature $f): bool => $f->kind === 'water')),
+            array_values(array_filter($project->features, fn (LandFeature $f): bool => $f->kind === FeatureKind::Water)),
         );
 
         return $this->cache->remember('water', $from, fn (): WaterSurvey => WaterSurvey::of(new WaterStudy(

@@ -22,6 +22,7 @@ use IdleRidge\Core\Planting\RowLayout;
 use IdleRidge\Core\Planting\SpeciesSet;
 use IdleRidge\Core\Planting\Stand;
 use IdleRidge\Core\Planting\Tree;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -224,7 +225,7 @@ final readonly class ShowGrowth
         }
         foreach ($project->features as $feature) {
             $on = array_filter($feature->points, fn ($p): bool => $section->holds($p->x, $p->y, 0.5)) !== [];
-            if ($on && $feature->kind !== 'spot') {
+            if ($on && ! $feature->kind->isSpot()) {
                 $out["feature:{$feature->uid}"] = $this->featureWord($feature);
             }
         }
@@ -235,9 +236,9 @@ final readonly class ShowGrowth
     private function featureWord(LandFeature $feature): string
     {
         $kind = match ($feature->kind) {
-            'water' => 'shore',
-            'rough' => 'rough ground',
-            default => $feature->kind,
+            FeatureKind::Water => 'shore',
+            FeatureKind::Rough => 'rough ground',
+            default => $feature->kind->value,
         };
 
         return $feature->name === '' ? "the {$kind}" : "{$feature->name} ({$kind})";

@@ -63,7 +63,7 @@ final class CandidateDrawing
                     fn (array $p): array => [($at = $board->placement->toSection(new Point($p[0], $p[1])))->x, $at->y],
                     $feature->plan(),
                 );
-                $svg->path('varied', $frame->d($points, in_array($feature->kind, ['water', 'pad', 'rough'], true)));
+                $svg->path('varied', $frame->d($points, $feature->kind->isArea()));
                 foreach ($points as [$x, $y]) {
                     $svg->circle('varied-point', $frame->x($x), $frame->y($y), 3.0);
                 }

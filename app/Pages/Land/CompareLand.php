@@ -209,7 +209,7 @@ final readonly class CompareLand
         $there = array_values(array_filter($project->features, fn (LandFeature $f): bool => $f->uid === $uid))[0] ?? null;
         [$long, $short] = $bare === null || $there === null ? [0.0, 0.0] : $terrain->extentOfChange($bare->terrain(ComputedLand::CELL_MM));
         $inputs = ['rectangle of the change' => Format::several([$long, $short], 'mm')];
-        if ($bare === null || $there === null || ! in_array($there->kind, ['spot', 'ridge', 'hollow'], true)) {
+        if ($bare === null || $there === null || $there->kind->isShape()) {
             return [
                 'label' => 'Width taken',
                 'figure' => new Quantity(

@@ -12,6 +12,7 @@ use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Measure\Side;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\WaterStudy;
 use IdleRidge\Core\Rulebook\Land\TunnelHolds;
@@ -251,10 +252,10 @@ final class LandReadings
     {
         $from = ['cells of' => Format::length($page->sheet->cell, 1)];
         $hill = $page->pickedFeature();
-        if ($hill !== null && in_array($hill->kind, ['spot', 'ridge'], true)) {
+        if ($hill !== null && in_array($hill->kind, [FeatureKind::Spot, FeatureKind::Ridge], true)) {
             return $this->heap($page, $hill);
         }
-        $isPond = $hill !== null && $hill->kind === 'water';
+        $isPond = $hill !== null && $hill->kind === FeatureKind::Water;
         $waters = $isPond
             ? new WaterStudy(
                 $page->project,

@@ -9,6 +9,7 @@ use App\Pages\Drawing\PlanFrame;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 
 /** What makes the land, on a plan: spots and lines with their heights, waters, streams, pads, rough ground. */
@@ -22,20 +23,23 @@ final readonly class PlanFeatures
     public function areas(): void
     {
         foreach ($this->page->features as $feature) {
-            if (! in_array($feature->kind, LandFeature::SHAPES, true)) {
+            if (! $feature->kind->isShape()) {
                 continue;
             }
-            $stream = $feature->kind === 'stream';
+            $stream = $feature->kind === FeatureKind::Stream;
             $d = $this->frame->d($feature->plan(), ! $stream);
-            $class = ['water' => 'open-water', 'pad' => 'pad-ground', 'rough' => 'rough-ground', 'stream' => 'stream-water'][
-                $feature->kind
-            ];
+            $class = match ($feature->kind) {
+                FeatureKind::Water => 'open-water',
+                FeatureKind::Pad => 'pad-ground',
+                FeatureKind::Stream => 'stream-water',
+                default => 'rough-ground',
+            };
             $this->svg->open([
-                'class' => 'area '.$feature->kind.($this->isPicked($feature) ? ' on' : ''),
+                'class' => 'area '.$feature->kind->value.($this->isPicked($feature) ? ' on' : ''),
                 'data-pick' => $feature->uid,
                 'tabindex' => 0,
                 'role' => 'button',
-                'aria-label' => trim(self::word($feature).' '.$feature->name),
+                'aria-label' => trim($feature->kind->title().' '.$feature->name),
             ]);
             if ($stream) {
                 $this->svg
@@ -55,7 +59,7 @@ final readonly class PlanFeatures
     public function hold(): void
     {
         foreach ($this->page->features as $feature) {
-            foreach (in_array($feature->kind, LandFeature::SHAPES, true) && ! $this->isPicked($feature) ? [] : $feature->points as $p) {
+            foreach ($feature->kind->isShape() && ! $this->isPicked($feature) ? [] : $feature->points as $p) {
                 $this->labels->block(
                     $this->frame->x($p->x) - 6.0,
                     $this->frame->y($p->y) - 6.0,
@@ -71,28 +75,15 @@ final readonly class PlanFeatures
     {
         foreach ([false, true] as $spots) {
             foreach ($this->page->features as $feature) {
-                if (($feature->kind === 'spot') === $spots) {
+                if ($feature->kind->isSpot() === $spots) {
                     match ($feature->kind) {
-                        'spot' => $this->spot($feature),
-                        'ridge', 'hollow' => $this->heightLine($feature),
+                        FeatureKind::Spot => $this->spot($feature),
+                        FeatureKind::Ridge, FeatureKind::Hollow => $this->heightLine($feature),
                         default => $this->outline($feature),
                     };
                 }
             }
         }
-    }
-
-    public static function word(LandFeature $feature): string
-    {
-        return [
-            'spot' => 'Spot',
-            'ridge' => 'Ridge line',
-            'hollow' => 'Hollow line',
-            'water' => 'Water',
-            'pad' => 'Pad',
-            'stream' => 'Stream',
-            'rough' => 'Rough ground',
-        ][$feature->kind];
     }
 
     private function isPicked(LandFeature $feature): bool
@@ -148,11 +139,11 @@ final readonly class PlanFeatures
         $d = $this->frame->d($feature->plan());
         $this->svg
             ->open([
-                'class' => "height-line {$feature->kind}".($on ? ' on' : ''),
+                'class' => "height-line {$feature->kind->value}".($on ? ' on' : ''),
                 'data-pick' => $feature->uid,
                 'tabindex' => 0,
                 'role' => 'button',
-                'aria-label' => trim(self::word($feature).' '.$feature->name),
+                'aria-label' => trim($feature->kind->title().' '.$feature->name),
             ])
             ->path('reach', $d)
             ->path('stroke', $d);
@@ -205,10 +196,10 @@ final readonly class PlanFeatures
                 $k,
                 $p->x,
                 $p->y,
-                self::word($feature).
+                $feature->kind->title().
                     ', point '.
                     ($k + 1).
-                    (in_array($feature->kind, ['ridge', 'hollow'], true) ? ', '.Format::length($p->z, 1) : ''),
+                    ($feature->kind->isHeightLine() ? ', '.Format::length($p->z, 1) : ''),
             );
         }
     }
@@ -217,9 +208,9 @@ final readonly class PlanFeatures
     private function outline(LandFeature $feature): void
     {
         if ($this->isPicked($feature)) {
-            $this->grips($feature, $feature->kind !== 'stream');
+            $this->grips($feature, $feature->kind !== FeatureKind::Stream);
         }
-        $level = $feature->kind === 'water' || $feature->kind === 'pad' ? Format::cell($feature->points[0]->z, 1) : '';
+        $level = $feature->kind->isLevel() ? Format::cell($feature->points[0]->z, 1) : '';
         $words = trim($feature->name.' '.$level);
         if ($words === '') {
             return;
@@ -227,7 +218,7 @@ final readonly class PlanFeatures
         $place = $this->labels->place($words, 6.6, 11.0, $this->placesFor($feature, mb_strlen($words) * 6.6));
         if ($place !== null) {
             $this->svg->text(
-                'm halo '.(in_array($feature->kind, ['water', 'stream'], true) ? 'water-word' : 'area-word'),
+                'm halo '.($feature->kind->isWet() ? 'water-word' : 'area-word'),
                 $place[0],
                 $place[1],
                 $words,
@@ -240,7 +231,7 @@ final readonly class PlanFeatures
     {
         $plan = $feature->plan();
         $places = [];
-        if ($feature->kind === 'stream') {
+        if ($feature->kind === FeatureKind::Stream) {
             for ($k = 1; $k < count($plan); $k++) {
                 foreach ([0.5, 0.25, 0.75] as $t) {
                     [$x, $y] = [
@@ -272,7 +263,7 @@ final readonly class PlanFeatures
     private function hasSpot(Spot $p): bool
     {
         foreach ($this->page->features as $feature) {
-            if ($feature->kind === 'spot' && hypot($feature->points[0]->x - $p->x, $feature->points[0]->y - $p->y) < 5.0) {
+            if ($feature->kind->isSpot() && hypot($feature->points[0]->x - $p->x, $feature->points[0]->y - $p->y) < 5.0) {
                 return true;
             }
         }

@@ -1,14 +1,12 @@
 @use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Format')
-@php($isSpot = $feature->kind === 'spot')
+@use('IdleRidge\Core\Project\FeatureKind')
+@php($isSpot = $feature->kind->isSpot())
 <form class="pick-form" hx-patch="{{ $here('features.update', [$feature->uid]) }}" hx-target="#land" hx-include="#look">
-    @php($what =
-        [ 'spot' => 'Spot height', 'ridge' => 'Ridge line', 'hollow' => 'Hollow', 'water' => 'Water', 'pad' => 'Pad', 'stream' => 'Stream',
-        'rough' => 'Rough ground' ][$feature->kind])
     @php($mm = Format::unit('mm'))
-    @php($heights = in_array($feature->kind, ['ridge', 'hollow'], true))
+    @php($heights = $feature->kind->isHeightLine())
     <header>
-        <h2>{{ $what }}</h2>
+        <h2>{{ $feature->kind->title() }}</h2>
         <button type="button" class="link end" data-let-go>Let go</button>
     </header>
 
@@ -30,12 +28,12 @@
             </div>
             @include('land.foot')
         @else
-            @if ($feature->kind === 'ridge') @include('land.foot')@endif
+            @if ($feature->kind === FeatureKind::Ridge) @include('land.foot')@endif
             <div class="pair three">
-                @if ($feature->kind === 'water' || $feature->kind === 'pad')
+                @if ($feature->kind->isLevel())
                     <x-field name="level" at="level" label="Level" :unit="$mm" :value="Format::field($feature->points[0]->z)" />
                 @endif
-                @foreach ($feature->kind === 'ridge' ? [] : $feature->figures as $key => $value)
+                @foreach ($feature->kind === FeatureKind::Ridge ? [] : $feature->figures as $key => $value)
                     @php($isLength = str_ends_with($key, '_mm'))
                     <x-field
                         :name="$key"
@@ -52,7 +50,7 @@
         'seed' => 'Seed',
     ][$key]
                         "
-                        :unit="$isLength && $loop->first && $feature->kind !== 'water' ? $mm : ''"
+                        :unit="$isLength && $loop->first && $feature->kind !== FeatureKind::Water ? $mm : ''"
                         :value="$isLength ? Format::field($value) : Decimal::trimmed($value, 3)"
                     />
                 @endforeach
@@ -64,7 +62,7 @@
                         <x-figure :figure="$row['figure']" />
                         {{ $row['figure']->unit() }}{{ $row['after'] }}
                     @endforeach
-                    @if (in_array($feature->kind, ['water', 'stream'], true))
+                    @if ($feature->kind->isWet())
                         <a class="link" href="{{ route('water.show', [$layout, $section->uid, 'pick' => $feature->uid]) }}"
                             >Made of what, and when?</a
                         >
@@ -108,7 +106,7 @@
             <x-field name="name" label="Name on the plan" :value="$feature->name" />
             <div class="acts">
                 <button class="btn">Set</button>
-                @if (isset(\IdleRidge\Core\Project\Variation::VARIABLES[$feature->kind]))
+                @if (isset(\IdleRidge\Core\Project\Variation::VARIABLES[$feature->kind->value]))
                     <a class="link" href="{{ $here('land.compare', ['pick' => $feature->uid]) }}">Side by side</a>
                 @endif
                 <button

@@ -17,7 +17,7 @@
         mode="decimal"
     />
 </div>
-@if ($feature->kind === 'spot' && $shape)
+@if ($feature->kind->isSpot() && $shape)
     <p class="small">
         @foreach ($shape as $row)
             {{ $row['before'] }}

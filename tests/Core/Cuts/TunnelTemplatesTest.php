@@ -17,6 +17,7 @@ use IdleRidge\Core\Planting\Species;
 use IdleRidge\Core\Planting\Stand;
 use IdleRidge\Core\Planting\Tree;
 use IdleRidge\Core\Planting\TreeForm;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\FoamAdvice;
 use IdleRidge\Core\Project\LandFeature;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -61,7 +62,7 @@ final class TunnelTemplatesTest extends TestCase
             Build::spot(3, 600.0, 580.0, 40.0),
             new LandFeature(
                 Build::uid(4),
-                'water',
+                FeatureKind::Water,
                 array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 36.0), Build::square(900.0, 200.0, 1100.0, 400.0)),
                 'Pond',
                 figures: ['depth_mm' => 12.0],

@@ -8,6 +8,7 @@ use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\WaterStudy;
@@ -36,7 +37,7 @@ final class BasinTest extends TestCase
         // Aslant of the raster, at five millimetres: no whole cells at its bank.
         $slanted = new LandFeature(
             Build::uid(5),
-            'water',
+            FeatureKind::Water,
             array_map(
                 fn (array $p): Spot => new Spot($p[0], $p[1], 50.0),
                 [[313.0, 207.0], [497.0, 261.0], [443.0, 445.0], [259.0, 391.0]],
@@ -94,7 +95,7 @@ final class BasinTest extends TestCase
     {
         $second = fn (float $level, float $x): LandFeature => new LandFeature(
             Build::uid(71),
-            'water',
+            FeatureKind::Water,
             array_map(fn (array $p): Spot => new Spot($p[0] + $x, $p[1], $level), Build::square(300, 200, 500, 400)),
             'Pool',
         );
@@ -106,7 +107,7 @@ final class BasinTest extends TestCase
         $this->assertNotContains('banks-cross', $ids($second(45.0, 250.0)), 'apart');
         $inner = new LandFeature(
             Build::uid(71),
-            'water',
+            FeatureKind::Water,
             array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 48.0), Build::square(350, 250, 400, 300)),
         );
         $this->assertContains('banks-cross', $ids($inner), 'one within the other');
@@ -119,7 +120,7 @@ final class BasinTest extends TestCase
                 'points' => fn () => self::water(50.0, 10.0, 40.0, [[0.0, 0.0], [10.0, 10.0], [10.0, 0.0], [0.0, 10.0]]),
                 'depth_mm' => fn () => self::water(50.0, 0.0, 40.0),
                 'shore_mm' => fn () => self::water(50.0, 10.0, -1.0),
-                'points/1/z_mm' => fn () => new LandFeature('w', 'water', [new Spot(0, 0, 5), new Spot(9, 0, 6), new Spot(9, 9, 5)]),
+                'points/1/z_mm' => fn () => new LandFeature('w', FeatureKind::Water, [new Spot(0, 0, 5), new Spot(9, 0, 6), new Spot(9, 9, 5)]),
             ] as $place => $make
         ) {
             try {
@@ -138,7 +139,7 @@ final class BasinTest extends TestCase
     {
         $points = array_map(fn (array $p): Spot => new Spot($p[0], $p[1], $level), $bank ?? Build::square(300, 200, 500, 400));
 
-        return new LandFeature(Build::uid(70), 'water', $points, 'Pond', figures: ['depth_mm' => $depth, 'shore_mm' => $shore]);
+        return new LandFeature(Build::uid(70), FeatureKind::Water, $points, 'Pond', figures: ['depth_mm' => $depth, 'shore_mm' => $shore]);
     }
 
     /** @return list<string> */

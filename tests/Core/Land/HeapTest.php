@@ -11,6 +11,7 @@ use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\BaseWidth;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\LayoutSheet;
@@ -28,7 +29,7 @@ final class HeapTest extends TestCase
     {
         $ridge = new LandFeature(
             Build::uid(5),
-            'ridge',
+            FeatureKind::Ridge,
             [new Spot(300.0, 300.0, 60.0), new Spot(900.0, 300.0, 60.0)],
             figures: ['foot_deg' => 40.0],
         );
@@ -43,14 +44,14 @@ final class HeapTest extends TestCase
         }
         $this->assertEqualsWithDelta(2.0 * $foot, $this->across($project, $ridge), 0.3);
         // Over a width instead of at a slope.
-        $wide = new LandFeature(Build::uid(5), 'ridge', $ridge->points, figures: ['foot_mm' => 90.0]);
+        $wide = new LandFeature(Build::uid(5), FeatureKind::Ridge, $ridge->points, figures: ['foot_mm' => 90.0]);
         $this->assertEqualsWithDelta(180.0, $this->across(Build::project([], [$wide]), $wide), 0.3);
         $this->assertEqualsWithDelta(40.0, $this->model(Build::project([], [$wide]))->heightAt(600.0, 330.0), 1e-6);
     }
 
     public function test_without_a_foot_a_ridge_still_shapes_the_ground_around_it(): void
     {
-        $ridge = new LandFeature(Build::uid(5), 'ridge', [new Spot(300.0, 300.0, 60.0), new Spot(900.0, 300.0, 60.0)]);
+        $ridge = new LandFeature(Build::uid(5), FeatureKind::Ridge, [new Spot(300.0, 300.0, 60.0), new Spot(900.0, 300.0, 60.0)]);
         $this->assertFalse($ridge->isShape());
         $this->assertEqualsWithDelta(
             60.0,
@@ -68,7 +69,7 @@ final class HeapTest extends TestCase
             Build::spot(3, 0.0, 600.0, 0.0),
             Build::spot(4, 1200.0, 600.0, 60.0),
         ];
-        $heap = new LandFeature(Build::uid(5), 'spot', [new Spot(600.0, 300.0, 80.0)], figures: ['foot_deg' => 35.0]);
+        $heap = new LandFeature(Build::uid(5), FeatureKind::Spot, [new Spot(600.0, 300.0, 80.0)], figures: ['foot_deg' => 35.0]);
         $model = $this->model(Build::project([], [...$ground, $heap]));
         foreach ([[600.0, 300.0], [560.0, 300.0], [620.0, 330.0], [700.0, 300.0]] as [$x, $y]) {
             $cone = 80.0 - hypot($x - 600.0, $y - 300.0) * tan(deg2rad(35.0));
@@ -84,7 +85,7 @@ final class HeapTest extends TestCase
         $this->assertEqualsWithDelta(45.0, (new Heap('h', [new Spot(0.0, 0.0, 50.0)], 40.0, 35.0))->sidesDeg(10.0), 1e-9);
         foreach ([['foot_deg' => 4.9], ['foot_deg' => 85.1], ['foot_mm' => 2001.0]] as $odd) {
             try {
-                new LandFeature(Build::uid(5), 'spot', [new Spot(0.0, 0.0, 10.0)], figures: $odd);
+                new LandFeature(Build::uid(5), FeatureKind::Spot, [new Spot(0.0, 0.0, 10.0)], figures: $odd);
                 $this->fail('accepted');
             } catch (InvalidValue $refusal) {
                 $this->assertSame(array_key_first($odd), $refusal->place);

@@ -15,6 +15,7 @@ use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Land\Stream;
 use IdleRidge\Core\Land\Wetness;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -41,7 +42,7 @@ final class ShapesTest extends TestCase
 
     public function test_a_pad_on_the_land_is_level_until_a_slope_cuts_into_it(): void
     {
-        $pad = self::feature('pad', [[300, 120], [500, 120], [500, 200], [300, 200]], 60.0);
+        $pad = self::feature(FeatureKind::Pad, [[300, 120], [500, 120], [500, 200], [300, 200]], 60.0);
         $clear = Build::study(Build::project([Build::straight(1, 400.0, 60.0, 60.0)], [$pad], base: 20.0));
         $this->assertEqualsWithDelta(60.0, $clear->model->heightAt(400.0, 160.0), 1e-9);
         $this->assertEqualsWithDelta(60.0, $clear->terrain->heights[32 * 240 + 80], 1e-9, 'the raster too');
@@ -78,11 +79,11 @@ final class ShapesTest extends TestCase
 
     public function test_streams_that_climb_or_are_dammed_are_found(): void
     {
-        $stream = self::feature('stream', [[600, 590], [600, 10]], 0.0);
+        $stream = self::feature(FeatureKind::Stream, [[600, 590], [600, 10]], 0.0);
         $slope = [Build::spot(1, 0, 0, 40), Build::spot(2, 1200, 0, 40), Build::spot(3, 0, 600, 100), Build::spot(4, 1200, 600, 100)];
         $ids = fn (Project $p): array => array_map(fn (Finding $f): string => $f->id, (new StreamsFall())->check(Build::study($p)));
         $this->assertSame([], $ids(Build::project([], [...$slope, $stream])));
-        $this->assertSame(['stream-climbs'], $ids(Build::project([], [...$slope, self::feature('stream', [[600, 10], [600, 590]], 0.0)])));
+        $this->assertSame(['stream-climbs'], $ids(Build::project([], [...$slope, self::feature(FeatureKind::Stream, [[600, 10], [600, 590]], 0.0)])));
         $bank = Build::straight(1, 300.0, 84.0, 84.0);
         $this->assertSame(['stream-dammed'], $ids(Build::project([$bank], [...$slope, $stream])));
         $this->assertSame(
@@ -154,7 +155,7 @@ final class ShapesTest extends TestCase
 
     public function test_two_boards_that_share_rough_ground_share_its_bumps(): void
     {
-        $rough = self::feature('rough', [[900, 100], [1500, 100], [1500, 500], [900, 500]], 0.0, ['height_mm' => 6.0]);
+        $rough = self::feature(FeatureKind::Rough, [[900, 100], [1500, 100], [1500, 500], [900, 500]], 0.0, ['height_mm' => 6.0]);
         $boards = [Section::of(Build::uid(901), 'A', 1200.0, 600.0), Section::of(Build::uid(902), 'B', 800.0, 600.0, 1200.0)];
         $project = Project::of(Build::project()->layout, $boards, [], [$rough]);
         $lattice = GroundSolver::solve($project->groundProblem($boards[0]));
@@ -169,11 +170,11 @@ final class ShapesTest extends TestCase
     {
         foreach (
             [
-                'batter' => fn () => self::feature('pad', [[0, 0], [9, 0], [9, 9]], 0.0, ['batter' => 0.0]),
-                'width_mm' => fn () => self::feature('stream', [[0, 0], [90, 0]], 0.0, ['width_mm' => 0.0]),
-                'grain_mm' => fn () => self::feature('rough', [[0, 0], [9, 0], [9, 9]], 0.0, ['grain_mm' => 1.0]),
-                'points' => fn () => self::feature('pad', [[0, 0], [10, 10], [10, 0], [0, 10]], 0.0),
-                'points/1' => fn () => self::feature('stream', [[0, 0], [0, 0]], 0.0),
+                'batter' => fn () => self::feature(FeatureKind::Pad, [[0, 0], [9, 0], [9, 9]], 0.0, ['batter' => 0.0]),
+                'width_mm' => fn () => self::feature(FeatureKind::Stream, [[0, 0], [90, 0]], 0.0, ['width_mm' => 0.0]),
+                'grain_mm' => fn () => self::feature(FeatureKind::Rough, [[0, 0], [9, 0], [9, 9]], 0.0, ['grain_mm' => 1.0]),
+                'points' => fn () => self::feature(FeatureKind::Pad, [[0, 0], [10, 10], [10, 0], [0, 10]], 0.0),
+                'points/1' => fn () => self::feature(FeatureKind::Stream, [[0, 0], [0, 0]], 0.0),
                 'kind' => fn () => self::feature('castle', [[0, 0]], 0.0),
             ] as $place => $make
         ) {
@@ -190,7 +191,7 @@ final class ShapesTest extends TestCase
      * @param  list<array{float|int, float|int}>  $at
      * @param  array<string, float>  $figures
      */
-    private static function feature(string $kind, array $at, float $level, array $figures = []): LandFeature
+    private static function feature(FeatureKind $kind, array $at, float $level, array $figures = []): LandFeature
     {
         return new LandFeature(
             Build::uid(70),

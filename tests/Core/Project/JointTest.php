@@ -9,6 +9,7 @@ use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Side;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LandStudy;
@@ -142,7 +143,7 @@ final class JointTest extends TestCase
 
     public function test_one_thing_is_varied_and_all_else_stays(): void
     {
-        $ridge = new LandFeature(Build::uid(5), 'ridge', [new Spot(100.0, 100.0, 50.0), new Spot(500.0, 100.0, 60.0)]);
+        $ridge = new LandFeature(Build::uid(5), FeatureKind::Ridge, [new Spot(100.0, 100.0, 50.0), new Spot(500.0, 100.0, 60.0)]);
         $project = Build::project([Build::straight(1, 300.0, 60.0, 66.0)], [Build::spot(4, 200, 500, 80), $ridge]);
         $varied = Variation::of($project, Build::uid(5), 'place', 40.0);
         $this->assertEqualsWithDelta([[100.0, 140.0], [500.0, 140.0]], $varied->features[1]->plan(), 1e-9, 'to the left of its way');
@@ -179,7 +180,7 @@ final class JointTest extends TestCase
 
     public function test_a_line_has_the_height_of_the_spot_it_ends_at(): void
     {
-        $ridge = new LandFeature(Build::uid(5), 'ridge', [new Spot(100.0, 300.0, 50.0), new Spot(600.0, 300.0, 60.0)]);
+        $ridge = new LandFeature(Build::uid(5), FeatureKind::Ridge, [new Spot(100.0, 300.0, 50.0), new Spot(600.0, 300.0, 60.0)]);
         $problem = Build::project([], [Build::spot(4, 600, 300, 90), $ridge])->groundProblem(
             Section::of(Build::uid(901), 'Board', 1200.0, 600.0),
         );

@@ -10,6 +10,7 @@ use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
@@ -63,7 +64,7 @@ final class BodyFinderTest extends TestCase
         $whole = self::body([Ponds::pond(Build::square(300, 150, 700, 450), 50.0)]);
         $island = self::body([
             Ponds::pond(Build::square(300, 150, 700, 450), 50.0),
-            new LandFeature(Build::uid(7), 'pad', array_map(
+            new LandFeature(Build::uid(7), FeatureKind::Pad, array_map(
                 fn (array $p): Spot => new Spot($p[0], $p[1], 60.0),
                 Build::square(450, 250, 550, 350),
             ), 'Yard'),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Water;
 
 use IdleRidge\Core\Land\Spot;
+use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\WaterStudy;
@@ -19,7 +20,7 @@ final class Ponds
     {
         return new LandFeature(
             Build::uid($n),
-            'water',
+            FeatureKind::Water,
             array_map(fn (array $p): Spot => new Spot($p[0], $p[1], $level), $ring),
             'Pond',
             figures: ['depth_mm' => $depth, 'shore_mm' => $shore],
@@ -31,7 +32,7 @@ final class Ponds
     {
         $points = array_map(fn (array $p): Spot => new Spot($p[0], $p[1], 0.0), $line);
 
-        return new LandFeature(Build::uid(6), 'stream', $points, 'Beck', figures: ['width_mm' => $width, 'depth_mm' => $depth]);
+        return new LandFeature(Build::uid(6), FeatureKind::Stream, $points, 'Beck', figures: ['width_mm' => $width, 'depth_mm' => $depth]);
     }
 
     public static function survey(Project $project): WaterSurvey
