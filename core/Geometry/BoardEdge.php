@@ -7,7 +7,8 @@ namespace IdleRidge\Core\Geometry;
 use IdleRidge\Core\Measure\InvalidValue;
 
 /**
- * An edge of a board, as its builder stands before it. Coordinates from its front left corner, along an edge from its left or front end, mm.
+ * An edge of a board, as its builder stands before it. Coordinates count from its front left corner, places along an edge from its left
+ * or front end, mm.
  */
 enum BoardEdge: string
 {

@@ -14,6 +14,7 @@ use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Schedule\Problem;
 use IdleRidge\Core\Schedule\ProvingSolver;
 use IdleRidge\Core\Schedule\Solver;
+use IdleRidge\Core\Schedule\StartReason;
 
 /** Every move in a session, as early as its bases allow as surely as is asked, or the reason why it finds none. */
 final readonly class BenchPlan
@@ -155,9 +156,8 @@ final readonly class BenchPlan
      * Why a move that comes later, or not at all, is not in a session.
      *
      * @param  array{int, int, int}  $session
-     * @return array{kind: string, ref: string, text: string}
      */
-    public function notWithin(Move $move, array $session): array
+    public function notWithin(Move $move, array $session): StartReason
     {
         return (new StartReasons($this->work, $this->at(), $this->mends))->notWithin($move, $session, $this->freeIn($session));
     }
@@ -307,7 +307,7 @@ final readonly class BenchPlan
         $chain = [];
         while ($last !== null && ! in_array($last->move->id, $chain, true)) {
             array_unshift($chain, $last->move->id);
-            $last = $byId[$last->reason['ref']] ?? null;
+            $last = $byId[$last->reason->ref] ?? null;
         }
 
         return $chain;

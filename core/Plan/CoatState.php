@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Plan;
 
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Schedule\ReasonKind;
 
 /** How far a coat has come: its state, how many of its applications are laid, and what comes next of it. */
 final readonly class CoatState
@@ -26,7 +27,8 @@ final readonly class CoatState
         $laid = array_values(array_filter($plan->work->project->works->laid, fn (CoatApplication $l): bool => $l->coat === $coat->uid));
         $planned = array_values(array_filter($plan->moves, fn (PlacedMove $p): bool => $p->move->coat->uid === $coat->uid));
         $held = array_values(array_filter($plan->unplaced, fn (UnplacedMove $u): bool => $u->move->coat->uid === $coat->uid));
-        $state = $held !== [] && in_array($held[0]->kind, ['cold', 'short'], true) ? DryingState::Blocked : DryingState::Bare;
+        $isBlocked = $held !== [] && in_array($held[0]->kind, [ReasonKind::Cold, ReasonKind::Short], true);
+        $state = $isBlocked ? DryingState::Blocked : DryingState::Bare;
         if ($laid !== []) {
             // What is wettest says how the whole coat may be treated.
             $states = array_map($plan->work->state(...), $laid);

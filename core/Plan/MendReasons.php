@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Plan;
 
 use IdleRidge\Core\Measure\ClockWords;
+use IdleRidge\Core\Schedule\ReasonKind;
+use IdleRidge\Core\Schedule\StartReason;
 
 /** Why a move waits for what was not right. */
 final readonly class MendReasons
@@ -14,8 +16,8 @@ final readonly class MendReasons
     {
     }
 
-    /** @return array{kind: string, ref: string, text: string}|null what is put right between two moments: before it, or with its hands */
-    public function between(Move $move, int $from, int $until): ?array
+    /** What is put right between two moments: before it, or with its hands */
+    public function between(Move $move, int $from, int $until): ?StartReason
     {
         $words = new ClockWords($this->work->zone(), $this->work->now);
         foreach ($this->work->mending->heldBack[$move->id] ?? [] as $mend) {
@@ -23,26 +25,26 @@ final readonly class MendReasons
             if ($start >= $from && $end <= $until) {
                 $text = "“{$mend->asks}” was not right: put right until {$words->moment($end)}";
 
-                return ['kind' => 'check', 'ref' => $mend->uid, 'text' => $text];
+                return new StartReason(ReasonKind::Check, $mend->uid, $text);
             }
         }
         foreach ($this->at as $uid => [, $end]) {
             if ($end === $until) {
                 $text = "hands put right “{$this->work->mending->open[$uid]->asks}” until {$words->moment($end)}";
 
-                return ['kind' => 'hands', 'ref' => (string) $uid, 'text' => $text];
+                return new StartReason(ReasonKind::Hands, (string) $uid, $text);
             }
         }
 
         return null;
     }
 
-    /** @return array{string, string}|null kind and sentence, where no session is left to put it right */
+    /** @return array{ReasonKind, string}|null kind and sentence, where no session is left to put it right */
     public function never(Move $move): ?array
     {
         foreach ($this->work->mending->heldBack[$move->id] ?? [] as $mend) {
             if (! isset($this->at[$mend->uid])) {
-                return ['check', "“{$mend->asks}” was not right, and no session is left to put it right."];
+                return [ReasonKind::Check, "“{$mend->asks}” was not right, and no session is left to put it right."];
             }
         }
 

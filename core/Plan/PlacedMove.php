@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Plan;
 
+use IdleRidge\Core\Schedule\StartReason;
+
 /** A move in its session, minutes of Unix time, with why it does not start earlier. */
 final readonly class PlacedMove
 {
-    /** @param  array{kind: string, ref: string, text: string}  $reason */
-    public function __construct(public Move $move, public int $start, public int $end, public array $reason)
+    public function __construct(public Move $move, public int $start, public int $end, public StartReason $reason)
     {
     }
 
@@ -18,13 +19,13 @@ final readonly class PlacedMove
         return $this->end - $this->start;
     }
 
-    /** Whether it goes on with the pot and set-up of the move before. */
     /** @param  list<self>  $moves  their hands-on minutes together */
     public static function sum(array $moves): int
     {
         return (int) array_sum(array_map(fn (self $p): int => $p->minutes(), $moves));
     }
 
+    /** Whether it goes on with the pot and set-up of the move before. */
     public function isJoined(): bool
     {
         return $this->minutes() < $this->move->minutes;

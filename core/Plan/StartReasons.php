@@ -11,6 +11,8 @@ use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Schedule\ReasonKind;
+use IdleRidge\Core\Schedule\StartReason;
 
 /**
  * Why a move of a plan does not start earlier, or not at all, in words. Kinds: wait, session, hands, pot, tool, apart, cold,
@@ -32,8 +34,7 @@ final class StartReasons
         $this->mends = new MendReasons($work, $mends);
     }
 
-    /** @return array{kind: string, ref: string, text: string} */
-    public function notEarlier(Move $move): array
+    public function notEarlier(Move $move): StartReason
     {
         [$start, $end] = $this->at[$move->id];
         [$ready, $base, $lead, $minutes, $with] = $this->bindingOfAll($move);
@@ -44,7 +45,7 @@ final class StartReasons
                 : "{$this->name($base)} is {$this->reachedWord($base)} at {$this->moment($ready + $lead)}".
                     ($with === null ? '' : ", and {$this->quoted($with)} goes with the same pot and set-up");
         if ($base !== null && $ready >= $start) {
-            return $this->reason('wait', $this->id($base), $when);
+            return new StartReason(ReasonKind::Wait, $this->id($base), $when);
         }
         $mended = $this->mends->between($move, $session === null ? $start : $session[0], $start);
         if ($mended !== null) {
@@ -52,7 +53,7 @@ final class StartReasons
         }
         $before = $this->neighbour($move, $start);
         if ($before !== null && $end - $start < $move->minutes) {
-            return $this->reason('pot', $before->id, "one pot and one set-up with {$this->quoted($before)}");
+            return new StartReason(ReasonKind::Pot, $before->id, "one pot and one set-up with {$this->quoted($before)}");
         }
         $aired =
             $this->aired($move, $start) ??
@@ -70,62 +71,69 @@ final class StartReasons
             return $held;
         }
         if ($this->isCold($move, $start - 15)) {
-            return $this->reason('cold', '', $this->coldWords($move));
+            return new StartReason(ReasonKind::Cold, '', $this->coldWords($move));
         }
         if ($before !== null) {
             // Only the first hours of a session may be full, and those before it too cold.
             $previous = $session === null || ! $this->isFullFrom($session[0], $start) ? null : $this->sessionBefore($session[0]);
             if ($previous !== null && $ready <= $previous[1] - $minutes && $this->isCold($move, $previous[1] - $minutes)) {
-                return $this->reason('cold', '', $this->coldWords($move));
+                return new StartReason(ReasonKind::Cold, '', $this->coldWords($move));
             }
             $tools = array_intersect($move->recipe->tools, $before->recipe->tools);
 
             return $tools !== []
-                ? $this->reason(
-                    'tool',
+                ? new StartReason(
+                    ReasonKind::Tool,
                     (string) reset($tools),
                     "the {$this->first($tools)} is with {$this->quoted($before)} until {$this->moment($start)}",
                 )
-                : $this->reason('hands', $before->id, "hands are with {$this->quoted($before)} until {$this->moment($start)}");
+                : new StartReason(ReasonKind::Hands, $before->id, "hands are with {$this->quoted($before)} until {$this->moment($start)}");
         }
         if ($session !== null && $start <= max($session[0], $this->work->now)) {
             $previous = $this->sessionBefore($session[0]);
             if ($previous !== null && $ready <= $previous[1] - $minutes && $this->isCold($move, $previous[1] - $minutes)) {
-                return $this->reason('cold', '', $this->coldWords($move));
+                return new StartReason(ReasonKind::Cold, '', $this->coldWords($move));
             }
             if ($base !== null && ($previous === null || $ready > $previous[1] - $minutes)) {
                 return $ready > $this->work->now
-                    ? $this->reason('wait', $this->id($base), $when.($ready + $lead <= $start ? '; this is the next session' : ''))
-                    : $this->reason('session', (string) $start, 'begins with the next session');
+                    ? new StartReason(
+                        ReasonKind::Wait,
+                        $this->id($base),
+                        $when.($ready + $lead <= $start ? '; this is the next session' : ''),
+                    )
+                    : new StartReason(ReasonKind::Session, (string) $start, 'begins with the next session');
             }
 
             return $previous === null
-                ? $this->reason(
-                    'session',
+                ? new StartReason(
+                    ReasonKind::Session,
                     (string) $start,
                     $session[0] <= $this->work->now ? 'can begin at once' : 'begins with the next session',
                 )
-                : $this->reason('hands', '', 'the sessions before are taken by other work');
+                : new StartReason(ReasonKind::Hands, '', 'the sessions before are taken by other work');
         }
         $current = $this->work->current();
         if ($current !== null && $start === $this->work->endOf($current)) {
-            return $this->reason('hands', $current->uid, "hands are with “{$current->title}” until about {$this->moment($start)}");
+            return new StartReason(
+                ReasonKind::Hands,
+                $current->uid,
+                "hands are with “{$current->title}” until about {$this->moment($start)}",
+            );
         }
 
-        return $this->reason('order', '', 'other work goes first');
+        return new StartReason(ReasonKind::Order, '', 'other work goes first');
     }
 
     /**
      * @param  array{int, int, int}  $session
      * @param  int  $free minutes of it that no move takes
-     * @return array{kind: string, ref: string, text: string}
      */
-    public function notWithin(Move $move, array $session, int $free): array
+    public function notWithin(Move $move, array $session, int $free): StartReason
     {
         [$ready, $base] = $this->binding($move);
         if ($base !== null && $ready > $session[1] - $move->minutes) {
-            return $this->reason(
-                'wait',
+            return new StartReason(
+                ReasonKind::Wait,
                 $this->id($base),
                 "{$this->name($base)} is ".
                     ($base->milestone === Milestone::NextCoat ? 'ready' : $this->reachedWord($base)).
@@ -137,22 +145,22 @@ final class StartReasons
             return $short;
         }
         if ($this->isCold($move, $session[1] - $move->minutes)) {
-            return $this->reason('cold', '', $this->coldWords($move));
+            return new StartReason(ReasonKind::Cold, '', $this->coldWords($move));
         }
 
         return $move->minutes > $free
-            ? $this->reason('hands', '', "takes {$move->minutes} min, {$free} are free")
-            : $this->reason('order', '', 'would fit; other work first brings the end sooner');
+            ? new StartReason(ReasonKind::Hands, '', "takes {$move->minutes} min, {$free} are free")
+            : new StartReason(ReasonKind::Order, '', 'would fit; other work first brings the end sooner');
     }
 
     /**
      * @param  bool  $cold whether no session at all is warm enough for it
-     * @return array{string, string} kind and sentence
+     * @return array{ReasonKind, string} kind and sentence
      */
     public function nowhere(Move $move, bool $cold): array
     {
         if ($this->work->sessions === []) {
-            return ['sessions', 'Nothing can be planned: add an evening.'];
+            return [ReasonKind::Sessions, 'Nothing can be planned: add an evening.'];
         }
         $never = $this->mends->never($move);
         if ($never !== null) {
@@ -160,14 +168,14 @@ final class StartReasons
         }
         $short = $this->work->short()[$move->id] ?? null;
         if ($short !== null && $this->work->shopsAt() === null) {
-            return ['short', ucfirst($short->words()).': buy it, or set the day on which you shop.'];
+            return [ReasonKind::Short, ucfirst($short->words()).': buy it, or set the day on which you shop.'];
         }
         if ($cold) {
-            return ['cold', $this->coldWords($move)];
+            return [ReasonKind::Cold, $this->coldWords($move)];
         }
         foreach ($this->work->bases[$move->id] as $base) {
             if ($base->under instanceof Move && ! isset($this->at[$base->under->id])) {
-                return ['order', "It goes over {$this->quoted($base->under)}, which finds no session itself."];
+                return [ReasonKind::Order, "It goes over {$this->quoted($base->under)}, which finds no session itself."];
             }
         }
         foreach ($this->work->moves as $follower) {
@@ -175,7 +183,7 @@ final class StartReasons
                 $mustFollow = $base->under === $move && $base->window !== null && $base->window->again === null;
                 if ($mustFollow && ! isset($this->at[$follower->id])) {
                     return [
-                        'window',
+                        ReasonKind::Window,
                         "{$this->quoted($follower)} has to follow it within a while, "
                             .'and no session has room for both: it is better not begun.',
                     ];
@@ -186,7 +194,7 @@ final class StartReasons
         $last = $this->work->sessions[count($this->work->sessions) - 1][1];
         if ($base !== null && $ready > $last - $move->minutes) {
             return [
-                'wait',
+                ReasonKind::Wait,
                 "{$this->name($base)} is {$this->reachedWord($base)} only at {$this->moment($ready)}, after "
                     ."the last session there is: warm or air {$this->work->drying($move->section)->room->name}.",
             ];
@@ -197,14 +205,14 @@ final class StartReasons
                 $base->window->again === null &&
                 ($base->under instanceof CoatApplication || isset($this->at[$base->under->id]))
             ) {
-                return ['window', "It has to follow {$this->name($base)} within a while, and no session lies in it."];
+                return [ReasonKind::Window, "It has to follow {$this->name($base)} within a while, and no session lies in it."];
             }
         }
         $longest = max(array_map(fn (array $s): int => $s[1] - $s[0], $this->work->sessions));
 
         return $move->minutes > $longest
-            ? ['sessions', "It takes {$move->minutes} minutes, longer than any session."]
-            : ['sessions', 'The sessions of the next '.BenchWork::HORIZON_DAYS.' days have no room left for it.'];
+            ? [ReasonKind::Sessions, "It takes {$move->minutes} minutes, longer than any session."]
+            : [ReasonKind::Sessions, 'The sessions of the next '.BenchWork::HORIZON_DAYS.' days have no room left for it.'];
     }
 
     /** "19:30" today, "Thu 19:30" in the days that follow, "Thu 22 Oct 19:30" further off. */
@@ -309,8 +317,8 @@ final class StartReasons
         };
     }
 
-    /** @return array{kind: string, ref: string, text: string}|null vapour that has gone only then */
-    private function aired(Move $move, int $start): ?array
+    /** Vapour that has gone only then */
+    private function aired(Move $move, int $start): ?StartReason
     {
         foreach (in_array(Hazard::Sparks, $move->recipe->hazards, true) ? $this->at : [] as $id => [, $to]) {
             $other = $this->work->moves[$id];
@@ -320,8 +328,8 @@ final class StartReasons
                 $to + $airing === $start &&
                 $this->work->drying($other->section)->room === $this->work->drying($move->section)->room
             ) {
-                return $this->reason(
-                    'apart',
+                return new StartReason(
+                    ReasonKind::Apart,
                     (string) $id,
                     "it sparks, and the vapour of {$this->quoted($other)} has gone only by {$this->moment($start)}",
                 );
@@ -331,13 +339,17 @@ final class StartReasons
         return null;
     }
 
-    /** @return array{kind: string, ref: string, text: string}|null another's sparks, where hands alone would do both at once */
-    private function sparking(Move $move, Move $before, int $start): ?array
+    /** Another's sparks, where hands alone would do both at once */
+    private function sparking(Move $move, Move $before, int $start): ?StartReason
     {
         return $this->work->airing($move) > 0 &&
             in_array(Hazard::Sparks, $before->recipe->hazards, true) &&
             $this->work->drying($before->section)->room === $this->work->drying($move->section)->room
-            ? $this->reason('apart', $before->id, "it gives off vapour, and {$this->quoted($before)} sparks until {$this->moment($start)}")
+            ? new StartReason(
+                ReasonKind::Apart,
+                $before->id,
+                "it gives off vapour, and {$this->quoted($before)} sparks until {$this->moment($start)}",
+            )
             : null;
     }
 
@@ -363,19 +375,19 @@ final class StartReasons
         return null;
     }
 
-    /** @return array{kind: string, ref: string, text: string}|null what has to be bought first, after a moment */
-    private function shortOf(Move $move, int $after): ?array
+    /** What has to be bought first, after a moment */
+    private function shortOf(Move $move, int $after): ?StartReason
     {
         $short = $this->work->short()[$move->id] ?? null;
         $shops = $this->work->shopsAt();
 
         return $short === null || $shops === null || $shops < $after
             ? null
-            : $this->reason('short', $short->material, "{$short->words()} until you shop on {$this->day($shops)}");
+            : new StartReason(ReasonKind::Short, $short->material, "{$short->words()} until you shop on {$this->day($shops)}");
     }
 
-    /** @return array{kind: string, ref: string, text: string}|null a coat that keeps a tool until then */
-    private function heldTool(Move $move, int $start): ?array
+    /** A coat that keeps a tool until then */
+    private function heldTool(Move $move, int $start): ?StartReason
     {
         $kept = function (string $title, Section $section, CureFigures $cure, float $mm, string $milestone, int $end): int {
             return (int) ceil(
@@ -391,7 +403,11 @@ final class StartReasons
                     $to <= $start &&
                     $kept($other->title(), $other->section, $other->recipe->cure, $other->coat->mm, $until, $to) === $start
                 ) {
-                    return $this->reason('tool', $tool, "{$this->quoted($other)} keeps the {$tool} until {$this->moment($start)}");
+                    return new StartReason(
+                        ReasonKind::Tool,
+                        $tool,
+                        "{$this->quoted($other)} keeps the {$tool} until {$this->moment($start)}",
+                    );
                 }
             }
             foreach ($this->work->project->works->laid as $laid) {
@@ -400,7 +416,7 @@ final class StartReasons
                     $until !== null &&
                     (int) ceil($this->work->reached($laid, Milestone::from($until), $this->work->certainty())) === $start
                 ) {
-                    return $this->reason('tool', $tool, "“{$laid->title}” keeps the {$tool} until {$this->moment($start)}");
+                    return new StartReason(ReasonKind::Tool, $tool, "“{$laid->title}” keeps the {$tool} until {$this->moment($start)}");
                 }
             }
         }
@@ -489,11 +505,5 @@ final class StartReasons
     private function first(array $words): string
     {
         return (string) reset($words);
-    }
-
-    /** @return array{kind: string, ref: string, text: string} */
-    private function reason(string $kind, string $ref, string $text): array
-    {
-        return ['kind' => $kind, 'ref' => $ref, 'text' => $text];
     }
 }

@@ -68,7 +68,7 @@ final class SectionShapes
         $out = [];
         foreach (self::near($features, $section) as $feature) {
             if ($feature->kind->isWet()) {
-                $out[$feature->uid] = $feature->name !== '' ? $feature->name : ($feature->kind === FeatureKind::Stream ? 'the stream' : 'the water');
+                $out[$feature->uid] = $feature->name !== '' ? $feature->name : 'the '.$feature->kind->value;
             }
         }
 

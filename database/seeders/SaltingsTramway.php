@@ -111,7 +111,9 @@ final readonly class SaltingsTramway
                     [...self::at(9.5, 15.75), 1.75 * self::INCH],
                     [...self::at(16.5, 15.0), 1.5 * self::INCH],
                 ]),
-                $this->land->area(FeatureKind::Stream, 'Creek', [self::at(24.5, 18.0), self::at(24.0, 15.75), self::at(25.25, 13.75)], 0.0, [
+                $this->land->area(FeatureKind::Stream, 'Creek', [
+                    self::at(24.5, 18.0), self::at(24.0, 15.75), self::at(25.25, 13.75),
+                ], 0.0, [
                     'width_mm' => 0.875 * self::INCH,
                     'depth_mm' => 0.1875 * self::INCH,
                     'below_mm' => 0.125 * self::INCH,

@@ -194,7 +194,10 @@ final readonly class ImportLand
                     new Point(min($section->width, max(0.0, $spot->x)), min($section->depth, max(0.0, $spot->y))),
                 );
                 $changes->save(
-                    SaveLandFeature::row($layout, new LandFeature($this->uids->next(), FeatureKind::Spot, [new Spot($p->x, $p->y, $spot->z)])),
+                    SaveLandFeature::row(
+                        $layout,
+                        new LandFeature($this->uids->next(), FeatureKind::Spot, [new Spot($p->x, $p->y, $spot->z)]),
+                    ),
                 );
             }
         });

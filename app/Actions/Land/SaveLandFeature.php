@@ -224,7 +224,12 @@ final readonly class SaveLandFeature
     /** @return array<string, mixed> */
     public static function columns(LandFeature $feature): array
     {
-        return ['kind' => $feature->kind->value, 'name' => $feature->name, 'points' => self::rows($feature), 'figures' => $feature->figures];
+        return [
+            'kind' => $feature->kind->value,
+            'name' => $feature->name,
+            'points' => self::rows($feature),
+            'figures' => $feature->figures,
+        ];
     }
 
     /**

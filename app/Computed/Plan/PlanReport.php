@@ -85,7 +85,7 @@ final class PlanReport
                     $p->move->section->name,
                     $p->move->zone->name,
                     $p->move->title(),
-                    $p->reason['text'],
+                    $p->reason->text,
                 ],
                 $plan->moves,
             ),

@@ -308,7 +308,7 @@ final class CoreSampleDrawing
         $when = match (true) {
             $state->laid > 0 && ! $state->isWhole() => "{$state->laid}/{$state->all}",
             $state->last !== null => $clock->shortDay($this->page->plan->work->endOf($state->last)),
-            $state->state === DryingState::Blocked => (string) $state->held?->kind,
+            $state->state === DryingState::Blocked => $state->held?->kind->word() ?? '',
             $state->next !== null => $clock->shortDay($state->next->start),
             default => '',
         };

@@ -33,21 +33,6 @@ use IdleRidge\Core\Rounds\RoundsDue;
 /** The Tonight screen: the session's moves, what dries, what cannot be done and why. */
 final readonly class ShowTonight
 {
-    private const REASONS = [
-        'wait' => 'drying',
-        'window' => 'window',
-        'pot' => 'order',
-        'apart' => 'air',
-        'cold' => 'cold',
-        'short' => 'short',
-        'check' => 'check',
-        'hands' => 'time',
-        'session' => 'time',
-        'tool' => 'tool',
-        'order' => 'order',
-        'sessions' => 'time',
-    ];
-
     private const NOT_SHOWN_OVER = 3;
 
     /** What begins no longer than this before a session belongs to it. */
@@ -229,7 +214,7 @@ final readonly class ShowTonight
             'sparks' => in_array(Hazard::Sparks, $move->recipe->hazards, true),
             'late' => $page->plan->afterItsWindow($placed),
             'amounts' => MaterialAmount::sum($move->amounts),
-            'why' => $placed->reason['text'],
+            'why' => $placed->reason->text,
             'opens' => $opens === null ? null : $opens[0]->move->name(),
             'ready' => $page->words->moment($ready),
             'check' => $move->recipe->check,
@@ -273,7 +258,7 @@ final readonly class ShowTonight
         $rows = [];
         foreach ($plan->unplaced as $unplaced) {
             $rows[$unplaced->move->zone->uid] ??= [
-                'kind' => self::REASONS[$unplaced->kind] ?? $unplaced->kind,
+                'kind' => $unplaced->kind->word(),
                 'title' => $unplaced->move->coat->title(),
                 'place' => $unplaced->move->place(),
                 'text' => $unplaced->text,
@@ -284,10 +269,10 @@ final readonly class ShowTonight
             if ($placed->start >= $end && ! isset($rows[$zone]) && ! $this->isOnTonight($page, $zone)) {
                 $reason = $page === null ? $placed->reason : $plan->notWithin($placed->move, $page->session);
                 $rows[$zone] = [
-                    'kind' => self::REASONS[$reason['kind']] ?? $reason['kind'],
+                    'kind' => $reason->kind->word(),
                     'title' => $placed->move->coat->title(),
                     'place' => $placed->move->place(),
-                    'text' => ucfirst($reason['text']).'; planned '.$words->moment($placed->start),
+                    'text' => ucfirst($reason->text).'; planned '.$words->moment($placed->start),
                 ];
             }
         }

@@ -12,6 +12,7 @@ use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Move;
+use IdleRidge\Core\Schedule\ReasonKind;
 
 /** A room that is too cold, before it is touch-dry, for what is laid or to be laid: no film forms, and the coat is spoiled. */
 final class TooColdToFilm implements WorkRule
@@ -44,7 +45,7 @@ final class TooColdToFilm implements WorkRule
         $seen = [];
         foreach ($plan->unplaced as $unplaced) {
             $move = $unplaced->move;
-            if ($unplaced->kind === 'cold' && ! isset($seen[$move->coat->uid])) {
+            if ($unplaced->kind === ReasonKind::Cold && ! isset($seen[$move->coat->uid])) {
                 $seen[$move->coat->uid] = true;
                 $found[] = $this->finding(
                     $move->section->uid,

@@ -14,6 +14,7 @@ use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\Move;
 use IdleRidge\Core\Plan\Underlayer;
 use IdleRidge\Core\Plan\UnplacedMove;
+use IdleRidge\Core\Schedule\ReasonKind;
 
 /** What has to follow another coat within a while: told when no session meets it, when it is over, and when only touch tells. */
 final class WindowsMet implements WorkRule
@@ -51,7 +52,7 @@ final class WindowsMet implements WorkRule
         $end = $under instanceof CoatApplication ? $plan->work->endOf($under) : $at[$under->id][1] ?? null;
         $name = $this->name($move, $base);
         if ($end === null) {
-            $kept = array_filter($plan->unplaced, fn (UnplacedMove $u): bool => $u->move === $under && $u->kind === 'window');
+            $kept = array_filter($plan->unplaced, fn (UnplacedMove $u): bool => $u->move === $under && $u->kind === ReasonKind::Window);
 
             return $kept === []
                 ? null

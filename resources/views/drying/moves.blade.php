@@ -16,7 +16,7 @@
                     {{ $picked->move->place() }} · {{ $words->day($picked->start) }}, {{ $words->clock($picked->start) }} to
                     {{ $words->clock($picked->end) }} · {{ $picked->move->minutes }} min
                 </p>
-                <p class="why">{{ ucfirst($picked->reason['text']) }}.</p>
+                <p class="why">{{ ucfirst($picked->reason->text) }}.</p>
                 @if ($held)
                     <p class="soft">
                         It is one of those that hold up the end: an hour sooner here may be an hour sooner there.
@@ -39,7 +39,7 @@
         @endif
         @foreach ($unplaced as $row)
             <div class="nt">
-                <i>{{ $row->kind === 'sessions' ? 'time' : $row->kind }}</i>
+                <i>{{ $row->kind->word() }}</i>
                 <div>
                     <div class="nm">{{ $row->move->title() }}<span>{{ $row->move->place() }}</span></div>
                     <p>{{ $row->text }}</p>

@@ -120,7 +120,11 @@ final class BasinTest extends TestCase
                 'points' => fn () => self::water(50.0, 10.0, 40.0, [[0.0, 0.0], [10.0, 10.0], [10.0, 0.0], [0.0, 10.0]]),
                 'depth_mm' => fn () => self::water(50.0, 0.0, 40.0),
                 'shore_mm' => fn () => self::water(50.0, 10.0, -1.0),
-                'points/1/z_mm' => fn () => new LandFeature('w', FeatureKind::Water, [new Spot(0, 0, 5), new Spot(9, 0, 6), new Spot(9, 9, 5)]),
+                'points/1/z_mm' => fn () => new LandFeature(
+                    'w',
+                    FeatureKind::Water,
+                    [new Spot(0, 0, 5), new Spot(9, 0, 6), new Spot(9, 9, 5)],
+                ),
             ] as $place => $make
         ) {
             try {

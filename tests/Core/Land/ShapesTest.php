@@ -83,7 +83,8 @@ final class ShapesTest extends TestCase
         $slope = [Build::spot(1, 0, 0, 40), Build::spot(2, 1200, 0, 40), Build::spot(3, 0, 600, 100), Build::spot(4, 1200, 600, 100)];
         $ids = fn (Project $p): array => array_map(fn (Finding $f): string => $f->id, (new StreamsFall())->check(Build::study($p)));
         $this->assertSame([], $ids(Build::project([], [...$slope, $stream])));
-        $this->assertSame(['stream-climbs'], $ids(Build::project([], [...$slope, self::feature(FeatureKind::Stream, [[600, 10], [600, 590]], 0.0)])));
+        $up = self::feature(FeatureKind::Stream, [[600, 10], [600, 590]], 0.0);
+        $this->assertSame(['stream-climbs'], $ids(Build::project([], [...$slope, $up])));
         $bank = Build::straight(1, 300.0, 84.0, 84.0);
         $this->assertSame(['stream-dammed'], $ids(Build::project([$bank], [...$slope, $stream])));
         $this->assertSame(

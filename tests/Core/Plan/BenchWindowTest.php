@@ -30,12 +30,12 @@ final class BenchWindowTest extends TestCase
         [$glue, $lift] = $plan->moves;
         $this->assertGreaterThanOrEqual($glue->end + 30, $lift->start);
         $this->assertLessThanOrEqual($glue->start + 90, $lift->start);
-        $this->assertSame('wait', $lift->reason['kind']);
+        $this->assertSame('wait', $lift->reason->kind->value);
         $this->assertSame([], BenchPlanChecker::faults($plan));
         // A session that ends before it opens: glue that could not be freed of its masking is not begun, and it is said why.
         $short = $this->plan(['scenery-adhesive', 'masking-lifted'], [$this->evening(1, 1140, $glue->move->minutes + 1140 + 20)]);
         $this->assertSame([], BenchPlanChecker::faults($short));
-        $this->assertSame(['window', 'order'], array_map(fn ($u): string => $u->kind, $short->unplaced));
+        $this->assertSame(['window', 'order'], array_map(fn ($u): string => $u->kind->value, $short->unplaced));
         $this->assertContains('window-masking', $this->ids($short));
         $this->assertNotContains('window-masking', $this->ids($plan));
     }
@@ -188,7 +188,7 @@ final class BenchWindowTest extends TestCase
             new BenchRules(),
         );
         $this->assertCount(1, $soaked->moves);
-        $this->assertSame('wait', $soaked->unplaced[0]->kind);
+        $this->assertSame('wait', $soaked->unplaced[0]->kind->value);
         $this->assertStringContainsString('after the last session there is: warm or air Cellar', $soaked->unplaced[0]->text);
         $frozen = $this->make(
             new Works(
@@ -200,7 +200,7 @@ final class BenchWindowTest extends TestCase
             ),
             new BenchRules(),
         );
-        $this->assertSame(['cold'], array_map(fn ($u): string => $u->kind, $frozen->unplaced));
+        $this->assertSame(['cold'], array_map(fn ($u): string => $u->kind->value, $frozen->unplaced));
         $this->assertStringContainsString('no film forms under 8', $frozen->unplaced[0]->text);
         $none = $this->make(new Works([$zone], $coats, [], [], []), new BenchRules());
         $this->assertSame(
@@ -209,7 +209,7 @@ final class BenchWindowTest extends TestCase
         );
         $glue = $this->plan(['scenery-adhesive', 'masking-lifted'], [$this->evening(1, 1140, 1320)])->moves[0]->minutes();
         $lift = $this->plan(['scenery-adhesive', 'masking-lifted'], [$this->evening(1, 1140, 1160 + $glue)]);
-        $this->assertContains('window', array_map(fn ($u): string => $u->kind, $lift->unplaced));
+        $this->assertContains('window', array_map(fn ($u): string => $u->kind->value, $lift->unplaced));
     }
 
     public function test_boards_take_turns_where_that_is_asked(): void
@@ -286,7 +286,7 @@ final class BenchWindowTest extends TestCase
         // 5 + 10 × 0.8 = 13 min, and 8 more without setting up.
         $this->assertSame([13, 8], array_map(fn (PlacedMove $p): int => $p->minutes(), $plan->moves));
         $this->assertSame($plan->moves[0]->end, $plan->moves[1]->start);
-        $this->assertSame(['pot', true], [$plan->moves[1]->reason['kind'], $plan->moves[1]->isJoined()]);
+        $this->assertSame(['pot', true], [$plan->moves[1]->reason->kind->value, $plan->moves[1]->isJoined()]);
         $this->assertSame([], BenchPlanChecker::faults($plan));
         // What goes over the first waits for the first alone: 120 min × 1.4362 = 172.3 min after it.
         $soil = $this->make(

@@ -18,6 +18,7 @@ use IdleRidge\Core\Plan\UnplacedMove;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\ReasonKind;
 use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\ShelfRules;
@@ -47,10 +48,10 @@ final class ShelfNeedTest extends TestCase
         $paint = $this->amount('earth paint');
         foreach ([[0.0, false], [-0.1, true]] as [$less, $held]) {
             $plan = BenchPlan::make($this->work(['earth paint' => $paint + $less]));
-            $titles = array_map(fn (UnplacedMove $u): string => $u->kind, $plan->unplaced);
+            $titles = array_map(fn (UnplacedMove $u): string => $u->kind->value, $plan->unplaced);
             $this->assertSame($held, in_array('short', $titles, true), "{$less} ml");
             if ($held) {
-                $short = array_values(array_filter($plan->unplaced, fn (UnplacedMove $u): bool => $u->kind === 'short'));
+                $short = array_values(array_filter($plan->unplaced, fn (UnplacedMove $u): bool => $u->kind === ReasonKind::Short));
                 $this->assertSame('Short of 0.1 ml earth paint: buy it, or set the day on which you shop.', $short[0]->text);
                 $state = CoatState::of($plan, $short[0]->move->coat);
                 $this->assertSame(DryingState::Blocked, $state->state);
@@ -67,14 +68,14 @@ final class ShelfNeedTest extends TestCase
         $this->assertSame([], BenchPlanChecker::faults($plan));
         $paint = array_values(array_filter($plan->moves, fn (PlacedMove $p): bool => $p->move->recipe->id === 'earth-paint'))[0];
         $this->assertSame('2026-10-17', (new DateTimeImmutable('@'.$paint->start * 60))->format('Y-m-d'));
-        $this->assertSame('short', $paint->reason['kind']);
-        $this->assertStringContainsString('ml earth paint until you shop on Sat 17 Oct', $paint->reason['text']);
+        $this->assertSame('short', $paint->reason->kind->value);
+        $this->assertStringContainsString('ml earth paint until you shop on Sat 17 Oct', $paint->reason->text);
         $not = $plan->notWithin($paint->move, $plan->work->sessions[0]);
-        $this->assertSame('short', $not['kind']);
-        $this->assertSame('short', ShelfNeed::of($plan)['earth paint']->first?->reason['kind']);
+        $this->assertSame('short', $not->kind->value);
+        $this->assertSame('short', ShelfNeed::of($plan)['earth paint']->first?->reason->kind->value);
         // A day that is over brings nothing.
         $over = BenchPlan::make($this->work(['earth paint' => 1.0], new BenchRules(shelf: new ShelfRules('2026-10-13'))));
-        $this->assertContains('short', array_map(fn (UnplacedMove $u): string => $u->kind, $over->unplaced));
+        $this->assertContains('short', array_map(fn (UnplacedMove $u): string => $u->kind->value, $over->unplaced));
     }
 
     public function test_what_is_taken_up_again_is_there_for_the_next(): void

@@ -48,7 +48,7 @@ final class ScheduleTest extends TestCase
         $reasons = JobReasons::of($problem, $plan->starts);
         $this->assertSame(array_keys($plan->starts), array_keys($reasons));
         foreach ($reasons as $reason) {
-            $this->assertNotSame('', $reason['text']);
+            $this->assertNotSame('', $reason->text);
         }
     }
 
@@ -163,8 +163,8 @@ final class ScheduleTest extends TestCase
             ] + self::problem();
         $problem = BenchProblemFile::read((string) json_encode($file));
         $reasons = JobReasons::of($problem, ['first' => 100, 'second' => 160, 'third' => 200]);
-        $this->assertSame(['session', 'hands', 'order'], array_column($reasons, 'kind'));
-        $this->assertSame('wait', JobReasons::of($problem, ['first' => 100, 'second' => 195, 'third' => 175])['third']['kind']);
+        $this->assertSame(['session', 'hands', 'order'], array_map(fn ($r): string => $r->kind->value, array_values($reasons)));
+        $this->assertSame('wait', JobReasons::of($problem, ['first' => 100, 'second' => 195, 'third' => 175])['third']->kind->value);
     }
 
     public function test_files_that_cannot_be_are_refused_with_their_pointer(): void
