@@ -51,6 +51,12 @@ final readonly class ClockWords
         };
     }
 
+    /** "19:30" today, "Thu 19:30" in the days that follow, "Thu 22 Oct 19:30" further off. */
+    public function exactly(int $minute): string
+    {
+        return abs($minute - $this->now) < 6 * 1440 ? $this->moment($minute) : $this->at($minute)->format('D j M H:i');
+    }
+
     public function isToday(int $minute): bool
     {
         return $this->at($minute)->format('Ymd') === $this->at($this->now)->format('Ymd');
@@ -59,29 +65,41 @@ final readonly class ClockWords
     /** "20 min", "2 h 20", "14 h", "3 d" */
     public static function span(float $minutes): string
     {
-        $whole = (int) round($minutes);
-
-        return match (true) {
-            $whole < 90 => "{$whole} min",
-            $whole < 600 => intdiv($whole, 60).' h'.($whole % 60 >= 10 ? sprintf(' %02d', $whole % 60) : ''),
-            $whole < 2880 => round($whole / 60).' h',
-            default => round($whole / 1440, $whole < 10 * 1440 ? 1 : 0).' d',
-        };
+        return self::in(self::unit($minutes), $minutes);
     }
 
-    /** "2 h 20–6 h 40"; a unit that both share is said once. */
+    /** "2 h 20–6 h 40", "36–62 h": both ends in the unit of what lies between them, which is said once where it ends both. */
     public static function range(float $from, float $to): string
     {
-        [$a, $b] = [self::span(max(0.0, $from)), self::span(max(0.0, $to))];
+        [$from, $to] = [max(0.0, $from), max(0.0, $to)];
+        // Ends that lie apart by factors have their middle where the factors are alike.
+        $unit = self::unit($from < 1.0 ? $to : sqrt($from * $to));
+        [$a, $b] = [self::in($unit, $from), self::in($unit, $to)];
         if ($a === $b) {
             return $a;
         }
-        foreach ([' min', ' h', ' d'] as $unit) {
-            if (str_ends_with($a, $unit) && str_ends_with($b, $unit)) {
-                $a = substr($a, 0, -strlen($unit));
-            }
-        }
 
-        return "{$a}–{$b}";
+        return (str_ends_with($a, " {$unit}") && str_ends_with($b, " {$unit}") ? substr($a, 0, -strlen(" {$unit}")) : $a)."–{$b}";
+    }
+
+    private static function unit(float $minutes): string
+    {
+        return match (true) {
+            round($minutes) < 90.0 => 'min',
+            round($minutes) < 2880.0 => 'h',
+            default => 'd',
+        };
+    }
+
+    private static function in(string $unit, float $minutes): string
+    {
+        $whole = (int) round($minutes);
+
+        return match (true) {
+            $unit === 'min' => "{$whole} min",
+            $unit === 'd' => round($whole / 1440, $whole < 10 * 1440 ? 1 : 0).' d',
+            $whole < 600 => intdiv($whole, 60).' h'.($whole % 60 >= 10 ? sprintf(' %02d', $whole % 60) : ''),
+            default => round($whole / 60).' h',
+        };
     }
 }

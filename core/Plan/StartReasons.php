@@ -4,23 +4,22 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Plan;
 
-use DateTimeImmutable;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Hazard;
 use IdleRidge\Core\Cure\CureFigures;
 use IdleRidge\Core\Cure\Milestone;
+use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Schedule\ReasonKind;
 use IdleRidge\Core\Schedule\StartReason;
 
-/**
- * Why a move of a plan does not start earlier, or not at all, in words. Kinds: wait, session, hands, pot, tool, apart, cold,
- * short, check, order.
- */
+/** Why a move of a plan does not start earlier, or not at all, in words. */
 final class StartReasons
 {
     private readonly MendReasons $mends;
+
+    private readonly ClockWords $words;
 
     /**
      * @param  array<string, array{int, int}>  $at start and end of moves, minutes of Unix time
@@ -32,6 +31,7 @@ final class StartReasons
         array $mends = [],
     ) {
         $this->mends = new MendReasons($work, $mends);
+        $this->words = new ClockWords($work->zone(), $work->now);
     }
 
     public function notEarlier(Move $move): StartReason
@@ -215,24 +215,9 @@ final class StartReasons
             : [ReasonKind::Sessions, 'The sessions of the next '.BenchWork::HORIZON_DAYS.' days have no room left for it.'];
     }
 
-    /** "19:30" today, "Thu 19:30" in the days that follow, "Thu 22 Oct 19:30" further off. */
     public function moment(int $minute): string
     {
-        $at = (new DateTimeImmutable('@'.$minute * 60))->setTimezone($this->work->zone());
-        $today = (new DateTimeImmutable('@'.$this->work->now * 60))->setTimezone($this->work->zone());
-
-        return $at->format(
-            match (true) {
-                $at->format('Ymd') === $today->format('Ymd') => 'H:i',
-                abs($minute - $this->work->now) < 6 * 1440 => 'D H:i',
-                default => 'D j M H:i',
-            },
-        );
-    }
-
-    private function day(int $minute): string
-    {
-        return (new DateTimeImmutable('@'.$minute * 60))->setTimezone($this->work->zone())->format('D j M');
+        return $this->words->exactly($minute);
     }
 
     /**
@@ -383,7 +368,7 @@ final class StartReasons
 
         return $short === null || $shops === null || $shops < $after
             ? null
-            : new StartReason(ReasonKind::Short, $short->material, "{$short->words()} until you shop on {$this->day($shops)}");
+            : new StartReason(ReasonKind::Short, $short->material, "{$short->words()} until you shop on {$this->words->day($shops)}");
     }
 
     /** A coat that keeps a tool until then */

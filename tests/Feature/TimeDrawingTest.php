@@ -30,31 +30,6 @@ use Tests\Demo;
 /** Drawings of time: what stands where, and how wide, is what the plan says. */
 final class TimeDrawingTest extends FeatureCase
 {
-    public function test_spans_ranges_and_moments_read_as_one_says_them(): void
-    {
-        $this->assertSame(
-            ['20 min', '89 min', '1 h 30', '2 h', '9 h 59', '10 h', '47 h', '2 d', '3.5 d', '12 d'],
-            array_map(ClockWords::span(...), [20.0, 89.4, 90.0, 125.0, 599.0, 600.0, 2820.0, 2880.0, 5040.0, 17_280.0]),
-        );
-        $this->assertSame(
-            ['5–20 min', '20 min–3 h', '2–5 h', '0 min–2 d', '3 h'],
-            [
-                ClockWords::range(5.0, 20.0),
-                ClockWords::range(20.0, 180.0),
-                ClockWords::range(120.0, 300.0),
-                ClockWords::range(-50.0, 2880.0),
-                ClockWords::range(180.0, 181.0),
-            ],
-        );
-        $now = Build::minute('2026-10-14T16:00Z');
-        $words = new ClockWords(new DateTimeZone('Europe/Oslo'), $now);
-        $this->assertSame(
-            ['20:00', 'Thu 20:00', 'Tue 20 Oct', 'Fri 18:00'],
-            array_map($words->moment(...), [$now + 120, $now + 1560, $now + 6 * 1440, $now - 5 * 1440]),
-        );
-        $this->assertSame(['tonight', 'today', '15 Oct'], array_map($words->shortDay(...), [$now + 60, $now - 60, $now + 1440]));
-    }
-
     public function test_a_tail_is_longer_for_longer_and_its_taper_follows_its_half(): void
     {
         $ends = function (float $half, float $most): array {

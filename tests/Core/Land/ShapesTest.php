@@ -176,7 +176,6 @@ final class ShapesTest extends TestCase
                 'grain_mm' => fn () => self::feature(FeatureKind::Rough, [[0, 0], [9, 0], [9, 9]], 0.0, ['grain_mm' => 1.0]),
                 'points' => fn () => self::feature(FeatureKind::Pad, [[0, 0], [10, 10], [10, 0], [0, 10]], 0.0),
                 'points/1' => fn () => self::feature(FeatureKind::Stream, [[0, 0], [0, 0]], 0.0),
-                'kind' => fn () => self::feature('castle', [[0, 0]], 0.0),
             ] as $place => $make
         ) {
             try {
