@@ -11,9 +11,15 @@ use IdleRidge\Core\Land\GroundSolver;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\BenchWork;
+use IdleRidge\Core\Project\GrowthStudy;
+use IdleRidge\Core\Project\GrowthSurvey;
+use IdleRidge\Core\Project\GrowthZones;
 use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\WaterStudy;
+use IdleRidge\Core\Project\WaterSurvey;
+use IdleRidge\Core\Project\WaterZones;
 
 /** Whole layouts from files, worked out once a process: what the core says of them stands under fixtures/whole. */
 final class Whole
@@ -84,9 +90,29 @@ final class Whole
         $project = self::project($layout);
         $zones = $project->works->zonesOf($section->uid);
         $model = self::study($layout, $section->name)->model;
-        $survey = ZoneSurvey::ofLand($model, self::CELL_MM, $section->base, $section->placement, $zones, $project->layout->northDeg);
+        $standing = (new GrowthZones($project))->standing($section);
+        $filled = WaterZones::filled($project, $section, $model, self::CELL_MM, $zones, $standing);
+        $north = $project->layout->northDeg;
+        $survey = ZoneSurvey::ofLand($model, self::CELL_MM, $section->base, $section->placement, $zones, $north, $filled);
 
         return SectionSurvey::of($survey, $section->placement, $zones, $project->works->coats, $project->works->laid);
+    }
+
+    public static function water(LandStudy $study): WaterSurvey
+    {
+        return WaterSurvey::of(WaterStudy::of($study));
+    }
+
+    public static function growth(LandStudy $study): GrowthSurvey
+    {
+        $growth = new GrowthStudy($study->project);
+        $rows = $growth->rows();
+        $grid = $study->terrain->grid();
+        [$width, $depth] = [$study->section->width, $study->section->depth];
+        $slopes = $grid->with($grid->slopes())->mesh($width, $depth);
+        $ground = $growth->ground($study->section, $study->model, $grid->mesh($width, $depth), $slopes, $rows['sets']);
+
+        return new GrowthSurvey($study->project, $study->section, $ground, $rows['sets'], $rows['faults']);
     }
 
     /** What stands of a layout's figures, or is to be written down now. */
