@@ -136,8 +136,11 @@ final class WholeGrowthTest extends TestCase
             -40.0,
             $of(100.0, 200.0),
             $of(-2.0, 6.0),
-            [['kind' => 'tangent', 'length_mm' => 400.0], ['kind' => 'arc', 'radius_mm' => $of(600.0, 900.0), 'angle_deg' => $of(8.0, 20.0)],
-                ['kind' => 'tangent', 'length_mm' => 900.0]],
+            [
+                ['kind' => 'tangent', 'length_mm' => 400.0],
+                ['kind' => 'arc', 'radius_mm' => $of(600.0, 900.0), 'angle_deg' => $of(8.0, 20.0)],
+                ['kind' => 'tangent', 'length_mm' => 900.0],
+            ],
             $of(20.0, 40.0),
         );
         $spots = [
@@ -180,7 +183,8 @@ final class WholeGrowthTest extends TestCase
             Section::of(Build::uid(902), 'Next', 600.0, $depth, $width, 0.0),
         ];
 
-        return Project::of($project->layout, $boards, $project->runs, $project->features)->working(new Works(growth: new Growth([], $rows)));
+        return Project::of($project->layout, $boards, $project->runs, $project->features)
+            ->working(new Works(growth: new Growth([], $rows)));
     }
 
     private function stand(StandPattern $pattern, int $seed, int $n): Stand

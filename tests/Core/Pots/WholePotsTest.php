@@ -135,6 +135,11 @@ final class WholePotsTest extends TestCase
     /** @return array<string, mixed> */
     private function mixture(Mixture $mixture): array
     {
-        return array_filter(get_object_vars($mixture), fn (mixed $v): bool => ! $v instanceof Recipe) + ['total' => $mixture->total(), 'volume' => $mixture->volume(), 'grams' => $mixture->grams()];
+        return [
+            ...array_filter(get_object_vars($mixture), fn (mixed $v): bool => ! $v instanceof Recipe),
+            'total' => $mixture->total(),
+            'volume' => $mixture->volume(),
+            'grams' => $mixture->grams(),
+        ];
     }
 }

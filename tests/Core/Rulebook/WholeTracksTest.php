@@ -22,7 +22,7 @@ use Random\Randomizer;
 use Tests\Build;
 use Tests\Whole;
 
-/** Tracks that leave, cross, pass and meet each other at random, and all that is said of them, as it was when it was looked at with care. */
+/** Tracks that leave, cross, pass and meet each other at random, and all that is said of them, as it was when looked at with care. */
 final class WholeTracksTest extends TestCase
 {
     #[DataProvider('seeds')]
