@@ -74,6 +74,7 @@ Route::get('/devices', [DeviceController::class, 'index'])->name('devices.index'
 Route::post('/devices/code', [DeviceController::class, 'code'])->name('devices.code');
 Route::delete('/devices/{device}', [DeviceController::class, 'destroy'])->name('devices.destroy');
 Route::get('/', [LayoutController::class, 'index'])->name('layouts.index');
+Route::get('/begin', [LayoutController::class, 'begin'])->name('layouts.begin');
 Route::post('/layouts', [LayoutController::class, 'store'])->name('layouts.store');
 Route::post('/layouts/import', [FileController::class, 'import'])->name('layouts.import');
 

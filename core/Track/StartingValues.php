@@ -19,6 +19,8 @@ final class StartingValues
     /** A side of the scrap that something is tried on, mm. */
     private const SCRAP_MM = ['metric' => 150.0, 'imperial' => 152.4];
 
+    private const GAUGE_M = 1.435;
+
     /** Body, bogie centres, width, height over the rails. */
     private const COACH_M = [26.4, 18.46, 2.96, 4.01];
 
@@ -63,6 +65,12 @@ final class StartingValues
     public static function board(): array
     {
         return self::BOARD_MM[UnitsInUse::current()->value];
+    }
+
+    /** Between the rails of standard gauge, mm. */
+    public static function gauge(Scale $scale): float
+    {
+        return round($scale->toModel(1000.0 * self::GAUGE_M), 1);
     }
 
     public static function coach(Scale $scale): Vehicle

@@ -25,7 +25,9 @@ export function bench() {
                 }
                 const fill = event.target.closest('[data-fill]');
                 if (fill) {
-                    document.getElementById(fill.dataset.fill).value = fill.dataset.value;
+                    const field = document.getElementById(fill.dataset.fill);
+                    field.value = fill.dataset.value;
+                    field.dispatchEvent(new Event('change', { bubbles: true }));
                 }
             });
         },

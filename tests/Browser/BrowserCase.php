@@ -169,6 +169,18 @@ abstract class BrowserCase extends TestCase
         $this->settled();
     }
 
+    /** From the list of layouts to a bare board. */
+    protected function beginBare(string $name): void
+    {
+        $this->visit('/');
+        $this->touch($this->button('Begin a layout'));
+        $this->touch($this->find('#f-board-bare'));
+        $this->until('document.querySelector("#f-board-bare").checked', 'the bare board');
+        $this->type('#f-name', $name);
+        $this->touch($this->button('Begin'));
+        $this->until('document.querySelector("#plan")', 'its land');
+    }
+
     /** Touches the plan at a place on the board, mm. */
     protected function touchPlan(float $x, float $y): void
     {

@@ -212,14 +212,7 @@ final class LandJourneyTest extends BrowserCase
     /** A layout with one board and two hills. */
     private function begin(): Section
     {
-        $this->visit('/');
-        $zone = $this->js('return Intl.DateTimeFormat().resolvedOptions().timeZone');
-        $this->assertSame($zone, $this->find('[data-browser-zone]')->getAttribute('value'));
-        $this->type('#f-name', 'Moss End');
-        $this->touch($this->button('Begin the layout'));
-        $this->until('document.querySelector("#new-name")', 'the layout sheet');
-        $this->type('#new-name', 'First board');
-        $this->touch($this->button('Add the section'));
+        $this->beginBare('Moss End');
         $section = Layout::query()->firstOrFail()->sections()->firstOrFail();
         $this->draw('spot', [[300, 450]], '');
         $this->type('#pick-height', '90');

@@ -14,11 +14,7 @@ final class LandTest extends BrowserCase
 {
     public function test_from_nothing_to_land_that_can_be_read_in_forty_actions(): void
     {
-        $this->visit('/');
-        $this->type('#f-name', 'Moss End');
-        $this->touch($this->button('Begin the layout'));
-        $this->type('#new-name', 'First board');
-        $this->touch($this->button('Add the section'));
+        $this->beginBare('Moss End');
         $this->assertStringContainsString('Flat as the board', $this->find('.plan-blank')->getText());
 
         $this->touch($this->find('[data-tool="run"]'));

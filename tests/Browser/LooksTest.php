@@ -72,6 +72,7 @@ final class LooksTest extends BrowserCase
         $pages = [
             ...$this->planning($layout),
             '/',
+            '/begin',
             "/layouts/{$layout->uid}/settings",
             '/nowhere',
             "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$bank}",
@@ -332,11 +333,11 @@ final class LooksTest extends BrowserCase
 
     public function test_screens_without_anything_to_show_say_what_to_do(): void
     {
-        $this->visit('/');
-        $this->type('#f-name', 'Bare');
-        $this->touch($this->button('Begin the layout'));
+        $this->beginBare('Bare');
         $layout = Layout::query()->firstOrFail();
         $here = "/layouts/{$layout->uid}";
+        $this->visit("{$here}/settings");
+        $this->touch($this->button('Remove'));
         $this->visit("{$here}/tonight");
         $this->assertStringContainsString('No coats yet', $this->find('main')->getText());
         $this->visit("{$here}/drying");
@@ -360,10 +361,7 @@ final class LooksTest extends BrowserCase
         $this->visit('/');
         $this->assertStringContainsString('No layout yet', $this->find('main')->getText());
         $this->assertSame([], $this->js(Looks::OVERLAPS));
-        $this->type('#f-name', 'Bare');
-        $this->touch($this->button('Begin the layout'));
-        $this->type('#new-name', 'Board');
-        $this->touch($this->button('Add the section'));
+        $this->beginBare('Bare');
         $this->assertSame([], $this->js(Looks::OVERLAPS));
         $this->assertSame([], $this->js(Looks::CLIPPED));
         $this->assertFalse($this->js(Looks::SCROLLS));

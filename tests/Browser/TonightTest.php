@@ -15,11 +15,7 @@ final class TonightTest extends BrowserCase
 {
     public function test_from_nothing_to_a_finished_move_and_back_after_a_restart(): void
     {
-        $this->visit('/');
-        $this->type('#f-name', 'Trial shelf');
-        $this->touch($this->button('Begin the layout'));
-        $this->type('#new-name', 'Shelf');
-        $this->touch($this->button('Add the section'));
+        $this->beginBare('Trial shelf');
         // Land: track, its grade, a hill.
         $this->touch($this->button('Run'));
         $this->touchPlan(20, 150);

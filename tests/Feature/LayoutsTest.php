@@ -12,7 +12,7 @@ final class LayoutsTest extends FeatureCase
 {
     public function test_the_first_page_without_layouts_shows_the_next_step(): void
     {
-        $this->get('/')->assertOk()->assertSee('No layout yet')->assertSee('Begin the layout');
+        $this->get('/')->assertOk()->assertSee('No layout yet')->assertSee('Begin a layout');
     }
 
     public function test_every_answer_carries_the_strict_headers(): void
@@ -55,7 +55,7 @@ final class LayoutsTest extends FeatureCase
             ->post('/layouts', ['name' => 'A', 'ratio' => '87.1', 'gauge_mm' => '-3 mm'])
             ->assertSessionHasErrors(['gauge_mm']);
         $this->followingRedirects()
-            ->from('/')
+            ->from('/begin')
             ->post('/layouts', ['name' => 'Kept as typed', 'ratio' => 'big', 'gauge_mm' => '16.5'])
             ->assertSee('Kept as typed')
             ->assertSee('is not a number');

@@ -52,6 +52,16 @@ final readonly class SaveLayout
         return $layout;
     }
 
+    /**
+     * The sheet of a layout that does not stand yet.
+     *
+     * @param  array<string, mixed>  $input
+     */
+    public function begun(array $input): LayoutSheet
+    {
+        return $this->read($input, null);
+    }
+
     /** @param  array<string, mixed>  $input */
     public function change(Layout $layout, array $input): void
     {

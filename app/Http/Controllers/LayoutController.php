@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Begin\BeginLayout;
 use App\Actions\Layouts\SaveLayout;
 use App\Models\Layout;
+use App\Pages\Layouts\ShowBeginning;
 use App\Pages\Layouts\ShowLayouts;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -22,9 +24,26 @@ final class LayoutController
         return view('layouts.index', $this->show->all());
     }
 
-    public function store(Request $request): RedirectResponse
+    public function begin(Request $request, ShowBeginning $page): View
     {
-        return redirect()->route('layouts.settings', $this->keep->create($request->input()));
+        // What was refused is still to be shown by the page that follows, should a picture be asked for in between.
+        if ($request->hasHeader('HX-Request')) {
+            $request->session()->reflash();
+        }
+
+        return view('layouts.begin', $page->of($request->query() ?: (array) $request->old()));
+    }
+
+    public function store(Request $request, BeginLayout $begin): RedirectResponse
+    {
+        if (! $request->has('board')) {
+            return redirect()->route('layouts.settings', $this->keep->create($request->input()));
+        }
+        $layout = $begin->of($request->input());
+
+        return redirect()->route('land.show', [$layout, $layout->sections()->firstOrFail()])->with('said', $layout->runs()->exists()
+            ? 'It stands. Drag what you want otherwise; its foam is on Cuts, what goes onto it on Coats.'
+            : 'The board stands. Choose Run and touch where the track begins.');
     }
 
     public function show(Layout $layout): RedirectResponse

@@ -60,37 +60,22 @@
                     <section class="sheet blank">
                         <div class="in">
                             <h2>No layout yet</h2>
-                            <p>Give the first one a name and a scale, on the right. Or bring one in from a file.</p>
+                            <p>Three questions, and a board to begin from. Or bring one in from a file.</p>
+                            <div class="acts"><a class="btn" href="{{ route('layouts.begin') }}">Begin a layout</a></div>
                         </div>
                     </section>
                 @endforelse
             </div>
             <div class="side">
-                <section class="sheet">
-                    <header><h2>A new layout</h2></header>
-                    <form class="in stack" method="post" action="{{ route('layouts.store') }}">
-                        @csrf
-                        <input type="hidden" name="zone" value="{{ old('zone') }}" data-browser-zone>
-                        <x-field name="name" label="Name" />
-                        <div class="pair">
-                            <x-field name="ratio" label="Scale" unit="1 to" value="87.1" mode="decimal" />
-                            <x-field name="gauge_mm" label="Gauge" unit="mm" value="16.5" mode="decimal" />
+                @if ($cards !== [])
+                    <section class="sheet">
+                        <header><h2>A new layout</h2></header>
+                        <div class="in stack">
+                            <p>Three questions, and a board to begin from.</p>
+                            <div class="acts"><a class="btn" href="{{ route('layouts.begin') }}">Begin a layout</a></div>
                         </div>
-                        <p class="presets soft small">
-                            In common use:
-                            @foreach (\IdleRidge\Core\Measure\Scale::PRESETS as $ratio)
-                                <button type="button" class="link" data-fill="f-ratio" data-value="{{ $ratio }}">1:{{ $ratio }}</button>
-                            @endforeach
-                        </p>
-                        <x-choice
-                            name="units"
-                            label="Lengths shown in"
-                            :options="['metric' => 'metric', 'imperial' => 'imperial']"
-                            value="metric"
-                        />
-                        <div class="acts"><button class="btn">Begin the layout</button></div>
-                    </form>
-                </section>
+                    </section>
+                @endif
                 <section class="sheet">
                     <header><h2>From a file</h2></header>
                     <form class="in stack" method="post" action="{{ route('layouts.import') }}" enctype="multipart/form-data">
