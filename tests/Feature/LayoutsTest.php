@@ -147,7 +147,13 @@ final class LayoutsTest extends FeatureCase
     public function test_a_layout_is_put_away_and_brought_back(): void
     {
         $layout = $this->demo();
-        $this->followingRedirects()->delete("/layouts/{$layout->uid}")->assertSee('Bring it back')->assertDontSee('Skarnvik Branch');
+        // Where it lay it says so; afterwards it is in the list of what was put away, from where it can be taken out as a file.
+        $there = $this->followingRedirects()->delete("/layouts/{$layout->uid}");
+        $there->assertSee('Skarnvik Branch is put away')->assertSee('Bring it back')->assertDontSee('No layout yet');
+        $open = "href=\"http://127.0.0.1:8080/layouts/{$layout->uid}\"";
+        $there->assertDontSee($open, false);
+        $this->get('/')->assertSee('Put away')->assertSee('Bring it back')->assertSee('No layout yet')->assertDontSee($open, false);
+        $this->get("/layouts/{$layout->uid}/export")->assertOk()->assertSee('Skarnvik Branch');
         $this->followingRedirects()->post("/layouts/{$layout->uid}/restore")->assertSee('Skarnvik Branch');
     }
 

@@ -19,9 +19,11 @@ final class LayoutController
     {
     }
 
-    public function index(): View
+    public function index(Request $request): View
     {
-        return view('layouts.index', $this->show->all());
+        $away = $request->session()->get('put_away');
+
+        return view('layouts.index', $this->show->all(is_string($away) ? $away : null));
     }
 
     public function begin(Request $request, ShowBeginning $page): View

@@ -24,11 +24,20 @@ final readonly class ShowLayouts
     {
     }
 
-    /** @return array<string, mixed> for the view layouts.index */
-    public function all(): array
+    /**
+     * @param  string|null  $justAway uid of a layout that was put away a moment ago: its place says so
+     * @return array<string, mixed> for the view layouts.index
+     */
+    public function all(?string $justAway): array
     {
         $cards = [];
-        foreach (Layout::query()->whereNull('removed_at')->orderBy('id')->get() as $layout) {
+        $isHere = fn ($query) => $query->whereNull('removed_at')->orWhere('uid', (string) $justAway);
+        foreach (Layout::query()->where($isHere)->orderBy('id')->get() as $layout) {
+            if ($layout->removed_at !== null) {
+                $cards[] = ['layout' => $layout, 'project' => null, 'boards' => null, 'broken' => null];
+
+                continue;
+            }
             try {
                 $project = $this->load->of($layout);
                 $cards[] = ['layout' => $layout, 'project' => $project, 'boards' => $this->boards($project, 190.0), 'broken' => null];
@@ -37,7 +46,17 @@ final readonly class ShowLayouts
             }
         }
 
-        return ['cards' => $cards, 'zones' => DateTimeZone::listIdentifiers()];
+        $away = Layout::query()->whereNotNull('removed_at')->where('uid', '<>', (string) $justAway)->orderByDesc('removed_at')->get();
+
+        return [
+            'cards' => $cards,
+            'away' => $away->map(fn (Layout $layout): array => [
+                'layout' => $layout,
+                'on' => (new DateTimeImmutable((string) $layout->removed_at, new DateTimeZone('UTC')))
+                    ->setTimezone(new DateTimeZone($layout->zone))
+                    ->format('D j M Y'),
+            ])->all(),
+        ];
     }
 
     /** @return array<string, mixed> for the view layouts.broken */

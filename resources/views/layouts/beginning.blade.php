@@ -38,8 +38,10 @@
                 </p>
                 <div class="chips" role="radiogroup" aria-label="Shown in">
                     @foreach (['metric' => 'millimetres', 'imperial' => 'inches'] as $key => $word)
-                        <label class="check"><input type="radio" name="units" value="{{ $key }}" @checked(OldInput::text('units', $units) === $key)>
-                            {{ $word }}</label>
+                        <label class="check"
+                            ><input type="radio" name="units" value="{{ $key }}" @checked(OldInput::text('units', $units) === $key)>
+                            {{ $word }}</label
+                        >
                     @endforeach
                 </div>
             </div>

@@ -7,17 +7,17 @@
                 its land, from bare foam to the last wire.
             </div>
         </div>
-        @if (session('put_away'))
-            <form class="said" method="post" action="{{ route('layouts.restore', session('put_away')) }}">
-                @csrf
-                The layout is put away. <button class="link">Bring it back</button>
-            </form>
-        @endif
         <div class="desk">
             <div class="cards">
                 @forelse ($cards as $card)
                     <section class="sheet card-layout">
-                        @if ($card['broken'])
+                        @if ($card['layout']->removed_at !== null)
+                            <form class="in away-here" method="post" action="{{ route('layouts.restore', $card['layout']) }}" role="status">
+                                @csrf
+                                <span>{{ $card['layout']->name }} is put away. Nothing of it is lost.</span>
+                                <button class="btn quiet">Bring it back</button>
+                            </form>
+                        @elseif ($card['broken'])
                             <header>
                                 <h2>{{ $card['layout']->name }}</h2>
                                 <span class="meta">cannot be read</span>
@@ -100,6 +100,23 @@
                         <div class="acts"><button class="btn quiet">Bring it in</button></div>
                     </form>
                 </section>
+                @if ($away !== [])
+                    <section class="sheet">
+                        <header><h2>Put away</h2></header>
+                        <ul class="in away">
+                            @foreach ($away as $one)
+                                <li>
+                                    <span class="grow">{{ $one['layout']->name }} <small>{{ $one['on'] }}</small></span>
+                                    <a class="link" href="{{ route('layouts.export', $one['layout']) }}">Export</a>
+                                    <form method="post" action="{{ route('layouts.restore', $one['layout']) }}">
+                                        @csrf
+                                        <button class="link">Bring it back</button>
+                                    </form>
+                                </li>
+                            @endforeach
+                        </ul>
+                    </section>
+                @endif
             </div>
         </div>
     </main>
