@@ -43,7 +43,7 @@ final class StartReasons
             $base === null
                 ? ''
                 : "{$this->name($base)} is {$this->reachedWord($base)} at {$this->moment($ready + $lead)}".
-                    ($with === null ? '' : ", and {$this->quoted($with)} goes with the same pot and set-up");
+                    ($with === null ? '' : ", and {$this->quoted($with)} goes with the same set-up");
         if ($base !== null && $ready >= $start) {
             return new StartReason(ReasonKind::Wait, $this->id($base), $when);
         }
@@ -53,7 +53,7 @@ final class StartReasons
         }
         $before = $this->neighbour($move, $start);
         if ($before !== null && $end - $start < $move->minutes) {
-            return new StartReason(ReasonKind::Pot, $before->id, "one pot and one set-up with {$this->quoted($before)}");
+            return new StartReason(ReasonKind::Pot, $before->id, "one set-up with {$this->quoted($before)}");
         }
         $aired =
             $this->aired($move, $start) ??

@@ -41,7 +41,7 @@
 @if ($coat['why'] !== '')
     <div class="blk">
         <h3>Why not sooner</h3>
-        <p>{{ ucfirst($coat['why']) }}.</p>
+        <p>{{ ucfirst(rtrim($coat['why'], '.')) }}.</p>
     </div>
 @endif
 @if ($coat['lots'] !== '')

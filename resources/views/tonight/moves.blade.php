@@ -85,7 +85,7 @@
                 <span class="what"
                     ><b>{{ $row['title'] }}</b
                     ><span class="wh"
-                        >{{ $row['place'].($row['joined'] ? ', same pot' : '') }}</span
+                        >{{ $row['place'].($row['joined'] ? ', same set-up' : '') }}</span
                     >
                     @if (count($row['steps']) > 1)
                         <details class="steps-of">
