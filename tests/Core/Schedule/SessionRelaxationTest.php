@@ -101,6 +101,19 @@ final class SessionRelaxationTest extends TestCase
         $this->assertNull(Conflict::of(new Problem(3000, 1, [], $sessions, $jobs, $waits)));
     }
 
+    public function test_a_conflict_of_many_names_five(): void
+    {
+        $jobs = array_map(fn (int $k): Job => new Job("j{$k}", 30), range(1, 6));
+        $said = fn (int $count, int $minutes): string => (string) Conflict::of(
+            new Problem(3000, 1, [], [[0, $minutes]], array_slice($jobs, 0, $count)),
+        )?->sentence();
+        $five = '“j1”, “j2”, “j3”, “j4”, “j5”';
+        $this->assertSame("{$five} cannot all be done in the sessions there are.", $said(5, 149));
+        $this->assertSame("{$five} and 1 more cannot all be done in the sessions there are.", $said(6, 179));
+        $this->assertSame('', $said(6, 180));
+        $this->assertSame('“j1” finds no session that is long enough.', $said(1, 29));
+    }
+
     public function test_with_dates_the_search_stands_alone(): void
     {
         $problem = new Problem(5000, 1, [], [[100, 160], [1540, 1600]], [new Job('a', 50), new Job('b', 40, due: 160)]);

@@ -24,6 +24,19 @@ final class StoreTest extends TestCase
 {
     private const NOW = 29_000_000;
 
+    public function test_the_thickest_and_largest_sheets_come_first(): void
+    {
+        $sizes = [[10.0, 600.0, 400.0], [25.0, 300.0, 400.0], [25.0, 500.0, 300.0], [25.0, 100.0, 900.0], [50.0, 100.0, 100.0]];
+        $lots = array_map(fn (int $k): SheetLot => new SheetLot("s{$k}", 'sheet', ...$sizes[$k]), array_keys($sizes));
+        $bought = array_map(
+            fn (SheetLot $l): StockMovement => new StockMovement("m{$l->uid}", $l->uid, 2.0, MovementCause::Bought, null, self::NOW),
+            $lots,
+        );
+        $order = array_map(fn (array $one): string => $one['lot']->uid, (new Store($lots, $bought))->inStore());
+        $this->assertSame(['s4', 's2', 's1', 's3', 's0'], $order);
+        $this->assertSame(5.0, (new Cup('thimble', 5.0))->ml);
+    }
+
     public function test_stock_is_the_sum_of_its_movements_and_is_drawn_never_below_nothing(): void
     {
         mt_srand(9);

@@ -149,6 +149,7 @@ final class NestTest extends TestCase
                 '/kerf' => ['kerf' => -1],
                 '/sheets/0/w' => ['sheets' => [['id' => 's', 'w' => 0, 'h' => 9, 'count' => 1]]],
                 '/pieces/0/rings/0' => ['pieces' => [['id' => 'a', 'rings' => [[[0, 0], [1, 1]]]]]],
+                '/pieces/0/rings/1' => ['pieces' => [['id' => 'a', 'rings' => [Build::square(0, 0, 9, 9), [[0, 0], [9, 'x'], [9, 9]]]]]],
                 '/pieces/1/id' => [
                     'pieces' => [
                         ['id' => 'a', 'rings' => [Build::square(0, 0, 9, 9)]],
