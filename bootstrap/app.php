@@ -22,6 +22,7 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\Response;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php')
@@ -104,6 +105,14 @@ return Application::configure(basePath: dirname(__DIR__))
             $view = $request->header('HX-Request') === 'true' ? 'land.stale' : 'errors.409';
 
             return response()->view($view, ['stale' => $stale], 409);
+        });
+        // What a script asked for may name what it shows and how: what was refused goes whole into the place for faults.
+        $exceptions->respond(function (Response $response, Throwable $failed, Request $request): Response {
+            if ($request->header('HX-Request') === 'true' && in_array($response->getStatusCode(), [409, 422], true)) {
+                $response->headers->add(['HX-Reswap' => 'innerHTML', 'HX-Reselect' => 'unset']);
+            }
+
+            return $response;
         });
     })
     ->create();

@@ -226,9 +226,11 @@ Route::prefix('layouts/{layout}')
         Route::get('/rules', [RuleBookController::class, 'show'])->name('rules.show');
         Route::get('/take-off', [TakeOffController::class, 'show'])->name('takeoff.show');
         Route::post('/sections', [SectionController::class, 'store'])->name('sections.store');
+        Route::post('/sections/beside', [SectionController::class, 'beside'])->name('sections.beside');
 
         Route::prefix('sections/{section}')->group(function () use ($withoutSession): void {
             Route::patch('/', [SectionController::class, 'update'])->name('sections.update');
+            Route::patch('/place', [SectionController::class, 'place'])->name('sections.place');
             Route::delete('/', [SectionController::class, 'destroy'])->name('sections.destroy');
             Route::get('/land', [LandController::class, 'show'])->name('land.show');
             Route::get('/cuts', CutsController::class)->name('cuts.show');

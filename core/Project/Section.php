@@ -124,6 +124,12 @@ final readonly class Section
         return new self(...$changed + get_object_vars($this));
     }
 
+    /** The same board elsewhere. */
+    public function placed(Placement $placement): self
+    {
+        return $this->but(['placement' => $placement]);
+    }
+
     /**
      * The same board with an edge's heights fixed, or free again.
      *

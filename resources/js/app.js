@@ -65,3 +65,6 @@ if (document.querySelector('.photo-page')) {
 if (document.querySelector('.page.growth')) {
     import('./growth.js').then(({ growth }) => growth(htmx));
 }
+if (document.getElementById('board-plan')) {
+    import('./boards.js').then(({ boards }) => boards(htmx));
+}

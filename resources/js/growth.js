@@ -1,6 +1,7 @@
 // The Growth screen: tells the server which tree was touched or dragged and where a line was drawn, and shows what comes back.
 
 import { inField, nudgeBy } from './bench.js';
+import { grab } from './grab.js';
 
 const HINTS = {
     tree: 'touch where a tree is to stand',
@@ -11,7 +12,6 @@ const SVG = 'http://www.w3.org/2000/svg';
 export function growth(htmx) {
     let tool = 'pick';
     let points = [];
-    let held = null;
     let focus = null;
 
     const page = () => document.querySelector('.page.growth');
@@ -88,50 +88,26 @@ export function growth(htmx) {
             }
         }
     });
-    document.addEventListener('pointerdown', (event) => {
-        const grip = event.target.closest?.('[data-tree]');
-        if (grip && tool === 'pick' && event.button === 0 && !document.body.classList.contains('guest')) {
-            held = { grip, circle: grip.querySelector('circle'), from: onPlan(event), moved: false };
-            grip.setPointerCapture(event.pointerId);
-        }
-    });
     document.addEventListener('pointermove', (event) => {
         if (points.length > 0 && plan()?.contains(event.target)) {
             ghost(onPlan(event));
         }
-        if (held) {
-            const p = onPlan(event);
-            held.moved = held.moved || Math.hypot(p.px - held.from.px, p.py - held.from.py) > 3;
-            if (held.moved) {
-                held.grip.classList.add('held');
-                held.grip.setAttribute('transform', `translate(${p.px - held.from.px} ${p.py - held.from.py})`);
-            }
-        }
     });
-    const letGo = () => {
-        held?.grip.removeAttribute('transform');
-        held?.grip.classList.remove('held');
-        held = null;
-    };
-    document.addEventListener('pointerup', (event) => {
-        if (!held) {
-            return;
-        }
-        const { grip, from, moved } = held;
-        const p = onPlan(event);
-        held = null;
-        focus = grip.dataset.tree;
-        if (moved) {
-            const [dx, dy] = [Math.round((p.x - from.x) * 10) / 10, Math.round((p.y - from.y) * 10) / 10];
-            send('POST', tree(focus), { _method: 'patch', dx: `${dx} mm`, dy: `${dy} mm` });
-        } else {
+    grab({
+        selector: '[data-tree]',
+        ready: () => tool === 'pick',
+        touched: (grip) => {
+            focus = grip.dataset.tree;
             show(focus);
-        }
+        },
+        dropped: (grip, dx, dy) => {
+            focus = grip.dataset.tree;
+            const mm = (px) => `${Math.round((px / plan().dataset.scale) * 10) / 10} mm`;
+            send('POST', tree(focus), { _method: 'patch', dx: mm(dx), dy: mm(-dy) });
+        },
     });
-    document.addEventListener('pointercancel', letGo);
     document.addEventListener('keydown', (event) => {
         if (event.key === 'Escape') {
-            letGo();
             use('pick');
             return;
         }
@@ -166,11 +142,7 @@ export function growth(htmx) {
             all[(all.indexOf(grip) + (event.key === 'PageDown' ? 1 : all.length - 1)) % all.length].focus();
         }
     });
-    document.addEventListener('htmx:afterSettle', (event) => {
-        // What was refused goes back to where it stood.
-        if (event.detail.target.id === 'faults') {
-            document.querySelectorAll('[data-tree][transform]').forEach((grip) => grip.removeAttribute('transform'));
-        }
+    document.addEventListener('htmx:afterSettle', () => {
         if (focus !== null) {
             document.querySelector(`[data-tree="${focus}"]`)?.focus();
             focus = null;

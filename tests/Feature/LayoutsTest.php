@@ -101,7 +101,7 @@ final class LayoutsTest extends FeatureCase
         $this->post("/layouts/{$layout->uid}/sections", ['name' => 'Second', 'width_mm' => "2' 6\"", 'depth_mm' => '450']);
         $second = $layout->sections()->get()[1];
         $this->assertSame([1200.0, 762.0], [$second->x_mm, $second->width_mm]);
-        $this->get("/layouts/{$layout->uid}/settings")->assertSee("2' 6\"");
+        $this->get("/layouts/{$layout->uid}/settings?pick={$second->uid}")->assertSee("2' 6\"");
     }
 
     public function test_moving_a_board_carries_its_land_unless_told_not_to(): void

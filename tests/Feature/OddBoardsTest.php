@@ -101,7 +101,7 @@ final class OddBoardsTest extends FeatureCase
         ])->assertSessionHasNoErrors();
         $beyond = $layout->sections()->where('name', 'Beyond')->firstOrFail();
         $this->get("/layouts/{$layout->uid}/sections/{$board->uid}/land")->assertOk()->assertSee('Land steps at the joint with Beyond');
-        $this->get("/layouts/{$layout->uid}/settings")->assertOk()->assertSee('land runs on over it', false);
+        $this->get("/layouts/{$layout->uid}/settings?pick={$beyond->uid}")->assertOk()->assertSee('land runs on over it', false);
         $this->patch("/layouts/{$layout->uid}/sections/{$beyond->uid}", ['runs_on' => '1'])->assertSessionHasNoErrors();
         $this->assertTrue($beyond->fresh()?->runs_on);
         $this->get("/layouts/{$layout->uid}/sections/{$board->uid}/land")->assertOk()->assertDontSee('Land steps at the joint');

@@ -16,11 +16,13 @@ use App\Models\Section as SectionRow;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Geometry\BoardEdge;
+use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Planting\Stand;
+use IdleRidge\Core\Project\BoardPlace;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Track\StartingValues;
 use IdleRidge\Core\Water\Mirror;
@@ -47,7 +49,9 @@ final readonly class SaveSection
         foreach ($layout->sections()->get() as $other) {
             $right = max($right, ...array_map(fn (Point $p): float => $p->x, ProjectLoader::section($other)->corners()));
         }
-        $section = $this->read($typed, Section::of($this->uids->next(), 'New', ...[...StartingValues::board(), $right]), $layout);
+        $new = Section::of($this->uids->next(), 'New', ...[...StartingValues::board(), $right]);
+        $section = $this->read($typed, $typed->has('beside') ? $this->beside($layout, $new, $typed) : $new, $layout);
+        $this->unlessOver($layout, $section, $typed->has('beside') ? 'beside' : 'x_mm');
 
         return $this->besideItsField(
             fn (): SectionRow => $this->ledger->record($layout, "{$section->name} added", function (ChangeSet $changes) use (
@@ -75,21 +79,91 @@ final readonly class SaveSection
     {
         $old = ProjectLoader::section($row);
         $section = $this->carried($layout, $old, $this->read(new FormInput($input), $old, $layout));
+        if ($old->placement != $section->placement || $old->width < $section->width || $old->depth < $section->depth) {
+            $this->unlessOver($layout, $section, $old->placement == $section->placement ? 'width_mm' : 'x_mm');
+        }
+        $this->save($layout, $row, $old, $section, "{$section->name} changed", empty($input['leave_land']));
+    }
+
+    /**
+     * Moved and turned about its middle: against the edge of another board, and in line with it, where it nearly is.
+     *
+     * @param  array<string, mixed>  $input dx, dy (mm in the layout), turn (degrees, counter-clockwise), snap (0: just as told)
+     */
+    public function place(Layout $layout, SectionRow $row, array $input): void
+    {
+        $typed = new FormInput($input);
+        $by = array_map(
+            fn (string $field): float => InvalidValue::unlessBetween($typed->number($field, 0.0), -100_000.0, 100_000.0, $field, '', 'place'),
+            ['dx', 'dy', 'turn'],
+        );
+        $old = ProjectLoader::section($row);
+        $others = $this->others($layout, $old);
+        $middle = $old->placement->toLayout(new Point($old->width / 2.0, $old->depth / 2.0));
+        $turned = $old->placement;
+        if ($by[2] !== 0.0) {
+            $turned = BoardPlace::turned(new Placement($turned->x, $turned->y, $turned->angleDeg + $by[2]), $others);
+        }
+        $off = (new Placement(0.0, 0.0, $turned->angleDeg))->toLayout(new Point($old->width / 2.0, $old->depth / 2.0));
+        $there = new Placement($middle->x - $off->x + $by[0], $middle->y - $off->y + $by[1], $turned->angleDeg);
+        $section = $old->placed($there);
+        $section = $typed->text('snap') === '0' ? $section : $section->placed(BoardPlace::snapped($section, $others));
+        $this->unlessOver($layout, $section, 'place');
+        $this->save($layout, $row, $old, $section, $section->name.($by[2] !== 0.0 ? ' turned' : ' moved'), true);
+    }
+
+    private function save(Layout $layout, SectionRow $row, Section $old, Section $section, string $sentence, bool $carriesLand): void
+    {
         $this->besideItsField(
-            fn () => $this->ledger->record($layout, "{$section->name} changed", function (ChangeSet $changes) use (
+            fn () => $this->ledger->record($layout, $sentence, function (ChangeSet $changes) use (
                 $layout,
                 $row,
                 $old,
                 $section,
-                $input,
+                $carriesLand,
             ): void {
                 $row->fill(self::columns($section));
                 $changes->save($row);
-                if ($old->placement != $section->placement && empty($input['leave_land'])) {
+                if ($old->placement != $section->placement && $carriesLand) {
                     $this->carryLand($layout, $changes, $old, $section);
                 }
             }),
         );
+    }
+
+    /** A new board of the size of the one it goes on from, unless another is typed. */
+    private function beside(Layout $layout, Section $new, FormInput $typed): Section
+    {
+        $row = $layout->sections()->where('uid', $typed->text('beside'))->first() ?? throw new InvalidValue('That board is gone.', 'beside');
+        $board = ProjectLoader::section($row);
+        $edge = InvalidValue::unlessOneOf(BoardEdge::class, $typed->text('edge'), 'beside');
+        $width = $typed->length('width_mm', $board->width, $board->width);
+        $depth = $typed->length('depth_mm', $board->depth, $board->depth);
+        $place = BoardPlace::beside($board, $edge, $width, $depth);
+
+        $names = $layout->sections()->pluck('name')->all();
+        for ($n = count($names) + 1; in_array("Board {$n}", $names, true); $n++) {
+            continue;
+        }
+
+        return Section::of($new->uid, "Board {$n}", $board->width, $board->depth, $place->x, $place->y, $place->angleDeg, $board->base);
+    }
+
+    /** @return list<Section> the boards of a layout but one */
+    private function others(Layout $layout, Section $but): array
+    {
+        $rows = $layout->sections()->where('uid', '<>', $but->uid)->get();
+
+        return array_values($rows->map(fn (SectionRow $row): Section => ProjectLoader::section($row))->all());
+    }
+
+    /** @throws InvalidValue */
+    private function unlessOver(Layout $layout, Section $section, string $field): void
+    {
+        $over = BoardPlace::over($section, $this->others($layout, $section));
+        if ($over !== null) {
+            throw new InvalidValue("{$section->name} would lie over {$over->name}.", $field);
+        }
     }
 
     /** What dries on a board that is carried into another room has dried in the old one until now. */

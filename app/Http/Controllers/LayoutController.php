@@ -55,9 +55,11 @@ final class LayoutController
         return $section === null ? redirect()->route('layouts.settings', $layout) : redirect()->route('land.show', [$layout, $section]);
     }
 
-    public function settings(Layout $layout): View
+    public function settings(Request $request, Layout $layout): View
     {
-        return view('layouts.settings', $this->show->one($layout));
+        $pick = $request->old('form') ?? $request->query('pick');
+
+        return view('layouts.settings', $this->show->one($layout, is_string($pick) ? $pick : null));
     }
 
     public function update(Request $request, Layout $layout): RedirectResponse

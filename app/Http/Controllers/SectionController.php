@@ -21,11 +21,25 @@ final class SectionController
         return redirect()->route('land.show', [$layout, $this->place->create($layout, $request->input())]);
     }
 
+    public function beside(Request $request, Layout $layout): RedirectResponse
+    {
+        $row = $this->place->create($layout, $request->input());
+
+        return redirect()->route('layouts.settings', [$layout, 'pick' => $row->uid]);
+    }
+
+    public function place(Request $request, Layout $layout, Section $section): RedirectResponse
+    {
+        $this->place->place($layout, $section, $request->input());
+
+        return redirect()->route('layouts.settings', [$layout, 'pick' => $section->uid]);
+    }
+
     public function update(Request $request, Layout $layout, Section $section): RedirectResponse
     {
         $this->place->change($layout, $section, $request->input());
 
-        return redirect()->route('layouts.settings', $layout)->with('said', "{$section->name} saved.");
+        return redirect()->route('layouts.settings', [$layout, 'pick' => $section->uid])->with('said', "{$section->name} saved.");
     }
 
     public function destroy(Layout $layout, Section $section): RedirectResponse

@@ -38,18 +38,27 @@ final readonly class BoardsPlan
     public function draw(Svg $svg, array $contours): void
     {
         foreach ($this->project->sections as $section) {
-            $svg->path('brd', $this->frame->d(array_map($this->moved(...), $section->corners()), true));
-            $d = '';
-            foreach ($contours[$section->uid] ?? [] as $line) {
-                $d .= $this->frame->d(array_map(fn (array $p): Point => $this->on($section, $p[0], $p[1]), $line));
-            }
-            $svg->path('ct', $d);
+            $this->board($svg, $section, $contours[$section->uid] ?? []);
         }
+        $this->runs($svg);
+    }
+
+    /** @param  list<list<array{float, float}>>  $contours in the board's coordinates */
+    public function board(Svg $svg, Section $section, array $contours): void
+    {
+        $svg->path('brd', $this->frame->d(array_map($this->moved(...), $section->corners()), true));
+        $d = '';
+        foreach ($contours as $line) {
+            $d .= $this->frame->d(array_map(fn (array $p): Point => $this->on($section, $p[0], $p[1]), $line));
+        }
+        $svg->path('ct', $d);
+    }
+
+    public function runs(Svg $svg): void
+    {
         foreach ($this->project->runs as $run) {
-            $svg->path(
-                'tr',
-                $this->frame->d(array_map($this->moved(...), $run->alignment->polyline(0.0, $run->alignment->length, 0.0, 2.0))),
-            );
+            $line = $run->alignment->polyline(0.0, $run->alignment->length, 0.0, 2.0);
+            $svg->path('tr', $this->frame->d(array_map($this->moved(...), $line)));
         }
     }
 

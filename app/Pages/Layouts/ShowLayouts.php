@@ -10,6 +10,7 @@ use App\Computed\ProjectLoader;
 use App\Computed\UnreadableLayout;
 use App\Models\Layout;
 use App\Models\Revision;
+use App\Pages\Rail\ShowRail;
 use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Cure\Room;
@@ -20,7 +21,7 @@ use IdleRidge\Core\Project\Section;
 /** The list of layouts, and one layout's sheet. */
 final readonly class ShowLayouts
 {
-    public function __construct(private ProjectLoader $load, private Ledger $ledger, private ComputedLand $desk)
+    public function __construct(private ProjectLoader $load, private Ledger $ledger, private ComputedLand $desk, private ShowRail $rail)
     {
     }
 
@@ -72,10 +73,19 @@ final readonly class ShowLayouts
         ];
     }
 
-    /** @return array<string, mixed> for the view layouts.settings */
-    public function one(Layout $layout): array
+    /**
+     * @param  string|null  $pick uid of the board in hand; the first one where there is none of it
+     * @return array<string, mixed> for the view layouts.settings
+     */
+    public function one(Layout $layout, ?string $pick = null): array
     {
         $project = $this->load->of($layout);
+        $sections = $layout->sections()->get();
+        $picked = $sections->firstWhere('uid', $pick) ?? $sections->first();
+        $standsIn = [];
+        foreach ($project->sections as $section) {
+            $standsIn[$section->uid] = $project->works->room($section)->name;
+        }
         $zone = new DateTimeZone($layout->zone);
         $history = Revision::query()
             ->where('layout_id', $layout->id)
@@ -94,8 +104,11 @@ final readonly class ShowLayouts
             'layout' => $layout,
             'project' => $project,
             'sheet' => $project->layout,
-            'sections' => $layout->sections()->get(),
-            'boards' => $this->boards($project, 170.0),
+            'sections' => $sections,
+            'picked' => $picked,
+            'standsIn' => $standsIn,
+            'states' => array_column($this->rail->of($project, null), null, 'uid'),
+            'plan' => LayoutPlanDrawing::of($project, $this->contours($project), count($project->works->rooms) > 1 ? $standsIn : [], $picked?->uid),
             'history' => $history,
             'next' => $this->ledger->next($layout),
             'zones' => DateTimeZone::listIdentifiers(),
@@ -109,11 +122,17 @@ final readonly class ShowLayouts
 
     private function boards(Project $project, float $height): ?Svg
     {
+        return BoardsDrawing::of($project, $this->contours($project), 760.0, $height);
+    }
+
+    /** @return array<string, list<list<array{float, float}>>> section uid → lines in its coordinates */
+    private function contours(Project $project): array
+    {
         $contours = [];
         foreach ($project->sections as $section) {
             $contours[$section->uid] = $this->desk->thumb($project, $section);
         }
 
-        return BoardsDrawing::of($project, $contours, 760.0, $height);
+        return $contours;
     }
 }

@@ -1,5 +1,5 @@
 @use('IdleRidge\Core\Measure\Format')
-@php($name = $thing->name === '' ? ucfirst($thing->kind) : $thing->name)
+@php($name = $thing->name === '' ? ucfirst($thing->kind->value) : $thing->name)
 <x-page :title="$name . ', side by side'" :layout="$layout" :section="$section" current="land">
     <main class="page wide" id="land">
         <div class="title">

@@ -1,14 +1,56 @@
 @use('IdleRidge\Core\Measure\Amount')
 @use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Format')
-<section class="sheet">
+<section class="sheet board-sheet" id="boards">
     <header>
-        <h2>Sections</h2>
-        <span class="meta">x and y of the lower left corner in the layout; base is the board top over the datum</span>
+        <h2>Boards</h2>
+        <span class="meta">drag one to move it; it goes edge to edge where it nearly is</span>
+        @if ($picked)
+            <div class="tools end" role="group" aria-label="Turn {{ $picked->name }}">
+                @foreach (['90' => 'Turn left', '-90' => 'Turn right'] as $turn => $word)
+                    <button
+                        class="tool"
+                        type="button"
+                        hx-patch="{{ route('sections.place', [$layout, $picked]) }}"
+                        hx-vals="{{ json_encode(['turn' => $turn]) }}"
+                        hx-target="#land"
+                        hx-select="#land"
+                    >{{ $word }}</button>
+                @endforeach
+            </div>
+        @endif
     </header>
-    <div class="in">
-        @if ($boards) {!! $boards->toHtml() !!}@endif
-        @foreach ($sections as $row)
+    <div class="in" data-here="{{ route('layouts.settings', $layout) }}" data-sections="{{ route('sections.store', $layout) }}">
+        <div id="faults" role="alert"></div>
+        @if ($plan) {!! $plan->toHtml() !!}@else
+            <p class="soft">No board yet: add the first one below.</p>
+        @endif
+        @if ($picked)
+            <form class="beside" method="post" action="{{ route('sections.beside', $layout) }}">
+                @csrf
+                @seen
+                <input type="hidden" name="beside" value="{{ $picked->uid }}">
+                <span class="soft">Another board beside {{ $picked->name }}:</span>
+                @foreach (['left', 'right', 'back', 'front'] as $edge)
+                    <button class="link" name="edge" value="{{ $edge }}">{{ $edge }}</button>
+                @endforeach
+                @error('beside') <p class="fault" role="alert">{{ $message }}</p>@enderror
+            </form>
+            <ul class="board-list">
+                @foreach ($sections as $row)
+                    <li>
+                        <a
+                            href="{{ route('layouts.settings', [$layout, 'pick' => $row->uid]) }}"
+                            @if ($row->is($picked)) aria-current="true" @endif
+                        >{{ $row->name }}</a>
+                        <span class="num">{{ Format::length($row->width_mm) }} × {{ Format::length($row->depth_mm) }}</span>
+                        <span>{{ $standsIn[$row->uid] }}</span>
+                        <x-state :state="$states[$row->uid]['state']" :word="$states[$row->uid]['word']" />
+                    </li>
+                @endforeach
+            </ul>
+        @endif
+        @foreach ($sections->where('uid', $picked?->uid) as $row)
             <form
                 class="section-row"
                 method="post"
