@@ -89,7 +89,7 @@ final class BoardPlace
         return new Placement($at->x, $at->y, $board->placement->angleDeg);
     }
 
-    /** @return array{float, float, float}|null how far it is brought, and by how much along x and y; null where the edges do not nearly meet */
+    /** @return array{float, float, float}|null how far it is brought, and by how much along x and y; null where edges do not nearly meet */
     private static function against(Section $board, BoardEdge $edge, Section $other, BoardEdge $theirs): ?array
     {
         [$a, $b] = self::ends($board, $edge);

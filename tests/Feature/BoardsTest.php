@@ -42,7 +42,8 @@ final class BoardsTest extends FeatureCase
         $this->patch($at, ['dx' => '2000', 'dy' => '2000']);
         $this->patch($at, ['turn' => '90']);
         $row = $second->fresh();
-        $this->assertEqualsWithDelta([90.0, 3200.0 + 400.0 + 300.0, 2000.0 + 300.0 - 400.0], [$row?->angle_deg, $row?->x_mm, $row?->y_mm], 1e-6);
+        $there = [90.0, 3200.0 + 400.0 + 300.0, 2000.0 + 300.0 - 400.0];
+        $this->assertEqualsWithDelta($there, [$row?->angle_deg, $row?->x_mm, $row?->y_mm], 1e-6);
         $this->patch($at, ['turn' => '-87']);
         $this->assertEqualsWithDelta(0.0, $second->fresh()?->angle_deg, 1e-6, 'in line with the others');
         $this->patch($at, ['turn' => '30']);
@@ -74,7 +75,8 @@ final class BoardsTest extends FeatureCase
         }
         $this->from('/')->post("{$sheet}/beside", ['beside' => 'nobody', 'edge' => 'right'])->assertSessionHasErrors(['beside']);
         $this->from('/')->post("{$sheet}/beside", ['beside' => $second->uid, 'edge' => 'top'])->assertSessionHasErrors(['beside']);
-        $this->from('/')->patch("{$sheet}/{$second->uid}", ['x_mm' => '900'])->assertSessionHasErrors(['x_mm' => 'Second would lie over Board.']);
+        $this->from('/')->patch("{$sheet}/{$second->uid}", ['x_mm' => '900'])
+            ->assertSessionHasErrors(['x_mm' => 'Second would lie over Board.']);
         $this->from('/')->patch("{$sheet}/{$layout->sections()->firstOrFail()->uid}", ['width_mm' => '1300'])
             ->assertSessionHasErrors(['width_mm' => 'Board would lie over Second.']);
         $this->assertSame([1200.0, 0.0], $this->place($second));

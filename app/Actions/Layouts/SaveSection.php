@@ -94,7 +94,7 @@ final readonly class SaveSection
     {
         $typed = new FormInput($input);
         $by = array_map(
-            fn (string $field): float => InvalidValue::unlessBetween($typed->number($field, 0.0), -100_000.0, 100_000.0, $field, '', 'place'),
+            fn (string $of): float => InvalidValue::unlessBetween($typed->number($of, 0.0), -100_000.0, 100_000.0, 'The step', '', 'place'),
             ['dx', 'dy', 'turn'],
         );
         $old = ProjectLoader::section($row);
@@ -134,7 +134,8 @@ final readonly class SaveSection
     /** A new board of the size of the one it goes on from, unless another is typed. */
     private function beside(Layout $layout, Section $new, FormInput $typed): Section
     {
-        $row = $layout->sections()->where('uid', $typed->text('beside'))->first() ?? throw new InvalidValue('That board is gone.', 'beside');
+        $row = $layout->sections()->where('uid', $typed->text('beside'))->first() ??
+            throw new InvalidValue('That board is gone.', 'beside');
         $board = ProjectLoader::section($row);
         $edge = InvalidValue::unlessOneOf(BoardEdge::class, $typed->text('edge'), 'beside');
         $width = $typed->length('width_mm', $board->width, $board->width);

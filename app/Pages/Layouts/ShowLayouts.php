@@ -108,7 +108,7 @@ final readonly class ShowLayouts
             'picked' => $picked,
             'standsIn' => $standsIn,
             'states' => array_column($this->rail->of($project, null), null, 'uid'),
-            'plan' => LayoutPlanDrawing::of($project, $this->contours($project), count($project->works->rooms) > 1 ? $standsIn : [], $picked?->uid),
+            'plan' => LayoutPlanDrawing::of($project, $this->contours($project), $standsIn, $picked?->uid),
             'history' => $history,
             'next' => $this->ledger->next($layout),
             'zones' => DateTimeZone::listIdentifiers(),
