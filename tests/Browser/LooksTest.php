@@ -219,50 +219,60 @@ final class LooksTest extends BrowserCase
             $this->touch($this->find('.hz-lamp'));
         }
         $axe = (string) file_get_contents(base_path('node_modules/axe-core/axe.min.js'));
-        foreach (
-            [
-                ...$this->planning($layout),
-                '/',
-                '/pair',
-                "/layouts/{$layout->uid}/library?recipe=two-part-resin",
-                "/layouts/{$layout->uid}/palette",
-                "/layouts/{$layout->uid}/rules",
-                "/layouts/{$layout->uid}/sections/{$section->uid}/coats/schools?question=water",
-                "/layouts/{$layout->uid}/settings",
-                "/layouts/{$layout->uid}/sections/{$section->uid}/land",
-                "/layouts/{$layout->uid}/sections/{$section->uid}/cuts",
-                "/layouts/{$layout->uid}/sections/{$section->uid}/coats",
-                "/layouts/{$layout->uid}/sections/{$section->uid}/coats?edit=new",
-                "/layouts/{$layout->uid}/tonight",
-                "/layouts/{$layout->uid}/drying",
-                "/layouts/{$layout->uid}/journal",
-                ...$this->remembered($layout),
-                "/layouts/{$layout->uid}/pots",
-                "/layouts/{$layout->uid}/sections/{$section->uid}/growth",
-                ...$this->growing($layout, $section),
-                ...$this->growing($layout, $layout->sections()->where('name', 'Weir Bend')->firstOrFail()),
-                ...$this->watered($layout, $section),
-                ...$this->watered($layout, $layout->sections()->where('name', 'Weir Bend')->firstOrFail()),
-                "/layouts/{$layout->uid}/pots?recipe=two-part-resin&by=volume&value=400&cup=500",
-                "/layouts/{$layout->uid}/pots/cards",
-                "/layouts/{$layout->uid}/shelf?instead=white+glue&lot={$layout->lots()->value('uid')}",
-                "/layouts/{$layout->uid}/shelf/shopping",
-                "/layouts/{$layout->uid}/shelf/prices",
-                "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=grade",
-                "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=structures",
-                "/layouts/{$layout->uid}/sections/{$section->uid}/land?tint=sight",
-                "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$run->uid}",
-                '/nowhere',
-            ] as $page
-        ) {
-            $this->visit($page);
-            $this->js($axe);
-            $found = $this->browser->executeAsyncScript(
-                'const done = arguments[arguments.length - 1]; axe.run().then((r) => done(r.violations.map((v) '
-                    .'=> `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).slice(0, 3).join(", ")}`)));',
-            );
-            $this->assertSame([], $found, "{$theme} {$page}");
+        foreach ([[1280, 800], [390, 844]] as [$width, $height]) {
+            $this->window($width, $height);
+            foreach ($this->pages($layout, $section, $run) as $page) {
+                $this->visit($page);
+                $this->js($axe);
+                $found = $this->browser->executeAsyncScript(
+                    'const done = arguments[arguments.length - 1]; axe.run({ runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", '
+                        .'"wcag22aa", "best-practice"] }).then((r) => done(r.violations.map((v) => '
+                        .'`${v.id}: ${v.nodes.map((n) => n.target.join(" ")).slice(0, 3).join(", ")}`)));',
+                );
+                $this->assertSame([], $found, "{$theme} {$width} {$page}");
+                $over = 'return Math.max(0, document.scrollingElement.scrollWidth - innerWidth)';
+                $this->assertLessThanOrEqual(1, $this->js($over), "{$theme} {$width} {$page} is wider than its window");
+            }
         }
+    }
+
+    /** @return list<string> */
+    private function pages(Layout $layout, Section $section, Run $run): array
+    {
+        return [
+            ...$this->planning($layout),
+            '/',
+            '/pair',
+            "/layouts/{$layout->uid}/library?recipe=two-part-resin",
+            "/layouts/{$layout->uid}/palette",
+            "/layouts/{$layout->uid}/rules",
+            "/layouts/{$layout->uid}/sections/{$section->uid}/coats/schools?question=water",
+            "/layouts/{$layout->uid}/settings",
+            "/layouts/{$layout->uid}/sections/{$section->uid}/land",
+            "/layouts/{$layout->uid}/sections/{$section->uid}/cuts",
+            "/layouts/{$layout->uid}/sections/{$section->uid}/coats",
+            "/layouts/{$layout->uid}/sections/{$section->uid}/coats?edit=new",
+            "/layouts/{$layout->uid}/tonight",
+            "/layouts/{$layout->uid}/drying",
+            "/layouts/{$layout->uid}/journal",
+            ...$this->remembered($layout),
+            "/layouts/{$layout->uid}/pots",
+            "/layouts/{$layout->uid}/sections/{$section->uid}/growth",
+            ...$this->growing($layout, $section),
+            ...$this->growing($layout, $layout->sections()->where('name', 'Weir Bend')->firstOrFail()),
+            ...$this->watered($layout, $section),
+            ...$this->watered($layout, $layout->sections()->where('name', 'Weir Bend')->firstOrFail()),
+            "/layouts/{$layout->uid}/pots?recipe=two-part-resin&by=volume&value=400&cup=500",
+            "/layouts/{$layout->uid}/pots/cards",
+            "/layouts/{$layout->uid}/shelf?instead=white+glue&lot={$layout->lots()->value('uid')}",
+            "/layouts/{$layout->uid}/shelf/shopping",
+            "/layouts/{$layout->uid}/shelf/prices",
+            "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=grade",
+            "/layouts/{$layout->uid}/sections/{$section->uid}/land?pick={$run->uid}&tab=structures",
+            "/layouts/{$layout->uid}/sections/{$section->uid}/land?tint=sight",
+            "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$run->uid}",
+            '/nowhere',
+        ];
     }
 
     public function test_a_narrow_window_and_a_phone_show_the_views_one_below_the_other(): void

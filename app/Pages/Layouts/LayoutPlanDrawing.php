@@ -38,6 +38,7 @@ final class LayoutPlanDrawing
         $svg = new Svg(self::WIDTH, $plan->frame->height + 2.0 * self::AROUND, "The boards of {$project->layout->name}", [
             'class' => 'drawing boards board-plan',
             'id' => 'board-plan',
+            'role' => 'group',
             'data-scale' => sprintf('%.6F', $plan->frame->scale),
         ]);
         // The one in hand lies over the others.

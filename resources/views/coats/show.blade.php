@@ -111,7 +111,7 @@
                         <span class="meta">all coats still to lay here, waste included; what has to lie ready</span
                         ><a class="link end" href="{{ route('takeoff.show', [$layout, 'section' => $section->uid]) }}" download>CSV</a>
                     </header>
-                    <div class="in take-cols">
+                    <div class="in take-cols" tabindex="0" role="group" aria-label="Material take-off">
                         @forelse (array_chunk($takeOff, max(1, (int) ceil(count($takeOff) / 2))) as $half)
                             <table class="take">
                                 <thead>

@@ -14,7 +14,7 @@
                     @csrf
                     @seen
                     @method('DELETE')
-                    <button class="link">Remove</button>
+                    <button class="link roomy">Remove</button>
                 </form>
             </li>
         @empty

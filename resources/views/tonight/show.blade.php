@@ -53,7 +53,7 @@
                 <p class="fault wide-fault" role="alert">{{ $message }}</p>
             @enderror
             @if ($window)
-                <section class="sheet window-sheet">{!! $window->toHtml() !!}</section>
+                <section class="sheet window-sheet" tabindex="0" aria-label="The session">{!! $window->toHtml() !!}</section>
             @endif
             <div class="cols">
                 @include('tonight.moves')
