@@ -74,8 +74,11 @@ export function bench() {
         },
 
         lamp() {
-            const theme = document.documentElement.dataset.theme === 'lamp' ? 'film' : 'lamp';
-            document.documentElement.dataset.theme = theme;
+            const { dataset } = document.documentElement;
+            const isDark = matchMedia('(prefers-color-scheme: dark)').matches;
+            const isLamp = dataset.theme === 'system' ? isDark : dataset.theme === 'lamp';
+            const theme = isLamp ? 'film' : 'lamp';
+            dataset.theme = theme;
             document.cookie = `theme=${theme};path=/;max-age=${YEAR};samesite=strict`;
         },
 

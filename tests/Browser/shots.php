@@ -60,7 +60,7 @@ $browser = $bench->browser();
 foreach ($views as $name => [$path, $width, $height, $theme]) {
     $bench->window($width, $height);
     $browser->get($bench->address().$path);
-    if ($browser->executeScript('return document.documentElement.dataset.theme') !== $theme) {
+    if (($browser->executeScript('return document.documentElement.dataset.theme') === 'lamp') !== ($theme === 'lamp')) {
         $browser->findElement(WebDriverBy::cssSelector('.hz-lamp'))->click();
     }
     $browser->executeAsyncScript(

@@ -32,6 +32,14 @@ final class LayoutsTest extends FeatureCase
         }
     }
 
+    public function test_the_light_is_the_systems_until_one_is_chosen(): void
+    {
+        $this->get('/')->assertSee('data-theme="system"', false);
+        foreach (['lamp' => 'lamp', 'film' => 'film', 'disco' => 'system'] as $cookie => $theme) {
+            $this->withUnencryptedCookie('theme', $cookie)->get('/')->assertSee("data-theme=\"{$theme}\"", false);
+        }
+    }
+
     public function test_a_layout_is_begun_and_leads_to_its_sheet(): void
     {
         $answer = $this->post('/layouts', ['name' => 'Moss End', 'ratio' => '76,2', 'gauge_mm' => '16.5 mm', 'units' => 'imperial']);

@@ -2,7 +2,7 @@
 @use('IdleRidge\Core\Measure\RoundSteps')
 @props(['title', 'layout' => null, 'section' => null, 'current' => null])
 <!doctype html>
-<html lang="en" data-theme="{{ request()->cookie('theme') === 'lamp' ? 'lamp' : 'film' }}">
+<html lang="en" data-theme="{{ in_array(request()->cookie('theme'), ['lamp', 'film'], true) ? request()->cookie('theme') : 'system' }}">
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
