@@ -160,6 +160,8 @@
             <dd>on a line: make the grip between two points one of them, take a point out</dd>
             <dt>on Growth</dt>
             <dd>arrows move the tree, <kbd>page up</kbd> and <kbd>down</kbd> go to the next, <kbd>Delete</kbd> takes it out</dd>
+            <dt>on the Layout sheet</dt>
+            <dd>arrows step the board, <kbd>[</kbd> and <kbd>]</kbd> turn it by 15°</dd>
             <dt>Alt</dt>
             <dd>held while dragging: places do not snap to runs, ends, spots and edges</dd>
             <dt><kbd>u</kbd> <kbd>shift+u</kbd></dt>

@@ -76,6 +76,8 @@ final class StartingLandTest extends TestCase
         $cutting = $of(StartingBoard::CurveThroughCutting);
         $line = $cutting->runs[0];
         $this->assertGreaterThan(20.0, rad2deg($line->alignment->headingAt($line->alignment->length)));
+        $end = $line->alignment->pointAt($line->alignment->length);
+        $this->assertEqualsWithDelta([1200.0, 0.7 * 600.0], [$end->x, $end->y], 0.5, 'it leaves at the right, so far over');
         $middle = $line->alignment->pointAt($line->alignment->length / 2.0);
         $this->assertGreaterThan($line->grade->heightAt(600.0) + 25.0, Build::study($cutting)->model->ground->at($middle->x, $middle->y));
         $pond = Build::study($of(StartingBoard::PondAtFront));
