@@ -34,7 +34,7 @@ $layout = '/layouts/'.$uid('layouts', 'Skarnvik Branch');
 $land = fn (string $section, string $query = ''): string => "{$layout}/sections/{$uid('sections', $section)}/land{$query}";
 $picture = $database->query("select uid from photos where data like '%lamp at the left%'")->fetchColumn();
 $views = [
-    'layouts' => ['/', 1280, 800, 'film'],
+    'begin' => ['/begin', 1280, 800, 'film'],
     'layout-sheet' => ["{$layout}/settings", 1280, 800, 'film'],
     'land' => [$land('Tarnhead', '?st=850'), 1280, 800, 'film'],
     'land-lamp' => [$land('Tarnhead', '?st=300&pick='.$uid('land_features', 'Birch bank')), 1280, 800, 'lamp'],
