@@ -41,13 +41,13 @@ final class ServeTest extends TestCase
                 $said = $server->getOutput();
             }
             $this->assertStringContainsString("Idle Ridge is at http://127.0.0.1:{$port}", $said.$server->getErrorOutput());
-            $this->assertStringContainsString('Begin the layout', $this->get($port, '/'));
+            $this->assertStringContainsString('Begin a layout', $this->get($port, '/'));
             $this->assertSame(
                 'HTTP/1.1 413',
                 substr($this->ask($port, "POST / HTTP/1.1\r\nHost: 127.0.0.1:{$port}\r\nContent-Length: 99999999999999\r\n\r\n"), 0, 12),
             );
             $this->assertSame('HTTP/1.1 400', substr($this->ask($port, "GARBAGE\r\n\r\n"), 0, 12));
-            $this->assertStringContainsString('Begin the layout', $this->get($port, '/'), 'it still answers');
+            $this->assertStringContainsString('Begin a layout', $this->get($port, '/'), 'it still answers');
             $asset = preg_match('#/build/assets/[\w.-]+\.js#', $this->get($port, '/'), $m) === 1 ? $m[0] : '';
             $this->assertStringContainsString('immutable', implode("\n", get_headers("http://127.0.0.1:{$port}{$asset}") ?: []));
 
@@ -58,10 +58,10 @@ final class ServeTest extends TestCase
                 usleep(100_000);
             }
             $this->assertStringContainsString('php-fpm ended and is started again', $server->getErrorOutput());
-            for ($k = 0; $k < 50 && ! str_contains($page = $this->get($port, '/'), 'Begin the layout'); $k++) {
+            for ($k = 0; $k < 50 && ! str_contains($page = $this->get($port, '/'), 'Begin a layout'); $k++) {
                 usleep(100_000);
             }
-            $this->assertStringContainsString('Begin the layout', $page ?? '');
+            $this->assertStringContainsString('Begin a layout', $page ?? '');
         } finally {
             if ($group > 1) {
                 posix_kill(-$group, SIGTERM);
