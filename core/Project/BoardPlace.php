@@ -24,6 +24,26 @@ final class BoardPlace
     private const EXACT_MM = 1e-6;
 
     /**
+     * A board moved, mm in the layout, and turned about its middle, degrees.
+     *
+     * @param  list<Section>  $others
+     * @param  bool  $snaps whether it goes to an edge where it nearly is
+     */
+    public static function moved(Section $board, array $others, float $dx, float $dy, float $turn, bool $snaps): Section
+    {
+        $half = new Point($board->width / 2.0, $board->depth / 2.0);
+        $place = $board->placement;
+        $middle = $place->toLayout($half);
+        if ($turn !== 0.0) {
+            $place = self::turned(new Placement($place->x, $place->y, $place->angleDeg + $turn), $others);
+        }
+        $off = (new Placement(0.0, 0.0, $place->angleDeg))->toLayout($half);
+        $moved = $board->placed(new Placement($middle->x - $off->x + $dx, $middle->y - $off->y + $dy, $place->angleDeg));
+
+        return $snaps ? $moved->placed(self::snapped($moved, $others)) : $moved;
+    }
+
+    /**
      * A placement turned along the nearest direction of the others, if it nearly is.
      *
      * @param  list<Section>  $others

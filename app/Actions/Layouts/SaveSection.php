@@ -16,7 +16,6 @@ use App\Models\Section as SectionRow;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Geometry\BoardEdge;
-use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValue;
@@ -99,15 +98,7 @@ final readonly class SaveSection
         );
         $old = ProjectLoader::section($row);
         $others = $this->others($layout, $old);
-        $middle = $old->placement->toLayout(new Point($old->width / 2.0, $old->depth / 2.0));
-        $turned = $old->placement;
-        if ($by[2] !== 0.0) {
-            $turned = BoardPlace::turned(new Placement($turned->x, $turned->y, $turned->angleDeg + $by[2]), $others);
-        }
-        $off = (new Placement(0.0, 0.0, $turned->angleDeg))->toLayout(new Point($old->width / 2.0, $old->depth / 2.0));
-        $there = new Placement($middle->x - $off->x + $by[0], $middle->y - $off->y + $by[1], $turned->angleDeg);
-        $section = $old->placed($there);
-        $section = $typed->text('snap') === '0' ? $section : $section->placed(BoardPlace::snapped($section, $others));
+        $section = BoardPlace::moved($old, $others, ...[...$by, $typed->text('snap') !== '0']);
         $this->unlessOver($layout, $section, 'place');
         $this->save($layout, $row, $old, $section, $section->name.($by[2] !== 0.0 ? ' turned' : ' moved'), true);
     }

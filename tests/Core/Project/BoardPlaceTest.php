@@ -6,6 +6,7 @@ namespace Tests\Core\Project;
 
 use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Placement;
+use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Project\BoardPlace;
 use IdleRidge\Core\Project\Section;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -79,6 +80,19 @@ final class BoardPlaceTest extends TestCase
             $again = BoardPlace::snapped($off, [$board]);
             $this->assertEqualsWithDelta([$place->x, $place->y], [$again->x, $again->y], 1e-6, "seed {$seed}: brought back");
         }
+    }
+
+    public function test_a_board_turns_about_its_middle_and_goes_to_an_edge_only_where_it_may(): void
+    {
+        $tarn = Section::of(Build::uid(1), 'Tarn', 1200.0, 600.0);
+        $fell = Section::of(Build::uid(2), 'Fell', 1000.0, 400.0, 3000.0, 1000.0);
+        $middle = fn (Section $s): array => get_object_vars($s->placement->toLayout(new Point(500.0, 200.0)));
+        foreach ([15.0, 90.0, -37.5, 180.0] as $turn) {
+            $turned = BoardPlace::moved($fell, [$tarn], 20.0, -10.0, $turn, false);
+            $this->assertEqualsWithDelta(['x' => 3520.0, 'y' => 1190.0], $middle($turned), 1e-6);
+        }
+        $near = fn (bool $snaps): float => BoardPlace::moved($fell, [$tarn], -1790.0, -1000.0, 0.0, $snaps)->placement->x;
+        $this->assertEqualsWithDelta([1200.0, 1210.0], [$near(true), $near(false)], 1e-6);
     }
 
     public function test_boards_that_lie_over_each_other_are_told(): void
