@@ -10,6 +10,11 @@ use DateTimeZone;
 /** Moments and spans in words, on the layout's wall clock. Moments are minutes of Unix time. */
 final readonly class ClockWords
 {
+    /** A range that goes further is not said in minutes, or in hours. */
+    private const MOST_IN_MINUTES = 600.0;
+
+    private const MOST_IN_HOURS = 7200.0;
+
     public function __construct(private DateTimeZone $zone, public int $now)
     {
     }
@@ -73,7 +78,11 @@ final readonly class ClockWords
     {
         [$from, $to] = [max(0.0, $from), max(0.0, $to)];
         // Ends that lie apart by factors have their middle where the factors are alike.
-        $unit = self::unit($from < 1.0 ? $to : sqrt($from * $to));
+        $unit = match (self::unit($from < 1.0 ? $to : sqrt($from * $to))) {
+            'min' => $to < self::MOST_IN_MINUTES ? 'min' : 'h',
+            'h' => $to < self::MOST_IN_HOURS ? 'h' : 'd',
+            default => 'd',
+        };
         [$a, $b] = [self::in($unit, $from), self::in($unit, $to)];
         if ($a === $b) {
             return $a;

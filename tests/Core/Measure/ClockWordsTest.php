@@ -39,6 +39,11 @@ final class ClockWordsTest extends TestCase
     #[TestWith([2160.0, 3744.0, '36–62 h'])]
     #[TestWith([2400.0, 3744.0, '1.7–2.6 d'])]
     #[TestWith([60.0, 3000.0, '1–50 h'])]
+    #[TestWith([5.0, 599.0, '5–599 min'])]
+    #[TestWith([5.0, 600.0, '0–10 h'])]
+    #[TestWith([5.0, 1064.0, '0–18 h'])]
+    #[TestWith([600.0, 7199.0, '10–120 h'])]
+    #[TestWith([600.0, 7200.0, '0.4–5 d'])]
     public function test_both_ends_of_a_range_are_in_one_unit(float $from, float $to, string $words): void
     {
         $this->assertSame($words, ClockWords::range($from, $to));
