@@ -203,6 +203,11 @@ final class CutsTest extends TestCase
             SheetSequence::of($block, 0.0, $stock(null, 90_000)),
             'dear sheets are left on the shelf',
         );
+        // More layers than are looked at: as many of the first kind as it takes and no more.
+        $thin = fn (float $height): int => count(
+            SheetSequence::of(self::grid(fn (): float => $height)->mesh(), 0.0, CutSettings::of(thickness: 3.0)),
+        );
+        $this->assertSame([400, 401, 402], [$thin(1200.0), $thin(1203.0), $thin(1203.5)]);
     }
 
     public function test_schools_differ_in_work_weight_and_dust(): void

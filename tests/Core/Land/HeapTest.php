@@ -43,6 +43,14 @@ final class HeapTest extends TestCase
             $this->assertEqualsWithDelta(0.0, $model->heightAt($x, $y), 1e-9, 'the edge is not lifted');
         }
         $this->assertEqualsWithDelta(2.0 * $foot, $this->across($project, $ridge), 0.3);
+        // A line that nears the edge is measured across its middle, 60 from the edge there: the toe on that side is cut off.
+        $askew = new LandFeature(
+            Build::uid(5),
+            FeatureKind::Ridge,
+            [new Spot(200.0, 100.0, 60.0), new Spot(1000.0, 20.0, 60.0)],
+            figures: ['foot_deg' => 40.0],
+        );
+        $this->assertEqualsWithDelta($foot + 60.0 / cos(atan(0.1)), $this->across(Build::project([], [$askew]), $askew), 0.3);
         // Over a width instead of at a slope.
         $wide = new LandFeature(Build::uid(5), FeatureKind::Ridge, $ridge->points, figures: ['foot_mm' => 90.0]);
         $this->assertEqualsWithDelta(180.0, $this->across(Build::project([], [$wide]), $wide), 0.3);

@@ -6,6 +6,7 @@ namespace Tests\Core\Plan;
 
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Coats\Labour;
 use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Plan\BenchPlan;
@@ -316,6 +317,53 @@ final class BenchWindowTest extends TestCase
             new BenchRules(),
         );
         $this->assertSame([], BenchPlanChecker::faults($two));
+    }
+
+    public function test_a_set_up_of_less_than_a_minute_is_not_worth_joining_for(): void
+    {
+        $zones = [
+            Build::zone(1, ['outline' => Build::square(100, 100, 500, 350)]),
+            Build::zone(2, ['outline' => Build::square(600, 100, 1000, 350)]),
+        ];
+        foreach ([[1.0, true], [0.99, false]] as [$minutes, $joined]) {
+            $recipe = Build::recipe('earth-paint')->but(labour: new Labour($minutes, 0.8));
+            $coats = [new Coat(Build::uid(11), $zones[0]->uid, $recipe), new Coat(Build::uid(12), $zones[1]->uid, $recipe)];
+            $plan = $this->make(new Works($zones, $coats, [], [], [$this->evening(1)]), new BenchRules());
+            $this->assertSame($joined, $plan->moves[1]->isJoined(), "{$minutes} min");
+        }
+    }
+
+    /** What is begun ends when its minutes are over; whoever takes longer is taken to be done at the next five minutes. */
+    public function test_what_is_being_laid_ends_as_planned_or_at_the_next_five_minutes(): void
+    {
+        $works = new Works([Build::zone(1)], [new Coat(Build::uid(11), Build::uid(1), Build::recipe('earth-paint'))], [], [], [$this->evening(1)]);
+        $from = Build::minute('2026-10-12T18:00Z');
+        [$coat, $ring] = [$works->coats[0], Build::square(100, 100, 500, 350)];
+        $laid = new CoatApplication(
+            Build::uid(21),
+            Build::uid(901),
+            $coat->zone,
+            $coat->uid,
+            1,
+            $coat->title(),
+            $coat->recipe,
+            $coat->mm,
+            [$ring],
+            1e5,
+            0.0,
+            30,
+            [],
+            $from,
+            null,
+        );
+        foreach (['18:12' => '18:30', '18:24' => '18:30', '18:25' => '18:30', '18:30' => '18:35', '18:34' => '18:35'] as $now => $end) {
+            $this->assertSame(
+                Build::minute("2026-10-12T{$end}Z"),
+                Build::work($works, "2026-10-12T{$now}Z")->endOf($laid),
+                "at {$now}",
+            );
+        }
+        $this->assertSame($from + 4, Build::work($works, '2026-10-12T18:30Z')->endOf($laid->but(endedAt: $from + 4)));
     }
 
     public function test_what_keeps_its_clamps_or_has_a_follower_in_a_window_stays_alone(): void

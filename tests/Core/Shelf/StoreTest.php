@@ -155,6 +155,9 @@ final class StoreTest extends TestCase
             ['/movements/0/by', '/movements/1/lot', '/movements/3/by', '/lots/2/unit'],
             array_map(fn (InvalidValue $f): string => $f->place, $faults),
         );
+        $this->assertSame([], (new Store([$sheet], [$this->move('sheet', 500.0), $this->move('sheet', 500.0)]))->faults());
+        $this->assertCount(1, (new Store([$sheet], [$this->move('sheet', 501.0)]))->faults(), 'more than 500 at once');
+        $this->assertSame(500, (new Store([$sheet], [$this->move('sheet', 500.0), $this->move('sheet', 40.0)]))->sheets()[0]->count);
     }
 
     public function test_it_is_good_until_its_day_ends_or_so_long_after_it_was_opened(): void
