@@ -29,6 +29,8 @@ use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchRules;
+use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 use IdleRidge\Core\Track\FormationProfile;
 use IdleRidge\Core\Track\Run;
 use Random\Randomizer;
@@ -227,6 +229,12 @@ final class Build
             ],
             self::minute($now),
         );
+    }
+
+    /** Hours at the bench of every week on a day (1 is Monday), minutes of it. */
+    public static function weekly(int $n, int $weekday, int $from, int $to): BenchTime
+    {
+        return new BenchTime(self::uid($n), BenchTimeKind::Weekly, $weekday, null, $from, $to);
     }
 
     public static function spot(int $n, float $x, float $y, float $z): LandFeature

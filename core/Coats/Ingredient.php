@@ -20,8 +20,6 @@ use IdleRidge\Core\Shelf\MaterialLot;
  */
 final readonly class Ingredient
 {
-    public const RULES = ['area', 'volume', 'pores', 'plaster', 'edge', 'length', 'tree', 'post', 'wire', 'dam', 'strip'];
-
     public const UNITS = MaterialLot::UNITS;
 
     /** Density of gypsum powder without its air, g/ml. */
@@ -33,7 +31,7 @@ final readonly class Ingredient
      * @throws InvalidValue
      */
     public function __construct(
-        public string $rule,
+        public MeasureRule $rule,
         public float $value,
         public string $unit,
         public array $of,
@@ -42,9 +40,6 @@ final readonly class Ingredient
         public float $bulk = 1.0,
         public bool $loose = false,
     ) {
-        if (! in_array($rule, self::RULES, true)) {
-            throw new InvalidValue('a part goes by '.implode(', ', self::RULES), 'rule');
-        }
         if (! in_array($unit, self::UNITS, true)) {
             throw new InvalidValue('an amount is in '.implode(', ', self::UNITS), 'unit');
         }
@@ -58,22 +53,15 @@ final readonly class Ingredient
         if ($of === [] || array_sum(array_column($of, 'parts')) <= 0.0) {
             throw new InvalidValue('the parts come to nothing', 'of');
         }
-        if ($rule === 'plaster' && count($of) !== 2) {
+        if ($rule === MeasureRule::Plaster && count($of) !== 2) {
             throw new InvalidValue('plaster is powder and water', 'of');
         }
     }
 
     /** The unit of its value, such as g/m²; of plaster what water goes on powder. */
-    public static function rate(string $rule, string $unit): string
+    public function rate(): string
     {
-        return match ($rule) {
-            'area' => "{$unit}/m²",
-            'volume' => "{$unit}/ml",
-            'edge', 'length', 'wire', 'dam' => "{$unit}/m",
-            'plaster' => 'ml/g',
-            'pores' => '',
-            default => $unit,
-        };
+        return $this->rule->rate($this->unit);
     }
 
     /**
@@ -88,7 +76,7 @@ final readonly class Ingredient
     public function amounts(float $area, float $bed, float $edge = 0.0, float $length = 0.0, int $things = 0, float $wire = 0.0): array
     {
         $ml = $bed / 1000.0;
-        if ($this->rule === 'plaster') {
+        if ($this->rule === MeasureRule::Plaster) {
             $powder = $ml / (($this->value + 1.0 / self::GYPSUM_G_PER_ML) * $this->bulk);
 
             return [
@@ -97,14 +85,14 @@ final readonly class Ingredient
             ];
         }
         $whole = match ($this->rule) {
-            'area' => ($this->value * $area) / 1e6,
-            'volume' => $this->value * $ml,
-            'edge' => ($this->value * $edge) / 1000.0,
-            'length' => ($this->value * $length) / 1000.0,
-            'tree' => $this->value * ($things > 0 ? $things : ($this->base * $area) / 1e6),
-            'post', 'strip' => $this->value * ($things > 0 ? $things : ($this->base * $length) / 1000.0),
-            'wire', 'dam' => ($wire > 0.0 ? $this->value * $wire : $this->base * $length) / 1000.0,
-            default => $ml * $this->phi * $this->value + ($this->base * $area) / 1e6,
+            MeasureRule::Area => ($this->value * $area) / 1e6,
+            MeasureRule::Volume => $this->value * $ml,
+            MeasureRule::Edge => ($this->value * $edge) / 1000.0,
+            MeasureRule::Length => ($this->value * $length) / 1000.0,
+            MeasureRule::Tree => $this->value * ($things > 0 ? $things : ($this->base * $area) / 1e6),
+            MeasureRule::Post, MeasureRule::Strip => $this->value * ($things > 0 ? $things : ($this->base * $length) / 1000.0),
+            MeasureRule::Wire, MeasureRule::Dam => ($wire > 0.0 ? $this->value * $wire : $this->base * $length) / 1000.0,
+            MeasureRule::Pores => $ml * $this->phi * $this->value + ($this->base * $area) / 1e6,
         };
         $sum = array_sum(array_column($this->of, 'parts'));
 
@@ -125,6 +113,6 @@ final readonly class Ingredient
     /** Whether it makes a layer as thick as its bed. */
     public function isLayer(): bool
     {
-        return $this->rule === 'volume' || $this->rule === 'plaster';
+        return $this->rule === MeasureRule::Volume || $this->rule === MeasureRule::Plaster;
     }
 }

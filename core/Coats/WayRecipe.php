@@ -265,10 +265,10 @@ final class WayRecipe
             'loose' => array_map(fn (Ingredient $p): Ingredient => $p->times($s->value), self::loose($this->material)),
             'wetting' => [$this->pores($s->value, $way->wetting?->mixed($way->strength, $this->stock) ?? [], 0.0)],
             'glue' => [$this->pores($s->value, $mixed, $this->poresOfMaterial()->base ?? self::POROUS_BASE)],
-            'film' => [new Ingredient('area', $s->value, 'ml', $mixed)],
-            'neat' => [new Ingredient('area', $s->value, 'ml', $way->glue?->mixed(1.0, 0.0) ?? [])],
-            'of' => [new Ingredient('area', $s->value, $s->unit, $s->of)],
-            'edge' => [new Ingredient('edge', $s->value, $s->unit, $s->of)],
+            'film' => [new Ingredient(MeasureRule::Area, $s->value, 'ml', $mixed)],
+            'neat' => [new Ingredient(MeasureRule::Area, $s->value, 'ml', $way->glue?->mixed(1.0, 0.0) ?? [])],
+            'of' => [new Ingredient(MeasureRule::Area, $s->value, $s->unit, $s->of)],
+            'edge' => [new Ingredient(MeasureRule::Edge, $s->value, $s->unit, $s->of)],
             default => [],
         };
     }
@@ -276,13 +276,13 @@ final class WayRecipe
     /** @param  list<array{material: string, parts: float}>  $of */
     private function pores(float $share, array $of, float $base): Ingredient
     {
-        return new Ingredient('pores', $share, 'ml', $of, $this->poresOfMaterial()->phi ?? self::LOOSE_PORES, $base);
+        return new Ingredient(MeasureRule::Pores, $share, 'ml', $of, $this->poresOfMaterial()->phi ?? self::LOOSE_PORES, $base);
     }
 
     /** The part of its own recipe that takes most up: what its pores and its base are is known from there. */
     private function poresOfMaterial(): ?Ingredient
     {
-        $pores = array_filter($this->material->parts, fn (Ingredient $p): bool => $p->rule === 'pores');
+        $pores = array_filter($this->material->parts, fn (Ingredient $p): bool => $p->rule === MeasureRule::Pores);
         usort($pores, fn (Ingredient $a, Ingredient $b): int => $b->base <=> $a->base);
 
         return $pores[0] ?? null;
@@ -298,7 +298,9 @@ final class WayRecipe
         if ($recipe->steps === []) {
             $ballast = $recipe->family === Family::Ballast;
 
-            return array_values(array_filter($recipe->parts, fn (Ingredient $p): bool => $p->loose || ($ballast && $p->rule === 'volume')));
+            return array_values(
+                array_filter($recipe->parts, fn (Ingredient $p): bool => $p->loose || ($ballast && $p->rule === MeasureRule::Volume)),
+            );
         }
 
         return array_merge(

@@ -8,6 +8,9 @@ use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\BenchRules;
+use IdleRidge\Core\Schedule\DueDate;
+use IdleRidge\Core\Schedule\DueState;
+use IdleRidge\Core\Schedule\WorkOrder;
 use IdleRidge\Core\Shelf\ShelfRules;
 
 /** How a builder plans, and what was read of the air of rooms, as they stand in a layout's file. */
@@ -15,8 +18,9 @@ final class BenchFile
 {
     public static function rules(Record $r): BenchRules
     {
-        $due = array_map(function (Record $d): array {
-            $one = ['section' => $d->text('section'), 'date' => $d->text('date'), 'milestone' => $d->text('milestone')];
+        $due = array_map(function (Record $d): DueDate {
+            $state = InvalidValue::unlessOneOf(DueState::class, $d->text('milestone'), $d->at('milestone'));
+            $one = $d->within(fn (): DueDate => new DueDate($d->text('section'), $d->text('date'), $state));
             $d->close();
 
             return $one;
@@ -25,7 +29,7 @@ final class BenchFile
         $rules = $r->within(
             fn (): BenchRules => new BenchRules(
                 $r->number('certainty', 0.8),
-                $r->text('order', 'free'),
+                InvalidValue::unlessOneOf(WorkOrder::class, $r->text('order', WorkOrder::Free->value), 'order'),
                 $tools,
                 $due,
                 $r->words('first'),
@@ -42,7 +46,15 @@ final class BenchFile
     /** @return array<string, mixed> */
     public static function fromRules(BenchRules $rules): array
     {
-        return ['certainty' => $rules->certainty, 'order' => $rules->order, 'due' => $rules->due, 'first' => $rules->first] +
+        return [
+            'certainty' => $rules->certainty,
+            'order' => $rules->order->value,
+            'due' => array_map(
+                fn (DueDate $d): array => ['section' => $d->section, 'date' => $d->date, 'milestone' => $d->state->value],
+                $rules->due,
+            ),
+            'first' => $rules->first,
+        ] +
             ($rules->tools === [] ? [] : ['tools' => $rules->tools]) +
             ($rules->ways === [] ? [] : ['ways' => $rules->ways]) +
             ($rules->alcohol === Library::USUAL_STOCK ? [] : ['alcohol' => $rules->alcohol]) +

@@ -13,6 +13,7 @@ use IdleRidge\Core\Coats\Labour;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Material;
 use IdleRidge\Core\Coats\MaterialForm;
+use IdleRidge\Core\Coats\MeasureRule;
 use IdleRidge\Core\Coats\PourLimits;
 use IdleRidge\Core\Coats\Provenance;
 use IdleRidge\Core\Coats\Recipe;
@@ -343,7 +344,7 @@ final class RecipeFile
     private static function fromPart(Ingredient $p): array
     {
         return [
-            'rule' => $p->rule,
+            'rule' => $p->rule->value,
             'value' => $p->value,
             'unit' => $p->unit,
             'of' => $p->of,
@@ -405,7 +406,7 @@ final class RecipeFile
         $of = array_map(self::ingredient(...), $r->records('of'));
         $part = $r->within(
             fn (): Ingredient => new Ingredient(
-                $r->text('rule'),
+                InvalidValue::unlessOneOf(MeasureRule::class, $r->text('rule'), 'rule'),
                 $r->number('value'),
                 $r->text('unit'),
                 $of,

@@ -16,6 +16,7 @@ use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\PackPrice;
 use IdleRidge\Core\Shelf\Pot;
+use IdleRidge\Core\Shelf\SheetKind;
 use IdleRidge\Core\Shelf\SheetLot;
 use IdleRidge\Core\Shelf\ShelfRules;
 use IdleRidge\Core\Shelf\StockMovement;
@@ -77,7 +78,7 @@ final class StockFile
             'pot' => $r->within(fn (): Pot => self::pot($r, $uid)),
             default => new SheetLot(
                 $uid,
-                $r->text('kind'),
+                InvalidValue::unlessOneOf(SheetKind::class, $r->text('kind'), $r->at('kind')),
                 $r->number('sheet_mm'),
                 $r->number('sheet_width_mm'),
                 $r->number('sheet_depth_mm'),
@@ -203,7 +204,7 @@ final class StockFile
                 ]),
             default => [
                 'uid' => $l->uid,
-                'kind' => $l->kind,
+                'kind' => $l->kind->value,
                 'sheet_mm' => $l->thickness,
                 'sheet_width_mm' => $l->width,
                 'sheet_depth_mm' => $l->depth,

@@ -17,6 +17,7 @@ use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 
 /** Zones, coats, laid work and bench times as they stand in a layout's file; moments are ISO 8601 in UTC. */
 final class WorksFile
@@ -243,11 +244,12 @@ final class WorksFile
     public static function benchTime(Record $r, string $uid): BenchTime
     {
         $weekday = $r->numberOrNull('weekday');
-        $open = $r->text('kind') !== 'closed';
+        $kind = InvalidValue::unlessOneOf(BenchTimeKind::class, $r->text('kind'), $r->at('kind'));
+        $open = $kind !== BenchTimeKind::Closed;
 
         return new BenchTime(
             $uid,
-            $r->text('kind'),
+            $kind,
             $weekday === null ? null : (int) $weekday,
             $r->has('date') ? $r->text('date') : null,
             $open ? self::clock($r, 'from') : 0,
@@ -366,10 +368,12 @@ final class WorksFile
     /** @return array<string, mixed> */
     public static function fromTime(BenchTime $t): array
     {
-        return ['uid' => $t->uid, 'kind' => $t->kind] +
+        return ['uid' => $t->uid, 'kind' => $t->kind->value] +
             ($t->weekday === null ? [] : ['weekday' => $t->weekday]) +
             ($t->date === null ? [] : ['date' => $t->date]) +
-            ($t->kind === 'closed' ? [] : ['from' => BenchTime::clock($t->from), 'to' => BenchTime::clock($t->to), 'hands' => $t->hands]) +
+            ($t->kind === BenchTimeKind::Closed
+                ? []
+                : ['from' => BenchTime::clock($t->from), 'to' => BenchTime::clock($t->to), 'hands' => $t->hands]) +
             ($t->until === null ? [] : ['until' => $t->until]) +
             ($t->who === '' ? [] : ['who' => $t->who]) +
             $t->extra;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Journal;
 
+use IdleRidge\Core\Coats\MeasureRule;
 use IdleRidge\Core\Coats\Recipe;
 
 /** Figures of a recipe as they came out, beside those it has; and as its form takes them once they are taken over. */
@@ -69,7 +70,7 @@ final readonly class LearnedFigures
         $parts = [];
         foreach ($this->recipe->parts as $k => $part) {
             // How much of plaster is mixed follows from its bed.
-            if ($part->rule !== 'plaster' && in_array($material, array_column($part->of, 'material'), true)) {
+            if ($part->rule !== MeasureRule::Plaster && in_array($material, array_column($part->of, 'material'), true)) {
                 $parts[$k] = ['value' => (string) round($part->value * $yours / 100.0, 4)];
             }
         }

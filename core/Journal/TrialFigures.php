@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Journal;
 
 use IdleRidge\Core\Coats\MaterialAmount;
+use IdleRidge\Core\Coats\MeasureRule;
 use IdleRidge\Core\Coats\Recipe;
 
 /** What a trial says of its recipe's figures. */
@@ -82,7 +83,7 @@ final readonly class TrialFigures
                 continue;
             }
             // Of plaster the figure is water to powder; how much is mixed follows from the bed.
-            $value = $part->rule === 'plaster'
+            $value = $part->rule === MeasureRule::Plaster
                 ? ($own[0]['used'] > 0.0 ? $own[1]['used'] / $own[0]['used'] : $part->value)
                 : $part->value * $used / $said;
             if (self::differs($value, $part->value)) {

@@ -10,6 +10,7 @@ use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Measure\Budget;
 use IdleRidge\Core\Measure\StepBudget;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Schedule\DueState;
 use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Schedule\Problem;
 use IdleRidge\Core\Schedule\ProvingSolver;
@@ -234,7 +235,7 @@ final readonly class BenchPlan
                     $last = max($last, $this->comesTo($placed, $due[1]));
                 }
             }
-            foreach ($due[1] === 'travel' ? $this->work->project->works->laid : [] as $laid) {
+            foreach ($due[1] === DueState::Travel ? $this->work->project->works->laid : [] as $laid) {
                 if ($laid->section === $section->uid) {
                     $last = max(
                         $last,
@@ -249,13 +250,13 @@ final readonly class BenchPlan
     }
 
     /** When a planned move is worked, shown or fit to travel. */
-    private function comesTo(PlacedMove $placed, string $milestone): int
+    private function comesTo(PlacedMove $placed, DueState $state): int
     {
         $minutes = $placed->move->recipe->cure->minutes;
 
         return match (true) {
-            $milestone === 'worked', $milestone === 'shown' && ! isset($minutes['next_coat']) => $placed->end,
-            $milestone === 'shown' => $this->reached($placed, Milestone::NextCoat, $this->work->certainty()),
+            $state === DueState::Worked, $state === DueState::Shown && ! isset($minutes['next_coat']) => $placed->end,
+            $state === DueState::Shown => $this->reached($placed, Milestone::NextCoat, $this->work->certainty()),
             default => $this->reached($placed, self::through($minutes), $this->work->certainty()),
         };
     }

@@ -25,6 +25,7 @@ use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\DueState;
 use LogicException;
 
 /**
@@ -279,16 +280,16 @@ final class BenchWork
     /**
      * By when a section has to have come how far: its own date, else that of the show.
      *
-     * @return array{int, string}|null minutes of Unix time, and the milestone
+     * @return array{int, DueState}|null minutes of Unix time, and how far
      */
     public function dueOf(Section $section): ?array
     {
         $own = $this->rules()->dueOf($section->uid);
-        $date = $own['date'] ?? $this->project->layout->showOn;
+        $date = $own->date ?? $this->project->layout->showOn;
 
         return $date === null
             ? null
-            : [intdiv((new DateTimeImmutable($date, $this->zone))->getTimestamp(), 60), $own['milestone'] ?? 'travel'];
+            : [intdiv((new DateTimeImmutable($date, $this->zone))->getTimestamp(), 60), $own->state ?? DueState::Travel];
     }
 
     public function zone(): DateTimeZone

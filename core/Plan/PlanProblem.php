@@ -8,9 +8,11 @@ use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Cure\Milestone;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\DueState;
 use IdleRidge\Core\Schedule\Job;
 use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Schedule\Problem;
+use IdleRidge\Core\Schedule\WorkOrder;
 
 /** The work of a layout as a problem for the solver: jobs of one move or several, waits by cures, tools, deadlines. */
 final class PlanProblem
@@ -335,15 +337,15 @@ final class PlanProblem
         if ($due === null) {
             return null;
         }
-        [$at, $milestone] = $due;
+        [$at, $state] = $due;
         // Far beyond the sessions that are looked at it binds nothing, and there is no air to reckon with.
         if ($at - $this->zero > 3 * BenchWork::HORIZON_DAYS * 1440) {
             return $at - $this->zero;
         }
-        $wanted = match ($milestone) {
-            'worked' => null,
-            'shown' => Milestone::NextCoat,
-            default => BenchPlan::through($move->recipe->cure->minutes),
+        $wanted = match ($state) {
+            DueState::Worked => null,
+            DueState::Shown => Milestone::NextCoat,
+            DueState::Travel => BenchPlan::through($move->recipe->cure->minutes),
         };
         if ($wanted === null || ! isset($move->recipe->cure->minutes[$wanted->value])) {
             return $at - $this->zero;
@@ -365,9 +367,9 @@ final class PlanProblem
     private function turn(Move $move): int
     {
         return match ($this->work->rules()->order) {
-            'board' => (int) array_search($move->section, $this->work->project->sections, true),
-            'stage' => $move->recipe->stage->value,
-            default => 0,
+            WorkOrder::Board => (int) array_search($move->section, $this->work->project->sections, true),
+            WorkOrder::Stage => $move->recipe->stage->value,
+            WorkOrder::Free => 0,
         };
     }
 

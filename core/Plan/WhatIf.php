@@ -89,7 +89,7 @@ final class WhatIf
         return $project->working(
             $project->works->with([
                 'times' => array_map(
-                    fn (BenchTime $t): BenchTime => in_array($t->kind, ['closed', 'busy'], true)
+                    fn (BenchTime $t): BenchTime => ! $t->kind->opens()
                         ? $t
                         : new BenchTime(
                             $t->uid,

@@ -9,6 +9,7 @@ use IdleRidge\Core\Journal\CheckAnswer;
 use IdleRidge\Core\Journal\CheckResult;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 
 /** Checks due on a layout, made from what stands in it, in the order of a walk round it: board by board, along the track. */
 final readonly class RoundsDue
@@ -88,7 +89,7 @@ final readonly class RoundsDue
     {
         $out = [];
         foreach ($work->project->works->times as $time) {
-            if ($time->kind === 'visit' && $time->date !== null) {
+            if ($time->kind === BenchTimeKind::Visit && $time->date !== null) {
                 $out[] = [$time->date, RoundMoment::BeforeVisit];
             }
         }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Schedule;
 
-use IdleRidge\Core\Measure\Day;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Shelf\ShelfRules;
 
@@ -16,16 +15,12 @@ final readonly class BenchRules
 {
     public const CERTAINTIES = [0.5, 0.8, 0.9];
 
-    public const ORDERS = ['free', 'board', 'stage'];
-
     /** Strengths that alcohol is sold in, %. */
     public const ALCOHOLS = [99.0, 91.0, 70.0];
 
-    public const MILESTONES = ['worked', 'shown', 'travel'];
-
     /**
      * @param  array<string, int>  $tools how many there are; one of any that is not named
-     * @param  list<array{section: string, date: string, milestone: string}>  $due section uid → by when, at the beginning of the day
+     * @param  list<DueDate>  $due one a section at most
      * @param  array<string, string>  $ways family of loose material → way in which it is laid
      * @param  float  $alcohol strength of what is in store, %
      * @param  list<string>  $first moves in the order of a plan that was taken
@@ -34,7 +29,7 @@ final readonly class BenchRules
      */
     public function __construct(
         public float $certainty = 0.8,
-        public string $order = 'free',
+        public WorkOrder $order = WorkOrder::Free,
         public array $tools = [],
         public array $due = [],
         public array $first = [],
@@ -48,22 +43,15 @@ final readonly class BenchRules
         if (! in_array($certainty, self::CERTAINTIES, true)) {
             throw new InvalidValue('A start is as likely right as 50, 80 or 90 %.', 'certainty');
         }
-        if (! in_array($order, self::ORDERS, true)) {
-            throw new InvalidValue('The order of work is one of '.implode(', ', self::ORDERS).'.', 'order');
-        }
         foreach ($tools as $tool => $count) {
             InvalidValue::unlessBetween($count, 0, 50, "The number of “{$tool}”", '', "tools/{$tool}");
         }
         $seen = [];
         foreach ($due as $k => $one) {
-            if (! in_array($one['milestone'], self::MILESTONES, true)) {
-                throw new InvalidValue('A board has to be worked, shown or fit to travel by then.', "due/{$k}/milestone");
-            }
-            Day::of($one['date'], "due/{$k}/date");
-            if (isset($seen[$one['section']])) {
+            if (isset($seen[$one->section])) {
                 throw new InvalidValue('A section has two dates.', "due/{$k}/section");
             }
-            $seen[$one['section']] = true;
+            $seen[$one->section] = true;
         }
     }
 
@@ -73,11 +61,10 @@ final readonly class BenchRules
         return new self(...$changed + get_object_vars($this));
     }
 
-    /** @return array{section: string, date: string, milestone: string}|null */
-    public function dueOf(string $section): ?array
+    public function dueOf(string $section): ?DueDate
     {
         foreach ($this->due as $one) {
-            if ($one['section'] === $section) {
+            if ($one->section === $section) {
                 return $one;
             }
         }

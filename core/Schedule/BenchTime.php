@@ -15,8 +15,6 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final readonly class BenchTime
 {
-    public const KINDS = ['weekly', 'single', 'visit', 'closed', 'busy'];
-
     public const DAYS = [1 => 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
     private const MAX_VISIT_DAYS = 60;
@@ -42,7 +40,7 @@ final readonly class BenchTime
      */
     public function __construct(
         public string $uid,
-        public string $kind,
+        public BenchTimeKind $kind,
         ?int $weekday,
         ?string $date,
         int $from,
@@ -52,20 +50,17 @@ final readonly class BenchTime
         ?string $until = null,
         string $who = '',
     ) {
-        if (! in_array($kind, self::KINDS, true)) {
-            throw new InvalidValue('A session is one of '.implode(', ', self::KINDS).'.', 'kind');
-        }
-        if ($kind === 'weekly' && ! isset(self::DAYS[$weekday ?? 0])) {
+        if ($kind === BenchTimeKind::Weekly && ! isset(self::DAYS[$weekday ?? 0])) {
             throw new InvalidValue('Choose a day of the week.', 'weekday');
         }
-        if ($kind !== 'weekly') {
+        if ($kind !== BenchTimeKind::Weekly) {
             $first = Day::of((string) $date, 'date');
             $days = $until === null ? 0 : (int) $first->diff(Day::of($until, 'until'))->format('%r%a');
             if ($days < 0 || $days > self::MAX_VISIT_DAYS) {
                 throw new InvalidValue($days < 0 ? 'It ends before it begins.' : 'At most '.self::MAX_VISIT_DAYS.' days.', 'until');
             }
         }
-        if ($kind !== 'closed') {
+        if ($kind !== BenchTimeKind::Closed) {
             InvalidValue::unlessBetween($from, 0, 1439, 'The beginning', 'min', 'from');
             if ($to <= $from || $to > 1440) {
                 throw new InvalidValue('The session ends before it begins; one over midnight is two sessions.', 'to');
@@ -75,11 +70,11 @@ final readonly class BenchTime
         if (mb_strlen($who) > 80) {
             throw new InvalidValue('At most 80 characters.', 'who');
         }
-        $through = in_array($kind, ['visit', 'closed'], true) && $until !== $date ? $until : null;
-        $this->weekday = $kind === 'weekly' ? $weekday : null;
-        $this->date = $kind === 'weekly' ? null : $date;
-        $this->from = $kind === 'closed' ? 0 : $from;
-        $this->to = $kind === 'closed' ? 0 : $to;
+        $through = $kind->lasts() && $until !== $date ? $until : null;
+        $this->weekday = $kind === BenchTimeKind::Weekly ? $weekday : null;
+        $this->date = $kind === BenchTimeKind::Weekly ? null : $date;
+        $this->from = $kind === BenchTimeKind::Closed ? 0 : $from;
+        $this->to = $kind === BenchTimeKind::Closed ? 0 : $to;
         $this->until = $through;
         $this->who = trim($who);
     }
@@ -89,7 +84,7 @@ final readonly class BenchTime
     {
         $date = $day->format('Y-m-d');
 
-        return $this->kind === 'weekly'
+        return $this->kind === BenchTimeKind::Weekly
             ? (int) $day->format('N') === $this->weekday
             : $date >= $this->date && $date <= ($this->until ?? $this->date);
     }
@@ -165,7 +160,7 @@ final readonly class BenchTime
         foreach ($zone->getTransitions($from * 60, ($from + 1440 * $days) * 60) ?: [] as $k => $change) {
             $day = (new DateTimeImmutable('@'.$change['ts']))->setTimezone($zone)->setTime(0, 0);
             foreach ($k === 0 ? [] : $times as $time) {
-                foreach ($time->isOn($day) && $time->kind !== 'closed' ? [$time->from, $time->to] : [] as $minute) {
+                foreach ($time->isOn($day) && $time->kind !== BenchTimeKind::Closed ? [$time->from, $time->to] : [] as $minute) {
                     $at = $day->setTime(intdiv($minute, 60), $minute % 60);
                     $words = $day->format('D j M').', '.self::clock($minute);
                     if ($at->format('H:i') !== self::clock($minute % 1440)) {
@@ -193,10 +188,10 @@ final readonly class BenchTime
         $day = (new DateTimeImmutable('@'.$from * 60))->setTimezone($zone)->setTime(0, 0);
         for ($k = 0; $k < $days; $k++) {
             $here = array_values(array_filter($times, fn (self $time): bool => $time->isOn($day)));
-            $closed = array_filter($here, fn (self $time): bool => $time->kind === 'closed') !== [];
+            $closed = array_filter($here, fn (self $time): bool => $time->kind === BenchTimeKind::Closed) !== [];
             foreach ($closed ? [] : $here as $time) {
                 $stretch = [self::moment($day, $time->from), self::moment($day, $time->to), $time->hands];
-                if ($time->kind === 'busy') {
+                if ($time->kind === BenchTimeKind::Busy) {
                     $busy[] = $stretch;
                 } elseif ($stretch[1] > $stretch[0]) {
                     $open[] = $stretch;

@@ -10,8 +10,6 @@ use IdleRidge\Core\Measure\InvalidValue;
 /** Sheets of one size that lie in store, whole or an offcut, mm; how many there are is told by their movements. */
 final readonly class SheetLot
 {
-    public const KINDS = ['sheet', 'offcut'];
-
     /**
      * @param  array<string, mixed>  $extra
      *
@@ -19,15 +17,12 @@ final readonly class SheetLot
      */
     public function __construct(
         public string $uid,
-        public string $kind,
+        public SheetKind $kind,
         public float $thickness,
         public float $width,
         public float $depth,
         public array $extra = [],
     ) {
-        if (! in_array($kind, self::KINDS, true)) {
-            throw new InvalidValue('A lot of foam is a sheet or an offcut.', 'kind');
-        }
         new StockSheet($thickness, $width, $depth);
     }
 

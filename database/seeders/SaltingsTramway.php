@@ -23,6 +23,7 @@ use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 use IdleRidge\Core\Track\Vehicle;
 
 /** A small test piece in another scale, in inches, made as a shell: a tramway on a sea wall through a marsh. All names are made up. */
@@ -186,8 +187,8 @@ final readonly class SaltingsTramway
             [],
             [Room::of($this->uids->next(), 'Box room', 19.0, 15.0, 58.0, 64.0)],
             [
-                new BenchTime($this->uids->next(), 'weekly', 3, null, 1200, 1290),
-                new BenchTime($this->uids->next(), 'weekly', 6, null, 600, 720),
+                new BenchTime($this->uids->next(), BenchTimeKind::Weekly, 3, null, 1200, 1290),
+                new BenchTime($this->uids->next(), BenchTimeKind::Weekly, 6, null, 600, 720),
             ],
         );
     }

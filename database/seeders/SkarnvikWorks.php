@@ -22,6 +22,7 @@ use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 use IdleRidge\Core\Track\Run;
 use Psr\Clock\ClockInterface;
 
@@ -215,9 +216,9 @@ final class SkarnvikWorks
     {
         $out = [];
         foreach ([1 => 1, 2, 3, 4] as $weekday) {
-            $out[] = new BenchTime($this->uids->next(), 'weekly', $weekday, null, 1170, 1290);
+            $out[] = new BenchTime($this->uids->next(), BenchTimeKind::Weekly, $weekday, null, 1170, 1290);
         }
-        $out[] = new BenchTime($this->uids->next(), 'weekly', 6, null, 600, 780);
+        $out[] = new BenchTime($this->uids->next(), BenchTimeKind::Weekly, 6, null, 600, 780);
 
         return $out;
     }

@@ -173,7 +173,7 @@ function plan(int $count): callable
             ),
         );
     }
-    $times = array_map(fn (int $day): BenchTime => new BenchTime(Build::uid(50 + $day), 'weekly', $day, null, 1140, 1260), [1, 2, 3, 4, 6]);
+    $times = array_map(fn (int $day): BenchTime => Build::weekly(50 + $day, $day, 1140, 1260), [1, 2, 3, 4, 6]);
     $work = Build::work(new Works($zones, $coats, [], [], $times), '2026-10-12T12:00Z');
 
     return fn () => BenchPlan::make($work);

@@ -12,6 +12,8 @@ use DateTimeZone;
 use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Interchange\CalendarFile;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
+use IdleRidge\Core\Schedule\WorkOrder;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Symfony\Component\Process\Process;
@@ -37,10 +39,10 @@ final class ClockTest extends FeatureCase
         ])->assertSessionHasNoErrors();
         $plan = $this->plan($layout);
         $this->assertSame(
-            [0.9, 'board', 2],
+            [0.9, WorkOrder::Board, 2],
             [$plan->work->certainty(), $plan->work->rules()->order, $plan->work->rules()->tools('fibre applicator')],
         );
-        $this->assertSame('2026-10-16', $plan->work->rules()->dueOf($board->uid)['date'] ?? '');
+        $this->assertSame('2026-10-16', $plan->work->rules()->dueOf($board->uid)->date ?? '');
         $this->assertGreaterThanOrEqual($before, $plan->lastHandsOn());
         $this->get($at)->assertSee('too late');
         $this->from($at)
@@ -124,7 +126,7 @@ final class ClockTest extends FeatureCase
             'hands' => '2',
             'who' => 'A friend',
         ])->assertSessionHasNoErrors();
-        $visit = array_values(array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === 'visit'))[0];
+        $visit = array_values(array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === BenchTimeKind::Visit))[0];
         $this->get("/layouts/{$layout->uid}/visits/{$visit->uid}")
             ->assertOk()
             ->assertSee('Packing list')
@@ -161,7 +163,7 @@ final class ClockTest extends FeatureCase
                     ."RRULE:FREQ=WEEKLY;COUNT=3\r\nEXDATE;TZID=Europe/Oslo:20261022T200000",
             ),
         )->assertSessionHasNoErrors();
-        $busy = array_values(array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === 'busy'));
+        $busy = array_values(array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === BenchTimeKind::Busy));
         $this->assertSame(
             [['2026-10-15', 1200, 1380, 'choir.ics'], ['2026-10-29', 1200, 1380, 'choir.ics']],
             array_map(fn (BenchTime $t): array => [$t->date, $t->from, $t->to, $t->who], $busy),
@@ -174,7 +176,7 @@ final class ClockTest extends FeatureCase
             );
         }
         $send($event("SUMMARY:Away\r\nDTSTART;VALUE=DATE:20261017\r\nDTEND;VALUE=DATE:20261019"))->assertSessionHasNoErrors();
-        $busy = array_values(array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === 'busy'));
+        $busy = array_values(array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === BenchTimeKind::Busy));
         $this->assertSame(
             ['2026-10-17', '2026-10-18'],
             array_column($busy, 'date'),
@@ -186,11 +188,11 @@ final class ClockTest extends FeatureCase
         }
         $this->assertCount(
             2,
-            array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === 'busy'),
+            array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === BenchTimeKind::Busy),
             'the old hours stay',
         );
         $this->delete("{$at}/calendar", ['name' => 'choir.ics'])->assertSessionHasNoErrors();
-        $this->assertSame([], array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === 'busy'));
+        $this->assertSame([], array_filter($this->works($layout)->times, fn (BenchTime $t): bool => $t->kind === BenchTimeKind::Busy));
 
         $plan = $this->plan($layout);
         $ics = (string) $this->get("/layouts/{$layout->uid}/bench.ics")

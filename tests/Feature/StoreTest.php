@@ -21,6 +21,7 @@ use IdleRidge\Core\Cuts\EdgeBoard;
 use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Plan\TakeOff;
+use IdleRidge\Core\Shelf\SheetKind;
 
 /** Foam in store, cutting it up, and the cutting as work on the schedule. */
 final class StoreTest extends FeatureCase
@@ -71,7 +72,7 @@ final class StoreTest extends FeatureCase
         $moves = array_filter($store->movements, fn ($m): bool => in_array($m->lot, $sheets, true));
         $causes = array_count_values(array_map(fn ($m): string => $m->cause->value, $moves));
         $this->assertSame($causes['cut'], 2 + ($causes['bought'] ?? 0), 'what was not there was bought first');
-        $offcuts = array_values(array_filter($store->inStore(), fn (array $one): bool => $one['lot']->kind === 'offcut'));
+        $offcuts = array_values(array_filter($store->inStore(), fn (array $one): bool => $one['lot']->kind === SheetKind::Offcut));
         $this->assertNotSame([], $offcuts);
         $this->get($this->at($section, '/cuts?on=sheets'))->assertSee('taken for Fell Halt already');
         $this->post("/layouts/{$layout->uid}/undo");

@@ -13,8 +13,8 @@ use App\Models\Layout;
 use App\Models\Recipe as RecipeRow;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Consistency;
-use IdleRidge\Core\Coats\Ingredient;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Coats\MeasureRule;
 use IdleRidge\Core\Coats\Mix;
 use IdleRidge\Core\Coats\OwnRecipe;
 use IdleRidge\Core\Coats\Recipe;
@@ -147,7 +147,7 @@ final readonly class SaveRecipe
         $k = 0;
         $part = function (array &$part) use ($typed, &$k): void {
             $now = (float) $part['value'];
-            $part['value'] = $typed->amount("parts.{$k}.value", Ingredient::rate($part['rule'], $part['unit']), $now, $now, 4);
+            $part['value'] = $typed->amount("parts.{$k}.value", MeasureRule::from($part['rule'])->rate($part['unit']), $now, $now, 4);
             $part['phi'] = $typed->number("parts.{$k}.phi", (float) $part['phi']);
             $part['of'] = $this->mix($typed, $k, $part['of']);
             $k++;

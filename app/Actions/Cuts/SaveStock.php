@@ -19,6 +19,7 @@ use App\Models\Section as SectionRow;
 use IdleRidge\Core\Interchange\StockFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Shelf\MovementCause;
+use IdleRidge\Core\Shelf\SheetKind;
 use IdleRidge\Core\Shelf\SheetLot;
 use IdleRidge\Core\Shelf\StockMovement;
 use IdleRidge\Core\Shelf\Store;
@@ -70,8 +71,8 @@ final readonly class SaveStock
         ) {
             $sizes = [$typed->length('new.sheet_mm'), $typed->length('new.sheet_width_mm'), $typed->length('new.sheet_depth_mm')];
             $many = $typed->text('new.count') === '' ? 1 : $this->count($typed, 'new.count');
-            $kind = $typed->text('new.kind', 'sheet');
-            $new = fn (): array => [$this->lot($kind, $sizes, 'new'), $many];
+            $word = $typed->text('new.kind', SheetKind::Sheet->value);
+            $new = fn (): array => [$this->lot(InvalidValue::unlessOneOf(SheetKind::class, $word, 'new/kind'), $sizes, 'new'), $many];
         }
         $made = $typed->made(fn (): array => $new === null ? [] : $new());
         $this->ledger->record($layout, 'Foam in store counted', function (ChangeSet $changes) use ($layout, $store, $by, $made): void {
@@ -107,7 +108,7 @@ final readonly class SaveStock
                         $changes,
                         $layout,
                         $store,
-                        $this->lot('sheet', [$sheet->thickness, $sheet->width, $sheet->depth], 'cuts'),
+                        $this->lot(SheetKind::Sheet, [$sheet->thickness, $sheet->width, $sheet->depth], 'cuts'),
                     );
                     if ($sheet->count === null) {
                         $this->move($changes, $layout, $lot, 1, MovementCause::Bought, $section->uid);
@@ -121,7 +122,7 @@ final readonly class SaveStock
                     $changes,
                     $layout,
                     $this->load->works($layout)->store,
-                    $this->lot('offcut', [$strip['thickness'], floor($strip['width']), floor($strip['height'])], 'cuts'),
+                    $this->lot(SheetKind::Offcut, [$strip['thickness'], floor($strip['width']), floor($strip['height'])], 'cuts'),
                 );
                 $this->move($changes, $layout, $lot, 1, MovementCause::LeftOver, $section->uid);
             }
@@ -157,7 +158,7 @@ final readonly class SaveStock
      *
      * @throws InvalidValue
      */
-    private function lot(string $kind, array $sizes, string $at): SheetLot
+    private function lot(SheetKind $kind, array $sizes, string $at): SheetLot
     {
         try {
             return new SheetLot($this->rows->uid(), $kind, ...$sizes);

@@ -12,7 +12,9 @@ use App\Computed\ProjectLoader;
 use App\Models\BenchSession;
 use App\Models\Layout;
 use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 use Psr\Clock\ClockInterface;
 
 /** Adds and removes bench times, and sets the date of the show. */
@@ -26,11 +28,13 @@ final readonly class SaveBenchTimes
     public function add(Layout $layout, array $input): void
     {
         $typed = new FormInput($input);
-        $kind = $typed->text('kind', 'weekly');
+        $kind = $typed->made(
+            fn (): BenchTimeKind => InvalidValue::unlessOneOf(BenchTimeKind::class, $typed->text('kind', 'weekly'), 'kind'),
+        );
         $hands = $typed->number('hands', 1.0);
-        [$from, $to] = $kind === 'closed' ? [0, 0] : [$typed->clock('from'), $typed->clock('to')];
+        [$from, $to] = $kind === BenchTimeKind::Closed ? [0, 0] : [$typed->clock('from'), $typed->clock('to')];
         $days = array_map('intval', array_filter($typed->list('weekdays'), 'is_numeric'));
-        if ($kind === 'weekly' && $days === []) {
+        if ($kind === BenchTimeKind::Weekly && $days === []) {
             $typed->fault('Tick the days on which it is.', 'weekdays');
         }
         $times = $typed->made(
@@ -39,19 +43,19 @@ final readonly class SaveBenchTimes
                     $this->rows->uid(),
                     $kind,
                     $day,
-                    $kind === 'weekly' ? null : $typed->day('date', $this->clock->now()),
+                    $kind === BenchTimeKind::Weekly ? null : $typed->day('date', $this->clock->now()),
                     $from,
                     $to,
                     (int) $hands,
-                    until: in_array($kind, ['visit', 'closed'], true) ? ($typed->day('until', $this->clock->now()) ?: null) : null,
+                    until: $kind->lasts() ? ($typed->day('until', $this->clock->now()) ?: null) : null,
                     who: $typed->text('who'),
                 ),
-                $kind === 'weekly' ? array_values($days) : [null],
+                $kind === BenchTimeKind::Weekly ? array_values($days) : [null],
             ),
         );
         $this->ledger->record(
             $layout,
-            $kind === 'closed' ? 'A day closed' : (count($times) === 1 ? 'A session added' : 'Sessions added'),
+            $kind === BenchTimeKind::Closed ? 'A day closed' : (count($times) === 1 ? 'A session added' : 'Sessions added'),
             function (ChangeSet $changes) use ($layout, $times): void {
                 foreach ($times as $time) {
                     $this->rows->add($changes, $layout, BenchSession::class, WorksFile::fromTime($time));

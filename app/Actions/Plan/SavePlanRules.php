@@ -15,10 +15,15 @@ use App\Models\Layout;
 use DateTimeZone;
 use IdleRidge\Core\Interchange\BenchFile;
 use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
+use IdleRidge\Core\Schedule\DueDate;
+use IdleRidge\Core\Schedule\DueState;
+use IdleRidge\Core\Schedule\WorkOrder;
 use Psr\Clock\ClockInterface;
 
 /** How the layout is planned: how sure, in which turns, with which tools, by when; busy hours from a calendar; a plan that is taken. */
@@ -52,25 +57,37 @@ final readonly class SavePlanRules
         foreach (array_keys($typed->list('due')) as $k) {
             $date = $typed->day("due.{$k}.date", $this->clock->now());
             if ($date !== '') {
-                $due[] = [
-                    'section' => $typed->text("due.{$k}.section"),
-                    'date' => $date,
-                    'milestone' => $typed->text("due.{$k}.milestone", 'travel'),
-                ];
+                $due[] = fn (): DueDate => $this->dueDate($typed, $k, $date);
             }
         }
         $ways = $typed->has('ways') ? $this->ways->preferred($typed) : $old->ways;
         $rules = $typed->made(
             fn (): BenchRules => $old->but(
                 certainty: round($certainty, 2),
-                order: $typed->text('order', $old->order),
+                order: InvalidValue::unlessOneOf(WorkOrder::class, $typed->text('order', $old->order->value), 'order'),
                 tools: $typed->has('tools') ? $tools : $old->tools,
-                due: $typed->has('due') ? $due : $old->due,
+                due: $typed->has('due') ? array_map(fn (callable $one): DueDate => $one(), $due) : $old->due,
                 ways: $ways,
                 alcohol: $typed->has('alcohol') ? $typed->number('alcohol') : $old->alcohol,
             ),
         );
         $this->keep($layout, $rules, 'Planned otherwise');
+    }
+
+    /** @throws InvalidValue */
+    private function dueDate(FormInput $typed, int|string $k, string $date): DueDate
+    {
+        try {
+            $word = $typed->text("due.{$k}.milestone", DueState::Travel->value);
+
+            return new DueDate(
+                $typed->text("due.{$k}.section"),
+                $date,
+                InvalidValue::unlessOneOf(DueState::class, $word, 'milestone'),
+            );
+        } catch (InvalidValue $refusal) {
+            throw $refusal->within("due/{$k}");
+        }
     }
 
     /** Busy hours of a calendar come in the place of those that came from one of the same name. */
@@ -80,7 +97,15 @@ final readonly class SavePlanRules
         $hours = $this->calendars->busy($text, $zone, intdiv($this->clock->now()->getTimestamp(), 60), BenchWork::HORIZON_DAYS);
         $name = mb_substr($name, 0, 80);
         $times = array_map(
-            fn (array $h): BenchTime => new BenchTime($this->rows->uid(), 'busy', null, $h['date'], $h['from'], $h['to'], who: $name),
+            fn (array $h): BenchTime => new BenchTime(
+                $this->rows->uid(),
+                BenchTimeKind::Busy,
+                null,
+                $h['date'],
+                $h['from'],
+                $h['to'],
+                who: $name,
+            ),
             $hours,
         );
         $this->ledger->record($layout, "Busy hours from {$name}", function (ChangeSet $changes) use ($layout, $times, $name): void {

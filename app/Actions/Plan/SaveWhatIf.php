@@ -26,6 +26,7 @@ use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Plan\WhatIf;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Psr\Clock\ClockInterface;
 
@@ -94,7 +95,7 @@ final readonly class SaveWhatIf
     {
         [$from, $to, $date] = [$typed->clock('from'), $typed->clock('to'), $typed->day('date', $this->clock->now())];
 
-        return $typed->made(fn (): BenchTime => new BenchTime($this->rows->uid(), 'single', null, $date, $from, $to));
+        return $typed->made(fn (): BenchTime => new BenchTime($this->rows->uid(), BenchTimeKind::Single, null, $date, $from, $to));
     }
 
     /**

@@ -16,6 +16,7 @@ use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Plan\BenchPlan;
 use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 
 /** The Drying line: the plan over the coming days, why not sooner, and the sessions it is made of. */
 final readonly class ShowDrying
@@ -64,11 +65,11 @@ final readonly class ShowDrying
             'times' => array_map(
                 fn (BenchTime $t): array => [
                     'uid' => $t->uid,
-                    'kind' => $t->kind,
-                    'visit' => $t->kind === 'visit' || $t->kind === 'single',
+                    'kind' => $t->kind->value,
+                    'visit' => $t->kind === BenchTimeKind::Visit || $t->kind === BenchTimeKind::Single,
                     'text' => $this->sentence($t),
                 ],
-                array_values(array_filter($project->works->times, fn (BenchTime $t): bool => $t->kind !== 'busy')),
+                array_values(array_filter($project->works->times, fn (BenchTime $t): bool => $t->kind !== BenchTimeKind::Busy)),
             ),
             'next' => $this->ledger->next($layout),
             'show' => $this->show($plan, $words),
@@ -127,7 +128,7 @@ final readonly class ShowDrying
         $at = intdiv((new DateTimeImmutable($date, $plan->work->zone()))->getTimestamp(), 60);
         $boards = array_filter(
             $plan->slack(),
-            fn (int $slack, string $uid): bool => ($plan->work->rules()->dueOf($uid)['date'] ?? null) === null,
+            fn (int $slack, string $uid): bool => ($plan->work->rules()->dueOf($uid)->date ?? null) === null,
             ARRAY_FILTER_USE_BOTH,
         );
         $slack = $boards === [] || ($plan->moves === [] && $plan->work->project->works->laid === []) ? null : min($boards);
@@ -159,9 +160,9 @@ final readonly class ShowDrying
         $until = $time->until === null ? '' : ' to '.(new DateTimeImmutable($time->until))->format('D j M');
 
         return match ($time->kind) {
-            'weekly' => substr(BenchTime::DAYS[$time->weekday ?? 1], 0, 3).", {$hours}",
-            'single' => "{$date}, {$hours}",
-            'visit' => "{$date}{$until}, {$hours}",
+            BenchTimeKind::Weekly => substr(BenchTime::DAYS[$time->weekday ?? 1], 0, 3).", {$hours}",
+            BenchTimeKind::Single => "{$date}, {$hours}",
+            BenchTimeKind::Visit => "{$date}{$until}, {$hours}",
             default => "{$date}{$until} closed",
         };
     }

@@ -18,6 +18,7 @@ use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Plan\IdleTime;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 
 /** How the layout is planned: how sure, in which turns, tools, dates, calendars; what stands idle; a longer search. */
 final readonly class ShowPlanRules
@@ -53,7 +54,7 @@ final readonly class ShowPlanRules
         ksort($tools);
         $calendars = [];
         foreach ($project->works->times as $time) {
-            if ($time->kind === 'busy') {
+            if ($time->kind === BenchTimeKind::Busy) {
                 $calendars[$time->who] = ($calendars[$time->who] ?? 0) + 1;
             }
         }

@@ -18,6 +18,7 @@ use IdleRidge\Core\Plan\PackingList;
 use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Plan\ReadyBy;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 use Psr\Clock\ClockInterface;
 
 /** What can be finished by a moment and left safe; and for a visit what has to be packed for it. */
@@ -74,7 +75,7 @@ final readonly class ShowReadyBy
             array_values(
                 array_filter(
                     $work->project->works->times,
-                    fn (BenchTime $t): bool => $t->uid === $uid && in_array($t->kind, ['visit', 'single'], true),
+                    fn (BenchTime $t): bool => $t->uid === $uid && in_array($t->kind, [BenchTimeKind::Visit, BenchTimeKind::Single], true),
                 ),
             )[0] ?? abort(404);
         $zone = $work->zone();

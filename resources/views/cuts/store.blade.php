@@ -21,7 +21,7 @@
                         <td>{{ Format::length($lot->width) }}</td>
                         <td>
                             {{ Format::length($lot->depth) }}
-                            @if ($lot->kind === 'offcut')
+                            @if ($lot->kind === \IdleRidge\Core\Shelf\SheetKind::Offcut)
                                 <small class="soft"> offcut</small>
                             @endif
                         </td>

@@ -11,6 +11,7 @@ use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Ingredient;
 use IdleRidge\Core\Coats\Labour;
 use IdleRidge\Core\Coats\MaterialAmount;
+use IdleRidge\Core\Coats\MeasureRule;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\Stage;
 use IdleRidge\Core\Coats\Zone;
@@ -161,14 +162,14 @@ final class CoatsTest extends TestCase
             fn (array $a): string => round($a['amount'], 3)." {$a['unit']} {$a['material']}",
             $part->amounts(20_000.0, 60_000.0),
         );
-        $this->assertSame(['3 ml glue'], $of(new Ingredient('area', 150.0, 'ml', [['material' => 'glue', 'parts' => 1.0]])));
-        $this->assertSame(['90 g stone'], $of(new Ingredient('volume', 1.5, 'g', [['material' => 'stone', 'parts' => 1.0]])));
+        $this->assertSame(['3 ml glue'], $of(new Ingredient(MeasureRule::Area, 150.0, 'ml', [['material' => 'glue', 'parts' => 1.0]])));
+        $this->assertSame(['90 g stone'], $of(new Ingredient(MeasureRule::Volume, 1.5, 'g', [['material' => 'stone', 'parts' => 1.0]])));
         // 60 × 0.42 × 0.5 = 12.6, and 100 ml/m² × 0.02 m² = 2 into the base: 14.6 in four parts.
         $this->assertSame(
             ['3.65 ml glue', '10.95 ml water'],
             $of(
                 new Ingredient(
-                    'pores',
+                    MeasureRule::Pores,
                     0.5,
                     'ml',
                     [['material' => 'glue', 'parts' => 1.0], ['material' => 'water', 'parts' => 3.0]],
@@ -178,7 +179,7 @@ final class CoatsTest extends TestCase
             ),
         );
         foreach (Fixtures::vectors('plaster') as $case) {
-            [$powder, $water] = (new Ingredient('plaster', $case['water_powder'], 'g', [
+            [$powder, $water] = (new Ingredient(MeasureRule::Plaster, $case['water_powder'], 'g', [
                 ['material' => 'p', 'parts' => 1.0],
                 ['material' => 'w', 'parts' => 1.0],
             ]))->amounts(0.0, 1000.0 * $case['yield_ml']);
@@ -189,7 +190,7 @@ final class CoatsTest extends TestCase
             1.262,
             1000.0 /
                 (new Ingredient(
-                    'plaster',
+                    MeasureRule::Plaster,
                     0.75,
                     'g',
                     [['material' => 'p', 'parts' => 1.0], ['material' => 'w', 'parts' => 1.0]],
@@ -299,7 +300,7 @@ final class CoatsTest extends TestCase
             'Lay',
             Stage::Cover,
             Family::Cover,
-            [new Ingredient('area', 1.0, 'g', [['material' => 'm', 'parts' => 1.0]])],
+            [new Ingredient(MeasureRule::Area, 1.0, 'g', [['material' => 'm', 'parts' => 1.0]])],
             new Labour(0.0, 1.0),
         );
         $this->assertSame('dry_through', Build::recipe('earth-paint')->needsOf($slow)->value);

@@ -130,7 +130,7 @@ final class LayingOrderTest extends TestCase
 
     public function test_random_zones_are_planned_as_they_are_ordered(): void
     {
-        $times = array_map(fn (int $d): BenchTime => new BenchTime(Build::uid(800 + $d), 'weekly', $d, null, 600, 1200), range(1, 7));
+        $times = array_map(fn (int $d): BenchTime => Build::weekly(800 + $d, $d, 600, 1200), range(1, 7));
         for ($seed = 1; $seed <= 12; $seed++) {
             [$zones, $lists] = $this->random(new Randomizer(new Mt19937($seed)));
             $work = Build::work(new Works($zones, array_merge(...$lists), [], [], $times), '2026-10-14T12:00:00Z');

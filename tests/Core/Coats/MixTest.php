@@ -6,6 +6,7 @@ namespace Tests\Core\Coats;
 
 use IdleRidge\Core\Coats\Consistency;
 use IdleRidge\Core\Coats\Ingredient;
+use IdleRidge\Core\Coats\MeasureRule;
 use IdleRidge\Core\Coats\Mix;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Measure\InvalidValue;
@@ -88,7 +89,7 @@ final class MixTest extends TestCase
         $stiff = Build::recipe('pulp-plaster-spreading');
         [$part] = $stiff->parts;
         $wetter = $stiff->but(
-            parts: [new Ingredient('plaster', 0.9, 'g', $part->of, $part->phi, $part->base, $part->bulk)],
+            parts: [new Ingredient(MeasureRule::Plaster, 0.9, 'g', $part->of, $part->phi, $part->base, $part->bulk)],
         );
         $free = fn (float $w): float => ($w - 0.186) / ($w + 1.0 / 2.65);
         $cure = Consistency::cure($stiff, $wetter, $materials);

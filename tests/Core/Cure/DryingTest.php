@@ -17,6 +17,7 @@ use IdleRidge\Core\Cure\Room;
 use IdleRidge\Core\Cure\RoomAir;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 use Tests\Fixtures;
@@ -163,10 +164,10 @@ final class DryingTest extends TestCase
     {
         $oslo = new DateTimeZone('Europe/Oslo');
         $times = [
-            new BenchTime('a', 'weekly', 6, null, 600, 780),
-            new BenchTime('b', 'single', null, '2026-10-24', 760, 900, 2),
-            new BenchTime('c', 'weekly', 7, null, 600, 780),
-            new BenchTime('d', 'closed', null, '2026-10-31', 0, 0),
+            new BenchTime('a', BenchTimeKind::Weekly, 6, null, 600, 780),
+            new BenchTime('b', BenchTimeKind::Single, null, '2026-10-24', 760, 900, 2),
+            new BenchTime('c', BenchTimeKind::Weekly, 7, null, 600, 780),
+            new BenchTime('d', BenchTimeKind::Closed, null, '2026-10-31', 0, 0),
         ];
         $from = Build::minute('2026-10-24T06:00Z');
         $this->assertSame(
@@ -179,7 +180,10 @@ final class DryingTest extends TestCase
             BenchTime::sessions($times, $oslo, $from, 10),
         );
         // The hour that the clocks repeat counts the second time; one that they skip begins when it is over.
-        $night = [new BenchTime('a', 'single', null, '2026-10-25', 150, 200), new BenchTime('b', 'single', null, '2027-03-28', 150, 240)];
+        $night = [
+            new BenchTime('a', BenchTimeKind::Single, null, '2026-10-25', 150, 200),
+            new BenchTime('b', BenchTimeKind::Single, null, '2027-03-28', 150, 240),
+        ];
         $this->assertSame(Build::minute('2026-10-25T01:30Z'), BenchTime::sessions($night, $oslo, $from, 3)[0][0]);
         $this->assertSame(
             Build::minute('2027-03-28T01:30Z'),
@@ -192,11 +196,11 @@ final class DryingTest extends TestCase
     {
         $oslo = new DateTimeZone('Europe/Oslo');
         $times = [
-            new BenchTime('a', 'visit', null, '2026-10-23', 540, 720, 2, until: '2026-10-25', who: 'A friend'),
-            new BenchTime('b', 'busy', null, '2026-10-24', 600, 660),
-            new BenchTime('c', 'single', null, '2026-10-24', 660, 780, 1),
-            new BenchTime('d', 'closed', null, '2026-10-25', 0, 0, until: '2026-10-26'),
-            new BenchTime('e', 'weekly', 1, null, 540, 600),
+            new BenchTime('a', BenchTimeKind::Visit, null, '2026-10-23', 540, 720, 2, until: '2026-10-25', who: 'A friend'),
+            new BenchTime('b', BenchTimeKind::Busy, null, '2026-10-24', 600, 660),
+            new BenchTime('c', BenchTimeKind::Single, null, '2026-10-24', 660, 780, 1),
+            new BenchTime('d', BenchTimeKind::Closed, null, '2026-10-25', 0, 0, until: '2026-10-26'),
+            new BenchTime('e', BenchTimeKind::Weekly, 1, null, 540, 600),
         ];
         $from = Build::minute('2026-10-23T00:00Z');
         $sessions = BenchTime::sessions($times, $oslo, $from, 5);
@@ -215,20 +219,18 @@ final class DryingTest extends TestCase
         );
         foreach (['until' => ['2026-10-20'], 'date' => [null]] as $place => [$until]) {
             try {
-                new BenchTime('x', 'visit', null, $place === 'date' ? 'soon' : '2026-10-23', 540, 720, until: $until);
+                new BenchTime('x', BenchTimeKind::Visit, null, $place === 'date' ? 'soon' : '2026-10-23', 540, 720, until: $until);
                 $this->fail("{$place} accepted");
             } catch (InvalidValue $refusal) {
                 $this->assertSame($place, $refusal->place);
             }
         }
-        $this->expectExceptionMessage('one of weekly, single, visit, closed, busy');
-        new BenchTime('x', 'often', null, '2026-10-23', 540, 720);
     }
 
     public function test_hours_that_clocks_skip_or_repeat_are_told(): void
     {
         $oslo = new DateTimeZone('Europe/Oslo');
-        $weekly = new BenchTime('a', 'weekly', 7, null, 150, 1200);
+        $weekly = new BenchTime('a', BenchTimeKind::Weekly, 7, null, 150, 1200);
         $this->assertSame(
             ['Sun 25 Oct, 02:30: the clocks have that hour twice; the second is taken.'],
             BenchTime::clockChanges([$weekly], $oslo, Build::minute('2026-10-20T00:00Z'), 30),
@@ -239,7 +241,7 @@ final class DryingTest extends TestCase
         );
         $this->assertSame(
             [],
-            BenchTime::clockChanges([new BenchTime('b', 'weekly', 7, null, 600, 1200)], $oslo, Build::minute('2026-10-20T00:00Z'), 30),
+            BenchTime::clockChanges([Build::weekly(1, 7, 600, 1200)], $oslo, Build::minute('2026-10-20T00:00Z'), 30),
         );
         $this->assertSame([], BenchTime::clockChanges([$weekly], new DateTimeZone('UTC'), Build::minute('2026-10-20T00:00Z'), 30));
     }
@@ -282,7 +284,7 @@ final class DryingTest extends TestCase
             }
         }
         $this->expectExceptionMessage('ends before it begins');
-        new BenchTime('a', 'weekly', 3, null, 1290, 1170);
+        new BenchTime('a', BenchTimeKind::Weekly, 3, null, 1290, 1170);
     }
 
     private static function glue(float $minutes): CureFigures

@@ -36,7 +36,8 @@ final class RidgeVersionsTest extends TestCase
 
     public function test_one_vehicle_becomes_a_set_and_what_is_no_layout_stays(): void
     {
-        $file = RidgeVersions::brought((object) ['version' => 1, 'layout' => (object) ['vehicle' => (object) ['width_mm' => 30]]], fn (): int => 0);
+        $layout = (object) ['vehicle' => (object) ['width_mm' => 30]];
+        $file = RidgeVersions::brought((object) ['version' => 1, 'layout' => $layout], fn (): int => 0);
         $this->assertEquals([(object) ['width_mm' => 30, 'name' => 'coach']], $file->layout->vehicles);
         $this->assertFalse(isset($file->layout->vehicle));
         foreach ([(object) ['version' => 8], (object) [], [1, 2], 'text', null] as $other) {

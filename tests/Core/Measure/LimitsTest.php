@@ -9,6 +9,7 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Ingredient;
 use IdleRidge\Core\Coats\Labour;
 use IdleRidge\Core\Coats\Material;
+use IdleRidge\Core\Coats\MeasureRule;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Cure\Climate;
 use IdleRidge\Core\Cure\CureFigures;
@@ -31,6 +32,7 @@ use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 use IdleRidge\Core\Schedule\Job;
 use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Shelf\PackPrice;
@@ -180,7 +182,7 @@ final class LimitsTest extends TestCase
         $coat = fn (array $with): Coat => new Coat(...$with + ['uid' => 'a', 'zone' => 'b', 'recipe' => Build::recipe('sifted-soil')]);
         $zone = fn (array $with): Zone => Build::zone(1, $with);
         $part = fn (array $with): Ingredient => new Ingredient(
-            ...$with + ['rule' => 'area', 'value' => 1.0, 'unit' => 'g', 'of' => [['material' => 'm', 'parts' => 1.0]]],
+            ...$with + ['rule' => MeasureRule::Area, 'value' => 1.0, 'unit' => 'g', 'of' => [['material' => 'm', 'parts' => 1.0]]],
         );
 
         return [
@@ -229,7 +231,7 @@ final class LimitsTest extends TestCase
     /** @return list<array{Closure, float|int, float|int, string}> */
     private static function work(): array
     {
-        $time = ['uid' => 'a', 'kind' => 'weekly', 'weekday' => 1, 'date' => null, 'from' => 600, 'to' => 1440];
+        $time = ['uid' => 'a', 'kind' => BenchTimeKind::Weekly, 'weekday' => 1, 'date' => null, 'from' => 600, 'to' => 1440];
 
         return [
             [fn ($v) => new Job('a', $v), 1, 10_080, 'minutes'],

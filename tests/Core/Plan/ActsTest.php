@@ -181,7 +181,7 @@ final class ActsTest extends TestCase
     private static function work(array $coats, int $from, int $to, ?array $outline = null): BenchWork
     {
         $zone = Build::zone(1, ['outline' => $outline ?? Build::square(300, 200, 500, 350)]);
-        $times = array_map(fn (int $d): BenchTime => new BenchTime(Build::uid(800 + $d), 'weekly', $d, null, $from, $to), range(1, 7));
+        $times = array_map(fn (int $d): BenchTime => Build::weekly(800 + $d, $d, $from, $to), range(1, 7));
         $all = array_map(fn (int $k): Coat => self::coat($k, $zone->uid, $coats[$k]), array_keys($coats));
 
         return Build::work(new Works([$zone], $all, [], [], $times), '2026-10-14T02:00:00Z');

@@ -16,6 +16,10 @@ use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
+use IdleRidge\Core\Schedule\DueDate;
+use IdleRidge\Core\Schedule\DueState;
+use IdleRidge\Core\Schedule\WorkOrder;
 use PHPUnit\Framework\TestCase;
 use Tests\BenchPlanChecker;
 use Tests\Build;
@@ -233,14 +237,14 @@ final class BenchWindowTest extends TestCase
         ];
         $stages = array_map(
             fn (PlacedMove $p): int => $p->move->coat->recipe->stage->value,
-            $this->make(new Works($zones, $coats, [], [], $times), new BenchRules(order: 'stage'))->moves,
+            $this->make(new Works($zones, $coats, [], [], $times), new BenchRules(order: WorkOrder::Stage))->moves,
         );
         $sorted = $stages;
         sort($sorted);
         $this->assertSame($sorted, $stages, 'plaster, then paint, then soil');
         $free = $this->make(new Works($zones, $coats, [], [], $times), new BenchRules());
         $this->assertLessThanOrEqual(
-            $this->make(new Works($zones, $coats, [], [], $times), new BenchRules(order: 'stage'))->lastHandsOn(),
+            $this->make(new Works($zones, $coats, [], [], $times), new BenchRules(order: WorkOrder::Stage))->lastHandsOn(),
             $free->lastHandsOn(),
         );
     }
@@ -262,14 +266,14 @@ final class BenchWindowTest extends TestCase
             self::NOW,
             rules: new BenchRules(due: $due),
         );
-        $due = ['section' => Build::uid(901), 'date' => '2026-10-16', 'milestone' => 'travel'];
+        $due = fn (string $date, DueState $state): DueDate => new DueDate(Build::uid(901), $date, $state);
         // Plaster is dry through after 36 h × 1.4362 = 51.7 h: begun on Monday by Thursday, begun on Tuesday on Friday.
-        $plan = BenchPlan::make($work([$due]));
+        $plan = BenchPlan::make($work([$due('2026-10-16', DueState::Travel)]));
         $this->assertSame($coats[0]->uid, $plan->moves[0]->move->coat->uid);
         $this->assertSame([Build::uid(901) => 0], $plan->late());
-        $tight = BenchPlan::make($work([['date' => '2026-10-14'] + $due]));
+        $tight = BenchPlan::make($work([$due('2026-10-14', DueState::Travel)]));
         $this->assertGreaterThan(0, $tight->late()[Build::uid(901)]);
-        $shown = BenchPlan::make($work([['date' => '2026-10-14', 'milestone' => 'worked'] + $due]));
+        $shown = BenchPlan::make($work([$due('2026-10-14', DueState::Worked)]));
         $this->assertSame([Build::uid(901) => 0], $shown->late());
     }
 
@@ -336,9 +340,10 @@ final class BenchWindowTest extends TestCase
     /** What is begun ends when its minutes are over; whoever takes longer is taken to be done at the next five minutes. */
     public function test_what_is_being_laid_ends_as_planned_or_at_the_next_five_minutes(): void
     {
-        $works = new Works([Build::zone(1)], [new Coat(Build::uid(11), Build::uid(1), Build::recipe('earth-paint'))], [], [], [$this->evening(1)]);
+        $coat = new Coat(Build::uid(11), Build::uid(1), Build::recipe('earth-paint'));
+        $works = new Works([Build::zone(1)], [$coat], [], [], [$this->evening(1)]);
         $from = Build::minute('2026-10-12T18:00Z');
-        [$coat, $ring] = [$works->coats[0], Build::square(100, 100, 500, 350)];
+        $ring = Build::square(100, 100, 500, 350);
         $laid = new CoatApplication(
             Build::uid(21),
             Build::uid(901),
@@ -416,7 +421,7 @@ final class BenchWindowTest extends TestCase
         );
         $times = [
             $this->evening(1, 1140, 1260),
-            new BenchTime(Build::uid(99), 'single', null, '2026-10-12', 1200, 1320, 2, who: 'A friend'),
+            new BenchTime(Build::uid(99), BenchTimeKind::Single, null, '2026-10-12', 1200, 1320, 2, who: 'A friend'),
         ];
         $plan = $this->make(new Works($zones, $coats, [], [], $times), new BenchRules());
         $this->assertSame(
@@ -449,7 +454,7 @@ final class BenchWindowTest extends TestCase
 
     private function evening(int $weekday, int $from = 1140, int $to = 1260): BenchTime
     {
-        return new BenchTime(Build::uid(80 + $weekday), 'weekly', $weekday, null, $from, $to);
+        return Build::weekly(80 + $weekday, $weekday, $from, $to);
     }
 
     /** @return list<string> */

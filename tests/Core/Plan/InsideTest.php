@@ -13,7 +13,6 @@ use IdleRidge\Core\Plan\BenchWork;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Rulebook\Rulebook;
-use IdleRidge\Core\Schedule\BenchTime;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 
@@ -83,7 +82,7 @@ final class InsideTest extends TestCase
             $coat(12, 1, 'earth-paint'),
             $coat(21, 2, 'earth-paint'),
             $coat(22, 2, 'stone-ballast'),
-        ], times: [new BenchTime(Build::uid(60), 'weekly', 4, null, 540, 900)]));
+        ], times: [Build::weekly(60, 4, 540, 900)]));
     }
 
     private function survey(Project $project): SectionSurvey

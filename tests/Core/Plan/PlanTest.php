@@ -15,6 +15,7 @@ use IdleRidge\Core\Plan\PlacedMove;
 use IdleRidge\Core\Plan\TakeOff;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -82,7 +83,7 @@ final class PlanTest extends TestCase
                 $from = $random->getInt(500, 1200);
                 $times[] = new BenchTime(
                     Build::uid(200 + $k),
-                    'weekly',
+                    BenchTimeKind::Weekly,
                     $weekday,
                     null,
                     $from,
@@ -206,7 +207,7 @@ final class PlanTest extends TestCase
     {
         $plan = BenchPlan::make(Build::work($this->works(['earth-paint'], []), self::NOW));
         $this->assertSame('Nothing can be planned: add an evening.', $plan->unplaced[0]->text);
-        $once = new BenchTime(Build::uid(60), 'single', null, '2026-10-13', 1140, 1150);
+        $once = new BenchTime(Build::uid(60), BenchTimeKind::Single, null, '2026-10-13', 1140, 1150);
         $plan = BenchPlan::make(Build::work($this->works(['earth-paint'], [$once]), self::NOW));
         // Ten minutes hold no more than strips of 5 + 5 min: 6.25 dm² each, two strips for one session.
         $this->assertCount(1, $plan->moves);
@@ -221,7 +222,7 @@ final class PlanTest extends TestCase
         $this->assertSame('cold', $plan->unplaced[0]->kind->value);
         $this->assertStringContainsString('Shed falls to 4 °C', $plan->unplaced[0]->text);
         $this->assertSame(DryingState::Blocked, CoatState::of($plan, $plan->work->project->works->coats[0])->state);
-        $morning = new BenchTime(Build::uid(61), 'weekly', 6, null, 540, 720);
+        $morning = Build::weekly(61, 6, 540, 720);
         $plan = BenchPlan::make(Build::work($this->works(['sifted-soil'], [$this->evening(1), $morning], [$cold]), self::NOW));
         $this->assertSame(Build::minute('2026-10-17T09:00Z'), $plan->moves[0]->start);
         $this->assertSame('cold', $plan->moves[0]->reason->kind->value);
@@ -245,6 +246,6 @@ final class PlanTest extends TestCase
 
     private function evening(int $weekday): BenchTime
     {
-        return new BenchTime(Build::uid(80 + $weekday), 'weekly', $weekday, null, 1140, 1260);
+        return Build::weekly(80 + $weekday, $weekday, 1140, 1260);
     }
 }

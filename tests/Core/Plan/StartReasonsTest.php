@@ -18,6 +18,8 @@ use IdleRidge\Core\Plan\Underlayer;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
+use IdleRidge\Core\Schedule\WorkOrder;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -279,7 +281,7 @@ final class StartReasonsTest extends TestCase
             );
         }
         $room = Room::of(Build::uid(300), 'Room', $random->getInt(14, 22), $random->getInt(5, 18), 50.0, 65.0);
-        $rules = new BenchRules(BenchRules::CERTAINTIES[$random->getInt(0, 2)], BenchRules::ORDERS[$random->getInt(0, 2)]);
+        $rules = new BenchRules(BenchRules::CERTAINTIES[$random->getInt(0, 2)], WorkOrder::cases()[$random->getInt(0, 2)]);
 
         $work = Build::work(new Works($zones, $coats, [], [$room], $times), self::NOW, 'Europe/Oslo', $rules);
 
@@ -288,6 +290,6 @@ final class StartReasonsTest extends TestCase
 
     private function session(int $weekday, int $from, int $to, int $hands = 1): BenchTime
     {
-        return new BenchTime(Build::uid(200 + $weekday), 'weekly', $weekday, null, $from, $to, $hands);
+        return new BenchTime(Build::uid(200 + $weekday), BenchTimeKind::Weekly, $weekday, null, $from, $to, $hands);
     }
 }

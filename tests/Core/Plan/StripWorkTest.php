@@ -154,7 +154,7 @@ final class StripWorkTest extends TestCase
             Build::zone(2, ['outline' => Build::square(200, 200, 400, 400)]),
             Build::zone(3, ['outline' => Build::square(500, 100, 700, 300)]),
         ];
-        $times = array_map(fn (int $d): BenchTime => new BenchTime(Build::uid(800 + $d), 'weekly', $d, null, 480, 1320), range(1, 7));
+        $times = array_map(fn (int $d): BenchTime => Build::weekly(800 + $d, $d, 480, 1320), range(1, 7));
         $works = new Works($zones, $coats, $laid, [Room::standard(Build::uid(60))], $times, stripped: $stripped);
 
         return Build::work($works, self::NOW);

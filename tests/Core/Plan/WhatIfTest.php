@@ -24,6 +24,7 @@ use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -110,7 +111,7 @@ final class WhatIfTest extends TestCase
 
     public function test_sessions_hands_schools_and_fewer_coats(): void
     {
-        $closed = new BenchTime(Build::uid(70), 'closed', null, '2026-10-20', 0, 0);
+        $closed = new BenchTime(Build::uid(70), BenchTimeKind::Closed, null, '2026-10-20', 0, 0);
         $project = $this->project([Room::standard(Build::uid(60))], [$this->evening(1), $this->evening(3, 2), $closed]);
         $this->assertSame([3, 3, 1], array_map(fn (BenchTime $t): int => $t->hands, WhatIf::hands($project, 3)->works->times));
         $this->assertSame(
@@ -351,6 +352,6 @@ final class WhatIfTest extends TestCase
 
     private function evening(int $weekday, int $hands = 1): BenchTime
     {
-        return new BenchTime(Build::uid(80 + $weekday), 'weekly', $weekday, null, 1140, 1260, $hands);
+        return new BenchTime(Build::uid(80 + $weekday), BenchTimeKind::Weekly, $weekday, null, 1140, 1260, $hands);
     }
 }

@@ -272,6 +272,6 @@ final class PotPlanTest extends TestCase
     /** @return list<BenchTime> */
     private static function evenings(): array
     {
-        return array_map(fn (int $d): BenchTime => new BenchTime(Build::uid(800 + $d), 'weekly', $d, null, 1080, 1320), range(1, 7));
+        return array_map(fn (int $d): BenchTime => Build::weekly(800 + $d, $d, 1080, 1320), range(1, 7));
     }
 }

@@ -65,7 +65,7 @@ final class SubstituteTest extends TestCase
             fn (int $k): Coat => new Coat(Build::uid(20 + $k), Build::uid(1), Build::library()->laid($recipes[$k], null)),
             array_keys($recipes),
         );
-        $times = array_map(fn (int $d): BenchTime => new BenchTime(Build::uid(800 + $d), 'weekly', $d, null, 1080, 1320), range(1, 7));
+        $times = array_map(fn (int $d): BenchTime => Build::weekly(800 + $d, $d, 1080, 1320), range(1, 7));
 
         return Build::work(
             new Works([Build::zone(1)], $coats, [], [Room::of(Build::uid(600), 'the shed', 19.0, $night, 55.0, 60.0)], $times),

@@ -125,7 +125,7 @@ final class MendingTest extends TestCase
             new Coat(Build::uid(21), $zone->uid, Build::recipe('sifted-soil')),
         ];
         $times ??= array_map(
-            fn (int $day): BenchTime => new BenchTime(Build::uid(90 + $day), 'weekly', $day, null, 1140, 1260),
+            fn (int $day): BenchTime => Build::weekly(90 + $day, $day, 1140, 1260),
             range(1, 7),
         );
 

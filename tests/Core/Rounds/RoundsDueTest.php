@@ -18,6 +18,7 @@ use IdleRidge\Core\Rounds\DueCheck;
 use IdleRidge\Core\Rounds\RoundMoment;
 use IdleRidge\Core\Rounds\RoundsDue;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 use IdleRidge\Core\Track\Run;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -93,7 +94,7 @@ final class RoundsDueTest extends TestCase
 
     public function test_a_week_before_a_visit_and_a_show_the_board_is_gone_over(): void
     {
-        $visit = fn (string $day): array => [new BenchTime(Build::uid(80), 'visit', null, $day, 1080, 1200)];
+        $visit = fn (string $day): array => [new BenchTime(Build::uid(80), BenchTimeKind::Visit, null, $day, 1080, 1200)];
         $this->assertCount(4, $this->due([], times: $visit('2026-10-19')));
         $this->assertSame([], $this->due([], times: $visit('2026-10-20')));
         $this->assertCount(4, $this->due([], times: $visit('2026-10-12')));

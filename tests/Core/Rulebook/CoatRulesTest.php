@@ -115,7 +115,7 @@ final class CoatRulesTest extends CoatRulesCase
     {
         $coats = $this->coats(['pulp-plaster-stiff', 'rock-castings']);
         // Dry through in the middle case 36 h after laying.
-        $evening = fn (int $weekday): BenchTime => new BenchTime(Build::uid(60 + $weekday), 'weekly', $weekday, null, 1140, 1320);
+        $evening = fn (int $weekday): BenchTime => Build::weekly(60 + $weekday, $weekday, 1140, 1320);
         foreach (['2026-10-11T07:01Z' => false, '2026-10-11T06:59Z' => true] as $laid => $speaks) {
             $works = new Works(
                 [Build::zone(1, ['outline' => Build::square(100, 100, 200, 200)])],
@@ -197,8 +197,8 @@ final class CoatRulesTest extends CoatRulesCase
     public function test_every_school_can_be_planned_to_its_end(): void
     {
         $times = [
-            new BenchTime(Build::uid(61), 'weekly', 3, null, 1140, 1320),
-            new BenchTime(Build::uid(62), 'weekly', 6, null, 540, 1020),
+            Build::weekly(61, 3, 1140, 1320),
+            Build::weekly(62, 6, 540, 1020),
         ];
         foreach (Build::library()->schools as $school) {
             $number = 20;

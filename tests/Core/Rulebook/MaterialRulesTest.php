@@ -18,7 +18,6 @@ use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Rulebook\RulePages;
 use IdleRidge\Core\Rulebook\Work\TooDampToDry;
-use IdleRidge\Core\Schedule\BenchTime;
 use Tests\Build;
 use Tests\Fixtures;
 
@@ -136,7 +135,7 @@ final class MaterialRulesTest extends CoatRulesCase
             $found = array_values(
                 array_filter(
                     $this->findings(
-                        new Works([$this->zone()], $coats, [], [$room], [new BenchTime(Build::uid(61), 'weekly', 3, null, 600, 1200)]),
+                        new Works([$this->zone()], $coats, [], [$room], [Build::weekly(61, 3, 600, 1200)]),
                     ),
                     fn (Finding $f): bool => $f->id === 'vapour',
                 ),

@@ -173,7 +173,7 @@ final class ShelfRulesTest extends TestCase
             new Coat(Build::uid(21), Build::uid(2), Build::recipe('earth-paint')),
             ...$turf ? [new Coat(Build::uid(22), Build::uid(2), Build::library()->laid('fine-turf', null))] : [],
         ];
-        $times = array_map(fn (int $d): BenchTime => new BenchTime(Build::uid(800 + $d), 'weekly', $d, null, 1080, 1320), range(1, 7));
+        $times = array_map(fn (int $d): BenchTime => Build::weekly(800 + $d, $d, 1080, 1320), range(1, 7));
         $moves = array_values(array_filter(array_map(
             fn (array $one): ?StockMovement => $one[1] > 0.0 ? self::moved($one[0]->uid, $one[1], MovementCause::Bought) : null,
             $stock,

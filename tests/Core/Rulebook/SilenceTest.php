@@ -200,7 +200,7 @@ final class SilenceTest extends TestCase
     private function plan(array $coats, array $laid, int $now, CutSchool $cut, array $runs, ?array $zones = null): BenchPlan
     {
         $zones ??= [Build::zone(1, ['outline' => Build::square(100, 100, 250, 200)])];
-        $times = array_map(fn (int $day): BenchTime => new BenchTime(Build::uid(70 + $day), 'weekly', $day, null, 480, 1320), range(1, 7));
+        $times = array_map(fn (int $day): BenchTime => Build::weekly(70 + $day, $day, 480, 1320), range(1, 7));
         $works = new Works($zones, $coats, $laid, [Room::of(Build::uid(60), 'Den', 20.0, 20.0, 50.0, 50.0)], $times);
         $project = Project::of(
             new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5, cuts: CutSettings::of($cut)),

@@ -18,7 +18,6 @@ use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Rulebook\Rulebook;
-use IdleRidge\Core\Schedule\BenchTime;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
 
@@ -75,7 +74,7 @@ final class WorkRulesTest extends TestCase
         $coats = $this->coats($zone, ['earth-paint', 'sifted-soil']);
         foreach (['8.1' => [], '7.9' => ['too-cold-to-film']] as $night => $expected) {
             $room = Room::of(Build::uid(60), 'Shed', 15.0, (float) $night, 60.0, 80.0);
-            $works = new Works([$zone], $coats, [], [$room], [new BenchTime(Build::uid(61), 'weekly', 3, null, 1140, 1260)]);
+            $works = new Works([$zone], $coats, [], [$room], [Build::weekly(61, 3, 1140, 1260)]);
             $this->assertSame($expected, $this->ids($works), "{$night} °C at night");
             // The same for what was laid last evening.
             $work = Build::work($works, self::NOW);

@@ -8,6 +8,7 @@ use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Schedule\BenchTime;
+use IdleRidge\Core\Schedule\BenchTimeKind;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -45,8 +46,8 @@ final class BenchTimeTest extends TestCase
     public function test_days_that_run_into_each_other_keep_their_own_hands(): void
     {
         $zone = new DateTimeZone('UTC');
-        $all = array_map(fn (int $day): BenchTime => new BenchTime(Build::uid($day), 'weekly', $day, null, 0, 1440), range(1, 7));
-        $friend = new BenchTime(Build::uid(9), 'single', null, '2026-10-17', 600, 720, 2, who: 'A friend');
+        $all = array_map(fn (int $day): BenchTime => Build::weekly($day, $day, 0, 1440), range(1, 7));
+        $friend = new BenchTime(Build::uid(9), BenchTimeKind::Single, null, '2026-10-17', 600, 720, 2, who: 'A friend');
         $from = Build::minute('2026-10-12T00:00Z');
         $sessions = BenchTime::sessions([...$all, $friend], $zone, $from, 7);
         $this->assertSame([[$from, $from + 7 * 1440, 2]], $sessions);
@@ -61,15 +62,15 @@ final class BenchTimeTest extends TestCase
     {
         $zone = new DateTimeZone('Europe/Oslo');
         $night = [
-            new BenchTime(Build::uid(1), 'single', null, '2026-10-25', 60, 300),
-            new BenchTime(Build::uid(2), 'single', null, '2027-03-28', 60, 300),
+            new BenchTime(Build::uid(1), BenchTimeKind::Single, null, '2026-10-25', 60, 300),
+            new BenchTime(Build::uid(2), BenchTimeKind::Single, null, '2027-03-28', 60, 300),
         ];
         [$autumn, $spring] = BenchTime::sessions($night, $zone, Build::minute('2026-10-24T12:00Z'), 160);
         $this->assertSame([300, 180], [$autumn[1] - $autumn[0], $spring[1] - $spring[0]]);
         $this->assertCount(0, BenchTime::clockChanges($night, $zone, Build::minute('2026-10-24T12:00Z'), 160));
         $within = [
-            new BenchTime(Build::uid(3), 'single', null, '2027-03-28', 150, 300),
-            new BenchTime(Build::uid(4), 'single', null, '2026-10-25', 150, 300),
+            new BenchTime(Build::uid(3), BenchTimeKind::Single, null, '2027-03-28', 150, 300),
+            new BenchTime(Build::uid(4), BenchTimeKind::Single, null, '2026-10-25', 150, 300),
         ];
         $said = BenchTime::clockChanges($within, $zone, Build::minute('2026-10-24T12:00Z'), 160);
         $this->assertSame(
@@ -89,7 +90,7 @@ final class BenchTimeTest extends TestCase
         $of = fn (array $with): BenchTime => new BenchTime(
             ...[
                 'uid' => Build::uid(1),
-                'kind' => 'single',
+                'kind' => BenchTimeKind::Single,
                 'weekday' => null,
                 'date' => '2026-10-14',
                 'from' => 600,
@@ -98,10 +99,9 @@ final class BenchTimeTest extends TestCase
             ],
         );
         $cases = [
-            'kind' => ['kind' => 'monthly'],
-            'weekday' => ['kind' => 'weekly', 'weekday' => 8],
+            'weekday' => ['kind' => BenchTimeKind::Weekly, 'weekday' => 8],
             'date' => ['date' => '2026-02-30'],
-            'until' => ['kind' => 'visit', 'until' => '2026-10-13'],
+            'until' => ['kind' => BenchTimeKind::Visit, 'until' => '2026-10-13'],
             'from' => ['from' => -1],
             'to' => ['to' => 600],
             'hands' => ['hands' => 0],
@@ -116,7 +116,12 @@ final class BenchTimeTest extends TestCase
             }
         }
         foreach (
-            [['to' => 1441], ['kind' => 'visit', 'until' => '2027-01-14'], ['date' => ''], ['kind' => 'weekly', 'weekday' => 0]] as $with
+            [
+                ['to' => 1441],
+                ['kind' => BenchTimeKind::Visit, 'until' => '2027-01-14'],
+                ['date' => ''],
+                ['kind' => BenchTimeKind::Weekly, 'weekday' => 0],
+            ] as $with
         ) {
             try {
                 $of($with);
@@ -139,17 +144,17 @@ final class BenchTimeTest extends TestCase
         $times = [];
         for ($k = 0; $k < $random->getInt(2, 8); $k++) {
             [$from, $to] = $clock();
-            $kind = BenchTime::KINDS[$random->getInt(0, 4)];
+            $kind = BenchTimeKind::cases()[$random->getInt(0, 4)];
             $day = $date(0);
             $until =
-                $random->getInt(0, 1) === 1 && in_array($kind, ['visit', 'closed'], true)
+                $random->getInt(0, 1) === 1 && $kind->lasts()
                     ? (new DateTimeImmutable($day))->modify('+2 days')->format('Y-m-d')
                     : null;
             $times[] = new BenchTime(
                 Build::uid($k + 1),
                 $kind,
-                $kind === 'weekly' ? $random->getInt(1, 7) : null,
-                $kind === 'weekly' ? null : $day,
+                $kind === BenchTimeKind::Weekly ? $random->getInt(1, 7) : null,
+                $kind === BenchTimeKind::Weekly ? null : $day,
                 $from,
                 $to,
                 $random->getInt(1, 3),
@@ -189,13 +194,14 @@ final class BenchTimeTest extends TestCase
         $most = 0;
         foreach ($times as $time) {
             $here =
-                $time->kind === 'weekly'
+                $time->kind === BenchTimeKind::Weekly
                     ? (int) $at->format('N') === $time->weekday
                     : $date >= $time->date && $date <= ($time->until ?? $time->date);
-            if ($here && ($time->kind === 'closed' || ($time->kind === 'busy' && $clock >= $time->from && $clock < $time->to))) {
+            $within = $clock >= $time->from && $clock < $time->to;
+            if ($here && ($time->kind === BenchTimeKind::Closed || ($time->kind === BenchTimeKind::Busy && $within))) {
                 return 0;
             }
-            $most = $here && $clock >= $time->from && $clock < $time->to ? max($most, $time->hands) : $most;
+            $most = $here && $within ? max($most, $time->hands) : $most;
         }
 
         return $most;

@@ -13,6 +13,7 @@ use IdleRidge\Core\Shelf\MaterialLot;
 use IdleRidge\Core\Shelf\MovementCause;
 use IdleRidge\Core\Shelf\PackPrice;
 use IdleRidge\Core\Shelf\Pot;
+use IdleRidge\Core\Shelf\SheetKind;
 use IdleRidge\Core\Shelf\SheetLot;
 use IdleRidge\Core\Shelf\ShelfRules;
 use IdleRidge\Core\Shelf\StockMovement;
@@ -27,7 +28,7 @@ final class StoreTest extends TestCase
     public function test_the_thickest_and_largest_sheets_come_first(): void
     {
         $sizes = [[10.0, 600.0, 400.0], [25.0, 300.0, 400.0], [25.0, 500.0, 300.0], [25.0, 100.0, 900.0], [50.0, 100.0, 100.0]];
-        $lots = array_map(fn (int $k): SheetLot => new SheetLot("s{$k}", 'sheet', ...$sizes[$k]), array_keys($sizes));
+        $lots = array_map(fn (int $k): SheetLot => new SheetLot("s{$k}", SheetKind::Sheet, ...$sizes[$k]), array_keys($sizes));
         $bought = array_map(
             fn (SheetLot $l): StockMovement => new StockMovement("m{$l->uid}", $l->uid, 2.0, MovementCause::Bought, null, self::NOW),
             $lots,
@@ -146,7 +147,7 @@ final class StoreTest extends TestCase
 
     public function test_what_does_not_fit_together_is_said(): void
     {
-        $sheet = new SheetLot('sheet', 'sheet', 30.0, 1250.0, 600.0);
+        $sheet = new SheetLot('sheet', SheetKind::Sheet, 30.0, 1250.0, 600.0);
         $faults = (new Store(
             [$sheet, new MaterialLot('glue', 'white glue', 'ml'), new MaterialLot('more', 'white glue', 'g')],
             [$this->move('sheet', 1.5), $this->move('gone', 1.0), $this->move('glue', 2.0), $this->move('glue', -2.1)],
@@ -221,7 +222,7 @@ final class StoreTest extends TestCase
             new MaterialLot('m', 'white glue', 'ml', 1000.0, 1450, 'North', 'batch 4', '2026-09-01', self::NOW, '2027-01-31', 540, 61.5),
             new MaterialLot('r', 'alcohol 99 %', 'ml', strength: 96.0, recovered: true),
             new Pot('p', 'Glue 1:3', 'k', 'ml', [['material' => 'water', 'amount' => 3.5, 'unit' => 'ml']], ['a.1.1'], 5, 10, 20, [6, 7]),
-            new SheetLot('s', 'offcut', 30.0, 500.0, 200.0),
+            new SheetLot('s', SheetKind::Offcut, 30.0, 500.0, 200.0),
         ];
         foreach ($lots as $lot) {
             $this->assertEquals($lot, StockFile::lot($read(StockFile::fromLot($lot)), $lot->uid));

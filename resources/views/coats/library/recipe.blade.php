@@ -1,4 +1,3 @@
-@use('IdleRidge\Core\Coats\Ingredient')
 @use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Format')
 <section class="sheet inspector library-one">
@@ -22,7 +21,6 @@
             @error('recipe')
                 <p class="fault">{{ $message }}</p>
             @enderror
-            @php($rate = fn(Ingredient $part): string => Ingredient::rate($part->rule, $part->unit))
             <h3>Goes in</h3>
             @foreach ($picked->parts as $k => $part)
                 <x-field
@@ -32,16 +30,12 @@
                     :label="implode(' + ',
                         array_map(fn($o) => ($o['parts'] == 1 ? '' : Decimal::trimmed($o['parts'], 1) . ' ') .
                         $o['material'], $part->of))"
-                    :unit="trim(Format::unit($rate($part)) . ' ' . ([
-                        'pores' => 'share of pores', 'plaster' => 'water to powder', 'edge' => 'of edge', 'length' => 'along it',
-                        'tree' => 'a tree', 'post' => 'each that stands there', 'wire' => 'of wire', 'dam' => 'of dam',
-                        'strip' => 'a strip',
-                    ][$part->rule] ?? ''))"
-                    :value="Format::field($part->value, $rate($part), 4)"
+                    :unit="trim(Format::unit($part->rate()) . ' ' . $part->rule->each())"
+                    :value="Format::field($part->value, $part->rate(), 4)"
                     mode="decimal"
                     :hint="$low($picked, 'parts/' . $k) === null ? null
-                        : 'low ' . Format::field($low($picked, 'parts/' . $k)[0], $rate($part), 3) .
-                        ', high ' . Format::field($low($picked, 'parts/' . $k)[1], $rate($part), 3)"
+                        : 'low ' . Format::field($low($picked, 'parts/' . $k)[0], $part->rate(), 3) .
+                        ', high ' . Format::field($low($picked, 'parts/' . $k)[1], $part->rate(), 3)"
                 />
                 <x-field
                     form="recipe"

@@ -1,4 +1,4 @@
-@use('IdleRidge\Core\Coats\Ingredient')
+@use('IdleRidge\Core\Coats\MeasureRule')
 @use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Format')
 <section class="sheet library-sheet">
@@ -33,19 +33,15 @@
                                         <br>
                                     @endif
                                     {{ implode(' + ', array_column($part->of, 'material')) }}
-                                    @php($rate = Ingredient::rate($part->rule, $part->unit))
-                                    @if ($part->rule === 'pores')
+                                    @php($rate = $part->rate())
+                                    @if ($part->rule === MeasureRule::Pores)
                                         <span class="num">{{ Decimal::trimmed(100 * $part->value, 0) }}</span>
                                         % of pores
                                     @else
-                                        @php($digits = $part->value < 10 ? ($part->rule === 'area' ? 1 : 2) : 0)
-                                        @if ($part->rule === 'plaster') water on powder @endif
+                                        @php($digits = $part->value < 10 ? ($part->rule === MeasureRule::Area ? 1 : 2) : 0)
                                         <span class="num">{{ Format::field($part->value, $rate, $digits) }}</span>
-                                        {{ trim(Format::unit($rate) . ' ' . (['edge' => 'of edge', 'length' => 'along it', 'wire'
-                                            => 'of wire',
-                                            'dam' => 'of dam', 'tree' => 'a tree', 'post' => 'each', 'strip' =>
-                                                'a strip'][$part->rule] ?? '')) }}
-                                        @if ($part->rule === 'area') {{ $range($low($recipe, "parts/{$k}"), $rate) }} @endif
+                                        {{ trim(Format::unit($rate) . ' ' . $part->rule->each()) }}
+                                        @if ($part->rule === MeasureRule::Area) {{ $range($low($recipe, "parts/{$k}"), $rate) }} @endif
                                     @endif
                                 @endforeach
                             </td>

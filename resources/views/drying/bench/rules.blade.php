@@ -22,7 +22,7 @@
                     'board' => 'one board before the next',
                     'stage' => 'all boards to the same stage',
                 ]"
-                :value="$rules->order"
+                :value="$rules->order->value"
             />
         </div>
         @if ($tools !== [])
@@ -61,7 +61,7 @@
                     name="due[{{ $k }}][date]"
                     at="due/{{ $k }}/date"
                     :label="$board['section']->name"
-                    :value="$board['due']['date'] ?? ''"
+                    :value="$board['due']->date ?? ''"
                     :hint="$board['due'] === null && $board['effective'] !== null
                         ? 'the show: ' . $words->day($board['effective'][0]) : null"
                 /><x-choice
@@ -69,7 +69,7 @@
                     name="due[{{ $k }}][milestone]"
                     label="has to be"
                     :options="['worked' => 'worked', 'shown' => 'fit to be shown', 'travel' => 'safe to travel']"
-                    :value="$board['due']['milestone'] ?? 'travel'"
+                    :value="$board['due']->state->value ?? 'travel'"
                 />
                 <p @class(['small', 'low', 'bad' => ($board['late'] ?? 0) > 0, 'soft' => ($board['late'] ?? 0) === 0])>{{
                     $board['late'] === null
