@@ -4,7 +4,9 @@ use App\Http\Controllers\AirController;
 use App\Http\Controllers\BenchTimeController;
 use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CandidateController;
+use App\Http\Controllers\CarryingController;
 use App\Http\Controllers\CoatController;
+use App\Http\Controllers\CurveController;
 use App\Http\Controllers\CutsController;
 use App\Http\Controllers\CutStockController;
 use App\Http\Controllers\DeviceController;
@@ -49,6 +51,7 @@ use App\Http\Controllers\TonightController;
 use App\Http\Controllers\TrialController;
 use App\Http\Controllers\WaterController;
 use App\Http\Controllers\WhatIfController;
+use App\Http\Controllers\WholeController;
 use App\Http\Controllers\ZoneController;
 use App\Http\Middleware\TakeTurns;
 use App\Http\Middleware\WhatWasSeen;
@@ -83,6 +86,18 @@ Route::prefix('layouts/{layout}')
     ->group(function () use ($withoutSession): void {
         Route::get('/', [LayoutController::class, 'show'])->name('layouts.show');
         Route::get('/settings', [LayoutController::class, 'settings'])->name('layouts.settings');
+        Route::get('/carrying', [CarryingController::class, 'show'])->name('carrying.show');
+        Route::get('/curves', [CurveController::class, 'show'])->name('curves.show');
+        Route::get('/history', [HistoryController::class, 'show'])->name('history.show');
+        Route::post('/history/{step}/copy', [HistoryController::class, 'copy'])
+            ->whereNumber('step')
+            ->withoutMiddleware(WhatWasSeen::class)
+            ->name('history.copy');
+        Route::get('/whole', [WholeController::class, 'show'])->name('whole.show');
+        Route::get('/whole/plan.pdf', [WholeController::class, 'plan'])->name('whole.plan');
+        Route::get('/whole/templates.pdf', [WholeController::class, 'templates'])
+            ->withoutMiddleware($withoutSession)
+            ->name('whole.templates');
         Route::patch('/', [LayoutController::class, 'update'])->name('layouts.update');
         Route::delete('/', [LayoutController::class, 'destroy'])
             ->name('layouts.destroy')

@@ -9,7 +9,7 @@ use IdleRidge\Core\Measure\InvalidValue;
 /**
  * What stands under the land, and what it has to pass: the board's top, the timbers of its frame with the widest gap between
  * cross pieces, the length that timber comes in (mm); what one person lifts (kg); an opening it is carried through (mm, null for
- * none); thin stuff to pack with (mm).
+ * none); thin stuff to pack with (mm); the space it travels in (null for none).
  */
 final readonly class BoardBuild
 {
@@ -31,6 +31,7 @@ final readonly class BoardBuild
         public float $lift = 12.0,
         public ?array $opening = null,
         array $packing = [1.0, 2.0, 3.0, 5.0],
+        public ?LoadSpace $load = null,
     ) {
         InvalidValue::unlessBetween($top, 0.0, 60.0, 'The board’s top', 'mm', 'cuts/board/top_mm');
         InvalidValue::unlessBetween($timber, 3.0, 100.0, 'The frame’s timber', 'mm', 'cuts/board/timber_mm');
@@ -75,6 +76,12 @@ final readonly class BoardBuild
         return ['fits' => $short <= 0.0, 'short' => $short];
     }
 
+    /** Of the board's top, kg. */
+    public function topWeight(float $width, float $depth): float
+    {
+        return ($width * $depth * $this->top * Densities::PLYWOOD_KG_PER_M3) / 1e9;
+    }
+
     /** @return array<string, float|list<float>> */
     public function toArray(): array
     {
@@ -86,6 +93,7 @@ final readonly class BoardBuild
             'stock_mm' => $this->stock,
             'lift_kg' => $this->lift,
             'packing_mm' => $this->packing,
-        ] + ($this->opening === null ? [] : ['opening_width_mm' => $this->opening[0], 'opening_height_mm' => $this->opening[1]]);
+        ] + ($this->opening === null ? [] : ['opening_width_mm' => $this->opening[0], 'opening_height_mm' => $this->opening[1]]) +
+            ($this->load?->toArray() ?? []);
     }
 }

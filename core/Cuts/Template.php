@@ -27,6 +27,11 @@ final readonly class Template
     ) {
     }
 
+    public function titled(string $title): self
+    {
+        return new self(...['title' => $title] + get_object_vars($this));
+    }
+
     /**
      * All that a page has to be printed for.
      *

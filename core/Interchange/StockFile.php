@@ -7,6 +7,7 @@ namespace IdleRidge\Core\Interchange;
 use IdleRidge\Core\Cuts\BoardBuild;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
+use IdleRidge\Core\Cuts\LoadSpace;
 use IdleRidge\Core\Cuts\Risers;
 use IdleRidge\Core\Cuts\ShellBuild;
 use IdleRidge\Core\Cuts\StockSheet;
@@ -274,6 +275,14 @@ final class StockFile
     {
         $usual = new BoardBuild();
         $opening = $r->has('opening_width_mm') ? [$r->number('opening_width_mm'), $r->number('opening_height_mm')] : null;
+        $load = $r->has('load_length_mm')
+            ? new LoadSpace(
+                $r->number('load_length_mm'),
+                $r->number('load_width_mm'),
+                $r->number('load_height_mm'),
+                $r->has('load_limit_kg') ? $r->number('load_limit_kg') : null,
+            )
+            : null;
         $packing = $r->has('packing_mm')
             ? array_map(
                 fn (mixed $v): float => is_int($v) || is_float($v)
@@ -291,6 +300,7 @@ final class StockFile
             $r->number('lift_kg', $usual->lift),
             $opening,
             array_values($packing),
+            $load,
         );
         $r->close();
 

@@ -9,7 +9,7 @@ use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Side;
-use IdleRidge\Core\Track\Arc;
+use IdleRidge\Core\Track\CurveSetting;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\StructureKind;
@@ -26,7 +26,10 @@ final class BoardPlan
     private const PROTOTYPE_HALF_SLEEPER_MM = 1250.0;
 
     /** Offsets from a chord are told so far apart, mm. */
-    private const CHORD_OFFSET_STEP_MM = 50.0;
+    public const CHORD_OFFSET_STEP_MM = 50.0;
+
+    /** Shorter curves are not told of, mm. */
+    private const MIN_CURVE_MM = 60.0;
 
     public static function of(Project $project, Section $section, LandModel $model): Template
     {
@@ -103,8 +106,7 @@ final class BoardPlan
     }
 
     /**
-     * The chord of each arc that lies on the board, and what the curve stands off it: at x from the middle of a chord of half
-     * length c, `√(R² − x²) − √(R² − c²)`.
+     * The chord of each curve that lies on the board, and what the curve stands off it.
      *
      * @param  array{float, float}  $here
      * @return list<array{list<array{float, float}>, list<array{float, float, string}>}>
@@ -112,27 +114,20 @@ final class BoardPlan
     private static function offsets(Run $run, array $here): array
     {
         $out = [];
-        foreach ($run->alignment->elements as $k => $element) {
-            [$from, $to] = [max($here[0], $run->alignment->begins[$k]), min($here[1], $run->alignment->begins[$k] + $element->length)];
-            if (! ($element instanceof Arc) || $to - $from < 60.0) {
+        foreach (CurveSetting::of($run->alignment, $here[0], $here[1], self::CHORD_OFFSET_STEP_MM) as $curve) {
+            if ($curve->to - $curve->from < self::MIN_CURVE_MM) {
                 continue;
             }
-            [$a, $b] = [$run->alignment->pointAt($from), $run->alignment->pointAt($to)];
-            $chord = $a->distanceTo($b);
+            [$a, $b, $chord] = [$curve->begin, $curve->end, $curve->chord()];
             $told = [];
-            for (
-                $x = -floor($chord / 2.0 / self::CHORD_OFFSET_STEP_MM) * self::CHORD_OFFSET_STEP_MM;
-                $x <= $chord / 2.0;
-                $x += self::CHORD_OFFSET_STEP_MM
-            ) {
-                $off = sqrt($element->radius ** 2 - $x ** 2) - sqrt(max(0.0, $element->radius ** 2 - $chord ** 2 / 4.0));
+            foreach ($curve->fromChord as [$x, $off]) {
                 $t = 0.5 + $x / $chord;
                 $told[] = [$a->x + $t * ($b->x - $a->x), $a->y + $t * ($b->y - $a->y), Format::cell($off, 1)];
             }
             $told[] = [
                 ($a->x + $b->x) / 2.0,
                 ($a->y + $b->y) / 2.0 - 12.0,
-                'R '.Format::cell($element->radius).', chord '.Format::cell($chord, 1),
+                ($curve->isArc ? 'R ' : 'transition to R ').Format::cell($curve->radius).', chord '.Format::cell($chord, 1),
             ];
             $out[] = [[[$a->x, $a->y], [$b->x, $b->y]], $told];
         }

@@ -52,7 +52,7 @@ final readonly class BoardWeight
         [$solid, $surface] = [self::solid($shape, $section->base), self::surfaceMiddle($land, $section->base)];
         $parts = [
             self::part('frame', $frame->weight($build), 1.0, [...$middle, -$build->top - $build->timberHigh / 2.0]),
-            self::part('board’s top', ($w * $d * $build->top * Densities::PLYWOOD_KG_PER_M3) / 1e9, 1.0, [...$middle, -$build->top / 2.0]),
+            self::part('board’s top', $build->topWeight($w, $d), 1.0, [...$middle, -$build->top / 2.0]),
         ];
         if ($body instanceof FoamStack) {
             $parts[] = self::part('foam', (($body->foam - $body->carved) * Densities::FOAM_KG_PER_M3) / 1e9, 1.0, $solid);

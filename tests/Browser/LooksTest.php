@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use App\Actions\Air\SaveReadings;
 use App\Actions\Journal\SaveCheck;
+use App\Actions\Layouts\SaveLayout;
 use App\Actions\Plan\SaveBenchTimes;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
@@ -75,6 +76,7 @@ final class LooksTest extends BrowserCase
             '/',
             '/begin',
             "/layouts/{$layout->uid}/settings",
+            ...$this->whole($layout),
             '/nowhere',
             "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$bank}",
             "/layouts/{$layout->uid}/sections/{$section->uid}/land/compare?pick={$layout->runs()->value('uid')}&what=batter",
@@ -237,6 +239,20 @@ final class LooksTest extends BrowserCase
         }
     }
 
+    /** @return list<string> about all boards together */
+    private function whole(Layout $layout): array
+    {
+        $board = ['load_length_mm' => '1600', 'load_width_mm' => '1050', 'load_height_mm' => '700', 'load_limit_kg' => ''];
+        app(SaveLayout::class)->change($layout, ['cuts' => ['board' => $board]]);
+
+        return [
+            "/layouts/{$layout->uid}/whole",
+            "/layouts/{$layout->uid}/carrying?width=1500&depth=700",
+            "/layouts/{$layout->uid}/curves?radius=610&length=8.4+m&width=x&here=72",
+            "/layouts/{$layout->uid}/history",
+        ];
+    }
+
     /** @return list<string> */
     private function pages(Layout $layout, Section $section, Run $run): array
     {
@@ -249,6 +265,7 @@ final class LooksTest extends BrowserCase
             "/layouts/{$layout->uid}/rules",
             "/layouts/{$layout->uid}/sections/{$section->uid}/coats/schools?question=water",
             "/layouts/{$layout->uid}/settings",
+            ...$this->whole($layout),
             "/layouts/{$layout->uid}/sections/{$section->uid}/land",
             "/layouts/{$layout->uid}/sections/{$section->uid}/cuts",
             "/layouts/{$layout->uid}/sections/{$section->uid}/coats",

@@ -8,6 +8,7 @@ use App\Actions\FormInput;
 use IdleRidge\Core\Cuts\BoardBuild;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
+use IdleRidge\Core\Cuts\LoadSpace;
 use IdleRidge\Core\Cuts\ShellBuild;
 use IdleRidge\Core\Cuts\StockSheet;
 use IdleRidge\Core\Measure\Format;
@@ -99,7 +100,30 @@ final class CutSettingsInput
             $packing = $typed->amounts('cuts.board.packing_mm', 'mm');
         }
 
-        return fn (): BoardBuild => new BoardBuild(...[...$values, $opening, $packing]);
+        $load = self::load($typed, $old->load);
+
+        return fn (): BoardBuild => new BoardBuild(...[...$values, $opening, $packing, $load()]);
+    }
+
+    /** @return callable(): ?LoadSpace all of its fields left empty: none */
+    private static function load(FormInput $typed, ?LoadSpace $old): callable
+    {
+        if (! $typed->has('cuts.board.load_length_mm')) {
+            return fn (): ?LoadSpace => $old;
+        }
+        $sides = ['load_length_mm' => $old?->length, 'load_width_mm' => $old?->width, 'load_height_mm' => $old?->height];
+        if (implode('', array_map(fn (string $key): string => $typed->text("cuts.board.{$key}"), array_keys($sides))) === '') {
+            return fn (): ?LoadSpace => null;
+        }
+        $values = [];
+        foreach ($sides as $key => $now) {
+            $values[] = $typed->length("cuts.board.{$key}", current: $now);
+        }
+        $limit = $typed->text('cuts.board.load_limit_kg') === ''
+            ? null
+            : $typed->amount('cuts.board.load_limit_kg', 'kg', current: $old?->limit, decimals: 1);
+
+        return fn (): LoadSpace => new LoadSpace(...[...$values, $limit]);
     }
 
     /** @return callable(): ShellBuild */

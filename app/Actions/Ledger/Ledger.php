@@ -217,6 +217,36 @@ final readonly class Ledger
     }
 
     /**
+     * Reads a layout as it was after a step; nothing of it stays so.
+     *
+     * @template T
+     *
+     * @param  callable(Layout): T  $read
+     * @return T
+     *
+     * @throws InvalidValue where all came back from a copy since
+     */
+    public function asItWas(Layout $layout, int $step, callable $read): mixed
+    {
+        DB::beginTransaction();
+        try {
+            foreach (Revision::query()->where('layout_id', $layout->id)->where('id', '>', $step)->orderByDesc('id')->lazy() as $revision) {
+                if ($revision->kind === 'restore') {
+                    throw new InvalidValue('All came back from a copy since; what was before that is not known any more.', 'step');
+                }
+                foreach (array_reverse($revision->changes) as $change) {
+                    $query = DB::table($change['table'])->where('uid', $change['uid']);
+                    $change['before'] === null ? $query->delete() : $query->updateOrInsert([], $change['before']);
+                }
+            }
+
+            return $read(Layout::query()->findOrFail($layout->id));
+        } finally {
+            DB::rollBack();
+        }
+    }
+
+    /**
      * Whether two states of a row are one, but for its count of changes. The database keeps fourteen digits of a number.
      *
      * @param  array<string, mixed>|null  $a

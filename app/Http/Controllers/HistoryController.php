@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Begin\CopyLayout;
 use App\Actions\Ledger\Ledger;
+use App\Http\Requests\Fields;
 use App\Models\Layout;
+use App\Pages\Layouts\ShowHistory;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -15,6 +19,23 @@ final class HistoryController
 {
     public function __construct(private readonly Ledger $ledger)
     {
+    }
+
+    public function show(Fields $request, Layout $layout, ShowHistory $show): View
+    {
+        $before = $request->number('before');
+
+        return view('layouts.history', $show->of($layout, $request->word('for'), $before === null ? null : (int) $before));
+    }
+
+    /** What it was after a step, as a layout of its own. */
+    public function copy(Layout $layout, int $step, CopyLayout $work): RedirectResponse
+    {
+        $copy = $work->asAfter($layout, $step);
+
+        return redirect()
+            ->route('layouts.settings', $copy)
+            ->with('said', "This is a copy of {$layout->name} as it was then; {$layout->name} itself stays as it is.");
     }
 
     public function undo(Layout $layout): RedirectResponse

@@ -66,7 +66,7 @@ final class LayoutController
     {
         $this->keep->change($layout, $request->input());
 
-        return ($request->input('back') === 'cuts' ? redirect()->back() : redirect()->route('layouts.settings', $layout))->with(
+        return ($request->input('back') !== null ? redirect()->back() : redirect()->route('layouts.settings', $layout))->with(
             'said',
             'Saved.',
         );

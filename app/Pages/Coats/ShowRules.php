@@ -4,52 +4,30 @@ declare(strict_types=1);
 
 namespace App\Pages\Coats;
 
-use App\Computed\Cuts\ComputedCuts;
-use App\Computed\Growth\ComputedGrowth;
-use App\Computed\Land\ComputedLand;
+use App\Computed\Findings\ComputedFindings;
 use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
-use App\Computed\Water\ComputedWater;
 use App\Models\Layout;
+use App\Pages\Words\FindingLink;
 use IdleRidge\Core\Findings\Finding;
-use IdleRidge\Core\Rulebook\Growth\GrowthRule;
-use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Rulebook\RulePages;
-use IdleRidge\Core\Rulebook\Water\WaterRule;
 
 /** The rule book, with what each rule finds on this layout now. */
 final readonly class ShowRules
 {
-    /** Findings about cutting and the view of Cuts that shows them. */
-    private const CUTS = ['glue-confined-between-foam' => 'glue', 'weight-over-limit' => 'board', 'cut-near-hidden' => 'hidden'];
-
-    public function __construct(
-        private ProjectLoader $load,
-        private ComputedPlan $plan,
-        private ComputedLand $land,
-        private ComputedCuts $cuts,
-        private ComputedGrowth $growth,
-        private ComputedWater $water,
-    ) {
+    public function __construct(private ProjectLoader $load, private ComputedPlan $plan, private ComputedFindings $findings)
+    {
     }
 
     /** @return array<string, mixed> for the view coats.rules */
     public function of(Layout $layout): array
     {
         $project = $this->load->of($layout);
-        $found = Rulebook::checkWork($this->plan->planOf($project, $this->plan->minute()));
-        foreach ($project->sections as $section) {
-            array_push($found, ...$this->land->sheet($project, $section)->findings);
-            array_push($found, ...$this->cuts->findings($this->cuts->page($project, $section)));
-            array_push($found, ...Rulebook::checkGrowth($this->growth->survey($project, $section)));
-            array_push($found, ...Rulebook::checkWater($project, $this->water->survey($project, $section)));
-        }
+        $found = $this->findings->of($this->plan->planOf($project, $this->plan->minute()));
         $by = [];
         foreach ($found as $finding) {
             $by[$finding->id][] = $finding;
         }
-        $grows = array_merge(...array_map(fn (GrowthRule $rule): array => $rule->ids(), Rulebook::growthRules()));
-        $wets = array_merge(...array_map(fn (WaterRule $rule): array => $rule->ids(), Rulebook::waterRules()));
         $names = array_column(array_map(fn ($s): array => [$s->uid, $s->name], $project->sections), 1, 0);
 
         return [
@@ -58,13 +36,7 @@ final readonly class ShowRules
             'book' => self::book(),
             'found' => $by,
             'sections' => $names,
-            'address' => fn (Finding $f): string => match (true) {
-                in_array($f->id, $grows, true) => route('growth.show', [$layout, $f->section]),
-                in_array($f->id, $wets, true) => route('water.show', [$layout, $f->section]),
-                isset(self::CUTS[$f->id]) => route('cuts.show', [$layout, $f->section, 'on' => self::CUTS[$f->id]]),
-                $f->place->zone === null => route('land.show', [$layout, $f->section]),
-                default => route('coats.show', [$layout, $f->section, 'zone' => $f->place->zone]),
-            },
+            'address' => fn (Finding $f): string => FindingLink::to($layout, $f),
         ];
     }
 

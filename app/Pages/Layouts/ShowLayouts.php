@@ -9,7 +9,6 @@ use App\Computed\Land\ComputedLand;
 use App\Computed\ProjectLoader;
 use App\Computed\UnreadableLayout;
 use App\Models\Layout;
-use App\Models\Revision;
 use App\Pages\Rail\ShowRail;
 use DateTimeImmutable;
 use DateTimeZone;
@@ -86,19 +85,6 @@ final readonly class ShowLayouts
         foreach ($project->sections as $section) {
             $standsIn[$section->uid] = $project->works->room($section)->name;
         }
-        $zone = new DateTimeZone($layout->zone);
-        $history = Revision::query()
-            ->where('layout_id', $layout->id)
-            ->orderByDesc('id')
-            ->limit(8)
-            ->get()
-            ->map(
-                fn (Revision $r): array => [
-                    'at' => (new DateTimeImmutable($r->made_at, new DateTimeZone('UTC')))->setTimezone($zone)->format('D j M, H:i'),
-                    'sentence' => (['undo' => 'Undone: ', 'redo' => 'Done again: '][$r->kind] ?? '').$r->sentence,
-                ],
-            )
-            ->all();
 
         return [
             'layout' => $layout,
@@ -109,7 +95,6 @@ final readonly class ShowLayouts
             'standsIn' => $standsIn,
             'states' => array_column($this->rail->of($project, null), null, 'uid'),
             'plan' => LayoutPlanDrawing::of($project, $this->contours($project), $standsIn, $picked?->uid),
-            'history' => $history,
             'next' => $this->ledger->next($layout),
             'zones' => DateTimeZone::listIdentifiers(),
             'rooms' => $project->works->rooms,

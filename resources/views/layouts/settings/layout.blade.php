@@ -27,6 +27,10 @@
             />
             <x-field form="sheet" name="currency" label="Currency" :value="$sheet->currency" />
         </div>
+        <p class="small soft">
+            Lengths may be typed as {{ $units->value === 'metric' ? '38, 3.8 cm or 2.4 m' : '1 1/2, 6\' 3" or 6.25 ft' }}, or in the other
+            system.
+        </p>
         <x-choice
             form="sheet"
             name="zone"
