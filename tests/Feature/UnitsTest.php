@@ -246,7 +246,7 @@ final class UnitsTest extends FeatureCase
         $queue = [
             $root,
             "{$root}/settings",
-            "{$root}/curves?radius=700&length=8+m&width=6+m&here=72",
+            "{$root}/curves?radius=700&length=8000&width=6000&here=72",
             "{$root}/find?q=tarn",
             "{$root}/shelf/shopping.csv",
             "{$root}/shelf/stock.csv",

@@ -35,7 +35,7 @@
                             @else
                                 <form method="post" action="{{ route('history.copy', [$layout, $step['id']]) }}">
                                     @csrf
-                                    <button class="link" aria-label="A copy as it was after: {{ $step['sentence'] }}, {{ $step['at'] }}"
+                                    <button class="link" aria-label="A copy as it was then, after {{ $step['sentence'] }}, {{ $step['at'] }}"
                                         >A copy as it was then</button>
                                 </form>
                             @endif
