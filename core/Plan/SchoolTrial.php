@@ -45,6 +45,32 @@ final readonly class SchoolTrial
     }
 
     /**
+     * Which of some trials is best in what: the least of each figure. What not all have a price for is not compared, nor what all are alike
+     * in.
+     *
+     * @param  list<self>  $trials
+     * @return array<string, list<int>> minutes, days, wet, dry, cost → places in the list, several where they are even
+     */
+    public static function best(array $trials): array
+    {
+        $priced = array_filter($trials, fn (self $t): bool => $t->unpriced !== []) === [];
+        $figures = [
+            'minutes' => array_map(fn (self $t): float => (float) $t->minutes, $trials),
+            'days' => array_map(fn (self $t): float => $t->days50, $trials),
+            'wet' => array_map(fn (self $t): float => $t->wet, $trials),
+            'dry' => array_map(fn (self $t): float => $t->dry, $trials),
+            'cost' => $priced ? array_map(fn (self $t): float => (float) $t->cost, $trials) : [],
+        ];
+        $best = [];
+        foreach ($figures as $figure => $values) {
+            $least = $values === [] ? [] : array_keys($values, min($values), true);
+            $best[$figure] = count($least) < count($values) ? $least : [];
+        }
+
+        return $best;
+    }
+
+    /**
      * @param  array{grams: float, minor: int|null}|null  $body foam or ribs that a school of landform asks for under the zone, and what
      *     that costs; null of the price where sheets have none
      */

@@ -43,11 +43,11 @@ final class CoatsTest extends BrowserCase
         $layout = Layout::query()->findOrFail($section->layout_id);
         $this->visit("/layouts/{$layout->uid}/sections/{$section->uid}/coats");
         $this->find('.meta.links a')->click();
-        $this->until('document.querySelectorAll(".candidate").length >= 2', 'schools side by side');
+        $this->until('document.querySelectorAll(".school-table thead th").length >= 2', 'schools side by side');
         $this->choose('#f-question', 'grass');
         $this->button('Compare')->click();
-        $this->until('document.querySelector(".candidate h2")?.textContent.includes("Patches")', 'the schools of grass');
-        $this->find('.candidate form button')->click();
+        $this->until('document.querySelector(".school-table thead th")?.textContent.includes("Patches")', 'the schools of grass');
+        $this->find('.school-table form button')->click();
         $this->until('document.querySelector(".said")?.textContent.includes("on the zone")', 'its coats on the zone');
         $this->visit("/layouts/{$layout->uid}/library?recipe=fibre-6mm");
         $this->type('[name="parts[1][value]"]', '95');

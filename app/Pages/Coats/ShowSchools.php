@@ -47,6 +47,17 @@ final readonly class ShowSchools
         $questions = $library->questions();
         $asked = isset($questions[$question]) ? $question : (string) array_key_first($questions);
         $work = $this->desk->planOf($project, $this->desk->minute())->work;
+        $trials = $picked === null ? [] : array_map(
+            fn (School $s): SchoolTrial => SchoolTrial::of(
+                $work,
+                $section,
+                $picked,
+                $s,
+                $library,
+                $this->body($project, $section, $work, $picked, $s),
+            ),
+            $questions[$asked] ?? [],
+        );
 
         return [
             'layout' => $layout,
@@ -62,82 +73,84 @@ final readonly class ShowSchools
                 ', ',
                 array_map(fn (MaterialAmount $a): string => implode(' ', $a->words())." {$a->material}", $amounts),
             ),
-            'trials' => $picked === null
-                    ? []
-                    : array_map(
-                        fn (School $s): array => $this->trial(
-                            SchoolTrial::of($work, $section, $picked, $s, $library, $this->body($project, $section, $work, $picked, $s)),
-                            $project->layout->currency,
-                            $work->certainty(),
-                        ),
-                        $questions[$asked] ?? [],
-                    ),
+            'trials' => $trials,
+            'rows' => $this->rows($trials, $project->layout->currency, $work->certainty()),
+            'best' => SchoolTrial::best($trials),
         ];
     }
 
-    /** @return array{trial: SchoolTrial, rows: list<array{label: string, before?: string, figure: Quantity|null, after?: string}>} */
-    private function trial(SchoolTrial $trial, string $currency, float $certainty): array
+    /**
+     * @param  list<SchoolTrial>  $trials
+     * @return array<string, array{label: string, cells: list<array{before?: string, figure: Quantity|null, after?: string}>}> by figure
+     */
+    private function rows(array $trials, string $currency, float $certainty): array
+    {
+        $labels = [
+            'minutes' => 'At the bench', 'days' => 'Until dry through', 'wet' => 'Weighs, wet', 'dry' => 'Weighs, dry', 'cost' => 'Uses up',
+        ];
+        $cells = array_map(fn (SchoolTrial $trial): array => $this->cells($trial, $currency, $certainty), $trials);
+
+        return array_map(
+            fn (string $figure): array => ['label' => $labels[$figure], 'cells' => array_column($cells, $figure)],
+            array_combine(array_keys($labels), array_keys($labels)),
+        );
+    }
+
+    /** @return array<string, array{before?: string, figure: Quantity|null, after?: string}> */
+    private function cells(SchoolTrial $trial, string $currency, float $certainty): array
     {
         $sure = Decimal::trimmed(100.0 * $certainty, 0);
         $under = $trial->body > 0.0 ? ['foam or ribs' => Format::text($trial->body / 1000.0, 'kg', 2)] : [];
 
         return [
-            'trial' => $trial,
-            'rows' => [
-                [
-                    'label' => 'At the bench',
-                    'figure' => new Quantity(
-                        $trial->minutes / 60.0,
-                        'h',
-                        'hands-on minutes of every move',
-                        ['moves' => (string) $trial->moves],
-                        'starting value',
-                        1,
-                    ),
-                    'after' => 'h in '.$trial->moves.($trial->moves === 1 ? ' move' : ' moves'),
-                ],
-                [
-                    'label' => 'Until dry through',
-                    'figure' => new Quantity(
-                        $trial->days50,
-                        'days',
-                        "each coat laid as soon as the one below allows ({$sure} %), in the air of the room",
-                        ['90 %' => Decimal::trimmed($trial->days90, 1).' days'],
-                        'starting value',
-                        1,
-                    ),
-                    'after' => 'to '.Decimal::trimmed($trial->days90, 1).' days',
-                ],
-                [
-                    'label' => 'Weighs, wet',
-                    'figure' => new Quantity($trial->wet / 1000.0, 'kg', 'amounts × their densities', $under, decimals: 2),
-                ],
-                [
-                    'label' => 'Weighs, dry',
-                    'figure' => new Quantity(
-                        $trial->dry / 1000.0,
-                        'kg',
-                        'amounts × their densities × what of them stays',
-                        $under,
-                        decimals: 2,
-                    ),
-                ],
-                // What has no price costs something too: then this is only the least, or nothing that could be told.
-                $trial->cost === 0 && $trial->unpriced !== []
-                    ? ['label' => 'Uses up', 'figure' => null, 'after' => 'no price yet']
-                    : [
-                        'label' => 'Uses up',
-                        'before' => $trial->unpriced === [] ? '' : 'over',
-                        'figure' => Quantity::money(
-                            $trial->cost,
-                            $currency,
-                            'amounts × price of a pack ÷ what is in it'.($trial->body > 0.0 ? ', and whole sheets by area' : ''),
-                            $trial->unpriced === [] ? [] : ['without a price' => implode(', ', $trial->unpriced)],
-                            'yours',
-                        ),
-                        'after' => $currency,
-                    ],
+            'minutes' => [
+                'figure' => new Quantity(
+                    $trial->minutes / 60.0,
+                    'h',
+                    'hands-on minutes of every move',
+                    ['moves' => (string) $trial->moves],
+                    'starting value',
+                    1,
+                ),
+                'after' => 'h in '.$trial->moves.($trial->moves === 1 ? ' move' : ' moves'),
             ],
+            'days' => [
+                'figure' => new Quantity(
+                    $trial->days50,
+                    'days',
+                    "each coat laid as soon as the one below allows ({$sure} %), in the air of the room",
+                    ['90 %' => Decimal::trimmed($trial->days90, 1).' days'],
+                    'starting value',
+                    1,
+                ),
+                'after' => 'to '.Decimal::trimmed($trial->days90, 1).' days',
+            ],
+            'wet' => [
+                'figure' => new Quantity($trial->wet / 1000.0, 'kg', 'amounts × their densities', $under, decimals: 2),
+            ],
+            'dry' => [
+                'figure' => new Quantity(
+                    $trial->dry / 1000.0,
+                    'kg',
+                    'amounts × their densities × what of them stays',
+                    $under,
+                    decimals: 2,
+                ),
+            ],
+            // What has no price costs something too: then this is only the least, or nothing that could be told.
+            'cost' => $trial->cost === 0 && $trial->unpriced !== []
+                ? ['figure' => null, 'after' => 'no price yet']
+                : [
+                    'before' => $trial->unpriced === [] ? '' : 'over',
+                    'figure' => Quantity::money(
+                        $trial->cost,
+                        $currency,
+                        'amounts × price of a pack ÷ what is in it'.($trial->body > 0.0 ? ', and whole sheets by area' : ''),
+                        $trial->unpriced === [] ? [] : ['without a price' => implode(', ', $trial->unpriced)],
+                        'yours',
+                    ),
+                    'after' => $currency,
+                ],
         ];
     }
 

@@ -26,9 +26,9 @@ final readonly class ShowFound
     private const PAGES = [
         'tonight.show' => ['Tonight', 'moves of the session, countdowns, what dries'],
         'drying.show' => ['Drying line', 'sessions, what is planned, when it is ready'],
-        'bench.show' => ['Rules of the plan', 'certainty, order, tools, dates, calendar'],
+        'bench.show' => ['Planned how?', 'certainty, order, tools, dates, calendar'],
         'what-if.show' => ['What if', 'another evening, another room'],
-        'by.show' => ['Ready by', 'what can be done by a date'],
+        'by.show' => ['What by then?', 'what can be done by a date'],
         'pots.show' => ['Pots', 'what to weigh and mix'],
         'pots.cards' => ['Pot cards', 'to print, beside the scale'],
         'shelf.show' => ['Shelf', 'stock, lots, what is short'],
@@ -42,7 +42,11 @@ final readonly class ShowFound
         'palette.show' => ['Palette', 'colours and their mixes'],
         'rules.show' => ['Rule book', 'what has to hold, and why'],
         'takeoff.show' => ['Take-off', 'material of all boards'],
-        'layouts.settings' => ['Layout sheet', 'boards, rooms, vehicles, history'],
+        'layouts.settings' => ['Layout sheet', 'boards, rooms, vehicles'],
+        'whole.show' => ['Whole layout', 'all boards, what comes next on each, all templates, the plan at a scale'],
+        'carrying.show' => ['Carrying', 'weights, opening, load space, sizes to build next'],
+        'curves.show' => ['Curves and sizes', 'least radius, setting out, widths outdoors and here'],
+        'history.show' => ['History', 'every change, and a copy as it was then'],
     ];
 
     public function __construct(

@@ -1,18 +1,11 @@
 @use('IdleRidge\Core\Measure\Decimal')
-<x-page title="How it is planned" :layout="$layout" :section="$first" current="drying">
+<x-page title="The plan, planned how" :layout="$layout" :section="$first" current="drying">
     <div class="frame">
         <x-rail :layout="$layout" :boards="$rail" route="coats.show" />
         <main class="page bench-page" id="land">
             <div class="title">
-                <h1>How it is planned</h1>
-                <div class="sub">
-                    how sure, in which turns, with which tools,<br>
-                    by when
-                </div>
-                <nav class="drying-links" aria-label="About the plan">
-                    <a href="{{ route('drying.show', $layout) }}">Drying line</a><a href="{{ route('what-if.show', $layout) }}">What if</a
-                    ><a href="{{ route('by.show', $layout) }}">By Sunday</a>
-                </nav>
+                <h1>The plan</h1>
+                <x-plan-tabs :layout="$layout" on="bench.show" />
             </div>
             <x-said />
             <div class="cols even">

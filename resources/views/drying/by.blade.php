@@ -1,13 +1,10 @@
-<x-page title="By then" :layout="$layout" :section="$first" current="drying">
+<x-page title="The plan, what by then" :layout="$layout" :section="$first" current="drying">
     <div class="frame">
         <x-rail :layout="$layout" :boards="$rail" route="coats.show" />
         <main class="page bench-page" id="land">
             <div class="title">
-                <h1>By the end of {{ $day }}</h1>
-                <div class="sub">
-                    what can be finished and left safe,<br>
-                    what most else waits for first
-                </div>
+                <h1>The plan</h1>
+                <x-plan-tabs :layout="$layout" on="by.show" />
                 <form class="by-form" method="get">
                     <label for="f-by">Another day</label><input id="f-by" name="day" value="{{ $typed }}"><button class="btn quiet">
                         Show
@@ -20,7 +17,9 @@
             <div class="cols">
                 <section class="sheet moves-sheet">
                     <header>
-                        <h2>{{ count($by->moves) }} {{ count($by->moves) === 1 ? 'move' : 'moves' }}, {{ $minutes }} min</h2>
+                        <h2>By the end of {{ $day }}</h2>
+                        <span class="meta"
+                            >{{ count($by->moves) }} {{ count($by->moves) === 1 ? 'move' : 'moves' }}, {{ $minutes }} min</span>
                         <span class="meta end">as it is left then, {{ (int) (100 * $by->certainty) }} %</span>
                     </header>
                     <div class="mv-list">

@@ -11,8 +11,8 @@
                 </div>
                 <x-facts :facts="$facts" />
                 <nav class="drying-links" aria-label="About the plan">
-                    <a href="{{ route('what-if.show', $layout) }}">What if</a><a href="{{ route('by.show', $layout) }}">By Sunday</a
-                    ><a href="{{ route('bench.show', $layout) }}">How it is planned</a>
+                    <a href="{{ route('what-if.show', $layout) }}">What if …?</a><a href="{{ route('by.show', $layout) }}">What by then?</a
+                    ><a href="{{ route('bench.show', $layout) }}">Planned how?</a>
                 </nav>
                 <x-undo :layout="$layout" :next="$next" />
             </div>

@@ -24,7 +24,7 @@
             @error('step') <p class="fault wide-fault" role="alert">{{ $message }}</p> @enderror
             @forelse ($days as $day => $steps)
                 <h3 class="in">{{ $day }}</h3>
-                <ol class="steps">
+                <ol class="history-steps">
                     @foreach ($steps as $step)
                         <li>
                             <span class="num soft">{{ $step['at'] }}</span>
@@ -35,7 +35,9 @@
                             @else
                                 <form method="post" action="{{ route('history.copy', [$layout, $step['id']]) }}">
                                     @csrf
-                                    <button class="link" aria-label="A copy as it was then, after {{ $step['sentence'] }}, {{ $step['at'] }}"
+                                    <button
+                                        class="link"
+                                        aria-label="A copy as it was then, after {{ $step['sentence'] }}, {{ $step['at'] }}"
                                         >A copy as it was then</button>
                                 </form>
                             @endif
