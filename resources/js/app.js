@@ -3,6 +3,7 @@ import htmx from 'htmx.org';
 import { bench } from './bench.js';
 import { countdown } from './countdown.js';
 import { figures } from './figures.js';
+import { filters } from './filter.js';
 import { land } from './land.js';
 import { elsewhere, seen } from './elsewhere.js';
 import { way } from './way.js';
@@ -40,6 +41,7 @@ Alpine.data('bench', bench);
 Alpine.data('way', way);
 Alpine.start();
 figures();
+filters();
 const qr = document.querySelector('[data-qr]');
 if (qr) {
     import('./pairing.js').then(({ pairing }) => pairing(qr));

@@ -50,6 +50,15 @@ final class CoatsTest extends BrowserCase
         $this->find('.school-table form button')->click();
         $this->until('document.querySelector(".said")?.textContent.includes("on the zone")', 'its coats on the zone');
         $this->visit("/layouts/{$layout->uid}/library?recipe=fibre-6mm");
+        $rows = 'return [...document.querySelectorAll("#all-recipes [data-row]")].filter((row) => row.offsetParent !== null).length';
+        $all = $this->js($rows);
+        $this->type('[data-filter]', 'GLOSS medium');
+        $left = '[...document.querySelectorAll("#all-recipes [data-row]:not([hidden])")]';
+        $this->until("{$left}.length < {$all}", 'fewer recipes are left');
+        $this->assertTrue($this->js("return {$left}.length > 0 && {$left}.every((row) => /gloss/i.test(row.textContent))"));
+        $this->assertLessThan(4, $this->js('return document.querySelectorAll("#all-recipes [data-rows]:not([hidden])").length'));
+        $this->js('const f = document.querySelector("[data-filter]"); f.value = ""; f.dispatchEvent(new Event("input", { bubbles: true }))');
+        $this->assertSame($all, $this->js($rows));
         $this->type('[name="parts[1][value]"]', '95');
         $this->touch($this->button('Keep as yours'));
         $this->until('document.querySelector(".library-one .meta")?.textContent === "yours"', 'the figure to be ones own');

@@ -52,21 +52,24 @@
                     <section class="sheet idle-sheet">
                         <header>
                             <h2>Idle at the bench</h2>
-                            <span class="meta end">up to the last evening</span>
+                            <span class="meta">up to the last evening</span>
+                            @if (count($idle) > 6) <x-filter class="end" for="all-idle" what="idle times" /> @endif
                         </header>
-                        @forelse ($idle as $row)
-                            <div class="nt">
-                                <i class="num">{{ $row['minutes'] }} min</i>
-                                <div>
-                                    <div class="nm">{{ $row['when'] }}</div>
-                                    @foreach ($row['fillers'] as $filler)
-                                        <p>{{ $filler }}</p>
-                                    @endforeach
+                        <div id="all-idle">
+                            @forelse ($idle as $row)
+                                <div class="nt" data-row>
+                                    <i class="num">{{ $row['minutes'] }} min</i>
+                                    <div>
+                                        <div class="nm">{{ $row['when'] }}</div>
+                                        @foreach ($row['fillers'] as $filler)
+                                            <p>{{ $filler }}</p>
+                                        @endforeach
+                                    </div>
                                 </div>
-                            </div>
-                        @empty
-                            <p class="in soft">No quarter of an hour stands idle.</p>
-                        @endforelse
+                            @empty
+                                <p class="in soft">No quarter of an hour stands idle.</p>
+                            @endforelse
+                        </div>
                         @if (array_filter($idle, fn(array $row): bool => $row['fillers'] === []) !== [])
                             <p class="in small soft">Where nothing is named, nothing is ready then: sieve, mix dry, cut stencils.</p>
                         @endif

@@ -6,9 +6,11 @@
         </span>
         @if ($picked)
             <a class="link end" href="{{ route('drying.show', $layout) }}">All moves</a>
+        @elseif (count($moves) > 6)
+            <x-filter class="end" for="all-moves" what="moves" />
         @endif
     </header>
-    <div class="mv-list">
+    <div class="mv-list" id="all-moves">
         @if ($picked)
             <article class="mv-now">
                 <h3>{{ $picked->move->title() }}</h3>
@@ -25,7 +27,7 @@
             </article>
         @else
             @forelse ($moves as $placed)
-                <a class="mv-line" href="{{ route('drying.show', [$layout, 'move' => $placed->move->id]) }}"
+                <a class="mv-line" data-row href="{{ route('drying.show', [$layout, 'move' => $placed->move->id]) }}"
                     ><span class="tm num">{{ $words->at($placed->start)->format('D j M H:i') }}</span
                     ><span><b>{{ $placed->move->title() }}</b><span class="wh">{{ $placed->move->place() }}</span></span
                     ><span class="num">{{ $placed->move->minutes }} min</span></a

@@ -2,8 +2,12 @@
 @use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Format')
 <section class="sheet library-sheet">
+    <header>
+        <h2>By stage</h2>
+        <x-filter class="end" for="all-recipes" what="recipes" />
+    </header>
     <div class="in scroll-x">
-        <table class="layers library">
+        <table class="layers library" id="all-recipes">
             <thead>
                 <tr>
                     <th scope="col">Recipe</th>
@@ -15,11 +19,11 @@
             </thead>
             @foreach ($groups as $recipes)
                 <tbody>
-                    <tr class="sum">
+                    <tr class="sum" data-rows>
                         <th scope="rowgroup" colspan="5">{{ ucfirst($recipes[0]->stage->word()) }}</th>
                     </tr>
                     @foreach ($recipes as $recipe)
-                        <tr id="r-{{ $recipe->id }}" @if ($picked?->id === $recipe->id) aria-current="true" @endif>
+                        <tr id="r-{{ $recipe->id }}" data-row @if ($picked?->id === $recipe->id) aria-current="true" @endif>
                             <th scope="row">
                                 <a
                                     href="{{ route('library.show', [$layout, 'recipe' => $recipe->id]) }}#r-{{ $recipe->id
