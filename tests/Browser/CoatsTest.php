@@ -57,7 +57,9 @@ final class CoatsTest extends BrowserCase
         $this->until("{$left}.length < {$all}", 'fewer recipes are left');
         $this->assertTrue($this->js("return {$left}.length > 0 && {$left}.every((row) => /gloss/i.test(row.textContent))"));
         $this->assertLessThan(4, $this->js('return document.querySelectorAll("#all-recipes [data-rows]:not([hidden])").length'));
-        $this->js('const f = document.querySelector("[data-filter]"); f.value = ""; f.dispatchEvent(new Event("input", { bubbles: true }))');
+        $clear = 'const f = document.querySelector("[data-filter]"); f.value = ""; '
+            .'f.dispatchEvent(new Event("input", { bubbles: true }))';
+        $this->js($clear);
         $this->assertSame($all, $this->js($rows));
         $this->type('[name="parts[1][value]"]', '95');
         $this->touch($this->button('Keep as yours'));

@@ -38,7 +38,7 @@ $views = [
     'layout-sheet' => ["{$layout}/settings", 1280, 800, 'film'],
     'land' => [$land('Tarnhead', '?st=850'), 1280, 800, 'film'],
     'land-lamp' => [$land('Tarnhead', '?st=300&pick='.$uid('land_features', 'Birch bank')), 1280, 800, 'lamp'],
-    'land-run' => [$land('Birch Cutting', '?st=480&tab=grade&pick='.$uid('runs', 'Birch line')), 1280, 800, 'film'],
+    'whole-layout' => ["{$layout}/whole", 1280, 800, 'film'],
     'tonight' => ["{$layout}/tonight", 1280, 800, 'film'],
     'growth' => ["{$layout}/sections/{$uid('sections', 'Birch Cutting')}/growth", 1280, 800, 'film'],
     'tonight-phone' => ["{$layout}/tonight", 390, 844, 'film'],

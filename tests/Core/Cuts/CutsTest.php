@@ -253,6 +253,8 @@ final class CutsTest extends TestCase
 
     public function test_settings_that_cannot_be_are_refused(): void
     {
+        $usual = CutSettings::of()->first();
+        $this->assertSame([20.0, 1250.0, 600.0], [$usual->thickness, $usual->width, $usual->depth]);
         foreach (
             [
                 'cuts/sheet_mm' => ['thickness' => 0.0],

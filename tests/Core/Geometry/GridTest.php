@@ -185,6 +185,7 @@ final class GridTest extends TestCase
                 "nrows 2\ncellsize 5\n1 2\n" => 'no ncols',
                 "ncols 2\nnrows 2\ncellsize 5\n1 2\n3 -9999\n" => 'NODATA',
                 "ncols 99999\nnrows 99999\ncellsize 5\n1\n" => 'cannot be read',
+                "ncols 2\nnrows two\ncellsize 5\n" => 'line 2',
                 '' => 'no ncols',
             ] as $text => $words
         ) {

@@ -201,6 +201,9 @@ final class LimitsTest extends TestCase
             [fn ($v) => new Material('m', 'g', 1.0, $v), 0.0, 1.0, 'solids'],
             [fn ($v) => new Labour($v, 1.0), 0.0, 240.0, 'setup_min'],
             [fn ($v) => new Labour(0.0, $v), 0.0, 120.0, 'minutes_per_dm2'],
+            [fn ($v) => Build::recipe('sifted-soil')->but(recovered: $v), 0.0, 0.9, 'recovered'],
+            [fn ($v) => Build::recipe('sifted-soil')->but(waste: $v), 0.0, 2.0, 'waste'],
+            [fn ($v) => new StockSheet(20.0, 500.0, 400.0, (int) floor($v)), 0, 500, 'count'],
             [fn ($v) => new PackPrice('a', 'm', $v, 100), 0.001, 1e7, 'amount'],
             [fn ($v) => new PackPrice('a', 'm', 1.0, $v), 0, 100_000_000, 'price'],
         ];

@@ -149,6 +149,9 @@ final class RulebookTest extends TestCase
         $found = self::found(Build::project([$run]), 'clearance');
         $this->assertCount(1, $found);
         $this->assertSame('Curve too tight', $found[0]->subject);
+        // In the middle of a quarter circle about (300, 210).
+        $off = 110.0 * M_SQRT1_2;
+        $this->assertEqualsWithDelta([300.0 + $off, 210.0 - $off], [$found[0]->place->xMm, $found[0]->place->yMm], 0.5);
     }
 
     public function test_a_wall_is_needed_from_a_step_of_one_millimetre(): void
