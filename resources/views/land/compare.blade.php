@@ -71,7 +71,7 @@
                                 type="hidden"
                                 name="what"
                                 value="{{ $what }}"
-                            ><input type="hidden" name="by" value="{{ $card['by'] }}"><button class="btn">Take this</button>
+                            ><input type="hidden" name="by" value="{{ $card['by'] }}"><button class="btn quiet">Take this</button>
                         </form>
                     @endif
                 </section>

@@ -19,7 +19,7 @@
                         <p class="in soft">No board yet; what would go in is told below.</p>
                     @else
                         <div class="scroll" tabindex="0" role="region" aria-label="Boards, one a row">
-                            <table class="whole">
+                            <table class="whole folds">
                                 <thead>
                                     <tr>
                                         <th scope="col">Board</th>
@@ -36,13 +36,13 @@
                                                 <a href="{{ route('cuts.show', [$layout, $row['uid'], 'on' => 'board']) }}"
                                                     >{{ $row['name'] }}</a>
                                             </th>
-                                            <td class="n num">{{ $row['size'] }}</td>
-                                            <td class="n">
+                                            <td class="n num" data-label="takes">{{ $row['size'] }}</td>
+                                            <td class="n" data-label="dry, wet">
                                                 <span class="num">{{ $row['dry'] }}</span>, <span class="num">{{ $row['wet'] }}</span>
                                                 <span class="soft"
                                                     >{{ $row['people'] === 1 ? 'one person' : $row['people'] . ' people' }}</span>
                                             </td>
-                                            <td>
+                                            <td data-label="opening">
                                                 @if ($row['passes'] === null)
                                                     <span class="soft">none set</span>
                                                 @elseif ($row['passes']['fits'])
@@ -51,7 +51,7 @@
                                                     <span class="bad">{{ Format::length($row['passes']['short']) }} too large</span>
                                                 @endif
                                             </td>
-                                            <td>
+                                            <td data-label="load space">
                                                 @if ($plan === null)
                                                     <span class="soft">none set</span>
                                                 @elseif ($row['loaded'] !== null)

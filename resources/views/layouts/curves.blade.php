@@ -15,7 +15,7 @@
                         <p class="in soft">No track yet. Draw a run on Land; its curves are told here.</p>
                     @else
                         <div class="scroll" tabindex="0" role="region" aria-label="Tightest curves, a run a row">
-                            <table class="whole">
+                            <table class="whole folds">
                                 <thead>
                                     <tr>
                                         <th scope="col">Run</th>
@@ -32,16 +32,17 @@
                                             <tr>
                                                 @if ($loop->first)
                                                     <th scope="row" rowspan="{{ count($run['vehicles']) }}"><b>{{ $run['name'] }}</b></th>
-                                                    <td class="n" rowspan="{{ count($run['vehicles']) }}">
+                                                    <td class="n" data-label="tightest" rowspan="{{ count($run['vehicles']) }}">
                                                         <span class="num">{{ $run['radius'] }}</span>
                                                         <span class="soft">{{ $run['at'] }}</span>
                                                         <span class="soft">adds {{ $run['felt'] }} to a grade</span>
                                                     </td>
                                                 @endif
-                                                <td>{{ $vehicle['name'] }}</td>
-                                                <td class="n num">{{ $vehicle['inside'] }} · {{ $vehicle['outside'] }}</td>
-                                                <td class="n num">{{ $vehicle['room'] }}</td>
-                                                <td @class(['bad' => $vehicle['bad']])>{{ $vehicle['word'] }}</td>
+                                                <td><b>{{ $vehicle['name'] }}</b></td>
+                                                <td class="n num" data-label="in · out"
+                                                    >{{ $vehicle['inside'] }} · {{ $vehicle['outside'] }}</td>
+                                                <td class="n num" data-label="needs in all">{{ $vehicle['room'] }}</td>
+                                                <td @class(['bad' => $vehicle['bad']]) data-label="so it">{{ $vehicle['word'] }}</td>
                                             </tr>
                                         @empty
                                             <tr>

@@ -27,7 +27,7 @@
                         </header>
                         {!! $drawing?->toHtml() !!}
                         <div class="scroll" tabindex="0" role="region" aria-label="Boards, one a row">
-                            <table class="whole">
+                            <table class="whole folds">
                                 <thead>
                                     <tr>
                                         <th scope="col">Board</th>
@@ -52,8 +52,8 @@
                                                     {{ $row['next']['title'] }} <span class="soft">{{ $row['next']['at'] }}</span>
                                                 @endif
                                             </td>
-                                            <td class="n num">{{ $row['left'] ?? '–' }}</td>
-                                            <td>
+                                            <td class="n num" data-label="left">{{ $row['left'] ?? '–' }}</td>
+                                            <td data-label="cured by">
                                                 {{ $row['ready'] ?? '–' }}
                                                 @if (($row['late'] ?? 0) > 0)
                                                     <span class="bad">{{ ClockWords::span($row['late']) }} too late</span>
@@ -61,13 +61,13 @@
                                                     <span class="good">in time</span>
                                                 @endif
                                             </td>
-                                            <td class="n">
+                                            <td class="n" data-label="weighs">
                                                 <span class="num">{{ $row['kg'][0] }}</span> {{ $row['kg'][1] }}
                                                 @if ($row['people'] > 1)
                                                     <span class="soft">{{ $row['people'] }} people</span>
                                                 @endif
                                             </td>
-                                            <td class="found">
+                                            <td class="found" data-label="found">
                                                 @forelse ($row['findings'] as $severity => $count)
                                                     <span @class(['bad' => $severity !== 'hint', 'soft' => $severity === 'hint'])
                                                         ><b>{{ $count }}</b> {{ $severity }}</span>
