@@ -33,11 +33,15 @@ final class EditInBrowser
             [
                 'Layouts' => '/',
                 'Layout sheet' => "/layouts/{$layout}/settings",
+                'Whole layout' => "/layouts/{$layout}/whole",
+                'Carrying' => "/layouts/{$layout}/carrying",
+                'Curves and sizes' => "/layouts/{$layout}/curves",
                 'Land' => $land,
                 'Cuts' => "/layouts/{$layout}/sections/{$section}/cuts",
                 'Cuts, on sheets' => "/layouts/{$layout}/sections/{$section}/cuts?on=sheets",
                 'Cuts, glue-up' => "/layouts/{$layout}/sections/{$section}/cuts?on=glue",
                 'Coats' => "/layouts/{$layout}/sections/{$section}/coats",
+                'Schools' => "/layouts/{$layout}/sections/{$section}/coats/schools",
                 'Tonight' => "/layouts/{$layout}/tonight",
                 'Pots' => "/layouts/{$layout}/pots",
                 'Shelf' => "/layouts/{$layout}/shelf",
@@ -55,6 +59,9 @@ final class EditInBrowser
             $rows[] = self::row("Page {$name}, whole answer", array_slice($times, 3), '60 ms median');
         }
         foreach (GrowthBench::measure($bench, $browser, $database, $layout) as [$name, $times, $limit]) {
+            $rows[] = self::row($name, $times, $limit);
+        }
+        foreach (BoardBench::measure($bench, $browser, $database, $layout) as [$name, $times, $limit]) {
             $rows[] = self::row($name, $times, $limit);
         }
         foreach (WaterBench::measure($bench, $browser, $database, $layout) as [$name, $times, $limit]) {
