@@ -11,6 +11,7 @@ use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\LineSimplifier;
 use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Measure\UnitsInUse;
 
 /**
  * The land as layers of foam from the board up. A carved layer covers all land above its bottom and is cut away to shape;
@@ -206,7 +207,7 @@ final readonly class FoamStack
             }
         }
 
-        return $words === [] ? '' : trim(implode(', ', $words).' '.(Format::unit('mm') === 'mm' ? 'mm' : ''));
+        return $words === [] ? '' : trim(implode(', ', $words).' '.(UnitsInUse::areMetric() ? 'mm' : ''));
     }
 
     /**

@@ -8,6 +8,7 @@ use IdleRidge\Core\Measure\Decimal;
 use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Inches;
 use IdleRidge\Core\Measure\InvalidValue;
+use IdleRidge\Core\Measure\UnitsInUse;
 use IdleRidge\Core\Track\Run;
 
 /** Runs as a table of stations, CSV (RFC 4180, UTF-8), one line every so many mm and one at each end. */
@@ -109,7 +110,7 @@ final class TrackTable
     {
         $mm = fn (float $value, int $decimals): string => Decimal::fixed(
             Format::converted($value, 'mm'),
-            $decimals + (Format::unit('mm') === 'mm' ? 0 : 1),
+            $decimals + (UnitsInUse::areMetric() ? 0 : 1),
         );
         $p = $run->alignment->pointAt($station);
         $z = $run->grade->heightAt($station);

@@ -17,6 +17,11 @@ final class UnitsInUse
         return self::$units;
     }
 
+    public static function areMetric(): bool
+    {
+        return self::$units === Units::Metric;
+    }
+
     public static function become(Units $units): void
     {
         self::$units = $units;

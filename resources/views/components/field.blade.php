@@ -11,7 +11,7 @@
     'real' => null,
     'form' => null
 ])
-@use('IdleRidge\Core\Measure\Format')
+@use('IdleRidge\Core\Measure\UnitsInUse')
 @php($place = $at ?? $name)
 @php($id ??= 'f-' . str_replace(['[', ']', '.'], ['-', '', '-'], $name))
 @php($key = str_replace(['[', ']'], ['.', ''], $name))
@@ -32,7 +32,7 @@
         value="{{ $mine ? \App\Http\OldInput::text($key, $value) : $value }}"
         data-at="{{ $place }}"
         autocomplete="off"
-        @if ($mode && ($mode !== 'decimal' || Format::unit('mm') === 'mm')) inputmode="{{ $mode }}" @endif
+        @if ($mode && ($mode !== 'decimal' || UnitsInUse::areMetric())) inputmode="{{ $mode }}" @endif
         @if ($fault !== '') aria-invalid="true" aria-describedby="{{ $id }}-fault" @endif
     >
     @if ($real)

@@ -1,6 +1,7 @@
 @use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Format')
-@php($mm = $units->value === 'metric' ? ' mm' : '')
+@use('IdleRidge\Core\Measure\UnitsInUse')
+@php($mm = UnitsInUse::areMetric() ? ' mm' : '')
 @php($goes = $scheduled['goes'])
 <div class="cut-hold">
     @if ($picked === 0)

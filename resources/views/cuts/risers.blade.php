@@ -1,6 +1,7 @@
 @use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Format')
-@php($mm = $units->value === 'metric' ? ' mm' : '')
+@use('IdleRidge\Core\Measure\UnitsInUse')
+@php($mm = UnitsInUse::areMetric() ? ' mm' : '')
 @if ($risers['run'] === null)
     <p class="blank-words">Lay a run over this board and its risers stand here.</p>
 @else

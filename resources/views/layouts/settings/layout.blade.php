@@ -1,5 +1,6 @@
 @use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Format')
+@use('IdleRidge\Core\Measure\UnitsInUse')
 <section class="sheet">
     <header><h2>Layout</h2></header>
     <form class="in stack" method="post" action="{{ route('layouts.update', $layout) }}">
@@ -28,7 +29,7 @@
             <x-field form="sheet" name="currency" label="Currency" :value="$sheet->currency" />
         </div>
         <p class="small soft">
-            Lengths may be typed as {{ $units->value === 'metric' ? '38, 3.8 cm or 2.4 m' : '1 1/2, 6\' 3" or 6.25 ft' }}, or in the other
+            Lengths may be typed as {{ UnitsInUse::areMetric() ? '38, 3.8 cm or 2.4 m' : '1 1/2, 6\' 3" or 6.25 ft' }}, or in the other
             system.
         </p>
         <x-choice
