@@ -1,4 +1,6 @@
-// What every page has: the list of keys, the lamp, and whether letters work as keys.
+// What every page has: the list of keys, the lamp, and what is set on this device.
+
+import { hasNotices, hasSound, switchNotices, switchSound } from './notices.js';
 
 const YEAR = 365 * 24 * 3600;
 
@@ -12,11 +14,14 @@ export const inField = (target) => target.closest('input, select, textarea, dial
 export function bench() {
     return {
         letters: lettersWork(),
+        sound: hasSound(),
+        notices: hasNotices(),
 
         init() {
             document.querySelectorAll('[data-browser-zone]').forEach((field) => {
                 field.value ||= Intl.DateTimeFormat().resolvedOptions().timeZone;
             });
+            document.addEventListener('notices', () => [this.sound, this.notices] = [hasSound(), hasNotices()]);
             document.addEventListener('keydown', (event) => this.press(event));
             document.addEventListener('click', (event) => {
                 const layer = event.target.closest('[data-layer]');
@@ -85,6 +90,16 @@ export function bench() {
         switchLetters() {
             this.letters = !this.letters;
             localStorage.setItem('letters', this.letters ? 'on' : 'off');
+        },
+
+        turnSound() {
+            switchSound(!this.sound);
+        },
+
+        turnNotices(event) {
+            switchNotices(!this.notices).then(() => {
+                event.target.checked = this.notices;
+            });
         },
     };
 }

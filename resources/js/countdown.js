@@ -1,5 +1,7 @@
 // What must not be missed: the minutes left, counted from the server's time in the page; a sound and a notice when one is due.
 
+import { hasSound, switchNotices, switchSound, tell } from './notices.js';
+
 const MINUTE = 60_000;
 
 const words = (minutes) => {
@@ -11,24 +13,8 @@ const words = (minutes) => {
         : `${Math.floor(minutes / 60)} h ${String(Math.floor(minutes % 60)).padStart(2, '0')}`;
 };
 
-const beep = (audio) => {
-    for (const [at, pitch] of [
-        [0, 660],
-        [0.25, 880],
-        [0.5, 660],
-    ]) {
-        const [tone, loud] = [audio.createOscillator(), audio.createGain()];
-        tone.frequency.value = pitch;
-        loud.gain.setValueAtTime(0.2, audio.currentTime + at);
-        loud.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + at + 0.22);
-        tone.connect(loud).connect(audio.destination);
-        tone.start(audio.currentTime + at);
-        tone.stop(audio.currentTime + at + 0.24);
-    }
-};
-
 export function countdown() {
-    let [audio, sheet, began, rows] = [null, null, 0, []];
+    let [sheet, began, rows] = [null, 0, []];
 
     const loud = (button) => {
         button.textContent = 'It will be said aloud';
@@ -49,16 +35,13 @@ export function countdown() {
         }));
         const button = sheet.querySelector('[data-notices]');
         button.hidden = false;
-        if (audio) {
+        if (hasSound()) {
             loud(button);
         }
         button.addEventListener('click', async () => {
-            audio = new AudioContext();
-            beep(audio);
-            if ('Notification' in window && Notification.permission === 'default') {
-                await Notification.requestPermission();
-            }
+            switchSound(true);
             loud(button);
+            await switchNotices(true);
         });
     };
     const tick = () => {
@@ -69,12 +52,7 @@ export function countdown() {
             one.row.classList.toggle('near', one.at - at < 10);
             if (!one.told && one.at <= at) {
                 one.told = true;
-                if (audio) {
-                    beep(audio);
-                }
-                if ('Notification' in window && Notification.permission === 'granted') {
-                    new Notification(one.row.dataset.words);
-                }
+                tell(one.row.dataset.words);
             }
         }
     };

@@ -141,8 +141,11 @@ final class TonightTest extends BrowserCase
         $opens = $this->js('return Number(document.querySelector(".due.opens").dataset.at)');
         $this->touch($this->button('Say it aloud'));
         $this->until('document.querySelector("[data-notices]").disabled', 'that it will be said aloud');
+        $set = 'return document.querySelector("[x-on\\\\:change=turnSound]").checked';
+        $this->assertTrue($this->js($set), 'it is set for this device');
         $this->clock(gmdate('Y-m-d\\TH:i:00\\Z', 60 * $opens + 120));
         $this->visit("/layouts/{$layout->uid}/tonight");
+        $this->assertTrue($this->js($set), 'and stays so');
         $closes = $this->js('return Number(document.querySelector(".due.closes").dataset.at)');
         $this->assertGreaterThan($opens, $closes);
         $this->begin('Cut the joint');

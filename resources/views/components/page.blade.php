@@ -138,7 +138,7 @@
             </form>
         </dialog>
     @endif
-    <dialog class="keys" x-ref="keys" aria-label="Keys">
+    <dialog class="keys" x-ref="keys" aria-label="Keys, and what is set on this device">
         <h2>Keys</h2>
         @php([$fine, $coarse] = array_map(fn(float $mm): string => Format::length($mm), [RoundSteps::fine(), RoundSteps::coarse()]))
         <dl>
@@ -173,7 +173,13 @@
             <dt><kbd>?</kbd></dt>
             <dd>this list</dd>
         </dl>
+        <h2>This device</h2>
         <label class="check"><input type="checkbox" x-bind:checked="letters" x-on:change="switchLetters"> Letters work as keys</label>
+        <label class="check"
+            ><input type="checkbox" x-bind:checked="sound" x-on:change="turnSound"> A sound when something must not be missed</label>
+        <label class="check"
+            ><input type="checkbox" x-bind:checked="notices" x-on:change="turnNotices"> A notice too, also while another page is in
+            front</label>
         <form method="dialog"><button class="btn quiet">Close</button></form>
     </dialog>
 </body>
