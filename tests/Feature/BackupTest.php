@@ -68,7 +68,7 @@ final class BackupTest extends TestCase
         $this->assertGreaterThan($last, $newest?->id);
         $this->assertStringStartsWith('Brought back from the copy of 2026-10-14', (string) $newest?->sentence);
         $this->patch("/layouts/{$layout->uid}", ['name' => 'From an old page', 'seen' => (string) $last])->assertStatus(409);
-        $this->get("/layouts/{$layout->uid}/settings")->assertOk()->assertSee('Brought back');
+        $this->get("/layouts/{$layout->uid}/history")->assertOk()->assertSee('Brought back');
         app(Backups::class)->make();
         $this->assertFileExists($aside, 'no copy of the day takes its place');
         $this->assertNull(app(Ledger::class)->undo($layout->refresh()), 'no step of the history is taken for another');

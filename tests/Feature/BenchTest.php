@@ -179,7 +179,7 @@ final class BenchTest extends FeatureCase
             'to' => '12',
             'hands' => '2',
         ])->assertSessionHasNoErrors();
-        $this->assertSame(['weekly', 'weekly', 'single'], array_map(fn ($t): string => $t->kind, $this->works($layout)->times));
+        $this->assertSame(['weekly', 'weekly', 'single'], array_map(fn ($t): string => $t->kind->value, $this->works($layout)->times));
         $this->get("/layouts/{$layout->uid}/drying")->assertSee('Spread pulp plaster');
         $this->delete("/layouts/{$layout->uid}/times/{$this->works($layout)->times[0]->uid}");
         $this->assertCount(2, $this->works($layout)->times);
