@@ -98,6 +98,6 @@ final class HistoryTest extends FeatureCase
         $layout = $this->demo();
         $section = $layout->sections()->firstOrFail();
         $this->post($this->at($section, '/features'), ['kind' => 'spot', 'points' => [['x' => '100', 'y' => '300', 'z' => '50']]]);
-        $this->get("/layouts/{$layout->uid}/settings")->assertSee('Wed 14 Oct, 20:30')->assertSee('Spot placed');
+        $this->get("/layouts/{$layout->uid}/history")->assertSee('Wednesday 14 October 2026')->assertSee('20:30')->assertSee('Spot placed');
     }
 }

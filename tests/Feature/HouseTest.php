@@ -127,7 +127,7 @@ final class HouseTest extends FeatureCase
         $layout = $this->layoutOf($section);
         $this->from($this->at($section, '/land'))->post("/layouts/{$layout->uid}/undo");
         $this->get("/layouts/{$layout->uid}/step?seen=0")->assertOk();
-        $this->get("/layouts/{$layout->uid}/settings")->assertSee('Undone: Board added.');
+        $this->get("/layouts/{$layout->uid}/history")->assertSee('Undone: Board added.');
     }
 
     public function test_trouble_with_the_disk_is_told_and_what_was_typed_is_kept(): void
