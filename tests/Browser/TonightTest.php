@@ -203,7 +203,7 @@ final class TonightTest extends BrowserCase
                 .'d.textContent.includes("Last hands-on")).textContent.replace(/\\s+/g, " ")',
         );
         $before = $last();
-        $this->touch($this->button('What if'));
+        $this->touch($this->button('What if …?'));
         $this->pick('[name="airflow"]', 'fan');
         $this->type('[name="date"]', 'whenever');
         $this->touch($this->button('Try it'));
