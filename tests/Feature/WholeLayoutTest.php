@@ -151,6 +151,23 @@ final class WholeLayoutTest extends FeatureCase
         $this->post("/layouts/{$layout->uid}/history/{$now[3]}/copy")->assertRedirect();
         $changed = Layout::query()->latest('id')->firstOrFail();
         $this->assertSame(['Another', 900.0], $board($changed));
+        // Copies have rows of the same uids: each is read from the history of its own layout, and none touches another.
+        $this->post("/layouts/{$layout->uid}/history/{$one}/copy")->assertSessionHasNoErrors();
+        $again = Layout::query()->latest('id')->firstOrFail();
+        $this->assertSame([[100.0], ['Board', 1200.0]], [$xs($again), $board($again)]);
+        $this->assertSame([['Another', 900.0], ['Board', 1200.0], [100.0, 300.0]], [$board($changed), $board($layout), $xs($layout)]);
+        $this->assertSame($now, $steps());
+        // And so is the history of a copy itself.
+        $call = fn (string $name) => $this->patch("/layouts/{$copy->uid}/sections/{$section->uid}", [
+            'name' => $name, 'width_mm' => '1200', 'depth_mm' => '600',
+            'x_mm' => '0', 'y_mm' => '0', 'angle_deg' => '0', 'base_mm' => '0',
+        ])->assertSessionHasNoErrors();
+        $call('Second');
+        $second = Revision::query()->where('layout_id', $copy->id)->max('id');
+        $call('Third');
+        $this->post("/layouts/{$copy->uid}/history/{$second}/copy")->assertSessionHasNoErrors();
+        $this->assertSame('Second', $board(Layout::query()->latest('id')->firstOrFail())[0]);
+        $this->assertSame(['Third', 'Board'], [$board($copy)[0], $board($layout)[0]]);
         $this->from('/')->post("/layouts/{$layout->uid}/history/999999/copy")->assertSessionHasErrors('step');
         $this->get("/layouts/{$layout->uid}/history?for=spot")->assertSee('Spot placed')->assertDontSee('Board added');
         $this->get("/layouts/{$layout->uid}/history?for=100%25")->assertSee('No step has these words');

@@ -11,6 +11,7 @@ use App\Models\Layout;
 use App\Models\Revision;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
@@ -198,9 +199,7 @@ final readonly class Ledger
      */
     private function put(Layout $layout, string $table, string $uid, ?array $from, ?array $to): array
     {
-        $query = fn () => DB::table($table)
-            ->where('uid', $uid)
-            ->when($table !== 'layouts', fn ($q) => $q->where('layout_id', $layout->id));
+        $query = fn () => self::row($layout, $table, $uid);
         $found = $query()->first();
         $now = $found === null ? null : array_diff_key((array) $found, ['id' => true]);
         if (! self::same($now, $from)) {
@@ -235,7 +234,7 @@ final readonly class Ledger
                     throw new InvalidValue('All came back from a copy since; what was before that is not known any more.', 'step');
                 }
                 foreach (array_reverse($revision->changes) as $change) {
-                    $query = DB::table($change['table'])->where('uid', $change['uid']);
+                    $query = self::row($layout, $change['table'], $change['uid']);
                     $change['before'] === null ? $query->delete() : $query->updateOrInsert([], $change['before']);
                 }
             }
@@ -244,6 +243,14 @@ final readonly class Ledger
         } finally {
             DB::rollBack();
         }
+    }
+
+    /** A row of one layout: copies have rows of the same uids. */
+    private static function row(Layout $layout, string $table, string $uid): Builder
+    {
+        return DB::table($table)
+            ->where('uid', $uid)
+            ->when($table !== 'layouts', fn (Builder $q) => $q->where('layout_id', $layout->id));
     }
 
     /**

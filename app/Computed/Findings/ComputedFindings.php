@@ -46,9 +46,12 @@ final readonly class ComputedFindings
     /** @return array{string, array<string, string>} the name of its screen's route, and what that is asked besides the board */
     public static function seenOn(Finding $finding): array
     {
+        static $screens = null;
+        $screens ??= array_fill_keys(self::idsOf(Rulebook::growthRules()), 'growth.show') +
+            array_fill_keys(self::idsOf(Rulebook::waterRules()), 'water.show');
+
         return match (true) {
-            in_array($finding->id, self::idsOf(Rulebook::growthRules()), true) => ['growth.show', []],
-            in_array($finding->id, self::idsOf(Rulebook::waterRules()), true) => ['water.show', []],
+            isset($screens[$finding->id]) => [$screens[$finding->id], []],
             isset(self::CUTS[$finding->id]) => ['cuts.show', ['on' => self::CUTS[$finding->id]]],
             $finding->place->zone === null => ['land.show', []],
             default => ['coats.show', ['zone' => $finding->place->zone]],
