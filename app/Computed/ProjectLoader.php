@@ -38,6 +38,7 @@ use IdleRidge\Core\Project\LayoutGrowth;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\Viewing;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Shelf\Store;
@@ -198,7 +199,7 @@ final class ProjectLoader
             Units::from($row->units),
             $row->zone,
             $row->currency,
-            BoardEdge::named($row->viewing_edges, 'viewing_edges'),
+            new Viewing(BoardEdge::named($row->viewing_edges, 'viewing_edges'), $row->eye_distance_mm, $row->eye_height_mm),
             $row->region,
             $row->season,
             new LayoutClearance(array_map(

@@ -14,6 +14,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $zone
  * @property string $currency
  * @property list<string> $viewing_edges
+ * @property float $eye_distance_mm
+ * @property float $eye_height_mm
  * @property string $region
  * @property string $season
  * @property list<array{name: string, body_mm: float, bogie_centres_mm: float, width_mm: float, height_mm: float}> $vehicles
@@ -35,7 +37,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 final class Layout extends Record
 {
     protected $casts = [
-        'ratio' => 'float', 'gauge_mm' => 'float', 'viewing_edges' => 'array', 'vehicles' => 'array', 'felt_grade' => 'boolean',
+        'ratio' => 'float', 'gauge_mm' => 'float', 'viewing_edges' => 'array', 'eye_distance_mm' => 'float', 'eye_height_mm' => 'float', 'vehicles' => 'array', 'felt_grade' => 'boolean',
         'clearance_margin_mm' => 'float', 'face_limit_deg' => 'float', 'bank_reach_mm' => 'float',
         'north_deg' => 'float', 'tension' => 'float', 'stiffness_mm' => 'float', 'cuts' => 'array', 'bench' => 'array', 'typed' => 'array',
         'growth' => 'array',

@@ -21,6 +21,7 @@ use IdleRidge\Core\Project\LayoutGrowth;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\Viewing;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Shelf\Store;
@@ -155,7 +156,11 @@ final class RidgeReader
             $units,
             $r->text('zone'),
             $r->text('currency'),
-            BoardEdge::named($edges, 'viewing_edges'),
+            new Viewing(
+                BoardEdge::named($edges, 'viewing_edges'),
+                $r->number('eye_distance_mm', Viewing::DISTANCE_MM),
+                $r->number('eye_height_mm', Viewing::HEIGHT_MM),
+            ),
             $r->text('region', ''),
             $r->text('season', ''),
             new LayoutClearance($vehicles, $r->number('clearance_margin_mm')),

@@ -36,7 +36,7 @@ final class RidgeWriter
                     'units' => $layout->units->value,
                     'zone' => $layout->zone,
                     'currency' => $layout->currency,
-                    'viewing_edges' => array_column($layout->viewingEdges, 'value'),
+                    'viewing_edges' => array_column($layout->viewing->edges, 'value'),
                     'region' => $layout->region,
                     'season' => $layout->season,
                     'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $layout->clearance->vehicles),
@@ -51,6 +51,10 @@ final class RidgeWriter
                     'bench' => BenchFile::fromRules($layout->bench),
                     'typed' => (object) $layout->typed,
                 ] +
+                    ($layout->viewing->isUsual() ? [] : [
+                        'eye_distance_mm' => $layout->viewing->distance,
+                        'eye_height_mm' => $layout->viewing->height,
+                    ]) +
                     ($layout->showOn === null ? [] : ['show_on' => $layout->showOn]) +
                     (GrowthFile::fromGrowth($layout->growth) === [] ? [] : ['growth' => GrowthFile::fromGrowth($layout->growth)]) +
                     $layout->extra,

@@ -13,8 +13,8 @@ final class Svg
 
     /** @param  array<string, string|int|float>  $attributes of the svg element */
     public function __construct(
-        private readonly float $width,
-        private readonly float $height,
+        public readonly float $width,
+        public readonly float $height,
         private readonly string $label,
         private readonly array $attributes = [],
     ) {

@@ -48,7 +48,7 @@ final readonly class GrowthStudy
     public function depth(Section $section): Depth
     {
         return new Depth(
-            $this->project->layout->viewingEdges,
+            $this->project->layout->viewing->edges,
             $section->width,
             $section->depth,
             $this->project->layout->growth->farScale,

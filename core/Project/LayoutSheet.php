@@ -6,7 +6,6 @@ namespace IdleRidge\Core\Project;
 
 use DateTimeZone;
 use IdleRidge\Core\Cuts\CutSettings;
-use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Measure\Day;
 use IdleRidge\Core\Measure\InvalidValue;
@@ -32,7 +31,6 @@ final readonly class LayoutSheet
     public BenchRules $bench;
 
     /**
-     * @param  list<BoardEdge>  $viewingEdges in the order of the cases
      * @param  array<string, string>  $typed field → what the builder typed
      * @param  array<string, mixed>  $extra keys beginning with x_, kept as they came
      * @param  float  $northDeg direction of north on the plan, counter-clockwise from x
@@ -48,7 +46,7 @@ final readonly class LayoutSheet
         public Units $units = Units::Metric,
         public string $zone = 'UTC',
         public string $currency = 'EUR',
-        public array $viewingEdges = [BoardEdge::Front],
+        public Viewing $viewing = new Viewing(),
         string $region = '',
         string $season = '',
         ?LayoutClearance $clearance = null,
@@ -119,11 +117,11 @@ final readonly class LayoutSheet
     /**
      * What of it the rows of a layout can depend on.
      *
-     * @return array{float, list<BoardEdge>, LayoutGrowth}
+     * @return array{float, Viewing, LayoutGrowth}
      */
     public function forRows(): array
     {
-        return [$this->scale->ratio, $this->viewingEdges, $this->growth];
+        return [$this->scale->ratio, $this->viewing, $this->growth];
     }
 
     /** The same layout with a date on which it is shown, and other rules of planning. */
@@ -137,7 +135,7 @@ final readonly class LayoutSheet
             $this->units,
             $this->zone,
             $this->currency,
-            $this->viewingEdges,
+            $this->viewing,
             $this->region,
             $this->season,
             $this->clearance,

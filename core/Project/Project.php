@@ -26,6 +26,8 @@ use IdleRidge\Core\Track\StructureKind;
  */
 final readonly class Project
 {
+    public const MAX_BOARDS = 36;
+
     /** Slopes of a run come no further over a board, mm. */
     private const RUN_REACH_MM = 300.0;
 
@@ -65,7 +67,9 @@ final readonly class Project
         array $extra = [],
         ?Works $works = null,
     ): self {
-        $faults = [];
+        $faults = count($sections) <= self::MAX_BOARDS ? [] : [
+            new InvalidValue('A layout has at most '.self::MAX_BOARDS.' boards; a larger one is several layouts.', '/sections'),
+        ];
         $names = [];
         foreach ($sections as $k => $section) {
             if (isset($names[mb_strtolower($section->name)])) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
-use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Land\LandClass;
 use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Land\LandModel;
@@ -31,19 +30,18 @@ final readonly class SightStudy
     /**
      * Null when it is looked at from nowhere.
      *
-     * @param  list<BoardEdge>  $edges
      * @param  list<Stand>  $stands of the section, whose crowns stand in the way
      */
-    public static function of(array $edges, Section $section, LandModel $model, array $stands = []): ?self
+    public static function of(Viewing $viewing, Section $section, LandModel $model, array $stands = []): ?self
     {
-        $eyes = Viewpoints::before($section, $edges);
+        $eyes = $viewing->before($section);
         if ($eyes === []) {
             return null;
         }
         $from = [
-            'eyes' => count($eyes).' along '.implode(', ', array_column($edges, 'value')),
-            'off the edge' => Format::length(Viewpoints::DISTANCE_FROM_EDGE_MM),
-            'over the board' => Format::length(Viewpoints::HEIGHT_OVER_BOARD_MM),
+            'eyes' => count($eyes).' along '.implode(', ', array_column($viewing->edges, 'value')),
+            'off the edge' => Format::length($viewing->distance),
+            'over the board' => Format::length($viewing->height),
             'cells of' => Format::length(self::CELL_MM),
         ];
         $grid = $model->terrain(self::CELL_MM)->grid();

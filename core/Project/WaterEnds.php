@@ -51,7 +51,7 @@ final readonly class WaterEnds
     public function __construct(private Project $project, private Section $section, private LandModel $model, array $stands)
     {
         $this->grid = $model->terrain(SightStudy::CELL_MM)->grid();
-        $this->eyes = Viewpoints::before($section, $project->layout->viewingEdges);
+        $this->eyes = $project->layout->viewing->before($section);
         $this->trees = SightStudy::crowns($stands, $section, $model);
         $this->decks = array_merge(...array_map($this->deck(...), $model->grading->runs));
     }
@@ -131,7 +131,7 @@ final readonly class WaterEnds
             $dam->level,
             ['front' => 90.0, 'back' => -90.0, 'left' => 0.0, 'right' => 180.0][$dam->edge->value],
             $dam->joint,
-            in_array($dam->edge, $this->project->layout->viewingEdges, true),
+            in_array($dam->edge, $this->project->layout->viewing->edges, true),
             $this->share($points, [...$this->trees, ...$this->decks]),
             $hidden,
             $this->under($middle, $dam->level),

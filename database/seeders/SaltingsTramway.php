@@ -13,7 +13,6 @@ use IdleRidge\Core\Cuts\BoardBuild;
 use IdleRidge\Core\Cuts\CutSchool;
 use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\ShellBuild;
-use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\FeatureKind;
 use IdleRidge\Core\Project\LandFeature;
@@ -21,6 +20,7 @@ use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\Viewing;
 use IdleRidge\Core\Project\Works;
 use IdleRidge\Core\Schedule\BenchTime;
 use IdleRidge\Core\Schedule\BenchTimeKind;
@@ -67,7 +67,7 @@ final readonly class SaltingsTramway
                 Units::Imperial,
                 'UTC',
                 'EUR',
-                [BoardEdge::Front],
+                new Viewing(),
                 'salt marsh',
                 'late summer',
                 new LayoutClearance(

@@ -7,7 +7,6 @@ namespace Database\Seeders;
 use App\Computed\Clock\UlidGenerator;
 use IdleRidge\Core\Cuts\BoardBuild;
 use IdleRidge\Core\Cuts\CutSettings;
-use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\FeatureKind;
@@ -16,6 +15,7 @@ use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\Viewing;
 use IdleRidge\Core\Track\Crossing;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunKind;
@@ -53,7 +53,7 @@ final readonly class SkarnvikBranch
                 Units::Metric,
                 'Europe/Oslo',
                 'EUR',
-                [BoardEdge::Front],
+                new Viewing(),
                 'upland, cold',
                 'early autumn',
                 new LayoutClearance([Vehicle::coach(), Vehicle::from(196.0, 92.0, 36.0, 52.0, 'crane')]),

@@ -1,4 +1,5 @@
-// The boards on the Layout sheet: tells the server which was touched, moved or turned, and shows what comes back.
+// The boards on the Layout sheet: tells the server which was touched, moved, turned or carried into another room, and shows what
+// comes back.
 
 import { inField, nudgeBy } from './bench.js';
 import { grab } from './grab.js';
@@ -30,6 +31,50 @@ export function boards(htmx) {
             const { scale } = plan().dataset;
             place(board, { dx: dx / scale, dy: -dy / scale });
         },
+    });
+    // Which edges are looked at then is said by the drawing.
+    const look = (edge) => {
+        const edges = edge.dataset.edges.split(' ');
+        send('POST', sheet().dataset.sheet, { _method: 'patch', 'viewing_edges[]': ['', ...edges], pick: edge.dataset.of });
+    };
+    document.addEventListener('click', (event) => {
+        const edge = event.target.closest?.('[data-edges]');
+        if (edge) {
+            look(edge);
+        }
+    });
+    document.addEventListener('keydown', (event) => {
+        if (event.target.matches?.('[data-edges]') && (event.key === 'Enter' || event.key === ' ')) {
+            event.preventDefault();
+            look(event.target);
+        }
+    });
+    const carry = (board, room) => {
+        focus = null;
+        send('POST', `${sheet().dataset.sections}/${board.dataset.carry}/room`, { _method: 'patch', room });
+    };
+    grab({
+        selector: '[data-carry]',
+        ready: () => true,
+        touched: (board) => board.focus(),
+        dropped: (board, dx, dy, event) => {
+            const under = document.elementsFromPoint(event.clientX, event.clientY);
+            const bay = under.find((e) => e.matches('[data-room]'));
+            if (bay && bay !== board.closest('[data-room]')) {
+                carry(board, bay.dataset.room);
+            } else {
+                board.removeAttribute('transform');
+                board.classList.remove('held');
+            }
+        },
+    });
+    document.addEventListener('keydown', (event) => {
+        const board = event.target.closest?.('[data-carry]');
+        const room = { ArrowLeft: board?.dataset.left, ArrowRight: board?.dataset.right }[event.key];
+        if (room) {
+            event.preventDefault();
+            carry(board, room);
+        }
     });
     document.addEventListener('keydown', (event) => {
         const board = event.target.closest?.('#board-plan [data-board]');

@@ -40,7 +40,7 @@ export function grab({ selector, ready, touched, dropped }) {
         const p = at(event, svg);
         held = null;
         if (moved) {
-            dropped(grip, p.x - from.x, p.y - from.y);
+            dropped(grip, p.x - from.x, p.y - from.y, event);
         } else {
             touched(grip);
         }

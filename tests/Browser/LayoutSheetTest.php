@@ -64,6 +64,34 @@ final class LayoutSheetTest extends BrowserCase
         $this->assertQuietConsole();
     }
 
+    public function test_boards_are_carried_between_rooms_and_edges_touched(): void
+    {
+        $layout = Layout::query()->findOrFail($this->demo()->layout_id);
+        [$workroom, $shed] = $layout->rooms()->orderBy('position')->pluck('uid')->all();
+        $halt = $layout->sections()->where('name', 'Fell Halt')->firstOrFail();
+        $this->visit("/layouts/{$layout->uid}/settings");
+        $edge = "#edge-{$halt->uid}-back";
+        [$x, $y] = $this->middle($edge);
+        self::$bench?->pointer([['move', $x, $y], ['down'], ['up']]);
+        $this->until("document.querySelector('{$edge}').getAttribute('aria-pressed') === 'true'", 'looked at from behind too');
+        $this->assertSame(['front', 'back'], $layout->refresh()->viewing_edges);
+        $this->js('document.querySelector(arguments[0]).focus()', $edge);
+        $this->press(WebDriverKeys::ENTER);
+        $this->until("document.querySelector('{$edge}').getAttribute('aria-pressed') === 'false'", 'and not any more');
+
+        $carry = "[data-carry=\"{$halt->uid}\"]";
+        $this->js('document.querySelector(arguments[0]).scrollIntoView({ block: "center", behavior: "instant" })', $carry);
+        [$fromX, $fromY] = $this->middle($carry);
+        [$toX, $toY] = $this->middle("[data-room=\"{$shed}\"]");
+        $this->drag($carry, $toX - $fromX, $toY - $fromY);
+        $this->until("document.querySelector('[data-room=\"{$shed}\"] [data-carry=\"{$halt->uid}\"]')", 'it stands in the shed');
+        $this->assertSame($shed, $halt->refresh()->room);
+        $this->js('document.querySelector(arguments[0]).focus()', $carry);
+        $this->press(WebDriverKeys::ARROW_LEFT);
+        $this->until("document.querySelector('[data-room=\"{$workroom}\"] [data-carry=\"{$halt->uid}\"]')", 'back by a key');
+        $this->assertQuietConsole();
+    }
+
     private function drag(string $css, int $x, int $y): void
     {
         [$fromX, $fromY] = $this->middle($css);

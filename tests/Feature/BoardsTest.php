@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use App\Models\Section;
+use IdleRidge\Core\Geometry\BoardEdge;
+use IdleRidge\Core\Project\LayoutSheet;
+use IdleRidge\Core\Project\Section as CoreSection;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** Boards placed on the Layout sheet. */
@@ -81,6 +85,54 @@ final class BoardsTest extends FeatureCase
             ->assertSessionHasErrors(['width_mm' => 'Board would lie over Second.']);
         $this->assertSame([1200.0, 0.0], $this->place($second));
         $this->get("/layouts/{$layout->uid}/settings?pick=nobody")->assertOk();
+    }
+
+    public function test_a_board_is_carried_into_another_room_and_a_room_with_boards_stays(): void
+    {
+        [$layout, $first, $second] = $this->two();
+        $this->post("/layouts/{$layout->uid}/rooms", ['name' => 'Shed']);
+        [$here, $shed] = $layout->rooms()->orderBy('position')->pluck('uid')->all();
+        $at = "/layouts/{$layout->uid}/sections/{$second->uid}/room";
+        $this->patch($at, ['room' => $shed])->assertRedirect("/layouts/{$layout->uid}/settings?pick={$second->uid}");
+        $board = fn (): CoreSection => ProjectLoader::section(Section::query()->findOrFail($second->id));
+        $this->assertSame($shed, $board()->room);
+        $this->assertSame([$here], array_column($board()->stood, 1), 'where it stood until now is known');
+        $this->patch($at, ['room' => $shed]);
+        $this->assertCount(1, $board()->stood, 'it stands there already');
+        $this->from('/')->patch($at, ['room' => 'nowhere'])->assertSessionHasErrors(['place' => 'That room is gone.']);
+        $this->from('/')->delete("/layouts/{$layout->uid}/rooms/{$shed}")
+            ->assertSessionHasErrors(['name' => 'Second stands in it: carry it into another room first.']);
+        $this->from('/')->delete("/layouts/{$layout->uid}/rooms/{$here}")
+            ->assertSessionHasErrors(['name' => 'Board stands in it: carry it into another room first.']);
+        $this->get("/layouts/{$layout->uid}/settings")->assertSee("data-room=\"{$shed}\"", false)->assertSee('left and right carry it');
+        $this->post("/layouts/{$layout->uid}/undo");
+        $this->assertNull($board()->room);
+        $this->delete("/layouts/{$layout->uid}/rooms/{$shed}")->assertSessionHasNoErrors();
+        $this->assertSame([0.0, 0.0], $this->place($first));
+    }
+
+    public function test_an_edge_is_touched_to_be_looked_at_from(): void
+    {
+        [$layout, , $second] = $this->two();
+        $page = $this->get("/layouts/{$layout->uid}/settings?pick={$second->uid}")->assertOk();
+        $page->assertSee("id=\"edge-{$second->uid}-back\"", false)->assertDontSee("id=\"edge-{$second->uid}-left\"", false);
+        $this->patch("/layouts/{$layout->uid}", ['viewing_edges' => ['', 'front', 'back'], 'pick' => $second->uid])
+            ->assertRedirect("/layouts/{$layout->uid}/settings?pick={$second->uid}");
+        $sheet = fn (): LayoutSheet => ProjectLoader::sheet(Layout::query()->findOrFail($layout->id));
+        $this->assertSame([BoardEdge::Front, BoardEdge::Back], $sheet()->viewing->edges);
+        $this->patch("/layouts/{$layout->uid}", ['eye_distance_mm' => '60 cm', 'eye_height_mm' => '200'])->assertSessionHasNoErrors();
+        $this->assertSame([600.0, 200.0], [$sheet()->viewing->distance, $sheet()->viewing->height]);
+        $this->assertCount(2, $sheet()->viewing->edges, 'what is not sent stays');
+        $this->from('/')->patch("/layouts/{$layout->uid}", ['eye_distance_mm' => '4'])->assertSessionHasErrors(['eye_distance_mm']);
+    }
+
+    public function test_a_step_at_a_joint_is_told_where_it_is(): void
+    {
+        [$layout, $first] = $this->two();
+        $this->post("/layouts/{$layout->uid}/sections/{$first->uid}/features", [
+            'kind' => 'spot', 'points' => [['x' => '1190', 'y' => '300', 'z' => '30']],
+        ]);
+        $this->get("/layouts/{$layout->uid}/settings")->assertSee('class="joint-step"', false)->assertSee('Land steps at the joint with Second');
     }
 
     /** @return array{Layout, Section, Section} */

@@ -226,7 +226,7 @@ final class DemoTest extends FeatureCase
                 ) !== [],
             ) !== [],
             ...$this->growing(),
-            'hidden by the land' => fn (LandStudy $s): bool => (SightStudy::of($s->project->layout->viewingEdges, $s->section, $s->model)
+            'hidden by the land' => fn (LandStudy $s): bool => (SightStudy::of($s->project->layout->viewing, $s->section, $s->model)
                 ->land->value ??
                 100.0) <
                 98.0,

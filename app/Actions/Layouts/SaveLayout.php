@@ -24,6 +24,7 @@ use IdleRidge\Core\Measure\Units;
 use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutGrowth;
 use IdleRidge\Core\Project\LayoutSheet;
+use IdleRidge\Core\Project\Viewing;
 use IdleRidge\Core\Track\StartingValues;
 use IdleRidge\Core\Track\Vehicle;
 use Illuminate\Support\Facades\DB;
@@ -90,7 +91,9 @@ final readonly class SaveLayout
             'units' => $sheet->units->value,
             'zone' => $sheet->zone,
             'currency' => $sheet->currency,
-            'viewing_edges' => array_column($sheet->viewingEdges, 'value'),
+            'viewing_edges' => array_column($sheet->viewing->edges, 'value'),
+            'eye_distance_mm' => $sheet->viewing->distance,
+            'eye_height_mm' => $sheet->viewing->height,
             'region' => $sheet->region,
             'season' => $sheet->season,
             'vehicles' => array_map(fn (Vehicle $v): array => $v->toArray(), $sheet->clearance->vehicles),
@@ -134,7 +137,9 @@ final readonly class SaveLayout
         $growth = $this->growth($typed, $old->growth);
         $edges = $typed->has('viewing_edges')
             ? array_values(array_filter(array_map('strval', array_filter($typed->list('viewing_edges'), 'is_scalar'))))
-            : array_column($old->viewingEdges, 'value');
+            : array_column($old->viewing->edges, 'value');
+        $distance = $typed->length('eye_distance_mm', $old->viewing->distance, $old->viewing->distance);
+        $height = $typed->length('eye_height_mm', $old->viewing->height, $old->viewing->height);
 
         return $typed->made(
             fn (): LayoutSheet => new LayoutSheet(
@@ -145,7 +150,7 @@ final readonly class SaveLayout
                 $units,
                 $layout === null ? self::known($typed->text('zone')) ?? $old->zone : $typed->text('zone', $old->zone),
                 strtoupper($typed->text('currency', $old->currency)),
-                BoardEdge::named($edges, 'viewing_edges'),
+                new Viewing(BoardEdge::named($edges, 'viewing_edges'), $distance, $height),
                 $typed->text('region', $old->region),
                 $typed->text('season', $old->season),
                 new LayoutClearance($typed->has('vehicles') ? $this->vehicles($typed, $old) : $clear->vehicles, $margin),

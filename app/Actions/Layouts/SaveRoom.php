@@ -76,8 +76,15 @@ final readonly class SaveRoom
         if ($layout->rooms()->count() < 2) {
             throw new InvalidValue('Sections have to stand somewhere: change this room instead.', 'name');
         }
-        if ($layout->sections()->where('room', $row->uid)->exists()) {
-            throw new InvalidValue('A section stands in it.', 'name');
+        // Boards that nobody put anywhere stand in the first room.
+        $isFirst = $layout->rooms()->orderBy('position')->first()?->uid === $row->uid;
+        $stand = $layout->sections()->orderBy('position')
+            ->where(fn ($query) => $query->where('room', $row->uid)->orWhereRaw($isFirst ? 'room is null' : '1 = 0'))
+            ->pluck('name')
+            ->all();
+        if ($stand !== []) {
+            $names = implode(', ', $stand);
+            throw new InvalidValue($names.(count($stand) === 1 ? ' stands in it: carry it' : ' stand in it: carry them').' into another room first.', 'name');
         }
         $this->ledger->record($layout, 'A room removed', fn (ChangeSet $changes) => $changes->delete($row));
     }

@@ -17,6 +17,8 @@ use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Interchange\Record as Values;
+use IdleRidge\Core\Interchange\RoomFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
@@ -101,6 +103,19 @@ final readonly class SaveSection
         $section = BoardPlace::moved($old, $others, ...[...$by, $typed->text('snap') !== '0']);
         $this->unlessOver($layout, $section, 'place');
         $this->save($layout, $row, $old, $section, $section->name.($by[2] !== 0.0 ? ' turned' : ' moved'), true);
+    }
+
+    /** @param  array<string, mixed>  $input room: uid of the one that it is carried into */
+    public function carry(Layout $layout, SectionRow $row, array $input): void
+    {
+        $to = (new FormInput($input))->text('room');
+        $room = $layout->rooms()->where('uid', $to)->first() ?? throw new InvalidValue('That room is gone.', 'place');
+        $old = ProjectLoader::section($row);
+        $section = $this->carried($layout, $old, $old->in($to));
+        if ($section->stood !== $old->stood) {
+            $name = RoomFile::read(new Values($room->values(), ''), $to)->name;
+            $this->save($layout, $row, $old, $section, "{$section->name} carried into {$name}", true);
+        }
     }
 
     private function save(Layout $layout, SectionRow $row, Section $old, Section $section, string $sentence, bool $carriesLand): void
@@ -245,7 +260,7 @@ final readonly class SaveSection
                 array_map(
                     fn (InvalidValue $r): InvalidValue => new InvalidValue(
                         $r->getMessage(),
-                        in_array($r->place, self::FIELDS, true) ? $r->place : 'width_mm',
+                        in_array($r->place, self::FIELDS, true) ? $r->place : ($r->place === '/sections' ? 'name' : 'width_mm'),
                     ),
                     $faults->all,
                 ),

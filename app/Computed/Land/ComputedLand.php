@@ -139,14 +139,14 @@ final class ComputedLand
     /** Null when the layout is looked at from nowhere. */
     public function sight(Project $project, Section $section): ?SightStudy
     {
-        $edges = $project->layout->viewingEdges;
+        $viewing = $project->layout->viewing;
         $stands = $project->works->growth->standsOn($section->uid);
-        $from = $this->cache->fingerprint($this->hash($project, $section, self::CELL_MM), $edges, $stands);
+        $from = $this->cache->fingerprint($this->hash($project, $section, self::CELL_MM), $viewing, $stands);
 
         return $this->cache->remember(
             'sight',
             $from,
-            fn (): ?SightStudy => SightStudy::of($edges, $section, $this->model($project, $section), $stands),
+            fn (): ?SightStudy => SightStudy::of($viewing, $section, $this->model($project, $section), $stands),
         );
     }
 

@@ -42,7 +42,7 @@ final class ComputedWater
         $zones = array_filter($project->works->zonesOf($section->uid), fn (Zone $z): bool => $z->backdrop !== null);
         $from = $this->cache->fingerprint(
             $this->hash($project, $section),
-            $project->layout->viewingEdges,
+            $project->layout->viewing,
             $project->works->growth->standsOn($section->uid),
             $project->works->waters->mirrorsOn($section->uid),
             array_column($zones, 'backdrop'),

@@ -66,10 +66,12 @@ final class LayoutController
     {
         $this->keep->change($layout, $request->input());
 
-        return ($request->input('back') !== null ? redirect()->back() : redirect()->route('layouts.settings', $layout))->with(
-            'said',
-            'Saved.',
-        );
+        if ($request->input('back') !== null) {
+            return redirect()->back()->with('said', 'Saved.');
+        }
+        $pick = $request->input('pick');
+
+        return redirect()->route('layouts.settings', [$layout, ...is_string($pick) ? ['pick' => $pick] : []])->with('said', 'Saved.');
     }
 
     public function destroy(Layout $layout): RedirectResponse

@@ -35,6 +35,13 @@ final class SectionController
         return redirect()->route('layouts.settings', [$layout, 'pick' => $section->uid]);
     }
 
+    public function carry(Request $request, Layout $layout, Section $section): RedirectResponse
+    {
+        $this->place->carry($layout, $section, $request->input());
+
+        return redirect()->route('layouts.settings', [$layout, 'pick' => $section->uid]);
+    }
+
     public function update(Request $request, Layout $layout, Section $section): RedirectResponse
     {
         $this->place->change($layout, $section, $request->input());

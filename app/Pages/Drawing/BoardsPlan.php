@@ -12,7 +12,7 @@ use IdleRidge\Core\Project\Section;
 /** How the boards of a layout lie to each other in one drawing: outlines, a few contours, the runs over them. */
 final readonly class BoardsPlan
 {
-    private function __construct(private Project $project, public PlanFrame $frame, private float $x0, private float $y0)
+    private function __construct(public Project $project, public PlanFrame $frame, private float $x0, private float $y0)
     {
     }
 

@@ -66,7 +66,7 @@ final readonly class ShowGrowth
         $page = $this->page($layout, $row, $picked, $tree);
         $project = $page->project;
         $findings = Rulebook::checkGrowth($page->survey);
-        $edges = $project->layout->viewingEdges;
+        $edges = $project->layout->viewing->edges;
         $edge = BoardEdge::tryFrom($from) ?? $edges[0] ?? BoardEdge::Front;
 
         $grass = $onGrass ? $this->grass->of($page) : null;

@@ -175,7 +175,7 @@ final readonly class CompareLand
             ],
         ];
         $sight = SightStudy::of(
-            $project->layout->viewingEdges,
+            $project->layout->viewing,
             $section,
             $model,
             $project->works->growth->standsOn($section->uid),

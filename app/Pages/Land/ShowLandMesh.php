@@ -20,7 +20,6 @@ use IdleRidge\Core\Measure\Side;
 use IdleRidge\Core\Plan\SceneCoats;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
-use IdleRidge\Core\Project\Viewpoints;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\StructureKind;
@@ -77,7 +76,7 @@ final readonly class ShowLandMesh
             'colours' => $cover === null ? null : $this->colours($cover, $points),
             'trees' => $things->trees(),
             ...$things->rows($this->growth->rows($project)['sets']),
-            'eyes' => Viewpoints::before($section, $project->layout->viewingEdges),
+            'eyes' => $project->layout->viewing->before($section),
 
             'base' => $section->base,
             'points' => base64_encode(pack('g*', ...$points)),

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Pages\Layouts;
 
 use App\Pages\Drawing\BoardsPlan;
+use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 
@@ -24,11 +26,15 @@ final class LayoutPlanDrawing
     /** How far outside its board an edge that is looked at is marked. */
     private const MARK = 5.0;
 
+    /** So wide is the strip outside an edge that is touched. */
+    private const TOUCH = 24.0;
+
     /**
      * @param  array<string, list<list<array{float, float}>>>  $contours section uid → lines in its coordinates
      * @param  array<string, string>  $rooms section uid → name of the room it stands in
+     * @param  list<Finding>  $steps where land steps at a joint
      */
-    public static function of(Project $project, array $contours, array $rooms, ?string $picked): ?Svg
+    public static function of(Project $project, array $contours, array $rooms, ?string $picked, array $steps): ?Svg
     {
         $room = [self::WIDTH - 2.0 * self::AROUND, self::HEIGHT - 2.0 * self::AROUND];
         $plan = BoardsPlan::of($project, ...[...$room, self::AROUND, self::AROUND]);
@@ -49,10 +55,12 @@ final class LayoutPlanDrawing
         }
         $plan->runs($svg);
         foreach ($project->sections as $section) {
-            foreach ($project->layout->viewingEdges as $edge) {
-                self::lookedAt($svg, $plan, $section, $edge);
+            $joined = Joints::of($section, $project->sections);
+            foreach (array_filter(BoardEdge::cases(), fn (BoardEdge $edge): bool => ! isset($joined[$edge->value])) as $edge) {
+                self::edge($svg, $plan, $section, $edge, $section->uid === $picked);
             }
         }
+        self::steps($svg, $plan, $steps);
 
         return $svg;
     }
@@ -76,13 +84,52 @@ final class LayoutPlanDrawing
         $svg->close();
     }
 
-    private static function lookedAt(Svg $svg, BoardsPlan $plan, Section $section, BoardEdge $edge): void
+    /** An edge at which somebody can stand: marked where the layout is looked at from there, and touched to say so. */
+    private static function edge(Svg $svg, BoardsPlan $plan, Section $section, BoardEdge $edge, bool $isReached): void
     {
-        $off = self::MARK / $plan->frame->scale;
-        $ends = array_map(
-            fn (float $along): array => $plan->at($section, ...$edge->place($along, $section->width, $section->depth, $off)),
-            [0.0, $edge->length($section->width, $section->depth)],
+        $along = function (float $px) use ($plan, $section, $edge): array {
+            $off = $px / $plan->frame->scale;
+            $ends = [0.0, $edge->length($section->width, $section->depth)];
+
+            return array_merge(...array_map(
+                fn (float $at): array => $plan->at($section, ...$edge->place($at, $section->width, $section->depth, $off)),
+                $ends,
+            ));
+        };
+        $edges = $plan->project->layout->viewing->edges;
+        $isSeen = in_array($edge, $edges, true);
+        if ($isSeen) {
+            $svg->line('looked-at', ...$along(self::MARK));
+        }
+        $then = array_filter(
+            BoardEdge::cases(),
+            fn (BoardEdge $other): bool => $other === $edge ? ! $isSeen : in_array($other, $edges, true),
         );
-        $svg->line('looked-at', ...$ends[0], ...$ends[1]);
+        $svg->line('edge-touch', ...$along(self::TOUCH / 2.0 + 1.0), attributes: [
+            'id' => "edge-{$section->uid}-{$edge->value}",
+            'role' => 'button',
+            'aria-label' => "Looked at from the {$edge->value}, as at {$section->name}",
+            'aria-pressed' => $isSeen ? 'true' : 'false',
+            'data-edges' => implode(' ', array_column($then, 'value')),
+            'data-of' => $section->uid,
+            // The edges of the board in hand stand for those of all: one stop each for the keys.
+            'tabindex' => $isReached ? 0 : -1,
+        ]);
+    }
+
+    /** @param  list<Finding>  $steps */
+    private static function steps(Svg $svg, BoardsPlan $plan, array $steps): void
+    {
+        $marked = [];
+        foreach ($steps as $finding) {
+            [$x, $y] = $plan->at($plan->project->section($finding->section), $finding->place->xMm, $finding->place->yMm);
+            // Both boards of a joint tell of it.
+            $at = round($x / 4.0).' '.round($y / 4.0);
+            if (! isset($marked[$at])) {
+                $marked[$at] = true;
+                $svg->circle('joint-step', $x, $y, 5.0);
+                $svg->text('joint-step-figure halo', $x + 9.0, $y + 4.0, 'step '.Format::length($finding->figures['step']->value, 1));
+            }
+        }
     }
 }

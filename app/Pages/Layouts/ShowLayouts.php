@@ -13,9 +13,11 @@ use App\Pages\Rail\ShowRail;
 use DateTimeImmutable;
 use DateTimeZone;
 use IdleRidge\Core\Cure\Room;
+use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Rulebook\Land\JointsAgree;
 
 /** The list of layouts, and one layout's sheet. */
 final readonly class ShowLayouts
@@ -81,7 +83,7 @@ final readonly class ShowLayouts
         $project = $this->load->of($layout);
         $sections = $layout->sections()->get();
         $picked = $sections->firstWhere('uid', $pick) ?? $sections->first();
-        $standsIn = [];
+        [$standsIn, $contours] = [[], $this->contours($project)];
         foreach ($project->sections as $section) {
             $standsIn[$section->uid] = $project->works->room($section)->name;
         }
@@ -94,7 +96,15 @@ final readonly class ShowLayouts
             'picked' => $picked,
             'standsIn' => $standsIn,
             'states' => array_column($this->rail->of($project, null), null, 'uid'),
-            'plan' => LayoutPlanDrawing::of($project, $this->contours($project), $standsIn, $picked?->uid),
+            'plan' => LayoutPlanDrawing::of(
+                $project,
+                $contours,
+                $standsIn,
+                $picked?->uid,
+                $steps = $this->steps($project),
+            ),
+            'steps' => $steps,
+            'bays' => $this->bays($project, $contours),
             'next' => $this->ledger->next($layout),
             'zones' => DateTimeZone::listIdentifiers(),
             'rooms' => $project->works->rooms,
@@ -103,6 +113,41 @@ final readonly class ShowLayouts
                 ->setTimezone(new DateTimeZone($project->layout->zone))
                 ->format('D j M, H:i'),
         ];
+    }
+
+    /** @return list<Finding> where land steps at joints */
+    private function steps(Project $project): array
+    {
+        $found = [];
+        foreach ($project->sections as $section) {
+            array_push($found, ...array_filter(
+                $this->desk->sheet($project, $section)->findings,
+                fn (Finding $f): bool => in_array($f->id, (new JointsAgree)->ids(), true),
+            ));
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  array<string, list<list<array{float, float}>>>  $contours section uid → lines in its coordinates
+     * @return list<array{room: Room, boards: list<array{uid: string, drawing: Svg}>}> the rooms, and what stands in each
+     */
+    private function bays(Project $project, array $contours): array
+    {
+        $bays = [];
+        foreach ($project->works->rooms as $room) {
+            $stand = array_filter($project->sections, fn (Section $s): bool => $project->works->room($s)->uid === $room->uid);
+            $bays[] = [
+                'room' => $room,
+                'boards' => array_values(array_map(
+                    fn (Section $s): array => ['uid' => $s->uid, 'drawing' => CarriedDrawing::of($s, $project, $room, $contours[$s->uid])],
+                    $stand,
+                )),
+            ];
+        }
+
+        return $bays;
     }
 
     private function boards(Project $project, float $height): ?Svg

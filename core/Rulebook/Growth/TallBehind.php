@@ -31,7 +31,7 @@ final class TallBehind implements GrowthRule
     public function check(GrowthSurvey $survey): array
     {
         $found = [];
-        foreach ($survey->project->layout->viewingEdges as $edge) {
+        foreach ($survey->project->layout->viewing->edges as $edge) {
             $trees = $this->seenFrom($edge, $survey);
             $buckets = [];
             foreach ($trees as $k => $one) {

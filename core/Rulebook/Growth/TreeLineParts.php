@@ -28,7 +28,7 @@ final class TreeLineParts implements GrowthRule
     public function check(GrowthSurvey $survey): array
     {
         $found = [];
-        foreach ($survey->project->layout->viewingEdges as $edge) {
+        foreach ($survey->project->layout->viewing->edges as $edge) {
             $long = $edge->length($survey->section->width, $survey->section->depth);
             foreach ($survey->stands() as $stand) {
                 [$from, $to] = $this->closed($stand, $edge);

@@ -26,7 +26,7 @@
 @if ($page->sight)
     <dl class="in read seen">
         <div>
-            <dt>Land seen from {{ implode(', ', array_column($page->project->layout->viewingEdges, 'value')) }}</dt>
+            <dt>Land seen from {{ implode(', ', array_column($page->project->layout->viewing->edges, 'value')) }}</dt>
             <dd><x-figure :figure="$page->sight->land" /> <small>%</small></dd>
         </div>
         @foreach ($page->sight->runs as [$name, $figure])
@@ -36,7 +36,7 @@
             </div>
         @endforeach
     </dl>
-@elseif ($page->tint === 'sight' && $page->project->layout->viewingEdges === [])
+@elseif ($page->tint === 'sight' && $page->project->layout->viewing->edges === [])
     <p class="in soft">Nothing is looked at: set the edges this layout is looked at from on the Layout sheet.</p>
 @endif
 <header><h2>{{ $findings === [] ? 'Nothing picked' : 'Findings' }}</h2></header>

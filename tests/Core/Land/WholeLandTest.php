@@ -77,7 +77,7 @@ final class WholeLandTest extends TestCase
                 $project->joinedEdges($study->section),
             ],
             'runs' => array_map(fn (Run $r): array => $this->track($r, $study, $vehicles), $study->model->grading->runs),
-            'sight' => SightStudy::of($project->layout->viewingEdges, $study->section, $study->model),
+            'sight' => SightStudy::of($project->layout->viewing, $study->section, $study->model),
         ];
     }
 

@@ -29,7 +29,9 @@ use IdleRidge\Core\Measure\Scale;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutSheet;
+use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\Viewing;
 use IdleRidge\Core\Schedule\BenchRules;
 use IdleRidge\Core\Schedule\BenchTime;
 use IdleRidge\Core\Schedule\BenchTimeKind;
@@ -111,6 +113,8 @@ final class LimitsTest extends TestCase
 
         return [
             [fn ($v) => $sheet(['northDeg' => $v]), -360.0, 360.0, 'north_deg'],
+            [fn ($v) => new Viewing(distance: $v), 50.0, 5000.0, 'eye_distance_mm'],
+            [fn ($v) => new Viewing(height: $v), 0.0, 2000.0, 'eye_height_mm'],
             [fn ($v) => $sheet(['gauge' => $v]), 2.0, 200.0, 'gauge_mm'],
             [fn ($v) => $sheet(['faceLimitDeg' => $v]), 20.0, 89.0, 'face_limit_deg'],
             [fn ($v) => $sheet(['bankReach' => $v]), 5.0, 5000.0, 'bank_reach_mm'],
@@ -246,5 +250,17 @@ final class LimitsTest extends TestCase
             [fn ($v) => new BenchTime(...['hands' => $v] + $time), 1, 20, 'hands'],
             [fn ($v) => new BenchRules(tools: ['vacuum' => $v]), 0, 50, 'tools/vacuum'],
         ];
+    }
+
+    public function test_a_layout_has_so_many_boards_and_no_more(): void
+    {
+        $sheet = new LayoutSheet('a', 'A', 87.0, 16.5);
+        $boards = fn (int $n): array => array_map(
+            fn (int $k): Section => Section::of("s{$k}", "Board {$k}", 600.0, 300.0, 600.0 * $k),
+            range(1, $n),
+        );
+        $this->assertCount(36, Project::of($sheet, $boards(36))->sections);
+        $this->expectExceptionMessage('at most 36 boards');
+        Project::of($sheet, $boards(37));
     }
 }

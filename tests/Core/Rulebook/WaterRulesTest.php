@@ -18,6 +18,7 @@ use IdleRidge\Core\Project\LandStudy;
 use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Project\Viewing;
 use IdleRidge\Core\Project\WaterStudy;
 use IdleRidge\Core\Project\WaterSurvey;
 use IdleRidge\Core\Project\Works;
@@ -180,7 +181,7 @@ final class WaterRulesTest extends TestCase
     {
         $build = function (array $edges, array $mirrors = [], array $runs = [], array $features = []): array {
             $beck = Ponds::stream([[600.0, 200.0], [600.0, 650.0]]);
-            $project = Build::project($runs, [$beck, ...$features], ['viewingEdges' => $edges], 50.0)
+            $project = Build::project($runs, [$beck, ...$features], ['viewing' => new Viewing($edges)], 50.0)
                 ->working(new Works(waters: new Waters([], $mirrors)));
 
             return [self::found($project), Ponds::survey($project)];
@@ -203,7 +204,7 @@ final class WaterRulesTest extends TestCase
         $trees = array_map(fn (float $x): Tree => new Tree($x, 570.0, 0, 90.0, 70.0), [560.0, 600.0, 640.0]);
         $fir = new Species('Fir', TreeForm::Bush, 5.0, 9.0, 3.0, 6.0);
         $wood = new Stand(Build::uid(75), Build::uid(901), 'Copse', null, [$fir], trees: $trees);
-        $project = Build::project([], [Ponds::stream([[600.0, 200.0], [600.0, 650.0]])], ['viewingEdges' => [BoardEdge::Front]], 50.0);
+        $project = Build::project([], [Ponds::stream([[600.0, 200.0], [600.0, 650.0]])], ['viewing' => new Viewing([BoardEdge::Front])], 50.0);
         $behind = Ponds::survey($project->working(new Works(growth: new Growth([$wood]))))->ends[0];
         $this->assertSame(['trees'], array_values(array_diff($behind->hidden, ['the land'])));
         $this->assertLessThan(0.5, $behind->seen);
@@ -217,7 +218,7 @@ final class WaterRulesTest extends TestCase
     {
         $found = function (float $facing, float $high = 20.0, array $edges = [BoardEdge::Front], array $zones = []): array {
             $mirror = new Mirror(Build::uid(70), Build::uid(901), 'Glass', 600.0, 590.0, 30.0, $high, $facing);
-            $project = Build::project([], [Build::spot(1, 600.0, 300.0, 50.0)], ['viewingEdges' => $edges], 50.0)
+            $project = Build::project([], [Build::spot(1, 600.0, 300.0, 50.0)], ['viewing' => new Viewing($edges)], 50.0)
                 ->working(new Works($zones, waters: new Waters([], [$mirror])));
 
             return self::found($project);

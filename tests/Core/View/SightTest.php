@@ -12,7 +12,7 @@ use IdleRidge\Core\Land\Snap;
 use IdleRidge\Core\Land\SurveyFit;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\SightStudy;
-use IdleRidge\Core\Project\Viewpoints;
+use IdleRidge\Core\Project\Viewing;
 use IdleRidge\Core\View\Sight;
 use PHPUnit\Framework\TestCase;
 use Tests\Build;
@@ -60,23 +60,23 @@ final class SightTest extends TestCase
         $board = Section::of('s', 'S', 1200.0, 600.0, base: 50.0);
         $this->assertSame(
             [
-                [200.0, -Viewpoints::DISTANCE_FROM_EDGE_MM, 50.0 + Viewpoints::HEIGHT_OVER_BOARD_MM],
-                [600.0, -Viewpoints::DISTANCE_FROM_EDGE_MM, 50.0 + Viewpoints::HEIGHT_OVER_BOARD_MM],
-                [1000.0, -Viewpoints::DISTANCE_FROM_EDGE_MM, 50.0 + Viewpoints::HEIGHT_OVER_BOARD_MM],
+                [200.0, -Viewing::DISTANCE_MM, 50.0 + Viewing::HEIGHT_MM],
+                [600.0, -Viewing::DISTANCE_MM, 50.0 + Viewing::HEIGHT_MM],
+                [1000.0, -Viewing::DISTANCE_MM, 50.0 + Viewing::HEIGHT_MM],
             ],
-            Viewpoints::before($board, [BoardEdge::Front]),
+            (new Viewing([BoardEdge::Front]))->before($board),
         );
-        $this->assertCount(5, Viewpoints::before($board, [BoardEdge::Front, BoardEdge::Left]));
+        $this->assertCount(5, (new Viewing([BoardEdge::Front, BoardEdge::Left]))->before($board));
         $study = Build::study(Build::project([Build::straight(1, 300.0, 20.0, 20.0)], [Build::spot(1, 600, 200, 150)]));
-        $sight = SightStudy::of($study->project->layout->viewingEdges, $study->section, $study->model);
+        $sight = SightStudy::of($study->project->layout->viewing, $study->section, $study->model);
         $this->assertNotNull($sight);
         $this->assertLessThan(100.0, $sight->land->value);
         $this->assertSame('Run 1', $sight->runs[Build::uid(1)][0]);
         $this->assertLessThan(100.0, $sight->runs[Build::uid(1)][1]->value, 'the hill stands before it');
         $hidden = array_sum(array_map(fn ($class): float => $class->area, $sight->hidden)) / (1200.0 * 600.0);
         $this->assertGreaterThan(0.5 * (1.0 - $sight->land->value / 100.0), $hidden, 'what is not seen is outlined');
-        $blind = Build::project(sheet: ['viewingEdges' => []]);
-        $this->assertNull(SightStudy::of($blind->layout->viewingEdges, $blind->sections[0], Build::study($blind)->model));
+        $blind = Build::project(sheet: ['viewing' => new Viewing([])]);
+        $this->assertNull(SightStudy::of($blind->layout->viewing, $blind->sections[0], Build::study($blind)->model));
     }
 
     public function test_spots_follow_a_grid_and_the_rest_is_told(): void

@@ -79,12 +79,28 @@
                         type="checkbox"
                         name="viewing_edges[]"
                         value="{{ $edge->value }}"
-                        @checked(in_array($edge, $sheet->viewingEdges, true))
+                        @checked(in_array($edge, $sheet->viewing->edges, true))
                     >
                     {{ $edge->value }}</label
                 >
             @endforeach
         </fieldset>
+        <div class="pair">
+            <x-field
+                form="sheet"
+                name="eye_distance_mm"
+                label="Eyes off the edge"
+                :unit="$in"
+                :value="$shown('eye_distance_mm', $sheet->viewing->distance)"
+            />
+            <x-field
+                form="sheet"
+                name="eye_height_mm"
+                label="over the board’s top"
+                :unit="$in"
+                :value="$shown('eye_height_mm', $sheet->viewing->height)"
+            />
+        </div>
         <h3>Vehicles</h3>
         @include('layouts.settings.vehicles')
         @error('vehicles')

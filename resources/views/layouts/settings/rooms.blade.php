@@ -6,6 +6,32 @@
         <span class="meta">where sections stand and dry; what is set here stands for the air until it is measured</span>
     </header>
     <div class="in">
+        @if (count($sections) > 0)
+            <ul class="bays">
+                @foreach ($bays as ['room' => $room, 'boards' => $boards])
+                    <li class="bay" data-room="{{ $room->uid }}">
+                        <h3>{{ $room->name }}</h3>
+                        <p class="soft small">
+                            {{ Format::text($room->day->temperature, '°C', 1) }} by day,
+                            {{ Format::text($room->night->temperature, '°C', 1) }} at night
+                        </p>
+                        <div class="in-room">
+                            @forelse ($boards as $board)
+                                <div>
+                                    {!! $board['drawing']->toHtml() !!}
+                                    <span>{{ $project->section($board['uid'])->name }}</span>
+                                </div>
+                            @empty
+                                <p class="soft small">Nothing stands here.</p>
+                            @endforelse
+                        </div>
+                    </li>
+                @endforeach
+            </ul>
+            @if (count($rooms) > 1)
+                <p class="soft small">Drag a board into the room it is carried to; what dries on it has dried here until now.</p>
+            @endif
+        @endif
         @foreach ([...$rooms, null] as $room)
             @php($form = $room ? 'room-' . $room->uid : 'room-new')
             <form

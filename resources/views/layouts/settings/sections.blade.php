@@ -4,7 +4,7 @@
 <section class="sheet board-sheet" id="boards">
     <header>
         <h2>Boards</h2>
-        <span class="meta">drag one to move it; it goes edge to edge where it nearly is</span>
+        <span class="meta">drag one to move it; touch outside an edge to look from there</span>
         @if ($picked)
             <div class="tools end" role="group" aria-label="Turn {{ $picked->name }}">
                 @foreach (['90' => 'Turn left', '-90' => 'Turn right'] as $turn => $word)
@@ -20,10 +20,22 @@
             </div>
         @endif
     </header>
-    <div class="in" data-here="{{ route('layouts.settings', $layout) }}" data-sections="{{ route('sections.store', $layout) }}">
+    <div class="in" data-sheet="{{ route('layouts.update', $layout) }}" data-here="{{ route('layouts.settings', $layout) }}" data-sections="{{ route('sections.store', $layout) }}">
         <div id="faults" role="alert"></div>
         @if ($plan) {!! $plan->toHtml() !!}@else
             <p class="soft">No board yet: add the first one below.</p>
+        @endif
+        @if ($steps !== [])
+            <ul class="joint-steps">
+                @foreach ($steps as $finding)
+                    <li>
+                        <a href="{{ \App\Pages\Words\FindingLink::to($layout, $finding) }}">{{ $project->section($finding->section)->name }}</a>
+                        <span>{{ $finding->subject }}:</span>
+                        <span class="num">{{ Format::length($finding->figures['step']->value, 1) }}</span>
+                        <span class="soft">{{ $finding->do }}</span>
+                    </li>
+                @endforeach
+            </ul>
         @endif
         @if ($picked)
             <form class="beside" method="post" action="{{ route('sections.beside', $layout) }}">
