@@ -48,8 +48,12 @@ export function bench() {
                 this.keys();
             } else if (event.key.toLowerCase() === 'u') {
                 document.querySelector(event.shiftKey ? '[data-redo]' : '[data-undo]')?.click();
-            } else if (/^[0-9W]$/.test(event.key)) {
+            } else if (/^[0-9WL]$/.test(event.key)) {
                 document.querySelector(`[data-key="${event.key}"]`)?.click();
+            } else if (event.key === ',' || event.key === '.') {
+                const here = document.querySelector('.page-tabs [aria-current]');
+                const there = event.key === ',' ? here?.previousElementSibling : here?.nextElementSibling;
+                there?.click();
             }
         },
 

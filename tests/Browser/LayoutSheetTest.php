@@ -69,7 +69,13 @@ final class LayoutSheetTest extends BrowserCase
         $layout = Layout::query()->findOrFail($this->demo()->layout_id);
         [$workroom, $shed] = $layout->rooms()->orderBy('position')->pluck('uid')->all();
         $halt = $layout->sections()->where('name', 'Fell Halt')->firstOrFail();
-        $this->visit("/layouts/{$layout->uid}/settings");
+        $this->visit("/layouts/{$layout->uid}/shelf");
+        $this->press('L');
+        $this->until('document.querySelector("#board-plan")', 'the Layout sheet by its key');
+        $this->press('.');
+        $this->until('document.querySelector(".page-tabs [aria-current]").textContent === "Whole layout"', 'the next page of it');
+        $this->press(',');
+        $this->until('document.querySelector("#board-plan")', 'and back');
         $edge = "#edge-{$halt->uid}-back";
         [$x, $y] = $this->middle($edge);
         self::$bench?->pointer([['move', $x, $y], ['down'], ['up']]);

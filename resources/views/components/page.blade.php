@@ -76,7 +76,11 @@
         </nav>
         <div class="hz-air">
             @if ($layout !== null)
-                <a class="hz-link" href="{{ route('layouts.settings', $layout) }}" @if ($current === 'settings') aria-current="page" @endif
+                <a
+                    class="hz-link"
+                    data-key="L"
+                    href="{{ route('layouts.settings', $layout) }}"
+                    @if ($current === 'settings') aria-current="page" @endif
                     >Layout sheet</a
                 >
             @endif
@@ -144,8 +148,10 @@
         <dl>
             <dt><kbd>1</kbd> … <kbd>9</kbd> <kbd>0</kbd></dt>
             <dd>Tonight, Land, Cuts, Coats, Drying line, Pots, Shelf, Journal, Rounds, Growth</dd>
-            <dt><kbd>shift+w</kbd></dt>
-            <dd>Water</dd>
+            <dt><kbd>shift+w</kbd> <kbd>shift+l</kbd></dt>
+            <dd>Water, Layout sheet</dd>
+            <dt><kbd>,</kbd> <kbd>.</kbd></dt>
+            <dd>the page before or after, where a row of them stands beside the heading</dd>
             <dt><kbd>[</kbd> <kbd>]</kbd></dt>
             <dd>slide the cut line by {{ $coarse }}, with shift by {{ $fine }}</dd>
             <dt><kbd>s</kbd> <kbd>r</kbd> <kbd>e</kbd> <kbd>h</kbd> <kbd>w</kbd> <kbd>z</kbd> <kbd>c</kbd> <kbd>t</kbd> <kbd>p</kbd></dt>
@@ -161,7 +167,10 @@
             <dt>on Growth</dt>
             <dd>arrows move the tree, <kbd>page up</kbd> and <kbd>down</kbd> go to the next, <kbd>Delete</kbd> takes it out</dd>
             <dt>on the Layout sheet</dt>
-            <dd>arrows step the board, <kbd>[</kbd> and <kbd>]</kbd> turn it by 15°</dd>
+            <dd>
+                arrows step the board, <kbd>[</kbd> and <kbd>]</kbd> turn it by 15°; on an edge <kbd>Enter</kbd> looks from
+                there; in a room left and right carry it over
+            </dd>
             <dt>Alt</dt>
             <dd>held while dragging: places do not snap to runs, ends, spots and edges</dd>
             <dt><kbd>u</kbd> <kbd>shift+u</kbd></dt>

@@ -3,10 +3,7 @@
 @php($side = fn(?float $mm): string => $mm === null ? '' : Format::field($mm))
 <x-page :title="$layout->name . ', carrying'" :layout="$layout" :section="$first" current="settings">
     <main class="page wide" id="land">
-        <div class="title">
-            <h1>{{ $layout->name }}</h1>
-            <x-sheet-tabs :layout="$layout" on="carrying.show" />
-        </div>
+        <x-sheet-head :layout="$layout" on="carrying.show" />
         <x-said />
         <div class="desk">
             <div class="cards">

@@ -1,9 +1,6 @@
 <x-page :title="$layout->name . ', curves and sizes'" :layout="$layout" :section="$first" current="settings">
     <main class="page wide" id="land">
-        <div class="title">
-            <h1>{{ $layout->name }}</h1>
-            <x-sheet-tabs :layout="$layout" on="curves.show" />
-        </div>
+        <x-sheet-head :layout="$layout" on="curves.show" />
         <div class="desk">
             <div class="cards">
                 <section class="sheet">

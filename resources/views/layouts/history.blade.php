@@ -1,10 +1,6 @@
 <x-page :title="$layout->name . ', history'" :layout="$layout" :section="$first" current="settings">
     <main class="page wide" id="land">
-        <div class="title">
-            <h1>{{ $layout->name }}</h1>
-            <x-sheet-tabs :layout="$layout" on="history.show" />
-            <x-undo :layout="$layout" :next="$next" look="btn quiet" class="end" />
-        </div>
+        <x-sheet-head :layout="$layout" on="history.show" :next="$next" />
         <x-said />
         <section class="sheet history-sheet">
             <header>

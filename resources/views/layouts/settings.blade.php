@@ -11,11 +11,7 @@
 @endphp
 <x-page :title="$layout->name" :layout="$layout" :section="$sections->first()" current="settings">
     <main class="page wide" id="land">
-        <div class="title">
-            <h1>{{ $layout->name }}</h1>
-            <x-sheet-tabs :layout="$layout" on="layouts.settings" />
-            <x-undo :layout="$layout" :next="$next" look="btn quiet" class="end" />
-        </div>
+        <x-sheet-head :layout="$layout" on="layouts.settings" :next="$next" />
         @if (session('said'))
             <p class="said" role="status">{{ session('said') }}</p>
         @endif

@@ -2,10 +2,7 @@
 @use('IdleRidge\Core\Measure\Decimal')
 <x-page :title="$layout->name . ', whole'" :layout="$layout" :section="$first" current="settings">
     <main class="page wide" id="land">
-        <div class="title">
-            <h1>{{ $layout->name }}</h1>
-            <x-sheet-tabs :layout="$layout" on="whole.show" />
-        </div>
+        <x-sheet-head :layout="$layout" on="whole.show" />
         <x-said />
         @if ($rows === [])
             <section class="sheet">

@@ -1,0 +1,20 @@
+@props(['layout', 'on', 'next' => null])
+{{-- Every page of the Layout sheet begins alike. --}}
+<div class="title">
+    <h1>{{ $layout->name }}</h1>
+    <x-tabs
+        :layout="$layout"
+        :on="$on"
+        label="About the whole layout"
+        :tabs="[
+            'layouts.settings' => 'Boards and rooms',
+            'whole.show' => 'Whole layout',
+            'carrying.show' => 'Carrying',
+            'curves.show' => 'Curves and sizes',
+            'history.show' => 'History',
+        ]"
+    />
+    @if ($next)
+        <x-undo :layout="$layout" :next="$next" look="btn quiet" class="end" />
+    @endif
+</div>
