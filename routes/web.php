@@ -246,6 +246,7 @@ Route::prefix('layouts/{layout}')
         Route::prefix('sections/{section}')->group(function () use ($withoutSession): void {
             Route::patch('/', [SectionController::class, 'update'])->name('sections.update');
             Route::patch('/place', [SectionController::class, 'place'])->name('sections.place');
+            Route::patch('/foam', [SectionController::class, 'foam'])->name('sections.foam');
             Route::patch('/room', [SectionController::class, 'carry'])->name('sections.carry');
             Route::delete('/', [SectionController::class, 'destroy'])->name('sections.destroy');
             Route::get('/land', [LandController::class, 'show'])->name('land.show');

@@ -15,6 +15,7 @@ use App\Models\Section as SectionRow;
 use ErrorException;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Cuts\StandingFoam;
 use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\BenchFile;
@@ -255,6 +256,7 @@ final class ProjectLoader
             self::floats($row->edges),
             $row->runs_on,
             array_map(fn (array $one): array => [WorksFile::minute($one['until'], 'stood'), $one['room']], $row->stood),
+            StandingFoam::all(array_map(fn (array $one): array => array_map('floatval', array_values($one)), $row->foam_stands)),
         );
     }
 

@@ -18,11 +18,12 @@ namespace App\Models;
  * @property string|null $room
  * @property bool $runs_on
  * @property list<array{until: string, room: string}> $stood
+ * @property list<array<string, float>> $foam_stands
  */
 final class Section extends Record
 {
     protected $casts = [
         'width_mm' => 'float', 'depth_mm' => 'float', 'x_mm' => 'float', 'y_mm' => 'float',
-        'angle_deg' => 'float', 'base_mm' => 'float', 'typed' => 'array', 'edges' => 'array', 'runs_on' => 'bool', 'stood' => 'array',
+        'angle_deg' => 'float', 'base_mm' => 'float', 'typed' => 'array', 'edges' => 'array', 'runs_on' => 'bool', 'stood' => 'array', 'foam_stands' => 'array',
     ];
 }

@@ -21,6 +21,9 @@ use IdleRidge\Core\Measure\UnitsInUse;
  *
  * For a carved stack `carved` is what is cut away and nothing is filled; for a filled one `filler` is what is added; a balanced
  * one, whose layers cover the land above their middles, has both. `hollowed` is left out inside.
+ *
+ * Foam that stands on the board already counts in all of these; only the layers' pieces and areas, what is still to cut, leave it
+ * out (`stood`). A layer in which some stands is not hollowed.
  */
 final readonly class FoamStack
 {
@@ -36,7 +39,10 @@ final readonly class FoamStack
     /** Outlines are thinned to this, mm. */
     private const OUTLINE_TOLERANCE_MM = 0.3;
 
-    /** @param  list<Layer>  $layers */
+    /**
+     * @param  list<Layer>  $layers of which something is still to cut
+     * @param  array<int, Layer>  $stands layer from 1 → what of it stands already
+     */
     private function __construct(
         public CutSchool $school,
         public array $layers,
@@ -44,6 +50,8 @@ final readonly class FoamStack
         public float $carved,
         public float $filler,
         public float $hollowed = 0.0,
+        public float $stood = 0.0,
+        public array $stands = [],
     ) {
     }
 
@@ -54,6 +62,7 @@ final readonly class FoamStack
      * @param  list<TunnelBore>  $bores
      * @param  float|null  $wall what stays between hollows and any surface, mm; null for none left out
      * @param  (Closure(float, float): float)|null  $exact height of the shape at any place: outlines follow its sharp breaks
+     * @param  list<StandingFoam>  $standing
      */
     public static function of(
         HeightMesh $shape,
@@ -63,14 +72,15 @@ final readonly class FoamStack
         array $bores = [],
         ?float $wall = null,
         ?Closure $exact = null,
+        array $standing = [],
     ): self {
         $bored = array_map(fn (TunnelBore $bore): array => $bore->over($shape), $bores);
         $atBores = array_replace([], ...$bored);
         $hollow = $wall === null ? null : FoamHollow::under($shape, $bored, $wall);
         $top = max($shape->z);
         $lowest = min($shape->z);
-        $layers = [];
-        $foam = $hollowed = $filler = 0.0;
+        $layers = $stands = [];
+        $foam = $hollowed = $filler = $stood = 0.0;
         $sequence = is_array($thickness) && $thickness !== [] ? $thickness : [is_array($thickness) ? 20.0 : $thickness];
         $bottom = $base;
         $thickness = 0.0;
@@ -88,12 +98,23 @@ final readonly class FoamStack
             if ($outline->areaAbove <= 0.0) {
                 continue;
             }
-            $left = $hollow?->below($bottom + $thickness) ?? [];
-            $area = $outline->areaAbove + array_sum(array_map(Polygon::area(...), $left));
-            $layer = new Layer($k + 1, $bottom, $thickness, $area, self::pieces($k + 1, [...$outline->rings, ...$left]));
-            $layers[] = $layer;
-            $foam += $layer->volume();
-            $hollowed += $thickness * ($outline->areaAbove - $area);
+            $filling = array_filter($standing, fn (StandingFoam $f): bool => $f->fills($bottom - $base, $bottom + $thickness - $base));
+            $left = $filling === [] ? $hollow?->below($bottom + $thickness) ?? [] : [];
+            $area = $whole = $outline->areaAbove + array_sum(array_map(Polygon::area(...), $left));
+            if ($filling !== []) {
+                $around = array_map(fn (StandingFoam $f): array => $f->over($shape), array_values($filling));
+                $beside = self::beside(self::opened($shape, $bored, $bottom, $line), $around, $line);
+                [$outline] = Contours::of($beside, [$line], $exact, $atBores + array_replace([], ...$around));
+                $area = $outline->areaAbove;
+                $blocks = array_values(array_map(fn (StandingFoam $f): Piece => $f->piece(), $filling));
+                $stands[$k + 1] = new Layer($k + 1, $bottom, $thickness, $whole - $area, $blocks);
+            }
+            $foam += $thickness * $whole;
+            $stood += $thickness * ($whole - $area);
+            $hollowed += $filling === [] ? $thickness * ($outline->areaAbove - $area) : 0.0;
+            if ($area > 0.0) {
+                $layers[] = new Layer($k + 1, $bottom, $thickness, $area, self::pieces($k + 1, [...$outline->rings, ...$left]));
+            }
         }
         $land = $shape->volumeAbove($base) - $hollowed;
         foreach ($bores as $bore) {
@@ -115,6 +136,8 @@ final readonly class FoamStack
                 default => 0.0,
             },
             $hollowed,
+            $stood,
+            $stands,
         );
     }
 
@@ -171,6 +194,48 @@ final readonly class FoamStack
         }
 
         return new HeightMesh($shape->xs, $shape->ys, array_values($z));
+    }
+
+    /**
+     * The shape as a layer sees it of which some stands: it falls away from the line at the sides of what stands.
+     *
+     * @param  list<array<int, float>>  $around
+     */
+    private static function beside(HeightMesh $shape, array $around, float $line): HeightMesh
+    {
+        $z = $shape->z;
+        foreach ($around as $nodes) {
+            foreach ($nodes as $p => $away) {
+                $z[$p] = min($z[$p], $line + $away);
+            }
+        }
+
+        return new HeightMesh($shape->xs, $shape->ys, array_values($z));
+    }
+
+    /**
+     * The layers that a block fills, from the board up.
+     *
+     * @return list<Layer>
+     */
+    public function filledBy(StandingFoam $block, float $base): array
+    {
+        return array_values(array_filter(
+            $this->stands,
+            fn (Layer $l): bool => $block->fills($l->bottom - $base, $l->bottom + $l->thickness - $base),
+        ));
+    }
+
+    /** Null for a layer of which nothing is to cut. */
+    public function layer(int $index): ?Layer
+    {
+        foreach ($this->layers as $layer) {
+            if ($layer->index === $index) {
+                return $layer;
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -25,20 +25,21 @@ final readonly class Gluing
     public static function of(FoamStack $stack): self
     {
         $joints = [];
-        foreach ($stack->layers as $k => $layer) {
-            $under = $stack->layers[$k - 1] ?? null;
+        foreach ($stack->layers as $layer) {
+            $under = $stack->layer($layer->index - 1);
+            $below = [...$under->pieces ?? [], ...$stack->stands[$layer->index - 1]->pieces ?? []];
             foreach (array_filter($layer->pieces, fn (Piece $p): bool => $p->area >= LayerPieces::MAX_SPECK_MM2) as $piece) {
-                $on =
-                    $under === null
-                        ? 'board'
-                        : implode(
-                            ', ',
-                            array_map(
-                                fn (Piece $p): string => $p->id,
-                                array_filter($under->pieces, fn (Piece $p): bool => Template::lieOn($piece, $p)),
-                            ),
-                        );
-                $joints[] = self::joint($piece, $on === '' ? 'board' : $on, $layer->thickness, $under?->thickness);
+                $on = array_unique(array_map(
+                    fn (Piece $p): string => $p->id,
+                    array_filter($below, fn (Piece $p): bool => Template::lieOn($piece, $p)),
+                ));
+                // What stands is as thick as what lies on it, at least.
+                $joints[] = self::joint(
+                    $piece,
+                    $on === [] ? 'board' : implode(', ', $on),
+                    $layer->thickness,
+                    $below === [] ? null : $under->thickness ?? $layer->thickness,
+                );
             }
         }
 

@@ -50,12 +50,9 @@ final readonly class Template
     public static function ofLayer(FoamStack $stack, int $index): array
     {
         $out = [];
-        foreach ($stack->layers as $k => $layer) {
-            if ($layer->index !== $index) {
-                continue;
-            }
-            $next = $stack->layers[$k + 1] ?? null;
-            $below = $stack->layers[$k - 1] ?? null;
+        $layer = $stack->layer($index);
+        if ($layer !== null) {
+            [$next, $below] = [$stack->layer($index + 1), $stack->layer($index - 1)];
             foreach ($layer->pieces as $piece) {
                 $over =
                     $next === null

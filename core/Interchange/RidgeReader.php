@@ -194,6 +194,7 @@ final class RidgeReader
             room: $r->has('room') ? $r->text('room') : null,
             edges: $r->has('edges') ? $this->edges($r->record('edges')) : [],
             runsOn: $r->has('runs_on') && $r->flag('runs_on'),
+            standing: $r->has('foam_stands') ? StockFile::standing($r->records('foam_stands')) : [],
             stood: $r->has('stood') ? WorksFile::stood($r->records('stood')) : [],
             extra: $r->extra(),
         );

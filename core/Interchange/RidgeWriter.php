@@ -105,6 +105,7 @@ final class RidgeWriter
             ($section->room === null ? [] : ['room' => $section->room]) +
             ($section->edges === [] ? [] : ['edges' => array_map(self::edge(...), $section->edges)]) +
             ($section->runsOn ? ['runs_on' => true] : []) +
+            ($section->standing === [] ? [] : ['foam_stands' => StockFile::fromStanding($section->standing)]) +
             ($section->stood === [] ? [] : ['stood' => WorksFile::fromStood($section->stood)]) +
             $section->extra;
     }

@@ -10,6 +10,7 @@ use IdleRidge\Core\Cuts\CutSettings;
 use IdleRidge\Core\Cuts\LoadSpace;
 use IdleRidge\Core\Cuts\Risers;
 use IdleRidge\Core\Cuts\ShellBuild;
+use IdleRidge\Core\Cuts\StandingFoam;
 use IdleRidge\Core\Cuts\StockSheet;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Shelf\Cup;
@@ -25,6 +26,9 @@ use IdleRidge\Core\Shelf\StockMovement;
 /** What foam is cut from and what lies in store, as files and rows hold it. */
 final class StockFile
 {
+    /** A block of foam that stands. */
+    private const BLOCK = ['x_mm', 'y_mm', 'width_mm', 'depth_mm', 'high_mm'];
+
     /** @throws InvalidValue with its pointer */
     public static function cuts(Record $r): CutSettings
     {
@@ -329,5 +333,29 @@ final class StockFile
         $value = $r->numberOrNull($key);
 
         return $value === null ? null : (int) round($value);
+    }
+
+    /**
+     * @param  list<Record>  $records
+     * @return list<StandingFoam>
+     */
+    public static function standing(array $records): array
+    {
+        $blocks = [];
+        foreach ($records as $r) {
+            $blocks[] = array_map($r->number(...), self::BLOCK);
+            $r->close();
+        }
+
+        return StandingFoam::all($blocks);
+    }
+
+    /**
+     * @param  list<StandingFoam>  $standing
+     * @return list<array<string, float>>
+     */
+    public static function fromStanding(array $standing): array
+    {
+        return array_map(fn (StandingFoam $f): array => array_combine(self::BLOCK, $f->values()), $standing);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Project;
 
+use IdleRidge\Core\Cuts\StandingFoam;
 use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
@@ -36,6 +37,7 @@ final readonly class Section
      * @param  array<string, list<array{float, float}>>  $edges
      * @param  bool  $runsOn whether the land of its neighbours runs on over it though it has no heights of its own
      * @param  list<array{int, string}>  $stood until when (minutes of Unix time) it stood in which other room, in order
+     * @param  list<StandingFoam>  $standing foam that is glued to it already
      *
      * @throws InvalidValue naming the field
      */
@@ -52,6 +54,7 @@ final readonly class Section
         array $edges = [],
         public bool $runsOn = false,
         public array $stood = [],
+        public array $standing = [],
     ) {
         if (trim($name) === '' || mb_strlen($name) > 80) {
             throw new InvalidValue('A section needs a name of 1 to 80 characters.', 'name');
@@ -71,6 +74,7 @@ final readonly class Section
      * @param  array<string, mixed>  $extra
      * @param  array<string, list<array{float, float}>>  $edges
      * @param  list<array{int, string}>  $stood
+     * @param  list<StandingFoam>  $standing
      *
      * @throws InvalidValue naming the field
      */
@@ -89,6 +93,7 @@ final readonly class Section
         array $edges = [],
         bool $runsOn = false,
         array $stood = [],
+        array $standing = [],
     ): self {
         return new self(
             $uid,
@@ -103,6 +108,7 @@ final readonly class Section
             $edges,
             $runsOn,
             $stood,
+            $standing,
         );
     }
 
@@ -122,6 +128,16 @@ final readonly class Section
     private function but(array $changed): self
     {
         return new self(...$changed + get_object_vars($this));
+    }
+
+    /**
+     * The same board with foam on it that is glued there.
+     *
+     * @param  list<StandingFoam>  $standing
+     */
+    public function standing(array $standing): self
+    {
+        return $this->but(['standing' => $standing]);
     }
 
     /** The same board elsewhere. */
@@ -248,6 +264,6 @@ final readonly class Section
     /** What of it land can depend on. */
     public function forLand(): self
     {
-        return $this->but(['typed' => [], 'extra' => [], 'room' => null, 'stood' => []]);
+        return $this->but(['typed' => [], 'extra' => [], 'room' => null, 'stood' => [], 'standing' => []]);
     }
 }

@@ -54,7 +54,12 @@ final readonly class BuildChecks
 
         return [
             $ask('film', 'Is the film off the foam?', 'a thumbnail at the edge of every sheet; plaster comes off what is left on it', 15),
-            $ask('gaps', 'Are gaps filled and wedged?', 'press along the frame and between sheets: nothing moves, no light shows', 25),
+            $ask(
+                'gaps',
+                'Are gaps between foam and frame wedged?',
+                'press along the frame and between sheets: where foam moves or light shows, push in a wedge of offcut, hot melt on both faces',
+                25,
+            ),
         ];
     }
 

@@ -52,6 +52,32 @@ final class CutsTakeTest extends FeatureCase
         $this->get($this->at($this->board(), '/cuts/take/svg?layer=7'))->assertOk();
     }
 
+    public function test_foam_that_stands_is_left_out_of_what_is_cut(): void
+    {
+        $section = $this->demo()->sections()->where('name', 'Tarnhead')->firstOrFail();
+        $layout = $this->layoutOf($section);
+        $board = $this->at($section, '/cuts?on=board');
+        $this->get($board)->assertSee('None is noted')->assertSee('11 layers of');
+        $this->patch($this->at($section, '/foam'), ['foam_stands' => '0, 0, 120 cm, 600, 20; 700, 300, 500, 300, 72'])
+            ->assertSessionHasNoErrors();
+        $this->get($board)
+            ->assertSee('is layer 1 there')
+            ->assertSee('is layers 1 to 3 there. Cut 12 mm off its top')
+            ->assertSee('10 layers of')
+            ->assertSee('value="0,0,1200,600,20 700,300,500,300,72"', false);
+        $this->get($this->at($section, '/cuts?on=glue'))->assertOk()->assertSee('what stands');
+        foreach (['0,0,300' => 'is no block', '0,0,0,10,10' => 'The width of foam'] as $odd => $words) {
+            $fault = $this->from($board)->patch($this->at($section, '/foam'), ['form' => 'stands', 'foam_stands' => $odd]);
+            $this->followRedirects($fault)->assertSee($words)->assertSee('value="'.$odd.'"', false);
+        }
+        $this->assertCount(2, $section->refresh()->foam_stands, 'nothing half taken');
+        $file = (string) $this->get("/layouts/{$layout->uid}/export")->getContent();
+        Schemas::assertMatches('layout', $file);
+        $this->assertEquals($section->foam_stands, json_decode($file, true)['sections'][0]['foam_stands']);
+        $this->post("/layouts/{$layout->uid}/undo");
+        $this->assertSame([], $section->refresh()->foam_stands);
+    }
+
     public function test_pieces_lie_on_sheets_and_are_looked_at_closer(): void
     {
         $section = $this->demo()->sections()->where('name', 'Fell Halt')->firstOrFail();

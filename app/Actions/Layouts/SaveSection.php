@@ -15,13 +15,16 @@ use App\Models\Run;
 use App\Models\Section as SectionRow;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
+use IdleRidge\Core\Cuts\StandingFoam;
 use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\Record as Values;
 use IdleRidge\Core\Interchange\RoomFile;
+use IdleRidge\Core\Interchange\StockFile;
 use IdleRidge\Core\Interchange\WorksFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
+use IdleRidge\Core\Measure\Tuples;
 use IdleRidge\Core\Planting\Stand;
 use IdleRidge\Core\Project\BoardPlace;
 use IdleRidge\Core\Project\Section;
@@ -116,6 +119,20 @@ final readonly class SaveSection
             $name = RoomFile::read(new Values($room->values(), ''), $to)->name;
             $this->save($layout, $row, $old, $section, "{$section->name} carried into {$name}", true);
         }
+    }
+
+    /** @param  array<string, mixed>  $input foam_stands: “0,0,300,200,40; …”, from the left, from the front, wide, deep, high */
+    public function foam(Layout $layout, SectionRow $row, array $input): void
+    {
+        $typed = new FormInput($input);
+        $old = ProjectLoader::section($row);
+        $section = $typed->made(fn (): Section => $old->standing(StandingFoam::all(Tuples::parse(
+            $typed->text('foam_stands'),
+            ['mm', 'mm', 'mm', 'mm', 'mm'],
+            'foam_stands',
+            'is no block: from the left, from the front, wide, deep, high; the next after a “;”.',
+        ))));
+        $this->save($layout, $row, $old, $section, "Foam that stands on {$section->name} noted", false);
     }
 
     private function save(Layout $layout, SectionRow $row, Section $old, Section $section, string $sentence, bool $carriesLand): void
@@ -240,6 +257,7 @@ final readonly class SaveSection
             'edges' => $section->edges,
             'runs_on' => $section->runsOn,
             'stood' => WorksFile::fromStood($section->stood),
+            'foam_stands' => StockFile::fromStanding($section->standing),
         ];
     }
 
@@ -302,6 +320,7 @@ final readonly class SaveSection
                 $this->edges($old, $width, $depth),
                 $runsOn,
                 $old->stood,
+                $old->standing,
             ),
         );
     }

@@ -122,6 +122,7 @@ final readonly class ComputedCuts
             $project->layout->gauge,
             $cuts,
             $plaster,
+            $section->standing,
         );
     }
 }

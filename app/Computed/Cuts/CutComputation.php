@@ -96,7 +96,7 @@ final class CutComputation
         $ways = count($cuts->thicknesses()) === 1 ? [$cuts->first()->thickness] : SheetSequence::cheapest($shape, $section->base, $cuts);
         $best = null;
         foreach ($ways as $way) {
-            $stack = FoamStack::of($shape, $section->base, $way, $cuts->school, $bores, $cuts->hollow, $exact);
+            $stack = FoamStack::of($shape, $section->base, $way, $cuts->school, $bores, $cuts->hollow, $exact, $section->standing);
             $cost = count($ways) === 1 ? 0.0 : self::whole($stack, $cuts);
             $best = $best === null || $cost < $best[0] - 1e-9 ? [$cost, $stack] : $best;
         }

@@ -42,6 +42,13 @@ final class SectionController
         return redirect()->route('layouts.settings', [$layout, 'pick' => $section->uid]);
     }
 
+    public function foam(Request $request, Layout $layout, Section $section): RedirectResponse
+    {
+        $this->place->foam($layout, $section, $request->input());
+
+        return redirect()->route('cuts.show', [$layout, $section, 'on' => 'board'])->with('said', 'Its layers are cut round what stands.');
+    }
+
     public function update(Request $request, Layout $layout, Section $section): RedirectResponse
     {
         $this->place->change($layout, $section, $request->input());

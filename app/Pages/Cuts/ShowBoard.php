@@ -7,8 +7,10 @@ namespace App\Pages\Cuts;
 use App\Computed\Cuts\CutResult;
 use IdleRidge\Core\Cuts\Frame;
 use IdleRidge\Core\Cuts\SheetPacking;
+use IdleRidge\Core\Cuts\StandingFoam;
 use IdleRidge\Core\Interchange\Svg;
 use IdleRidge\Core\Measure\Format;
+use IdleRidge\Core\Measure\Tuples;
 use IdleRidge\Core\Project\BoardWeight;
 use IdleRidge\Core\Track\StructureKind;
 
@@ -17,7 +19,7 @@ final class ShowBoard
 {
     /**
      * @return array{frame: Frame, weight: BoardWeight, drawing: Svg, packings: list<array{name: string, packing: SheetPacking}>,
-     *     lift: string, opening: string}
+     *     lift: string, opening: string, stands: list<string>, typed: string}
      */
     public function of(CutResult $page): array
     {
@@ -32,7 +34,38 @@ final class ShowBoard
             'packings' => $this->packings($page),
             'lift' => $this->lift($weight, $page),
             'opening' => $this->opening($weight, $page),
+            'stands' => array_map(fn (StandingFoam $f): string => $this->stands($f, $page), $page->section->standing),
+            'typed' => Tuples::text(
+                array_map(fn (StandingFoam $f): array => $f->values(), $page->section->standing),
+                array_fill(0, 5, 'mm'),
+            ),
         ];
+    }
+
+    /** What a block spares, and what has to be done to it. */
+    private function stands(StandingFoam $block, CutResult $page): string
+    {
+        $base = $page->section->base;
+        $size = Format::several([$block->width, $block->depth, $block->high], 'mm');
+        $stack = $page->stack();
+        if ($stack === null) {
+            return "{$size}: ribs spare nothing of it; it has to lie under them.";
+        }
+        $filled = $stack->filledBy($block, $base);
+        $last = end($filled);
+        $over = $block->high - ($last === false ? 0.0 : $last->bottom + $last->thickness - $base);
+        $rises = $block->rises($page->land(), $base) + $page->cuts->skin;
+        $layers = match (true) {
+            $last === false => 'fills no layer whole, so nothing is spared',
+            count($filled) === 1 => 'is layer 1 there',
+            default => "is layers 1 to {$last->index} there",
+        };
+
+        return "{$size}: {$layers}.".
+            ($over > StandingFoam::SLACK_MM ? ' Cut '.Format::length($over, 1).' off its top, or the next layer lies hollow.' : '').
+            ($rises - max(0.0, $over) > StandingFoam::SLACK_MM
+                ? ' It rises '.Format::length($rises, 1).' over the land: carve it down.'
+                : '');
     }
 
     /** What the rule about weight leaves unsaid. */

@@ -163,13 +163,9 @@ final readonly class ShowCuts
         if ($shell !== null) {
             return RibDrawing::of($shell->ribs[$picked - 1], $page->section->depth);
         }
-        foreach ($page->stack()->layers ?? [] as $at => $layer) {
-            if ($layer->index === $picked) {
-                return LayerDrawing::of($page->section, $layer, $page->stack()->layers[$at + 1] ?? null);
-            }
-        }
+        $layer = $page->stack()?->layer($picked);
 
-        return null;
+        return $layer === null ? null : LayerDrawing::of($page->section, $layer, $page->stack()->layer($picked + 1));
     }
 
     /** @return list<array{label: string, figure: Quantity, unit?: string, note?: string}> */
