@@ -45,6 +45,7 @@ use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SectionController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\ShoppingController;
+use App\Http\Controllers\SpanController;
 use App\Http\Controllers\StandController;
 use App\Http\Controllers\TakeOffController;
 use App\Http\Controllers\TonightController;
@@ -88,6 +89,7 @@ Route::prefix('layouts/{layout}')
         Route::get('/settings', [LayoutController::class, 'settings'])->name('layouts.settings');
         Route::get('/carrying', [CarryingController::class, 'show'])->name('carrying.show');
         Route::get('/curves', [CurveController::class, 'show'])->name('curves.show');
+        Route::get('/spans', [SpanController::class, 'show'])->name('spans.show');
         Route::get('/history', [HistoryController::class, 'show'])->name('history.show');
         Route::post('/history/{step}/copy', [HistoryController::class, 'copy'])
             ->whereNumber('step')

@@ -90,6 +90,26 @@ final class WholeLayoutTest extends FeatureCase
         $this->get("/layouts/{$layout->uid}/carrying?width=20&depth=500")->assertOk()->assertSee('The width is 20 mm');
     }
 
+    public function test_a_gap_is_bridged_with_foam_and_with_plywood(): void
+    {
+        $layout = $this->demo();
+        $at = "/layouts/{$layout->uid}/spans";
+        $this->get($at)->assertOk()
+            ->assertSee('Land over the tunnel of Birch line')
+            ->assertSee('Bridge of Weir line')
+            ->assertSee('72 g of scenery', false)
+            ->assertSee('bends too far')
+            ->assertSee('4 °C and 82 %')
+            ->assertSee('stays straight and presses on them');
+        $this->get("{$at}?span=20+cm&ply=6.5")->assertSee('6.5 mm')->assertSee('>holds<', false);
+        $this->get("{$at}?span=1000&ply=1")->assertSee('cannot grow and goes up by')->assertSee('breaks');
+        $this->get("{$at}?span=350&rise=80")->assertSee('pushes its feet apart with');
+        $this->get("{$at}?span=9")->assertOk()->assertSee('id="f-span-fault"', false)->assertSee('Mend what is marked');
+        $this->get("{$at}?span=200&ply=900")->assertOk()->assertSee('id="f-ply-fault"', false)->assertDontSee('id="f-thick-fault"', false);
+        $this->get("{$at}?hand=heavy")->assertOk()->assertSee('id="f-hand-fault"', false)->assertSee('value="heavy"', false);
+        $this->get("{$at}?span[]=1")->assertOk();
+    }
+
     public function test_curves_are_told_with_what_vehicles_make_of_them_and_sizes_go_both_ways(): void
     {
         $layout = $this->demo();

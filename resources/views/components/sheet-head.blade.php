@@ -11,6 +11,7 @@
             'whole.show' => 'Whole layout',
             'carrying.show' => 'Carrying',
             'curves.show' => 'Curves and sizes',
+            'spans.show' => 'Spans',
             'history.show' => 'History',
         ]"
     />
