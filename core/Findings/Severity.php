@@ -10,4 +10,10 @@ enum Severity: string
     case Stop = 'stop';
     case Care = 'care';
     case Hint = 'hint';
+
+    /** 0 for what weighs most. */
+    public function rank(): int
+    {
+        return (int) array_search($this, self::cases(), true);
+    }
 }

@@ -13,6 +13,7 @@ use App\Models\Layout;
 use App\Pages\Rail\ShowRail;
 use App\Pages\Words\FindingLink;
 use IdleRidge\Core\Findings\Finding;
+use IdleRidge\Core\Findings\FindingGroup;
 use IdleRidge\Core\Findings\Severity;
 use IdleRidge\Core\Measure\ClockWords;
 use IdleRidge\Core\Measure\Format;
@@ -47,7 +48,8 @@ final readonly class ShowWhole
         $plan = $this->plans->planOf($project, $this->plans->minute());
         $words = new ClockWords($plan->work->zone(), $plan->work->now);
         $found = $this->findings->of($plan);
-        usort($found, fn (Finding $a, Finding $b): int => self::weight($a->severity) <=> self::weight($b->severity));
+        usort($found, fn (Finding $a, Finding $b): int => $a->severity->rank() <=> $b->severity->rank());
+        $groups = FindingGroup::of($found);
         $contours = $rows = $weights = [];
         foreach ($this->rail->of($project, null, $plan->work) as $k => $state) {
             $section = $project->sections[$k];
@@ -70,14 +72,16 @@ final readonly class ShowWhole
             'packs' => array_sum(array_column($list->buy, 'count')),
             'materials' => count($list->buy) + count($list->unpriced) + count($list->short),
             'told' => array_map(
-                fn (Finding $f): array => [
-                    'finding' => $f,
-                    'board' => $project->section($f->section)->name,
-                    'address' => FindingLink::to($layout, $f),
+                fn (FindingGroup $g): array => [
+                    'subjects' => implode(', ', array_unique(array_map(fn (Finding $f): string => $f->subject, $g->findings))),
+                    'severity' => $g->severity(),
+                    'times' => count($g->findings),
+                    'board' => $project->section($g->first()->section)->name,
+                    'address' => FindingLink::to($layout, $g->first()),
                 ],
-                array_slice($found, 0, self::TOLD),
+                array_slice($groups, 0, self::TOLD),
             ),
-            'untold' => max(0, count($found) - self::TOLD),
+            'untold' => max(0, count($groups) - self::TOLD),
             'scale' => LayoutPlan::USUAL,
         ];
     }
@@ -114,10 +118,5 @@ final readonly class ShowWhole
         }
 
         return $counts;
-    }
-
-    private static function weight(Severity $severity): int
-    {
-        return (int) array_search($severity, Severity::cases(), true);
     }
 }

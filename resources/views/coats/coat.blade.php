@@ -1,3 +1,4 @@
+@use('IdleRidge\Core\Findings\FindingGroup')
 @use('IdleRidge\Core\Measure\Decimal')
 @use('IdleRidge\Core\Measure\Format')
 @php($state = $coat['state'])
@@ -139,16 +140,9 @@
         @endif
     </dl>
 </div>
-@foreach ($findings as $finding)
+@foreach (FindingGroup::of($findings) as $group)
     <div class="blk finding">
-        <p>
-            <b class="bad">{{ $finding->subject }}</b>
-            @foreach ($finding->figures as $name => $figure)
-                <x-figure :figure="$figure" />
-                {{ $figure->unit() }} {{ str_replace('_', ' ', $name) }}.
-            @endforeach
-            {{ $finding->why }} {{ $finding->do }}
-        </p>
+        <p><x-found :group="$group" /></p>
     </div>
 @endforeach
 @if ($recipe->cautions !== [])

@@ -1,10 +1,4 @@
-@foreach ($findings as $finding)
-    <p class="cut-finding">
-        <b class="bad">{{ $finding->subject }}.</b>
-        @foreach ($finding->figures as $name => $figure)
-            <x-figure :figure="$figure" />
-            {{ $figure->unit() }} {{ str_replace('_', ' ', $name) }}.
-        @endforeach
-        {{ $finding->why }} {{ $finding->do }}
-    </p>
+@use('IdleRidge\Core\Findings\FindingGroup')
+@foreach (FindingGroup::of(array_values($findings)) as $group)
+    <p class="cut-finding"><x-found :group="$group" /></p>
 @endforeach

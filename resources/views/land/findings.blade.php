@@ -43,35 +43,7 @@
 @if ($findings === [])
     <p class="in soft">Touch a spot, a line or a run on the plan to see its values. Every grip has a typed value too.</p>
 @endif
-<ol class="findings">
-    @foreach ($findings as $f)
-        <li>
-            <i class="tab-no num">{{ $f['number'] }}</i>
-            <div>
-                <b>{{ $f['finding']->subject }}</b> <span class="num">{{ $f['where'] }}</span>
-                <div class="figs">
-                    @foreach ($f['finding']->figures as $name => $figure)
-                        <span>{{ str_replace('_', ' ', $name) }} <x-figure :figure="$figure" /> {{ $figure->unit() }}</span>
-                    @endforeach
-                </div>
-                <p>{{ $f['finding']->why }} {{ $f['finding']->do }}</p>
-                @if ($f['finding']->id === 'wall-needed')
-                    <button
-                        type="button"
-                        class="link"
-                        hx-post="{{ $here('runs.wall', [$f['finding']->place->run]) }}"
-                        hx-vals='@json(['side' => $f['finding']->place->side?->value, 'from' => $f['finding']->place->fromMm, 'to' =>
-                            $f['finding']->place->toMm])'
-                        hx-target="#land"
-                        hx-include="#look"
-                    >
-                        Place the wall
-                    </button>
-                @endif
-            </div>
-        </li>
-    @endforeach
-</ol>
+@include('land.found')
 <header>
     <h2>Edges</h2>
     <span class="meta end">left to right, front to back</span>

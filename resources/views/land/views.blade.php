@@ -199,10 +199,17 @@
             </section>
             <section class="sheet inspector" aria-label="What is picked">
                 <div id="faults" role="alert"></div>
-                @if ($page->pickedFeature())
-                    @include('land.feature', ['feature' => $page->pickedFeature()])
-                @elseif ($page->pickedRun())
-                    @include('land.run', ['run' => $page->pickedRun()])
+                @if ($page->pickedFeature() || $page->pickedRun())
+                    @if ($page->pickedFeature())
+                        @include('land.feature', ['feature' => $page->pickedFeature()])
+                    @else
+                        @include('land.run', ['run' => $page->pickedRun()])
+                    @endif
+                    {{-- What is wrong stays in sight while it is mended. --}}
+                    @if ($findings !== [])
+                        <header><h2>Findings</h2></header>
+                        @include('land.found')
+                    @endif
                 @else
                     @include('land.findings')
                 @endif

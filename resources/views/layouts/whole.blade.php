@@ -86,10 +86,9 @@
                             @forelse ($told as $one)
                                 <li>
                                     <a href="{{ $one['address'] }}"
-                                        ><b @class(['bad' => $one['finding']->severity->value !== 'hint'])>{{
-                                            $one['finding']->severity->value
-                                        }}</b>
-                                        {{ $one['finding']->subject }}, {{ $one['board'] }}</a>
+                                        ><b @class(['bad' => $one['severity']->value !== 'hint'])>{{ $one['severity']->value }}</b>
+                                        {{ $one['subjects'] }}{{ $one['times'] > 1 ? ', ' . $one['times'] . ' times' : '' }},
+                                        {{ $one['board'] }}</a>
                                 </li>
                             @empty
                                 <li class="good">Nothing is found on any board.</li>
