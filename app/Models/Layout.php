@@ -37,7 +37,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 final class Layout extends Record
 {
     protected $casts = [
-        'ratio' => 'float', 'gauge_mm' => 'float', 'viewing_edges' => 'array', 'eye_distance_mm' => 'float', 'eye_height_mm' => 'float', 'vehicles' => 'array', 'felt_grade' => 'boolean',
+        'ratio' => 'float', 'gauge_mm' => 'float', 'viewing_edges' => 'array',
+        'eye_distance_mm' => 'float', 'eye_height_mm' => 'float', 'vehicles' => 'array', 'felt_grade' => 'boolean',
         'clearance_margin_mm' => 'float', 'face_limit_deg' => 'float', 'bank_reach_mm' => 'float',
         'north_deg' => 'float', 'tension' => 'float', 'stiffness_mm' => 'float', 'cuts' => 'array', 'bench' => 'array', 'typed' => 'array',
         'growth' => 'array',

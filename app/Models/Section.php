@@ -24,6 +24,7 @@ final class Section extends Record
 {
     protected $casts = [
         'width_mm' => 'float', 'depth_mm' => 'float', 'x_mm' => 'float', 'y_mm' => 'float',
-        'angle_deg' => 'float', 'base_mm' => 'float', 'typed' => 'array', 'edges' => 'array', 'runs_on' => 'bool', 'stood' => 'array', 'foam_stands' => 'array',
+        'angle_deg' => 'float', 'base_mm' => 'float', 'typed' => 'array', 'edges' => 'array', 'runs_on' => 'bool', 'stood' => 'array',
+        'foam_stands' => 'array',
     ];
 }

@@ -57,7 +57,8 @@ final readonly class BuildChecks
             $ask(
                 'gaps',
                 'Are gaps between foam and frame wedged?',
-                'press along the frame and between sheets: where foam moves or light shows, push in a wedge of offcut, hot melt on both faces',
+                'press along the frame and between sheets: where foam moves or light shows, push in a wedge of offcut, hot melt on '
+                    .'both faces',
                 25,
             ),
         ];

@@ -132,7 +132,9 @@ final class BoardsTest extends FeatureCase
         $this->post("/layouts/{$layout->uid}/sections/{$first->uid}/features", [
             'kind' => 'spot', 'points' => [['x' => '1190', 'y' => '300', 'z' => '30']],
         ]);
-        $this->get("/layouts/{$layout->uid}/settings")->assertSee('class="joint-step"', false)->assertSee('Land steps at the joint with Second');
+        $this->get("/layouts/{$layout->uid}/settings")
+            ->assertSee('class="joint-step"', false)
+            ->assertSee('Land steps at the joint with Second');
     }
 
     /** @return array{Layout, Section, Section} */

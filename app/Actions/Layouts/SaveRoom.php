@@ -83,8 +83,10 @@ final readonly class SaveRoom
             ->pluck('name')
             ->all();
         if ($stand !== []) {
-            $names = implode(', ', $stand);
-            throw new InvalidValue($names.(count($stand) === 1 ? ' stands in it: carry it' : ' stand in it: carry them').' into another room first.', 'name');
+            throw new InvalidValue(
+                implode(', ', $stand).(count($stand) === 1 ? ' stands in it: carry it' : ' stand in it: carry them').' into another room first.',
+                'name',
+            );
         }
         $this->ledger->record($layout, 'A room removed', fn (ChangeSet $changes) => $changes->delete($row));
     }

@@ -204,7 +204,7 @@ final class WaterRulesTest extends TestCase
         $trees = array_map(fn (float $x): Tree => new Tree($x, 570.0, 0, 90.0, 70.0), [560.0, 600.0, 640.0]);
         $fir = new Species('Fir', TreeForm::Bush, 5.0, 9.0, 3.0, 6.0);
         $wood = new Stand(Build::uid(75), Build::uid(901), 'Copse', null, [$fir], trees: $trees);
-        $project = Build::project([], [Ponds::stream([[600.0, 200.0], [600.0, 650.0]])], ['viewing' => new Viewing([BoardEdge::Front])], 50.0);
+        $project = Build::project([], [Ponds::stream([[600.0, 200.0], [600.0, 650.0]])], ['viewing' => new Viewing()], 50.0);
         $behind = Ponds::survey($project->working(new Works(growth: new Growth([$wood]))))->ends[0];
         $this->assertSame(['trees'], array_values(array_diff($behind->hidden, ['the land'])));
         $this->assertLessThan(0.5, $behind->seen);

@@ -20,7 +20,12 @@
             </div>
         @endif
     </header>
-    <div class="in" data-sheet="{{ route('layouts.update', $layout) }}" data-here="{{ route('layouts.settings', $layout) }}" data-sections="{{ route('sections.store', $layout) }}">
+    <div
+        class="in"
+        data-sheet="{{ route('layouts.update', $layout) }}"
+        data-here="{{ route('layouts.settings', $layout) }}"
+        data-sections="{{ route('sections.store', $layout) }}"
+    >
         <div id="faults" role="alert"></div>
         @if ($plan) {!! $plan->toHtml() !!}@else
             <p class="soft">No board yet: add the first one below.</p>
@@ -29,7 +34,9 @@
             <ul class="joint-steps">
                 @foreach ($steps as $finding)
                     <li>
-                        <a href="{{ \App\Pages\Words\FindingLink::to($layout, $finding) }}">{{ $project->section($finding->section)->name }}</a>
+                        <a href="{{ \App\Pages\Words\FindingLink::to($layout, $finding) }}">{{
+                            $project->section($finding->section)->name
+                        }}</a>
                         <span>{{ $finding->subject }}:</span>
                         <span class="num">{{ Format::length($finding->figures['step']->value, 1) }}</span>
                         <span class="soft">{{ $finding->do }}</span>
