@@ -84,7 +84,9 @@ final readonly class SaveRoom
             ->all();
         if ($stand !== []) {
             throw new InvalidValue(
-                implode(', ', $stand).(count($stand) === 1 ? ' stands in it: carry it' : ' stand in it: carry them').' into another room first.',
+                implode(', ', $stand).
+                    (count($stand) === 1 ? ' stands in it: carry it' : ' stand in it: carry them').
+                    ' into another room first.',
                 'name',
             );
         }
