@@ -91,22 +91,45 @@ final class ComputedLand
      */
     public function thumb(Project $project, Section $section): array
     {
-        return $this->cache->remember('thumb', $this->hash($project, $section, self::THUMB_CELL_MM), function () use (
-            $project,
-            $section,
-        ): array {
-            $mesh = $this->model($project, $section)->terrain(self::THUMB_CELL_MM)->mesh();
-            $range = max($mesh->z) - min($mesh->z);
-            $lines = [];
-            foreach (Contours::of($mesh, Contours::levels($mesh, RoundSteps::coarse() * max(1.0, ceil($range / 60.0)))) as $contour) {
-                foreach ($contour->lines as $line) {
-                    $points = LineSimplifier::line($line['points'], 4.0, $line['closed']);
-                    $lines[] = $line['closed'] ? [...$points, $points[0]] : $points;
-                }
-            }
+        return $this->cache->remember(
+            'thumb',
+            $this->hash($project, $section, self::THUMB_CELL_MM),
+            fn (): array => $this->fewLines($this->model($project, $section)),
+        );
+    }
 
-            return $lines;
-        });
+    /**
+     * The thumbnail, or until its land is worked out one of a coarser ground: boards are moved about faster than that.
+     *
+     * @return list<list<array{float, float}>> lines in section coordinates
+     */
+    public function sketch(Project $project, Section $section): array
+    {
+        $hash = $this->hash($project, $section, self::THUMB_CELL_MM);
+        /** @var list<list<array{float, float}>>|null $kept */
+        $kept = $this->cache->get('thumb', $hash);
+
+        return $kept ?? $this->cache->remember(
+            'sketch',
+            $hash,
+            fn (): array => $this->fewLines($this->model($project, $section, self::THUMB_CELL_MM)),
+        );
+    }
+
+    /** @return list<list<array{float, float}>> */
+    private function fewLines(LandModel $model): array
+    {
+        $mesh = $model->terrain(self::THUMB_CELL_MM)->mesh();
+        $range = max($mesh->z) - min($mesh->z);
+        $lines = [];
+        foreach (Contours::of($mesh, Contours::levels($mesh, RoundSteps::coarse() * max(1.0, ceil($range / 60.0)))) as $contour) {
+            foreach ($contour->lines as $line) {
+                $points = LineSimplifier::line($line['points'], 4.0, $line['closed']);
+                $lines[] = $line['closed'] ? [...$points, $points[0]] : $points;
+            }
+        }
+
+        return $lines;
     }
 
     /**

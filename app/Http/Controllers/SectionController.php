@@ -5,15 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Layouts\SaveSection;
+use App\Actions\Ledger\WriteTurn;
 use App\Models\Layout;
 use App\Models\Section;
+use App\Pages\Layouts\ShowLayouts;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 final class SectionController
 {
-    public function __construct(private readonly SaveSection $place)
-    {
+    public function __construct(
+        private readonly SaveSection $place,
+        private readonly ShowLayouts $show,
+        private readonly WriteTurn $turn,
+    ) {
     }
 
     public function store(Request $request, Layout $layout): RedirectResponse
@@ -28,18 +34,29 @@ final class SectionController
         return redirect()->route('layouts.settings', [$layout, 'pick' => $row->uid]);
     }
 
-    public function place(Request $request, Layout $layout, Section $section): RedirectResponse
+    public function place(Request $request, Layout $layout, Section $section): View|RedirectResponse
     {
         $this->place->place($layout, $section, $request->input());
 
-        return redirect()->route('layouts.settings', [$layout, 'pick' => $section->uid]);
+        return $this->onSheet($request, $layout, $section);
     }
 
-    public function carry(Request $request, Layout $layout, Section $section): RedirectResponse
+    public function carry(Request $request, Layout $layout, Section $section): View|RedirectResponse
     {
         $this->place->carry($layout, $section, $request->input());
 
-        return redirect()->route('layouts.settings', [$layout, 'pick' => $section->uid]);
+        return $this->onSheet($request, $layout, $section);
+    }
+
+    /** The sheet as it stands now, for what was dragged there; otherwise the way to it. */
+    private function onSheet(Request $request, Layout $layout, Section $section): View|RedirectResponse
+    {
+        if ($request->header('HX-Request') !== 'true') {
+            return redirect()->route('layouts.settings', [$layout, 'pick' => $section->uid]);
+        }
+        $this->turn->keep($layout->id);
+
+        return view('layouts.settings', $this->show->one($layout, $section->uid));
     }
 
     public function foam(Request $request, Layout $layout, Section $section): RedirectResponse

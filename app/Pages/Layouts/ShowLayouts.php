@@ -120,10 +120,14 @@ final readonly class ShowLayouts
     {
         $found = [];
         foreach ($project->sections as $section) {
-            array_push($found, ...array_filter(
-                $this->desk->sheet($project, $section)->findings,
-                fn (Finding $f): bool => in_array($f->id, (new JointsAgree)->ids(), true),
-            ));
+            // Only beside a level board does the step depend on the land.
+            $steps = JointsAgree::levelBeside($project, $section) === []
+                ? JointsAgree::fixedApart($project, $section)
+                : array_filter(
+                    $this->desk->sheet($project, $section)->findings,
+                    fn (Finding $f): bool => in_array($f->id, (new JointsAgree)->ids(), true),
+                );
+            array_push($found, ...$steps);
         }
 
         return $found;
@@ -160,7 +164,7 @@ final readonly class ShowLayouts
     {
         $contours = [];
         foreach ($project->sections as $section) {
-            $contours[$section->uid] = $this->desk->thumb($project, $section);
+            $contours[$section->uid] = $this->desk->sketch($project, $section);
         }
 
         return $contours;

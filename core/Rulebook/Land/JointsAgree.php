@@ -11,6 +11,7 @@ use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\Quantity;
 use IdleRidge\Core\Project\Joints;
 use IdleRidge\Core\Project\LandStudy;
+use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 
 /**
@@ -32,43 +33,59 @@ final class JointsAgree implements LandRule
     public function check(LandStudy $study): array
     {
         $found = [];
-        foreach (Joints::of($study->section, $study->project->sections) as $edge => $other) {
-            $against = Joints::against($study->section, $edge, $other);
-            if ($against !== null && $study->project->isHeld($other) && ! $study->project->isHeld($study->section)) {
-                array_push($found, ...$this->besideLevel($study, $edge, $other, $against[1], $against[2]));
+        foreach (self::levelBeside($study->project, $study->section) as [$edge, $other, $from, $to]) {
+            array_push($found, ...$this->besideLevel($study, $edge, $other, $from, $to));
+        }
 
-                continue;
+        return [...$found, ...self::fixedApart($study->project, $study->section)];
+    }
+
+    /**
+     * Edges of a board with land beside which another lies level at its top.
+     *
+     * @return list<array{string, Section, float, float}> edge, the other, from and to along the edge
+     */
+    public static function levelBeside(Project $project, Section $section): array
+    {
+        $out = [];
+        foreach ($project->isHeld($section) ? [] : Joints::of($section, $project->sections) as $edge => $other) {
+            $against = $project->isHeld($other) ? Joints::against($section, $edge, $other) : null;
+            if ($against !== null) {
+                $out[] = [$edge, $other, $against[1], $against[2]];
             }
-            if ($against === null || ! isset($study->section->edges[$edge], $other->edges[$against[0]])) {
+        }
+
+        return $out;
+    }
+
+    /** @return list<Finding> where two boards fix an edge between them at different heights */
+    public static function fixedApart(Project $project, Section $section): array
+    {
+        $found = [];
+        foreach (Joints::of($section, $project->sections) as $edge => $other) {
+            $against = Joints::against($section, $edge, $other);
+            $isLevel = $project->isHeld($other) && ! $project->isHeld($section);
+            if ($against === null || $isLevel || ! isset($section->edges[$edge], $other->edges[$against[0]])) {
                 continue;
             }
             [$theirs, $from, $to] = $against;
             $worst = 0.0;
             $place = $from;
             for ($at = $from; $at <= $to; $at += self::STEP_MM) {
-                [$there] = Joints::onto($other, $theirs, $study->section->onEdge($edge, $at));
-                $off = abs($study->section->edgeHeight($edge, $at) - $other->edgeHeight($theirs, $there));
+                [$there] = Joints::onto($other, $theirs, $section->onEdge($edge, $at));
+                $off = abs($section->edgeHeight($edge, $at) - $other->edgeHeight($theirs, $there));
                 if ($off > $worst) {
                     [$worst, $place] = [$off, $at];
                 }
             }
             if ($worst > self::MAX_STEP_MM) {
-                $p = $study->section->placement->toSection($study->section->onEdge($edge, $place));
-                $found[] = new Finding(
-                    'joint-land',
-                    Severity::Care,
-                    "Land steps at the joint with {$other->name}",
-                    $study->section->uid,
+                $p = $section->placement->toSection($section->onEdge($edge, $place));
+                $found[] = self::step(
+                    $section,
+                    $other,
                     Place::at($p->x, $p->y),
-                    [
-                        'step' => new Quantity(
-                            $worst,
-                            'mm',
-                            'difference of the heights that the two edges are fixed at',
-                            ['may be' => Format::length(self::MAX_STEP_MM, 1)],
-                            decimals: 1,
-                        ),
-                    ],
+                    $worst,
+                    'difference of the heights that the two edges are fixed at',
                     'Both boards fix this edge, at different heights.',
                     'Copy one edge across to the other, or set one free.',
                 );
@@ -95,24 +112,36 @@ final class JointsAgree implements LandRule
         }
 
         return [
-            new Finding(
-                'joint-land',
-                Severity::Care,
-                "Land steps at the joint with {$other->name}",
-                $study->section->uid,
+            self::step(
+                $study->section,
+                $other,
                 Place::at($place->x, $place->y),
-                [
-                    'step' => new Quantity(
-                        $worst,
-                        'mm',
-                        'ground at this edge less the top of the board beside it',
-                        ['may be' => Format::length(self::MAX_STEP_MM, 1)],
-                        decimals: 1,
-                    ),
-                ],
+                $worst,
+                'ground at this edge less the top of the board beside it',
                 "{$other->name} has no heights of its own and lies level at its top.",
                 "On the Layout sheet let the land run on over {$other->name}, give it heights, or bring this edge to its top.",
             ),
         ];
+    }
+
+    private static function step(
+        Section $section,
+        Section $other,
+        Place $place,
+        float $step,
+        string $formula,
+        string $why,
+        string $do,
+    ): Finding {
+        return new Finding(
+            'joint-land',
+            Severity::Care,
+            "Land steps at the joint with {$other->name}",
+            $section->uid,
+            $place,
+            ['step' => new Quantity($step, 'mm', $formula, ['may be' => Format::length(self::MAX_STEP_MM, 1)], decimals: 1)],
+            $why,
+            $do,
+        );
     }
 }
