@@ -36,7 +36,7 @@ final readonly class ComputedFindings
         foreach ($project->sections as $section) {
             array_push($found, ...$this->land->sheet($project, $section)->findings);
             array_push($found, ...$this->cuts->findings($this->cuts->page($project, $section)));
-            array_push($found, ...Rulebook::checkGrowth($this->growth->survey($project, $section)));
+            array_push($found, ...$this->growth->findings($project, $section));
             array_push($found, ...Rulebook::checkWater($project, $this->water->survey($project, $section)));
         }
 

@@ -7,6 +7,7 @@ namespace App\Computed\Growth;
 use App\Computed\ComputedCache;
 use App\Computed\Land\ComputedLand;
 use App\Computed\Plan\ComputedPlan;
+use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Planting\Obstacles;
 use IdleRidge\Core\Planting\Planter;
 use IdleRidge\Core\Planting\PlantingGround;
@@ -17,6 +18,7 @@ use IdleRidge\Core\Project\GrowthStudy;
 use IdleRidge\Core\Project\GrowthSurvey;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
+use IdleRidge\Core\Rulebook\Rulebook;
 
 /** Rows set out, where things may grow, and stands planted. */
 final readonly class ComputedGrowth
@@ -41,6 +43,23 @@ final readonly class ComputedGrowth
         $rows = $this->rows($project);
 
         return new GrowthSurvey($project, $section, $this->ground($project, $section, $rows['sets']), $rows['sets'], $rows['faults']);
+    }
+
+    /** @return list<Finding> what the rules about growth find on a board */
+    public function findings(Project $project, Section $section): array
+    {
+        $layout = $project->layout;
+        $from = $this->cache->fingerprint(
+            $this->land->hash($project, $section, ComputedLand::CELL_MM),
+            $this->rowsFrom($project),
+            $section,
+            $layout->clearance,
+            $layout->viewing,
+            $layout->cuts->board,
+            $project->works->growth,
+        );
+
+        return $this->cache->remember('growth-findings', $from, fn (): array => Rulebook::checkGrowth($this->survey($project, $section)));
     }
 
     /**
