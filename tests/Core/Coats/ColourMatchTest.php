@@ -99,4 +99,22 @@ final class ColourMatchTest extends TestCase
         $this->assertSame('#bcbcbc', Pigment::mean([[0, 0, 0], [255, 255, 255]])->toHex());
         $this->assertSame('#203040', Pigment::mean([[32, 48, 64], [32, 48, 64]])->toHex());
     }
+
+    public function test_parts_of_two_paints_are_the_smallest_whole_ones(): void
+    {
+        $bases = ['white' => Pigment::hex('#f4f3ee'), 'black' => Pigment::hex('#2b2a29')];
+        $seen = [];
+        for ($a = 1; $a <= NearestMixes::MAX_PARTS; $a++) {
+            for ($b = 1; $b <= NearestMixes::MAX_PARTS; $b++) {
+                $target = Pigment::mixed([[$bases['white'], (float) $a], [$bases['black'], (float) $b]])->dry();
+                $best = NearestMixes::of($target, $bases)[0];
+                for ($d = $a; $a % $d !== 0 || $b % $d !== 0; $d--) {
+                    continue;
+                }
+                $this->assertSame([1.0 * $a / $d, 1.0 * $b / $d], array_column($best['mix'], 'parts'), "{$a} : {$b}");
+                $seen[$a / $d.':'.$b / $d] = true;
+            }
+        }
+        $this->assertArrayHasKey('2:3', $seen);
+    }
 }

@@ -98,6 +98,17 @@ final class MixTest extends TestCase
         $this->assertSame((float) $was['next_coat'], (float) $cure->minutes['next_coat'], 'it sets when it sets');
     }
 
+    public function test_what_has_no_water_left_keeps_its_times(): void
+    {
+        $materials = Build::library()->materials;
+        $wash = Build::recipe('earth-paint');
+        [$part] = $wash->parts;
+        $dry = $wash->but(parts: [new Ingredient($part->rule, $part->value, $part->unit, [['material' => 'sifted soil', 'parts' => 1.0]])]);
+        $this->assertSame(0.0, Consistency::water($dry, $materials));
+        $this->assertGreaterThan(0.0, Consistency::water($wash, $materials));
+        $this->assertSame($wash->cure->minutes, Consistency::cure($wash, $dry, $materials)->minutes);
+    }
+
     private static function with(Recipe $recipe, string $material, float $parts, float $water): Recipe
     {
         [$part] = $recipe->parts;

@@ -71,4 +71,13 @@ final class PigmentTest extends TestCase
         }
         $this->assertSame(7, $refused);
     }
+
+    public function test_paint_dries_a_shade_darker_and_keeps_its_hue(): void
+    {
+        foreach (['#c8a878', '#6b5a44', '#8fa2a8'] as $hex) {
+            [$l, $a, $b] = Pigment::hex($hex)->lab();
+            $this->assertEqualsWithDelta([$l - 6.0, $a, $b], Pigment::hex($hex)->dry()->lab(), 0.05, $hex);
+        }
+        $this->assertEqualsWithDelta(0.0, Pigment::hex('#030303')->dry()->lab()[0], 1e-6, 'no darker than black');
+    }
 }

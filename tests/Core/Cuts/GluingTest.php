@@ -14,6 +14,21 @@ use PHPUnit\Framework\TestCase;
 
 final class GluingTest extends TestCase
 {
+    public function test_what_dries_within_a_day_is_told_in_hours(): void
+    {
+        $z = [];
+        for ($j = 0; $j < 8; $j++) {
+            for ($i = 0; $i < 230; $i++) {
+                $z[] = $j === 3 ? 38.0 : 20.0;
+            }
+        }
+        $stack = FoamStack::of(HeightGrid::cells(230, 8, 10.0, 0.0, 0.0, $z)->mesh(), 0.0, 20.0, CutSchool::Carved);
+        $upper = array_values(array_filter(Gluing::of($stack)->joints, fn (GlueJoint $j): bool => str_starts_with($j->piece, '2.')))[0];
+        $this->assertGreaterThan(0.0, $upper->days);
+        $this->assertLessThan(1.0, $upper->days);
+        $this->assertSame(['adhesive', 'dry between the faces in '.round(24.0 * $upper->days).' h'], [$upper->glue, $upper->why]);
+    }
+
     /** A wide plate and two posts on it: three joints, more than one glue. */
     private static function gluing(): Gluing
     {

@@ -76,4 +76,16 @@ final class TunnelTemplatesTest extends TestCase
         $model = Build::study($project)->model;
         $this->assertSame($words, FoamAdvice::of($project, $section, $model, new Layer(1, $bottom, $thick, 1.0, [])));
     }
+
+    public function test_walls_say_their_size_to_a_tenth(): void
+    {
+        $tunnel = [['kind' => 'tunnel', 'from_mm' => 300.0, 'to_mm' => 500.25, 'lining_mm' => 2.5, 'inside_mm' => 60.0]];
+        $run = Build::straight(1, 200.0, 20.0, 20.0, length: 900.0)->but(structures: $tunnel);
+        $bore = Build::project([$run])->bores([$run])[0];
+        $walls = array_slice(TunnelTemplates::of($bore, 'Trial'), 1, 2);
+        $high = round($bore->rise - 2.5, 1);
+        foreach (['left', 'right'] as $k => $side) {
+            $this->assertStringEndsWith("lining on the {$side}: 200.3 × {$high} mm", $walls[$k]->title);
+        }
+    }
 }

@@ -23,6 +23,17 @@ use Tests\Build;
 /** What the journal and the shelf say of a recipe. */
 final class LearnedTest extends TestCase
 {
+    public function test_work_along_a_line_is_told_by_the_metre(): void
+    {
+        $laid = [$this->laid(10, recipe: 'rails-cleaned-again')];
+        $took = new WorkRecord(Build::uid(2), 'Zone', Build::uid(3), 'Rails', 'rails-cleaned-again', 1e4, 30, 20);
+        $done = new JournalEntry(Build::uid(99), 1020, JournalKind::Done, Build::uid(1), $laid[0]->uid, 'Done', work: $took);
+        $figures = new LearnedFigures(Learned::of([$done], $laid, new Store()), Build::recipe('rails-cleaned-again'));
+        $work = $figures->all()['work'];
+        $this->assertSame([5.0, 'min/m'], [$work['has'], $work['unit']], 'twelve metres an hour');
+        $this->assertEqualsWithDelta(7.5, $work['yours']->median(), 1e-9);
+    }
+
     private int $n = 500;
 
     public function test_work_is_told_by_its_middle_with_its_range(): void
@@ -119,7 +130,7 @@ final class LearnedTest extends TestCase
     }
 
     /** @param  list<MaterialAmount>|null  $amounts */
-    private function laid(int $n, ?array $amounts = null): CoatApplication
+    private function laid(int $n, ?array $amounts = null, string $recipe = 'earth-paint'): CoatApplication
     {
         return new CoatApplication(
             Build::uid($n),
@@ -128,7 +139,7 @@ final class LearnedTest extends TestCase
             Build::uid(3),
             1,
             'Earth paint',
-            Build::recipe('earth-paint'),
+            Build::recipe($recipe),
             0.2,
             [[[0.0, 0.0], [100.0, 0.0], [100.0, 100.0]]],
             1e4,

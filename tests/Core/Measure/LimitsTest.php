@@ -26,6 +26,9 @@ use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Land\GroundProblem;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Scale;
+use IdleRidge\Core\Planting\Row;
+use IdleRidge\Core\Planting\RowFigures;
+use IdleRidge\Core\Planting\RowKind;
 use IdleRidge\Core\Project\LandFeature;
 use IdleRidge\Core\Project\LayoutClearance;
 use IdleRidge\Core\Project\LayoutSheet;
@@ -38,6 +41,7 @@ use IdleRidge\Core\Schedule\BenchTimeKind;
 use IdleRidge\Core\Schedule\Job;
 use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Shelf\PackPrice;
+use IdleRidge\Core\Shelf\Pot;
 use IdleRidge\Core\Track\Alignment;
 use IdleRidge\Core\Track\GradeProfile;
 use IdleRidge\Core\Track\Vehicle;
@@ -240,7 +244,15 @@ final class LimitsTest extends TestCase
     {
         $time = ['uid' => 'a', 'kind' => BenchTimeKind::Weekly, 'weekday' => 1, 'date' => null, 'from' => 600, 'to' => 1440];
 
+        $in = [['material' => 'm', 'amount' => 1.0, 'unit' => 'ml', 'lot' => null]];
+        $pot = fn (string $title): Pot => new Pot('a', $title, 'm', 'ml', $in, [], 0);
+        $posts = new RowFigures(3.0, 1.0, 0.1);
+        $fence = fn (float $x, float $y): Row => new Row('a', RowKind::cases()[0], $posts, points: [[0.0, 0.0], [$x, $y]]);
+
         return [
+            [fn (int $n) => $pot(str_repeat('x', $n)), 1, 160, 'title'],
+            [fn (float $v) => $fence($v, 0.0), -100_000.0, 100_000.0, 'points/1'],
+            [fn (float $v) => $fence(0.0, $v), -100_000.0, 100_000.0, 'points/1'],
             [fn ($v) => new Job('a', $v), 1, 10_080, 'minutes'],
             [fn ($v) => new Job('a', 10, $v), 1, 50, 'hands'],
             [fn ($v) => new Job('a', 10, group: $v), 0, 1000, 'group'],

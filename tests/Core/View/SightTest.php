@@ -9,6 +9,7 @@ use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\Point;
 use IdleRidge\Core\Interchange\AsciiGrid;
 use IdleRidge\Core\Land\Snap;
+use IdleRidge\Core\Land\Spot;
 use IdleRidge\Core\Land\SurveyFit;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\SightStudy;
@@ -112,6 +113,21 @@ final class SightTest extends TestCase
             $this->assertEqualsWithDelta([$atX, $atY], [$snap->at->x, $snap->at->y], 1e-9);
         }
         $this->assertEqualsWithDelta(430.0, $near(430.0, 204.0)->station, 1e-9);
+    }
+
+    public function test_the_corners_of_a_grid_are_always_followed(): void
+    {
+        $z = [];
+        for ($j = 0; $j < 40; $j++) {
+            for ($i = 0; $i < 60; $i++) {
+                $z[] = 20.0 + 0.4 * $i + 0.7 * $j;
+            }
+        }
+        $fit = SurveyFit::of(HeightGrid::cells(60, 40, 10.0, 0.0, 0.0, $z));
+        foreach ([[0.0, 0.0], [600.0, 0.0], [600.0, 400.0], [0.0, 400.0]] as [$x, $y]) {
+            $near = array_filter($fit->spots, fn (Spot $s): bool => hypot($s->x - $x, $s->y - $y) < 15.0);
+            $this->assertNotSame([], $near, "{$x}, {$y}");
+        }
     }
 
     /** 600 × 400 mm on cells of 10, flat but for a bank across it. */

@@ -12,6 +12,7 @@ use IdleRidge\Core\Interchange\WaterFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Plan\WaterCoats;
 use IdleRidge\Core\Project\StreamEnd;
+use IdleRidge\Core\Water\BedColours;
 use IdleRidge\Core\Water\Dam;
 use IdleRidge\Core\Water\Fall;
 use IdleRidge\Core\Water\Mirror;
@@ -188,6 +189,17 @@ final class WaterRecordsTest extends TestCase
         ))->isOpen();
         $this->assertSame([false, true], [$end(0.2), $end(0.201)]);
         $this->assertSame([false, false], [$end(1.0, true), $end(1.0, false, 'Next')]);
+    }
+
+    public function test_a_bed_goes_from_the_dark_to_the_light_in_even_steps(): void
+    {
+        $colours = new BedColours(['name' => 'umber', 'hex' => '#403020'], ['name' => 'sand', 'hex' => '#c0b090']);
+        $shares = fn (bool $darkRim): array => array_map(fn (int $k): float => $colours->darkShare($k, 3, $darkRim), [0, 1, 2]);
+        $this->assertSame([1.0, 0.5, 0.0], $shares(true));
+        $this->assertSame([0.0, 0.5, 1.0], $shares(false));
+        $this->assertSame(0.5, $colours->darkShare(0, 1, true), 'one band is one to one');
+        $this->assertSame(['umber', '1 umber : 1 sand', 'sand'], array_map(fn (int $k): string => $colours->parts($k, 3, true), [0, 1, 2]));
+        $this->assertSame('2 umber : 1 sand', $colours->parts(1, 4, true));
     }
 
     /**
