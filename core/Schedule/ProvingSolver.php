@@ -26,8 +26,15 @@ final class ProvingSolver
     /** How often a better end is asked for along sets of jobs. */
     private const MAX_ROUNDS = 12;
 
-    /** Share of the budget that may go by along sets. */
-    private const SETS_SHARE = 0.5;
+    /** Share of the budget that may go by along sets, then with orders by what is due, then for a longer proof. */
+    private const SETS_SHARE = 0.4;
+
+    private const ORDERS_SHARE = 0.42;
+
+    private const PROOF_SHARE = 0.95;
+
+    /** Sets and parts of sets that the longer proof looks at. */
+    private const LONG_NODES = 100_000;
 
     /**
      * @param  list<list<string>>  $first as for `Solver`
@@ -50,6 +57,7 @@ final class ProvingSolver
             }
         }
         [$bound, $starts] = self::along($problem, $plan, $budget, $seed);
+        [$bound, $starts] = self::longer($problem, $bound, $starts, $budget, $seed);
         $finish = $starts === [] ? null : Solver::finish($problem, $starts);
         $rest = $finish === $bound ? new StepBudget(self::LAST_STEPS) : $budget;
         // Where sets led nowhere the search goes as it does without them, and not on from where it stood.
@@ -75,14 +83,14 @@ final class ProvingSolver
         $random = new Randomizer(new Xoshiro256StarStar($seed));
         $starts = $plan->starts;
         $finish = $plan->finish ?? $problem->horizon + 1;
-        $bound = SessionRelaxation::bound($problem, $plan->lowerBound, $finish);
-        for ($round = 0; $round < self::MAX_ROUNDS && $bound < $finish && $budget->spent() < self::SETS_SHARE; $round++) {
+        $bound = SessionRelaxation::bound($problem, $plan->lowerBound, $finish, $tooMany);
+        // Where there are too many sets by one moment there are more by a later one.
+        for ($n = 0; ! $tooMany && $n < self::MAX_ROUNDS && $bound < $finish && $budget->spent() < self::SETS_SHARE; $n++) {
             $better = null;
             foreach ($problem->sessions as [$from, $to]) {
                 $by = min($to, $finish - 1);
                 $ways = $to < $bound || $from >= $finish ? false : SessionRelaxation::ways($problem, $by);
                 $better = is_array($ways) ? (new SessionBeam($problem->until($by), $ways))->plan($random, $budget) : null;
-                // Where there are too many sets by one moment there are more by a later one.
                 if ($better !== null || $ways === null) {
                     break;
                 }
@@ -91,7 +99,41 @@ final class ProvingSolver
                 break;
             }
             [$starts, $finish] = [$better, Solver::finish($problem, $better)];
-            $bound = SessionRelaxation::bound($problem, $bound, $finish);
+            $bound = SessionRelaxation::bound($problem, $bound, $finish, $tooMany);
+        }
+
+        return [$bound, $starts];
+    }
+
+    /**
+     * Where sets are too many for a short look: orders by what is due in the last session before the one that a plan ends in, and on
+     * from there; then a longer look at the first that is not refuted.
+     *
+     * @param  array<string, int>  $starts
+     * @return array{int, array<string, int>} as `along`
+     */
+    private static function longer(Problem $problem, int $bound, array $starts, Budget $budget, int $seed): array
+    {
+        $random = new Randomizer(new Xoshiro256StarStar($seed));
+        $finish = $starts === [] ? $problem->horizon + 1 : Solver::finish($problem, $starts);
+        $ends = array_column($problem->sessions, 1);
+        $between = fn (int $bound, int $finish): array => array_values(array_filter(
+            $ends,
+            fn (int $to): bool => $to >= $bound && $to < $finish,
+        ));
+        while (($sooner = $between($bound, $finish)) !== []) {
+            $found = DueOrders::plan($problem->until(end($sooner)), $random, $budget, self::ORDERS_SHARE);
+            if ($found === null) {
+                break;
+            }
+            [$starts, $finish] = [$found, Solver::finish($problem, $found)];
+        }
+        $goesOn = fn (): bool => $budget->spent() < self::PROOF_SHARE;
+        foreach ($between($bound, $finish) as $to) {
+            if (! $goesOn() || SessionRelaxation::refutes($problem, $to, most: self::LONG_NODES, goesOn: $goesOn) !== true) {
+                break;
+            }
+            $bound = SessionRelaxation::bound($problem, $to + 1, $finish);
         }
 
         return [$bound, $starts];

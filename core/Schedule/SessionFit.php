@@ -13,8 +13,14 @@ final readonly class SessionFit
     /** Steps of sequences that are tried for one set of a session; after them it counts as possible. */
     private const MAX_SEQUENCES = 400;
 
+    /** More than a job has minutes. */
+    private const MOMENT = 1 << 16;
+
     /** @var array<string, int> */
     private array $number;
+
+    /** @var list<int> job → minutes */
+    private array $minutes;
 
     /**
      * @param  list<string>  $ids of jobs by their number
@@ -23,6 +29,7 @@ final readonly class SessionFit
     public function __construct(private Problem $problem, private array $ids, private array $before)
     {
         $this->number = array_flip($ids);
+        $this->minutes = array_map(fn (string $id): int => $problem->jobs[$id]->minutes, $ids);
     }
 
     /**
@@ -67,7 +74,7 @@ final readonly class SessionFit
         }
         asort($starts);
         foreach ($starts as $k => $start) {
-            $end = $start + $this->problem->jobs[$this->ids[$k]]->minutes;
+            $end = $start + $this->minutes[$k];
             if ($this->follows($end, array_diff_key($left, [$k => true]), $ends + [$k => $end], $tries)) {
                 return true;
             }
@@ -87,24 +94,26 @@ final readonly class SessionFit
             return $this->suffices($session, $here);
         }
         [$from, $to] = $this->problem->sessions[$session];
-        asort($here);
+        // Asked very often: a moment and its minutes are sorted as one number.
+        $heads = $dues = [];
+        foreach ($here as $k => [$first, $last]) {
+            $minutes = $this->minutes[$k];
+            $heads[] = $first * self::MOMENT + $minutes;
+            $dues[] = ($last + $minutes) * self::MOMENT + $minutes;
+        }
+        sort($heads);
         $at = $from;
-        foreach ($here as $k => [$first]) {
-            $at = max($at, $first) + $this->problem->jobs[$this->ids[$k]]->minutes;
+        foreach ($heads as $head) {
+            $at = max($at, intdiv($head, self::MOMENT)) + $head % self::MOMENT;
         }
         if ($at > $to) {
             return false;
         }
-        uasort($here, fn (array $a, array $b): int => $a[1] <=> $b[1]);
-        $at = $from;
-        $dues = [];
-        foreach ($here as $k => [, $last]) {
-            $dues[] = [$last + $this->problem->jobs[$this->ids[$k]]->minutes, $this->problem->jobs[$this->ids[$k]]->minutes];
-        }
         sort($dues);
-        foreach ($dues as [$due, $minutes]) {
-            $at += $minutes;
-            if ($at > $due) {
+        $at = $from;
+        foreach ($dues as $due) {
+            $at += $due % self::MOMENT;
+            if ($at > intdiv($due, self::MOMENT)) {
                 return false;
             }
         }
@@ -179,7 +188,7 @@ final readonly class SessionFit
      */
     private function isApart(int $one, array $a, int $other, array $b): bool
     {
-        $minutes = fn (int $k): int => $this->problem->jobs[$this->ids[$k]]->minutes;
+        $minutes = fn (int $k): int => $this->minutes[$k];
 
         return $b[1] >= $a[0] + $minutes($one) || $a[1] >= $b[0] + $minutes($other);
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Schedule;
 
+use Closure;
+
 /**
  * Which sets of jobs can be done by the end of each session if all is to end by a moment: a relaxation, in which a session holds
  * what its minutes of hands, its waits and the windows of its jobs let through, whatever the order. Sets that come out equal are
@@ -21,7 +23,10 @@ final class SessionRelaxation
     private const MAX_SETS = 2500;
 
     /** Sets and parts of sets that are looked at, over all sessions. */
-    public const MAX_NODES = 150_000;
+    public const MAX_NODES = 20_000;
+
+    /** Whether there is time is asked once in so many nodes, less one. */
+    private const ASKED_EACH = 255;
 
     /** Sets from which one may come that are kept. */
     private const MAX_WAYS = 40;
@@ -46,9 +51,30 @@ final class SessionRelaxation
     /** @var array<int, array<int, array<int, int>>> job → what waits for it → end → first start after it: gaps are asked once */
     private array $ready = [];
 
+    /** @var array<int, int> job → minutes of hands */
+    private array $work = [];
+
     private readonly SessionFit $fit;
 
+    /** The session that is being filled, and the set that it is filled from. */
+    private int $session = 0;
+
+    private int $from = 0;
+
+    /** @var list<int> jobs that may come into it */
+    private array $candidates = [];
+
+    /** @var array<int, true> those that have to */
+    private array $must = [];
+
+    /** @var array<int, array<int, int>> last session → place among the candidates → work from there on that is due by then */
+    private array $offered = [];
+
     private int $nodes = 0;
+
+    private int $most = self::MAX_NODES;
+
+    private ?Closure $goesOn = null;
 
     /** @var list<array<int, array{list<int>, array<int, array{int, int}>}>> session → set → sets before it, ends by job */
     private array $levels = [];
@@ -75,6 +101,7 @@ final class SessionRelaxation
             }
             $this->windows[$k] = $mine;
             $this->last[$k] = (int) array_key_last($mine);
+            $this->work[$k] = $problem->jobs[$id]->minutes * $problem->jobs[$id]->demand;
             $this->before[$k] = array_map(fn (Precedence $w): array => [$number[$w->after], $w], $problem->before[$id] ?? []);
         }
         $this->fit = new SessionFit($problem, $order, $this->before);
@@ -90,13 +117,22 @@ final class SessionRelaxation
 
     /**
      * Whether no plan can end by a moment: true is a proof, false that the sets reach the end, null that there are too many.
+     *
+     * @param  int  $most nodes that may be looked at
+     * @param  (Closure(): bool)|null  $goesOn whether there is time, asked now and then
      */
-    public static function refutes(Problem $problem, int $finish, ?int &$nodes = null): ?bool
-    {
+    public static function refutes(
+        Problem $problem,
+        int $finish,
+        ?int &$nodes = null,
+        int $most = self::MAX_NODES,
+        ?Closure $goesOn = null,
+    ): ?bool {
         $self = self::by($problem, $finish);
         if (! $self instanceof self) {
             return $self;
         }
+        [$self->most, $self->goesOn] = [$most, $goesOn];
         $answer = $self->reach();
         $nodes = ($nodes ?? 0) + $self->nodes;
 
@@ -108,9 +144,12 @@ final class SessionRelaxation
      *
      * @param  int  $least a bound that is known
      * @param  int  $most a moment by which there is a plan, or the horizon
+     *
+     * @param-out  bool  $tooMany whether there were too many sets by the end of the session that it is in
      */
-    public static function bound(Problem $problem, int $least, int $most): int
+    public static function bound(Problem $problem, int $least, int $most, ?bool &$tooMany = null): int
     {
+        $tooMany = false;
         $nodes = 0;
         // Session by session, then minute by minute within the one that is not refuted.
         foreach ($problem->sessions as [$from, $to]) {
@@ -118,11 +157,13 @@ final class SessionRelaxation
                 continue;
             }
             $end = min($to, $most - 1);
-            if ($end < $least || self::refutes($problem, $end, $nodes) === true) {
+            $isRefuted = $end < $least ? true : self::refutes($problem, $end, $nodes);
+            if ($isRefuted === true) {
                 $least = max($least, $end + 1);
 
                 continue;
             }
+            $tooMany = $isRefuted === null;
             [$no, $may] = [max($least - 1, $from), $end];
             while ($may - $no > 1 && $nodes < self::MAX_NODES) {
                 $middle = intdiv($no + $may, 2);
@@ -147,16 +188,22 @@ final class SessionRelaxation
      */
     public static function ways(Problem $problem, int $finish): array|false|null
     {
-        // With all sets a plan is found more surely; with the fullest alone there are fewer.
-        foreach ([false, true] as $fullest) {
-            $self = self::by($problem, $finish, $fullest);
-            $reached = $self instanceof self ? $self->reach() : ($self === true ? false : null);
-            if ($reached !== null) {
-                return $reached && $self instanceof self ? $self->onward() : false;
-            }
-        }
+        $fullest = self::reached($problem, $finish, true);
 
-        return null;
+        // With all sets a plan is found more surely, but there are more of them.
+        return $fullest instanceof self ? (self::reached($problem, $finish, false) ?: $fullest)->onward() : $fullest;
+    }
+
+    /** False where it is refuted, null where there are too many sets. */
+    private static function reached(Problem $problem, int $finish, bool $fullest): self|false|null
+    {
+        $self = self::by($problem, $finish, $fullest);
+        if (! $self instanceof self) {
+            return $self === null ? null : false;
+        }
+        $reached = $self->reach();
+
+        return $reached === true ? $self : $reached;
     }
 
     /** @return array{ids: list<string>, all: int, ways: list<array<int, list<int>>>} */
@@ -240,86 +287,109 @@ final class SessionRelaxation
                 }
             }
         }
-        $room = $this->problem->capacity($session);
-
-        return $this->add($session, $set, $set, $ends, $candidates, 0, $must, $room, [], $next);
-    }
-
-    /**
-     * @param  array<int, array{int, int}>  $ends
-     * @param  list<int>  $candidates
-     * @param  array<int, true>  $must
-     * @param  array<int, array{int, int}>  $here starts of what was added
-     * @param  array<int, array{list<int>, array<int, array{int, int}>}>  $next
-     */
-    private function add(
-        int $session,
-        int $from,
-        int $set,
-        array $ends,
-        array $candidates,
-        int $at,
-        array $must,
-        int $room,
-        array $here,
-        array &$next,
-    ): bool {
-        if (++$this->nodes > self::MAX_NODES) {
-            return false;
-        }
-        if (! isset($candidates[$at])) {
-            $this->take($session, $from, $set, $ends, $candidates, $room, $here, $next);
-
-            return true;
-        }
-        $k = $candidates[$at];
-        $job = $this->problem->jobs[$this->ids[$k]];
-        $range = $this->range($session, $k, $set, $ends);
-        $work = $job->minutes * $job->demand;
-        $fits = $range !== null && $work <= $room && $this->fit->holds($session, $here + [$k => $range]);
-        if ($fits) {
-            $with = $ends + [$k => [$range[0] + $job->minutes, $range[1] + $job->minutes]];
-            if (! $this->add(
-                $session,
-                $from,
-                $set | 1 << $k,
-                $with,
-                $candidates,
-                $at + 1,
-                $must,
-                $room - $work,
-                $here + [$k => $range],
-                $next,
-            )) {
-                return false;
+        [$this->session, $this->from, $this->candidates, $this->must] = [$session, $set, $candidates, $must];
+        $needs = $this->needs($session, $set);
+        $this->offered = [];
+        foreach (array_keys($needs) as $last) {
+            $sum = 0;
+            for ($at = count($candidates); $at >= 0; $at--) {
+                $k = $candidates[$at] ?? null;
+                $sum += $k !== null && $this->last[$k] <= $last ? $this->work[$k] : 0;
+                $this->offered[$last][$at] = $sum;
             }
         }
 
-        return isset($must[$k]) || $this->add($session, $from, $set, $ends, $candidates, $at + 1, $must, $room, $here, $next);
+        return $this->add($set, $ends, 0, $this->problem->capacity($session), [], $needs, $next);
+    }
+
+    /**
+     * What has to be done in a session of the work that is due by each later one, because the sessions between have no room for it.
+     *
+     * @return array<int, int> last session → minutes of hands
+     */
+    private function needs(int $session, int $set): array
+    {
+        $due = [];
+        foreach ($this->last as $k => $last) {
+            if (($set >> $k & 1) === 0) {
+                $due[$last] = ($due[$last] ?? 0) + $this->work[$k];
+            }
+        }
+        ksort($due);
+        $work = $room = 0;
+        $until = $session;
+        $needs = [];
+        foreach ($due as $last => $minutes) {
+            $work += $minutes;
+            for (; $until < $last; $until++) {
+                $room += $this->problem->capacity($until + 1);
+            }
+            if ($work > $room) {
+                $needs[$last] = $work - $room;
+            }
+        }
+
+        return $needs;
     }
 
     /**
      * @param  array<int, array{int, int}>  $ends
-     * @param  list<int>  $candidates
+     * @param  array<int, array{int, int}>  $here starts of what was added
+     * @param  array<int, int>  $needs what is still to be added of the work that is due by each session
+     * @param  array<int, array{list<int>, array<int, array{int, int}>}>  $next
+     */
+    private function add(int $set, array $ends, int $at, int $room, array $here, array $needs, array &$next): bool
+    {
+        $isAsked = (++$this->nodes & self::ASKED_EACH) === 0;
+        if ($this->nodes > $this->most || ($isAsked && $this->goesOn !== null && ! ($this->goesOn)())) {
+            return false;
+        }
+        for (; ; $at++) {
+            foreach ($needs as $last => $need) {
+                if ($need > $room || $need > $this->offered[$last][$at]) {
+                    return true;
+                }
+            }
+            $k = $this->candidates[$at] ?? null;
+            if ($k === null) {
+                $this->take($set, $ends, $room, $here, $next);
+
+                return true;
+            }
+            $work = $this->work[$k];
+            $range = $work <= $room ? $this->range($this->session, $k, $set, $ends) : null;
+            if ($range !== null && $this->fit->holds($this->session, $here + [$k => $range])) {
+                $left = $needs;
+                foreach ($needs as $last => $need) {
+                    if ($this->last[$k] <= $last) {
+                        $left[$last] = $need - $work;
+                    }
+                }
+                $minutes = $this->problem->jobs[$this->ids[$k]]->minutes;
+                $with = $ends + [$k => [$range[0] + $minutes, $range[1] + $minutes]];
+                if (! $this->add($set | 1 << $k, $with, $at + 1, $room - $work, $here + [$k => $range], $left, $next)) {
+                    return false;
+                }
+            }
+            if (isset($this->must[$k])) {
+                return true;
+            }
+        }
+    }
+
+    /**
+     * @param  array<int, array{int, int}>  $ends
      * @param  array<int, array{int, int}>  $here
      * @param  array<int, array{list<int>, array<int, array{int, int}>}>  $next
      */
-    private function take(
-        int $session,
-        int $from,
-        int $set,
-        array $ends,
-        array $candidates,
-        int $room,
-        array $here,
-        array &$next,
-    ): void {
+    private function take(int $set, array $ends, int $room, array $here, array &$next): void
+    {
+        $session = $this->session;
         // What nothing follows closely is never worse off earlier: a set that would hold one more is not needed.
-        foreach ($this->fullest ? $candidates : [] as $k) {
+        foreach ($this->fullest ? $this->candidates : [] as $k) {
             if (($set >> $k & 1) === 0 && $this->free[$k]) {
-                $job = $this->problem->jobs[$this->ids[$k]];
                 $range = $this->range($session, $k, $set, $ends);
-                if ($range !== null && $job->minutes * $job->demand <= $room && $this->fit->holds($session, $here + [$k => $range])) {
+                if ($range !== null && $this->work[$k] <= $room && $this->fit->holds($session, $here + [$k => $range])) {
                     return;
                 }
             }
@@ -328,13 +398,10 @@ final class SessionRelaxation
             return;
         }
         $kept = [];
-        $due = [];
         foreach ($this->before as $k => $waits) {
             if (($set >> $k & 1) === 1) {
                 continue;
             }
-            $due[$this->last[$k]] = ($due[$this->last[$k]] ?? 0)
-                + $this->problem->jobs[$this->ids[$k]]->minutes * $this->problem->jobs[$this->ids[$k]]->demand;
             foreach ($waits as [$earlier, $wait]) {
                 if (isset($ends[$earlier])) {
                     $kept[$earlier] = $ends[$earlier];
@@ -344,23 +411,12 @@ final class SessionRelaxation
                 }
             }
         }
-        ksort($due);
-        $work = $room = 0;
-        $until = $session;
-        foreach ($due as $last => $minutes) {
-            $work += $minutes;
-            for (; $until < $last; $until++) {
-                $room += $this->problem->capacity($until + 1);
-            }
-            if ($work > $room) {
-                return;
-            }
-        }
         foreach ($next[$set][1] ?? [] as $k => [$earliest, $latest]) {
             $kept[$k] = [min($kept[$k][0], $earliest), max($kept[$k][1], $latest)];
         }
         $before = $next[$set][0] ?? [];
-        $next[$set] = [in_array($from, $before, true) || count($before) >= self::MAX_WAYS ? $before : [...$before, $from], $kept];
+        $isKept = in_array($this->from, $before, true) || count($before) >= self::MAX_WAYS;
+        $next[$set] = [$isKept ? $before : [...$before, $this->from], $kept];
     }
 
     /** Whether a later session has a start of the job by a moment. */

@@ -7,6 +7,7 @@ namespace Tests\Core\Schedule;
 use IdleRidge\Core\Interchange\BenchProblemFile;
 use IdleRidge\Core\Measure\StepBudget;
 use IdleRidge\Core\Schedule\Conflict;
+use IdleRidge\Core\Schedule\DueOrders;
 use IdleRidge\Core\Schedule\Job;
 use IdleRidge\Core\Schedule\Precedence;
 use IdleRidge\Core\Schedule\Problem;
@@ -54,6 +55,37 @@ final class SessionRelaxationTest extends TestCase
             $this->assertSame([], PlanChecker::faults(Fixtures::json("schedule/{$name}.json"), $plan->starts));
             $this->assertSame($closely ? 'optimal' : 'feasible', $plan->status);
         }
+    }
+
+    public function test_a_longer_look_proves_what_a_short_one_leaves_open(): void
+    {
+        $problem = BenchProblems::of(60, 8, 2);
+        $by = 15_690;
+        $this->assertNull(SessionRelaxation::refutes($problem, $by), 'too many sets for a short look');
+        $this->assertNull(SessionRelaxation::refutes($problem, $by, most: 100_000, goesOn: fn (): bool => false), 'no time');
+        $this->assertTrue(SessionRelaxation::refutes($problem, $by, most: 100_000));
+        $asked = 0;
+        SessionRelaxation::refutes($problem, $by, most: 10_000, goesOn: function () use (&$asked): bool {
+            return ++$asked > 0;
+        });
+        $this->assertSame(39, $asked, 'the clock is asked once in 256 nodes');
+        $bound = SessionRelaxation::bound($problem, 0, 20_000, $tooMany);
+        $this->assertTrue($tooMany);
+        $this->assertLessThanOrEqual($by, $bound);
+    }
+
+    public function test_orders_by_what_is_due_end_a_session_sooner(): void
+    {
+        $problem = BenchProblems::of(60, 8, 6);
+        $random = fn (): Randomizer => new Randomizer(new Xoshiro256StarStar(1));
+        $plan = DueOrders::plan($problem->until(18_180), $random(), new StepBudget(20_000), 1.0);
+        $this->assertNotNull($plan);
+        $this->assertSame([], PlanChecker::faultsOf($problem, $plan));
+        $this->assertLessThanOrEqual(18_180, Solver::finish($problem, $plan));
+        $this->assertSame($plan, DueOrders::plan($problem->until(18_180), $random(), new StepBudget(20_000), 1.0), 'the same seed');
+        $this->assertNull(DueOrders::plan($problem->until(18_180), $random(), new StepBudget(0), 1.0), 'nothing to spend');
+        $this->assertNull(DueOrders::plan($problem->until(18_180), $random(), new StepBudget(100), 0.0));
+        $this->assertNull(DueOrders::plan($problem->until(7_800), $random(), new StepBudget(100), 1.0), 'windows alone forbid it');
     }
 
     public function test_sessions_are_filled_to_the_last_minute_along_sets(): void
