@@ -56,7 +56,7 @@ final class SectionController
         }
         $this->turn->keep($layout->id);
 
-        return view('layouts.settings', $this->show->one($layout, $section->uid));
+        return view('layouts.settings', $this->show->one($layout, $section->uid, atOnce: true));
     }
 
     public function foam(Request $request, Layout $layout, Section $section): RedirectResponse

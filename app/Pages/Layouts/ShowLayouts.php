@@ -76,14 +76,15 @@ final readonly class ShowLayouts
 
     /**
      * @param  string|null  $pick uid of the board in hand; the first one where there is none of it
+     * @param  bool  $atOnce whether a sketch of the land is enough, as for a board that was let go
      * @return array<string, mixed> for the view layouts.settings
      */
-    public function one(Layout $layout, ?string $pick = null): array
+    public function one(Layout $layout, ?string $pick = null, bool $atOnce = false): array
     {
         $project = $this->load->of($layout);
         $sections = $layout->sections()->get();
         $picked = $sections->firstWhere('uid', $pick) ?? $sections->first();
-        [$standsIn, $contours] = [[], $this->contours($project)];
+        [$standsIn, $contours] = [[], $this->contours($project, $atOnce)];
         foreach ($project->sections as $section) {
             $standsIn[$section->uid] = $project->works->room($section)->name;
         }
@@ -160,11 +161,11 @@ final readonly class ShowLayouts
     }
 
     /** @return array<string, list<list<array{float, float}>>> section uid → lines in its coordinates */
-    private function contours(Project $project): array
+    private function contours(Project $project, bool $atOnce = false): array
     {
         $contours = [];
         foreach ($project->sections as $section) {
-            $contours[$section->uid] = $this->desk->sketch($project, $section);
+            $contours[$section->uid] = $atOnce ? $this->desk->sketch($project, $section) : $this->desk->thumb($project, $section);
         }
 
         return $contours;

@@ -73,9 +73,9 @@ final readonly class ShowWhole
             'materials' => count($list->buy) + count($list->unpriced) + count($list->short),
             'told' => array_map(
                 fn (FindingGroup $g): array => [
-                    'subjects' => implode(', ', array_unique(array_map(fn (Finding $f): string => $f->subject, $g->findings))),
+                    'subjects' => implode(', ', $subjects = array_unique(array_map(fn (Finding $f): string => $f->subject, $g->findings))),
                     'severity' => $g->severity(),
-                    'times' => count($g->findings),
+                    'times' => count($g->findings) > count($subjects) ? count($g->findings) : 1,
                     'board' => $project->section($g->first()->section)->name,
                     'address' => FindingLink::to($layout, $g->first()),
                 ],
