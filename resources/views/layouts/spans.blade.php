@@ -101,7 +101,7 @@
                         <ul class="in road-widths">
                             @foreach ($structures as $one)
                                 <li>
-                                    <a href="{{ route('spans.show', [$layout, ...$one['asks']]) }}">{{ $one['name'] }}</a>
+                                    <a class="link" href="{{ route('spans.show', [$layout, ...$one['asks']]) }}">{{ $one['name'] }}</a>
                                     {{ $one['span'] }}
                                 </li>
                             @endforeach
