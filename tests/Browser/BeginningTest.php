@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use App\Models\Layout;
+use Facebook\WebDriver\WebDriverKeys;
 
 /** The first ten minutes, given only the address. */
 final class BeginningTest extends BrowserCase
@@ -36,6 +37,38 @@ final class BeginningTest extends BrowserCase
         $layout = Layout::query()->firstOrFail();
         $this->assertSame('Curve through a cutting', $layout->name);
         $this->assertQuietConsole();
+    }
+
+    public function test_from_a_bare_board_it_takes_thirty_actions_at_most(): void
+    {
+        $this->beginBare('Bare');
+        $this->touch($this->find('[data-tool="run"]'));
+        $this->touchPlan(0.0, 200.0);
+        $this->touchPlan(1100.0, 300.0);
+        $this->touch($this->find('[data-tab="grade"]'));
+        $this->type('[name="start_height"]', '40');
+        $this->type('[name="grade_points[0][station]"]', '1000');
+        $this->type('[name="grade_points[0][height]"]', '2.2 %');
+        $this->touch($this->find('.pick-form .btn'));
+        $this->until('document.querySelector("#profile").textContent.includes("+2.2 %")', 'a graded run');
+        $this->touch($this->find('[data-tool="spot"]'));
+        $this->touchPlan(700.0, 480.0);
+        $this->type('#pick-height', '140');
+        $this->press(WebDriverKeys::ENTER);
+        $this->until('document.querySelector(".facts .fig").textContent >= 139', 'the hill');
+        $this->touch($this->find('[data-key="3"]'));
+        $this->until('document.querySelector("#stack .layer")', 'layers of foam');
+        $this->touch($this->find('[data-key="4"]'));
+        $this->assertSame('The board', $this->find('.coat-sheet [name="name"]')->getAttribute('value'));
+        $this->touch($this->button('Add the zone'));
+        $this->until('document.querySelector(".add-coat .btn")', 'a zone to lay on');
+        $this->touch($this->find('.add-coat .btn'));
+        $this->until('document.querySelector("#cores").textContent.includes("0 of")', 'its coats');
+        $this->touch($this->find('[data-key="5"]'));
+        $this->touch($this->find('[name="weekdays[]"][value="3"]'));
+        $this->touch($this->find('.weekly .btn'));
+        $this->until('document.querySelectorAll(".dusk-line .work").length > 0', 'moves on the line');
+        $this->assertLessThanOrEqual(30, $this->actions);
     }
 
     public function test_boards_follow_what_is_answered(): void

@@ -19,7 +19,7 @@
         All that is given must hold; with nothing given it is the whole board. It follows the land. Heights are over the datum, as on the
         plan.
     </p>
-    <x-field :form="$form" name="name" label="Name" :value="$edited->name ?? ''" />
+    <x-field :form="$form" name="name" label="Name" :value="$edited->name ?? ($rows === [] ? 'The board' : '')" />
     <div class="pair">
         <x-field
             :form="$form"
