@@ -19,7 +19,7 @@ final class ShowBoard
 {
     /**
      * @return array{frame: Frame, weight: BoardWeight, drawing: Svg, packings: list<array{name: string, packing: SheetPacking}>,
-     *     lift: string, opening: string, stands: list<string>, typed: string}
+     *     lift: string, opening: string, isFoam: bool, stands: list<string>, typed: string}
      */
     public function of(CutResult $page): array
     {
@@ -34,6 +34,7 @@ final class ShowBoard
             'packings' => $this->packings($page),
             'lift' => $this->lift($weight, $page),
             'opening' => $this->opening($weight, $page),
+            'isFoam' => $page->stack() !== null,
             'stands' => array_map(fn (StandingFoam $f): string => $this->stands($f, $page), $page->section->standing),
             'typed' => Tuples::text(
                 array_map(fn (StandingFoam $f): array => $f->values(), $page->section->standing),

@@ -15,6 +15,7 @@ use IdleRidge\Core\Measure\Amount;
 use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\Side;
+use IdleRidge\Core\Measure\UnitsInUse;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\Structure;
@@ -25,8 +26,11 @@ final readonly class ShowSpans
 {
     public const FIELDS = ['span', 'wide', 'thick', 'ply', 'rise', 'hand'];
 
-    /** What is shown before anything is asked: a strip of track base over a joint's dowels. */
-    private const STARTING = ['span' => 200.0, 'wide' => 60.0, 'thick' => 40.0, 'ply' => 6.0, 'rise' => 0.0, 'hand' => 3.0];
+    /** What is shown before anything is asked: a strip of track base over a gap, by units in use; mm and kg. */
+    private const STARTING = [
+        'metric' => ['span' => 200.0, 'wide' => 60.0, 'thick' => 40.0, 'ply' => 6.0, 'rise' => 0.0, 'hand' => 3.0],
+        'imperial' => ['span' => 203.2, 'wide' => 63.5, 'thick' => 38.1, 'ply' => 6.35, 'rise' => 0.0, 'hand' => 2.72155422],
+    ];
 
     /** Beyond this share of what breaks it a strip is as good as broken. */
     private const BREAKS = 1.0;
@@ -43,7 +47,7 @@ final readonly class ShowSpans
     {
         $project = $this->load->of($layout);
         $faults = [];
-        $values = self::STARTING;
+        $values = self::STARTING[UnitsInUse::current()->value];
         foreach (self::FIELDS as $field) {
             try {
                 $unit = $field === 'hand' ? 'kg' : 'mm';

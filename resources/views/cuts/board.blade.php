@@ -62,24 +62,28 @@
             </tbody>
         </table>
     </div>
-    <h3>Foam that stands already</h3>
-    @forelse ($board['stands'] as $words)
-        <p class="small">{{ $words }}</p>
-    @empty
-        <p class="small soft">None is noted: every layer is cut whole. What is glued on already is left out of pieces, sheets and cost.</p>
-    @endforelse
-    <form class="stands" method="post" action="{{ route('sections.foam', [$layout, $section->uid]) }}">
-        @csrf
-        @seen
-        @method('PATCH')
-        <input type="hidden" name="form" value="stands">
-        <x-field
-            form="stands"
-            name="foam_stands"
-            label="Blocks on the board’s top"
-            :value="$board['typed']"
-            hint="from the left, from the front, wide, deep, high; the next after a semicolon"
-        />
-        <button class="btn quiet">Cut round it</button>
-    </form>
+    @if ($board['isFoam'] || $board['stands'] !== [])
+        <h3>Foam that stands already</h3>
+        @forelse ($board['stands'] as $words)
+            <p class="small">{{ $words }}</p>
+        @empty
+            <p class="small soft">
+                None is noted: every layer is cut whole. What is glued on already is left out of pieces, sheets and cost.
+            </p>
+        @endforelse
+        <form class="stands" method="post" action="{{ route('sections.foam', [$layout, $section->uid]) }}">
+            @csrf
+            @seen
+            @method('PATCH')
+            <input type="hidden" name="form" value="stands">
+            <x-field
+                form="stands"
+                name="foam_stands"
+                label="Blocks on the board’s top"
+                :value="$board['typed']"
+                hint="from the left, from the front, wide, deep, high; the next after a semicolon"
+            />
+            <button class="btn quiet">Cut round it</button>
+        </form>
+    @endif
 </div>
