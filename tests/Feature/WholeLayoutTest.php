@@ -108,6 +108,8 @@ final class WholeLayoutTest extends FeatureCase
         $this->get("{$at}?span=200&ply=900")->assertOk()->assertSee('id="f-ply-fault"', false)->assertDontSee('id="f-thick-fault"', false);
         $this->get("{$at}?hand=heavy")->assertOk()->assertSee('id="f-hand-fault"', false)->assertSee('value="heavy"', false);
         $this->get("{$at}?span[]=1")->assertOk();
+        $tramway = Layout::query()->where('name', 'Saltings Tramway')->firstOrFail();
+        $this->get("/layouts/{$tramway->uid}/spans")->assertSee('value="8&quot;"', false)->assertSee('value="6"', false);
     }
 
     public function test_curves_are_told_with_what_vehicles_make_of_them_and_sizes_go_both_ways(): void
