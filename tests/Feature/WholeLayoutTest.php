@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Files\LayoutFiles;
 use App\Computed\ProjectLoader;
 use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Revision;
+use Database\Seeders\SaltingsTramway;
 use IdleRidge\Core\Project\Project;
 
 /** What is seen, printed and carried of all boards together, and copies of what was. */
@@ -108,7 +110,7 @@ final class WholeLayoutTest extends FeatureCase
         $this->get("{$at}?span=200&ply=900")->assertOk()->assertSee('id="f-ply-fault"', false)->assertDontSee('id="f-thick-fault"', false);
         $this->get("{$at}?hand=heavy")->assertOk()->assertSee('id="f-hand-fault"', false)->assertSee('value="heavy"', false);
         $this->get("{$at}?span[]=1")->assertOk();
-        $tramway = Layout::query()->where('name', 'Saltings Tramway')->firstOrFail();
+        $tramway = app(LayoutFiles::class)->store(app(SaltingsTramway::class)->project());
         $this->get("/layouts/{$tramway->uid}/spans")->assertSee('value="8&quot;"', false)->assertSee('value="6"', false);
     }
 
