@@ -79,7 +79,7 @@ final readonly class SaveRoom
         // Boards that nobody put anywhere stand in the first room.
         $isFirst = $layout->rooms()->orderBy('position')->first()?->uid === $row->uid;
         $stand = $layout->sections()->orderBy('position')
-            ->where(fn ($query) => $query->where('room', $row->uid)->orWhereRaw($isFirst ? 'room is null' : '1 = 0'))
+            ->where(fn ($query) => $query->where('room', $row->uid)->when($isFirst, fn ($query) => $query->orWhereNull('room')))
             ->pluck('name')
             ->all();
         if ($stand !== []) {
