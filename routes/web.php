@@ -15,6 +15,7 @@ use App\Http\Controllers\EdgeController;
 use App\Http\Controllers\FeatureController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\FindController;
+use App\Http\Controllers\FormationController;
 use App\Http\Controllers\GrowthController;
 use App\Http\Controllers\HiddenThingController;
 use App\Http\Controllers\HistoryController;
@@ -88,6 +89,8 @@ Route::prefix('layouts/{layout}')
         Route::get('/', [LayoutController::class, 'show'])->name('layouts.show');
         Route::get('/settings', [LayoutController::class, 'settings'])->name('layouts.settings');
         Route::get('/carrying', [CarryingController::class, 'show'])->name('carrying.show');
+        Route::get('/formations', [FormationController::class, 'show'])->name('formations.show');
+        Route::patch('/formations', [FormationController::class, 'update'])->name('formations.update');
         Route::get('/curves', [CurveController::class, 'show'])->name('curves.show');
         Route::get('/spans', [SpanController::class, 'show'])->name('spans.show');
         Route::get('/history', [HistoryController::class, 'show'])->name('history.show');

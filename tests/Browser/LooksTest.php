@@ -248,6 +248,7 @@ final class LooksTest extends BrowserCase
         return [
             "/layouts/{$layout->uid}/whole",
             "/layouts/{$layout->uid}/carrying?width=1500&depth=700",
+            "/layouts/{$layout->uid}/formations",
             "/layouts/{$layout->uid}/spans?span=350&rise=80",
             "/layouts/{$layout->uid}/spans?span=x",
             "/layouts/{$layout->uid}/curves?radius=610&length=8.4+m&width=x&here=72",

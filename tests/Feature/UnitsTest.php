@@ -246,6 +246,7 @@ final class UnitsTest extends FeatureCase
         $queue = [
             $root,
             "{$root}/settings",
+            "{$root}/formations",
             "{$root}/spans",
             "{$root}/spans?span=400&thick=20&rise=50",
             "{$root}/curves?radius=700&length=8000&width=6000&here=72",

@@ -9,6 +9,7 @@ use App\Computed\ProjectLoader;
 use App\Models\LandFeature;
 use App\Models\Layout;
 use App\Models\Revision;
+use App\Models\Run;
 use Database\Seeders\SaltingsTramway;
 use IdleRidge\Core\Project\Project;
 
@@ -36,9 +37,52 @@ final class WholeLayoutTest extends FeatureCase
         $this->get("/layouts/{$layout->uid}/whole")->assertOk()->assertSee('No board yet');
         $this->get("/layouts/{$layout->uid}/carrying")->assertOk()->assertSee('No board yet')->assertSee('48" × 24"');
         $this->get("/layouts/{$layout->uid}/curves")->assertOk()->assertSee('No track yet');
+        $this->get("/layouts/{$layout->uid}/formations")->assertOk()->assertSee('No formation yet')->assertDontSee('Change it');
         $this->get("/layouts/{$layout->uid}/history")->assertOk()->assertSee('Nothing has been changed yet');
         $this->assertStringStartsWith('%PDF', (string) $this->get("/layouts/{$layout->uid}/whole/templates.pdf")->getContent());
         $this->assertStringStartsWith('%PDF', (string) $this->get("/layouts/{$layout->uid}/whole/plan.pdf?scale=10")->getContent());
+    }
+
+    public function test_a_formation_is_set_for_several_runs_in_one_step(): void
+    {
+        $layout = $this->demo();
+        $at = "/layouts/{$layout->uid}/formations";
+        $run = fn (string $name): Run => $layout->runs()->where('name', $name)->firstOrFail();
+        [$birch, $halt, $road] = [$run('Birch line'), $run('Halt line'), $layout->runs()->where('kind', 'road')->firstOrFail()];
+        $birch->profile = ['half_width_left_mm' => 26.123456] + $birch->profile;
+        $birch->save();
+        $this->get($at)->assertOk()->assertSee('Running line')->assertSee('8.8 mm')->assertSee('4.53 m outdoors');
+        $this->get("{$at}?of={$birch->uid}")->assertSee('value="26.12"', false);
+
+        $steps = Revision::query()->count();
+        $profile = ['half_width_left_mm' => '26.12', 'ditch_depth_mm' => '2', 'batter_fill_left' => '1.75'];
+        $form = ['of' => $birch->uid, 'profile' => $profile, 'runs' => [$birch->uid, $halt->uid]];
+        $this->patch($at, $form)->assertRedirect("{$at}?of={$birch->uid}")->assertSessionHasNoErrors();
+        $this->assertSame($steps + 1, Revision::query()->count());
+        foreach ([$birch, $halt] as $row) {
+            $row->refresh();
+            $this->assertSame([26.123456, 2.0, 1.75], [
+                $row->profile['half_width_left_mm'], (float) $row->profile['ditch_depth_mm'], $row->profile['batter_fill_left'],
+            ]);
+        }
+        $this->get("{$at}?of={$birch->uid}")->assertSee('Birch line, Halt line')->assertSee('6 × 2 mm');
+
+        foreach ([
+            'runs' => [['runs' => []], ['runs' => [$birch->uid, $road->uid]], ['runs' => ['none']], ['of' => 'none'], ['runs' => 'x']],
+            'profile/half_width_left_mm' => array_map(
+                fn (string $half): array => ['profile' => ['half_width_left_mm' => $half]],
+                ['4.9', '500.1', 'wide'],
+            ),
+            'profile/batter_fill_left' => [['profile' => ['batter_fill_left' => '0.019']]],
+            'profile/ditch_width_mm' => [['profile' => ['ditch_width_mm' => '24.2', 'ditch_depth_mm' => '1']]],
+        ] as $place => $bad) {
+            foreach ($bad as $changed) {
+                $this->from($at)->patch($at, [...$form, ...$changed])->assertRedirect($at)->assertSessionHasErrors($place);
+            }
+        }
+        $this->assertSame($steps + 1, Revision::query()->count());
+        $kept = $this->from($at)->followingRedirects()->patch($at, [...$form, 'profile' => ['rail_mm' => '900']]);
+        $kept->assertSee('value="900"', false)->assertSee('aria-invalid="true"', false);
     }
 
     public function test_the_plan_is_printed_at_any_scale_and_all_templates_at_once(): void

@@ -303,14 +303,7 @@ final readonly class SaveRun
         $heading = $typed->has('heading') ? $typed->number('heading') : $old->headingDeg;
         $level = $typed->length('start_height', $old->startHeight, $old->startHeight);
         $pieces = $typed->has('elements') ? $this->pieces($typed, $old) : $old->pieces;
-        $profile = $old->profile->toArray();
-        foreach ($profile as $key => $value) {
-            if ($typed->has("profile.{$key}")) {
-                $profile[$key] = str_ends_with($key, '_mm')
-                    ? $typed->length("profile.{$key}", $value, $value)
-                    : $typed->number("profile.{$key}", $value);
-            }
-        }
+        $profile = FormationInput::read($typed, $old->profile);
 
         return $typed->made(function () use ($typed, $section, $standing, $old, $x, $y, $heading, $pieces, $level, $profile): Run {
             $structures = $typed->has('structures')

@@ -44,8 +44,10 @@ final readonly class ShowFound
         'takeoff.show' => ['Take-off', 'material of all boards'],
         'layouts.settings' => ['Layout sheet', 'boards, rooms, vehicles'],
         'whole.show' => ['Whole layout', 'all boards, what comes next on each, all templates, the plan at a scale'],
+        'formations.show' => ['Formations', 'what the runs lie on: widths, ditches, slopes, roadbed, rails'],
         'carrying.show' => ['Carrying', 'weights, opening, load space, sizes to build next'],
         'curves.show' => ['Curves and sizes', 'least radius, setting out, widths outdoors and here'],
+        'spans.show' => ['Spans', 'what bridges a gap, and what that bends and moves'],
         'history.show' => ['History', 'every change, and a copy as it was then'],
     ];
 

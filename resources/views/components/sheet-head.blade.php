@@ -10,6 +10,7 @@
             'layouts.settings' => 'Boards and rooms',
             'whole.show' => 'Whole layout',
             'carrying.show' => 'Carrying',
+            'formations.show' => 'Formations',
             'curves.show' => 'Curves and sizes',
             'spans.show' => 'Spans',
             'history.show' => 'History',

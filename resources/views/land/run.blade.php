@@ -130,62 +130,10 @@
                 </ul>
             @endif
         @else
-            @php($values = $run->profile->toArray())
-            <table class="points">
-                <thead>
-                    <tr>
-                        <th scope="col">Looking along rising stations</th>
-                        <th scope="col">Left</th>
-                        <th scope="col">Right</th>
-                    </tr>
-                </thead>
-                <tbody>
-                    @foreach ([
-                            'half_width_%s_mm' => 'Half-width, ' . $mm,
-                            'batter_cut_%s' => 'Slope in cutting, out to 1 up',
-                            'batter_fill_%s' => 'Slope of banks, out to 1 up'
-                        ]
-                        as $pattern => $word)
-                        <tr>
-                            <th scope="row">{{ $word }}</th>
-                            @foreach (['left', 'right'] as $side)
-                                @php($key = sprintf($pattern, $side))
-                                <td>
-                                    <input
-                                        name="profile[{{ $key }}]"
-                                        data-at="profile/{{ $key }}"
-                                        aria-label="{{ $word }}, {{ $side }}"
-                                        value="{{ str_ends_with($key, '_mm') ? Format::field($values[$key])
-                                            : Decimal::trimmed($values[$key], 3) }}"
-                                        autocomplete="off"
-                                    >
-                                </td>
-                            @endforeach
-                        </tr>
-                    @endforeach
-                </tbody>
-            </table>
-            <div class="pair five">
-                @foreach ($run->kind === RunKind::Road
-                        ? ['ditch_width_mm' => 'Ditch', 'ditch_depth_mm' => 'deep', 'roadbed_mm' => 'Surface']
-                        : [
-                            'ditch_width_mm' => 'Ditch',
-                            'ditch_depth_mm' => 'deep',
-                            'roadbed_mm' => 'Roadbed',
-                            'sleeper_mm' => 'Sleeper',
-                            'rail_mm' => 'Rail'
-                        ]
-                    as $key => $word)
-                    <x-field
-                        :name="'profile[' . $key . ']'"
-                        :at="'profile/' . $key"
-                        :label="$word"
-                        :value="Format::field($values[$key])"
-                    />
-                @endforeach
-            </div>
+            <x-formation :profile="$run->profile" :road="$run->kind === RunKind::Road" />
             <div class="acts">
-                <button class="btn">Set</button><a class="link" href="{{ $here('land.compare', ['pick' => $run->uid]) }}">Side by side</a>
+                <button class="btn">Set</button><a class="link" href="{{ $here('land.compare', ['pick' => $run->uid]) }}">Side by side</a
+                ><a class="link end" href="{{ route('formations.show', [$layout, 'of' => $run->uid]) }}">Of several runs at once</a>
             </div>
         @endif
     </div>
