@@ -6,7 +6,6 @@ namespace App\Computed;
 
 use App\Computed\Air\RoomReadings;
 use App\Database\ImmediatePdo;
-use App\Models\JsonRecord;
 use App\Models\LandFeature as FeatureRow;
 use App\Models\Layout;
 use App\Models\Record;
@@ -15,6 +14,7 @@ use App\Models\Section as SectionRow;
 use ErrorException;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\Library;
+use IdleRidge\Core\Cure\AirLog;
 use IdleRidge\Core\Cuts\StandingFoam;
 use IdleRidge\Core\Geometry\BoardEdge;
 use IdleRidge\Core\Geometry\Point;
@@ -48,7 +48,6 @@ use IdleRidge\Core\Track\Run;
 use IdleRidge\Core\Track\RunKind;
 use IdleRidge\Core\Track\Vehicle;
 use IdleRidge\Core\Water\Waters;
-use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
 use JsonException;
 use Psr\Clock\ClockInterface;
@@ -58,18 +57,27 @@ use ValueError;
 /** Rows → the immutable whole that every computation starts from. */
 final class ProjectLoader
 {
-    public function __construct(private readonly Library $library, private readonly ClockInterface $clock)
-    {
+    public function __construct(
+        private readonly Library $library,
+        private readonly ClockInterface $clock,
+        private readonly ComputedCache $cache,
+    ) {
     }
 
     /**
-     * The whole as it is at one moment, whatever others write meanwhile.
+     * The whole as it is at one moment, whatever others write meanwhile; as it was made of the same rows before.
      *
      * @throws UnreadableLayout when its rows do not make a whole
      */
     public function of(Layout $layout): Project
     {
-        return $this->whole($layout, fn (): Project => $this->with($layout, null));
+        return $this->whole($layout, function () use ($layout): Project {
+            $rows = LayoutRows::of($layout);
+            $logs = $this->logs($layout);
+            $from = $this->cache->fingerprint($layout->getAttributes(), $rows->rows, $logs, $this->library);
+
+            return $this->cache->remember('project', $from, fn (): Project => $this->made($layout, $rows, $logs));
+        });
     }
 
     /**
@@ -79,13 +87,13 @@ final class ProjectLoader
      */
     public function complete(Layout $layout): Project
     {
-        return $this->whole($layout, fn (): Project => $this->with($layout, null)->working($this->worksOf($layout, true)));
+        return $this->whole($layout, fn (): Project => $this->made($layout, LayoutRows::of($layout, true), $this->logs($layout)));
     }
 
     /** @throws UnreadableLayout as above */
     public function works(Layout $layout): Works
     {
-        return $this->whole($layout, fn (): Works => $this->worksOf($layout));
+        return $this->whole($layout, fn (): Works => $this->worksOf($layout, LayoutRows::of($layout), $this->logs($layout)));
     }
 
     /**
@@ -120,73 +128,92 @@ final class ProjectLoader
      */
     public function with(Layout $layout, ?Record $changed): Project
     {
-        $runs = $layout
-            ->runs()
-            ->get()
-            ->map(fn (RunRow $row): RunRow => $changed instanceof RunRow && $changed->uid === $row->uid ? $changed : $row);
-        $features = $layout
-            ->features()
-            ->get()
-            ->map(fn (FeatureRow $row): FeatureRow => $changed instanceof FeatureRow && $changed->uid === $row->uid ? $changed : $row);
+        return $this->made($layout, LayoutRows::of($layout), $this->logs($layout), $changed);
+    }
+
+    /**
+     * @param  array<string, AirLog>  $logs
+     *
+     * @throws InvalidValues
+     */
+    private function made(Layout $layout, LayoutRows $rows, array $logs, ?Record $changed = null): Project
+    {
         $extras = [];
+        $runs = self::now($rows->records('runs', RunRow::class), $changed);
         foreach ($runs as $row) {
             $extras[$row->uid] = self::extra($row->extra);
         }
 
         return Project::of(
             self::sheet($layout),
-            array_values($layout->sections()->get()->map(self::section(...))->all()),
-            array_values($runs->map(self::run(...))->all()),
-            array_values($features->map(self::feature(...))->all()),
+            array_map(self::section(...), $rows->records('sections', SectionRow::class)),
+            array_map(self::run(...), $runs),
+            array_map(self::feature(...), self::now($rows->records('features', FeatureRow::class), $changed)),
             $extras,
             self::extra($layout->file_extra),
-            $this->worksOf($layout),
+            $this->worksOf($layout, $rows, $logs),
         );
     }
 
-    /** @param  bool  $whole with what only remembers, and nothing is computed from */
-    private function worksOf(Layout $layout, bool $whole = false): Works
+    /**
+     * @template T of Record
+     *
+     * @param  list<T>  $rows
+     * @return list<T> with one that is not saved yet in its own place
+     */
+    private static function now(array $rows, ?Record $changed): array
     {
-        $all = function (HasMany $rows, callable $make): array {
+        return array_map(fn (Record $row): Record => $changed instanceof $row && $changed->uid === $row->uid ? $changed : $row, $rows);
+    }
+
+    /** @return array<string, AirLog> */
+    private function logs(Layout $layout): array
+    {
+        return RoomReadings::logs($layout, intdiv($this->clock->now()->getTimestamp(), 60));
+    }
+
+    /** @param  array<string, AirLog>  $logs */
+    private function worksOf(Layout $layout, LayoutRows $rows, array $logs): Works
+    {
+        $all = function (string $relation, callable $make) use ($rows): array {
             $out = [];
-            foreach ($rows->get() as $k => $row) {
-                /** @var JsonRecord $row */
+            foreach ($rows->values($relation) as $k => $row) {
                 $out[] = $make(new Values($row->values(), "/{$row->getTable()}/{$k}"), $row->uid);
             }
 
             return $out;
         };
 
-        $own = $all($layout->recipes(), WorksFile::recipe(...));
+        $own = $all('recipes', WorksFile::recipe(...));
         $library = WorksFile::library($this->library, $own, self::bench($layout) ?? new BenchRules());
 
-        $begun = Works::apart($all($layout->applications(), WorksFile::laid(...)));
+        $begun = Works::apart($all('applications', WorksFile::laid(...)));
 
         return new Works(
-            $all($layout->zones(), WorksFile::zone(...)),
+            $all('zones', WorksFile::zone(...)),
             $all(
-                $layout->coats(),
+                'coats',
                 fn (Values $r, string $uid): Coat => WorksFile::coat($r, $uid, $library)->asBegun($begun['laid'], $library),
             ),
             $begun['laid'],
-            $all($layout->rooms(), RoomFile::read(...)),
-            $all($layout->benchSessions(), WorksFile::benchTime(...)),
+            $all('rooms', RoomFile::read(...)),
+            $all('benchSessions', WorksFile::benchTime(...)),
             new Journal(
-                $whole ? $all($layout->journalEntries(), JournalFile::entry(...)) : [],
-                $whole ? $all($layout->photos(), JournalFile::photo(...)) : [],
-                $all($layout->checks(), JournalFile::check(...)),
-                $whole ? $all($layout->stalls(), JournalFile::stall(...)) : [],
-                $whole ? $all($layout->trials(), JournalFile::trial(...)) : [],
+                $all('journalEntries', JournalFile::entry(...)),
+                $all('photos', JournalFile::photo(...)),
+                $all('checks', JournalFile::check(...)),
+                $all('stalls', JournalFile::stall(...)),
+                $all('trials', JournalFile::trial(...)),
             ),
-            new Store($all($layout->lots(), StockFile::lot(...)), $all($layout->movements(), StockFile::movement(...))),
+            new Store($all('lots', StockFile::lot(...)), $all('movements', StockFile::movement(...))),
             $own,
-            $all($layout->colours(), WorksFile::colour(...)),
-            RoomReadings::logs($layout, intdiv($this->clock->now()->getTimestamp(), 60)),
-            $all($layout->prices(), StockFile::price(...)),
+            $all('colours', WorksFile::colour(...)),
+            $logs,
+            $all('prices', StockFile::price(...)),
             $begun['stripped'],
-            $all($layout->hiddenThings(), JournalFile::hidden(...)),
-            new Growth($all($layout->stands(), GrowthFile::stand(...)), $all($layout->linesideRows(), GrowthFile::row(...))),
-            new Waters($all($layout->waters(), WaterFile::plan(...)), $all($layout->mirrors(), WaterFile::mirror(...))),
+            $all('hiddenThings', JournalFile::hidden(...)),
+            new Growth($all('stands', GrowthFile::stand(...)), $all('linesideRows', GrowthFile::row(...))),
+            new Waters($all('waters', WaterFile::plan(...)), $all('mirrors', WaterFile::mirror(...))),
         );
     }
 

@@ -28,9 +28,6 @@ final readonly class Project
 {
     public const MAX_BOARDS = 36;
 
-    /** Slopes of a run come no further over a board, mm. */
-    private const RUN_REACH_MM = 300.0;
-
     /**
      * @param  list<Section>  $sections
      * @param  list<Run>  $runs
@@ -151,20 +148,17 @@ final readonly class Project
      */
     public function landOf(Section $section): self
     {
-        $boards = $this->joinedWith($section);
-        foreach ($this->sections as $other) {
-            if ($other->touches($section) && ! in_array($other, $boards, true)) {
-                $boards[] = $other;
-            }
-        }
-        $boards = array_values(array_filter($this->sections, fn (Section $s): bool => in_array($s, $boards, true)));
+        $around = Neighbourhood::of($this);
+        $uids = array_map(fn (Section $s): string => $s->uid, [...$around->together($section), ...$around->meeting($section)]);
+        $boards = array_values(array_filter($this->sections, fn (Section $s): bool => in_array($s->uid, $uids, true)));
         $reaching = array_map(fn (LandFeature $f): string => $f->uid, $this->shapesNear($section));
         $counts = fn (LandFeature $f): bool => in_array($f->uid, $reaching, true) || self::liesOn($f, $boards);
+        $near = array_map(fn (Run $r): string => $r->uid, $around->runs($section));
 
         return new self(
             $this->layout->forLand(),
             array_map(fn (Section $s): Section => $s->forLand(), $boards),
-            array_values(array_filter($this->runs, fn (Run $r): bool => $this->comesNear($r->seenFrom($section->placement), $section))),
+            array_values(array_filter($this->runs, fn (Run $r): bool => in_array($r->uid, $near, true))),
             array_values(array_filter($this->features, $counts)),
             [],
             [],
@@ -207,22 +201,7 @@ final readonly class Project
      */
     public function joinedWith(Section $section): array
     {
-        $group = [$section];
-        if ($this->isHeld($section)) {
-            return $group;
-        }
-        $rest = array_filter($this->sections, fn (Section $s): bool => $s->uid !== $section->uid && ! $this->isHeld($s));
-        for ($k = 0; $k < count($group); $k++) {
-            foreach ($rest as $key => $other) {
-                if ($group[$k]->touches($other)) {
-                    $group[] = $other;
-                    unset($rest[$key]);
-                }
-            }
-        }
-        usort($group, fn (Section $a, Section $b): int => $a->uid <=> $b->uid);
-
-        return $group;
+        return Neighbourhood::of($this)->together($section);
     }
 
     /**
@@ -254,23 +233,7 @@ final readonly class Project
      */
     public function isHeld(Section $section): bool
     {
-        if ($section->runsOn || $section->edges !== []) {
-            return false;
-        }
-        $others = array_filter($this->sections, fn (Section $s): bool => $s->uid !== $section->uid && $s->touches($section));
-        if ($others === []) {
-            return false;
-        }
-        foreach ($this->features as $feature) {
-            foreach ($feature->isShape() ? [] : $feature->points as $p) {
-                $shared = array_filter($others, fn (Section $s): bool => $s->holds($p->x, $p->y, 0.5));
-                if ($shared === [] && $section->holds($p->x, $p->y, 0.5)) {
-                    return false;
-                }
-            }
-        }
-
-        return true;
+        return Neighbourhood::of($this)->isHeld($section);
     }
 
     /** The natural ground of the boards that hang together with this one, as one problem. */
@@ -390,22 +353,7 @@ final readonly class Project
      */
     public function runsNear(Section $section): array
     {
-        $near = [];
-        foreach ($this->runs as $run) {
-            $here = $run->seenFrom($section->placement);
-            if ($this->comesNear($here, $section)) {
-                $near[] = $here;
-            }
-        }
-        usort($near, fn (Run $a, Run $b): int => $a->uid <=> $b->uid);
-
-        return $near;
-    }
-
-    /** Whether a run, seen from a section, is so near that its formation or slopes may come onto it. */
-    private function comesNear(Run $run, Section $section): bool
-    {
-        return $run->alignment->reaches(0.0, 0.0, $section->width, $section->depth, self::RUN_REACH_MM);
+        return Neighbourhood::of($this)->runs($section);
     }
 
     /**

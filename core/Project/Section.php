@@ -208,9 +208,20 @@ final readonly class Section
         ];
     }
 
+    /** In layout coordinates. */
+    public function middle(): Point
+    {
+        return $this->placement->toLayout(new Point($this->width / 2.0, $this->depth / 2.0));
+    }
+
     /** Whether two boards meet or overlap, to a millimetre: no direction of either separates them. */
     public function touches(self $other): bool
     {
+        // Circles around boards that stay so far apart leave a gap along one of their directions.
+        $reach = (hypot($this->width, $this->depth) + hypot($other->width, $other->depth)) / 2.0 + 1.0;
+        if ($this->middle()->distanceTo($other->middle()) > M_SQRT2 * $reach) {
+            return false;
+        }
         foreach ([$this, $other] as $of) {
             foreach ([0.0, 90.0] as $turn) {
                 $angle = deg2rad($of->placement->angleDeg + $turn);

@@ -34,27 +34,38 @@ final class SectionShapes
     public static function near(array $features, Section $section): array
     {
         $out = [];
-        // Heaps stand on rough ground, before anything is dug into it.
-        foreach ([FeatureKind::Rough, null, FeatureKind::Pad, FeatureKind::Stream, FeatureKind::Water] as $kind) {
-            foreach ($features as $feature) {
-                $here = ($kind === null
-                        ? $feature->hasFoot()
-                        : $feature->kind === $kind)
-                    ? $feature->at(
-                        array_map(function (Spot $p) use ($section): Spot {
-                            $at = $section->placement->toSection(new Point($p->x, $p->y));
+        foreach ($features as $feature) {
+            $order = self::order($feature);
+            if ($order === null) {
+                continue;
+            }
+            $here = $feature->at(
+                array_map(function (Spot $p) use ($section): Spot {
+                    $at = $section->placement->toSection(new Point($p->x, $p->y));
 
-                            return new Spot($at->x, $at->y, $p->z);
-                        }, $feature->points),
-                    )
-                    : null;
-                if ($here !== null && self::reaches($here, $section)) {
-                    $out[] = $here;
-                }
+                    return new Spot($at->x, $at->y, $p->z);
+                }, $feature->points),
+            );
+            if (self::reaches($here, $section)) {
+                $out[$order][] = $here;
             }
         }
+        ksort($out);
 
-        return $out;
+        return array_merge(...$out);
+    }
+
+    /** Heaps stand on rough ground, before anything is dug into it. */
+    private static function order(LandFeature $feature): ?int
+    {
+        return match (true) {
+            $feature->kind === FeatureKind::Rough => 0,
+            $feature->hasFoot() => 1,
+            $feature->kind === FeatureKind::Pad => 2,
+            $feature->kind === FeatureKind::Stream => 3,
+            $feature->kind === FeatureKind::Water => 4,
+            default => null,
+        };
     }
 
     /**

@@ -250,6 +250,19 @@ final readonly class Alignment
         return array_map(fn (float $s): Point => $offset === 0.0 ? $this->pointAt($s) : $this->beside($s, $offset), $stations);
     }
 
+    /** @return array{float, float, float, float} least x and y, greatest x and y */
+    public function bounds(): array
+    {
+        $bounds = array_map(fn (Element $element): array => $element->bounds(), $this->elements);
+
+        return [
+            min(array_column($bounds, 0)),
+            min(array_column($bounds, 1)),
+            max(array_column($bounds, 2)),
+            max(array_column($bounds, 3)),
+        ];
+    }
+
     /** Whether the run comes within `$margin` mm of a rectangle, by the bounds of its elements. */
     public function reaches(float $x1, float $y1, float $x2, float $y2, float $margin): bool
     {
