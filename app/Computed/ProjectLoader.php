@@ -139,7 +139,7 @@ final class ProjectLoader
     private function made(Layout $layout, LayoutRows $rows, array $logs, ?Record $changed = null): Project
     {
         $extras = [];
-        $runs = self::now($rows->records('runs', RunRow::class), $changed);
+        $runs = self::standingIn($rows->records('runs', RunRow::class), $changed);
         foreach ($runs as $row) {
             $extras[$row->uid] = self::extra($row->extra);
         }
@@ -148,7 +148,7 @@ final class ProjectLoader
             self::sheet($layout),
             array_map(self::section(...), $rows->records('sections', SectionRow::class)),
             array_map(self::run(...), $runs),
-            array_map(self::feature(...), self::now($rows->records('features', FeatureRow::class), $changed)),
+            array_map(self::feature(...), self::standingIn($rows->records('features', FeatureRow::class), $changed)),
             $extras,
             self::extra($layout->file_extra),
             $this->worksOf($layout, $rows, $logs),
@@ -161,7 +161,7 @@ final class ProjectLoader
      * @param  list<T>  $rows
      * @return list<T> with one that is not saved yet in its own place
      */
-    private static function now(array $rows, ?Record $changed): array
+    private static function standingIn(array $rows, ?Record $changed): array
     {
         return array_map(fn (Record $row): Record => $changed instanceof $row && $changed->uid === $row->uid ? $changed : $row, $rows);
     }

@@ -97,7 +97,7 @@ final readonly class BenchPlan
         $why = new StartReasons($work, $found['at'], $mends);
         $moves = $unplaced = [];
         foreach ($found['at'] as $id => [$start, $end]) {
-            $moves[] = new PlacedMove($work->moves[$id], $start, $end, $why->notEarlier($work->moves[$id]));
+            $moves[] = new PlacedMove($work->moves[$id], $start, $end, $why);
         }
         foreach ($work->moves as $id => $move) {
             if (! isset($found['at'][$id])) {
@@ -308,7 +308,7 @@ final readonly class BenchPlan
         $chain = [];
         while ($last !== null && ! in_array($last->move->id, $chain, true)) {
             array_unshift($chain, $last->move->id);
-            $last = $byId[$last->reason->ref] ?? null;
+            $last = $byId[$last->reason()->ref] ?? null;
         }
 
         return $chain;

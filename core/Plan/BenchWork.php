@@ -60,6 +60,9 @@ final class BenchWork
 
     private readonly DateTimeZone $zone;
 
+    /** Minute from which on the air is looked at: a day before anything that was begun. */
+    private readonly int $earliest;
+
     /** @var array<string, Shortage>|null */
     private ?array $short = null;
 
@@ -72,6 +75,8 @@ final class BenchWork
     public function __construct(public readonly Project $project, public readonly array $surveys, public readonly int $now)
     {
         $this->zone = new DateTimeZone($project->layout->zone);
+        $begun = [...$project->works->laid, ...$project->works->stripped];
+        $this->earliest = min([$now, ...array_map(fn (CoatApplication $l): int => $l->endedAt ?? $l->startedAt, $begun)]) - 1440;
         $sessions = BenchTime::sessions($project->works->times, $this->zone, $now, self::HORIZON_DAYS);
         $this->longest = max([0, ...array_map(fn (array $s): int => $s[1] - $s[0], $sessions)]);
         $cutter = $this->cutter();
@@ -126,7 +131,7 @@ final class BenchWork
     public function drying(Section $section): Drying
     {
         $room = $this->project->works->room($section);
-        $from = $this->earliest();
+        $from = $this->earliest;
         $stood = array_filter($section->stood, fn (array $one): bool => $one[0] > $from);
         if ($stood === []) {
             return $this->dryingIn($room);
@@ -148,7 +153,7 @@ final class BenchWork
         return $this->drying[$room->uid] ??= new Drying(
             $room,
             $this->zone,
-            $this->earliest(),
+            $this->earliest,
             $this->project->works->logs[$room->uid] ?? null,
             $this->watchedIn($room),
         );
@@ -309,14 +314,6 @@ final class BenchWork
         }
 
         return $seen;
-    }
-
-    private function earliest(): int
-    {
-        $begun = [...$this->project->works->laid, ...$this->project->works->stripped];
-
-        return min([$this->now, ...array_map(fn (CoatApplication $l): int => $l->endedAt ?? $l->startedAt, $begun)]) -
-            1440;
     }
 
     /** @return list<Move> */

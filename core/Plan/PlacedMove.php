@@ -6,11 +6,17 @@ namespace IdleRidge\Core\Plan;
 
 use IdleRidge\Core\Schedule\StartReason;
 
-/** A move in its session, minutes of Unix time, with why it does not start earlier. */
+/** A move in its session, minutes of Unix time. */
 final readonly class PlacedMove
 {
-    public function __construct(public Move $move, public int $start, public int $end, public StartReason $reason)
+    public function __construct(public Move $move, public int $start, public int $end, private StartReasons $why)
     {
+    }
+
+    /** Why it does not start earlier: worked out once it is asked for. */
+    public function reason(): StartReason
+    {
+        return $this->why->notEarlier($this->move);
     }
 
     /** Hands-on minutes: fewer than the move alone where it shares a set-up. */

@@ -21,6 +21,9 @@ final class StartReasons
 
     private readonly ClockWords $words;
 
+    /** @var array<string, StartReason> */
+    private array $known = [];
+
     /**
      * @param  array<string, array{int, int}>  $at start and end of moves, minutes of Unix time
      * @param  array<string, array{int, int}>  $mends check that was not right (uid) → when it is put right
@@ -35,6 +38,11 @@ final class StartReasons
     }
 
     public function notEarlier(Move $move): StartReason
+    {
+        return $this->known[$move->id] ??= $this->heldBy($move);
+    }
+
+    private function heldBy(Move $move): StartReason
     {
         [$start, $end] = $this->at[$move->id];
         [$ready, $base, $lead, $minutes, $with] = $this->bindingOfAll($move);
@@ -85,7 +93,7 @@ final class StartReasons
                 ? new StartReason(
                     ReasonKind::Tool,
                     (string) reset($tools),
-                    "the {$this->first($tools)} is with {$this->quoted($before)} until {$this->moment($start)}",
+                    "the {$tools[array_key_first($tools)]} is with {$this->quoted($before)} until {$this->moment($start)}",
                 )
                 : new StartReason(ReasonKind::Hands, $before->id, "hands are with {$this->quoted($before)} until {$this->moment($start)}");
         }
@@ -484,11 +492,5 @@ final class StartReasons
     private function id(Underlayer $base): string
     {
         return $base->under instanceof CoatApplication ? $base->under->uid : $base->under->id;
-    }
-
-    /** @param  array<string>  $words */
-    private function first(array $words): string
-    {
-        return (string) reset($words);
     }
 }

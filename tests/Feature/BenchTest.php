@@ -225,7 +225,7 @@ final class BenchTest extends FeatureCase
         $this->assertSame([], BenchPlanChecker::faults($here));
         $this->assertSame(
             array_map(
-                fn ($p): array => [$p->move->id, gmdate('Y-m-d\TH:i\Z', 60 * $p->start), $p->minutes(), $p->reason->text],
+                fn ($p): array => [$p->move->id, gmdate('Y-m-d\TH:i\Z', 60 * $p->start), $p->minutes(), $p->reason()->text],
                 $here->moves,
             ),
             array_map(fn (array $m): array => [$m['id'], $m['start'], $m['minutes'], $m['reason']['text']], $plan['moves']),

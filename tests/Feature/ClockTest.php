@@ -235,7 +235,7 @@ final class ClockTest extends FeatureCase
         $here = $this->plan($layout);
         $this->assertSame(
             array_map(
-                fn ($p): array => [$p->move->id, gmdate('Y-m-d\TH:i\Z', 60 * $p->start), $p->minutes(), $p->reason->text],
+                fn ($p): array => [$p->move->id, gmdate('Y-m-d\TH:i\Z', 60 * $p->start), $p->minutes(), $p->reason()->text],
                 $here->moves,
             ),
             array_map(fn (array $m): array => [$m['id'], $m['start'], $m['minutes'], $m['reason']['text']], $there['moves']),

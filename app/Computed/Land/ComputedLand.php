@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Computed\Land;
 
 use App\Computed\ComputedCache;
+use ArrayObject;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\LineSimplifier;
@@ -41,7 +42,7 @@ final class ComputedLand
     /** @var array<string, Lattice> what this request has at hand */
     private array $lattices = [];
 
-    /** @var WeakMap<Project, array<string, string>>|null of a project that stays as it is, by section and cell */
+    /** @var WeakMap<Project, ArrayObject<string, string>>|null of a project that stays as it is, by section */
     private ?WeakMap $hashes = null;
 
     public function __construct(private readonly ComputedCache $cache)
@@ -224,13 +225,10 @@ final class ComputedLand
     public function hash(Project $project, Section $section, float $cell): string
     {
         $this->hashes ??= new WeakMap();
-        $known = $this->hashes[$project] ?? [];
-        $key = "{$section->uid} {$cell}";
-        if (! isset($known[$key])) {
-            $this->hashes[$project] = $known + [$key => $this->cache->fingerprint($project->landOf($section), $section->uid, $cell)];
-        }
+        $this->hashes[$project] ??= new ArrayObject();
+        $this->hashes[$project][$section->uid] ??= $this->cache->fingerprint($project->landOf($section), $section->uid);
 
-        return $this->hashes[$project][$key];
+        return sha1("{$this->hashes[$project][$section->uid]} {$cell}");
     }
 
     /**

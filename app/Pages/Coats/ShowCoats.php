@@ -284,7 +284,7 @@ final readonly class ShowCoats
             'ring' => $state->last === null || $state->state === DryingState::Ready ? null : CureRingDrawing::ofState($page->plan, $state),
             'milestones' => $this->milestones($page, $state),
             'when' => $this->when($page, $state),
-            'why' => $state->next !== null ? $state->next->reason->text : $state->held->text ?? '',
+            'why' => $state->next !== null ? $state->next->reason()->text : $state->held->text ?? '',
             'needs' => $this->needs($page, $state),
             'spread' => $coat->recipe->family === Family::Ballast ? $this->spread($page, $coat) : '',
             'acts' => ActSteps::all($coat->recipe),

@@ -214,7 +214,7 @@ final readonly class ShowTonight
             'sparks' => in_array(Hazard::Sparks, $move->recipe->hazards, true),
             'late' => $page->plan->afterItsWindow($placed),
             'amounts' => MaterialAmount::sum($move->amounts),
-            'why' => $placed->reason->text,
+            'why' => $placed->reason()->text,
             'opens' => $opens === null ? null : $opens[0]->move->name(),
             'ready' => $page->words->moment($ready),
             'check' => $move->recipe->check,
@@ -267,7 +267,7 @@ final readonly class ShowTonight
         foreach ($plan->moves as $placed) {
             $zone = $placed->move->zone->uid;
             if ($placed->start >= $end && ! isset($rows[$zone]) && ! $this->isOnTonight($page, $zone)) {
-                $reason = $page === null ? $placed->reason : $plan->notWithin($placed->move, $page->session);
+                $reason = $page === null ? $placed->reason() : $plan->notWithin($placed->move, $page->session);
                 $rows[$zone] = [
                     'kind' => $reason->kind->word(),
                     'title' => $placed->move->coat->title(),

@@ -208,7 +208,7 @@ final class TimelineDrawing
         $on = $placed->move->id === $this->page->picked;
         $label =
             "{$placed->move->title()} on {$placed->move->zone->name}, {$words->moment($placed->start)}, "
-                ."{$placed->move->minutes} minutes: {$placed->reason->text}";
+                ."{$placed->move->minutes} minutes: {$placed->reason()->text}";
         $this->pane((float) $placed->start, (float) $placed->end, $y, $on ? 'work on' : 'work', $label, $placed->move->id);
         $this->panes[$placed->move->id] = [($this->x($placed->start) + $this->x($placed->end)) / 2.0, $y];
     }

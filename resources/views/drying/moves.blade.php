@@ -18,7 +18,7 @@
                     {{ $picked->move->place() }} · {{ $words->day($picked->start) }}, {{ $words->clock($picked->start) }} to
                     {{ $words->clock($picked->end) }} · {{ $picked->move->minutes }} min
                 </p>
-                <p class="why">{{ ucfirst($picked->reason->text) }}.</p>
+                <p class="why">{{ ucfirst($picked->reason()->text) }}.</p>
                 @if ($held)
                     <p class="soft">
                         It is one of those that hold up the end: an hour sooner here may be an hour sooner there.

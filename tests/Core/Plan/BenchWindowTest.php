@@ -35,7 +35,7 @@ final class BenchWindowTest extends TestCase
         [$glue, $lift] = $plan->moves;
         $this->assertGreaterThanOrEqual($glue->end + 30, $lift->start);
         $this->assertLessThanOrEqual($glue->start + 90, $lift->start);
-        $this->assertSame('wait', $lift->reason->kind->value);
+        $this->assertSame('wait', $lift->reason()->kind->value);
         $this->assertSame([], BenchPlanChecker::faults($plan));
         // A session that ends before it opens: glue that could not be freed of its masking is not begun, and it is said why.
         $short = $this->plan(['scenery-adhesive', 'masking-lifted'], [$this->evening(1, 1140, $glue->move->minutes + 1140 + 20)]);
@@ -291,7 +291,7 @@ final class BenchWindowTest extends TestCase
         // 5 + 10 × 0.8 = 13 min, and 8 more without setting up.
         $this->assertSame([13, 8], array_map(fn (PlacedMove $p): int => $p->minutes(), $plan->moves));
         $this->assertSame($plan->moves[0]->end, $plan->moves[1]->start);
-        $this->assertSame(['pot', true], [$plan->moves[1]->reason->kind->value, $plan->moves[1]->isJoined()]);
+        $this->assertSame(['pot', true], [$plan->moves[1]->reason()->kind->value, $plan->moves[1]->isJoined()]);
         $this->assertSame([], BenchPlanChecker::faults($plan));
         // What goes over the first waits for the first alone: 120 min × 1.4362 = 172.3 min after it.
         $soil = $this->make(

@@ -52,8 +52,8 @@ final class PlanTest extends TestCase
         // session's end at 21:00. So soil begins on Tuesday at 19:00.
         $this->assertSame(Build::minute('2026-10-12T19:00Z'), $paint->start);
         $this->assertSame(Build::minute('2026-10-13T19:00Z'), $soil->start);
-        $this->assertSame('wait', $soil->reason->kind->value);
-        $this->assertStringContainsString('“Brush on earth paint” on Zone 1 is ready for the next coat at 22:06', $soil->reason->text);
+        $this->assertSame('wait', $soil->reason()->kind->value);
+        $this->assertStringContainsString('“Brush on earth paint” on Zone 1 is ready for the next coat at 22:06', $soil->reason()->text);
         // Soil is dry through 36 h after 19:34, with the same certainty 36 × 1.4362 = 51.70 h: Thursday 23:16.
         $this->assertSame(Build::minute('2026-10-15T23:17Z'), $plan->ready(0.8));
         $this->assertSame(Build::minute('2026-10-13T19:34Z'), $plan->lastHandsOn());
@@ -225,7 +225,7 @@ final class PlanTest extends TestCase
         $morning = Build::weekly(61, 6, 540, 720);
         $plan = BenchPlan::make(Build::work($this->works(['sifted-soil'], [$this->evening(1), $morning], [$cold]), self::NOW));
         $this->assertSame(Build::minute('2026-10-17T09:00Z'), $plan->moves[0]->start);
-        $this->assertSame('cold', $plan->moves[0]->reason->kind->value);
+        $this->assertSame('cold', $plan->moves[0]->reason()->kind->value);
     }
 
     /**

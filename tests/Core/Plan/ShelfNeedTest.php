@@ -68,11 +68,11 @@ final class ShelfNeedTest extends TestCase
         $this->assertSame([], BenchPlanChecker::faults($plan));
         $paint = array_values(array_filter($plan->moves, fn (PlacedMove $p): bool => $p->move->recipe->id === 'earth-paint'))[0];
         $this->assertSame('2026-10-17', (new DateTimeImmutable('@'.$paint->start * 60))->format('Y-m-d'));
-        $this->assertSame('short', $paint->reason->kind->value);
-        $this->assertStringContainsString('ml earth paint until you shop on Sat 17 Oct', $paint->reason->text);
+        $this->assertSame('short', $paint->reason()->kind->value);
+        $this->assertStringContainsString('ml earth paint until you shop on Sat 17 Oct', $paint->reason()->text);
         $not = $plan->notWithin($paint->move, $plan->work->sessions[0]);
         $this->assertSame('short', $not->kind->value);
-        $this->assertSame('short', ShelfNeed::of($plan)['earth paint']->first?->reason->kind->value);
+        $this->assertSame('short', ShelfNeed::of($plan)['earth paint']->first?->reason()->kind->value);
         // A day that is over brings nothing.
         $over = BenchPlan::make($this->work(['earth paint' => 1.0], new BenchRules(shelf: new ShelfRules('2026-10-13'))));
         $this->assertContains('short', array_map(fn (UnplacedMove $u): string => $u->kind->value, $over->unplaced));

@@ -55,7 +55,7 @@ final class StartReasonsTest extends TestCase
             $plan = $this->random($seed);
             $this->assertSame([], BenchPlanChecker::faults($plan), "seed {$seed}");
             foreach ($plan->moves as $placed) {
-                $this->assertNotSame('', $placed->reason->text);
+                $this->assertNotSame('', $placed->reason()->text);
                 $this->assertFalse(
                     $plan->work
                         ->drying($placed->move->section)
@@ -69,9 +69,9 @@ final class StartReasonsTest extends TestCase
                 );
                 $this->assertTrue(
                     $this->holds($plan, $placed),
-                    "seed {$seed}: {$placed->move->title()} at {$placed->start}: {$placed->reason->kind->value}, {$placed->reason->text}",
+                    "seed {$seed}: {$placed->move->title()} at {$placed->start}: {$placed->reason()->kind->value}, {$placed->reason()->text}",
                 );
-                $kinds[$placed->reason->kind->value] = true;
+                $kinds[$placed->reason()->kind->value] = true;
             }
             foreach ($plan->unplaced as $unplaced) {
                 $this->assertContains($unplaced->kind->value, ['sessions', 'cold', 'order', 'wait', 'window']);
@@ -90,7 +90,7 @@ final class StartReasonsTest extends TestCase
             $chain = $plan->chain();
             $by = array_column(array_map(fn (PlacedMove $p): array => [$p->move->id, $p], $plan->moves), 1, 0);
             for ($k = 1; $k < count($chain); $k++) {
-                $this->assertSame($chain[$k - 1], $by[$chain[$k]]->reason->ref, "seed {$seed}");
+                $this->assertSame($chain[$k - 1], $by[$chain[$k]]->reason()->ref, "seed {$seed}");
                 $this->assertLessThanOrEqual($by[$chain[$k]]->start, $by[$chain[$k - 1]]->end, "seed {$seed}");
             }
             if ($chain !== []) {
@@ -212,7 +212,7 @@ final class StartReasonsTest extends TestCase
     private function holds(BenchPlan $plan, PlacedMove $placed): bool
     {
         $at = $plan->at();
-        $ref = $placed->reason->ref;
+        $ref = $placed->reason()->ref;
         $session = array_values(
             array_filter($plan->work->sessions, fn (array $s): bool => $placed->start >= $s[0] && $placed->start < $s[1]),
         )[0];
@@ -231,7 +231,7 @@ final class StartReasonsTest extends TestCase
             $placed->move->coat->recipe->tools,
         ) !== [];
 
-        return match ($placed->reason->kind->value) {
+        return match ($placed->reason()->kind->value) {
             'wait' => array_filter(
                 $bases,
                 fn (Underlayer $b): bool => $b->under instanceof Move &&

@@ -157,7 +157,7 @@ final class WholePlanTest extends TestCase
     /** @return array<string, mixed> */
     private function placed(PlacedMove $placed): array
     {
-        return ['start' => $placed->start, 'end' => $placed->end, 'reason' => $placed->reason];
+        return ['start' => $placed->start, 'end' => $placed->end, 'reason' => $placed->reason()];
     }
 
     /** @return array<string, mixed> */

@@ -31,8 +31,8 @@ final class MendingTest extends TestCase
         $this->assertSame([Build::uid(61) => [Build::minute('2026-10-12T19:00Z'), Build::minute('2026-10-12T19:25Z')]], $plan->mends);
         [$held] = $plan->moves;
         $this->assertSame(Build::minute('2026-10-12T19:25Z'), $held->start);
-        $this->assertSame('check', $held->reason->kind->value);
-        $this->assertStringContainsString('“Do the blades move?” was not right', $held->reason->text);
+        $this->assertSame('check', $held->reason()->kind->value);
+        $this->assertStringContainsString('“Do the blades move?” was not right', $held->reason()->text);
         $this->assertSame([], BenchPlanChecker::faults($plan));
     }
 
