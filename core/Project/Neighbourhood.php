@@ -16,6 +16,9 @@ final class Neighbourhood
     /** Slopes of a run come no further over a board, mm. */
     private const RUN_REACH_MM = 300.0;
 
+    /** What lies so near an edge lies on the board, mm. */
+    private const ON_MM = 0.5;
+
     /** @var WeakMap<Project, self>|null */
     private static ?WeakMap $known = null;
 
@@ -30,6 +33,9 @@ final class Neighbourhood
 
     /** @var WeakMap<Section, list<Run>> */
     private WeakMap $runs;
+
+    /** @var WeakMap<Section, array<string, true>> uids of what lies on it */
+    private WeakMap $lying;
 
     /** @var list<array{float, float}>|null places of spots and lines that the ground goes through, layout coordinates */
     private ?array $places = null;
@@ -48,6 +54,7 @@ final class Neighbourhood
         $this->held = new WeakMap();
         $this->together = new WeakMap();
         $this->runs = new WeakMap();
+        $this->lying = new WeakMap();
     }
 
     public static function of(Project $project): self
@@ -97,6 +104,41 @@ final class Neighbourhood
         return $this->runs[$section] ??= $this->near($section);
     }
 
+    /**
+     * Whether a point of one of the layout's features lies on one of some boards.
+     *
+     * @param  list<Section>  $boards
+     */
+    public function liesOn(LandFeature $feature, array $boards): bool
+    {
+        foreach ($boards as $board) {
+            $this->lying[$board] ??= $this->lyingOn($board);
+            if (isset($this->lying[$board][$feature->uid])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array<string, true> */
+    private function lyingOn(Section $board): array
+    {
+        $lying = [];
+        $middle = $board->middle();
+        $reach = hypot($board->width, $board->depth) / 2.0 + 1.0;
+        foreach ($this->features as $feature) {
+            foreach ($feature->points as $p) {
+                if (hypot($p->x - $middle->x, $p->y - $middle->y) < $reach && $board->holds($p->x, $p->y, self::ON_MM)) {
+                    $lying[$feature->uid] = true;
+                    break;
+                }
+            }
+        }
+
+        return $lying;
+    }
+
     private function lacksLandOfItsOwn(Section $section): bool
     {
         if ($section->runsOn || $section->edges !== []) {
@@ -107,7 +149,7 @@ final class Neighbourhood
             return false;
         }
         foreach ($this->places() as [$x, $y]) {
-            if ($section->holds($x, $y, 0.5) && array_filter($others, fn (Section $s): bool => $s->holds($x, $y, 0.5)) === []) {
+            if ($section->holds($x, $y, self::ON_MM) && array_filter($others, fn (Section $s): bool => $s->holds($x, $y, self::ON_MM)) === []) {
                 return false;
             }
         }

@@ -149,17 +149,19 @@ final readonly class Project
     public function landOf(Section $section): self
     {
         $around = Neighbourhood::of($this);
-        $uids = array_map(fn (Section $s): string => $s->uid, [...$around->together($section), ...$around->meeting($section)]);
-        $boards = array_values(array_filter($this->sections, fn (Section $s): bool => in_array($s->uid, $uids, true)));
-        $reaching = array_map(fn (LandFeature $f): string => $f->uid, $this->shapesNear($section));
-        $counts = fn (LandFeature $f): bool => in_array($f->uid, $reaching, true) || self::liesOn($f, $boards);
-        $near = array_map(fn (Run $r): string => $r->uid, $around->runs($section));
+        $uids = fn (array $of): array => array_fill_keys(array_column($of, 'uid'), true);
+        $here = $uids([...$around->together($section), ...$around->meeting($section)]);
+        $boards = array_values(array_filter($this->sections, fn (Section $s): bool => isset($here[$s->uid])));
+        $reaching = $uids($this->shapesNear($section));
+        $near = $uids($around->runs($section));
 
         return new self(
             $this->layout->forLand(),
             array_map(fn (Section $s): Section => $s->forLand(), $boards),
-            array_values(array_filter($this->runs, fn (Run $r): bool => in_array($r->uid, $near, true))),
-            array_values(array_filter($this->features, $counts)),
+            array_values(array_filter($this->runs, fn (Run $r): bool => isset($near[$r->uid]))),
+            array_values(
+                array_filter($this->features, fn (LandFeature $f): bool => isset($reaching[$f->uid]) || $around->liesOn($f, $boards)),
+            ),
             [],
             [],
             new Works(),
@@ -219,7 +221,7 @@ final readonly class Project
     {
         $group = $this->joinedWith($section);
         foreach ($this->features as $feature) {
-            if (! $feature->kind->isShape() && self::liesOn($feature, $group)) {
+            if (! $feature->kind->isShape() && Neighbourhood::of($this)->liesOn($feature, $group)) {
                 return true;
             }
         }
@@ -250,7 +252,7 @@ final readonly class Project
         $spots = $lines = [];
         // What stands on the edge of a board that lies level is its neighbour's.
         foreach ($this->isHeld($section) ? [] : $this->features as $feature) {
-            if ($feature->isShape() || ! self::liesOn($feature, $group)) {
+            if ($feature->isShape() || ! Neighbourhood::of($this)->liesOn($feature, $group)) {
                 continue;
             }
             if ($feature->kind->isSpot()) {
@@ -374,20 +376,6 @@ final readonly class Project
 
             return $p;
         }, $points);
-    }
-
-    /** @param  list<Section>  $boards */
-    private static function liesOn(LandFeature $feature, array $boards): bool
-    {
-        foreach ($feature->points as $p) {
-            foreach ($boards as $board) {
-                if ($board->holds($p->x, $p->y, 0.5)) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
     }
 
     /** The library as the layout works with it: with recipes of its own, and in the ways that it prefers. */

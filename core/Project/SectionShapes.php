@@ -36,7 +36,7 @@ final class SectionShapes
         $out = [];
         foreach ($features as $feature) {
             $order = self::order($feature);
-            if ($order === null) {
+            if ($order === null || self::isFar($feature, $section)) {
                 continue;
             }
             $here = $feature->at(
@@ -129,6 +129,18 @@ final class SectionShapes
         }
 
         return $ground;
+    }
+
+    /** Whether a feature, in layout coordinates, lies so far off that it cannot reach the board: a circle around each says so. */
+    private static function isFar(LandFeature $feature, Section $section): bool
+    {
+        [$x1, $y1, $x2, $y2] = Box::around($feature->plan(), 0.0);
+        $middle = $section->middle();
+        $around = (hypot($x2 - $x1, $y2 - $y1) + hypot($section->width, $section->depth)) / 2.0;
+        $reach = $around + self::REACH_MM + ($feature->figures['foot_mm'] ?? 0.0);
+
+        // What reaches goes by a box along the board's edges: it stays within so much of the circle.
+        return hypot(($x1 + $x2) / 2.0 - $middle->x, ($y1 + $y2) / 2.0 - $middle->y) > M_SQRT2 * $reach;
     }
 
     private static function reaches(LandFeature $here, Section $section): bool
