@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Computed;
 
+use ArrayObject;
 use IdleRidge\Core\Measure\UnitsInUse;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\Cache;
 use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 use SplFileInfo;
+use WeakMap;
 
 /**
  * What was computed, under a fingerprint of all it depends on: unchanged input is never computed again, changed input never
@@ -29,6 +31,9 @@ final class ComputedCache
 
     private ?string $build = null;
 
+    /** @var WeakMap<object, ArrayObject<string, string>>|null whole → fingerprints of its parts */
+    private ?WeakMap $parts = null;
+
     public function __construct(private readonly string $core, private readonly string $folder)
     {
     }
@@ -37,6 +42,21 @@ final class ComputedCache
     public function fingerprint(mixed ...$inputs): string
     {
         return sha1($this->build().UnitsInUse::current()->value.serialize($inputs));
+    }
+
+    /**
+     * The fingerprint of a part of a whole that stays as it is: worked out when it is first asked for.
+     *
+     * @param  string  $part names it within its whole
+     * @param  callable(): list<mixed>  $inputs
+     */
+    public function fingerprintOf(object $whole, string $part, callable $inputs): string
+    {
+        $this->parts ??= new WeakMap();
+        $this->parts[$whole] ??= new ArrayObject();
+        $key = UnitsInUse::current()->value." {$part}";
+
+        return $this->parts[$whole][$key] ??= $this->fingerprint(...$inputs());
     }
 
     /**

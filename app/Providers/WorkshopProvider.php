@@ -14,7 +14,6 @@ use App\Computed\Clock\ClockDoubt;
 use App\Computed\ComputedCache;
 use App\Computed\Land\ComputedLand;
 use App\Computed\Library\LibraryFiles;
-use App\Computed\Plan\ComputedPlan;
 use App\Database\ImmediateConnector;
 use App\Devices\BenchScale;
 use App\Devices\HttpBenchScale;
@@ -40,7 +39,6 @@ final class WorkshopProvider extends ServiceProvider
         );
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         $this->app->scoped(ComputedLand::class);
-        $this->app->scoped(ComputedPlan::class);
         $this->app->scoped(SeenRevision::class);
         $this->app->scoped(WriteTurn::class);
         $this->app->scoped(Hand::class);

@@ -149,7 +149,8 @@ final class Neighbourhood
             return false;
         }
         foreach ($this->places() as [$x, $y]) {
-            if ($section->holds($x, $y, self::ON_MM) && array_filter($others, fn (Section $s): bool => $s->holds($x, $y, self::ON_MM)) === []) {
+            $isUnder = fn (Section $s): bool => $s->holds($x, $y, self::ON_MM);
+            if ($isUnder($section) && array_filter($others, $isUnder) === []) {
                 return false;
             }
         }

@@ -184,7 +184,12 @@ final readonly class Project
     public function section(string $uidOrName): Section
     {
         foreach ($this->sections as $section) {
-            if ($section->uid === $uidOrName || mb_strtolower($section->name) === mb_strtolower($uidOrName)) {
+            if ($section->uid === $uidOrName) {
+                return $section;
+            }
+        }
+        foreach ($this->sections as $section) {
+            if (mb_strtolower($section->name) === mb_strtolower($uidOrName)) {
                 return $section;
             }
         }

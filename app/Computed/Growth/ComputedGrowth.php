@@ -56,7 +56,7 @@ final readonly class ComputedGrowth
             $layout->clearance,
             $layout->viewing,
             $layout->cuts->board,
-            $project->works->growth,
+            $this->cache->fingerprintOf($project, 'growth', fn (): array => [$project->works->growth]),
         );
 
         return $this->cache->remember('growth-findings', $from, fn (): array => Rulebook::checkGrowth($this->survey($project, $section)));
@@ -121,12 +121,12 @@ final readonly class ComputedGrowth
     /** The fingerprint of what rows depend on. */
     private function rowsFrom(Project $project): string
     {
-        return $this->cache->fingerprint(
+        return $this->cache->fingerprintOf($project, 'rows', fn (): array => [
             $project->layout->forRows(),
             $project->sections,
             $project->runs,
             $project->features,
             $project->works->growth->rows,
-        );
+        ]);
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Computed\Land;
 
 use App\Computed\ComputedCache;
-use ArrayObject;
 use IdleRidge\Core\Geometry\Contours;
 use IdleRidge\Core\Geometry\HeightMesh;
 use IdleRidge\Core\Geometry\LineSimplifier;
@@ -22,7 +21,6 @@ use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\SightStudy;
 use IdleRidge\Core\Rulebook\Rulebook;
-use WeakMap;
 
 /**
  * Works a section's land out, or takes it from what was computed before. What the land of a section can depend on is a project
@@ -41,9 +39,6 @@ final class ComputedLand
 
     /** @var array<string, Lattice> what this request has at hand */
     private array $lattices = [];
-
-    /** @var WeakMap<Project, ArrayObject<string, string>>|null of a project that stays as it is, by section */
-    private ?WeakMap $hashes = null;
 
     public function __construct(private readonly ComputedCache $cache)
     {
@@ -224,11 +219,9 @@ final class ComputedLand
 
     public function hash(Project $project, Section $section, float $cell): string
     {
-        $this->hashes ??= new WeakMap();
-        $this->hashes[$project] ??= new ArrayObject();
-        $this->hashes[$project][$section->uid] ??= $this->cache->fingerprint($project->landOf($section), $section->uid);
+        $inputs = fn (): array => [$project->landOf($section), $section->uid];
 
-        return sha1("{$this->hashes[$project][$section->uid]} {$cell}");
+        return sha1($this->cache->fingerprintOf($project, "land {$section->uid}", $inputs)." {$cell}");
     }
 
     /**

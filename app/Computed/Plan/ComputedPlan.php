@@ -8,7 +8,6 @@ use App\Computed\ComputedCache;
 use App\Computed\Land\ComputedLand;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
-use ArrayObject;
 use IdleRidge\Core\Coats\Coat;
 use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\CoatPasses;
@@ -24,14 +23,10 @@ use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
 use IdleRidge\Core\Project\WaterZones;
 use Psr\Clock\ClockInterface;
-use WeakMap;
 
 /** Surveys zones and plans the work, or takes it from what was computed before. */
 final class ComputedPlan
 {
-    /** @var WeakMap<Project, ArrayObject<string, string>>|null of a project that stays as it is, by section */
-    private ?WeakMap $surveyed = null;
-
     public function __construct(
         private readonly ComputedLand $land,
         private readonly ProjectLoader $load,
@@ -96,14 +91,11 @@ final class ComputedPlan
     /** The fingerprint of what a section's survey depends on. */
     private function surveyed(Project $project, Section $section): string
     {
-        $this->surveyed ??= new WeakMap();
-        $this->surveyed[$project] ??= new ArrayObject();
-
-        return $this->surveyed[$project][$section->uid] ??= $this->cache->fingerprint(
+        return $this->cache->fingerprintOf($project, "survey {$section->uid}", fn (): array => [
             $this->land->hash($project, $section, ComputedLand::CELL_MM),
             $project->layout->northDeg,
             $this->toSurvey($project, $section),
-        );
+        ]);
     }
 
     /** @return array{array<string, Zone>, list<CoatPasses>, list<LaidPatch>, array<string, Standing>} */

@@ -69,7 +69,8 @@ final class StartReasonsTest extends TestCase
                 );
                 $this->assertTrue(
                     $this->holds($plan, $placed),
-                    "seed {$seed}: {$placed->move->title()} at {$placed->start}: {$placed->reason()->kind->value}, {$placed->reason()->text}",
+                    "seed {$seed}: {$placed->move->title()} at {$placed->start}: "
+                        ."{$placed->reason()->kind->value}, {$placed->reason()->text}",
                 );
                 $kinds[$placed->reason()->kind->value] = true;
             }
