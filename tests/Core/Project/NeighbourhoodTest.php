@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Project;
 
 use IdleRidge\Core\Geometry\Point;
+use IdleRidge\Core\Project\LayoutSheet;
 use IdleRidge\Core\Project\Neighbourhood;
 use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Project\Section;
@@ -34,7 +35,7 @@ final class NeighbourhoodTest extends TestCase
                 $runs[] = Build::straight(20 + $k, 0.0, 0.0, 0.0, length: (float) mt_rand(100, 900))
                     ->but(start: new Point($place(), $place()), headingDeg: (float) mt_rand(0, 359));
             }
-            $project = Project::of(Build::sheet(), $boards, $runs);
+            $project = Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), $boards, $runs);
             foreach ($boards as $board) {
                 $near = [];
                 foreach ($runs as $run) {
@@ -56,7 +57,7 @@ final class NeighbourhoodTest extends TestCase
             range(1, 4),
         );
         $apart = Section::of(Build::uid(9), 'Apart', 600.0, 300.0, 3001.1, 1500.0, edges: ['left' => [[0.0, 10.0]]]);
-        $around = Neighbourhood::of(Project::of(Build::sheet(), [...$row, $apart]));
+        $around = Neighbourhood::of(Project::of(new LayoutSheet(Build::uid(900), 'Trial', 87.1, 16.5), [...$row, $apart]));
         $names = fn (array $boards): array => array_map(fn (Section $s): string => $s->name, $boards);
 
         $this->assertSame(['Board 1', 'Board 3'], $names($around->meeting($row[1])));
