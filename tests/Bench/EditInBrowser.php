@@ -67,6 +67,9 @@ final class EditInBrowser
         foreach (WaterBench::measure($bench, $browser, $database, $layout) as [$name, $times, $limit]) {
             $rows[] = self::row($name, $times, $limit);
         }
+        foreach (ClubBench::measure($bench, $database, $layout) as [$name, $times, $limit]) {
+            $rows[] = self::row($name, $times, $limit);
+        }
         // One board alone, as most layouts begin, and the demo's four that hang together and share one ground.
         $stages = [
             'four boards joined' => [],

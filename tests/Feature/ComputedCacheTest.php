@@ -5,7 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Computed\ComputedCache;
+use App\Computed\ProjectLoader;
+use App\Models\LandFeature;
+use App\Models\Run;
+use App\Models\Section;
 use IdleRidge\Core\Geometry\Placement;
+use IdleRidge\Core\Project\Project;
 use Illuminate\Support\Facades\File;
 
 /** What is kept of what was computed: under all it depends on, no longer than its days, no more than its bytes. */
@@ -59,5 +64,25 @@ final class ComputedCacheTest extends FeatureCase
         $this->assertSame(0, $cache->prune($now, 3000));
         $this->assertSame(1, $cache->prune($now, 2999));
         $this->assertSame(['middle', 'new'], $there(), 'the oldest first');
+    }
+
+    public function test_a_layout_is_what_its_rows_say_now_however_they_came_to_say_it(): void
+    {
+        $layout = $this->demo();
+        $load = $this->app->make(ProjectLoader::class);
+        $first = $load->of($layout);
+        $this->assertEquals($first, $load->of($layout));
+        $this->assertSame(serialize($load->with($layout, null)), serialize($load->of($layout)));
+        foreach ([
+            [LandFeature::class, ['name' => 'Called otherwise'], fn (Project $p): string => $p->features[0]->name],
+            [Run::class, ['name' => 'Renamed line'], fn (Project $p): string => $p->runs[0]->name],
+            [Section::class, ['name' => 'Renamed board'], fn (Project $p): string => $p->sections[0]->name],
+        ] as [$class, $changed, $read]) {
+            // Past the ledger, as another program would.
+            $class::query()->where('layout_id', $layout->id)->orderBy('position')->orderBy('id')->limit(1)->update($changed);
+            $this->assertSame($changed['name'], $read($load->of($layout)));
+        }
+        $layout->forceFill(['tension' => 0.5])->save();
+        $this->assertSame(0.5, $load->of($layout)->layout->tension);
     }
 }
