@@ -12,6 +12,8 @@ final class ClubBench
 {
     private const TIMES = 8;
 
+    private const MAX_TRIES = 8;
+
     /** @return list<array{string, list<float>, string}> */
     public static function measure(Bench $bench, PDO $database, string $layout): array
     {
@@ -35,6 +37,8 @@ final class ClubBench
                 'Whole layout' => "{$at}/whole",
             ] as $name => $address
         ) {
+            // The land of thirty-two boards takes longer than one answer may: what is worked out by then is kept for the next.
+            for ($tries = 0; $tries < self::MAX_TRIES && @file_get_contents($address) === false; $tries++);
             $times = [];
             for ($k = 0; $k < 12; $k++) {
                 $start = hrtime(true);
