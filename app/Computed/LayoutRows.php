@@ -8,6 +8,7 @@ use App\Models\JsonRecord;
 use App\Models\Layout;
 use App\Models\Record;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use LogicException;
 use stdClass;
 
 /** The rows of a layout as they were at one moment: what is made of them depends on nothing else of the database. */
@@ -42,10 +43,15 @@ final readonly class LayoutRows
      * @template T of Record
      *
      * @param  class-string<T>  $class
-     * @return list<T> none of a relation that was not read
+     * @return list<T> none of what only remembers, where that was not read
+     *
+     * @throws LogicException for a relation that is not read: what is made of it would not be known by its rows
      */
     public function records(string $relation, string $class): array
     {
+        if (! isset($this->rows[$relation]) && ! in_array($relation, self::REMEMBERED, true)) {
+            throw new LogicException("The rows of {$relation} are not read with a layout.");
+        }
         $model = new $class();
         $made = [];
         foreach ($this->rows[$relation] ?? [] as $row) {

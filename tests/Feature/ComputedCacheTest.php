@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Computed\ComputedCache;
+use App\Computed\LayoutRows;
 use App\Computed\ProjectLoader;
 use App\Models\LandFeature;
+use App\Models\Layout;
 use App\Models\Run;
 use App\Models\Section;
+use App\Models\Stall;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Project\Project;
 use Illuminate\Support\Facades\File;
+use LogicException;
 
 /** What is kept of what was computed: under all it depends on, no longer than its days, no more than its bytes. */
 final class ComputedCacheTest extends FeatureCase
@@ -82,7 +86,21 @@ final class ComputedCacheTest extends FeatureCase
             $class::query()->where('layout_id', $layout->id)->orderBy('position')->orderBy('id')->limit(1)->update($changed);
             $this->assertSame($changed['name'], $read($load->of($layout)));
         }
+        $this->readsNothingElse($layout);
         $layout->forceFill(['tension' => 0.5])->save();
         $this->assertSame(0.5, $load->of($layout)->layout->tension);
+    }
+
+    private function readsNothingElse(Layout $layout): void
+    {
+        $rows = LayoutRows::of($layout);
+        $this->assertSame([], $rows->values('photos'));
+        $this->assertNotSame([], LayoutRows::of($layout, true)->values('photos'));
+        try {
+            $rows->records('revisions', Stall::class);
+            $this->fail('Rows that are not read were asked for, and nobody said so.');
+        } catch (LogicException $unread) {
+            $this->assertStringContainsString('revisions', $unread->getMessage());
+        }
     }
 }

@@ -56,9 +56,10 @@ final class WholeLayoutTest extends FeatureCase
 
         $steps = Revision::query()->count();
         $profile = ['half_width_left_mm' => '26.12', 'ditch_depth_mm' => '2', 'batter_fill_left' => '1.75'];
-        $form = ['of' => $birch->uid, 'profile' => $profile, 'runs' => [$birch->uid, $halt->uid]];
+        $form = ['of' => $birch->uid, 'profile' => $profile, 'runs' => [$birch->uid, $halt->uid, $halt->uid]];
         $this->patch($at, $form)->assertRedirect("{$at}?of={$birch->uid}")->assertSessionHasNoErrors();
         $this->assertSame($steps + 1, Revision::query()->count());
+        $this->assertSame('Formation of 2 runs changed', Revision::query()->latest('id')->firstOrFail()->sentence);
         foreach ([$birch, $halt] as $row) {
             $row->refresh();
             $this->assertSame([26.123456, 2.0, 1.75], [

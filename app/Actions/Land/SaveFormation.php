@@ -31,7 +31,7 @@ final readonly class SaveFormation
                 ?? throw new InvalidValue('The run it was of is no longer there: load the page again.', 'runs');
             $values = FormationInput::read($typed, FormationProfile::from($of->profile));
             $chosen = [];
-            foreach ($typed->list('runs') as $uid) {
+            foreach (array_unique($typed->list('runs'), SORT_REGULAR) as $uid) {
                 $row = is_string($uid) ? $rows->get($uid) : null;
                 $chosen[] = $row !== null && $row->kind === $of->kind
                     ? $row

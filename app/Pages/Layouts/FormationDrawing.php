@@ -24,6 +24,9 @@ final class FormationDrawing
 
     private const AROUND = 24.0;
 
+    /** So wide has half a strip to be for its figure to stand under it. */
+    private const MIN_FIGURE = 26.0;
+
     public static function of(FormationGroup $group, float $ratio, float $gauge): Svg
     {
         [$bank, $cutting] = [$group->across(-self::SHOWN_MM), $group->across(self::SHOWN_MM)];
@@ -41,8 +44,10 @@ final class FormationDrawing
         foreach ([[-$left, 0.0, $left], [0.0, $right, $right]] as [$from, $to, $wide]) {
             [$x1, $y] = $at([$from, 0.0]);
             [$x2] = $at([$to, 0.0]);
-            $svg->path('dim', 'M'.Svg::n($x1).' '.Svg::n($y + 10.0).'v6m0-3H'.Svg::n($x2).'m0-3v6')
-                ->text('n', ($x1 + $x2) / 2.0, $y + 28.0, Format::cell($wide, 1), 'middle');
+            $svg->path('dim', 'M'.Svg::n($x1).' '.Svg::n($y + 10.0).'v6m0-3H'.Svg::n($x2).'m0-3v6');
+            if ($x2 - $x1 >= self::MIN_FIGURE) {
+                $svg->text('n', ($x1 + $x2) / 2.0, $y + 28.0, Format::cell($wide, 1), 'middle');
+            }
         }
         [$x, $y] = $at($cutting[0]);
         $svg->text('h', max(4.0, $x), $y - 8.0, 'in a cutting');
