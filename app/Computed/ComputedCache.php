@@ -12,6 +12,7 @@ use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 use SplFileInfo;
 use WeakMap;
+use WeakReference;
 
 /**
  * What was computed, under a fingerprint of all it depends on: unchanged input is never computed again, changed input never
@@ -29,23 +30,41 @@ final class ComputedCache
 
     private const SWEPT = '.swept';
 
+    /** So many are noted before those that are gone are struck off. */
+    private const MAX_IN_USE = 1000;
+
     private ?string $build = null;
+
+    /** @var WeakMap<object, string>|null what stands here → under which fingerprint */
+    private ?WeakMap $known = null;
+
+    /** @var array<string, WeakReference<object>> what was taken from here, as long as it is in use */
+    private array $inUse = [];
 
     /** @var WeakMap<object, ArrayObject<string, string>>|null whole → fingerprints of its parts */
     private ?WeakMap $parts = null;
+
+    /** @var array<string, ArrayObject<string, string>> fingerprint of a whole that stands here → those of its parts, some of them new */
+    private array $unsaved = [];
 
     public function __construct(private readonly string $core, private readonly string $folder)
     {
     }
 
-    /** Of values by all their fields, private ones included, of the program that computes with them and of the units it speaks in. */
+    /**
+     * Of values by all their fields, private ones included, of the program that computes with them and of the units it speaks in. What was
+     * taken from here stands for itself by what it was taken under.
+     */
     public function fingerprint(mixed ...$inputs): string
     {
+        $inputs = array_map(fn (mixed $one): mixed => is_object($one) ? $this->known[$one] ?? $one : $one, $inputs);
+
         return sha1($this->build().UnitsInUse::current()->value.serialize($inputs));
     }
 
     /**
-     * The fingerprint of a part of a whole that stays as it is: worked out when it is first asked for.
+     * The fingerprint of a part of a whole that stays as it is: worked out when it is first asked for, and kept beside a whole that was
+     * taken from here.
      *
      * @param  string  $part names it within its whole
      * @param  callable(): list<mixed>  $inputs
@@ -53,10 +72,35 @@ final class ComputedCache
     public function fingerprintOf(object $whole, string $part, callable $inputs): string
     {
         $this->parts ??= new WeakMap();
-        $this->parts[$whole] ??= new ArrayObject();
+        $under = $this->known[$whole] ?? null;
+        $parts = $this->parts[$whole] ??= $this->unsaved[$under ?? ''] ?? $this->savedParts($under);
         $key = UnitsInUse::current()->value." {$part}";
+        if (! isset($parts[$key])) {
+            $parts[$key] = $this->fingerprint(...$inputs());
+            if ($under !== null) {
+                $this->unsaved[$under] = $parts;
+            }
+        }
 
-        return $this->parts[$whole][$key] ??= $this->fingerprint(...$inputs());
+        return $parts[$key];
+    }
+
+    /** @return ArrayObject<string, string> */
+    private function savedParts(?string $under): ArrayObject
+    {
+        /** @var array<string, string> $kept */
+        $kept = $under === null ? [] : $this->get('parts', $under) ?? [];
+
+        return new ArrayObject($kept);
+    }
+
+    /** Keeps the fingerprints that were worked out since it was last done. */
+    public function saveParts(): void
+    {
+        foreach ($this->unsaved as $under => $parts) {
+            $this->put('parts', $under, $parts->getArrayCopy());
+        }
+        $this->unsaved = [];
     }
 
     /**
@@ -68,10 +112,19 @@ final class ComputedCache
      */
     public function remember(string $kind, string $fingerprint, callable $compute): mixed
     {
-        $kept = $this->get($kind, $fingerprint);
+        $key = "{$kind}-{$fingerprint}";
+        $kept = ($this->inUse[$key] ?? null)?->get() ?? $this->get($kind, $fingerprint);
         if ($kept === null) {
             $kept = $compute();
             $this->put($kind, $fingerprint, $kept);
+        }
+        if (is_object($kept)) {
+            if (count($this->inUse) > self::MAX_IN_USE) {
+                $this->inUse = array_filter($this->inUse, fn (WeakReference $one): bool => $one->get() !== null);
+            }
+            $this->inUse[$key] = WeakReference::create($kept);
+            $this->known ??= new WeakMap();
+            $this->known[$kept] = $key;
         }
 
         return $kept;
@@ -84,12 +137,14 @@ final class ComputedCache
 
     public function put(string $kind, string $fingerprint, mixed $value): void
     {
+        unset($this->inUse["{$kind}-{$fingerprint}"]);
         $this->store()->put("{$kind}-{$fingerprint}", $value, 86400 * self::MAX_AGE_DAYS);
         $this->pruneNowAndThen();
     }
 
     public function forget(string $kind, string $fingerprint): void
     {
+        unset($this->inUse["{$kind}-{$fingerprint}"]);
         $this->store()->forget("{$kind}-{$fingerprint}");
     }
 

@@ -37,6 +37,7 @@ final class WorkshopProvider extends ServiceProvider
             ComputedCache::class,
             fn (): ComputedCache => new ComputedCache(base_path('core'), (string) config('cache.stores.computed.path')),
         );
+        $this->app->terminating(fn () => $this->app->make(ComputedCache::class)->saveParts());
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         $this->app->scoped(ComputedLand::class);
         $this->app->scoped(SeenRevision::class);

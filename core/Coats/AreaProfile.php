@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace IdleRidge\Core\Coats;
 
+use IdleRidge\Core\Measure\Packed;
+
 /**
  * How an amount (area, length) lies along one axis: so much between each two lines of a raster, evenly within them. Strips
  * are cut from it, and what lies in a strip is read off it.
  */
-final readonly class AreaProfile
+final class AreaProfile
 {
+    /** @var array{string, string, string}|null as it was kept, until it is asked for: of most profiles of a layout nothing is */
+    private ?array $packed = null;
+
     /**
      * @param  list<float>  $lines rising, mm
      * @param  array<int, float>  $amounts gap between two lines → amount; empty gaps may be left out
@@ -18,18 +23,48 @@ final readonly class AreaProfile
     {
     }
 
+    /** @return array{string, string, string} */
+    public function __serialize(): array
+    {
+        return $this->packed ?? [
+            Packed::floats($this->lines),
+            Packed::counts(array_keys($this->amounts)),
+            Packed::floats($this->amounts),
+        ];
+    }
+
+    /** @param  array{string, string, string}  $packed */
+    public function __unserialize(array $packed): void
+    {
+        $this->packed = $packed;
+    }
+
+    private function unpack(): void
+    {
+        if ($this->packed !== null) {
+            $this->lines = Packed::toFloats($this->packed[0]);
+            $this->amounts = array_combine(Packed::toCounts($this->packed[1]), Packed::toFloats($this->packed[2]));
+            $this->packed = null;
+        }
+    }
+
     public function total(): float
     {
+        $this->unpack();
+
         return array_sum($this->amounts);
     }
 
     public function times(float $factor): self
     {
+        $this->unpack();
+
         return new self($this->lines, array_map(fn (float $amount): float => $amount * $factor, $this->amounts));
     }
 
     public function between(float $from, float $to): float
     {
+        $this->unpack();
         $sum = 0.0;
         foreach ($this->amounts as $k => $amount) {
             $low = max($from, $this->lines[$k]);

@@ -6,6 +6,7 @@ namespace IdleRidge\Core\Coats;
 
 use IdleRidge\Core\Geometry\Box;
 use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Measure\Packed;
 
 /**
  * A zone on the land as it is, in section coordinates: its rings (outlines counter-clockwise, holes clockwise), plan and
@@ -34,6 +35,18 @@ final readonly class ZoneArea
         public array $tracks = [],
         public Standing $standing = new Standing(),
     ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function __serialize(): array
+    {
+        return ['rings' => Packed::rings($this->rings)] + get_object_vars($this);
+    }
+
+    /** @param  array<string, mixed>  $packed */
+    public function __unserialize(array $packed): void
+    {
+        self::__construct(...['rings' => Packed::toRings($packed['rings'])] + $packed);
     }
 
     public function holding(Standing $standing): self
@@ -108,15 +121,21 @@ final readonly class ZoneArea
     {
         $best = self::middleOf($rings);
         $most = 0.0;
-        foreach (array_filter($rings) as $ring) {
+        $rings = array_values(array_filter($rings));
+        foreach ($rings as $ring) {
             [$x1, $y1, $x2, $y2] = Box::around($ring);
-            for ($k = 0; $k < self::NET * self::NET; $k++) {
-                $x = $x1 + (($x2 - $x1) * (($k % self::NET) + 0.5)) / self::NET;
-                $y = $y1 + (($y2 - $y1) * (intdiv($k, self::NET) + 0.5)) / self::NET;
-                $depths = array_map(fn (array $one): float => Polygon::depth($one, $x, $y), $rings);
-                $room = count(array_filter($depths, fn (float $d): bool => $d > 0.0)) % 2 === 1 ? min(array_map(abs(...), $depths)) : 0.0;
-                if ($room > $most) {
-                    [$best, $most] = [[$x, $y], $room];
+            for ($k = 0; $k < self::NET; $k++) {
+                $y = $y1 + (($y2 - $y1) * ($k + 0.5)) / self::NET;
+                $crossings = array_merge(...array_map(fn (array $one): array => Polygon::crossings($one, $y), $rings));
+                for ($n = 0; $n < self::NET; $n++) {
+                    $x = $x1 + (($x2 - $x1) * ($n + 0.5)) / self::NET;
+                    $room = count(array_filter($crossings, fn (float $at): bool => $x < $at)) % 2 === 1 ? INF : 0.0;
+                    foreach ($rings as $one) {
+                        $room = $room > $most ? min($room, Polygon::squareTo($one, $x, $y, $most)) : 0.0;
+                    }
+                    if ($room > $most) {
+                        [$best, $most] = [[$x, $y], $room];
+                    }
                 }
             }
         }

@@ -34,6 +34,9 @@ final class Drying
     /** @var array<string, LearnedFactor> */
     private array $learned = [];
 
+    /** @var array<string, float> mechanism → its fastest rate in the air to come */
+    private array $best = [];
+
     /**
      * @param  int  $from nothing was laid before
      * @param  list<Observation>  $seen what was looked at while it dried in this room
@@ -98,10 +101,14 @@ final class Drying
     public function least(CureFigures $figures, Milestone $milestone, float $mm, float $quantile): float
     {
         [$first, $then] = $this->doses($figures, $milestone, $mm);
-        $best = fn (Mechanism $mechanism): float => max(1e-4, ...array_map($mechanism->rate(...), $this->air->toCome()));
 
-        return ($first / $best($figures->mechanism) + $then / $best(Mechanism::Evaporation)) *
+        return ($first / $this->best($figures->mechanism) + $then / $this->best(Mechanism::Evaporation)) *
             $this->learned($figures->id)->factor($quantile);
+    }
+
+    private function best(Mechanism $mechanism): float
+    {
+        return $this->best[$mechanism->value] ??= max(1e-4, ...array_map($mechanism->rate(...), $this->air->toCome()));
     }
 
     /** Whether this air, from `$end` on, keeps a film from forming more often than the certainty that is asked for leaves. */

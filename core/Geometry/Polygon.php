@@ -141,6 +141,18 @@ final class Polygon
      */
     public static function depth(array $ring, float $x, float $y): float
     {
+        $least = sqrt(self::squareTo($ring, $x, $y));
+
+        return self::holds($ring, $x, $y) ? $least : -$least;
+    }
+
+    /**
+     * The square of the way from a point to the nearest edge, mm². As soon as it is known to be no more than enough, that will do.
+     *
+     * @param  list<array{float, float}>  $ring
+     */
+    public static function squareTo(array $ring, float $x, float $y, float $enough = -1.0): float
+    {
         $least = INF;
         [$px, $py] = $ring[count($ring) - 1];
         foreach ($ring as [$qx, $qy]) {
@@ -151,10 +163,67 @@ final class Polygon
             $ex = $x - $px - $t * $dx;
             $ey = $y - $py - $t * $dy;
             $least = min($least, $ex * $ex + $ey * $ey);
+            if ($least <= $enough) {
+                break;
+            }
             [$px, $py] = [$qx, $qy];
         }
 
-        return self::holds($ring, $x, $y) ? sqrt($least) : -sqrt($least);
+        return $least;
+    }
+
+    /**
+     * Where the edges cross a line along x: a point on it lies inside where an odd number of crossings lies beyond it, as holds() has it.
+     *
+     * @param  list<array{float, float}>  $ring
+     * @return list<float> x, as the edges come
+     */
+    public static function crossings(array $ring, float $y): array
+    {
+        $out = [];
+        [$px, $py] = $ring[count($ring) - 1];
+        foreach ($ring as [$qx, $qy]) {
+            if (($qy > $y) !== ($py > $y)) {
+                $out[] = ($px - $qx) * ($y - $qy) / ($py - $qy) + $qx;
+            }
+            [$px, $py] = [$qx, $qy];
+        }
+
+        return $out;
+    }
+
+    /**
+     * How far apart two areas lie, mm: 0 where a corner of one lies in the other. Nearest to one another are two edges, one of them at
+     * its end.
+     *
+     * @param  list<list<array{float, float}>>  $a rings, holes among them
+     * @param  list<list<array{float, float}>>  $b
+     */
+    public static function gap(array $a, array $b): float
+    {
+        $least = INF;
+        foreach ([[$a, $b], [$b, $a]] as [$rings, $others]) {
+            $others = array_values(array_filter($others));
+            $boxes = array_map(Box::around(...), $others);
+            foreach ($rings as $ring) {
+                foreach ($ring as [$x, $y]) {
+                    $inside = false;
+                    foreach ($others as $k => $other) {
+                        [$x1, $y1, $x2, $y2] = $boxes[$k];
+                        $off = max($x1 - $x, $x - $x2, $y1 - $y, $y - $y2, 0.0);
+                        if ($off * $off < $least) {
+                            $least = min($least, self::squareTo($other, $x, $y));
+                        }
+                        $inside = $inside !== ($off <= 0.0 && self::holds($other, $x, $y));
+                    }
+                    if ($inside) {
+                        return 0.0;
+                    }
+                }
+            }
+        }
+
+        return sqrt($least);
     }
 
     /**

@@ -130,60 +130,64 @@ final class MoveBatches
     public static function free(BenchWork $work): array
     {
         $free = [];
-        $look = function (string $id) use (&$look, &$free, $work): float {
-            if (isset($free[$id])) {
-                return $free[$id];
-            }
-            $free[$id] = (float) $work->now;
-            $at = (float) $work->now;
-            foreach ($work->bases[$id] as $base) {
-                if ($base->under instanceof Move) {
-                    $cure = $base->cure();
-                    $at = max(
-                        $at,
-                        $look($base->under->id) +
-                            $base->under->minutes +
-                            $work
-                                ->drying($base->under->section)
-                                ->least($cure['figures'], $base->milestone, $cure['mm'], $work->certainty()),
-                    );
-                } else {
-                    $at = max($at, $work->reached($base->under, $base->milestone, $work->certainty()));
-                }
-            }
-
-            return $free[$id] = $at;
-        };
         foreach (array_keys($work->moves) as $id) {
-            $look((string) $id);
+            self::freeAt($work, (string) $id, $free);
         }
 
         return $free;
+    }
+
+    /** @param  array<string, float>  $free those that are known, its own and those under it put among them */
+    private static function freeAt(BenchWork $work, string $id, array &$free): float
+    {
+        if (isset($free[$id])) {
+            return $free[$id];
+        }
+        $free[$id] = $at = (float) $work->now;
+        foreach ($work->bases[$id] as $base) {
+            if ($base->under instanceof Move) {
+                $cure = $base->cure();
+                $wait = $work
+                    ->drying($base->under->section)
+                    ->least($cure['figures'], $base->milestone, $cure['mm'], $work->certainty());
+                $at = max($at, self::freeAt($work, $base->under->id, $free) + $base->under->minutes + $wait);
+            } else {
+                $at = max($at, $work->reached($base->under, $base->milestone, $work->certainty()));
+            }
+        }
+
+        return $free[$id] = $at;
     }
 
     /** @return array<string, array<string, true>> move → all that it waits for, near and far */
     private static function above(BenchWork $work): array
     {
         $known = [];
-        $look = function (string $id) use (&$look, &$known, $work): array {
-            if (isset($known[$id])) {
-                return $known[$id];
-            }
-            $known[$id] = [];
-            $all = [];
-            foreach ($work->bases[$id] as $base) {
-                if ($base->under instanceof Move) {
-                    $all += [$base->under->id => true] + $look($base->under->id);
-                }
-            }
-
-            return $known[$id] = $all;
-        };
         foreach (array_keys($work->moves) as $id) {
-            $look((string) $id);
+            self::allAbove($work, (string) $id, $known);
         }
 
         return $known;
+    }
+
+    /**
+     * @param  array<string, array<string, true>>  $known
+     * @return array<string, true>
+     */
+    private static function allAbove(BenchWork $work, string $id, array &$known): array
+    {
+        if (isset($known[$id])) {
+            return $known[$id];
+        }
+        $known[$id] = [];
+        $all = [];
+        foreach ($work->bases[$id] as $base) {
+            if ($base->under instanceof Move) {
+                $all += [$base->under->id => true] + self::allAbove($work, $base->under->id, $known);
+            }
+        }
+
+        return $known[$id] = $all;
     }
 
     /**

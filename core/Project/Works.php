@@ -223,20 +223,13 @@ final readonly class Works
     /** @return array<string, Zone> uid → zone of a section */
     public function zonesOf(string $section): array
     {
-        $out = [];
-        foreach ($this->zones as $zone) {
-            if ($zone->section === $section) {
-                $out[$zone->uid] = $zone;
-            }
-        }
-
-        return $out;
+        return WorksIndex::of($this)->zones[$section] ?? [];
     }
 
     /** @return list<Coat> in the builder’s order */
     public function coatsOf(string $zone): array
     {
-        return array_values(array_filter($this->coats, fn (Coat $c): bool => $c->zone === $zone));
+        return WorksIndex::of($this)->coats[$zone] ?? [];
     }
 
     /** @return list<MaterialLot> that went into what is laid of a coat */
@@ -255,7 +248,7 @@ final readonly class Works
     /** @return list<CoatApplication> of a coat's pass */
     public function laidOf(string $coat, int $pass): array
     {
-        return array_values(array_filter($this->laid, fn (CoatApplication $l): bool => $l->coat === $coat && $l->pass === $pass));
+        return WorksIndex::of($this)->laid["{$coat}/{$pass}"] ?? [];
     }
 
     /**

@@ -92,19 +92,25 @@ final readonly class Store
      */
     public function lotsIn(string $laid): array
     {
-        $materials = array_column($this->materials(), null, 'uid');
-        $from = function (string $uid) use (&$from, $materials): array {
-            $out = [];
-            foreach ($this->movements as $one) {
-                if ($one->for === $uid && $one->by < 0.0) {
-                    $out += isset($materials[$one->lot]) ? [$one->lot => $materials[$one->lot]] : $from($one->lot);
-                }
+        return array_values($this->materialsIn($laid, array_column($this->materials(), null, 'uid')));
+    }
+
+    /**
+     * @param  array<string, MaterialLot>  $materials
+     * @return array<string, MaterialLot>
+     */
+    private function materialsIn(string $uid, array $materials): array
+    {
+        $out = [];
+        foreach ($this->movements as $one) {
+            if ($one->for === $uid && $one->by < 0.0) {
+                $out += isset($materials[$one->lot])
+                    ? [$one->lot => $materials[$one->lot]]
+                    : $this->materialsIn($one->lot, $materials);
             }
+        }
 
-            return $out;
-        };
-
-        return array_values($from($laid));
+        return $out;
     }
 
     /** @return list<Pot> that went into what was laid */

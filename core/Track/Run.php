@@ -181,18 +181,29 @@ final readonly class Run
      */
     public function within(float $width, float $depth): ?array
     {
-        $first = $last = null;
-        $parts = max(1, (int) ceil($this->alignment->length));
-        for ($k = 0; $k <= $parts; $k++) {
-            $station = ($this->alignment->length * $k) / $parts;
-            $p = $this->alignment->pointAt($station);
-            if ($p->x >= -0.5 && $p->x <= $width + 0.5 && $p->y >= -0.5 && $p->y <= $depth + 0.5) {
-                $first ??= $station;
-                $last = $station;
-            }
-        }
+        $first = $this->firstWithin($width, $depth, false);
+        $last = $first === null ? null : $this->firstWithin($width, $depth, true);
 
         return $first === null || $last === null ? null : [$first, $last];
+    }
+
+    /** The first of the places a millimetre apart, from its beginning or from its end, that lies over the rectangle: its station. */
+    private function firstWithin(float $width, float $depth, bool $fromEnd): ?float
+    {
+        $parts = max(1, (int) ceil($this->alignment->length));
+        $step = max(1e-9, $this->alignment->length / $parts);
+        for ($k = 0; $k <= $parts;) {
+            $station = ($this->alignment->length * ($fromEnd ? $parts - $k : $k)) / $parts;
+            $p = $this->alignment->pointAt($station);
+            $off = max(-$p->x, $p->x - $width, -$p->y, $p->y - $depth) - 0.5;
+            if ($off <= 0.0) {
+                return $station;
+            }
+            // It is at least as long a way as that before it comes there.
+            $k += max(1, (int) floor($off / $step - 1e-6));
+        }
+
+        return null;
     }
 
     /** Whether it lies over the rectangle, and does not only pass or touch it. */

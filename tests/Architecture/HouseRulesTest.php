@@ -9,7 +9,7 @@ use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 use SplFileInfo;
 
-/** What static analysis cannot see: where time and chance come from. */
+/** What static analysis cannot see: where time and chance come from, what stays in memory. */
 final class HouseRulesTest extends TestCase
 {
     public function test_time_comes_from_the_clock_alone(): void
@@ -53,6 +53,18 @@ final class HouseRulesTest extends TestCase
                     $text,
                     $found,
                 ),
+                $file.': '.($found[0] ?? ''),
+            );
+        }
+    }
+
+    /** Such a function is a ring: all it knows stays in memory until rings are looked for. A method calls itself as well. */
+    public function test_no_function_in_a_variable_holds_itself(): void
+    {
+        foreach (self::files(['app', 'core', 'tests'], ['php']) as $file => $text) {
+            $this->assertSame(
+                0,
+                preg_match('/\$(\w+) = (static )?function\s*\([^{]*use\s*\([^)]*&\$\1\b/', $text, $found),
                 $file.': '.($found[0] ?? ''),
             );
         }

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Computed\ComputedCache;
 use App\Computed\LayoutRows;
+use App\Computed\Plan\ComputedPlan;
 use App\Computed\ProjectLoader;
 use App\Models\LandFeature;
 use App\Models\Layout;
@@ -13,9 +14,12 @@ use App\Models\Run;
 use App\Models\Section;
 use App\Models\Stall;
 use IdleRidge\Core\Geometry\Placement;
+use IdleRidge\Core\Measure\Units;
+use IdleRidge\Core\Measure\UnitsInUse;
 use IdleRidge\Core\Project\Project;
 use Illuminate\Support\Facades\File;
 use LogicException;
+use WeakReference;
 
 /** What is kept of what was computed: under all it depends on, no longer than its days, no more than its bytes. */
 final class ComputedCacheTest extends FeatureCase
@@ -68,6 +72,63 @@ final class ComputedCacheTest extends FeatureCase
         $this->assertSame(0, $cache->prune($now, 3000));
         $this->assertSame(1, $cache->prune($now, 2999));
         $this->assertSame(['middle', 'new'], $there(), 'the oldest first');
+    }
+
+    public function test_fingerprints_of_parts_are_kept_beside_their_whole(): void
+    {
+        $asked = 0;
+        $ask = function (ComputedCache $cache, string $fingerprint) use (&$asked): string {
+            $whole = $cache->remember('whole', $fingerprint, fn (): Placement => new Placement(1.0, 2.0, 3.0));
+
+            return $cache->fingerprintOf($whole, 'its part', function () use (&$asked): array {
+                $asked++;
+
+                return ['of', 'this'];
+            });
+        };
+        $of = fn (): ComputedCache => new ComputedCache("{$this->folder}/core", $this->folder);
+        $name = bin2hex(random_bytes(8));
+        $first = $of();
+        $print = $ask($first, $name);
+        $this->assertSame([$print, 1], [$ask($first, $name), $asked]);
+        $this->assertSame([$print, 2], [$ask($of(), $name), $asked], 'nothing was kept yet');
+        $first->saveParts();
+        $this->assertSame([$print, 2], [$ask($of(), $name), $asked]);
+        $this->assertSame([$print, 3], [$ask($of(), "{$name}b"), $asked], 'another whole');
+        UnitsInUse::become(Units::Imperial);
+        $this->assertNotSame($print, $ask($of(), $name), 'in other units it says other things');
+        UnitsInUse::become(Units::Metric);
+        $this->assertSame($print, $of()->fingerprint('of', 'this'));
+    }
+
+    public function test_what_is_in_use_is_not_read_again_and_stands_for_itself(): void
+    {
+        $cache = new ComputedCache("{$this->folder}/core", $this->folder);
+        $name = bin2hex(random_bytes(8));
+        $make = fn (): Placement => $cache->remember('place', $name, fn (): Placement => new Placement(1.0, 2.0, 3.0));
+        $one = $make();
+        $this->assertSame($one, $make());
+        $before = $cache->fingerprint($one);
+        $cache->put('place', $name, new Placement(9.0, 2.0, 3.0));
+        $this->assertSame(9.0, $make()->x, 'what was put in its place');
+        $this->assertSame($before, $cache->fingerprint($one));
+        $this->assertNotSame($before, $cache->fingerprint($cache->remember('place', "{$name}b", fn (): Placement => clone $one)));
+        $cache->forget('place', $name);
+        $this->assertSame(1.0, $make()->x);
+    }
+
+    public function test_a_plan_leaves_nothing_in_memory(): void
+    {
+        $layout = $this->demo();
+        $plans = $this->app->make(ComputedPlan::class);
+        gc_collect_cycles();
+        gc_disable();
+        $plan = $plans->plan($layout);
+        $plan->work->short();
+        $held = [WeakReference::create($plan->work), WeakReference::create($plan->work->project)];
+        unset($plan);
+        gc_enable();
+        $this->assertSame([null, null], array_map(fn (WeakReference $one): ?object => $one->get(), $held));
     }
 
     public function test_a_layout_is_what_its_rows_say_now_however_they_came_to_say_it(): void

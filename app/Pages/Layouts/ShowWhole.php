@@ -51,11 +51,12 @@ final readonly class ShowWhole
         usort($found, fn (Finding $a, Finding $b): int => $a->severity->rank() <=> $b->severity->rank());
         $groups = FindingGroup::of($found);
         $contours = $rows = $weights = [];
+        $late = $plan->late();
         foreach ($this->rail->of($project, null, $plan->work) as $k => $state) {
             $section = $project->sections[$k];
             $contours[$section->uid] = $this->land->thumb($project, $section);
             $weights[] = $weight = $this->cuts->page($project, $section)->weight;
-            $rows[] = $state + $this->row($plan, $section, $weight, $words) + ['findings' => self::counted($found, $section)];
+            $rows[] = $state + $this->row($plan, $section, $weight, $words, $late[$section->uid] ?? 0) + ['findings' => self::counted($found, $section)];
         }
         $list = ShoppingList::of(ShelfNeed::of($plan), $project->works->prices, $project->layout->bench->shelf);
         $ready = $plan->ready($plan->work->certainty());
@@ -87,7 +88,7 @@ final readonly class ShowWhole
     }
 
     /** @return array<string, mixed> */
-    private function row(BenchPlan $plan, Section $section, BoardWeight $weight, ClockWords $words): array
+    private function row(BenchPlan $plan, Section $section, BoardWeight $weight, ClockWords $words, int $late): array
     {
         $moves = array_values(array_filter($plan->moves, fn (PlacedMove $p): bool => $p->move->section->uid === $section->uid));
         $ready = $plan->ready($plan->work->certainty(), $section);
@@ -98,7 +99,7 @@ final readonly class ShowWhole
             'next' => $moves === [] ? null : ['title' => $moves[0]->move->title(), 'at' => $words->moment($moves[0]->start)],
             'left' => $moves === [] ? null : ClockWords::span(PlacedMove::sum($moves)),
             'ready' => $ready === null ? null : $words->moment($ready),
-            'late' => $due === null ? null : $plan->late()[$section->uid] ?? 0,
+            'late' => $due === null ? null : $late,
             'kg' => Format::parts($weight->dry(), 'kg', 1),
             'people' => $weight->people($plan->work->project->cuts()->board),
         ];

@@ -213,27 +213,27 @@ final class ExhaustiveTest extends TestCase
      */
     private function each(Problem $problem, callable $found, callable $until): void
     {
-        $ids = array_map('strval', array_keys($problem->jobs));
-        $go = function (array $starts) use (&$go, $problem, $ids, $found, $until): bool {
-            $id = $ids[count($starts)] ?? null;
-            if ($id === null) {
-                return $found($starts);
-            }
-            foreach ($problem->sessions as [$from, $to]) {
-                for (
-                    $start = $from;
-                    $start + $problem->jobs[$id]->minutes <= $to && $start + $problem->jobs[$id]->minutes < $until();
-                    $start += self::STEP
-                ) {
-                    if ($this->fits($problem, $starts, $id, $start) && ! $go([...$starts, $id => $start])) {
-                        return false;
-                    }
+        $this->further($problem, [], $found, $until);
+    }
+
+    /** @param  array<string, int>  $starts of the first jobs */
+    private function further(Problem $problem, array $starts, callable $found, callable $until): bool
+    {
+        $id = array_keys($problem->jobs)[count($starts)] ?? null;
+        if ($id === null) {
+            return $found($starts);
+        }
+        $minutes = $problem->jobs[$id]->minutes;
+        foreach ($problem->sessions as [$from, $to]) {
+            for ($start = $from; $start + $minutes <= $to && $start + $minutes < $until(); $start += self::STEP) {
+                $more = fn (): bool => $this->further($problem, [...$starts, $id => $start], $found, $until);
+                if ($this->fits($problem, $starts, (string) $id, $start) && ! $more()) {
+                    return false;
                 }
             }
+        }
 
-            return true;
-        };
-        $go([]);
+        return true;
     }
 
     /** @param  array<string, int>  $starts */

@@ -35,6 +35,34 @@ final class TrackTest extends TestCase
         $this->assertSame(0.0, $run->curvatureAt(50.0));
     }
 
+    public function test_where_a_run_lies_over_a_board_is_what_going_along_it_by_the_millimetre_says(): void
+    {
+        $missed = 0;
+        for ($seed = 1; $seed <= 120; $seed++) {
+            mt_srand($seed);
+            $pieces = [
+                ['kind' => 'tangent', 'length_mm' => (float) mt_rand(1, 900) / 1.7],
+                ['kind' => 'arc', 'radius_mm' => (float) mt_rand(300, 900), 'angle_deg' => (float) mt_rand(-170, 170) ?: 5.0],
+                ['kind' => 'tangent', 'length_mm' => (float) mt_rand(1, 900) / 1.3],
+            ];
+            $run = Build::run(1, (float) mt_rand(-700, 700), (float) mt_rand(-500, 500), (float) mt_rand(0, 359), $pieces, 0.0);
+            [$width, $depth] = [mt_rand(300, 1300) / 1.1, mt_rand(200, 700) / 1.3];
+            [$first, $last] = [null, null];
+            $parts = (int) ceil($run->alignment->length);
+            for ($k = 0; $k <= $parts; $k++) {
+                $p = $run->alignment->pointAt($run->alignment->length * $k / $parts);
+                if ($p->x >= -0.5 && $p->x <= $width + 0.5 && $p->y >= -0.5 && $p->y <= $depth + 0.5) {
+                    $first ??= $run->alignment->length * $k / $parts;
+                    $last = $run->alignment->length * $k / $parts;
+                }
+            }
+            $missed += $first === null ? 1 : 0;
+            $this->assertSame($first === null ? null : [$first, $last], $run->within($width, $depth), "seed {$seed}");
+        }
+        $this->assertGreaterThan(10, $missed);
+        $this->assertLessThan(90, $missed);
+    }
+
     public function test_pieces_join_smoothly_and_the_nearest_place_is_found_again(): void
     {
         for ($seed = 1; $seed <= 40; $seed++) {
