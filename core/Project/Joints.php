@@ -27,13 +27,17 @@ final class Joints
     public static function of(Section $section, array $boards): array
     {
         $joined = [];
+        $middle = $section->middle();
+        $reach = hypot($section->width, $section->depth) / 2.0 + 2.0 * self::BEYOND_MM;
+        $boards = array_filter($boards, fn (Section $s): bool => $s->uid !== $section->uid &&
+            $s->middle()->distanceTo($middle) <= $reach + hypot($s->width, $s->depth) / 2.0 + 2.0);
         foreach (BoardEdge::cases() as $edge) {
             $met = [];
             foreach ([0.1, 0.3, 0.5, 0.7, 0.9] as $t) {
                 $along = $t * $edge->length($section->width, $section->depth);
                 $p = $section->placement->toLayout(new Point(...$edge->place($along, $section->width, $section->depth, self::BEYOND_MM)));
                 foreach ($boards as $k => $other) {
-                    if ($other->uid !== $section->uid && $other->holds($p->x, $p->y, 1.0)) {
+                    if ($other->holds($p->x, $p->y, 1.0)) {
                         $met[] = $k;
                         break;
                     }

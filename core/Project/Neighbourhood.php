@@ -31,6 +31,9 @@ final class Neighbourhood
     /** @var WeakMap<Section, list<Section>> */
     private WeakMap $together;
 
+    /** @var WeakMap<Section, array<string, Section>> */
+    private WeakMap $joined;
+
     /** @var WeakMap<Section, list<Run>> */
     private WeakMap $runs;
 
@@ -53,6 +56,7 @@ final class Neighbourhood
         $this->meeting = new WeakMap();
         $this->held = new WeakMap();
         $this->together = new WeakMap();
+        $this->joined = new WeakMap();
         $this->runs = new WeakMap();
         $this->lying = new WeakMap();
     }
@@ -96,6 +100,12 @@ final class Neighbourhood
         usort($group, fn (Section $a, Section $b): int => $a->uid <=> $b->uid);
 
         return $this->together[$section] = $group;
+    }
+
+    /** @return array<string, Section> front, back, left, right → the neighbour that lies along most of that edge */
+    public function joined(Section $section): array
+    {
+        return $this->joined[$section] ??= Joints::of($section, $this->sections);
     }
 
     /** @return list<Run> in the board's coordinates, those whose formation or slopes may come onto it, by uid */

@@ -218,7 +218,13 @@ final readonly class Project
      */
     public function joinedEdges(Section $section): array
     {
-        return array_keys(Joints::of($section, $this->sections));
+        return array_keys($this->joined($section));
+    }
+
+    /** @return array<string, Section> edge → the neighbour that lies along most of it */
+    public function joined(Section $section): array
+    {
+        return Neighbourhood::of($this)->joined($section);
     }
 
     /** Whether a spot or line lies on the boards that hang together with this one. */

@@ -56,7 +56,7 @@ final class WaterStudy
     public function bodies(): array
     {
         if ($this->bodies === null) {
-            $joined = Joints::of($this->section, $this->project->sections);
+            $joined = $this->project->joined($this->section);
             $joint = fn (BoardEdge $edge, float $at): ?string => isset($joined[$edge->value]) ? $joined[$edge->value]->name : null;
             $this->bodies = (new BodyFinder($this->model, $this->land, $joint, array_column($this->portals(), 'at')))->bodies();
         }
@@ -96,7 +96,7 @@ final class WaterStudy
             }
         }
         $edge = BoardEdge::beyond($x, $y, $this->section->depth)->value;
-        $next = Joints::of($this->section, $this->project->sections)[$edge] ?? null;
+        $next = $this->project->joined($this->section)[$edge] ?? null;
 
         return $along.($next === null ? "off the board at the {$edge}" : "over the joint onto {$next->name}");
     }

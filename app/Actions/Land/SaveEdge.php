@@ -67,7 +67,7 @@ final readonly class SaveEdge
     {
         $project = $this->load->of($layout);
         $section = $project->section($row->uid);
-        $other = Joints::of($section, $project->sections)[$edge] ?? throw new InvalidValue('No board lies against this edge.', 'edge');
+        $other = $project->joined($section)[$edge] ?? throw new InvalidValue('No board lies against this edge.', 'edge');
         $against =
             Joints::against($section, $edge, $other) ??
             throw new InvalidValue("{$other->name} lies aslant of this edge; an edge is copied to one that lies along it.", 'edge');

@@ -41,6 +41,19 @@ final readonly class ComputedCuts
         return $this->made($project, $section, $project->cuts(), $this->plaster($project, $section));
     }
 
+    /** @return array<string, BoardWeight> section uid → what it weighs, of all boards at once */
+    public function weights(Project $project): array
+    {
+        return $this->cache->remember('weights', $this->cache->fingerprint($project), function () use ($project): array {
+            $weights = [];
+            foreach ($project->sections as $section) {
+                $weights[$section->uid] = $this->page($project, $section)->weight;
+            }
+
+            return $weights;
+        });
+    }
+
     /** The same land made another way. */
     public function by(CutSchool $school, CutResult $page): CutResult
     {

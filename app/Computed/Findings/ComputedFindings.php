@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Computed\Findings;
 
+use App\Computed\ComputedCache;
 use App\Computed\Cuts\ComputedCuts;
 use App\Computed\Growth\ComputedGrowth;
 use App\Computed\Land\ComputedLand;
 use App\Computed\Water\ComputedWater;
 use IdleRidge\Core\Findings\Finding;
 use IdleRidge\Core\Plan\BenchPlan;
+use IdleRidge\Core\Project\Project;
 use IdleRidge\Core\Rulebook\Growth\GrowthRule;
 use IdleRidge\Core\Rulebook\Rulebook;
 use IdleRidge\Core\Rulebook\Water\WaterRule;
@@ -25,14 +27,26 @@ final readonly class ComputedFindings
         private ComputedCuts $cuts,
         private ComputedGrowth $growth,
         private ComputedWater $water,
+        private ComputedCache $cache,
     ) {
     }
 
     /** @return list<Finding> of the work first, then board by board */
     public function of(BenchPlan $plan): array
     {
-        $project = $plan->work->project;
-        $found = Rulebook::checkWork($plan);
+        return [...Rulebook::checkWork($plan), ...$this->ofBoards($plan->work->project)];
+    }
+
+    /** @return list<Finding> of what does not depend on the moment, all boards at once: most pages ask for the same layout again */
+    private function ofBoards(Project $project): array
+    {
+        return $this->cache->remember('findings', $this->cache->fingerprint($project), fn (): array => $this->boardByBoard($project));
+    }
+
+    /** @return list<Finding> */
+    private function boardByBoard(Project $project): array
+    {
+        $found = [];
         foreach ($project->sections as $section) {
             array_push($found, ...$this->land->sheet($project, $section)->findings);
             array_push($found, ...$this->cuts->findings($this->cuts->page($project, $section)));

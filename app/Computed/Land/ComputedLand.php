@@ -94,6 +94,19 @@ final class ComputedLand
         );
     }
 
+    /** @return array<string, list<list<array{float, float}>>> section uid → its thumbnail's lines, of all boards at once */
+    public function thumbs(Project $project): array
+    {
+        return $this->cache->remember('thumbs', $this->cache->fingerprint($project), function () use ($project): array {
+            $thumbs = [];
+            foreach ($project->sections as $section) {
+                $thumbs[$section->uid] = $this->thumb($project, $section);
+            }
+
+            return $thumbs;
+        });
+    }
+
     /**
      * The thumbnail, or until its land is worked out one of a coarser ground: boards are moved about faster than that.
      *

@@ -48,11 +48,13 @@ final class ComputedPlan
     public function planOf(Project $project, int $now): BenchPlan
     {
         $work = $this->work($project, $now);
-        $asked = $project->planned($now);
         $surveys = array_map(fn (Section $s): string => $this->surveyed($project, $s), $project->sections);
+        // Of what a plan is made of only what lies in store depends on the moment.
+        $stock = $this->cache->fingerprint($project->works->store->planned($now));
+        $asked = $this->cache->fingerprintOf($project, "planned {$stock}", fn (): array => [$project->planned($now)]);
         $from = $this->cache->fingerprint($asked, $surveys, $work->planFrom());
         /** @var array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int} $found */
-        $found = $this->cache->remember('plan', $from, fn (): array => BenchPlan::solve(new BenchWork($asked, $work->surveys, $now)));
+        $found = $this->cache->remember('plan', $from, fn (): array => BenchPlan::solve(new BenchWork($project->planned($now), $work->surveys, $now)));
 
         return BenchPlan::of($work, $found);
     }

@@ -42,7 +42,7 @@ final readonly class ShowLand
      */
     private function edges(LandPage $page): array
     {
-        $joined = Joints::of($page->section, $page->project->sections);
+        $joined = $page->project->joined($page->section);
         $out = [];
         foreach (array_column(BoardEdge::cases(), 'value') as $edge) {
             $other = $joined[$edge] ?? null;

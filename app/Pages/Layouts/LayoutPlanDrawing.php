@@ -55,7 +55,7 @@ final class LayoutPlanDrawing
         }
         $plan->runs($svg);
         foreach ($project->sections as $section) {
-            $joined = Joints::of($section, $project->sections);
+            $joined = $project->joined($section);
             foreach (array_filter(BoardEdge::cases(), fn (BoardEdge $edge): bool => ! isset($joined[$edge->value])) as $edge) {
                 self::edge($svg, $plan, $section, $edge, $section->uid === $picked);
             }

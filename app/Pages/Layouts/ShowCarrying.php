@@ -28,9 +28,10 @@ final readonly class ShowCarrying
     {
         $project = $this->load->of($layout);
         $build = $project->cuts()->board;
-        $weights = $boards = [];
+        $weights = $this->cuts->weights($project);
+        $boards = [];
         foreach ($project->sections as $section) {
-            $weights[$section->uid] = $weight = $this->cuts->page($project, $section)->weight;
+            $weight = $weights[$section->uid];
             $boards[] = new CarriedBoard($section->uid, $section->name, ...[...$weight->box, $weight->wet()]);
         }
         $sizes = BoardSizes::like(array_values($weights), $build);

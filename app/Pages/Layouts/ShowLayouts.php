@@ -163,9 +163,12 @@ final readonly class ShowLayouts
     /** @return array<string, list<list<array{float, float}>>> section uid → lines in its coordinates */
     private function contours(Project $project, bool $atOnce = false): array
     {
+        if (! $atOnce) {
+            return $this->desk->thumbs($project);
+        }
         $contours = [];
         foreach ($project->sections as $section) {
-            $contours[$section->uid] = $atOnce ? $this->desk->sketch($project, $section) : $this->desk->thumb($project, $section);
+            $contours[$section->uid] = $this->desk->sketch($project, $section);
         }
 
         return $contours;

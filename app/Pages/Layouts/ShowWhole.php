@@ -50,13 +50,13 @@ final readonly class ShowWhole
         $found = $this->findings->of($plan);
         usort($found, fn (Finding $a, Finding $b): int => $a->severity->rank() <=> $b->severity->rank());
         $groups = FindingGroup::of($found);
-        $contours = $rows = $weights = [];
+        $rows = [];
+        $weights = $this->cuts->weights($project);
         $late = $plan->late();
         foreach ($this->rail->of($project, null, $plan->work) as $k => $state) {
             $section = $project->sections[$k];
-            $contours[$section->uid] = $this->land->thumb($project, $section);
-            $weights[] = $weight = $this->cuts->page($project, $section)->weight;
-            $rows[] = $state + $this->row($plan, $section, $weight, $words, $late[$section->uid] ?? 0) + ['findings' => self::counted($found, $section)];
+            $row = $this->row($plan, $section, $weights[$section->uid], $words, $late[$section->uid] ?? 0);
+            $rows[] = $state + $row + ['findings' => self::counted($found, $section)];
         }
         $list = ShoppingList::of(ShelfNeed::of($plan), $project->works->prices, $project->layout->bench->shelf);
         $ready = $plan->ready($plan->work->certainty());
@@ -65,7 +65,7 @@ final readonly class ShowWhole
             'layout' => $layout,
             'first' => $project->sections[0] ?? null,
             'rows' => $rows,
-            'drawing' => BoardsDrawing::of($project, $contours, 780.0, 250.0),
+            'drawing' => BoardsDrawing::of($project, $this->land->thumbs($project), 780.0, 250.0),
             'hours' => ClockWords::span($plan->minutes()),
             'sessions' => $plan->sessionsUsed(),
             'weight' => Format::text(array_sum(array_map(fn (BoardWeight $w): float => $w->dry(), $weights)), 'kg', 1),

@@ -287,10 +287,7 @@ final readonly class ShowTonight
 
     private function where(TonightPage $page, Project $project): ?Svg
     {
-        $contours = $marks = $minutes = [];
-        foreach ($project->sections as $section) {
-            $contours[$section->uid] = $this->land->thumb($project, $section);
-        }
+        $marks = $minutes = [];
         $number = $page->next();
         foreach ($page->moves as $placed) {
             $move = $placed->move;
@@ -300,6 +297,6 @@ final readonly class ShowTonight
             $minutes[$move->section->uid] = ($minutes[$move->section->uid] ?? 0) + $placed->minutes();
         }
 
-        return WhereDrawing::of($project, $contours, $marks, $minutes);
+        return WhereDrawing::of($project, $this->land->thumbs($project), $marks, $minutes);
     }
 }

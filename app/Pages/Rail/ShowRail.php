@@ -28,6 +28,7 @@ final readonly class ShowRail
     {
         $work ??= new BenchWork($project, [], $this->plans->minute());
         $widest = max([1200.0, ...array_map(fn (Section $s): float => $s->width, $project->sections)]);
+        $thumbs = $this->desk->thumbs($project);
         $out = [];
         foreach ($project->sections as $section) {
             $out[] = [
@@ -35,7 +36,7 @@ final readonly class ShowRail
                 'name' => $section->name,
                 'current' => $section->uid === $current?->uid,
                 ...$this->pressing($work, $section),
-                'thumb' => ThumbDrawing::of($section, $this->desk->thumb($project, $section), $project->runsNear($section), 90.0 / $widest),
+                'thumb' => ThumbDrawing::of($section, $thumbs[$section->uid], $project->runsNear($section), 90.0 / $widest),
             ];
         }
 

@@ -48,7 +48,7 @@ final class JointsAgree implements LandRule
     public static function levelBeside(Project $project, Section $section): array
     {
         $out = [];
-        foreach ($project->isHeld($section) ? [] : Joints::of($section, $project->sections) as $edge => $other) {
+        foreach ($project->isHeld($section) ? [] : $project->joined($section) as $edge => $other) {
             $against = $project->isHeld($other) ? Joints::against($section, $edge, $other) : null;
             if ($against !== null) {
                 $out[] = [$edge, $other, $against[1], $against[2]];
@@ -62,7 +62,7 @@ final class JointsAgree implements LandRule
     public static function fixedApart(Project $project, Section $section): array
     {
         $found = [];
-        foreach (Joints::of($section, $project->sections) as $edge => $other) {
+        foreach ($project->joined($section) as $edge => $other) {
             $against = Joints::against($section, $edge, $other);
             $isLevel = $project->isHeld($other) && ! $project->isHeld($section);
             if ($against === null || $isLevel || ! isset($section->edges[$edge], $other->edges[$against[0]])) {
