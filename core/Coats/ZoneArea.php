@@ -15,6 +15,9 @@ use IdleRidge\Core\Measure\Packed;
  */
 final readonly class ZoneArea
 {
+    /** Length of its outline in plan, mm. */
+    private float $edge;
+
     /** Places across and along at which room is looked for. */
     private const NET = 12;
 
@@ -22,6 +25,7 @@ final readonly class ZoneArea
      * @param  list<list<array{float, float}>>  $rings
      * @param  array<int, float>  $bySlope degrees, rounded down → mm²
      * @param  array<string, AreaProfile>  $tracks track by track, uid → how it lies along x
+     * @param  float|null  $edge length of its outline in plan, mm, where it is known
      */
     public function __construct(
         public array $rings,
@@ -34,7 +38,9 @@ final readonly class ZoneArea
         public AreaProfile $trackX,
         public array $tracks = [],
         public Standing $standing = new Standing(),
+        ?float $edge = null,
     ) {
+        $this->edge = $edge ?? array_sum(array_map(Polygon::perimeter(...), $rings));
     }
 
     /** @return array<string, mixed> */
@@ -156,7 +162,7 @@ final readonly class ZoneArea
     /** Length of its outline in plan, mm. */
     public function edge(): float
     {
-        return array_sum(array_map(Polygon::perimeter(...), $this->rings));
+        return $this->edge;
     }
 
     /**

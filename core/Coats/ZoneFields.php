@@ -7,9 +7,9 @@ namespace IdleRidge\Core\Coats;
 use Closure;
 use IdleRidge\Core\Geometry\HeightGrid;
 use IdleRidge\Core\Geometry\HeightMesh;
+use IdleRidge\Core\Geometry\Outline;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Geometry\Polygon;
 use IdleRidge\Core\Land\LandClasses;
 use IdleRidge\Core\Land\LandModel;
 use IdleRidge\Core\Land\Steepness;
@@ -46,7 +46,7 @@ final class ZoneFields
 
     private readonly ZoneWaters $waters;
 
-    /** @var array<string, non-empty-list<array{float, float}>> outlines here */
+    /** @var array<string, Outline> outlines here */
     private array $outlines = [];
 
     /** @var array<string, list<array{float, float, float}>> crowns here: middle and half width */
@@ -155,7 +155,7 @@ final class ZoneFields
         $same = fn (float $v): float => $v;
         $outline = $zone->outlineOn($this->placement);
         if ($outline !== null && $outline !== []) {
-            $this->outlines["within {$zone->uid}"] = $outline;
+            $this->outlines["within {$zone->uid}"] = new Outline($outline);
             $ask("within {$zone->uid}", $same);
         }
         if ($zone->slope !== null) {
@@ -203,7 +203,7 @@ final class ZoneFields
     private function measure(string $what, float $x, float $y): float
     {
         return match (true) {
-            isset($this->outlines[$what]) => Polygon::depth($this->outlines[$what], $x, $y),
+            isset($this->outlines[$what]) => $this->outlines[$what]->depth($x, $y),
             isset($this->crowns[$what]) => self::shadeAt($this->crowns[$what], $x, $y),
             str_starts_with($what, 'near ') => $this->distance(substr($what, 5), $x, $y),
             $what === 'formation' => $this->formation($x, $y),
@@ -257,7 +257,7 @@ final class ZoneFields
             $this->mesh->ys,
             match (true) {
                 isset($this->outlines[$what]) => $this->over(
-                    fn (float $x, float $y): float => Polygon::depth($this->outlines[$what], $x, $y),
+                    fn (float $x, float $y): float => $this->outlines[$what]->depth($x, $y),
                 ),
                 $what === 'slope' => $this->slopes,
                 $what === 'height' => $this->mesh->z,

@@ -12,6 +12,9 @@ use IdleRidge\Core\Measure\InvalidValue;
  */
 final class CureClock
 {
+    /** Quantiles that are kept at hand. */
+    private const MAX_KNOWN = 200;
+
     /**
      * Median minutes to each milestone in an even air.
      *
@@ -112,6 +115,17 @@ final class CureClock
         if ($p <= 0.0 || $p >= 1.0) {
             throw new InvalidValue('A quantile lies between 0 and 1.', 'quantile');
         }
+        // A few certainties are asked for again and again.
+        static $known = [];
+        if (count($known) > self::MAX_KNOWN) {
+            $known = [];
+        }
+
+        return $known[pack('d', $p)] ??= self::quantileOf($p);
+    }
+
+    private static function quantileOf(float $p): float
+    {
         $a = [-3.969683028665376e1, 2.209460984245205e2, -2.759285104469687e2, 1.38357751867269e2, -3.066479806614716e1, 2.506628277459239];
         $b = [-5.447609879822406e1, 1.615858368580409e2, -1.556989798598866e2, 6.680131188771972e1, -1.328068155288572e1];
         $c = [-7.784894002430293e-3, -3.223964580411365e-1, -2.400758277161838, -2.549732539343734, 4.374664141464968, 2.938163982698783];

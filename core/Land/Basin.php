@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Land;
 
 use IdleRidge\Core\Geometry\Box;
-use IdleRidge\Core\Geometry\Polygon;
+use IdleRidge\Core\Geometry\Outline;
 
 /**
  * A bed carved for a pond or a stream, section coordinates, mm: from its bank line, which lies at the water's level, it falls
@@ -14,6 +14,8 @@ use IdleRidge\Core\Geometry\Polygon;
 final readonly class Basin implements Shape, Water
 {
     private const BANK_BATTER = 1.5;
+
+    private Outline $outline;
 
     /** @param  non-empty-list<array{float, float}>  $bank ring of the bank line */
     public function __construct(
@@ -24,23 +26,30 @@ final readonly class Basin implements Shape, Water
         public float $depth,
         public float $shore,
     ) {
+        $this->outline = new Outline($bank);
     }
 
     /** It only ever takes away. */
     public function shape(float $x, float $y, float $ground): float
     {
-        $inside = Polygon::depth($this->bank, $x, $y);
-        if ($inside <= 0.0) {
-            return min($ground, $this->level - $inside / self::BANK_BATTER);
+        if ($ground <= $this->level - $this->depth) {
+            return $ground;
         }
-        $t = min(1.0, $inside / $this->shore);
+        if ($this->outline->holds($x, $y)) {
+            $t = $this->outline->away($x, $y, $this->shore) / $this->shore;
 
-        return min($ground, $this->level - $this->depth * (1.0 - (1.0 - $t) ** 2));
+            return min($ground, $this->level - $this->depth * (1.0 - (1.0 - $t) ** 2));
+        }
+        // Further off than that the bank comes out over the ground.
+        $most = ($ground - $this->level) * self::BANK_BATTER;
+        $out = $most > 0.0 ? $this->outline->away($x, $y, $most) : 0.0;
+
+        return $out < $most ? $this->level + $out / self::BANK_BATTER : $ground;
     }
 
     public function waterAt(float $x, float $y): ?float
     {
-        return Polygon::holds($this->bank, $x, $y) ? $this->level : null;
+        return $this->outline->holds($x, $y) ? $this->level : null;
     }
 
     public function reach(float $lowest, float $highest): array
@@ -57,6 +66,6 @@ final readonly class Basin implements Shape, Water
 
     public function beyond(float $x, float $y): float
     {
-        return -Polygon::depth($this->bank, $x, $y);
+        return -$this->outline->depth($x, $y);
     }
 }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Land;
 
 use IdleRidge\Core\Geometry\Box;
+use IdleRidge\Core\Geometry\Outline;
 use IdleRidge\Core\Geometry\Placement;
 use IdleRidge\Core\Geometry\Point;
-use IdleRidge\Core\Geometry\Polygon;
 
 /**
  * Seeded roughness of the ground within an outline: value noise in octaves, each half as coarse and half as high as the one
@@ -20,6 +20,8 @@ final readonly class Roughness implements Shape
 {
     private const OCTAVES = 4;
 
+    private Outline $edge;
+
     /** @param  non-empty-list<array{float, float}>  $outline ring in section coordinates */
     public function __construct(
         public string $uid,
@@ -29,11 +31,12 @@ final readonly class Roughness implements Shape
         public int $seed,
         private Placement $placement,
     ) {
+        $this->edge = new Outline($outline);
     }
 
     public function shape(float $x, float $y, float $ground): float
     {
-        $inside = Polygon::depth($this->outline, $x, $y);
+        $inside = $this->edge->depth($x, $y);
         if ($inside <= 0.0) {
             return $ground;
         }

@@ -24,7 +24,7 @@ final readonly class CoatState
 
     public static function of(BenchPlan $plan, Coat $coat): self
     {
-        $laid = array_values(array_filter($plan->work->project->works->laid, fn (CoatApplication $l): bool => $l->coat === $coat->uid));
+        $laid = $plan->work->project->works->laidFrom($coat->uid);
         $planned = array_values(array_filter($plan->moves, fn (PlacedMove $p): bool => $p->move->coat->uid === $coat->uid));
         $held = array_values(array_filter($plan->unplaced, fn (UnplacedMove $u): bool => $u->move->coat->uid === $coat->uid));
         $isBlocked = $held !== [] && in_array($held[0]->kind, [ReasonKind::Cold, ReasonKind::Short], true);

@@ -82,7 +82,7 @@ final readonly class SceneCoats
         foreach ($work->project->works->coats as $coat) {
             $coats[$coat->uid] = $coat;
         }
-        $laid = array_filter($work->project->works->laid, fn (CoatApplication $l): bool => $l->section === $section->uid);
+        $laid = $work->project->works->laidOn($section->uid);
         usort($laid, fn (CoatApplication $a, CoatApplication $b): int => $a->startedAt <=> $b->startedAt);
         $out = [];
         foreach ($laid as $one) {

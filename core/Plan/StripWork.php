@@ -30,7 +30,7 @@ final readonly class StripWork
     public static function of(BenchWork $work, Coat $coat): ?self
     {
         $works = $work->project->works;
-        $laid = array_values(array_filter($works->laid, fn (CoatApplication $l): bool => $l->coat === $coat->uid));
+        $laid = $works->laidFrom($coat->uid);
         if ($laid === []) {
             return null;
         }

@@ -245,6 +245,24 @@ final readonly class Works
         return array_values($lots);
     }
 
+    /** @return list<CoatApplication> what was laid on a section, as it was begun */
+    public function laidOn(string $section): array
+    {
+        return WorksIndex::of($this)->laidOn[$section] ?? [];
+    }
+
+    /** @return list<CoatApplication> what was laid in a zone */
+    public function laidIn(string $zone): array
+    {
+        return WorksIndex::of($this)->laidIn[$zone] ?? [];
+    }
+
+    /** @return list<CoatApplication> what was laid of a coat */
+    public function laidFrom(string $coat): array
+    {
+        return WorksIndex::of($this)->laidFrom[$coat] ?? [];
+    }
+
     /** @return list<CoatApplication> of a coat's pass */
     public function laidOf(string $coat, int $pass): array
     {

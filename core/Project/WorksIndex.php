@@ -24,9 +24,18 @@ final class WorksIndex
     /** @var array<string, list<CoatApplication>> "coat/pass" → what was laid of it */
     public readonly array $laid;
 
+    /** @var array<string, list<CoatApplication>> section uid → what was laid on it */
+    public readonly array $laidOn;
+
+    /** @var array<string, list<CoatApplication>> zone uid → what was laid in it */
+    public readonly array $laidIn;
+
+    /** @var array<string, list<CoatApplication>> coat uid → what was laid of it */
+    public readonly array $laidFrom;
+
     private function __construct(Works $works)
     {
-        $zones = $coats = $laid = [];
+        $zones = $coats = $laid = $on = $in = $from = [];
         foreach ($works->zones as $zone) {
             $zones[$zone->section][$zone->uid] = $zone;
         }
@@ -34,9 +43,10 @@ final class WorksIndex
             $coats[$coat->zone][] = $coat;
         }
         foreach ($works->laid as $one) {
-            $laid["{$one->coat}/{$one->pass}"][] = $one;
+            $laid["{$one->coat}/{$one->pass}"][] = $on[$one->section][] = $in[$one->zone][] = $from[$one->coat][] = $one;
         }
         [$this->zones, $this->coats, $this->laid] = [$zones, $coats, $laid];
+        [$this->laidOn, $this->laidIn, $this->laidFrom] = [$on, $in, $from];
     }
 
     public static function of(Works $works): self

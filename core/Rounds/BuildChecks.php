@@ -69,7 +69,7 @@ final readonly class BuildChecks
     {
         $out = [];
         foreach ($this->work->project->works->zonesOf($this->section->uid) as $zone) {
-            $begun = array_filter($this->work->project->works->laid, fn (CoatApplication $l): bool => $l->zone === $zone->uid) !== [];
+            $begun = $this->work->project->works->laidIn($zone->uid) !== [];
             $holds = $begun || $zone->under === [] ? [] : $this->toCome($zone->uid);
             if ($holds !== []) {
                 $out[] = new DueCheck(
@@ -95,7 +95,7 @@ final readonly class BuildChecks
         $out = [];
         foreach ($this->work->project->works->zonesOf($this->section->uid) as $zone) {
             $pours = $zone->isBed() ? $this->pours($zone->uid) : [];
-            $laid = array_filter($this->work->project->works->laid, fn (CoatApplication $l): bool => $l->zone === $zone->uid);
+            $laid = $this->work->project->works->laidIn($zone->uid);
             $poured = array_filter($laid, fn (CoatApplication $l): bool => in_array($l->coat, $pours, true));
             if ($pours !== [] && $laid !== [] && $poured === []) {
                 $out[] = new DueCheck(
@@ -126,9 +126,7 @@ final readonly class BuildChecks
 
     private function isBegun(): bool
     {
-        $here = fn (CoatApplication $l): bool => $l->section === $this->section->uid;
-
-        return array_filter($this->work->project->works->laid, $here) !== [];
+        return $this->work->project->works->laidOn($this->section->uid) !== [];
     }
 
     /** @return list<DueCheck> of what lies on top of each zone and is ready, while more is to come over it */
@@ -207,7 +205,7 @@ final readonly class BuildChecks
             if ($next === []) {
                 continue;
             }
-            $done = count(array_filter($this->work->project->works->laid, fn (CoatApplication $l): bool => $l->coat === $coat->uid));
+            $done = count($this->work->project->works->laidFrom($coat->uid));
             $out[] = new DueCheck(
                 "applicator.{$coat->uid}.{$done}",
                 $this->section,

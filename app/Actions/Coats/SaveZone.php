@@ -13,7 +13,6 @@ use App\Models\Layout;
 use App\Models\Section as SectionRow;
 use App\Models\Zone as ZoneRow;
 use IdleRidge\Core\Coats\Coat;
-use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\Zone;
 use IdleRidge\Core\Geometry\Point;
@@ -84,7 +83,7 @@ final readonly class SaveZone
     {
         $works = $this->load->works($layout);
         $name = array_values(array_filter($works->zones, fn (Zone $z): bool => $z->uid === $row->uid))[0]->name;
-        if (array_filter($works->laid, fn (CoatApplication $l): bool => $l->zone === $row->uid) !== []) {
+        if ($works->laidIn($row->uid) !== []) {
             throw new InvalidValue("Work on {$name} was begun: it stays as it is. Undo the work first.", 'zone');
         }
         foreach ($works->growth->stands as $stand) {

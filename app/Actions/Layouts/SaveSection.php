@@ -211,7 +211,7 @@ final readonly class SaveSection
         );
         $laid = array_map(
             fn (CoatApplication $l): string => $l->uid,
-            array_filter($works->laid, fn (CoatApplication $l): bool => $l->section === $row->uid),
+            $works->laidOn($row->uid),
         );
         $stands = array_map(fn (Stand $s): string => $s->uid, $works->growth->standsOn($row->uid));
         $mirrors = array_map(fn (Mirror $m): string => $m->uid, $works->waters->mirrorsOn($row->uid));

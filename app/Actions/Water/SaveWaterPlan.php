@@ -17,7 +17,6 @@ use App\Models\Layout;
 use App\Models\Water;
 use App\Models\Zone as ZoneRow;
 use IdleRidge\Core\Coats\Coat;
-use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Library;
 use IdleRidge\Core\Coats\School;
 use IdleRidge\Core\Coats\Zone;
@@ -223,7 +222,7 @@ final readonly class SaveWaterPlan
 
     private function isBegun(Project $project, Zone $zone): bool
     {
-        return array_filter($project->works->laid, fn (CoatApplication $l): bool => $l->zone === $zone->uid) !== [];
+        return $project->works->laidIn($zone->uid) !== [];
     }
 
     /** A name that no zone of the board has. */

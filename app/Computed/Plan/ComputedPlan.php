@@ -9,7 +9,6 @@ use App\Computed\Land\ComputedLand;
 use App\Computed\ProjectLoader;
 use App\Models\Layout;
 use IdleRidge\Core\Coats\Coat;
-use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\CoatPasses;
 use IdleRidge\Core\Coats\LaidPatch;
 use IdleRidge\Core\Coats\SectionSurvey;
@@ -105,7 +104,7 @@ final class ComputedPlan
     {
         $zones = $project->works->zonesOf($section->uid);
         $coats = array_filter($project->works->coats, fn (Coat $c): bool => isset($zones[$c->zone]));
-        $laid = array_filter($project->works->laid, fn (CoatApplication $l): bool => $l->section === $section->uid);
+        $laid = $project->works->laidOn($section->uid);
 
         return [
             $zones,

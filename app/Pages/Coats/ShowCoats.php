@@ -103,8 +103,8 @@ final readonly class ShowCoats
             'cores' => $zones === [] ? null : CoreSampleDrawing::of($page),
             'coat' => $picked === null ? null : $this->coat($page, $picked),
             'takeOff' => TakeOff::byMaterial($plan->work, $section->uid),
-            'findings' => array_values(
-                array_filter(Rulebook::checkWork($plan), fn (Finding $f): bool => $zone !== null && $f->place->zone === $zone->uid),
+            'findings' => $zone === null ? [] : array_values(
+                array_filter(Rulebook::checkWork($plan), fn (Finding $f): bool => $f->place->zone === $zone->uid),
             ),
             'bare' => $this->bare($page),
             'colours' => $project->works->colours,

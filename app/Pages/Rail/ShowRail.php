@@ -47,11 +47,8 @@ final readonly class ShowRail
     private function pressing(BenchWork $work, Section $section): array
     {
         $counts = [];
-        foreach ($work->project->works->laid as $laid) {
-            if ($laid->section === $section->uid) {
-                $state = $work->state($laid)->value;
-                $counts[$state][$laid->coat] = true;
-            }
+        foreach ($work->project->works->laidOn($section->uid) as $laid) {
+            $counts[$work->state($laid)->value][$laid->coat] = true;
         }
         foreach ([DryingState::Wet, DryingState::Setting] as $state) {
             if (isset($counts[$state->value])) {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace IdleRidge\Core\Rulebook\Work;
 
 use IdleRidge\Core\Coats\Coat;
-use IdleRidge\Core\Coats\CoatApplication;
 use IdleRidge\Core\Coats\Family;
 use IdleRidge\Core\Coats\Recipe;
 use IdleRidge\Core\Coats\RecipeTrait;
@@ -49,7 +48,7 @@ final class BareFoam
         foreach ($work->surveys as $section => $survey) {
             foreach ($work->project->works->zonesOf((string) $section) as $zone) {
                 foreach ($work->project->works->coatsOf($zone->uid) as $coat) {
-                    $begun = array_filter($work->project->works->laid, fn (CoatApplication $l): bool => $l->coat === $coat->uid) !== [];
+                    $begun = $work->project->works->laidFrom($coat->uid) !== [];
                     if (
                         self::touches($coat, $trait) &&
                         ! isset($covered[$coat->uid]) &&

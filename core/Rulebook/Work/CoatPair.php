@@ -158,7 +158,7 @@ final readonly class CoatPair
     /** @return list<CoatApplication> */
     public function laid(Coat $coat): array
     {
-        return array_values(array_filter($this->work->project->works->laid, fn (CoatApplication $l): bool => $l->coat === $coat->uid));
+        return $this->work->project->works->laidFrom($coat->uid);
     }
 
     /** @param  array<string, Quantity>  $figures */

@@ -45,9 +45,8 @@ final class LotDiffers implements WorkRule
 
         return array_values(
             array_filter(
-                $plan->work->project->works->laid,
-                fn (CoatApplication $l): bool => $l->section === $move->section->uid &&
-                    $l->recipe->base() === $move->recipe->base() &&
+                $plan->work->project->works->laidOn($move->section->uid),
+                fn (CoatApplication $l): bool => $l->recipe->base() === $move->recipe->base() &&
                     ($colours[$l->coat] ?? null) === $move->coat->colour &&
                     isset($survey->zones[$l->zone]) &&
                     ($l->zone === $move->zone->uid || $survey->touches($l->zone, $move->zone->uid)),

@@ -92,10 +92,9 @@ final class ProtectFinished implements WorkRule
     private function finished(BenchPlan $plan, string $section): array
     {
         $out = [];
-        foreach ($plan->work->project->works->laid as $laid) {
+        foreach ($plan->work->project->works->laidOn($section) as $laid) {
             $recipe = $laid->recipe;
             $name = match (true) {
-                $laid->section !== $section => null,
                 $recipe->is(RecipeTrait::Backdrop) => 'backdrop',
                 in_array($recipe->family, [Family::Gloss, Family::Resin], true) => 'water',
                 $recipe->family === Family::Ballast, $recipe->is(RecipeTrait::Rails) => 'rails',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Geometry;
 
 use IdleRidge\Core\Coats\ZoneArea;
+use IdleRidge\Core\Geometry\Outline;
 use IdleRidge\Core\Geometry\Polygon;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -67,6 +68,27 @@ final class PolygonTest extends TestCase
         }
     }
 
+    public function test_an_outline_answers_as_its_ring_does_to_the_last_digit(): void
+    {
+        $chance = new Randomizer(new Mt19937(3));
+        foreach ([3, 7, 8, 9, 16, 17, 60, 200] as $corners) {
+            $ring = self::blob($chance, 0.0, 0.0, $corners);
+            $outline = new Outline($ring);
+            $places = $ring;
+            for ($k = 0; $k < 900; $k++) {
+                $places[] = [-200.0 + 13.0 * ($k % 30), -200.0 + 13.0 * intdiv($k, 30)];
+            }
+            // Ways that go by the coordinates of corners, where boxes of edges end.
+            foreach ($ring as [$x, $y]) {
+                array_push($places, [$x, 0.0], [0.0, $y], [$x, -300.0], [300.0, $y], [$x, $ring[0][1]]);
+            }
+            foreach ($places as [$x, $y]) {
+                $this->assertSame(Polygon::depth($ring, $x, $y), $outline->depth($x, $y), "{$corners}: {$x}, {$y}");
+                $this->assertSame(Polygon::holds($ring, $x, $y), $outline->holds($x, $y), "{$corners}: {$x}, {$y}");
+            }
+        }
+    }
+
     public function test_looking_for_the_nearest_edge_ends_where_it_is_near_enough(): void
     {
         $square = [[0.0, 0.0], [10.0, 0.0], [10.0, 10.0], [0.0, 10.0]];
@@ -76,10 +98,10 @@ final class PolygonTest extends TestCase
     }
 
     /** @return non-empty-list<array{float, float}> a ring about a place that bends in and out */
-    private static function blob(Randomizer $chance, float $x, float $y): array
+    private static function blob(Randomizer $chance, float $x, float $y, ?int $corners = null): array
     {
         $ring = [];
-        $corners = $chance->getInt(5, 40);
+        $corners ??= $chance->getInt(5, 40);
         for ($k = 0; $k < $corners; $k++) {
             $radius = $chance->getInt(60000, 150000) / 1000.0;
             $ring[] = [$x + $radius * cos(2.0 * M_PI * $k / $corners), $y + $radius * sin(2.0 * M_PI * $k / $corners)];
