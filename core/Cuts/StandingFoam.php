@@ -56,6 +56,12 @@ final readonly class StandingFoam
         return [$this->x, $this->y, $this->width, $this->depth, $this->high];
     }
 
+    /** Whether any of it stands on a board of this size, mm. */
+    public function liesOn(float $width, float $depth): bool
+    {
+        return $this->x < $width && $this->x + $this->width > 0.0 && $this->y < $depth && $this->y + $this->depth > 0.0;
+    }
+
     /** Whether it fills a layer between two heights over the board's top, mm. */
     public function fills(float $bottom, float $top): bool
     {

@@ -22,6 +22,7 @@ use IdleRidge\Core\Interchange\Record as Values;
 use IdleRidge\Core\Interchange\RoomFile;
 use IdleRidge\Core\Interchange\StockFile;
 use IdleRidge\Core\Interchange\WorksFile;
+use IdleRidge\Core\Measure\Format;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\InvalidValues;
 use IdleRidge\Core\Measure\Tuples;
@@ -132,6 +133,7 @@ final readonly class SaveSection
             'foam_stands',
             'is no block: from the left, from the front, wide, deep, high; the next after a “;”.',
         ))));
+        self::unlessBeside($section->standing, $old->width, $old->depth, 'lies beside the board.', 'foam_stands');
         $this->save($layout, $row, $old, $section, "Foam that stands on {$section->name} noted", false);
     }
 
@@ -171,6 +173,21 @@ final readonly class SaveSection
         }
 
         return Section::of($new->uid, "Board {$n}", $board->width, $board->depth, $place->x, $place->y, $place->angleDeg, $board->base);
+    }
+
+    /**
+     * @param  array<StandingFoam>  $blocks
+     *
+     * @throws InvalidValue where one of them has nothing of a board of this size under it
+     */
+    private static function unlessBeside(array $blocks, float $width, float $depth, string $words, string $field): void
+    {
+        foreach ($blocks as $block) {
+            if (! $block->liesOn($width, $depth)) {
+                $place = Format::length($block->x).' from the left, '.Format::length($block->y).' from the front';
+                throw new InvalidValue("The block of foam {$place} {$words}", $field);
+            }
+        }
     }
 
     /** @return list<Section> the boards of a layout but one */
@@ -302,6 +319,11 @@ final readonly class SaveSection
         $angle = $typed->number('angle_deg', $p->angleDeg);
         $base = $typed->length('base_mm', $old->base, $old->base);
 
+        $stands = array_filter($old->standing, fn (StandingFoam $b): bool => $b->liesOn($old->width, $old->depth));
+        foreach ([['width_mm', $width, $old->depth], ['depth_mm', $width, $depth]] as [$field, $wide, $deep]) {
+            $words = 'would lie beside the board: take it off first, under Cuts, “Frame, weight”.';
+            self::unlessBeside($stands, $wide, $deep, $words, $field);
+        }
         $runsOn = $typed->has('runs_on') ? $typed->text('runs_on') === '1' : $old->runsOn;
 
         return $typed->made(

@@ -21,6 +21,17 @@ use Random\Randomizer;
 /** Foam that stands on a board already is not cut again. */
 final class StandingFoamTest extends TestCase
 {
+    public function test_a_block_lies_on_a_board_as_long_as_any_of_it_does(): void
+    {
+        $block = new StandingFoam(700.0, 300.0, 500.0, 300.0, 72.0);
+        foreach ([[701.0, 600.0, true], [700.0, 600.0, false], [1200.0, 301.0, true], [1200.0, 300.0, false]] as [$wide, $deep, $lies]) {
+            $this->assertSame($lies, $block->liesOn($wide, $deep), "{$wide} × {$deep}");
+        }
+        $this->assertTrue((new StandingFoam(-9.0, -9.0, 9.5, 9.5, 9.0))->liesOn(100.0, 100.0));
+        $this->assertFalse((new StandingFoam(-9.0, 0.0, 9.0, 9.0, 9.0))->liesOn(100.0, 100.0));
+        $this->assertFalse((new StandingFoam(0.0, -9.0, 9.0, 9.0, 9.0))->liesOn(100.0, 100.0));
+    }
+
     public function test_what_stands_and_what_is_cut_make_the_land_and_do_not_meet(): void
     {
         $random = new Randomizer(new Mt19937(41));
