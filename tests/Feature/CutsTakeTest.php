@@ -66,15 +66,19 @@ final class CutsTakeTest extends FeatureCase
             ->assertSee('10 layers of')
             ->assertSee('value="0,0,1200,600,20 700,300,500,300,72"', false);
         $this->get($this->at($section, '/cuts?on=glue'))->assertOk()->assertSee('what stands');
-        foreach (['0,0,300' => 'is no block', '0,0,0,10,10' => 'The width of foam', '1200,0,9,9,9' => 'lies beside the board'] as $odd => $words) {
+        foreach ([
+            '0,0,300' => 'is no block',
+            '0,0,0,10,10' => 'The width of foam',
+            '1200,0,9,9,9' => 'lies beside the board',
+        ] as $odd => $words) {
             $fault = $this->from($board)->patch($this->at($section, '/foam'), ['form' => 'stands', 'foam_stands' => $odd]);
             $this->followRedirects($fault)->assertSee($words)->assertSee('value="'.$odd.'"', false);
         }
         $this->assertCount(2, $section->refresh()->foam_stands, 'nothing half taken');
         foreach (['width_mm' => '700', 'depth_mm' => '300'] as $field => $size) {
             $this->patch($this->at($section, ''), ['rev' => $section->rev, $field => $size])
-                ->assertSessionHasErrors([$field => 'The block of foam 700 mm from the left, 300 mm from the front would lie beside the board:'
-                    .' take it off first, under Cuts, “Frame, weight”.']);
+                ->assertSessionHasErrors([$field => 'The block of foam 700 mm from the left, 300 mm from the front '
+                    .'would lie beside the board: take it off first, under Cuts, “Frame, weight”.']);
             $this->assertSame([1200.0, 600.0], [$section->refresh()->width_mm, $section->depth_mm]);
         }
         $file = (string) $this->get("/layouts/{$layout->uid}/export")->getContent();

@@ -53,7 +53,11 @@ final class ComputedPlan
         $asked = $this->cache->fingerprintOf($project, "planned {$stock}", fn (): array => [$project->planned($now)]);
         $from = $this->cache->fingerprint($asked, $surveys, $work->planFrom());
         /** @var array{status: string, at: array<string, array{int, int}>, cold: list<string>, bound: int} $found */
-        $found = $this->cache->remember('plan', $from, fn (): array => BenchPlan::solve(new BenchWork($project->planned($now), $work->surveys, $now)));
+        $found = $this->cache->remember(
+            'plan',
+            $from,
+            fn (): array => BenchPlan::solve(new BenchWork($project->planned($now), $work->surveys, $now)),
+        );
 
         return BenchPlan::of($work, $found);
     }

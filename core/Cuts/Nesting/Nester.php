@@ -17,12 +17,17 @@ use Random\Randomizer;
  */
 final class Nester
 {
-    /** Width of the columns that shadows are told in, mm. */
-    private const COLUMN_WIDTH_MM = 2.0;
-
     private const START_TEMPERATURE = 60.0;
 
     private const END_TEMPERATURE = 2.0;
+
+    /** Columns in which an order is looked for at first, and then to the end, mm: in coarse ones many more are tried in a while. */
+    private const COARSE_MM = 4.0;
+
+    private const FINE_MM = 2.0;
+
+    /** The share of the search that goes on in coarse columns. */
+    private const COARSE_SHARE = 0.3;
 
     /** @var list<list<PieceShadow>> piece → its rotations */
     private array $shadows = [];
@@ -30,15 +35,15 @@ final class Nester
     /** @var list<int> pieces that fit some empty sheet */
     private array $fit = [];
 
-    private function __construct(private readonly NestProblem $problem)
+    private function __construct(private readonly NestProblem $problem, private readonly float $column)
     {
         foreach ($problem->pieces as $k => $piece) {
             $this->shadows[] = array_map(
-                fn (float $turn): PieceShadow => PieceShadow::of($piece, $turn, self::COLUMN_WIDTH_MM, $problem->kerf),
+                fn (float $turn): PieceShadow => PieceShadow::of($piece, $turn, $column, $problem->kerf),
                 $problem->rotations,
             );
             foreach ($problem->sheets as $sheet) {
-                $fill = new SheetFill($sheet, self::COLUMN_WIDTH_MM, $problem->margin);
+                $fill = new SheetFill($sheet, $column, $problem->margin);
                 if (array_filter($this->shadows[$k], fn (PieceShadow $s): bool => $sheet->count > 0 && $fill->place($s) !== null) !== []) {
                     $this->fit[] = $k;
                     break;
@@ -59,51 +64,112 @@ final class Nester
             throw new InvalidValue('There is no sheet to cut from.', 'sheets');
         }
 
-        return (new self($problem))->search($budget ?? new StepBudget(0), $seed, $goOn);
-    }
-
-    /** @param  (callable(float): bool)|null  $goOn */
-    private function search(Budget $budget, int $seed, ?callable $goOn): NestResult
-    {
-        $random = new Randomizer(new Mt19937($seed));
-        $order = $this->fit;
-        usort($order, fn (int $a, int $b): int => $this->problem->pieces[$b]->area <=> $this->problem->pieces[$a]->area);
-        $turns = [];
+        $budget ??= new StepBudget(0);
         $budget->spent();
-        [$best, $bestScore] = $this->filled($order, $turns);
-        $score = $bestScore;
-        // Two more first orders: by the longer side, and by height.
-        foreach ([fn (PieceShadow $s): float => max($s->width, $s->height), fn (PieceShadow $s): float => $s->height] as $by) {
-            $other = $this->fit;
-            usort($other, fn (int $a, int $b): int => $by($this->shadows[$b][0]) <=> $by($this->shadows[$a][0]));
-            [$nested, $itsScore] = $this->filled($other, []);
-            if ($itsScore < $score) {
-                [$order, $score, $best, $bestScore] = [$other, $itsScore, $nested, $itsScore];
+        $fine = new self($problem, self::FINE_MM);
+        $first = $fine->first();
+        $best = $first;
+        if (count($fine->fit) > 1 && $budget->spent() < self::COARSE_SHARE) {
+            $random = new Randomizer(new Mt19937($seed));
+            $stopped = false;
+            $told = function (float $share) use ($goOn, &$stopped): bool {
+                return ! ($stopped = $goOn !== null && ! $goOn($share));
+            };
+            $coarse = new self($problem, self::COARSE_MM);
+            $found = $coarse->annealed($coarse->again($first), $budget, self::COARSE_SHARE, $random, $told);
+            $begin = $fine->again($found);
+            $best = $begin->score() < $best->score() ? $begin : $best;
+            if (! $stopped) {
+                $found = $fine->annealed($begin, $budget, 1.0, $random, $told);
+                $best = $found->score() < $best->score() ? $found : $best;
             }
         }
-        while (count($order) > 1 && $budget->take()) {
-            $share = $budget->spent();
-            if ($goOn !== null && ! $goOn($share)) {
-                break;
-            }
-            [$next, $nextTurns] = $this->changed($order, $turns, $random);
-            [$nested, $nextScore] = $this->filled($next, $nextTurns);
-            $heat = self::START_TEMPERATURE * (self::END_TEMPERATURE / self::START_TEMPERATURE) ** $share;
-            if ($nextScore <= $score || $random->getInt(0, 1_000_000) / 1e6 < exp(($score - $nextScore) / $heat)) {
-                [$order, $turns, $score] = [$next, $nextTurns, $nextScore];
-            }
-            if ($nextScore < $bestScore) {
-                [$best, $bestScore] = [$nested, $nextScore];
-            }
+
+        return $best->state()->result(array_values(array_diff(array_keys($problem->pieces), $fine->fit)));
+    }
+
+    /** The best of the first orders: by area, by the longer side, and by height. */
+    private function first(): NestOrder
+    {
+        $best = new NestOrder([], [], []);
+        foreach ($this->firstOrders() as $order) {
+            $its = $this->again(new NestOrder($order, [], []));
+            $best = $its->score() < $best->score() ? $its : $best;
         }
 
         return $best;
     }
 
+    /** An order laid in the columns that are looked at here. */
+    private function again(NestOrder $order): NestOrder
+    {
+        return $this->laid($order->order, $order->turns, [NestState::empty($this->problem, $this->column)], INF) ?? $order;
+    }
+
+    /**
+     * The best order that is found from one on, until so much of the budget is spent.
+     *
+     * @param  callable(float): bool  $goOn
+     */
+    private function annealed(NestOrder $from, Budget $budget, float $until, Randomizer $random, callable $goOn): NestOrder
+    {
+        $best = $from;
+        for ($share = $budget->spent(); $share < $until && $budget->take() && $goOn($share); $share = $budget->spent()) {
+            [$order, $turns, $same] = $this->changed($from->order, $from->turns, $random);
+            $heat = self::START_TEMPERATURE * (self::END_TEMPERATURE / self::START_TEMPERATURE) ** $share;
+            // What it may cost at most is drawn first: an order that comes to more is not laid to its end.
+            $most = $from->score() - $heat * log($random->getInt(1, 1_000_000) / 1e6);
+            $from = $this->laid($order, $turns, array_slice($from->states, 0, $same + 1), $most) ?? $from;
+            $best = $from->score() < $best->score() ? $from : $best;
+        }
+
+        return $best;
+    }
+
+    /** @return list<list<int>> the pieces that fit, the largest first in several ways */
+    private function firstOrders(): array
+    {
+        $orders = [];
+        foreach ([
+            fn (int $k): float => $this->problem->pieces[$k]->area,
+            fn (int $k): float => max($this->shadows[$k][0]->width, $this->shadows[$k][0]->height),
+            fn (int $k): float => $this->shadows[$k][0]->height,
+        ] as $by) {
+            $order = $this->fit;
+            usort($order, fn (int $a, int $b): int => $by($b) <=> $by($a));
+            $orders[] = $order;
+        }
+
+        return $orders;
+    }
+
+    /**
+     * The pieces laid in their order.
+     *
+     * @param  list<int>  $order
+     * @param  array<int, int>  $turns
+     * @param  list<NestState>  $states after the first pieces, which lie already
+     * @return NestOrder|null null where it costs more than it may
+     */
+    private function laid(array $order, array $turns, array $states, float $most): ?NestOrder
+    {
+        $state = $states[count($states) - 1];
+        for ($k = count($states) - 1; $k < count($order); $k++) {
+            $shadows = $this->shadows[$order[$k]];
+            $turn = $turns[$order[$k]] ?? null;
+            $states[] = $state = $state->with($order[$k], $turn === null ? $shadows : [$shadows[$turn], ...$shadows], $turn !== null);
+            if ($state->score() > $most) {
+                return null;
+            }
+        }
+
+        return new NestOrder($order, $turns, $states);
+    }
+
     /**
      * @param  list<int>  $order
      * @param  array<int, int>  $turns piece → rotation that it is held to
-     * @return array{list<int>, array<int, int>}
+     * @return array{list<int>, array<int, int>, int} and how many of the first pieces lie as they did
      */
     private function changed(array $order, array $turns, Randomizer $random): array
     {
@@ -122,99 +188,6 @@ final class Nester
             $turns[$order[$a]] = $random->getInt(0, count($this->problem->rotations) - 1);
         }
 
-        return [array_values($order), $turns];
-    }
-
-    /**
-     * @param  list<int>  $order
-     * @param  array<int, int>  $turns
-     * @return array{NestResult, float} and its score: sheets weigh most, then the length used
-     */
-    private function filled(array $order, array $turns): array
-    {
-        /** @var list<array{SheetFill, int}> $open */
-        $open = [];
-        $left = array_map(fn (NestSheet $s): int => $s->count, $this->problem->sheets);
-        $placements = $unplaced = [];
-        $area = $reach = 0.0;
-        foreach ($order as $piece) {
-            $shadows = isset($turns[$piece]) ? [$this->shadows[$piece][$turns[$piece]], ...$this->shadows[$piece]] : $this->shadows[$piece];
-            $held = isset($turns[$piece]);
-            $laid = null;
-            foreach ($open as [$fill, $index]) {
-                $laid = $this->best($fill, $shadows, $held);
-                if ($laid !== null) {
-                    break;
-                }
-            }
-            for ($k = 0; $laid === null && $k < count($left); $k++) {
-                $fill = $left[$k] > 0 ? new SheetFill($this->problem->sheets[$k], self::COLUMN_WIDTH_MM, $this->problem->margin) : null;
-                $laid = $fill === null ? null : $this->best($fill, $shadows, $held);
-                if ($fill !== null && $laid !== null) {
-                    $index = $this->problem->sheets[$k]->count - $left[$k];
-                    $left[$k]--;
-                    $open[] = [$fill, $index];
-                }
-            }
-            if ($laid === null || ! isset($fill, $index)) {
-                $unplaced[] = $piece;
-
-                continue;
-            }
-            [$shadow, $at, $foot] = $laid;
-            $fill->lay($shadow, $at, $foot);
-            $area += $this->problem->pieces[$piece]->area;
-            $reach += $at * self::COLUMN_WIDTH_MM;
-            $placements[] = [
-                'piece' => $this->problem->pieces[$piece]->id,
-                'sheet' => $fill->sheet->id,
-                'index' => $index,
-                'rotation' => $shadow->rotation,
-                'dx' => $this->problem->margin + $at * self::COLUMN_WIDTH_MM - $shadow->x,
-                'dy' => $this->problem->margin + $foot - $shadow->y,
-            ];
-        }
-        $used = array_map(
-            fn (array $o): array => [
-                'sheet' => $o[0]->sheet->id,
-                'index' => $o[1],
-                'left' => $this->problem->margin + $o[0]->left,
-                'right' => $this->problem->margin + $o[0]->right,
-                'width' => $o[0]->sheet->width,
-                'height' => $o[0]->sheet->height,
-            ],
-            $open,
-        );
-        $never = array_diff(array_keys($this->problem->pieces), $this->fit);
-        $names = array_map(fn (int $k): string => $this->problem->pieces[$k]->id, [...$unplaced, ...$never]);
-        $nested = new NestResult($placements, $used, array_values($names), $area);
-
-        return [$nested, 1e6 * count($unplaced) + 3000.0 * count($used) + $nested->usedLength() + 0.01 * $reach];
-    }
-
-    /**
-     * @param  list<PieceShadow>  $shadows
-     * @param  bool  $held whether the first is meant, and the others stand in only where it does not fit
-     * @return array{PieceShadow, int, float}|null
-     */
-    private function best(SheetFill $fill, array $shadows, bool $held): ?array
-    {
-        $best = null;
-        $end = INF;
-        foreach ($shadows as $k => $shadow) {
-            $before = $end === INF ? PHP_INT_MAX : (int) floor(($end - $shadow->width) / self::COLUMN_WIDTH_MM) + 1;
-            $place = $before > 0 ? $fill->place($shadow, $before) : null;
-            if ($place !== null) {
-                $itsEnd = $place[0] * self::COLUMN_WIDTH_MM + $shadow->width;
-                if ($itsEnd < $end - 1e-9 || ($best !== null && $itsEnd < $end + 1e-9 && $place[1] < $best[2])) {
-                    [$best, $end] = [[$shadow, $place[0], $place[1]], $itsEnd];
-                }
-                if ($held && $k === 0) {
-                    return $best;
-                }
-            }
-        }
-
-        return $best;
+        return [array_values($order), $turns, $kind < 7 ? min($a, $b) : $a];
     }
 }

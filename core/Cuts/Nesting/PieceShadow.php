@@ -11,10 +11,14 @@ namespace IdleRidge\Core\Cuts\Nesting;
  */
 final readonly class PieceShadow
 {
+    /** So many columns are asked first whether a sheet has any stretch that is long enough for theirs. */
+    private const ASKED_FIRST = 6;
+
     /**
      * @param  list<list<array{float, float}>>  $columns
      * @param  array<int, list<array{float, float}>>  $kerfed by column, some to the left of the first
      * @param  list<int>  $order columns, those first that rule out most
+     * @param  array<int, float>  $needs of the first of them: column → its longest stretch, mm
      * @param  float  $x least x of the turned piece, $y least y, mm
      */
     private function __construct(
@@ -22,6 +26,7 @@ final readonly class PieceShadow
         public array $columns,
         public array $kerfed,
         public array $order,
+        public array $needs,
         public float $x,
         public float $y,
         public float $width,
@@ -53,7 +58,12 @@ final readonly class PieceShadow
         // One of each end and the tallest first: they refuse soonest.
         $order = array_values(array_unique([$order[0], 0, $count - 1, intdiv($count, 2), ...$order]));
 
-        return new self($rotation, $columns, $kerfed, $order, $x, $y, $width, $height);
+        $needs = [];
+        foreach (array_slice($order, 0, self::ASKED_FIRST) as $k) {
+            $needs[$k] = max([0.0, ...array_map(fn (array $s): float => $s[1] - $s[0], $columns[$k])]);
+        }
+
+        return new self($rotation, $columns, $kerfed, $order, $needs, $x, $y, $width, $height);
     }
 
     /**

@@ -7,8 +7,14 @@ namespace IdleRidge\Core\Cuts\Nesting;
 /** A sheet while pieces are laid on it: what is free of each column, within its margins; y from the lower margin. */
 final class SheetFill
 {
+    /** What stretches may be off by and still count as long enough, mm. */
+    private const ROUNDING_MM = 1e-6;
+
     /** @var list<list<array{float, float}>> */
     private array $free;
+
+    /** @var array<int, float> the longest free stretch of each column, mm */
+    private array $gaps;
 
     private readonly float $width;
 
@@ -22,12 +28,37 @@ final class SheetFill
     {
         $this->width = $sheet->width - 2.0 * $margin;
         $this->height = $sheet->height - 2.0 * $margin;
-        $this->free = array_fill(0, max(0, (int) ceil($this->width / $column - 1e-9)), [[0.0, $this->height]]);
+        $columns = max(0, (int) ceil($this->width / $column - 1e-9));
+        $this->free = array_fill(0, $columns, [[0.0, $this->height]]);
+        $this->gaps = array_fill(0, $columns, $this->height);
     }
 
-    public function isEmpty(): bool
+    /**
+     * The rotation and the place that end furthest left, and there lowest.
+     *
+     * @param  list<PieceShadow>  $shadows
+     * @param  bool  $held whether the first is meant, and the others stand in only where it does not fit
+     * @return array{PieceShadow, int, float}|null
+     */
+    public function best(array $shadows, bool $held): ?array
     {
-        return $this->right < 0.0;
+        $best = null;
+        $end = INF;
+        foreach ($shadows as $k => $shadow) {
+            $before = $end === INF ? PHP_INT_MAX : (int) floor(($end - $shadow->width) / $this->column) + 1;
+            $place = $before > 0 ? $this->place($shadow, $before) : null;
+            if ($place !== null) {
+                $itsEnd = $place[0] * $this->column + $shadow->width;
+                if ($itsEnd < $end - 1e-9 || ($best !== null && $itsEnd < $end + 1e-9 && $place[1] < $best[2])) {
+                    [$best, $end] = [[$shadow, $place[0], $place[1]], $itsEnd];
+                }
+                if ($held && $k === 0) {
+                    return $best;
+                }
+            }
+        }
+
+        return $best;
     }
 
     /**
@@ -48,8 +79,17 @@ final class SheetFill
             count($this->free) - count($piece->columns),
         );
         for ($at = 0; $at <= $last; $at++) {
+            foreach ($piece->needs as $k => $need) {
+                if ($need > $this->gaps[$at + $k] + self::ROUNDING_MM) {
+                    continue 2;
+                }
+            }
             $places = [[0.0, max(0.0, $room)]];
             foreach ($piece->order as $k) {
+                if ($this->gaps[$at + $k] >= $this->height) {
+                    // Nothing lies in that column.
+                    continue;
+                }
                 foreach ($piece->columns[$k] as [$low, $high]) {
                     $places = self::common($places, $this->free[$at + $k], $low, $high);
                     if ($places === []) {
@@ -64,19 +104,29 @@ final class SheetFill
         return null;
     }
 
-    public function lay(PieceShadow $piece, int $at, float $foot): void
+    public function with(PieceShadow $piece, int $at, float $foot): self
     {
+        $next = clone $this;
         foreach ($piece->kerfed as $k => $stretches) {
             $column = $at + $k;
-            if ($column < 0 || $column >= count($this->free)) {
+            if ($column < 0 || $column >= count($next->free)) {
                 continue;
             }
+            $free = $next->free[$column];
             foreach ($stretches as [$low, $high]) {
-                $this->free[$column] = self::without($this->free[$column], $low + $foot, $high + $foot);
+                $free = self::without($free, $low + $foot, $high + $foot);
             }
+            $gap = 0.0;
+            foreach ($free as [$low, $high]) {
+                $gap = $high - $low > $gap ? $high - $low : $gap;
+            }
+            $next->free[$column] = $free;
+            $next->gaps[$column] = $gap;
         }
-        $this->left = min($this->left, $at * $this->column);
-        $this->right = max($this->right, $at * $this->column + $piece->width);
+        $next->left = min($next->left, $at * $next->column);
+        $next->right = max($next->right, $at * $next->column + $piece->width);
+
+        return $next;
     }
 
     /**
@@ -89,21 +139,26 @@ final class SheetFill
     private static function common(array $places, array $free, float $low, float $high): array
     {
         $out = [];
-        $n = count($places);
-        $k = 0;
         foreach ($free as [$from, $to]) {
             $a = $from - $low;
             $b = $to - $high;
             if ($b < $a - 1e-9) {
                 continue;
             }
-            while ($k < $n && $places[$k][1] < $a - 1e-9) {
-                $k++;
-            }
-            for ($m = $k; $m < $n && $places[$m][0] <= $b + 1e-9; $m++) {
-                $from2 = $places[$m][0] > $a ? $places[$m][0] : $a;
-                $to2 = $places[$m][1] < $b ? $places[$m][1] : $b;
-                $out[] = [$from2, $to2 > $from2 ? $to2 : $from2];
+            foreach ($places as [$first, $last]) {
+                if ($last < $a - 1e-9) {
+                    continue;
+                }
+                if ($first > $b + 1e-9) {
+                    break;
+                }
+                if ($first < $a) {
+                    $first = $a;
+                }
+                if ($last > $b) {
+                    $last = $b;
+                }
+                $out[] = [$first, $last > $first ? $last : $first];
             }
         }
 

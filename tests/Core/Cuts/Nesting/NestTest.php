@@ -9,6 +9,8 @@ use IdleRidge\Core\Cuts\Nesting\NestPiece;
 use IdleRidge\Core\Cuts\Nesting\NestProblem;
 use IdleRidge\Core\Cuts\Nesting\NestResult;
 use IdleRidge\Core\Cuts\Nesting\NestSheet;
+use IdleRidge\Core\Cuts\Nesting\NestState;
+use IdleRidge\Core\Cuts\Nesting\PieceShadow;
 use IdleRidge\Core\Interchange\NestFile;
 use IdleRidge\Core\Measure\InvalidValue;
 use IdleRidge\Core\Measure\StepBudget;
@@ -49,6 +51,34 @@ final class NestTest extends TestCase
                 NestChecker::faults($problem, new NestResult($placements, [], $given['unplaced'], 0.0)),
                 'a piece pushed aside is seen',
             );
+        }
+    }
+
+    /** So an order that has cost more than it may already can be given up, and one that is changed goes on from where it parts. */
+    public function test_a_piece_more_costs_no_less_and_leaves_what_lay_before_as_it_was(): void
+    {
+        for ($seed = 1; $seed <= 6; $seed++) {
+            mt_srand($seed);
+            $pieces = array_map(
+                fn (int $k): NestPiece => new NestPiece("p{$k}", self::blob(mt_rand(3, 9), mt_rand(300, 2600) / 10.0, false)),
+                range(1, 8),
+            );
+            $sheets = [new NestSheet('offcut', 420.0, 260.0, 1), new NestSheet('s', 700.0, 400.0, 2)];
+            $problem = new NestProblem($sheets, $pieces, 2.0, 5.0);
+            $turned = fn (NestPiece $p, float $turn): PieceShadow => PieceShadow::of($p, $turn, 2.0, 2.0);
+            $shadows = array_map(fn (NestPiece $p): array => [$turned($p, 0.0), $turned($p, 90.0)], $pieces);
+            $states = [NestState::empty($problem, 2.0)];
+            foreach ($shadows as $k => $its) {
+                $states[] = $states[$k]->with($k, $its, false);
+                $this->assertGreaterThanOrEqual($states[$k]->score(), $states[$k + 1]->score(), "seed {$seed}, piece {$k}");
+            }
+            // Another end put to the first half, and then the same end once more.
+            $states[4]->with(7, $shadows[7], true)->with(6, $shadows[6], false);
+            $again = $states[4];
+            for ($k = 4; $k < 8; $k++) {
+                $again = $again->with($k, $shadows[$k], false);
+            }
+            $this->assertEquals($states[8]->result([]), $again->result([]), "seed {$seed}");
         }
     }
 
