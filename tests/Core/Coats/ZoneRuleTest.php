@@ -62,6 +62,22 @@ final class ZoneRuleTest extends TestCase
         Build::zone(1, ['crowns' => []]);
     }
 
+    public function test_shade_has_so_many_crowns_of_such_a_size_and_no_more(): void
+    {
+        $of = fn (int $many, float $wide): array => array_fill(0, $many, [400.0, 300.0, $wide]);
+        foreach ([[5000, 2.0], [1, 600.0]] as [$many, $wide]) {
+            $this->assertCount($many, Build::zone(1, ['crowns' => $of($many, $wide)])->crowns ?? []);
+        }
+        foreach ([[5001, 2.0], [1, 1.9], [1, 600.1]] as [$many, $wide]) {
+            try {
+                Build::zone(1, ['crowns' => $of($many, $wide)]);
+                $this->fail("{$many} of {$wide}");
+            } catch (InvalidValue $refusal) {
+                $this->assertSame('crowns', $refusal->place);
+            }
+        }
+    }
+
     public function test_formation_and_banks_are_what_grading_made(): void
     {
         // A bank 30 mm high over level land, 50 mm wide on top, falling 1.5 to one on both sides: toes 25 + 45 mm out.

@@ -13,7 +13,9 @@ use IdleRidge\Core\Journal\CheckResult;
 use IdleRidge\Core\Journal\Journal;
 use IdleRidge\Core\Journal\JournalEntry;
 use IdleRidge\Core\Journal\JournalKind;
+use IdleRidge\Core\Journal\Mishap;
 use IdleRidge\Core\Journal\Photo;
+use IdleRidge\Core\Journal\Stall;
 use IdleRidge\Core\Journal\Trial;
 use IdleRidge\Core\Journal\TrialFigures;
 use IdleRidge\Core\Journal\Verdict;
@@ -40,6 +42,21 @@ final class RecordsTest extends TestCase
     {
         $this->assertSame('', $this->entry(JournalKind::Noted, ' ', verdict: Verdict::NotAgain)->sentence);
         $this->refused('about', fn () => $this->entry(JournalKind::Noted, 'x', about: Build::uid(1)));
+    }
+
+    public function test_a_stall_lies_on_a_run_and_in_a_pass(): void
+    {
+        $stall = fn (float $station, int $pass, int $long = 60): Stall => new Stall(
+            Build::uid(1), 0, Build::uid(2), $station, str_repeat('ä', $long), Mishap::cases()[0], false, $pass,
+        );
+        foreach ([[0.0, 1], [1e6, 100_000]] as [$station, $pass]) {
+            $this->assertSame([$station, $pass], [$stall($station, $pass)->station, $stall($station, $pass)->pass]);
+        }
+        $this->refused('station', fn () => $stall(-0.1, 1));
+        $this->refused('station', fn () => $stall(1e6 + 0.1, 1));
+        $this->refused('pass', fn () => $stall(0.0, 0));
+        $this->refused('pass', fn () => $stall(0.0, 100_001));
+        $this->refused('vehicle', fn () => $stall(0.0, 1, 61));
     }
 
     public function test_of_a_check_the_newest_answer_stands(): void

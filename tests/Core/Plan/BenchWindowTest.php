@@ -36,6 +36,15 @@ final class BenchWindowTest extends TestCase
         $this->assertGreaterThanOrEqual($glue->end + 30, $lift->start);
         $this->assertLessThanOrEqual($glue->start + 90, $lift->start);
         $this->assertSame('wait', $lift->reason()->kind->value);
+        $this->assertNull($plan->afterItsWindow($lift));
+        $this->assertNull($plan->afterItsWindow($glue));
+        // Placed by hand a minute before it is too late, and a minute after.
+        foreach ([90 => null, 91 => $lift->move->recipe->window?->missed] as $after => $said) {
+            $at = [$lift->move->id => [$glue->start + $after, $glue->start + $after + 5]] + $plan->at();
+            $placed = BenchPlan::of($plan->work, ['status' => 'feasible', 'at' => $at, 'cold' => [], 'bound' => 0]);
+            $moved = array_values(array_filter($placed->moves, fn (PlacedMove $p): bool => $p->move === $lift->move))[0];
+            $this->assertSame($said, $placed->afterItsWindow($moved), "{$after} min");
+        }
         $this->assertSame([], BenchPlanChecker::faults($plan));
         // A session that ends before it opens: glue that could not be freed of its masking is not begun, and it is said why.
         $short = $this->plan(['scenery-adhesive', 'masking-lifted'], [$this->evening(1, 1140, $glue->move->minutes + 1140 + 20)]);
@@ -72,6 +81,8 @@ final class BenchWindowTest extends TestCase
         $late = $anew($first->work->begin($first->moves[0]->move, Build::uid(500), $start, $start + 25), $start + 91);
         $this->assertSame(Build::minute('2026-10-12T19:00Z'), $late->moves[0]->start);
         $this->assertContains('window-masking', $this->ids($late));
+        $this->assertNotNull($late->afterItsWindow($late->moves[0]));
+        $this->assertNull($done->afterItsWindow($done->moves[0]));
     }
 
     public function test_a_joint_is_cut_while_the_plaster_is_soft(): void

@@ -176,6 +176,25 @@ final class RowTest extends TestCase
         $beside(301.0);
     }
 
+    public function test_gates_stand_beside_one_another_at_the_nearest(): void
+    {
+        $line = RowLine::along([[0.0, 0.0], [600.0, 0.0]], 0.0);
+        $set = fn (float ...$at): RowLayout => $this->set(
+            $this->row(RowKind::Fence, new RowFigures(3.0, 1.2, 0.1), array_map(fn (float $one): Gate => new Gate($one, 3.0), $at)),
+            $line,
+            Scale::oneTo(100.0),
+        );
+        $this->assertGreaterThan(0, $set(100.0, 300.0, 330.0)->count());
+        foreach ([[100.0, 300.0, 329.0], [300.0, 329.0, 500.0], [329.0, 100.0, 300.0]] as $at) {
+            try {
+                $set(...$at);
+                $this->fail('they lie over each other');
+            } catch (InvalidValue $refusal) {
+                $this->assertSame('gates', $refusal->place);
+            }
+        }
+    }
+
     public function test_grade_posts_stand_at_marks_and_not_on_a_joint(): void
     {
         $run = Build::run(1, 0.0, 0.0, 0.0, [['kind' => 'tangent', 'length_mm' => 1000.0]], 0.0, [[400, 5], [502, 8], [1000, 8]]);
