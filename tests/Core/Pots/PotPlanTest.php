@@ -138,6 +138,22 @@ final class PotPlanTest extends TestCase
         }
     }
 
+    public function test_what_was_begun_is_mixed_as_it_was_planned(): void
+    {
+        $coats = [
+            new Coat(Build::uid(20), Build::uid(1), Build::recipe('slow-base-plaster'), 2.0),
+            new Coat(Build::uid(21), Build::uid(1), Build::recipe('two-part-resin'), 2.0),
+        ];
+        $plan = BenchPlan::make(Build::work(new Works([Build::zone(1)], $coats, [], [], self::evenings()), '2026-10-14T12:00:00Z'));
+        $mixtures = new Mixtures(Build::library()->materials);
+        foreach ($plan->work->moves as $move) {
+            $laid = $plan->work->begin($move, Build::uid(500), Build::minute('2026-10-14T19:00Z'));
+            $of = fn (array $all): array => array_map(fn (Mixture $m): array => [$m->title, $m->kind, $m->workable, $m->portions], $all);
+            $this->assertNotSame([], $mixtures->ofLaid($plan->work, $laid));
+            $this->assertEquals($of($mixtures->ofMove($plan->work, $move)), $of($mixtures->ofLaid($plan->work, $laid)));
+        }
+    }
+
     public function test_the_rule_book_speaks_of_a_pot_just_where_pots_has_to_divide_it(): void
     {
         foreach ([0.5, 1.0, 1.5, 2.0, 2.4, 2.6, 3.0, 4.0, 5.0] as $mm) {
