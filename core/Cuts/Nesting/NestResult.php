@@ -21,9 +21,15 @@ final readonly class NestResult
     /** The width of every used sheet but one, and how far the pieces reach on that one, where it comes out least; mm. */
     public function usedLength(): float
     {
-        $all = array_sum(array_column($this->used, 'width'));
-        $least = $this->used === [] ? 0.0 : INF;
-        foreach ($this->used as $sheet) {
+        return self::lengthOf($this->used);
+    }
+
+    /** @param  list<array{width: float, left: float, right: float, ...}>  $used */
+    public static function lengthOf(array $used): float
+    {
+        $all = array_sum(array_column($used, 'width'));
+        $least = $used === [] ? 0.0 : INF;
+        foreach ($used as $sheet) {
             $least = min($least, $all - $sheet['width'] + $sheet['right'] - $sheet['left']);
         }
 

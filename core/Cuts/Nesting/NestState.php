@@ -116,39 +116,35 @@ final readonly class NestState
     /** What it costs: sheets weigh most, then the length used. One more piece never costs less. */
     public function score(): float
     {
-        $all = 0.0;
-        $spared = 0.0;
-        foreach ($this->open as [$fill]) {
-            $all += $fill->sheet->width;
-            $spared = max($spared, $fill->sheet->width - $fill->right + $fill->left);
-        }
-
         return self::UNPLACED_COST * count($this->unplaced) +
             self::SHEET_COST * count($this->open) +
-            $all - $spared +
+            NestResult::lengthOf($this->used()) +
             self::REACH_COST * $this->reach;
     }
 
     /** @param  list<int>  $never pieces that fit no sheet */
     public function result(array $never): NestResult
     {
+        $names = array_map(fn (int $k): string => $this->problem->pieces[$k]->id, [...$this->unplaced, ...$never]);
+
+        return new NestResult($this->placements, $this->used(), $names, $this->area);
+    }
+
+    /** @return list<array{sheet: string, index: int, left: float, right: float, width: float, height: float}> */
+    private function used(): array
+    {
         $margin = $this->problem->margin;
 
-        return new NestResult(
-            $this->placements,
-            array_map(
-                fn (array $o): array => [
-                    'sheet' => $o[0]->sheet->id,
-                    'index' => $o[1],
-                    'left' => $margin + $o[0]->left,
-                    'right' => $margin + $o[0]->right,
-                    'width' => $o[0]->sheet->width,
-                    'height' => $o[0]->sheet->height,
-                ],
-                $this->open,
-            ),
-            array_map(fn (int $k): string => $this->problem->pieces[$k]->id, [...$this->unplaced, ...$never]),
-            $this->area,
+        return array_map(
+            fn (array $o): array => [
+                'sheet' => $o[0]->sheet->id,
+                'index' => $o[1],
+                'left' => $margin + $o[0]->left,
+                'right' => $margin + $o[0]->right,
+                'width' => $o[0]->sheet->width,
+                'height' => $o[0]->sheet->height,
+            ],
+            $this->open,
         );
     }
 }
