@@ -18,7 +18,7 @@ final class Outline
     /** Ways that differ by less than this may come out either way round. */
     private const LIKE = 1.0 + 1e-9;
 
-    /** @var list<array{float, float, float, float, list<float>}> box of some edges, and their ends one after the other */
+    /** @var list<array{float, float, float, float, array{float, float}, list<array{float, float}>}> box of some edges, and their ends */
     private array $parts = [];
 
     /** The part in which the last place had its nearest edge: that of the next place is there as a rule. */
@@ -30,7 +30,7 @@ final class Outline
         foreach (array_chunk($ring, self::EDGES, true) as $points) {
             $from = $ring[(array_key_first($points) ?: count($ring)) - 1];
             [$x1, $y1, $x2, $y2] = Box::around([$from, ...$points]);
-            $this->parts[] = [$x1, $y1, $x2, $y2, array_merge($from, ...$points)];
+            $this->parts[] = [$x1, $y1, $x2, $y2, $from, array_values($points)];
         }
     }
 
@@ -52,12 +52,12 @@ final class Outline
     private function square(float $x, float $y, float $most): float
     {
         $near = $this->near;
-        $least = min($most, $this->squareTo($this->parts[$near][4], $x, $y));
-        foreach ($this->parts as $k => [$x1, $y1, $x2, $y2, $ends]) {
+        $least = min($most, Polygon::squareAlong($this->parts[$near][4], $this->parts[$near][5], $x, $y));
+        foreach ($this->parts as $k => [$x1, $y1, $x2, $y2, $from, $points]) {
             $dx = $x < $x1 ? $x1 - $x : ($x > $x2 ? $x - $x2 : 0.0);
             $dy = $y < $y1 ? $y1 - $y : ($y > $y2 ? $y - $y2 : 0.0);
             if ($dx * $dx + $dy * $dy <= $least * self::LIKE && $k !== $near) {
-                $square = $this->squareTo($ends, $x, $y);
+                $square = Polygon::squareAlong($from, $points, $x, $y);
                 if ($square < $least) {
                     [$least, $this->near] = [$square, $k];
                 }
@@ -70,13 +70,12 @@ final class Outline
     public function holds(float $x, float $y): bool
     {
         $inside = false;
-        foreach ($this->parts as [, $y1, $x2, $y2, $ends]) {
+        foreach ($this->parts as [, $y1, $x2, $y2, $from, $points]) {
             if ($y < $y1 || $y > $y2 || $x > $x2 + self::ROUNDING_MM) {
                 continue;
             }
-            [$px, $py] = [$ends[0], $ends[1]];
-            for ($k = 2, $n = count($ends); $k < $n; $k += 2) {
-                [$qx, $qy] = [$ends[$k], $ends[$k + 1]];
+            [$px, $py] = $from;
+            foreach ($points as [$qx, $qy]) {
                 if (($qy > $y) !== ($py > $y) && $x < ($px - $qx) * ($y - $qy) / ($py - $qy) + $qx) {
                     $inside = ! $inside;
                 }
@@ -85,25 +84,5 @@ final class Outline
         }
 
         return $inside;
-    }
-
-    /** @param  list<float>  $ends */
-    private function squareTo(array $ends, float $x, float $y): float
-    {
-        $least = INF;
-        [$px, $py] = [$ends[0], $ends[1]];
-        for ($k = 2, $n = count($ends); $k < $n; $k += 2) {
-            [$qx, $qy] = [$ends[$k], $ends[$k + 1]];
-            $dx = $qx - $px;
-            $dy = $qy - $py;
-            $square = $dx * $dx + $dy * $dy;
-            $t = $square > 0.0 ? max(0.0, min(1.0, (($x - $px) * $dx + ($y - $py) * $dy) / $square)) : 0.0;
-            $ex = $x - $px - $t * $dx;
-            $ey = $y - $py - $t * $dy;
-            $least = min($least, $ex * $ex + $ey * $ey);
-            [$px, $py] = [$qx, $qy];
-        }
-
-        return $least;
     }
 }

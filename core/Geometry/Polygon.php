@@ -153,9 +153,20 @@ final class Polygon
      */
     public static function squareTo(array $ring, float $x, float $y, float $enough = -1.0): float
     {
+        return self::squareAlong($ring[count($ring) - 1], $ring, $x, $y, $enough);
+    }
+
+    /**
+     * The same of some edges that go on from a point.
+     *
+     * @param  array{float, float}  $from
+     * @param  list<array{float, float}>  $points
+     */
+    public static function squareAlong(array $from, array $points, float $x, float $y, float $enough = -1.0): float
+    {
         $least = INF;
-        [$px, $py] = $ring[count($ring) - 1];
-        foreach ($ring as [$qx, $qy]) {
+        [$px, $py] = $from;
+        foreach ($points as [$qx, $qy]) {
             $dx = $qx - $px;
             $dy = $qy - $py;
             $square = $dx * $dx + $dy * $dy;
